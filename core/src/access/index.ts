@@ -1,0 +1,1 @@
+export { missingTasks, proposeSteps, type Task, tasksOf } from './propose'

@@ -1,0 +1,11 @@
+export {
+  after,
+  type Collision,
+  collisions,
+  gestureText,
+  HOLD_APART,
+  type Mode,
+  reachable,
+  secondsInWords,
+  traps,
+} from './board'

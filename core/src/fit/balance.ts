@@ -1,0 +1,90 @@
+import { type Calculated, Gather } from '../findings/figure'
+import { layOut, socketSpan, spanOf } from '../hilt/geometry'
+import { known } from '../record/fact'
+import type { Blade, Saber } from '../record/schema'
+
+/** Densities, g/cm³, for masses nobody has weighed (DOMAIN 4, handbook values). */
+export const DENSITY: Record<string, number> = {
+  aluminium: 2.7,
+  brass: 8.5,
+  copper: 8.96,
+  steel: 7.85,
+  silver: 10.4,
+  polycarbonate: 1.2,
+  PLA: 1.24,
+  resin: 1.17,
+  leather: 0.86,
+  wood: 0.7,
+  other: 2.7,
+}
+
+export interface Balance {
+  mass: Calculated
+  /** Centre of mass from the pommel's rear face. */
+  centre: Calculated
+}
+
+/** Volume of a frustum ring in cm³ from diameters in mm: π/12·L·(D² + D·d + d²). */
+const frustum = (l: number, a: number, b: number) => ((Math.PI / 12) * l * (a * a + a * b + b * b)) / 1000
+
+/**
+ * Mass and centre of mass along the hilt: weighed sections as they are, others from profile × density (then "about"),
+ * parts by their mass at their middle, the blade from its tube unless weighed. CG = Σm·x/Σm.
+ */
+export function balance(saber: Saber, blade?: Blade): Balance {
+  const g = new Gather()
+  const shape = layOut(saber.hilt)
+  let m = 0
+  let mx = 0
+  const add = (mass: number, x: number) => {
+    m += mass
+    mx += mass * x
+  }
+  if (!shape.sections.length) g.missing('the hilt sections')
+  for (const s of shape.sections) {
+    const ref = `section:${s.section.id}`
+    const weighed = known(s.section.mass)
+    const mid = (s.x0 + s.x1) / 2
+    g.take(`length of ${s.section.name}`, s.section.length, ref)
+    if (weighed !== undefined) {
+      g.take(`mass of ${s.section.name}`, s.section.mass, ref)
+      add(weighed, mid)
+      continue
+    }
+    g.take(`outside of ${s.section.name}`, s.section.outside, ref)
+    g.take(`bore of ${s.section.name}`, s.section.bore, ref)
+    const volume =
+      s.outer.reduce((v, p) => v + frustum(p.x1 - p.x0, p.d0, p.d1), 0) -
+      s.bore.reduce((v, p) => v + frustum(p.x1 - p.x0, p.d0, p.d1), 0)
+    g.note(`${s.section.name}, not weighed`, `${volume.toFixed(1)} cm³ × ${DENSITY[s.section.material]} g/cm³`, true)
+    add(Math.max(0, volume) * DENSITY[s.section.material]!, mid)
+  }
+  for (const p of saber.parts) {
+    const mass = known(p.specs.mass)
+    const span = spanOf(p)
+    if (mass === undefined || !span) continue
+    g.take(`mass of ${p.name}`, p.specs.mass, `part:${p.id}`)
+    add(mass, (span.x0 + span.x1) / 2)
+  }
+  if (blade) {
+    const ref = `blade:${blade.id}`
+    const seat = socketSpan(saber, blade.socket, shape)
+    if (!seat) g.missing('the socket depth', `socket:${blade.socket}`)
+    const length = g.take(`length of ${blade.name}`, blade.length, ref)
+    let mass = known(blade.mass)
+    if (mass !== undefined) g.take(`mass of ${blade.name}`, blade.mass, ref)
+    else {
+      const [d, w] = [
+        g.take(`outside of ${blade.name}`, blade.outside, ref),
+        g.take(`wall of ${blade.name}`, blade.wall, ref),
+      ]
+      mass = ((Math.PI / 4) * (d ** 2 - (d - 2 * w) ** 2) * length * DENSITY.polycarbonate!) / 1000
+      g.note(`${blade.name}, tube alone`, `${mass.toFixed(0)} g from its size, strips and foam not counted`, true)
+    }
+    add(mass, (seat?.x0 ?? 0) + length / 2)
+  }
+  return {
+    mass: g.figure('g', 'Σ m', 'sum of masses', () => m),
+    centre: g.figure('mm', 'Σ m·x ÷ Σ m', 'centre of mass', () => mx / m),
+  }
+}

@@ -1,0 +1,176 @@
+import { type Calculated, Gather } from '../findings/figure'
+import { layOut, narrowest, socketSpan, spanOf } from '../hilt/geometry'
+import { kindRule } from '../parts/kinds'
+import { known } from '../record/fact'
+import type { FittedPart, Saber } from '../record/schema'
+import { besideMargin } from './radial'
+
+export interface PartFit {
+  part: FittedPart
+  /** Room left across, mm on the diameter; negative is the millimetre that forbids it. Undefined when not calculable. */
+  spareMm?: number
+  /** Where the narrowest place is. */
+  at?: { x: number; d: number; section: string }
+  /** Length sticking out of the hilt at either end, mm. */
+  outsideMm: number
+  /** A cell–board pair is judged together. */
+  besideOf?: string
+  needs: string[]
+}
+
+/** Wall of the chassis round x, mm on one side; 0 where none is fitted. */
+export function chassisWall(saber: Saber, x0: number, x1: number): number {
+  const chassis = saber.parts.find((p) => {
+    const s = p.kind === 'chassis' ? spanOf(p) : undefined
+    return s && s.x0 < x1 && s.x1 > x0
+  })
+  return known(chassis?.specs.wall) ?? 0
+}
+
+/**
+ * Holds every placed part against the bore it lies in. A round part needs its diameter, a slab the diagonal of its cross
+ * section, plus twice the clearance and, for what a chassis carries, twice its wall. A board beside a cell is judged by
+ * the corner rule. Parts without a place or size say what they need.
+ */
+export function fitParts(saber: Saber): PartFit[] {
+  const shape = layOut(saber.hilt)
+  const clearance = known(saber.hilt.clearance)
+  return saber.parts
+    .filter((p) => kindRule(p.kind).inside && kindRule(p.kind).glyph !== 'knob' && kindRule(p.kind).glyph !== 'dot')
+    .map((part) => {
+      const needs: string[] = []
+      const round = known(part.specs.diameter)
+      const [w, h] = [known(part.specs.width), known(part.specs.height)]
+      const span = spanOf(part)
+      if (!span)
+        needs.push(known(part.specs.length) === undefined ? `the length of ${part.name}` : `where ${part.name} sits`)
+      if (round === undefined && (w === undefined || h === undefined)) needs.push(`the size of ${part.name}`)
+      if (clearance === undefined) needs.push('the clearance')
+      if (!shape.complete) needs.push('every section length')
+      if (needs.length || !span) return { part, needs, outsideMm: 0 }
+      const outsideMm = Math.max(0, -span.x0) + Math.max(0, span.x1 - shape.length)
+      const narrow = narrowest(shape, Math.max(0, span.x0), Math.min(shape.length, span.x1))
+      if (!narrow) return { part, needs, outsideMm }
+      const at = { x: narrow.x, d: narrow.d, section: narrow.section.name }
+      const wall = part.kind === 'spacer' ? 0 : chassisWall(saber, span.x0, span.x1)
+      const cell = part.beside ? saber.parts.find((q) => q.id === part.beside) : undefined
+      const cellD = known(cell?.specs.diameter)
+      if (cell && cellD !== undefined && w !== undefined && h !== undefined) {
+        const margin = besideMargin({
+          boreMm: narrow.d,
+          wallMm: wall,
+          clearanceMm: clearance!,
+          cellDiameterMm: cellD,
+          boardWidthMm: w,
+          boardHeightMm: h,
+          gapMm: 0.5,
+        })
+        return { part, needs, outsideMm, at, besideOf: cell.id, spareMm: margin * 2 }
+      }
+      const need = (round ?? Math.hypot(w!, h!)) + 2 * clearance! + 2 * wall
+      return { part, needs, outsideMm, at, spareMm: narrow.d - need }
+    })
+}
+
+export interface Slack {
+  nominal: Calculated
+  /** Σ|tol| of everything in the chain, mm. */
+  worst: number
+  /** √Σtol², mm. */
+  rss: number
+  /** What is in the chain, in order. */
+  chain: { name: string; lengthMm: number; tolMm: number; ref: string }[]
+}
+
+/**
+ * Axial slack: the length from the pommel's inner face to the back of the main socket, less all that lies on the axis.
+ * Parts lying beside another take no length of their own. Positive slack is air (a spacer's worth); negative does not close.
+ */
+export function axialSlack(saber: Saber): Slack {
+  const g = new Gather()
+  const shape = layOut(saber.hilt)
+  const chain: Slack['chain'] = []
+  let cavity = shape.length
+  if (!saber.hilt.sections.length) g.missing('the hilt sections')
+  for (const s of saber.hilt.sections.filter((q) => q.role !== 'quillon'))
+    g.take(`length of ${s.name}`, s.length, `section:${s.id}`)
+  const main = saber.hilt.sockets.find((k) => shape.sections.some((p) => p.section.id === k.section))
+  if (main) {
+    const depth = g.take(`depth of ${main.name}`, main.depth, `socket:${main.id}`)
+    cavity = socketSpan(saber, main.id, shape)?.x0 ?? shape.length - depth
+  }
+  const inLine = saber.parts.filter(
+    (p) =>
+      kindRule(p.kind).inside &&
+      !p.beside &&
+      !['knob', 'dot', 'window'].includes(kindRule(p.kind).glyph) &&
+      !['strip', 'chargePort', 'killSwitch'].includes(p.kind),
+  )
+  for (const p of inLine) {
+    const lengthMm = g.take(`length of ${p.name}`, p.specs.length, `part:${p.id}`)
+    chain.push({ name: p.name, lengthMm, tolMm: p.specs.length?.tol ?? 0, ref: `part:${p.id}` })
+  }
+  const tols = [
+    ...chain.map((c) => c.tolMm),
+    ...saber.hilt.sections.filter((q) => q.role !== 'quillon').map((s) => s.length.tol ?? 0),
+    main?.depth.tol ?? 0,
+  ]
+  return {
+    nominal: g.figure(
+      'mm',
+      'Σ sections − socket depth − Σ parts in line',
+      'axial sum',
+      () => cavity - chain.reduce((a, c) => a + c.lengthMm, 0),
+    ),
+    worst: tols.reduce((a, t) => a + Math.abs(t), 0),
+    rss: Math.hypot(...tols),
+    chain,
+  }
+}
+
+/** Pairs of in-line parts whose lengths overlap where they are placed, with the overlap in mm. */
+export function overlaps(saber: Saber): { a: FittedPart; b: FittedPart; mm: number }[] {
+  const placed = saber.parts
+    .filter(
+      (p) =>
+        kindRule(p.kind).inside &&
+        !p.beside &&
+        ['cell', 'speaker', 'disc', 'chamber', 'slab'].includes(kindRule(p.kind).glyph) &&
+        p.kind !== 'strip',
+    )
+    .map((part) => ({ part, span: spanOf(part) }))
+    .filter((q): q is { part: FittedPart; span: { x0: number; x1: number } } => !!q.span)
+    .sort((a, b) => a.span.x0 - b.span.x0)
+  const out: { a: FittedPart; b: FittedPart; mm: number }[] = []
+  for (let i = 0; i < placed.length; i++)
+    for (let j = i + 1; j < placed.length; j++) {
+      const mm = Math.min(placed[i]!.span.x1, placed[j]!.span.x1) - placed[j]!.span.x0
+      if (mm > 0.05) out.push({ a: placed[i]!.part, b: placed[j]!.part, mm })
+    }
+  return out
+}
+
+/** Open vent area against the speaker's cone, 0…1. Vents and grilles within 45 mm of the speaker's face count. */
+export function ventShare(saber: Saber): Calculated {
+  const g = new Gather()
+  const speaker = saber.parts.find((p) => p.kind === 'speaker')
+  if (!speaker) g.missing('a speaker')
+  const cone = g.take('cone area', speaker?.specs.coneArea, speaker && `part:${speaker.id}`)
+  const span = speaker && spanOf(speaker)
+  if (speaker && !span) g.missing(`where ${speaker.name} sits`, `part:${speaker.id}`)
+  let area = 0
+  for (const o of saber.hilt.openings.filter((q) => q.kind === 'vent' || q.kind === 'grille')) {
+    const [at, l, w] = [
+      g.take(`place of ${o.name}`, o.at, `opening:${o.id}`),
+      g.take(`length of ${o.name}`, o.length, `opening:${o.id}`),
+      g.take(`width of ${o.name}`, o.width, `opening:${o.id}`),
+    ]
+    if (span && Math.min(Math.abs(at - span.x0), Math.abs(at - span.x1)) <= 45) area += l * w
+  }
+  return g.figure(
+    '%',
+    'open vent area ÷ cone area',
+    'house rule: below about a third the sound is muffled',
+    () => (100 * area) / cone,
+  )
+}

@@ -1,0 +1,5 @@
+export { type Balance, balance, DENSITY } from './balance'
+export { axialSlack, chassisWall, fitParts, overlaps, type PartFit, type Slack, ventShare } from './chain'
+export { standardKey } from './fasteners'
+export { type BesideInput, besideMargin, bundleDiameter } from './radial'
+export { judgeSocket, SOCKET_LIMITS, SOCKET_WORDS, type SocketClass, type SocketFit } from './socket'

@@ -1,0 +1,18 @@
+export {
+  boreAt,
+  type Certainty,
+  certainty,
+  type HiltShape,
+  layOut,
+  narrowest,
+  outerAt,
+  type Piece,
+  type PlacedSection,
+  sectionAt,
+  socketSpan,
+  spanOf,
+} from './geometry'
+export { hatch, Pen, type Prim, type Pt, type Role, type Scene, type Spot, type TextRole } from './scene'
+export { drawSection, placeOf, type SectionView } from './section-drawing'
+export { INK, inkOf, pathData, svgOf, TEXT_INK } from './svg'
+export { drawUnrolled } from './unrolled-drawing'

@@ -1,0 +1,135 @@
+/** A drawing as plain values, in the caller's pixels. Screen, PDF and file renderers each give the roles their ink. */
+export type Pt = readonly [x: number, y: number]
+
+export type Role =
+  | 'wall'
+  | 'hatch'
+  | 'hatchBand'
+  | 'outline'
+  | 'assumed'
+  | 'unknown'
+  | 'centre'
+  | 'thread'
+  | 'dim'
+  | 'dimAbout'
+  | 'part'
+  | 'partDark'
+  | 'partDetail'
+  | 'cell'
+  | 'void'
+  | 'glass'
+  | 'metal'
+  | 'screw'
+  | 'bladeTube'
+  | 'bladeCore'
+  | 'bladeGlow'
+  | 'leader'
+  | 'ghost'
+
+export type TextRole = 'label' | 'dimText' | 'dimTextAbout' | 'partText' | 'mark'
+
+export type Prim =
+  | { t: 'path'; pts: Pt[]; closed?: boolean; role: Role; ref?: string; colour?: string }
+  | { t: 'circle'; at: Pt; r: number; role: Role; ref?: string }
+  | { t: 'text'; at: Pt; text: string; role: TextRole; anchor: 'start' | 'middle' | 'end'; ref?: string }
+
+/** The box of a thing on the drawing, for touching it and for lighting it. */
+export interface Spot {
+  ref: string
+  name: string
+  x0: number
+  x1: number
+  y0: number
+  y1: number
+}
+
+export interface Scene {
+  width: number
+  height: number
+  /** Pixels per millimetre, the same along both axes. */
+  scale: number
+  axisY: number
+  prims: Prim[]
+  spots: Spot[]
+  /** mm from the pommel → px, and back. */
+  x: (mm: number) => number
+  mm: (px: number) => number
+}
+
+/**
+ * Hatch lines at 45° inside a convex polygon, `gap` pixels apart measured along x, leaning right for `lean` 1 and left
+ * for −1. Lines are anchored to the page, not to the polygon, so that neighbours cut from one piece line up.
+ */
+export function hatch(poly: Pt[], gap: number, lean: 1 | -1): Pt[][] {
+  const key = ([x, y]: Pt) => x + lean * y
+  const keys = poly.map(key)
+  const lines: Pt[][] = []
+  for (let k = Math.ceil(Math.min(...keys) / gap) * gap; k < Math.max(...keys); k += gap) {
+    const hits: Pt[] = []
+    for (let i = 0; i < poly.length; i++) {
+      const [a, b] = [poly[i]!, poly[(i + 1) % poly.length]!]
+      const [ka, kb] = [key(a), key(b)]
+      if (ka === kb || k < Math.min(ka, kb) || k >= Math.max(ka, kb)) continue
+      const f = (k - ka) / (kb - ka)
+      hits.push([a[0] + f * (b[0] - a[0]), a[1] + f * (b[1] - a[1])])
+    }
+    if (hits.length === 2) lines.push([hits[0]!, hits[1]!])
+  }
+  return lines
+}
+
+/** Adds prims with short calls; every drawing in the core is written against it. */
+export class Pen {
+  readonly prims: Prim[] = []
+  path(pts: Pt[], role: Role, extra: { closed?: boolean; ref?: string; colour?: string } = {}) {
+    this.prims.push({ t: 'path', pts, role, ...extra })
+  }
+  box(x0: number, y0: number, x1: number, y1: number, role: Role, extra: { ref?: string; colour?: string } = {}) {
+    this.path(
+      [
+        [x0, y0],
+        [x1, y0],
+        [x1, y1],
+        [x0, y1],
+      ],
+      role,
+      { closed: true, ...extra },
+    )
+  }
+  line(a: Pt, b: Pt, role: Role) {
+    this.path([a, b], role)
+  }
+  circle(at: Pt, r: number, role: Role, ref?: string) {
+    this.prims.push({ t: 'circle', at, r, role, ...(ref ? { ref } : {}) })
+  }
+  text(at: Pt, text: string, role: TextRole, anchor: 'start' | 'middle' | 'end' = 'middle', ref?: string) {
+    this.prims.push({ t: 'text', at, text, role, anchor, ...(ref ? { ref } : {}) })
+  }
+  /** A dimension line with arrowheads, extension ticks and its figure set into a gap. */
+  dimension(x0: number, x1: number, y: number, text: string, about: boolean, ref?: string) {
+    const role: Role = about ? 'dimAbout' : 'dim'
+    const w = text.length * 5.6 + 8
+    const mid = (x0 + x1) / 2
+    const inside = x1 - x0 > w + 14
+    this.line([x0, y - 6], [x0, y + 6], role)
+    this.line([x1, y - 6], [x1, y + 6], role)
+    if (inside) {
+      this.line([x0, y], [mid - w / 2, y], role)
+      this.line([mid + w / 2, y], [x1, y], role)
+      for (const [tip, s] of [
+        [x0, 1],
+        [x1, -1],
+      ] as const)
+        this.path(
+          [
+            [tip, y],
+            [tip + s * 6, y - 2],
+            [tip + s * 6, y + 2],
+          ],
+          role,
+          { closed: true },
+        )
+    } else this.line([x0, y], [x1, y], role)
+    this.text([mid, inside ? y + 3.8 : y - 9], text, about ? 'dimTextAbout' : 'dimText', 'middle', ref)
+  }
+}

@@ -1,0 +1,1 @@
+export { migrate, readCommission, writeCommission } from './document'

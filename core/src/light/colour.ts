@@ -1,0 +1,43 @@
+import { converter, differenceCiede2000, formatHex } from 'culori'
+
+/** More than three general flashes a second is the usual photosensitive threshold (WCAG 2.3.1). */
+export const FLASH_LIMIT_HZ = 3
+/** Below about this ΔE00 two blade colours are hard to tell apart side by side. */
+export const SAME_COLOUR = 5
+
+const ciede = differenceCiede2000()
+const linear = converter('lrgb')
+const oklch = converter('oklch')
+
+/** CIEDE2000 between two colours given as "#rrggbb". 0 is equal; 100 is black against white. */
+export const difference = (a: string, b: string): number => ciede(a, b)
+
+/** Two lights on one tube add in linear light; the sum clips at full. Returns "#rrggbb". */
+export function addLight(a: string, b: string): string {
+  const [x, y] = [linear(a)!, linear(b)!]
+  return formatHex({ mode: 'lrgb', r: Math.min(1, x.r + y.r), g: Math.min(1, x.g + y.g), b: Math.min(1, x.b + y.b) })
+}
+
+const HUES: [upTo: number, word: string][] = [
+  [15, 'pink'],
+  [40, 'red'],
+  [75, 'orange'],
+  [115, 'yellow'],
+  [165, 'green'],
+  [210, 'teal'],
+  [245, 'sky blue'],
+  [285, 'blue'],
+  [325, 'violet'],
+  [350, 'magenta'],
+  [360, 'pink'],
+]
+
+/** A colour in a word, so that it is never carried by colour alone. */
+export function hueWord(hex: string): string {
+  const c = oklch(hex)!
+  if (c.l < 0.15) return 'dark'
+  if (c.c < 0.05) return 'white'
+  const h = c.h ?? 0
+  const word = HUES.find(([to]) => h <= to)![1]
+  return c.c < 0.11 ? `pale ${word}` : word
+}

@@ -1,0 +1,2 @@
+export { type CataloguePart, fitFrom, GENERIC_CATALOGUE } from './catalogue'
+export { KINDS, type KindRule, kindRule, type PartKind, SPECS, type SpecKey, type SpecRule } from './kinds'

@@ -1,0 +1,315 @@
+import { type Calculated, Gather } from '../findings/figure'
+import { layOut, socketSpan, spanOf } from '../hilt/geometry'
+import { known, type NumberFact } from '../record/fact'
+import type { Blade, FittedPart, Preset, Saber, Zone } from '../record/schema'
+import { formatNumber } from '../units/format'
+import { type Discharge, discharge } from './discharge'
+import { wireGuideAmps, wireOhms } from './wire'
+
+/** Channel levels 0…1 as the board is told them: a hex digit pair is a duty of v/255. */
+export function levels(hex: string): [number, number, number] {
+  if (!/^#[0-9a-f]{6}$/.test(hex)) throw new RangeError(`levels: not a colour "#rrggbb": ${hex}`)
+  return [1, 3, 5].map((i) => Number.parseInt(hex.slice(i, i + 2), 16) / 255) as [number, number, number]
+}
+
+export const WHITE = '#ffffff'
+const MODEL = 'Σ over pixels: idle + Σ channel max × level'
+
+/** Pixels that a blade carries in all its strips: lit length × density × strips, rounded down per strip. */
+export function pixels(saber: Saber, b: Blade): Calculated {
+  const g = new Gather()
+  const ref = `blade:${b.id}`
+  const length = g.take(`length of ${b.name}`, b.length, ref)
+  const density = g.take(`LED density of ${b.name}`, b.density, ref)
+  const strips = g.take(`strips in ${b.name}`, b.strips, ref)
+  const socket = saber.hilt.sockets.find((k) => k.id === b.socket)
+  const seat = g.take('socket depth', socket?.depth, `socket:${b.socket}`)
+  return g.figure(
+    '×',
+    '⌊(tube − seat) × density⌋ × strips',
+    'lit length times density',
+    () => Math.floor(((length - seat) / 1000) * density) * strips,
+  )
+}
+
+/** Current of a blade showing one colour over its whole length, A. */
+export function bladeCurrent(saber: Saber, b: Blade, colour: string): Calculated {
+  const g = new Gather()
+  const ref = `blade:${b.id}`
+  const n = g.from(`pixels of ${b.name}`, pixels(saber, b))
+  const channel = g.take('current per channel', b.channelCurrent, ref)
+  const idle = g.take('idle current per pixel', b.idleCurrent, ref)
+  g.note('colour', colour)
+  return g.figure(
+    'A',
+    'n × (idle + Σ channel × level) ÷ 1000',
+    MODEL,
+    () => (n * (idle + channel * levels(colour).reduce((a, l) => a + l, 0))) / 1000,
+  )
+}
+
+/** Current of another zone (crystal, accent, chassis strip), A. A zone that follows another shows its colour and still draws its own current. */
+export function zoneCurrent(z: Zone, colour: string): Calculated {
+  const g = new Gather()
+  const ref = `zone:${z.id}`
+  const n = g.take(`LEDs in ${z.name}`, z.leds, ref)
+  const channel = g.take(`channel current of ${z.name}`, z.channelCurrent, ref)
+  const idle = g.take(`idle current of ${z.name}`, z.idleCurrent, ref)
+  return g.figure(
+    'A',
+    'n × (idle + Σ channel × level) ÷ 1000',
+    MODEL,
+    () => (n * (idle + channel * levels(colour).reduce((a, l) => a + l, 0))) / 1000,
+  )
+}
+
+/** Blades lit together when the saber is at its worst: the shipped or to-be-bought one in every socket, the hungriest where there are several. */
+export function litBlades(saber: Saber): Blade[] {
+  return saber.hilt.sockets.flatMap((k) => {
+    const here = saber.blades.filter((b) => b.socket === k.id && b.kind === 'pixel')
+    const shipped = here.filter((b) => b.use !== 'demo')
+    const pool = shipped.length ? shipped : here
+    return pool.sort((a, b) => (known(b.length) ?? 0) - (known(a.length) ?? 0)).slice(0, 1)
+  })
+}
+
+/** Everything that draws current with the blade lit in one colour: blades, zones, board, speaker. */
+export function litCurrent(saber: Saber, colour: string): Calculated {
+  const g = new Gather()
+  const blades = litBlades(saber)
+  let sum = 0
+  if (!blades.length && !saber.zones.length && !saber.parts.some((p) => p.kind === 'inHiltLed'))
+    g.missing('a blade or a light')
+  for (const b of blades) sum += g.from(b.name, bladeCurrent(saber, b, colour))
+  for (const z of saber.zones.filter((q) => !q.blade)) sum += g.from(z.name, zoneCurrent(z, colour))
+  for (const p of saber.parts) {
+    if (p.kind === 'board' || p.kind === 'auxBoard' || p.kind === 'display') {
+      const idle = known(p.specs.idleCurrent)
+      if (p.kind === 'board' || idle !== undefined)
+        sum += g.take(`idle current of ${p.name}`, p.specs.idleCurrent, `part:${p.id}`) / 1000
+    }
+    if (p.kind === 'inHiltLed')
+      sum +=
+        (g.take(`current of ${p.name}`, p.specs.channelCurrent, `part:${p.id}`) *
+          levels(colour).reduce((a, l) => a + l, 0)) /
+        1000
+  }
+  return g.figure('A', 'Σ blades + Σ zones + boards', MODEL, () => sum)
+}
+
+/** One rating held against what it must carry. */
+export interface Rating {
+  name: string
+  ref: string
+  ratedAmps: number
+  /** Load ÷ rating. */
+  share: number
+  load: Calculated
+}
+
+/** Ratings of all that the blade's current passes, worst first; what lacks a rating is in `needs`. */
+export function ratings(saber: Saber, colour = WHITE): { list: Rating[]; needs: { name: string; ref: string }[] } {
+  const load = litCurrent(saber, colour)
+  const list: Rating[] = []
+  const needs: { name: string; ref: string }[] = []
+  const hold = (p: FittedPart, name: string, rated: number | undefined, share = 1) => {
+    const ref = `part:${p.id}`
+    if (rated === undefined) needs.push({ name: `the rating of ${p.name}`, ref })
+    else if (load.ok) list.push({ name, ref, ratedAmps: rated, share: (load.value * share) / rated, load })
+  }
+  const cells = saber.parts.filter((p) => p.kind === 'cell')
+  for (const p of saber.parts) {
+    if (p.kind === 'cell') hold(p, p.name, known(p.specs.contCurrent), 1 / cells.length)
+    if (p.kind === 'connector' || p.kind === 'contactBoard') {
+      const [pin, n] = [known(p.specs.pinCurrent), known(p.specs.pins)]
+      hold(p, `${p.name}, pins`, pin === undefined || n === undefined ? undefined : pin * n)
+    }
+    if (['killSwitch', 'killKey'].includes(p.kind) || (p.kind === 'board' && known(p.specs.contCurrent) !== undefined))
+      hold(p, p.name, known(p.specs.contCurrent))
+    if (p.kind === 'wire') {
+      const awg = known(p.specs.gauge)
+      hold(p, p.name, awg === undefined ? undefined : wireGuideAmps(Math.round(awg)))
+    }
+  }
+  return { list: list.sort((a, b) => b.share - a.share), needs }
+}
+
+/** Voltage lost in the fitted wire between cell and connector, both ways, V. */
+export function wireDrop(saber: Saber, colour = WHITE): Calculated {
+  const g = new Gather()
+  const wire = saber.parts.find((p) => p.kind === 'wire')
+  if (!wire) g.missing('the wire from cell to connector')
+  const awg = g.take('wire gauge', wire?.specs.gauge, wire && `part:${wire.id}`)
+  const length = wire?.specs.length
+    ? g.take('wire length, one way', wire.specs.length, `part:${wire.id}`)
+    : runLength(saber, g)
+  const amps = g.from('current', litCurrent(saber, colour))
+  return g.figure('V', 'I × 2ρL/A', 'ρ(Cu) = 1.724e-8 Ω·m; AWG by ASTM B258', () => amps * wireOhms(awg, 2 * length))
+}
+
+function runLength(saber: Saber, g: Gather): number {
+  const shape = layOut(saber.hilt)
+  const cell = saber.parts.find((p) => p.kind === 'cell')
+  const span = cell && spanOf(cell)
+  const seat = saber.hilt.sockets.map((k) => socketSpan(saber, k.id, shape)).find(Boolean)
+  if (!span || !seat) g.missing('the wire length')
+  const mm = span && seat ? Math.max(0, seat.x0 - span.x0) : Number.NaN
+  if (span && seat) g.note('wire run, cell to socket', `${formatNumber(mm, 0)} mm`, true)
+  return mm
+}
+
+export interface Runtime {
+  minutes: Calculated
+  curve: Discharge['curve']
+}
+
+/** Minutes of use from a full cell under the saber's use profile, by integrating the discharge. */
+export function runtime(saber: Saber, preset: Preset | undefined = saber.presets[0]): Runtime {
+  const g = new Gather()
+  const cells = saber.parts.filter((p) => p.kind === 'cell')
+  if (!cells.length) g.missing('a cell')
+  if (!preset) g.missing('a preset for the colour')
+  const cell = cells[0]
+  const ref = cell && `part:${cell.id}`
+  const capacity = g.take('capacity', cell?.specs.capacity, ref)
+  const resistance = g.take('internal resistance', cell?.specs.resistance, ref)
+  const cutoff = g.take('cut-off voltage', cell?.specs.cutoffVolts, ref)
+  const nominal = g.take('nominal voltage', cell?.specs.nominalVolts, ref)
+  const share = g.take('share of time lit', saber.use.litShare)
+  const bright = g.take('mean brightness', saber.use.brightness)
+  const lit = g.from('current lit', litCurrent(saber, preset?.colour ?? WHITE))
+  const idle = boardIdle(saber, g)
+  const sound = speakerMeanAmps(saber, g)
+  const mean = (share / 100) * ((lit - idle) * (bright / 100) + sound) + idle
+  let curve: Discharge['curve'] = []
+  const minutes = g.figure(
+    'min',
+    '∫ dSoC until OCV(soc) − I·R = cut-off',
+    'discharge with internal resistance, steps of 0.5 %',
+    () => {
+      const d = discharge({
+        capacityMah: capacity * cells.length,
+        internalOhms: resistance / 1000 / cells.length,
+        series: Math.max(1, Math.round(nominal / 3.65)),
+        cutoffVolts: cutoff,
+        meanAmps: mean,
+        peakAmps: lit,
+      })
+      curve = d.curve
+      return d.minutes
+    },
+  )
+  return { minutes, curve }
+}
+
+function boardIdle(saber: Saber, g: Gather): number {
+  const board = saber.parts.find((p) => p.kind === 'board')
+  if (!board) g.missing('a sound board')
+  return g.take('board, idle', board?.specs.idleCurrent, board && `part:${board.id}`) / 1000
+}
+
+/** Mean speaker current: a third of the peak electrical power at the shipped volume, at 3.7 V. Optional: without volume or speaker it counts as nothing and says so. */
+function speakerMeanAmps(saber: Saber, g: Gather): number {
+  const p = speakerWatts(saber, saber.use.volume)
+  if (!p.ok) {
+    g.note('speaker', 'not counted: volume or speaker not recorded', true)
+    return 0
+  }
+  g.note('speaker, mean', `${formatNumber(p.value / 3, 2)} W`, p.about)
+  return p.value / 3 / 3.7
+}
+
+/** Electrical power at a volume of 0…100: (Vrms·v)²/Z, since volume is amplitude. W. */
+export function speakerWatts(saber: Saber, volume: NumberFact | undefined): Calculated {
+  const g = new Gather()
+  const speaker = saber.parts.find((p) => p.kind === 'speaker')
+  const board = saber.parts.find((p) => p.kind === 'board')
+  if (!speaker) g.missing('a speaker')
+  if (!board) g.missing('a sound board')
+  const v = g.take('volume', volume)
+  const z = g.take('impedance', speaker?.specs.impedance, speaker && `part:${speaker.id}`)
+  const rms = g.take("board's highest output", board?.specs.maxRms, board && `part:${board.id}`)
+  return g.figure(
+    'W',
+    '(Vrms × volume)² ÷ Z',
+    'volume is amplitude, so power goes with its square',
+    () => (rms * v * 0.01) ** 2 / z,
+  )
+}
+
+/** The highest volume setting at which the speaker stays within its rating, 0…100. */
+export function safeVolume(saber: Saber): Calculated {
+  const g = new Gather()
+  const speaker = saber.parts.find((p) => p.kind === 'speaker')
+  const board = saber.parts.find((p) => p.kind === 'board')
+  if (!speaker) g.missing('a speaker')
+  if (!board) g.missing('a sound board')
+  const z = g.take('impedance', speaker?.specs.impedance, speaker && `part:${speaker.id}`)
+  const p = g.take('rated power', speaker?.specs.ratedWatts, speaker && `part:${speaker.id}`)
+  const rms = g.take("board's highest output", board?.specs.maxRms, board && `part:${board.id}`)
+  return g.figure('%', 'min(100, √(P·Z) ÷ Vrms × 100), rounded down', 'P = Vrms²/Z', () =>
+    Math.min(100, Math.floor((Math.sqrt(p * z) / rms) * 100)),
+  )
+}
+
+/** Days until an idle saber has emptied its cell, under one way of leaving it. */
+export function standby(saber: Saber, how: 'asleep' | 'cut'): Calculated {
+  const g = new Gather()
+  const cells = saber.parts.filter((p) => p.kind === 'cell')
+  const cell = cells[0]
+  if (!cell) g.missing('a cell')
+  const capacity = g.take('capacity', cell?.specs.capacity, cell && `part:${cell.id}`) * Math.max(1, cells.length)
+  if (how === 'cut') {
+    g.note('self-discharge', '3 % a month, usual for lithium-ion at room temperature', true)
+    return g.figure(
+      'h',
+      'capacity ÷ (3 % a month)',
+      'self-discharge',
+      () => (capacity / ((0.03 * capacity) / (30 * 24))) | 0,
+    )
+  }
+  let mA = 0
+  const boards = saber.parts.filter((p) => p.kind === 'board' || p.kind === 'auxBoard')
+  if (!boards.some((b) => b.kind === 'board')) g.missing('a sound board')
+  for (const b of boards)
+    if (b.kind === 'board' || b.specs.sleepCurrent)
+      mA += g.take(`sleep current of ${b.name}`, b.specs.sleepCurrent, `part:${b.id}`)
+  for (const blade of litBlades(saber)) {
+    // Pixels keep drawing their idle current as long as they are powered; a board with a switched output cuts it.
+    g.note(`${blade.name}, asleep`, 'taken as switched off by the board', true)
+  }
+  return g.figure('h', 'capacity ÷ Σ sleep current', 'standby', () => capacity / mA)
+}
+
+/** Charging time, CC–CV: about 1.3 × capacity ÷ current, h. */
+export function chargeTime(saber: Saber): Calculated {
+  const g = new Gather()
+  const cells = saber.parts.filter((p) => p.kind === 'cell')
+  const cell = cells[0]
+  const source = saber.parts.find((p) => p.kind === 'chargePort') ?? saber.parts.find((p) => p.kind === 'charger')
+  if (!cell) g.missing('a cell')
+  if (!source) g.missing('a charge port or charger')
+  const capacity = g.take('capacity', cell?.specs.capacity, cell && `part:${cell.id}`) * Math.max(1, cells.length)
+  const limits = [g.take('charge current', source?.specs.chargeCurrent, source && `part:${source.id}`)]
+  if (cell?.specs.chargeCurrent)
+    limits.push(g.take("the cell's charge current", cell.specs.chargeCurrent, `part:${cell.id}`) * cells.length)
+  return g.figure(
+    'h',
+    '1.3 × capacity ÷ current',
+    'constant current, then constant voltage',
+    () => (1.3 * capacity) / 1000 / Math.min(...limits),
+  )
+}
+
+/** Wh of the fitted cells, for a carrier's question. */
+export function wattHours(saber: Saber): Calculated {
+  const g = new Gather()
+  const cells = saber.parts.filter((p) => p.kind === 'cell')
+  if (!cells.length) g.missing('a cell')
+  let wh = 0
+  for (const c of cells)
+    wh +=
+      (g.take(`capacity of ${c.name}`, c.specs.capacity, `part:${c.id}`) / 1000) *
+      g.take(`nominal voltage of ${c.name}`, c.specs.nominalVolts, `part:${c.id}`)
+  return g.figure('Wh', 'Σ V × Ah', 'Wh = V·Ah', () => wh)
+}

@@ -1,0 +1,1 @@
+export { judge, latest, limitText, type Proposal, proposeTests, type Standing, standing } from './propose'

@@ -1,0 +1,7 @@
+export { blankCommission, blankSaber, type NewId } from './blank'
+export { Claim, fact, known, NumberFact, printable, SOURCE_WORDS, SOURCES, type Source, settle, state } from './fact'
+export { factPaths, forEachFact } from './facts'
+export { byId, hasCutOff, nameOf, saberTitle } from './lookup'
+export * from './schema'
+export { type Checked, type Problem, validateCommission } from './validate'
+export { ACTION_WORDS, TASK_WORDS, words } from './words'

@@ -1,0 +1,2 @@
+export { missingSounds, reachableEvents } from './events'
+export { readWav, type WavFacts, type WavFault } from './wav'

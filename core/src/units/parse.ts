@@ -1,0 +1,142 @@
+import type { Unit } from './unit'
+
+/** What a field measures; it decides which units may be typed and which one is stored. */
+export type Quantity =
+  | 'length'
+  | 'angle'
+  | 'mass'
+  | 'voltage'
+  | 'current'
+  | 'charge'
+  | 'resistance'
+  | 'power'
+  | 'time'
+  | 'share'
+  | 'count'
+  | 'density'
+  | 'level'
+
+export interface Parsed {
+  ok: true
+  value: number
+  unit: Unit
+  /** Stated tolerance (`±0.2`), in the stored unit. */
+  tol?: number
+  /** True when the text itself hedges ("about", "~", "approx", "just under"): such a value is recalled, not measured. */
+  hedged: boolean
+}
+
+export type ParseCode = 'empty' | 'notANumber' | 'unknownUnit' | 'zeroDenominator' | 'negative' | 'tooMany'
+export interface ParseFailure {
+  ok: false
+  code: ParseCode
+  /** The offending piece of the text, echoed. */
+  got: string
+  accepts: string[]
+}
+
+interface QuantityRule {
+  stored: Unit
+  /** Spelling → factor to the stored unit. The empty spelling is the default when no unit is typed. */
+  factors: Record<string, number>
+  negative: boolean
+}
+
+/** 1 in = 25.4 mm exactly (international yard and pound agreement, 1959); 1 oz = 28.349523125 g. */
+const INCH = 25.4
+const OUNCE = 28.349523125
+
+const RULES: Record<Quantity, QuantityRule> = {
+  length: {
+    stored: 'mm',
+    negative: false,
+    factors: { '': 1, mm: 1, cm: 10, m: 1000, in: INCH, inch: INCH, inches: INCH, '"': INCH, '″': INCH, '”': INCH },
+  },
+  angle: { stored: 'deg', negative: true, factors: { '': 1, deg: 1, '°': 1, "o'clock": 30, oclock: 30 } },
+  mass: { stored: 'g', negative: false, factors: { '': 1, g: 1, kg: 1000, oz: OUNCE } },
+  voltage: { stored: 'V', negative: false, factors: { '': 1, v: 1, mv: 0.001 } },
+  current: { stored: 'A', negative: false, factors: { '': 1, a: 1, ma: 0.001, ua: 1e-6, µa: 1e-6 } },
+  charge: { stored: 'mAh', negative: false, factors: { '': 1, mah: 1, ah: 1000 } },
+  resistance: {
+    stored: 'Ω',
+    negative: false,
+    factors: { '': 1, ohm: 1, ohms: 1, ω: 1, r: 1, mohm: 0.001, mω: 0.001, k: 1000, kω: 1000 },
+  },
+  power: { stored: 'W', negative: false, factors: { '': 1, w: 1, mw: 0.001 } },
+  time: {
+    stored: 's',
+    negative: false,
+    factors: { '': 1, s: 1, sec: 1, second: 1, seconds: 1, ms: 0.001, min: 60, minutes: 60, h: 3600 },
+  },
+  share: { stored: '%', negative: false, factors: { '': 1, '%': 1, percent: 1 } },
+  count: { stored: '×', negative: false, factors: { '': 1, '×': 1, x: 1, pcs: 1, leds: 1, pixels: 1, px: 1 } },
+  density: { stored: '1/m', negative: false, factors: { '': 1, '/m': 1, '1/m': 1, 'per m': 1 } },
+  level: { stored: 'dB', negative: true, factors: { '': 1, db: 1, lufs: 1 } },
+}
+
+const HEDGE = /^(about|around|approx\.?|approximately|roughly|circa|ca\.?|~|≈|just under|just over|maybe|i think)\s*/i
+const NUMBER = /^(?:(\d+)\s+(\d+)\s*\/\s*(\d+)|(\d+)-(\d+)\s*\/\s*(\d+)|(\d+)\s*\/\s*(\d+)|(\d+(?:[.,]\d+)?|[.,]\d+))/
+
+/**
+ * Reads what a maker types: `22.2`, `22,2 mm`, `7/8`, `7/8 in`, `1 1/8"`, `0.875 in`, `about 24`, `48 ± 0.2`.
+ *
+ * A bare fraction in a length field means inches, since nobody writes millimetres as vulgar fractions; a decimal comma
+ * is a decimal point. The result is in the quantity's stored unit. Fails with a code and the echoed piece; never guesses
+ * a unit it does not know. Lengths, masses and electrical values may not be negative; angles and levels may.
+ */
+export function parseMeasure(text: string, quantity: Quantity): Parsed | ParseFailure {
+  const rule = RULES[quantity]
+  const accepts = Object.keys(rule.factors).filter(Boolean)
+  const fail = (code: ParseCode, got: string): ParseFailure => ({ ok: false, code, got, accepts })
+
+  let rest = text.trim()
+  if (!rest) return fail('empty', text)
+  const hedge = HEDGE.exec(rest)
+  if (hedge) rest = rest.slice(hedge[0].length)
+
+  const [main, tolText, ...more] = rest.split(/±|\+\/?-/)
+  if (more.length) return fail('tooMany', text)
+
+  const read = readNumber(main!.trim())
+  if (read === 'zero') return fail('zeroDenominator', main!.trim())
+  if (!read) return fail('notANumber', main!.trim())
+  if (read.value < 0 && !rule.negative) return fail('negative', main!.trim())
+
+  const spelled = read.rest.trim().toLowerCase()
+  const unitText = spelled || (quantity === 'length' && read.fraction ? 'in' : '')
+  const factor = rule.factors[unitText]
+  if (factor === undefined) return fail('unknownUnit', read.rest.trim())
+
+  const result: Parsed = { ok: true, value: clean(read.value * factor), unit: rule.stored, hedged: !!hedge }
+  if (tolText !== undefined) {
+    const tol = readNumber(tolText.trim())
+    if (!tol || tol === 'zero' || tol.value < 0) return fail('notANumber', tolText.trim())
+    const tolUnit = tol.rest.trim().toLowerCase()
+    const tolFactor = tolUnit ? rule.factors[tolUnit] : factor
+    if (tolFactor === undefined) return fail('unknownUnit', tol.rest.trim())
+    result.tol = clean(tol.value * tolFactor)
+  }
+  return result
+}
+
+function readNumber(text: string): { value: number; fraction: boolean; rest: string } | 'zero' | null {
+  const negative = /^[-−]\s*/.exec(text)
+  const body = negative ? text.slice(negative[0].length) : text
+  const m = NUMBER.exec(body)
+  if (!m) return null
+  const [whole, num, den] =
+    m[1] !== undefined ? [m[1], m[2], m[3]] : m[4] !== undefined ? [m[4], m[5], m[6]] : ['0', m[7], m[8]]
+  let value: number
+  const fraction = den !== undefined
+  if (fraction) {
+    if (Number(den) === 0) return 'zero'
+    value = Number(whole) + Number(num) / Number(den)
+  } else value = Number(m[9]!.replace(',', '.'))
+  // "1.234,5" and "22.2.1" are not numbers we know how to read.
+  const rest = body.slice(m[0].length)
+  if (/^[.,/]?\d/.test(rest) || /^[.,]/.test(rest)) return null
+  return { value: negative ? -value : value, fraction, rest }
+}
+
+/** Removes binary dust (0.875·25.4 = 22.224999…) without losing a micrometre. */
+const clean = (v: number) => Number(v.toPrecision(12))

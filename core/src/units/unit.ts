@@ -1,0 +1,26 @@
+/** Every unit a stored value may carry. One unit per quantity: what is typed in inches is stored in mm. */
+export const UNITS = [
+  'mm',
+  'deg',
+  'g',
+  'V',
+  'A',
+  'mA',
+  'µA',
+  'mAh',
+  'Ω',
+  'mΩ',
+  'W',
+  's',
+  'ms',
+  '%',
+  '×',
+  'mm²',
+  '1/m',
+  'dB',
+  'Hz',
+  'min',
+  'h',
+  'Wh',
+] as const
+export type Unit = (typeof UNITS)[number]

@@ -1,0 +1,189 @@
+import { fitFrom, GENERIC_CATALOGUE } from '@nubrin/core/parts'
+import {
+  type Blade,
+  type ControlRow,
+  type Fastener,
+  type FittedPart,
+  fact,
+  type Opening,
+  type Preset,
+  type Section,
+  type Socket,
+  type Source,
+  type Step,
+  type Test,
+} from '@nubrin/core/record'
+import type { Unit } from '@nubrin/core/units'
+
+/** Day arithmetic for demo data that stays fresh: `day(today, -14)`. */
+export const day = (today: string, offset: number) =>
+  new Date(Date.parse(`${today}T12:00:00Z`) + offset * 86_400_000).toISOString().slice(0, 10)
+export const at = (today: string, offset: number, time = '10:00') => `${day(today, offset)}T${time}:00Z`
+
+const calliper = { with: 'calliper' }
+export const mm = (value: number | null, source: Source = 'measured', tol?: number) =>
+  fact(value, 'mm', source, { ...(source === 'measured' ? calliper : {}), ...(tol ? { tol } : {}) })
+export const deg = (value: number | null, source: Source = 'measured') => fact(value, 'deg', source)
+export const val = (value: number | null, unit: Unit, source: Source = 'datasheet') => fact(value, unit, source)
+
+type SectionSeed = Partial<Omit<Section, 'length' | 'outside' | 'bore'>> &
+  Pick<Section, 'id' | 'name' | 'role'> & { l: number | null; o: number | null; b: number | null; source?: Source }
+export function section({ l, o, b, source = 'measured', ...rest }: SectionSeed): Section {
+  return {
+    material: 'aluminium',
+    joint: { kind: 'none' },
+    length: mm(l, source, 0.1),
+    outside: mm(o, source),
+    bore: mm(b, source, 0.05),
+    ...rest,
+  }
+}
+
+export function screw(
+  id: string,
+  name: string,
+  thread: string,
+  key: string,
+  x: number | null,
+  clock: number | null,
+  more: Partial<Fastener> = {},
+): Fastener {
+  return {
+    id,
+    name,
+    thread,
+    key,
+    head: 'set',
+    purpose: 'bladeRetention',
+    at: mm(x),
+    clock: deg(clock),
+    clientMay: 'loosen',
+    ...more,
+  }
+}
+
+export function opening(
+  id: string,
+  name: string,
+  kind: Opening['kind'],
+  x: number,
+  clock: number,
+  length: number,
+  width: number,
+): Opening {
+  return { id, name, kind, at: mm(x), clock: deg(clock), length: mm(length), width: mm(width) }
+}
+
+export function socket(
+  id: string,
+  sectionId: string,
+  bore: number | null,
+  depth: number | null,
+  retention: string[],
+  more: Partial<Socket> = {},
+): Socket {
+  return {
+    id,
+    name: 'emitter',
+    section: sectionId,
+    bore: mm(bore, 'measured', 0.02),
+    depth: mm(depth, 'measured', 0.2),
+    insertion: 'pushAndHold',
+    retention,
+    ...more,
+  }
+}
+
+/** A part copied from the generic catalogue and placed. Throws on an unknown row: demo data must not rot. */
+export function part(id: string, row: string, x: number | null, more: Partial<FittedPart> = {}): FittedPart {
+  const found = GENERIC_CATALOGUE.find((p) => p.id === row)
+  if (!found) throw new Error(`demo: no catalogue row ${row}`)
+  return fitFrom(found, id, { ...(x === null ? {} : { at: mm(x) }), ...more })
+}
+
+export function pixelBlade(
+  id: string,
+  name: string,
+  socketId: string,
+  d: number,
+  length: number,
+  more: Partial<Blade> = {},
+): Blade {
+  return {
+    id,
+    name,
+    socket: socketId,
+    use: 'ship',
+    kind: 'pixel',
+    outside: mm(d),
+    wall: mm(2, 'datasheet'),
+    length: mm(length),
+    strips: val(2, '×', 'measured'),
+    density: val(144, '1/m'),
+    channelCurrent: val(12, 'mA'),
+    idleCurrent: val(0.6, 'mA'),
+    tip: 'bullet',
+    diffusion: 'film and foam',
+    ...more,
+  }
+}
+
+export function row(
+  id: string,
+  state: ControlRow['state'],
+  input: string,
+  gesture: ControlRow['gesture'],
+  does: ControlRow['does'],
+  more: Partial<ControlRow> & { s?: number } = {},
+): ControlRow {
+  const { s, ...rest } = more
+  return {
+    id,
+    state,
+    pose: 'any',
+    input,
+    gesture,
+    does,
+    status: 'configured',
+    ...(s === undefined ? {} : { hold: fact(s, 's', 'configured', { with: 'board configuration' }) }),
+    ...rest,
+  }
+}
+
+export function preset(id: string, name: string, font: string, colour: string, more: Partial<Preset> = {}): Preset {
+  return { id, name, font, colour, tracks: [], sounds: [], status: 'configured', ...more }
+}
+
+export const step = (
+  id: string,
+  text: string,
+  direction: Step['direction'] = 'none',
+  more: Partial<Step> = {},
+): Step => ({ id, text, direction, ...more })
+
+export function tested(
+  id: string,
+  key: string,
+  what: string,
+  when: string,
+  by: string,
+  result: { value?: number; text?: string; pass?: boolean },
+  more: Partial<Test> = {},
+): Test {
+  return {
+    id,
+    key,
+    what,
+    readings: [
+      {
+        id: `${id}-r1`,
+        at: when,
+        by,
+        pass: result.pass ?? true,
+        ...(result.value === undefined ? {} : { value: result.value }),
+        ...(result.text ? { text: result.text } : {}),
+      },
+    ],
+    ...more,
+  }
+}

@@ -1,0 +1,1051 @@
+import { proposeTests } from '@nubrin/core/proof'
+import { blankSaber, type Commission, FORMAT, FORMAT_VERSION, fact, type Saber } from '@nubrin/core/record'
+import { compose } from '@nubrin/core/walkthrough'
+import {
+  at,
+  day,
+  deg,
+  mm,
+  opening,
+  part,
+  pixelBlade,
+  preset,
+  row,
+  screw,
+  section,
+  socket,
+  step,
+  tested,
+  val,
+} from './build'
+
+export const SHOP = { name: 'Hollowmere Hiltworks', maker: 'Maren', second: 'Osk' }
+
+function commission(
+  id: string,
+  title: string,
+  more: Partial<Commission> & Pick<Commission, 'client' | 'sabers'>,
+): Commission {
+  return {
+    format: FORMAT,
+    version: FORMAT_VERSION,
+    id,
+    title,
+    job: 'install',
+    purpose: 'display',
+    brief: '',
+    requests: [],
+    arrivals: [],
+    questions: [],
+    credits: [],
+    packing: [],
+    log: [],
+    media: [],
+    handoff: { paper: 'A4', waivers: [], issued: [] },
+    ...more,
+  }
+}
+
+let counter = 0
+const saber = (name: string, job: Saber['job'], more: Partial<Saber>): Saber => ({
+  ...blankSaber(() => `seed-${counter++}`, name, job),
+  ...more,
+})
+
+/** Readings for every test that the finished saber calls for, all inside their limits. */
+function proveAll(c: Commission, s: Saber, when: string): Saber['tests'] {
+  return proposeTests(c, s).map((p, i) => {
+    const mid = p.min !== undefined && p.max !== undefined ? (p.min + p.max) / 2 : (p.max ?? p.min)
+    return {
+      ...p,
+      id: `${s.id}-t${i}`,
+      readings: [
+        {
+          id: `${s.id}-t${i}r`,
+          at: when,
+          by: SHOP.maker,
+          pass: true,
+          ...(mid === undefined ? { text: 'as it should' } : { value: Number(mid.toFixed(2)) }),
+        },
+      ],
+    }
+  })
+}
+
+/** Complete, with handoff: a two-button install in a client's own hilt, crystal chamber and all. */
+export function reedWarden(today: string): Commission {
+  const s = saber('Reed Warden', 'install', {
+    id: 'rw',
+    hilt: {
+      origin: 'clientOwn',
+      story: 'Turned by the client at the Lampwrights’ evening class; bored and finished by the shop.',
+      clearance: mm(0.3, 'configured'),
+      sections: [
+        section({
+          id: 'rw-pommel',
+          name: 'pommel',
+          role: 'pommel',
+          l: 32,
+          o: 38,
+          b: 31.2,
+          outerProfile: [
+            { x: 0, d: 32 },
+            { x: 5, d: 38 },
+            { x: 27, d: 38 },
+            { x: 32, d: 36 },
+          ],
+          joint: { kind: 'thread', length: mm(9), hand: 'right' },
+        }),
+        section({
+          id: 'rw-grip',
+          name: 'grip',
+          role: 'grip',
+          l: 116,
+          o: 36,
+          b: 31,
+          joint: { kind: 'thread', length: mm(8), hand: 'right' },
+        }),
+        section({
+          id: 'rw-neck',
+          name: 'neck',
+          role: 'neck',
+          material: 'brass',
+          l: 17,
+          o: 29,
+          b: 25,
+          outerProfile: [
+            { x: 0, d: 36 },
+            { x: 3, d: 36 },
+            { x: 6, d: 29 },
+            { x: 17, d: 29 },
+          ],
+          joint: { kind: 'thread', length: mm(7), hand: 'right' },
+        }),
+        section({
+          id: 'rw-shroud',
+          name: 'shroud',
+          role: 'shroud',
+          l: 36,
+          o: 37,
+          b: 27.4,
+          joint: { kind: 'setScrew' },
+        }),
+        section({
+          id: 'rw-emitter',
+          name: 'emitter',
+          role: 'emitter',
+          material: 'brass',
+          l: 54,
+          o: 39,
+          b: 25.52,
+          outerProfile: [
+            { x: 0, d: 36 },
+            { x: 6, d: 39 },
+            { x: 44, d: 39 },
+            { x: 54, d: 35 },
+          ],
+        }),
+      ],
+      fasteners: [
+        screw('rw-f1', 'upper blade screw', 'M4', '2 mm', 224, 0, {}),
+        screw('rw-f2', 'lower blade screw', 'M4', '2 mm', 224, 180, {}),
+        screw('rw-f3', 'shroud screw', 'M3', '1.5 mm', 194, 90, {
+          purpose: 'joint',
+          clientMay: 'never',
+          note: 'sealed with lacquer',
+        }),
+      ],
+      openings: [
+        opening('rw-o1', 'pommel vents', 'vent', 8, 0, 8, 26),
+        opening('rw-o2', 'pommel vents, lower', 'vent', 8, 180, 8, 26),
+        opening('rw-o3', 'shroud window', 'window', 183, 0, 27, 12),
+      ],
+      sockets: [socket('rw-k1', 'rw-emitter', 25.52, 46, ['rw-f1', 'rw-f2'])],
+    },
+    parts: [
+      part('rw-p1', 'speaker-28-8-2', 14, { faces: 'pommel' }),
+      part('rw-p2', 'cell-18650-p15', 30, {
+        faces: 'emitter',
+        removable: true,
+        landmark: 'minus pole first, into the spring; the plus pole meets the red-ringed contact',
+        lot: 'L-2609',
+      }),
+      part('rw-p3', 'board-m', 44, { beside: 'rw-p2' }),
+      part('rw-p4', 'chamber-22', 104, {}),
+      part('rw-p5', 'oled-069', 170, { clock: deg(0) }),
+      part('rw-p6', 'conn-10pin-lit', 197),
+      part('rw-p7', 'kill-slide-10a', 141, {}),
+      part('rw-p8', 'sw-8-ring', 112, { clock: deg(0) }),
+      part('rw-p9', 'sw-8', 132, { clock: deg(0) }),
+      part('rw-p10', 'ch-resin', 22, {
+        specs: { length: mm(118), wall: mm(1.4), mass: fact(32, 'g', 'measured', { with: 'scale' }) },
+      }),
+      part('rw-p11', 'wire-20', null, {
+        specs: { gauge: val(20, '×'), length: mm(190), diameter: mm(1.8, 'datasheet') },
+      }),
+      part('rw-p12', 'card-16', null),
+      part('rw-p13', 'charger-1a', null),
+      part('rw-p14', 'pixel-crystal', 108, { beside: 'rw-p4' }),
+    ],
+    blades: [
+      pixelBlade('rw-b1', 'blade, 92 cm', 'rw-k1', 25.4, 920, { mass: fact(212, 'g', 'measured', { with: 'scale' }) }),
+    ],
+    zones: [
+      {
+        id: 'rw-z1',
+        name: 'main blade',
+        kind: 'blade',
+        leds: val(251, '×', 'computed'),
+        channelCurrent: val(12, 'mA'),
+        idleCurrent: val(0.6, 'mA'),
+        blade: 'rw-b1',
+      },
+      {
+        id: 'rw-z2',
+        name: 'crystal',
+        kind: 'crystal',
+        leds: val(1, '×', 'measured'),
+        channelCurrent: val(18, 'mA'),
+        idleCurrent: val(0.6, 'mA'),
+        follows: 'rw-z1',
+        part: 'rw-p14',
+      },
+    ],
+    cutPower: 'killSwitch',
+    use: {
+      litShare: fact(60, '%', 'configured'),
+      brightness: fact(80, '%', 'configured'),
+      volume: fact(100, '%', 'configured'),
+    },
+    firmware: '4.2, with display splash',
+    presets: [
+      preset('rw-s1', 'Reed at dawn', 'Still Water', '#10d8b0', {
+        why: 'the colour of the marsh in her first letter',
+        askedBy: 'Ilsabet',
+        extendMs: fact(900, 'ms', 'configured'),
+        retractMs: fact(800, 'ms', 'configured'),
+        tracks: ['Low tide'],
+        effects: { clash: '#ffffff', lock: '#ffffff' },
+      }),
+      preset('rw-s2', 'Warden’s watch', 'Bell Buoy', '#2040ff', {
+        why: 'for the parade',
+        askedBy: 'Ilsabet',
+        extendMs: fact(900, 'ms', 'configured'),
+      }),
+      preset('rw-s3', 'Harbour fire', 'Bell Buoy', '#ff5010', {
+        why: 'the shop’s suggestion',
+        askedBy: 'Maren',
+        flickerHz: fact(6, 'Hz', 'configured'),
+        extendMs: fact(1100, 'ms', 'configured'),
+      }),
+    ],
+    inputs: [
+      { id: 'rw-i1', name: 'front button', kind: 'button', part: 'rw-p9' },
+      { id: 'rw-i2', name: 'rear button', kind: 'button', part: 'rw-p8' },
+      { id: 'rw-i3', name: 'hilt', kind: 'motion' },
+    ],
+    controls: [
+      row('rw-c1', 'off', 'rw-i1', 'tap', 'ignite'),
+      row('rw-c2', 'off', 'rw-i2', 'tap', 'nextPreset'),
+      row('rw-c3', 'off', 'rw-i2', 'tap', 'previousPreset', { pose: 'down', times: 2 }),
+      row('rw-c4', 'off', 'rw-i2', 'hold', 'battery', { s: 1.5, says: 'the display shows the battery' }),
+      row('rw-c5', 'lit', 'rw-i2', 'tap', 'deflect'),
+      row('rw-c6', 'lit', 'rw-i2', 'hold', 'lock', { s: 0.5, says: 'lock, for as long as it is held' }),
+      row('rw-c7', 'lit', 'rw-i1', 'tap', 'track', { times: 2, pose: 'up' }),
+      row('rw-c8', 'lit', 'rw-i1', 'hold', 'retract', { s: 2 }),
+    ],
+    access: [
+      {
+        id: 'rw-a1',
+        task: 'powerOn',
+        steps: [step('rw-a1a', 'Slide the kill switch towards the emitter', 'slide', { place: 'part:rw-p7' })],
+      },
+      {
+        id: 'rw-a2',
+        task: 'powerOff',
+        steps: [step('rw-a2a', 'Slide the kill switch towards the pommel', 'slide', { place: 'part:rw-p7' })],
+      },
+      {
+        id: 'rw-a3',
+        task: 'bladeIn',
+        steps: [
+          step('rw-a3a', 'Back both blade screws out by two turns; do not take them out', 'anticlockwise', {
+            place: 'fastener:rw-f1',
+            tool: 'hex key 2 mm',
+            turns: 2,
+          }),
+          step('rw-a3b', 'Push the blade in to the stop and keep pressing', 'push', { place: 'socket:rw-k1' }),
+          step('rw-a3c', 'Tighten both blade screws until they hold; no more', 'clockwise', {
+            place: 'fastener:rw-f1',
+            tool: 'hex key 2 mm',
+          }),
+          step('rw-a3d', 'Pull at the blade: it must not move', 'pull', { caution: 'Never swing before this check.' }),
+        ],
+      },
+      {
+        id: 'rw-a4',
+        task: 'bladeOut',
+        steps: [
+          step('rw-a4a', 'Back both blade screws out by two turns', 'anticlockwise', {
+            place: 'fastener:rw-f1',
+            tool: 'hex key 2 mm',
+            turns: 2,
+          }),
+          step('rw-a4b', 'Pull the blade straight out', 'pull', { place: 'socket:rw-k1' }),
+        ],
+      },
+      {
+        id: 'rw-a5',
+        task: 'open',
+        steps: [
+          step('rw-a5a', 'Unscrew the pommel', 'anticlockwise', {
+            place: 'section:rw-pommel',
+            caution: 'Work over a soft surface.',
+          }),
+          step('rw-a5b', 'Draw the chassis out by its ring', 'pull', {
+            place: 'part:rw-p10',
+            caution: 'Never by the speaker cone.',
+          }),
+        ],
+      },
+      {
+        id: 'rw-a6',
+        task: 'cellIn',
+        steps: [
+          step('rw-a6a', 'Press the cell in, minus pole first, into the spring', 'push', {
+            place: 'part:rw-p2',
+            caution: 'Support the chassis from below; never a cell with a damaged wrap.',
+          }),
+        ],
+      },
+      {
+        id: 'rw-a7',
+        task: 'cellOut',
+        steps: [step('rw-a7a', 'Lift the cell at its plus end with the ribbon', 'lift', { place: 'part:rw-p2' })],
+      },
+      {
+        id: 'rw-a8',
+        task: 'close',
+        steps: [
+          step('rw-a8a', 'Slide the chassis in with the mark to the switch line', 'push', { place: 'part:rw-p10' }),
+          step('rw-a8b', 'Screw the pommel on until it stops', 'clockwise', {
+            place: 'section:rw-pommel',
+            caution: 'No wire in the thread.',
+          }),
+        ],
+      },
+      {
+        id: 'rw-a9',
+        task: 'charge',
+        steps: [
+          step('rw-a9a', 'Take the cell out and put it into the charger, plus to plus', 'none', {
+            place: 'part:rw-p2',
+            caution: 'Never charge unattended.',
+          }),
+        ],
+      },
+      {
+        id: 'rw-a10',
+        task: 'card',
+        steps: [
+          step(
+            'rw-a10a',
+            'With the cell out, push the card until it clicks and copy all of it before changing anything',
+            'push',
+            { place: 'part:rw-p3', caution: 'Pull it straight; the socket snaps.' },
+          ),
+        ],
+      },
+    ],
+    order: 'operateFirst',
+    takes: [],
+  })
+  const c = commission('reed-warden', 'Reed Warden', {
+    client: { name: 'Ilsabet Vorne', country: 'here', note: 'second commission' },
+    ordered: day(today, -62),
+    deadline: day(today, -2),
+    shipped: day(today, -3),
+    brief:
+      'She turned the hilt herself and wants a crystal to be seen through the shroud, and nothing that needs a manual in the field.',
+    requests: [
+      {
+        id: 'rw-r1',
+        text: 'A crystal that glows with the blade',
+        status: 'met',
+        where: 'part:rw-p4',
+        answer: 'lit by one pixel that follows the blade',
+      },
+      { id: 'rw-r2', text: 'The colour of the marsh at dawn', status: 'met', where: 'preset:rw-s1' },
+      {
+        id: 'rw-r3',
+        text: 'The largest speaker that fits',
+        status: 'met',
+        where: 'part:rw-p1',
+        answer: '28 mm, the pommel bored to 31.2',
+      },
+      {
+        id: 'rw-r4',
+        text: 'No visible screws',
+        status: 'declined',
+        answer: 'the blade needs two',
+        toldOn: day(today, -40),
+      },
+    ],
+    arrivals: [
+      {
+        id: 'rw-v1',
+        what: 'Hilt, five pieces',
+        quantity: 1,
+        condition: 'clean, thread of the neck tight',
+        fate: 'altered',
+        note: 'pommel bored, neck thread eased',
+      },
+      {
+        id: 'rw-v2',
+        what: 'Quartz point',
+        quantity: 2,
+        condition: 'one chipped',
+        fate: 'used',
+        note: 'the whole one; the chipped one is in the box',
+      },
+    ],
+    questions: [
+      {
+        id: 'rw-q1',
+        text: 'Switch line in line with the window?',
+        askedOn: day(today, -55),
+        answer: 'yes',
+        answeredOn: day(today, -54),
+        blocks: true,
+      },
+    ],
+    credits: [
+      { id: 'rw-d1', who: 'Ilsabet Vorne', did: 'turned the hilt' },
+      { id: 'rw-d2', who: 'Maren', did: 'boring, chassis, install' },
+      { id: 'rw-d3', who: 'Osk', did: 'sound fonts' },
+    ],
+    packing: [
+      { id: 'rw-g1', what: 'The saber', quantity: 1, packed: true },
+      { id: 'rw-g2', what: 'blade, 92 cm', quantity: 1, packed: true },
+      { id: 'rw-g3', what: 'Charger for one round cell, 1 A', quantity: 1, packed: true },
+      { id: 'rw-g4', what: 'Hex key 2 mm', quantity: 1, packed: true },
+      { id: 'rw-g5', what: 'Quartz point, chipped (yours)', quantity: 1, packed: true },
+    ],
+    log: [{ id: 'rw-l1', on: day(today, -30), text: 'Waited nine days for the display.', kind: 'delay' }],
+    sabers: [s],
+    handoff: {
+      paper: 'A4',
+      waivers: [],
+      words: 'It was a pleasure to put a light into something you made.',
+      issued: [{ number: 1, on: day(today, -3), revision: 41, by: 'Maren' }],
+    },
+  })
+  s.tests = proveAll(c, s, at(today, -5))
+  s.beats = compose(c, s)
+  return c
+}
+
+/** Three sabers in one order, one of them a repair that is not proved to the end yet. */
+export function emberFair(today: string): Commission {
+  const player = (id: string, name: string, colour: string, grip: number, job: Saber['job']): Saber =>
+    saber(name, job, {
+      id,
+      hilt: {
+        origin: 'series',
+        clearance: mm(0.3, 'configured'),
+        sections: [
+          section({
+            id: `${id}-pommel`,
+            name: 'pommel',
+            role: 'pommel',
+            material: 'aluminium',
+            l: 28,
+            o: 36,
+            b: 29.5,
+            joint: { kind: 'thread', length: mm(8), hand: 'right' },
+          }),
+          section({
+            id: `${id}-grip`,
+            name: 'grip',
+            role: 'grip',
+            material: 'leather',
+            l: grip,
+            o: 37,
+            b: 29,
+            joint: { kind: 'setScrew' },
+          }),
+          section({
+            id: `${id}-emitter`,
+            name: 'emitter',
+            role: 'emitter',
+            l: 62,
+            o: 40,
+            b: 25.55,
+            outerProfile: [
+              { x: 0, d: 37 },
+              { x: 10, d: 40 },
+              { x: 62, d: 38 },
+            ],
+          }),
+        ],
+        fasteners: [
+          screw(`${id}-f1`, 'blade screw', '#8-32', '5/64 in', 28 + grip + 34, 0),
+          screw(`${id}-f2`, 'grip screw', '#8-32', '5/64 in', 28 + grip + 6, 180, {
+            purpose: 'joint',
+            clientMay: 'never',
+          }),
+        ],
+        openings: [opening(`${id}-o1`, 'vent ring', 'vent', 6, 0, 5, 40)],
+        sockets: [socket(`${id}-k1`, `${id}-emitter`, 25.55, 50, [`${id}-f1`])],
+      },
+      parts: [
+        part(`${id}-p1`, 'speaker-24-8-2', 8, { faces: 'pommel' }),
+        part(`${id}-p2`, 'cell-18650-p', 26, {
+          faces: 'pommel',
+          removable: true,
+          landmark: 'plus pole towards the pommel; a plus is cut into the groove',
+        }),
+        part(`${id}-p3`, 'board-s', 100, {}),
+        part(`${id}-p4`, 'conn-8pin', 28 + grip + 2, {}),
+        part(`${id}-p5`, 'sw-12', 28 + grip - 24, { clock: deg(0) }),
+        part(`${id}-p6`, 'ch-filament', 14, {
+          specs: { length: mm(grip), wall: mm(1.6), mass: fact(28, 'g', 'measured') },
+        }),
+        part(`${id}-p7`, 'wire-22', null, { specs: { gauge: val(22, '×'), length: mm(150) } }),
+        part(`${id}-p8`, 'charger-1a', null),
+      ],
+      blades: [pixelBlade(`${id}-b1`, 'stage blade, 81 cm', `${id}-k1`, 25.4, 810)],
+      cutPower: 'cellOut',
+      use: {
+        litShare: fact(40, '%', 'configured'),
+        brightness: fact(70, '%', 'configured'),
+        volume: fact(90, '%', 'configured'),
+      },
+      firmware: '4.1',
+      presets: [
+        preset(`${id}-s1`, `${name}, plain`, 'Fairground', colour, {
+          askedBy: 'the Guild',
+          extendMs: fact(700, 'ms', 'configured'),
+        }),
+        preset(`${id}-s2`, 'Finale', 'Fairground', '#ffb020', { flickerHz: fact(8, 'Hz', 'configured') }),
+      ],
+      inputs: [
+        { id: `${id}-i1`, name: 'button', kind: 'button', part: `${id}-p5` },
+        { id: `${id}-i2`, name: 'hilt', kind: 'motion' },
+      ],
+      controls: [
+        row(`${id}-c1`, 'off', `${id}-i1`, 'tap', 'ignite'),
+        row(`${id}-c2`, 'off', `${id}-i1`, 'hold', 'nextPreset', { s: 1 }),
+        row(`${id}-c3`, 'lit', `${id}-i1`, 'tap', 'deflect'),
+        row(`${id}-c4`, 'lit', `${id}-i1`, 'holdStrike', 'lock'),
+        row(`${id}-c5`, 'lit', `${id}-i1`, 'hold', 'retract', { s: 2 }),
+      ],
+      access: [
+        {
+          id: `${id}-a1`,
+          task: 'bladeIn',
+          steps: [
+            step(`${id}-a1a`, 'Loosen the blade screw by two turns', 'anticlockwise', {
+              place: `fastener:${id}-f1`,
+              tool: 'hex key 5/64 in',
+              turns: 2,
+            }),
+            step(`${id}-a1b`, 'Push the blade in and keep pressing', 'push', { place: `socket:${id}-k1` }),
+            step(`${id}-a1c`, 'Tighten the blade screw', 'clockwise', {
+              place: `fastener:${id}-f1`,
+              tool: 'hex key 5/64 in',
+            }),
+            step(`${id}-a1d`, 'Pull at the blade: it must not move', 'pull'),
+          ],
+        },
+        {
+          id: `${id}-a2`,
+          task: 'bladeOut',
+          steps: [
+            step(`${id}-a2a`, 'Loosen the blade screw and pull the blade straight out', 'anticlockwise', {
+              place: `fastener:${id}-f1`,
+              tool: 'hex key 5/64 in',
+            }),
+          ],
+        },
+        {
+          id: `${id}-a3`,
+          task: 'open',
+          steps: [step(`${id}-a3a`, 'Unscrew the pommel', 'anticlockwise', { place: `section:${id}-pommel` })],
+        },
+        {
+          id: `${id}-a4`,
+          task: 'cellIn',
+          steps: [
+            step(`${id}-a4a`, 'Slide the cell in, minus pole first', 'push', {
+              place: `part:${id}-p2`,
+              caution: 'Never a cell with a damaged wrap.',
+            }),
+          ],
+        },
+        {
+          id: `${id}-a5`,
+          task: 'cellOut',
+          steps: [
+            step(`${id}-a5a`, 'Tip the hilt; the cell slides out into the hand', 'pull', { place: `part:${id}-p2` }),
+          ],
+        },
+        {
+          id: `${id}-a6`,
+          task: 'close',
+          steps: [
+            step(`${id}-a6a`, 'Screw the pommel on until it stops', 'clockwise', {
+              place: `section:${id}-pommel`,
+              caution: 'No wire in the thread.',
+            }),
+          ],
+        },
+        {
+          id: `${id}-a7`,
+          task: 'charge',
+          steps: [
+            step(`${id}-a7a`, 'Charge the cell in the charger, never in the hilt', 'none', {
+              caution: 'Never charge unattended.',
+            }),
+          ],
+        },
+      ],
+    })
+  const a = player('ef1', 'Short Torch', '#ff3020', 104, 'install')
+  const b = player('ef2', 'Lamplighter', '#ffd21a', 112, 'install')
+  const r = player('ef3', 'Old Bellwether', '#8a3cff', 118, 'repair')
+  r.hilt.fasteners[0]!.looseNow = true
+  const c = commission('ember-fair', 'Three for the Ember Fair', {
+    job: 'install',
+    purpose: 'stage',
+    client: { name: 'Hollowmere Pageant Guild', country: 'here' },
+    ordered: day(today, -34),
+    deadline: day(today, 6),
+    brief: 'Two new ones and the old one mended, all for one evening; whoever holds them has ten minutes to learn.',
+    requests: [
+      { id: 'ef-r1', text: 'Same button on all three', status: 'met', where: 'input:ef1-i1' },
+      { id: 'ef-r2', text: 'The old one must not drop out when it is opened', status: 'open', saber: 'ef3' },
+    ],
+    arrivals: [
+      {
+        id: 'ef-v1',
+        what: 'Old Bellwether, dead',
+        quantity: 1,
+        condition: 'two wires sheared in the pommel thread',
+        fate: 'altered',
+        note: 'rewired',
+      },
+    ],
+    questions: [
+      {
+        id: 'ef-q1',
+        text: 'Is anyone in the front rows sensitive to flashing light?',
+        askedOn: day(today, -4),
+        blocks: true,
+      },
+    ],
+    credits: [{ id: 'ef-d1', who: 'Osk', did: 'rewired Old Bellwether' }],
+    packing: [
+      { id: 'ef-g1', what: 'Short Torch', quantity: 1, packed: true },
+      { id: 'ef-g2', what: 'Lamplighter', quantity: 1, packed: false },
+      { id: 'ef-g3', what: 'Old Bellwether', quantity: 1, packed: false },
+    ],
+    log: [
+      {
+        id: 'ef-l1',
+        on: day(today, -8),
+        text: 'Found the cause in Old Bellwether: wires pinched in the pommel thread.',
+        kind: 'work',
+        hours: 3.5,
+      },
+    ],
+    sabers: [a, b, r],
+  })
+  a.tests = proveAll(c, a, at(today, -3))
+  b.tests = proveAll(c, b, at(today, -2))
+  r.fixes = [
+    {
+      id: 'ef3-x1',
+      on: day(today, -2),
+      cause: 'two wires sheared in the pommel thread',
+      fix: 'new wires in a sleeve, routed through the keyed rail',
+      place: 'section:ef3-pommel',
+      retest: ['ef3-t1'],
+    },
+  ]
+  r.tests = [
+    tested(
+      'ef3-t1',
+      'sleep-current',
+      'Current when asleep',
+      at(today, -6),
+      'Osk',
+      { value: 0.4 },
+      { unit: 'mA', min: 0, max: 0.53 },
+    ),
+    tested(
+      'ef3-t2',
+      'fix-ef3-x1',
+      'Open and close after the repair: new wires in a sleeve, routed through the keyed rail',
+      at(today, -1),
+      'Osk',
+      { value: 12, pass: false },
+      { unit: 'cycles', min: 20, expect: 'no fault in any cycle', place: 'section:ef3-pommel' },
+    ),
+  ]
+  a.beats = compose(c, a)
+  b.beats = compose(c, b)
+  return c
+}
+
+/** Honest trouble: an inherited hilt with memory, contradiction, an unknown, and a speaker that does not go in. */
+export function cinderOath(today: string): Commission {
+  const s = saber('Cinder Oath', 'rebuild', {
+    id: 'co',
+    hilt: {
+      origin: 'inherited',
+      story: 'Believed to have been made by the client’s great-uncle, and rewired once by an unknown hand.',
+      clearance: mm(0.3, 'configured'),
+      sections: [
+        section({
+          id: 'co-pommel',
+          name: 'clawed pommel',
+          role: 'pommel',
+          material: 'brass',
+          l: 36,
+          o: 39,
+          b: 27.2,
+          outerProfile: [
+            { x: 0, d: 28 },
+            { x: 10, d: 39 },
+            { x: 36, d: 35 },
+          ],
+          joint: { kind: 'thread', length: mm(10), hand: 'right' },
+          note: 'three claws',
+        }),
+        section({
+          id: 'co-grip',
+          name: 'grip',
+          role: 'grip',
+          material: 'wood',
+          l: 108,
+          o: 35,
+          b: 27,
+          joint: { kind: 'glue' },
+        }),
+        section({
+          id: 'co-neck',
+          name: 'neck',
+          role: 'neck',
+          material: 'copper',
+          l: 24,
+          o: 30,
+          b: null,
+          source: 'recalled',
+          joint: { kind: 'thread', length: mm(6), hand: 'left' },
+        }),
+        section({
+          id: 'co-emitter',
+          name: 'emitter',
+          role: 'emitter',
+          material: 'brass',
+          l: 58,
+          o: 38,
+          b: 22.3,
+          outerProfile: [
+            { x: 0, d: 30 },
+            { x: 8, d: 38 },
+            { x: 50, d: 38 },
+            { x: 58, d: 33 },
+          ],
+        }),
+      ],
+      fasteners: [
+        screw('co-f1', 'left screw', 'M4', '2 mm', 200, 300, {}),
+        screw('co-f2', 'right screw', 'M4', '2 mm', 200, 60, {
+          head: 'dummy',
+          purpose: 'decoration',
+          clientMay: 'never',
+        }),
+        screw('co-f3', 'grip pin', 'M3', '', 128, 180, { purpose: 'joint', clientMay: 'never' }),
+      ],
+      openings: [opening('co-o1', 'claw gaps', 'vent', 5, 0, 6, 14)],
+      sockets: [socket('co-k1', 'co-emitter', 22.3, 44, ['co-f1'], { insertion: 'clockwise' })],
+    },
+    parts: [
+      part('co-p1', 'speaker-28-4-3', 12, { faces: 'pommel' }),
+      part('co-p2', 'cell-18650-p', 36, { faces: 'emitter', removable: false }),
+      part('co-p3', 'board-l', 112, {}),
+      part('co-p4', 'port-usbc', null, {}),
+      part('co-p5', 'conn-slim', 172, {}),
+      part('co-p6', 'sw-tact-6', 122, { clock: deg(0) }),
+      part('co-p7', 'wire-26', null, { specs: { gauge: val(26, '×'), length: mm(150) } }),
+    ],
+    blades: [pixelBlade('co-b1', 'slim blade, 81 cm', 'co-k1', 22.225, 810, { wall: mm(1.6, 'datasheet') })],
+    cutPower: 'deepSleep',
+    presets: [
+      preset('co-s1', 'Old and well kept', 'Ashfall', '#20c840', {
+        askedBy: 'Tobin',
+        effects: { deflect: '#ff9010' },
+        extendMs: fact(600, 'ms', 'configured'),
+      }),
+      preset('co-s2', 'Oath', 'Ashfall', '#1fc33c', {}),
+    ],
+    inputs: [{ id: 'co-i1', name: 'button', kind: 'button', part: 'co-p6' }],
+    controls: [
+      row('co-c1', 'off', 'co-i1', 'tap', 'ignite'),
+      row('co-c2', 'lit', 'co-i1', 'hold', 'lock', { s: 1 }),
+      row('co-c3', 'lit', 'co-i1', 'hold', 'retract', { s: 1.2 }),
+      row('co-c4', 'lit', 'co-i1', 'tap', 'quote', { times: 2, status: 'unsure' }),
+    ],
+    access: [],
+    order: 'pommelUp',
+  })
+  s.hilt.sections[1]!.length = { ...mm(108), rivals: [{ value: 111.5, source: 'client', with: 'letter' }] }
+  s.hilt.sections[2]!.length = mm(24, 'recalled')
+  return commission('cinder-oath', 'Cinder Oath', {
+    job: 'rebuild',
+    client: { name: 'Tobin Aldercott', country: 'over the water' },
+    ordered: day(today, -20),
+    deadline: day(today, 21),
+    brief: 'Old, well kept. It should feel as if it had always had light in it.',
+    requests: [
+      { id: 'co-r1', text: 'The largest speaker that fits', status: 'open' },
+      { id: 'co-r2', text: 'An amber deflect on the green', status: 'open' },
+      {
+        id: 'co-r3',
+        text: 'Keep the old sounds',
+        status: 'declined',
+        answer: 'the old card is bent and cannot be read',
+      },
+    ],
+    arrivals: [
+      {
+        id: 'co-v1',
+        what: 'Hilt',
+        quantity: 1,
+        condition: 'grip glued to pommel collar, one screw seized',
+        fate: 'altered',
+      },
+      { id: 'co-v2', what: 'Memory card', quantity: 1, condition: 'bent, cannot be read', fate: 'undecided' },
+    ],
+    questions: [{ id: 'co-q1', text: 'May the pommel be bored out by 2.2 mm?', askedOn: day(today, -3), blocks: true }],
+    sabers: [s],
+    log: [
+      { id: 'co-l1', on: day(today, -12), text: 'Right screw turned out to be a glued dummy.', kind: 'work', hours: 1 },
+    ],
+  })
+}
+
+/** Early: a gift for a beginner, brief and hilt only. */
+export function firstLantern(today: string): Commission {
+  const s = saber('First Lantern', 'install', {
+    id: 'fl',
+    hilt: {
+      origin: 'bought',
+      clearance: mm(0.3, 'configured'),
+      sections: [
+        section({
+          id: 'fl-pommel',
+          name: 'pommel',
+          role: 'pommel',
+          l: 26,
+          o: 34,
+          b: 28,
+          source: 'datasheet',
+          joint: { kind: 'thread', length: mm(8), hand: 'right' },
+        }),
+        section({
+          id: 'fl-grip',
+          name: 'ribbed grip',
+          role: 'grip',
+          l: 140,
+          o: 34,
+          b: 28.5,
+          source: 'datasheet',
+          joint: { kind: 'thread', length: mm(8), hand: 'right' },
+        }),
+        section({ id: 'fl-emitter', name: 'emitter', role: 'emitter', l: null, o: 36, b: 25.6, source: 'recalled' }),
+      ],
+      fasteners: [screw('fl-f1', 'blade screw', 'M4', '2 mm', 196, 0)],
+      openings: [],
+      sockets: [socket('fl-k1', 'fl-emitter', null, null, ['fl-f1'], { insertion: 'straight' })],
+    },
+    cutPower: 'none',
+  })
+  return commission('first-lantern', 'First Lantern', {
+    purpose: 'beginner',
+    client: { name: 'Yorrin Pell', country: 'here', note: 'a gift for his daughter, eleven' },
+    ordered: day(today, -6),
+    deadline: day(today, 30),
+    brief: 'The simplest key there is. She should be able to do everything alone.',
+    requests: [
+      { id: 'fl-r1', text: 'Yellow that is really yellow', status: 'open' },
+      { id: 'fl-r2', text: 'One button', status: 'open' },
+    ],
+    sabers: [s],
+  })
+}
+
+/** Conversion of an old crossguard for a client abroad: three emitters, blades to buy. */
+export function crosswind(today: string): Commission {
+  const s = saber('Crosswind', 'conversion', {
+    id: 'cw',
+    hilt: {
+      origin: 'kit',
+      clearance: mm(0.3, 'configured'),
+      sections: [
+        section({
+          id: 'cw-pommel',
+          name: 'pommel',
+          role: 'pommel',
+          material: 'steel',
+          l: 30,
+          o: 36,
+          b: 29.6,
+          joint: { kind: 'thread', length: mm(8), hand: 'right' },
+        }),
+        section({
+          id: 'cw-grip',
+          name: 'grip',
+          role: 'grip',
+          material: 'leather',
+          l: 132,
+          o: 36,
+          b: 29.4,
+          joint: { kind: 'setScrew' },
+        }),
+        section({
+          id: 'cw-shroud',
+          name: 'collar',
+          role: 'shroud',
+          material: 'copper',
+          l: 22,
+          o: 33,
+          b: 27,
+          joint: { kind: 'press' },
+        }),
+        section({ id: 'cw-emitter', name: 'cross block', role: 'emitter', material: 'steel', l: 50, o: 40, b: 25.5 }),
+        section({ id: 'cw-left', name: 'left arm', role: 'quillon', material: 'steel', l: 34, o: 22, b: 16.2 }),
+        section({ id: 'cw-right', name: 'right arm', role: 'quillon', material: 'steel', l: 34, o: 22, b: 16.2 }),
+      ],
+      fasteners: [
+        screw('cw-f1', 'right blade screw', 'M4', '2 mm', 212, 90),
+        screw('cw-f2', 'left blade screw', 'M5', '2.5 mm', 212, 270, { purpose: 'joint', clientMay: 'never' }),
+        screw('cw-f3', 'grip screw', 'M3', '1.5 mm', 36, 180, { purpose: 'joint' }),
+      ],
+      openings: [
+        opening('cw-o1', 'pommel vents', 'vent', 7, 0, 8, 24),
+        opening('cw-o2', 'pommel vents, lower', 'vent', 7, 180, 8, 24),
+      ],
+      sockets: [
+        socket('cw-k1', 'cw-emitter', 25.5, 42, ['cw-f1'], { name: 'main socket', insertion: 'straight' }),
+        socket('cw-k2', 'cw-left', 16.2, 30, ['cw-f1'], { name: 'left socket' }),
+        socket('cw-k3', 'cw-right', 16.2, 30, ['cw-f1'], { name: 'right socket' }),
+      ],
+    },
+    parts: [
+      part('cw-p1', 'speaker-28-8-2', 14, { faces: 'pommel' }),
+      part('cw-p2', 'cell-21700-p', 28, {
+        faces: 'emitter',
+        removable: true,
+        supplied: 'notSupplied',
+        landmark: 'plus pole towards the emitter, onto the brass pip; the strap lies over the minus end',
+      }),
+      part('cw-p3', 'board-m', 110, {}),
+      part('cw-p4', 'conn-8pin', 182, {}),
+      part('cw-p5', 'kill-slide-5a', 146, {}),
+      part('cw-p6', 'sw-12-ring', 128, { clock: deg(0) }),
+      part('cw-p7', 'wire-20', null, { specs: { gauge: val(20, '×'), length: mm(170) } }),
+      part('cw-p8', 'plug-1', null),
+    ],
+    blades: [
+      pixelBlade('cw-b1', 'main blade', 'cw-k1', 25.4, 810, { use: 'toBuy' }),
+      pixelBlade('cw-b2', 'left arm blade', 'cw-k2', 16.05, 130, { use: 'toBuy' }),
+      pixelBlade('cw-b3', 'right arm blade', 'cw-k3', 16.05, 130, { use: 'toBuy' }),
+      pixelBlade('cw-b4', 'bench test blade', 'cw-k1', 25.4, 300, { use: 'demo' }),
+    ],
+    cutPower: 'killSwitch',
+    use: {
+      litShare: fact(50, '%', 'client'),
+      brightness: fact(80, '%', 'configured'),
+      volume: fact(80, '%', 'configured'),
+    },
+    presets: [
+      preset('cw-s1', 'Ragged red', 'Gale', '#ff1408', {
+        askedBy: 'Halvard',
+        extendMs: fact(500, 'ms', 'configured'),
+        flickerHz: fact(7, 'Hz', 'configured'),
+      }),
+      preset('cw-s2', 'Storm white', 'Gale', '#e8f0ff', {}),
+    ],
+    inputs: [{ id: 'cw-i1', name: 'button', kind: 'button', part: 'cw-p6' }],
+    controls: [
+      row('cw-c1', 'off', 'cw-i1', 'tap', 'ignite'),
+      row('cw-c2', 'off', 'cw-i1', 'hold', 'nextPreset', { s: 1 }),
+      row('cw-c3', 'lit', 'cw-i1', 'hold', 'retract', { s: 1.5 }),
+    ],
+    access: [
+      {
+        id: 'cw-a1',
+        task: 'powerOn',
+        steps: [step('cw-a1a', 'Slide the kill switch forward', 'slide', { place: 'part:cw-p5' })],
+      },
+      {
+        id: 'cw-a2',
+        task: 'powerOff',
+        steps: [step('cw-a2a', 'Slide the kill switch back', 'slide', { place: 'part:cw-p5' })],
+      },
+      {
+        id: 'cw-a3',
+        task: 'bladeIn',
+        steps: [
+          step('cw-a3a', 'Loosen the right blade screw', 'anticlockwise', {
+            place: 'fastener:cw-f1',
+            tool: 'hex key 2 mm',
+          }),
+          step('cw-a3b', 'Push the blade straight in; never twist it', 'push', { place: 'socket:cw-k1' }),
+        ],
+      },
+    ],
+  })
+  return commission('crosswind', 'Crosswind', {
+    job: 'conversion',
+    purpose: 'costume',
+    client: { name: 'Halvard Quill', country: 'abroad', note: 'returning; cell cannot be posted' },
+    ordered: day(today, -48),
+    deadline: day(today, 12),
+    brief: 'An old string-blade crossguard to be made to take pixel blades. He buys blades and cell where he lives.',
+    requests: [
+      {
+        id: 'cw-r1',
+        text: 'Arms light a moment after the main blade',
+        status: 'met',
+        where: 'preset:cw-s1',
+        answer: 'a third of a second later',
+      },
+      { id: 'cw-r2', text: 'A second font, if it is not too dear', status: 'open' },
+    ],
+    arrivals: [
+      {
+        id: 'cw-v1',
+        what: 'Crossguard with string blade',
+        quantity: 1,
+        condition: 'works, one segment dark',
+        fate: 'altered',
+      },
+      { id: 'cw-v2', what: 'String blade', quantity: 1, condition: 'one segment dark', fate: 'returned' },
+    ],
+    questions: [],
+    credits: [{ id: 'cw-d1', who: 'Maren', did: 'conversion' }],
+    sabers: [s],
+  })
+}
+
+export const demoCommissions = (today: string): Commission[] => [
+  crosswind(today),
+  emberFair(today),
+  cinderOath(today),
+  firstLantern(today),
+  reedWarden(today),
+]

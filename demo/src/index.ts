@@ -1,0 +1,3 @@
+export { demoCommissions, SHOP } from './commissions'
+export { benchPicture } from './picture'
+export { type MadeSound, makeSounds } from './sounds'

@@ -1,0 +1,64 @@
+// Builds web and server. Skipped when no source has changed since the last build.
+import { createHash } from 'node:crypto'
+import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { dirname, join } from 'node:path'
+import { fileURLToPath, pathToFileURL } from 'node:url'
+
+const root = dirname(dirname(fileURLToPath(import.meta.url)))
+
+function fingerprint() {
+  const hash = createHash('sha256')
+  const walk = (dir) => {
+    for (const e of readdirSync(dir, { withFileTypes: true }).sort((a, b) => a.name.localeCompare(b.name))) {
+      const p = join(dir, e.name)
+      if (e.isDirectory()) {
+        if (!['node_modules', 'dist', '.data', 'test'].includes(e.name)) walk(p)
+      } else hash.update(p.slice(root.length)).update(readFileSync(p))
+    }
+  }
+  for (const d of ['core', 'server', 'web', 'demo']) walk(join(root, d))
+  return hash.update(readFileSync(join(root, 'package-lock.json'))).digest('hex')
+}
+
+export async function build({ force = false } = {}) {
+  const stamp = join(root, 'server', 'dist', '.built')
+  const now = fingerprint()
+  if (
+    !force &&
+    existsSync(stamp) &&
+    existsSync(join(root, 'web', 'dist', 'index.html')) &&
+    readFileSync(stamp, 'utf8') === now
+  )
+    return false
+  console.log('Building …')
+  const esbuild = await import('esbuild')
+  await esbuild.build({
+    entryPoints: { main: join(root, 'server', 'src', 'main.ts') },
+    outdir: join(root, 'server', 'dist'),
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    target: 'node20',
+    jsx: 'automatic',
+    sourcemap: true,
+    logLevel: 'warning',
+    plugins: [
+      {
+        // Workspaces are bundled, everything else stays a package.
+        name: 'externals',
+        setup(b) {
+          b.onResolve({ filter: /^[^./]/ }, (a) =>
+            a.path.startsWith('@nubrin/') || a.kind === 'entry-point' ? undefined : { path: a.path, external: true },
+          )
+        },
+      },
+    ],
+  })
+  const vite = await import('vite')
+  await vite.build({ root: join(root, 'web'), logLevel: 'warn' })
+  mkdirSync(dirname(stamp), { recursive: true })
+  writeFileSync(stamp, now)
+  return true
+}
+
+if (import.meta.url === pathToFileURL(process.argv[1]).href) await build({ force: true })

@@ -1,0 +1,297 @@
+import mariadb from 'mariadb'
+import { DataTypes, type Model, type ModelStatic, Sequelize } from 'sequelize'
+
+/** One connection pool to MariaDB. JSON columns come back parsed. */
+export function connect(url: string): Sequelize {
+  return new Sequelize(url.replace(/^mysql:/, 'mariadb:'), {
+    dialect: 'mariadb',
+    dialectModule: mariadb,
+    logging: false,
+    pool: { max: 12, idle: 10_000 },
+    define: { underscored: true, timestamps: false },
+    timezone: '+00:00',
+  })
+}
+
+type Row<T extends object> = Model<T> & T
+type Table<T extends object> = ModelStatic<Row<T>>
+
+export interface Shop {
+  id: string
+  name: string
+}
+export interface User {
+  id: string
+  shopId: string
+  name: string
+  signIn: string
+  passwordHash: string
+}
+export interface Client {
+  id: string
+  shopId: string
+  name: string
+  country: string | null
+  contact: string | null
+  note: string | null
+}
+export interface CommissionRow {
+  id: string
+  shopId: string
+  clientId: string | null
+  title: string
+  job: string
+  deadline: string | null
+  shipped: string | null
+  revision: number
+  record: unknown
+  savedAt: Date
+  savedBy: string
+  archivedAt: Date | null
+}
+export interface SaberRow {
+  id: string
+  commissionId: string
+  position: number
+  name: string
+  job: string
+  lengthMm: number | null
+}
+export interface RequestRow {
+  id: string
+  commissionId: string
+  text: string
+  status: string
+}
+export interface FittedRow {
+  id: string
+  commissionId: string
+  saberId: string
+  kind: string
+  name: string
+  catalogueId: string | null
+  lot: string | null
+}
+export interface PresetRow {
+  id: string
+  commissionId: string
+  saberId: string
+  position: number
+  name: string
+  font: string
+  colour: string
+}
+export interface TestRow {
+  id: string
+  commissionId: string
+  saberId: string
+  testKey: string
+  what: string
+}
+export interface ReadingRow {
+  id: string
+  commissionId: string
+  testId: string
+  at: Date
+  value: number | null
+  text: string | null
+  pass: boolean
+  by: string
+}
+export interface PartRow {
+  id: string
+  shopId: string
+  kind: string
+  name: string
+  specs: unknown
+  protected: boolean | null
+  stock: number | null
+  lot: string | null
+  supplier: string | null
+  cost: number | null
+}
+export interface MediaRow {
+  hash: string
+  shopId: string
+  type: string
+  bytes: number
+  createdAt: Date
+}
+export interface HandoffRow {
+  id: string
+  commissionId: string
+  number: number
+  secretHash: string
+  revision: number
+  document: unknown
+  record: unknown
+  issuedAt: Date
+  issuedBy: string
+  revokedAt: Date | null
+}
+export interface HistoryRow {
+  id: number
+  commissionId: string
+  revision: number
+  userId: string
+  by: string
+  at: Date
+  ops: unknown
+}
+
+export interface Tables {
+  sequelize: Sequelize
+  shops: Table<Shop>
+  users: Table<User>
+  clients: Table<Client>
+  commissions: Table<CommissionRow>
+  sabers: Table<SaberRow>
+  requests: Table<RequestRow>
+  fitted: Table<FittedRow>
+  presets: Table<PresetRow>
+  tests: Table<TestRow>
+  readings: Table<ReadingRow>
+  parts: Table<PartRow>
+  media: Table<MediaRow>
+  handoffs: Table<HandoffRow>
+  history: Table<HistoryRow>
+}
+
+const S = (n = 48) => DataTypes.STRING(n)
+const json = (name: string) => ({
+  type: DataTypes.JSON,
+  // The driver hands JSON columns back as text on some servers and parsed on others.
+  get(this: Model) {
+    const v = this.getDataValue(name)
+    return typeof v === 'string' ? JSON.parse(v) : v
+  },
+})
+
+/** The tables as Sequelize models. Columns are made by the migrations; a test holds the two together. */
+export function tables(sequelize: Sequelize): Tables {
+  const key = { type: S(), primaryKey: true }
+  const define = <T extends object>(name: string, columns: object) =>
+    sequelize.define(name, columns as never, { tableName: name }) as unknown as Table<T>
+  // Read and written by the session store.
+  sequelize.define(
+    'sessions',
+    { sid: { type: S(64), primaryKey: true }, expires: DataTypes.DATE, data: DataTypes.TEXT },
+    { tableName: 'sessions' },
+  )
+  return {
+    sequelize,
+    shops: define<Shop>('shops', { id: key, name: S(120) }),
+    users: define<User>('users', { id: key, shopId: S(), name: S(120), signIn: S(120), passwordHash: S(255) }),
+    clients: define<Client>('clients', {
+      id: key,
+      shopId: S(),
+      name: S(240),
+      country: S(240),
+      contact: S(240),
+      note: S(240),
+    }),
+    commissions: define<CommissionRow>('commissions', {
+      id: key,
+      shopId: S(),
+      clientId: S(),
+      title: S(120),
+      job: S(20),
+      deadline: DataTypes.DATEONLY,
+      shipped: DataTypes.DATEONLY,
+      revision: DataTypes.INTEGER,
+      record: json('record'),
+      savedAt: DataTypes.DATE(3),
+      savedBy: S(120),
+      archivedAt: DataTypes.DATE(3),
+    }),
+    sabers: define<SaberRow>('sabers', {
+      id: key,
+      commissionId: { type: S(), primaryKey: true },
+      position: DataTypes.INTEGER,
+      name: S(240),
+      job: S(20),
+      lengthMm: DataTypes.DOUBLE,
+    }),
+    requests: define<RequestRow>('requests', {
+      id: key,
+      commissionId: { type: S(), primaryKey: true },
+      text: S(240),
+      status: S(20),
+    }),
+    fitted: define<FittedRow>('fitted_parts', {
+      id: key,
+      commissionId: { type: S(), primaryKey: true },
+      saberId: S(),
+      kind: S(20),
+      name: S(240),
+      catalogueId: S(),
+      lot: S(240),
+    }),
+    presets: define<PresetRow>('presets', {
+      id: key,
+      commissionId: { type: S(), primaryKey: true },
+      saberId: S(),
+      position: DataTypes.INTEGER,
+      name: S(240),
+      font: S(240),
+      colour: S(7),
+    }),
+    tests: define<TestRow>('tests', {
+      id: key,
+      commissionId: { type: S(), primaryKey: true },
+      saberId: S(),
+      testKey: S(240),
+      what: S(240),
+    }),
+    readings: define<ReadingRow>('readings', {
+      id: key,
+      commissionId: { type: S(), primaryKey: true },
+      testId: S(),
+      at: DataTypes.DATE(3),
+      value: DataTypes.DOUBLE,
+      text: S(240),
+      pass: DataTypes.BOOLEAN,
+      by: S(240),
+    }),
+    parts: define<PartRow>('parts', {
+      id: key,
+      shopId: { type: S(), primaryKey: true },
+      kind: S(20),
+      name: S(240),
+      specs: json('specs'),
+      protected: DataTypes.BOOLEAN,
+      stock: DataTypes.INTEGER,
+      lot: S(240),
+      supplier: S(240),
+      cost: DataTypes.DOUBLE,
+    }),
+    media: define<MediaRow>('media', {
+      hash: { type: S(64), primaryKey: true },
+      shopId: { type: S(), primaryKey: true },
+      type: S(40),
+      bytes: DataTypes.INTEGER,
+      createdAt: DataTypes.DATE(3),
+    }),
+    handoffs: define<HandoffRow>('handoffs', {
+      id: key,
+      commissionId: S(),
+      number: DataTypes.INTEGER,
+      secretHash: S(64),
+      revision: DataTypes.INTEGER,
+      document: json('document'),
+      record: json('record'),
+      issuedAt: DataTypes.DATE(3),
+      issuedBy: S(120),
+      revokedAt: DataTypes.DATE(3),
+    }),
+    history: define<HistoryRow>('history', {
+      id: { type: DataTypes.BIGINT, primaryKey: true, autoIncrement: true },
+      commissionId: S(),
+      revision: DataTypes.INTEGER,
+      userId: S(),
+      by: S(120),
+      at: DataTypes.DATE(3),
+      ops: json('ops'),
+    }),
+  }
+}

@@ -1,0 +1,76 @@
+import type { Problem } from '@nubrin/core/record'
+import type { ErrorRequestHandler, Response } from 'express'
+
+/** A fault that the caller can mend: status, what is wrong, which field and which rule. Sent as application/problem+json (RFC 9457). */
+export class HttpProblem extends Error {
+  constructor(
+    readonly status: number,
+    readonly type: string,
+    detail: string,
+    readonly problems: Problem[] = [],
+    readonly more: Record<string, unknown> = {},
+  ) {
+    super(detail)
+  }
+}
+export class Invalid extends HttpProblem {
+  constructor(detail: string, problems: Problem[]) {
+    super(422, 'invalid', detail, problems)
+  }
+}
+export class NotFound extends HttpProblem {
+  constructor(detail: string) {
+    super(404, 'notFound', detail)
+  }
+}
+export class Conflict extends HttpProblem {
+  constructor(detail: string, problem?: Problem, more: Record<string, unknown> = {}) {
+    super(409, 'conflict', detail, problem ? [problem] : [], more)
+  }
+}
+
+export function send(res: Response, p: HttpProblem): void {
+  res
+    .status(p.status)
+    .type('application/problem+json')
+    .send({
+      type: `/problems/${p.type}`,
+      title: p.type,
+      status: p.status,
+      detail: p.message,
+      problems: p.problems,
+      ...p.more,
+    })
+}
+
+/** Turns whatever was thrown into a problem; what nobody foresaw is logged and answered with 500 and no inner detail. */
+export const onError =
+  (log: (e: unknown) => void): ErrorRequestHandler =>
+  (error, _req, res, next) => {
+    if (res.headersSent) return next(error)
+    if (error instanceof HttpProblem) return send(res, error)
+    const e = error as { type?: string; status?: number; code?: string; message?: string }
+    if (e.type === 'entity.too.large' || e.code === 'LIMIT_FILE_SIZE')
+      return send(
+        res,
+        new HttpProblem(413, 'tooLarge', 'That is larger than this server takes.', [
+          { path: '', rule: 'maxBytes', message: 'is too large' },
+        ]),
+      )
+    if (e.type === 'entity.parse.failed')
+      return send(
+        res,
+        new HttpProblem(400, 'json', 'The body is not JSON.', [
+          { path: '', rule: 'json', message: e.message ?? 'not JSON' },
+        ]),
+      )
+    if (e.code?.startsWith('LIMIT_'))
+      return send(res, new HttpProblem(400, 'upload', `The upload was refused: ${e.message}`))
+    if (e.code === 'EBADCSRFTOKEN')
+      return send(res, new HttpProblem(403, 'csrf', 'The request did not come from this page. Reload and try again.'))
+    log(error)
+    send(
+      res,
+      new HttpProblem(500, 'server', 'Something went wrong here; nothing was saved. The server’s log says more.'),
+    )
+  }

@@ -1,0 +1,55 @@
+import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { createServer } from 'node:http'
+import { dirname, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import pino from 'pino'
+import { readConfig } from './config'
+import { migrate, wipe } from './db/migrations'
+import { connect, tables } from './db/models'
+import { Store, secret } from './db/store'
+import { Files } from './files'
+import { createApp } from './http/app'
+import { DEMO_SIGN_IN, seed } from './seed'
+
+const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' })
+
+async function main() {
+  const config = readConfig(process.env, dirname(fileURLToPath(import.meta.url)))
+  mkdirSync(config.dataFolder, { recursive: true })
+  const sequelize = connect(config.databaseUrl)
+  const db = tables(sequelize)
+  if (config.reset) await wipe(sequelize)
+  else await migrate(sequelize)
+  const files = new Files(join(config.dataFolder, 'files'))
+  const store = new Store(db)
+  if ((await db.shops.count()) === 0) await seed(db, store, files)
+
+  const server = createServer(createApp(config, store, files, cookieSecret(config.dataFolder), log))
+  await new Promise<void>((done, fail) => {
+    server.once('error', fail)
+    server.listen(config.port, '127.0.0.1', done)
+  })
+  console.log(
+    `Nubrin is at http://127.0.0.1:${config.port}\nDemo sign-in: ${DEMO_SIGN_IN.signIn} / ${DEMO_SIGN_IN.password}\nCtrl-C stops it.`,
+  )
+  const stop = () => {
+    server.close(() => sequelize.close().finally(() => process.exit(0)))
+    server.closeIdleConnections()
+    setTimeout(() => process.exit(0), 3000).unref()
+  }
+  process.once('SIGTERM', stop)
+  process.once('SIGINT', stop)
+}
+
+/** The key that signs session cookies: made once and kept beside the data, readable by its owner only. */
+function cookieSecret(folder: string): string {
+  const path = join(folder, 'cookie-secret')
+  if (!existsSync(path)) writeFileSync(path, secret(), { mode: 0o600 })
+  return readFileSync(path, 'utf8')
+}
+
+main().catch((e) => {
+  log.fatal(e)
+  console.error(`Nubrin could not start: ${(e as Error).message}`)
+  process.exit(1)
+})

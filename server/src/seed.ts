@@ -1,0 +1,84 @@
+import { GENERIC_CATALOGUE } from '@nubrin/core/parts'
+import { readWav } from '@nubrin/core/sound'
+import { benchPicture, demoCommissions, makeSounds, SHOP } from '@nubrin/demo'
+import sharp from 'sharp'
+import type { Tables } from './db/models'
+import { newId, type Store } from './db/store'
+import type { Files } from './files'
+import { hashPassword } from './http/auth'
+import { today } from './http/commissions'
+
+/** The demo shop's sign-in, printed at the start. */
+export const DEMO_SIGN_IN = { signIn: 'maren', password: 'brass-and-light' }
+
+/** Loads the demo shop into an empty database: shop, two makers, catalogue, commissions, sounds and pictures made by code. */
+export async function seed(db: Tables, store: Store, files: Files): Promise<void> {
+  const shopId = newId('s')
+  await db.shops.create({ id: shopId, name: SHOP.name })
+  const passwordHash = await hashPassword(DEMO_SIGN_IN.password)
+  const maren = { id: newId('u'), shopId, name: SHOP.maker, signIn: DEMO_SIGN_IN.signIn, passwordHash }
+  await db.users.bulkCreate([
+    maren,
+    { id: newId('u'), shopId, name: SHOP.second, signIn: SHOP.second.toLowerCase(), passwordHash },
+  ])
+  await db.parts.bulkCreate(
+    GENERIC_CATALOGUE.map((p) => ({
+      id: p.id,
+      shopId,
+      kind: p.kind,
+      name: p.name,
+      specs: p.specs,
+      protected: p.protected ?? null,
+      stock: p.stock ?? null,
+      lot: p.lot ?? null,
+      supplier: p.supplier ?? null,
+      cost: p.cost ?? null,
+    })),
+  )
+  const keep = async (bytes: Uint8Array, type: string) => {
+    const hash = await files.put(bytes)
+    await db.media.upsert({ hash, shopId, type, bytes: bytes.length, createdAt: new Date() })
+    return hash
+  }
+  let pitch = 86
+  for (const c of demoCommissions(today())) {
+    for (const s of c.sabers)
+      for (const p of s.presets.slice(0, 3)) {
+        pitch += 7
+        // The troubled commission's second font lacks its lock sound.
+        const events = (['hum', 'ignite', 'retract', 'swing', 'clash', 'lock', 'deflect'] as const).filter(
+          (e) => !(p.id === 'co-s2' && e === 'lock'),
+        )
+        for (const [i, made] of makeSounds(pitch, [...events]).entries()) {
+          const wav = readWav(made.bytes)
+          if (!wav.ok) throw new Error(`demo sound: ${wav.message}`)
+          p.sounds.push({
+            id: `${p.id}-w${i}`,
+            event: made.event,
+            name: made.name,
+            media: await keep(made.bytes, 'audio/wav'),
+            seconds: Number(wav.seconds.toFixed(3)),
+            rate: wav.rate,
+            channels: wav.channels,
+            bits: wav.bits,
+            peakDb: Number(wav.peakDb.toFixed(2)),
+            rmsDb: Number(wav.rmsDb.toFixed(2)),
+          })
+        }
+      }
+    const first = c.sabers[0]!
+    const jpeg = await sharp(Buffer.from(benchPicture(first)))
+      .jpeg({ quality: 82 })
+      .toBuffer()
+    c.media.push({
+      id: `${c.id}-m1`.slice(0, 48),
+      hash: await keep(jpeg, 'image/jpeg'),
+      type: 'image/jpeg',
+      name: 'bench.jpg',
+      caption: 'on the bench',
+      ...(first.hilt.sections[0] ? { place: `section:${first.hilt.sections[0].id}` } : {}),
+      bytes: jpeg.length,
+    })
+    await store.create(maren, c)
+  }
+}
