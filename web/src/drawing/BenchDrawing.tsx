@@ -1,0 +1,123 @@
+import type { Finding, Level, Station } from '@nubrin/core/findings'
+import { drawSection, type Scene } from '@nubrin/core/hilt'
+import { known } from '@nubrin/core/record'
+import { type PointerEvent, useMemo, useRef, useState } from 'react'
+import { useNavigate } from 'react-router'
+import { todayIso } from '../api'
+import { useBench, useSaber } from '../store/commission'
+import { SceneView } from './SceneView'
+import { useWidth } from './useWidth'
+
+const HEIGHT = 262
+const HOME: Record<string, Station> = { section: 'hilt', fastener: 'hilt', opening: 'hilt', socket: 'hilt', part: 'fit', blade: 'power' }
+
+/** The section drawing that stays above every station: touch a thing to go to it, drag a part along the axis in Fit. */
+export function BenchDrawing({ station, findings, cut, onCut }: { station: Station; findings: Finding[]; cut?: number | undefined; onCut?: (mm: number) => void }) {
+  const saber = useSaber()
+  const lit = useBench((b) => b.lit)
+  const light = useBench((b) => b.light)
+  const editSaber = useBench((b) => b.editSaber)
+  const id = useBench((b) => b.id)
+  const navigate = useNavigate()
+  const [ref, width] = useWidth<HTMLDivElement>()
+  const [drag, setDrag] = useState<{ id: string; from: number; by: number }>()
+  const svg = useRef<HTMLDivElement>(null)
+
+  const shown = useMemo(() => {
+    if (!drag) return saber
+    return { ...saber, parts: saber.parts.map((p) => (p.id === drag.id && p.at && known(p.at) !== undefined ? { ...p, at: { ...p.at, value: known(p.at)! + drag.by } } : p)) }
+  }, [saber, drag])
+  const scene = useMemo(() => drawSection(shown, { width: width || 1240, height: HEIGHT, ...(saber.presets[0] ? { blade: saber.presets[0].colour } : {}) }), [shown, width, saber.presets])
+
+  const pick = (r: string) => {
+    light(r)
+    const home = HOME[r.split(':')[0]!]
+    if (home && station === 'brief') navigate(`/commission/${id}/${home}`)
+  }
+  const mmAt = (e: PointerEvent) => {
+    const box = svg.current!.getBoundingClientRect()
+    return scene.mm(((e.clientX - box.left) * scene.width) / box.width)
+  }
+  const down = (e: PointerEvent) => {
+    if (station !== 'fit') return
+    const target = (e.target as Element).getAttribute('data-ref')
+    if (target?.startsWith('part:')) {
+      const partId = target.slice(5)
+      if (known(saber.parts.find((p) => p.id === partId)?.at) === undefined) return
+      setDrag({ id: partId, from: mmAt(e), by: 0 })
+      ;(e.currentTarget as Element).setPointerCapture(e.pointerId)
+    }
+  }
+  const move = (e: PointerEvent) => drag && setDrag({ ...drag, by: Math.round((mmAt(e) - drag.from) * 2) / 2 })
+  const up = () => {
+    if (drag?.by) {
+      const { id: partId, by } = drag
+      editSaber('move a part', (s) => {
+        const p = s.parts.find((x) => x.id === partId)
+        if (p?.at && p.at.value !== null) p.at = { value: Number((p.at.value + by).toFixed(2)), unit: 'mm', source: 'assumed', with: 'set on the drawing', on: todayIso() }
+      })
+    }
+    setDrag(undefined)
+  }
+
+  return (
+    <div ref={ref} className="paper-grid border-rule relative border-b">
+      <div ref={svg} onPointerDown={down} onPointerMove={move} onPointerUp={up} style={{ height: HEIGHT }}>
+        <SceneView scene={scene} title={`Section drawing of ${saber.name}`} onPick={pick} lit={lit} className="block">
+          <Balloons scene={scene} findings={findings} />
+          {cut !== undefined && saber.hilt.sections.length ? (
+            <g pointerEvents="none">
+              <path d={`M${scene.x(cut)} 34V${HEIGHT - 30}`} stroke="#8a5f17" strokeWidth="1.4" strokeDasharray="10 3 2 3" />
+              <path d={`M${scene.x(cut) - 6} 34h12l-6 8z`} fill="#8a5f17" />
+            </g>
+          ) : null}
+        </SceneView>
+      </div>
+      {onCut && saber.hilt.sections.length ? (
+        <input type="range" aria-label="Where the cross-section is cut, mm from the pommel" className="absolute bottom-0 h-5 accent-[#8a5f17]" style={{ left: scene.x(0) - 8, width: scene.x(scene.mm(0) + 0) ? scene.x(hiltLength(scene)) - scene.x(0) + 16 : 0 }} min={0} max={hiltLength(scene)} step={0.5} value={cut} onChange={(e) => onCut(Number(e.target.value))} />
+      ) : null}
+      {saber.hilt.sections.length ? null : <p className="text-quiet absolute inset-x-0 top-24 text-center">The drawing grows from the sections you enter under Hilt.</p>}
+      {drag ? <p className="bg-ink text-paper absolute top-2 left-1/2 px-3 py-1">{drag.by > 0 ? '+' : ''}{drag.by} mm</p> : null}
+    </div>
+  )
+}
+
+const hiltLength = (scene: Scene) => scene.mm(Math.max(...scene.spots.filter((s) => s.ref.startsWith('section:')).map((s) => s.x1), 0))
+
+const TONE: Record<Level, string> = { stop: '#a63a2b', caution: '#fbf8f1', note: '#fbf8f1' }
+
+/** Numbered balloons from the findings at the side to their places, spread so that none covers another. */
+function Balloons({ scene, findings }: { scene: Scene; findings: Finding[] }) {
+  const items = findings
+    .map((f, i) => ({ f, n: i + 1, spot: scene.spots.find((s) => s.ref === f.refs[0]) }))
+    .filter((b): b is typeof b & { spot: NonNullable<typeof b.spot> } => !!b.spot)
+    .slice(0, 12)
+    .map((b) => ({ ...b, tip: (b.spot.x0 + b.spot.x1) / 2, x: (b.spot.x0 + b.spot.x1) / 2 }))
+    .sort((a, b) => a.tip - b.tip)
+  for (let pass = 0; pass < 6; pass++)
+    for (let i = 1; i < items.length; i++) {
+      const gap = 26 - (items[i]!.x - items[i - 1]!.x)
+      if (gap > 0) {
+        items[i]!.x += gap / 2
+        items[i - 1]!.x -= gap / 2
+      }
+    }
+  return (
+    <g pointerEvents="none" aria-hidden="true">
+      {items.map((b) => {
+        const y = scene.height - 14
+        const tipY = Math.min((b.spot.y0 + b.spot.y1) / 2 + (b.spot.y1 - b.spot.y0) * 0.25, scene.height - 40)
+        return (
+          <g key={b.f.key}>
+            <path d={`M${b.tip} ${tipY}L${b.x} ${y - 11}`} stroke={b.f.level === 'stop' ? '#a63a2b' : '#1e2a2b'} strokeWidth="1" />
+            <circle cx={b.tip} cy={tipY} r="2" fill={b.f.level === 'stop' ? '#a63a2b' : '#1e2a2b'} />
+            <circle cx={b.x} cy={y} r="11" fill={TONE[b.f.level]} stroke={b.f.level === 'stop' ? '#a63a2b' : '#1e2a2b'} strokeWidth="1.2" />
+            <text x={b.x} y={y + 4.5} textAnchor="middle" fontSize="12.5" fontWeight="650" fill={b.f.level === 'stop' ? '#fff' : '#1e2a2b'}>
+              {b.n}
+            </text>
+          </g>
+        )
+      })}
+    </g>
+  )
+}
