@@ -39,10 +39,18 @@ export function ensureNpm(root) {
     .digest('hex')
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return
   console.log('Installing npm packages …')
-  execFileSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {
-    cwd: root,
-    stdio: ['ignore', 'ignore', 'inherit'],
-  })
+  const npm = (command, stderr) =>
+    execFileSync('npm', [command, '--no-audit', '--no-fund', '--loglevel=error'], {
+      cwd: root,
+      stdio: ['ignore', 'ignore', stderr],
+    })
+  try {
+    npm('ci', 'ignore')
+  } catch {
+    // Some registries do not serve the optional binaries of foreign platforms; `ci` then calls the lock file incomplete,
+    // while `install` follows the same lock and leaves them out.
+    npm('install', 'inherit')
+  }
   mkdirSync(join(root, 'node_modules'), { recursive: true })
   writeFileSync(stamp, lock)
 }

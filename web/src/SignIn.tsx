@@ -31,10 +31,17 @@ function Door() {
       <form
         className="bg-card border-ink w-[360px] border p-8"
         noValidate
-        onSubmit={handleSubmit(({ name, password }) => signIn(name, password).catch((e: Error) => setRefused(e.message)))}
+        onSubmit={handleSubmit(({ name, password }) =>
+          signIn(name, password).catch((e: Error) => setRefused(e.message)),
+        )}
       >
         <svg viewBox="0 0 300 40" className="mb-5 w-full" aria-hidden="true">
-          <path d="M2 12h40v16H2zM42 9h50v22H42zM92 13h14v14H92zM106 8h34v24h-34z" fill="#efe6d4" stroke="#1e2a2b" strokeWidth="1.4" />
+          <path
+            d="M2 12h40v16H2zM42 9h50v22H42zM92 13h14v14H92zM106 8h34v24h-34z"
+            fill="#efe6d4"
+            stroke="#1e2a2b"
+            strokeWidth="1.4"
+          />
           <path d="M140 14h146a6 6 0 0 1 0 12H140z" fill="#10d8b0" stroke="#1e2a2b" strokeWidth="0.6" />
           <path d="M0 20h300" stroke="#a9782a" strokeDasharray="12 3 3 3" />
         </svg>
@@ -43,14 +50,37 @@ function Door() {
         <label className="label" htmlFor="name">
           Sign-in name
         </label>
-        <input id="name" autoComplete="username" className="cell mb-1" {...register('name', { required: 'Enter your sign-in name.' })} />
-        {formState.errors.name ? <p role="alert" className="text-stop">{formState.errors.name.message}</p> : null}
+        <input
+          id="name"
+          autoComplete="username"
+          className="cell mb-1"
+          {...register('name', { required: 'Enter your sign-in name.' })}
+        />
+        {formState.errors.name ? (
+          <p role="alert" className="text-stop">
+            {formState.errors.name.message}
+          </p>
+        ) : null}
         <label className="label mt-3 block" htmlFor="password">
           Password
         </label>
-        <input id="password" type="password" autoComplete="current-password" className="cell mb-1" {...register('password', { required: 'Enter your password.' })} />
-        {formState.errors.password ? <p role="alert" className="text-stop">{formState.errors.password.message}</p> : null}
-        {refused ? <p role="alert" className="text-stop mt-2">{refused}</p> : null}
+        <input
+          id="password"
+          type="password"
+          autoComplete="current-password"
+          className="cell mb-1"
+          {...register('password', { required: 'Enter your password.' })}
+        />
+        {formState.errors.password ? (
+          <p role="alert" className="text-stop">
+            {formState.errors.password.message}
+          </p>
+        ) : null}
+        {refused ? (
+          <p role="alert" className="text-stop mt-2">
+            {refused}
+          </p>
+        ) : null}
         <button type="submit" className="btn btn-main mt-5" disabled={formState.isSubmitting}>
           Open the shop
         </button>

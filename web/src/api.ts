@@ -25,7 +25,10 @@ export async function api<T>(method: string, path: string, body?: unknown): Prom
   try {
     res = await fetch(`/api${path}`, {
       method,
-      headers: { ...(csrf ? { 'x-csrf-token': csrf } : {}), ...(body !== undefined && !form ? { 'content-type': 'application/json' } : {}) },
+      headers: {
+        ...(csrf ? { 'x-csrf-token': csrf } : {}),
+        ...(body !== undefined && !form ? { 'content-type': 'application/json' } : {}),
+      },
       ...(body === undefined ? {} : { body: form ? body : JSON.stringify(body) }),
     })
   } catch {
@@ -33,7 +36,8 @@ export async function api<T>(method: string, path: string, body?: unknown): Prom
   }
   if (res.status === 204) return undefined as T
   const data = (await res.json().catch(() => ({}))) as Record<string, unknown>
-  if (!res.ok) throw new ApiError(res.status, String(data.detail ?? res.statusText), (data.problems ?? []) as Problem[], data)
+  if (!res.ok)
+    throw new ApiError(res.status, String(data.detail ?? res.statusText), (data.problems ?? []) as Problem[], data)
   return data as T
 }
 

@@ -1,1 +1,2 @@
 export { migrate, readCommission, writeCommission } from './document'
+export { validateCommission } from '../record/validate'

@@ -33,7 +33,8 @@ export function compose(c: Commission, s: Saber, order: Order = s.order): Beat[]
   return [...beats, ...s.beats.filter((b) => b.by === 'own')]
 }
 
-const beatId = (s: Saber, key: string) => `${s.id.slice(0, 12)}-${key.toLowerCase().replace(/[^a-z0-9]+/g, '-')}`.slice(0, 48)
+const beatId = (s: Saber, key: string) =>
+  `${s.id.slice(0, 12)}-${key.toLowerCase().replace(/[^a-z0-9]+/g, '-')}`.slice(0, 48)
 
 /** The beat that tells one thing, with an id made from the saber and the thing. */
 export function fromTelling(s: Saber, t: Telling): Beat {

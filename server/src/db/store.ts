@@ -1,6 +1,7 @@
 import { createHash, randomBytes, randomUUID } from 'node:crypto'
 import { layOut } from '@nubrin/core/hilt'
-import { type Commission, validateCommission } from '@nubrin/core/record'
+import { validateCommission } from '@nubrin/core/import'
+import type { Commission } from '@nubrin/core/record'
 import jsonpatch, { type Operation } from 'fast-json-patch'
 import { Op, type Transaction } from 'sequelize'
 import { Conflict, Invalid, NotFound } from '../http/problem'

@@ -20,7 +20,12 @@ export const hashPassword = (password: string) => hash(password)
 /** Sessions on the server, in MariaDB; the browser holds a signed id in an HttpOnly, SameSite cookie. */
 export function sessions(db: Tables, cookieSecret: string): RequestHandler {
   const Store = sequelizeStore(session.Store)
-  const store = new Store({ db: db.sequelize, table: 'sessions', checkExpirationInterval: 15 * 60_000, expiration: 14 * 24 * 3_600_000 })
+  const store = new Store({
+    db: db.sequelize,
+    table: 'sessions',
+    checkExpirationInterval: 15 * 60_000,
+    expiration: 14 * 24 * 3_600_000,
+  })
   return session({
     store,
     secret: cookieSecret,

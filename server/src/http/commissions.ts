@@ -395,13 +395,11 @@ export function clientRoutes(store: Store, files: Files): Router {
   r.get('/:token', async (req, res) => {
     const row = await find(req.params.token)
     const c = row.record as Commission
-    res
-      .set('Cache-Control', 'private, no-store')
-      .json({
-        document: row.document,
-        sabers: c.sabers.map((s) => ({ ...s, decisions: [], fixes: [], untold: [], takes: [] })),
-        media: c.media,
-      })
+    res.set('Cache-Control', 'private, no-store').json({
+      document: row.document,
+      sabers: c.sabers.map((s) => ({ ...s, decisions: [], fixes: [], untold: [], takes: [] })),
+      media: c.media,
+    })
   })
   r.get('/:token/handoff.pdf', async (req, res) => {
     const row = await find(req.params.token)

@@ -9,10 +9,27 @@ import { SceneView } from './SceneView'
 import { useWidth } from './useWidth'
 
 const HEIGHT = 262
-const HOME: Record<string, Station> = { section: 'hilt', fastener: 'hilt', opening: 'hilt', socket: 'hilt', part: 'fit', blade: 'power' }
+const HOME: Record<string, Station> = {
+  section: 'hilt',
+  fastener: 'hilt',
+  opening: 'hilt',
+  socket: 'hilt',
+  part: 'fit',
+  blade: 'power',
+}
 
 /** The section drawing that stays above every station: touch a thing to go to it, drag a part along the axis in Fit. */
-export function BenchDrawing({ station, findings, cut, onCut }: { station: Station; findings: Finding[]; cut?: number | undefined; onCut?: (mm: number) => void }) {
+export function BenchDrawing({
+  station,
+  findings,
+  cut,
+  onCut,
+}: {
+  station: Station
+  findings: Finding[]
+  cut?: number | undefined
+  onCut?: (mm: number) => void
+}) {
   const saber = useSaber()
   const lit = useBench((b) => b.lit)
   const light = useBench((b) => b.light)
@@ -25,9 +42,24 @@ export function BenchDrawing({ station, findings, cut, onCut }: { station: Stati
 
   const shown = useMemo(() => {
     if (!drag) return saber
-    return { ...saber, parts: saber.parts.map((p) => (p.id === drag.id && p.at && known(p.at) !== undefined ? { ...p, at: { ...p.at, value: known(p.at)! + drag.by } } : p)) }
+    return {
+      ...saber,
+      parts: saber.parts.map((p) =>
+        p.id === drag.id && p.at && known(p.at) !== undefined
+          ? { ...p, at: { ...p.at, value: known(p.at)! + drag.by } }
+          : p,
+      ),
+    }
   }, [saber, drag])
-  const scene = useMemo(() => drawSection(shown, { width: width || 1240, height: HEIGHT, ...(saber.presets[0] ? { blade: saber.presets[0].colour } : {}) }), [shown, width, saber.presets])
+  const scene = useMemo(
+    () =>
+      drawSection(shown, {
+        width: width || 1240,
+        height: HEIGHT,
+        ...(saber.presets[0] ? { blade: saber.presets[0].colour } : {}),
+      }),
+    [shown, width, saber.presets],
+  )
 
   const pick = (r: string) => {
     light(r)
@@ -54,7 +86,14 @@ export function BenchDrawing({ station, findings, cut, onCut }: { station: Stati
       const { id: partId, by } = drag
       editSaber('move a part', (s) => {
         const p = s.parts.find((x) => x.id === partId)
-        if (p?.at && p.at.value !== null) p.at = { value: Number((p.at.value + by).toFixed(2)), unit: 'mm', source: 'assumed', with: 'set on the drawing', on: todayIso() }
+        if (p?.at && p.at.value !== null)
+          p.at = {
+            value: Number((p.at.value + by).toFixed(2)),
+            unit: 'mm',
+            source: 'assumed',
+            with: 'set on the drawing',
+            on: todayIso(),
+          }
       })
     }
     setDrag(undefined)
@@ -67,22 +106,50 @@ export function BenchDrawing({ station, findings, cut, onCut }: { station: Stati
           <Balloons scene={scene} findings={findings} />
           {cut !== undefined && saber.hilt.sections.length ? (
             <g pointerEvents="none">
-              <path d={`M${scene.x(cut)} 34V${HEIGHT - 30}`} stroke="#8a5f17" strokeWidth="1.4" strokeDasharray="10 3 2 3" />
+              <path
+                d={`M${scene.x(cut)} 34V${HEIGHT - 30}`}
+                stroke="#8a5f17"
+                strokeWidth="1.4"
+                strokeDasharray="10 3 2 3"
+              />
               <path d={`M${scene.x(cut) - 6} 34h12l-6 8z`} fill="#8a5f17" />
             </g>
           ) : null}
         </SceneView>
       </div>
       {onCut && saber.hilt.sections.length ? (
-        <input type="range" aria-label="Where the cross-section is cut, mm from the pommel" className="absolute bottom-0 h-5 accent-[#8a5f17]" style={{ left: scene.x(0) - 8, width: scene.x(scene.mm(0) + 0) ? scene.x(hiltLength(scene)) - scene.x(0) + 16 : 0 }} min={0} max={hiltLength(scene)} step={0.5} value={cut} onChange={(e) => onCut(Number(e.target.value))} />
+        <input
+          type="range"
+          aria-label="Where the cross-section is cut, mm from the pommel"
+          className="absolute bottom-0 h-5 accent-[#8a5f17]"
+          style={{
+            left: scene.x(0) - 8,
+            width: scene.x(scene.mm(0) + 0) ? scene.x(hiltLength(scene)) - scene.x(0) + 16 : 0,
+          }}
+          min={0}
+          max={hiltLength(scene)}
+          step={0.5}
+          value={cut}
+          onChange={(e) => onCut(Number(e.target.value))}
+        />
       ) : null}
-      {saber.hilt.sections.length ? null : <p className="text-quiet absolute inset-x-0 top-24 text-center">The drawing grows from the sections you enter under Hilt.</p>}
-      {drag ? <p className="bg-ink text-paper absolute top-2 left-1/2 px-3 py-1">{drag.by > 0 ? '+' : ''}{drag.by} mm</p> : null}
+      {saber.hilt.sections.length ? null : (
+        <p className="text-quiet absolute inset-x-0 top-24 text-center">
+          The drawing grows from the sections you enter under Hilt.
+        </p>
+      )}
+      {drag ? (
+        <p className="bg-ink text-paper absolute top-2 left-1/2 px-3 py-1">
+          {drag.by > 0 ? '+' : ''}
+          {drag.by} mm
+        </p>
+      ) : null}
     </div>
   )
 }
 
-const hiltLength = (scene: Scene) => scene.mm(Math.max(...scene.spots.filter((s) => s.ref.startsWith('section:')).map((s) => s.x1), 0))
+const hiltLength = (scene: Scene) =>
+  scene.mm(Math.max(...scene.spots.filter((s) => s.ref.startsWith('section:')).map((s) => s.x1), 0))
 
 const TONE: Record<Level, string> = { stop: '#a63a2b', caution: '#fbf8f1', note: '#fbf8f1' }
 
@@ -109,10 +176,28 @@ function Balloons({ scene, findings }: { scene: Scene; findings: Finding[] }) {
         const tipY = Math.min((b.spot.y0 + b.spot.y1) / 2 + (b.spot.y1 - b.spot.y0) * 0.25, scene.height - 40)
         return (
           <g key={b.f.key}>
-            <path d={`M${b.tip} ${tipY}L${b.x} ${y - 11}`} stroke={b.f.level === 'stop' ? '#a63a2b' : '#1e2a2b'} strokeWidth="1" />
+            <path
+              d={`M${b.tip} ${tipY}L${b.x} ${y - 11}`}
+              stroke={b.f.level === 'stop' ? '#a63a2b' : '#1e2a2b'}
+              strokeWidth="1"
+            />
             <circle cx={b.tip} cy={tipY} r="2" fill={b.f.level === 'stop' ? '#a63a2b' : '#1e2a2b'} />
-            <circle cx={b.x} cy={y} r="11" fill={TONE[b.f.level]} stroke={b.f.level === 'stop' ? '#a63a2b' : '#1e2a2b'} strokeWidth="1.2" />
-            <text x={b.x} y={y + 4.5} textAnchor="middle" fontSize="12.5" fontWeight="650" fill={b.f.level === 'stop' ? '#fff' : '#1e2a2b'}>
+            <circle
+              cx={b.x}
+              cy={y}
+              r="11"
+              fill={TONE[b.f.level]}
+              stroke={b.f.level === 'stop' ? '#a63a2b' : '#1e2a2b'}
+              strokeWidth="1.2"
+            />
+            <text
+              x={b.x}
+              y={y + 4.5}
+              textAnchor="middle"
+              fontSize="12.5"
+              fontWeight="650"
+              fill={b.f.level === 'stop' ? '#fff' : '#1e2a2b'}
+            >
               {b.n}
             </text>
           </g>

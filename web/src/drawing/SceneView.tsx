@@ -2,12 +2,33 @@ import { inkOf, pathData, type Scene, TEXT_INK } from '@nubrin/core/hilt'
 import { memo, type ReactNode, useId } from 'react'
 
 /** Renders a scene as SVG. Blade colours glow; everything else is ink. Overlays come as children, in the scene's pixels. */
-export const SceneView = memo(function SceneView({ scene, title, onPick, lit, children, className }: { scene: Scene; title: string; onPick?: (ref: string) => void; lit?: string | undefined; children?: ReactNode; className?: string }) {
+export const SceneView = memo(function SceneView({
+  scene,
+  title,
+  onPick,
+  lit,
+  children,
+  className,
+}: {
+  scene: Scene
+  title: string
+  onPick?: (ref: string) => void
+  lit?: string | undefined
+  children?: ReactNode
+  className?: string
+}) {
   const glow = useId()
   const spots = onPick ? [...scene.spots].sort((a, b) => area(b) - area(a)) : []
   const here = lit ? scene.spots.filter((s) => s.ref === lit) : []
   return (
-    <svg viewBox={`0 0 ${scene.width} ${scene.height}`} width={scene.width} height={scene.height} className={className} role={onPick ? 'group' : 'img'} aria-label={title}>
+    <svg
+      viewBox={`0 0 ${scene.width} ${scene.height}`}
+      width={scene.width}
+      height={scene.height}
+      className={className}
+      role={onPick ? 'group' : 'img'}
+      aria-label={title}
+    >
       <defs>
         <filter id={glow} x="-20%" y="-80%" width="140%" height="260%">
           <feGaussianBlur stdDeviation="7" />
@@ -17,36 +38,72 @@ export const SceneView = memo(function SceneView({ scene, title, onPick, lit, ch
         if (p.t === 'text') {
           const k = TEXT_INK[p.role]
           return (
-            // biome-ignore lint/suspicious/noArrayIndexKey: primitives have no identity of their own
-            <text key={i} x={p.at[0]} y={p.at[1]} textAnchor={p.anchor} fill={k.fill} fontSize={k.size} fontWeight={k.weight} style={{ fontStretch: '82%', paintOrder: 'stroke', stroke: '#f4efe4', strokeWidth: p.role === 'mark' || p.role === 'partText' ? 0 : 3 }} pointerEvents="none">
+            <text
+              key={i}
+              x={p.at[0]}
+              y={p.at[1]}
+              textAnchor={p.anchor}
+              fill={k.fill}
+              fontSize={k.size}
+              fontWeight={k.weight}
+              style={{
+                fontStretch: '82%',
+                paintOrder: 'stroke',
+                stroke: '#f4efe4',
+                strokeWidth: p.role === 'mark' || p.role === 'partText' ? 0 : 3,
+              }}
+              pointerEvents="none"
+            >
               {p.text}
             </text>
           )
         }
         const k = inkOf(p)
-        const common = { fill: k.fill, stroke: k.stroke, strokeWidth: k.width, strokeDasharray: k.dash, opacity: k.opacity }
-        // biome-ignore lint/suspicious/noArrayIndexKey: primitives have no identity of their own
+        const common = {
+          fill: k.fill,
+          stroke: k.stroke,
+          strokeWidth: k.width,
+          strokeDasharray: k.dash,
+          opacity: k.opacity,
+        }
         if (p.t === 'circle') return <circle key={i} cx={p.at[0]} cy={p.at[1]} r={p.r} {...common} />
         const d = pathData(p.pts, p.closed)
         if (p.role === 'bladeGlow' && p.colour)
           return (
-            // biome-ignore lint/suspicious/noArrayIndexKey: primitives have no identity of their own
             <g key={i}>
               <path d={d} fill={p.colour} opacity={0.55} filter={`url(#${glow})`} />
               <path d={d} fill={p.colour} opacity={0.85} />
             </g>
           )
-        // biome-ignore lint/suspicious/noArrayIndexKey: primitives have no identity of their own
         if (p.role === 'bladeCore') return <path key={i} d={d} fill="#fff" opacity={0.75} filter={`url(#${glow})`} />
-        // biome-ignore lint/suspicious/noArrayIndexKey: primitives have no identity of their own
         return <path key={i} d={d} {...common} />
       })}
       {here.map((s) => (
-        <rect key={`${s.ref}${s.x0}${s.y0}`} className="lit" x={s.x0 - 4} y={s.y0 - 4} width={s.x1 - s.x0 + 8} height={s.y1 - s.y0 + 8} rx={3} />
+        <rect
+          key={`${s.ref}${s.x0}${s.y0}`}
+          className="lit"
+          x={s.x0 - 4}
+          y={s.y0 - 4}
+          width={s.x1 - s.x0 + 8}
+          height={s.y1 - s.y0 + 8}
+          rx={3}
+        />
       ))}
       {spots.map((s) => (
         // biome-ignore lint/a11y/useSemanticElements: an SVG shape cannot be a button element
-        <rect key={`${s.ref}${s.x0}${s.y0}`} className="spot" x={s.x0 - 2} y={s.y0 - 2} width={Math.max(8, s.x1 - s.x0 + 4)} height={Math.max(8, s.y1 - s.y0 + 4)} role="button" aria-label={s.name} tabIndex={-1} data-ref={s.ref} onClick={() => onPick?.(s.ref)}>
+        <rect
+          key={`${s.ref}${s.x0}${s.y0}`}
+          className="spot"
+          x={s.x0 - 2}
+          y={s.y0 - 2}
+          width={Math.max(8, s.x1 - s.x0 + 4)}
+          height={Math.max(8, s.y1 - s.y0 + 4)}
+          role="button"
+          aria-label={s.name}
+          tabIndex={-1}
+          data-ref={s.ref}
+          onClick={() => onPick?.(s.ref)}
+        >
           <title>{s.name}</title>
         </rect>
       ))}

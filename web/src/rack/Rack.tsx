@@ -37,7 +37,13 @@ export default function Rack() {
   useEffect(() => {
     document.title = 'On the rack · Nubrin'
     api<{ commissions: Row[] }>('GET', '/rack')
-      .then((r) => setRows(r.commissions.sort((a, b) => Number(!!a.shipped) - Number(!!b.shipped) || (a.deadline ?? '9').localeCompare(b.deadline ?? '9'))))
+      .then((r) =>
+        setRows(
+          r.commissions.sort(
+            (a, b) => Number(!!a.shipped) - Number(!!b.shipped) || (a.deadline ?? '9').localeCompare(b.deadline ?? '9'),
+          ),
+        ),
+      )
       .catch((e: Error) => setFailed(e.message))
   }, [])
   useEffect(() => {
@@ -55,15 +61,21 @@ export default function Rack() {
     window.addEventListener('keydown', key)
     return () => window.removeEventListener('keydown', key)
   }, [])
-  const list = (rows ?? []).filter((r) => `${r.title} ${r.client} ${r.sabers.map((s) => s.name).join(' ')}`.toLowerCase().includes(find.toLowerCase()))
-  const soon = (rows ?? []).filter((r) => !r.shipped && r.deadline && differenceInCalendarDays(parseISO(r.deadline), new Date()) <= 7).length
+  const list = (rows ?? []).filter((r) =>
+    `${r.title} ${r.client} ${r.sabers.map((s) => s.name).join(' ')}`.toLowerCase().includes(find.toLowerCase()),
+  )
+  const soon = (rows ?? []).filter(
+    (r) => !r.shipped && r.deadline && differenceInCalendarDays(parseISO(r.deadline), new Date()) <= 7,
+  ).length
   return (
     <div className="min-h-screen">
       <header className="border-rule flex h-[53px] items-center gap-4 border-b px-5">
         <h1 className="text-[1.4rem]">On the rack</h1>
         <p className="text-quiet truncate">
           {person?.shop}
-          {rows ? ` · ${rows.reduce((n, r) => n + r.sabers.length, 0)} sabers on ${rows.length} pegs · ${soon ? `${soon} ship within a week` : 'none ships this week'}` : ''}
+          {rows
+            ? ` · ${rows.reduce((n, r) => n + r.sabers.length, 0)} sabers on ${rows.length} pegs · ${soon ? `${soon} ship within a week` : 'none ships this week'}`
+            : ''}
         </p>
         <div className="ml-auto flex shrink-0 items-center gap-3">
           <button type="button" className="btn" onClick={() => setFresh(true)}>
@@ -72,7 +84,13 @@ export default function Rack() {
           <label className="flex items-center gap-2">
             <span className="key">/</span>
             <span className="sr-only">find</span>
-            <input id="find" className="cell w-36!" placeholder="find" value={find} onChange={(e) => setFind(e.target.value)} />
+            <input
+              id="find"
+              className="cell w-36!"
+              placeholder="find"
+              value={find}
+              onChange={(e) => setFind(e.target.value)}
+            />
           </label>
           <span className="text-quiet">{person?.name}</span>
           <button type="button" className="btn-plain btn" onClick={() => void signOut()}>
@@ -81,8 +99,18 @@ export default function Rack() {
         </div>
       </header>
       <main>
-        {failed ? <p role="alert" className="text-stop p-5">{failed}</p> : null}
-        {rows && !list.length ? <p className="text-quiet p-5">{find ? `Nothing on the rack answers to “${find}”.` : 'The rack is empty. Press N to begin the first commission.'}</p> : null}
+        {failed ? (
+          <p role="alert" className="text-stop p-5">
+            {failed}
+          </p>
+        ) : null}
+        {rows && !list.length ? (
+          <p className="text-quiet p-5">
+            {find
+              ? `Nothing on the rack answers to “${find}”.`
+              : 'The rack is empty. Press N to begin the first commission.'}
+          </p>
+        ) : null}
         <ul>
           {list.map((r) => (
             <Peg key={r.id} row={r} />
@@ -108,30 +136,71 @@ function Peg({ row }: { row: Row }) {
   const days = row.deadline ? differenceInCalendarDays(parseISO(row.deadline), new Date()) : undefined
   return (
     <li className="border-rule border-b">
-      <Link to={`/commission/${row.id}/${row.shipped ? 'handoff' : next}`} className="hover:bg-card grid grid-cols-[230px_1fr_118px] items-center gap-3 px-5 py-3">
+      <Link
+        to={`/commission/${row.id}/${row.shipped ? 'handoff' : next}`}
+        className="hover:bg-card grid grid-cols-[230px_1fr_118px] items-center gap-3 px-5 py-3"
+      >
         <div className="min-w-0">
           <div className="truncate text-[1.13rem] font-semibold">{row.title}</div>
           <div className="text-quiet truncate">{row.client || 'no client yet'}</div>
-          <div className="text-quiet text-[0.9rem]">{row.sabers.length > 1 ? `${row.sabers.length} sabers: ${[...new Set(row.sabers.map((s) => words(s.job)))].join(', ')}` : words(row.job)}</div>
+          <div className="text-quiet text-[0.9rem]">
+            {row.sabers.length > 1
+              ? `${row.sabers.length} sabers: ${[...new Set(row.sabers.map((s) => words(s.job)))].join(', ')}`
+              : words(row.job)}
+          </div>
         </div>
         <div className="min-w-0">
           <div className="relative h-[64px] overflow-hidden">
             <div className="absolute top-0 left-0">
               <SceneView scene={scene} title={`${row.title}, section`} />
             </div>
-            <svg className="absolute top-0 left-0" width={end + BLADE_PX + 20} height="64" role="img" aria-label={`${Math.round(row.progress * 100)} % done`}>
-              <rect x={end + 1} y="21" width={BLADE_PX} height="19" rx="9" fill="none" stroke="#b3a88f" strokeDasharray="3 3" />
+            <svg
+              className="absolute top-0 left-0"
+              width={end + BLADE_PX + 20}
+              height="64"
+              role="img"
+              aria-label={`${Math.round(row.progress * 100)} % done`}
+            >
+              <rect
+                x={end + 1}
+                y="21"
+                width={BLADE_PX}
+                height="19"
+                rx="9"
+                fill="none"
+                stroke="#b3a88f"
+                strokeDasharray="3 3"
+              />
               {out > 4 ? (
                 <>
-                  <rect x={end + 1} y="22" width={out} height="17" rx="8" fill={colour} opacity={row.colour ? 0.9 : 0.5} />
+                  <rect
+                    x={end + 1}
+                    y="22"
+                    width={out}
+                    height="17"
+                    rx="8"
+                    fill={colour}
+                    opacity={row.colour ? 0.9 : 0.5}
+                  />
                   <rect x={end + 1} y="27" width={Math.max(0, out - 6)} height="7" rx="3" fill="#fff" opacity="0.65" />
                 </>
               ) : null}
               {STATIONS.map((s, i) => (
                 <g key={s}>
-                  <path d={`M${end + ((i + 1) * BLADE_PX) / 10} 43v${s === next ? 9 : 5}`} stroke="#1e2a2b" strokeWidth={s === next ? 2 : 1} />
+                  <path
+                    d={`M${end + ((i + 1) * BLADE_PX) / 10} 43v${s === next ? 9 : 5}`}
+                    stroke="#1e2a2b"
+                    strokeWidth={s === next ? 2 : 1}
+                  />
                   {s === next && !row.shipped ? (
-                    <text x={end + ((i + 0.5) * BLADE_PX) / 10} y="55" textAnchor="middle" fontSize="12" fill="#4d493d" style={{ fontStretch: '84%' }}>
+                    <text
+                      x={end + ((i + 0.5) * BLADE_PX) / 10}
+                      y="55"
+                      textAnchor="middle"
+                      fontSize="12"
+                      fill="#4d493d"
+                      style={{ fontStretch: '84%' }}
+                    >
                       {STATION_NAME[s]}, {STATE_WORD[row.states[s]]}
                     </text>
                   ) : null}
@@ -161,19 +230,40 @@ function Peg({ row }: { row: Row }) {
           </div>
         </div>
         <div className="text-right font-semibold">
-          {row.shipped ? `shipped ${format(parseISO(row.shipped), 'd MMM')}` : row.deadline ? format(parseISO(row.deadline), 'EEE d MMM') : 'no date'}
-          {!row.shipped && days !== undefined ? <div className={`font-normal ${days < 0 ? 'text-stop' : 'text-quiet'}`}>{days < 0 ? `${-days} days late` : days === 0 ? 'today' : `in ${days} days`}</div> : null}
+          {row.shipped
+            ? `shipped ${format(parseISO(row.shipped), 'd MMM')}`
+            : row.deadline
+              ? format(parseISO(row.deadline), 'EEE d MMM')
+              : 'no date'}
+          {!row.shipped && days !== undefined ? (
+            <div className={`font-normal ${days < 0 ? 'text-stop' : 'text-quiet'}`}>
+              {days < 0 ? `${-days} days late` : days === 0 ? 'today' : `in ${days} days`}
+            </div>
+          ) : null}
         </div>
       </Link>
     </li>
   )
 }
 
-export const STATION_NAME: Record<Station, string> = { brief: 'Brief', hilt: 'Hilt', fit: 'Fit', power: 'Power', voice: 'Voice & light', controls: 'Controls', access: 'Access', proof: 'Proof', walkthrough: 'Walkthrough', handoff: 'Handoff' }
+export const STATION_NAME: Record<Station, string> = {
+  brief: 'Brief',
+  hilt: 'Hilt',
+  fit: 'Fit',
+  power: 'Power',
+  voice: 'Voice & light',
+  controls: 'Controls',
+  access: 'Access',
+  proof: 'Proof',
+  walkthrough: 'Walkthrough',
+  handoff: 'Handoff',
+}
 
 function NewCommission({ rows, close }: { rows: Row[]; close: () => void }) {
   const navigate = useNavigate()
-  const { register, handleSubmit, formState, setError } = useForm({ defaultValues: { title: '', client: '', job: 'install', purpose: 'display', model: '' } })
+  const { register, handleSubmit, formState, setError } = useForm({
+    defaultValues: { title: '', client: '', job: 'install', purpose: 'display', model: '' },
+  })
   const [file, setFile] = useState('')
   const take = async (f: File, copy: boolean) => {
     const form = new FormData()
@@ -184,7 +274,12 @@ function NewCommission({ rows, close }: { rows: Row[]; close: () => void }) {
     } catch (e) {
       const err = e as ApiError
       if (err.status === 409 && !copy) return take(f, true)
-      setFile(`${err.message} ${err.problems.slice(0, 3).map((p) => `${p.path}: ${p.message}${p.got ? ` (${p.got})` : ''}`).join('; ')}`)
+      setFile(
+        `${err.message} ${err.problems
+          .slice(0, 3)
+          .map((p) => `${p.path}: ${p.message}${p.got ? ` (${p.got})` : ''}`)
+          .join('; ')}`,
+      )
     }
   }
   return (
@@ -204,8 +299,18 @@ function NewCommission({ rows, close }: { rows: Row[]; close: () => void }) {
           >
             <label className="col-span-2">
               <span className="label">What is it called?</span>
-              <input className="cell" {...register('title', { required: 'A commission needs a name.', maxLength: { value: 120, message: 'At most 120 characters.' } })} />
-              {formState.errors.title ? <span role="alert" className="text-stop">{formState.errors.title.message}</span> : null}
+              <input
+                className="cell"
+                {...register('title', {
+                  required: 'A commission needs a name.',
+                  maxLength: { value: 120, message: 'At most 120 characters.' },
+                })}
+              />
+              {formState.errors.title ? (
+                <span role="alert" className="text-stop">
+                  {formState.errors.title.message}
+                </span>
+              ) : null}
             </label>
             <label className="col-span-2">
               <span className="label">Who is it for?</span>
@@ -254,10 +359,19 @@ function NewCommission({ rows, close }: { rows: Row[]; close: () => void }) {
               </button>
               <label className="btn-plain btn ml-auto">
                 or take in a file
-                <input type="file" className="sr-only" accept=".json,.zip" onChange={(e) => e.target.files?.[0] && void take(e.target.files[0], false)} />
+                <input
+                  type="file"
+                  className="sr-only"
+                  accept=".json,.zip"
+                  onChange={(e) => e.target.files?.[0] && void take(e.target.files[0], false)}
+                />
               </label>
             </div>
-            {file ? <p role="alert" className="text-stop col-span-2">{file}</p> : null}
+            {file ? (
+              <p role="alert" className="text-stop col-span-2">
+                {file}
+              </p>
+            ) : null}
           </form>
         </DialogPanel>
       </div>

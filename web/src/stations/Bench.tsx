@@ -41,7 +41,10 @@ export default function Bench() {
   if (error)
     return (
       <p className="p-6">
-        {error} <Link to="/" className="text-brass underline">Back to the rack</Link>
+        {error}{' '}
+        <Link to="/" className="text-brass underline">
+          Back to the rack
+        </Link>
       </p>
     )
   return ready ? <Laid station={station} /> : <p className="text-quiet p-6">Fetching it from the rack…</p>
@@ -95,12 +98,23 @@ function Laid({ station }: { station: Station }) {
         <h1 className="truncate text-[1.32rem]">{order.title}</h1>
         <p className="text-quiet hidden truncate min-[1100px]:block">
           {order.client.name ? `for ${order.client.name}` : 'no client yet'}
-          {order.shipped ? ` · shipped ${format(parseISO(order.shipped), 'd MMM')}` : order.deadline ? ` · ships ${format(parseISO(order.deadline), 'EEE d MMM')}${days !== undefined && days >= 0 ? `, ${days} days` : ', late'}` : ''}
+          {order.shipped
+            ? ` · shipped ${format(parseISO(order.shipped), 'd MMM')}`
+            : order.deadline
+              ? ` · ships ${format(parseISO(order.deadline), 'EEE d MMM')}${days !== undefined && days >= 0 ? `, ${days} days` : ', late'}`
+              : ''}
         </p>
         {order.sabers.length > 1 ? (
           <div role="tablist" aria-label="Sabers in this order" className="flex gap-1">
             {order.sabers.map((s) => (
-              <button key={s.id} type="button" role="tab" aria-selected={s.id === saberId} className={`border-b-2 px-2 py-1 ${s.id === saberId ? 'border-ink font-semibold' : 'text-quiet border-transparent'}`} onClick={() => choose(s.id)}>
+              <button
+                key={s.id}
+                type="button"
+                role="tab"
+                aria-selected={s.id === saberId}
+                className={`border-b-2 px-2 py-1 ${s.id === saberId ? 'border-ink font-semibold' : 'text-quiet border-transparent'}`}
+                onClick={() => choose(s.id)}
+              >
                 {s.name}
               </button>
             ))}
@@ -115,14 +129,25 @@ function Laid({ station }: { station: Station }) {
             <MenuButton className="btn">more</MenuButton>
             <MenuItems anchor="bottom end" className="border-ink bg-card z-50 border py-1 shadow-lg">
               {[
-                ['Add another saber to this order', () => edit('add a saber', (d) => void d.sabers.push(blankSaber(freshId, `Saber ${d.sabers.length + 1}`, d.job)))],
+                [
+                  'Add another saber to this order',
+                  () =>
+                    edit(
+                      'add a saber',
+                      (d) => void d.sabers.push(blankSaber(freshId, `Saber ${d.sabers.length + 1}`, d.job)),
+                    ),
+                ],
                 ['Save as a file (JSON)', () => location.assign(`/api/commissions/${order.id}/export.json`)],
                 ['Save with its media (ZIP)', () => location.assign(`/api/commissions/${order.id}/export.zip`)],
                 ['Undo the last change (Ctrl Z)', () => useBench.getState().undoLast()],
                 ['Redo it (Ctrl Shift Z)', () => useBench.getState().redoLast()],
               ].map(([label, run]) => (
                 <MenuItem key={label as string}>
-                  <button type="button" className="data-focus:bg-ink data-focus:text-paper block w-full px-4 py-1.5 text-left" onClick={run as () => void}>
+                  <button
+                    type="button"
+                    className="data-focus:bg-ink data-focus:text-paper block w-full px-4 py-1.5 text-left"
+                    onClick={run as () => void}
+                  >
                     {label as string}
                   </button>
                 </MenuItem>
@@ -134,10 +159,19 @@ function Laid({ station }: { station: Station }) {
       <BenchDrawing station={station} findings={here} {...(station === 'fit' ? { cut, onCut: setCut } : {})} />
       <nav aria-label="Stations" className="border-ink relative flex h-[36px] shrink-0 border-b px-5">
         {STATIONS.map((s, i) => (
-          <Link key={s} to={`/commission/${order.id}/${s}`} aria-current={s === station ? 'page' : undefined} className={`ruler relative flex flex-1 items-center gap-1.5 border-l border-[#1e2a2b] px-2 text-[0.95rem] last:border-r ${s === station ? 'bg-ink text-paper' : states[s] === 'empty' ? 'text-quiet hover:bg-card' : 'hover:bg-card'}`} style={{ fontStretch: '86%' }}>
+          <Link
+            key={s}
+            to={`/commission/${order.id}/${s}`}
+            aria-current={s === station ? 'page' : undefined}
+            className={`ruler relative flex flex-1 items-center gap-1.5 border-l border-[#1e2a2b] px-2 text-[0.95rem] last:border-r ${s === station ? 'bg-ink text-paper' : states[s] === 'empty' ? 'text-quiet hover:bg-card' : 'hover:bg-card'}`}
+            style={{ fontStretch: '86%' }}
+          >
             <span className={s === station ? 'text-[#e3bd78]' : 'text-brass'}>{(i + 1) % 10}</span>
             <span className="truncate font-semibold">{STATION_NAME[s]}</span>
-            <span className={`ml-auto ${s === station ? 'rounded-full bg-[#f4efe4] p-px' : ''}`} title={STATE_WORD[states[s]]}>
+            <span
+              className={`ml-auto ${s === station ? 'rounded-full bg-[#f4efe4] p-px' : ''}`}
+              title={STATE_WORD[states[s]]}
+            >
               <Mark level={STATE_MARK[states[s]]} size={15} />
               <span className="sr-only">{STATE_WORD[states[s]]}</span>
             </span>
@@ -165,9 +199,26 @@ function SaveMark() {
   const savedAt = useBench((b) => b.savedAt)
   const revision = useBench((b) => b.revision)
   const pending = useBench((b) => b.pending.length)
-  const text = { saved: `saved ${savedAt ? format(new Date(savedAt), 'HH:mm') : ''} · revision ${revision}`, saving: 'saving…', waiting: 'saving…', offline: `no connection · ${pending} kept here`, conflict: 'someone else saved', refused: 'not saved' }[save]
+  const text = {
+    saved: `saved ${savedAt ? format(new Date(savedAt), 'HH:mm') : ''} · revision ${revision}`,
+    saving: 'saving…',
+    waiting: 'saving…',
+    offline: `no connection · ${pending} kept here`,
+    conflict: 'someone else saved',
+    refused: 'not saved',
+  }[save]
   return (
-    <span role="status" data-save={save} className={save === 'saved' ? 'text-fine' : save === 'saving' || save === 'waiting' ? 'text-quiet' : 'text-stop font-semibold'}>
+    <span
+      role="status"
+      data-save={save}
+      className={
+        save === 'saved'
+          ? 'text-fine'
+          : save === 'saving' || save === 'waiting'
+            ? 'text-quiet'
+            : 'text-stop font-semibold'
+      }
+    >
       {text}
     </span>
   )
@@ -185,7 +236,8 @@ function Trouble() {
       <div role="alert" className="bg-card border-stop flex flex-wrap items-center gap-3 border-b-2 px-5 py-2">
         <Mark level="stop" />
         <p className="flex-1">
-          {conflict.by} saved this commission meanwhile and changed {conflict.paths.join(', ') || 'it'}. Yours is kept here.
+          {conflict.by} saved this commission meanwhile and changed {conflict.paths.join(', ') || 'it'}. Yours is kept
+          here.
         </p>
         <button type="button" className="btn" onClick={() => void settle('mine')}>
           Put mine on top of theirs
@@ -199,7 +251,13 @@ function Trouble() {
     return (
       <div role="alert" className="bg-card border-stop flex flex-wrap items-center gap-3 border-b-2 px-5 py-2">
         <Mark level="stop" />
-        <p className="flex-1">Not saved: {problems.slice(0, 3).map((p) => `${p.path} ${p.message}${p.got ? ` (${p.got})` : ''}`).join('; ')}</p>
+        <p className="flex-1">
+          Not saved:{' '}
+          {problems
+            .slice(0, 3)
+            .map((p) => `${p.path} ${p.message}${p.got ? ` (${p.got})` : ''}`)
+            .join('; ')}
+        </p>
         <button type="button" className="btn" onClick={undo}>
           Undo the last change
         </button>

@@ -1,6 +1,6 @@
 import { axialSlack, balance, chassisWall, fitParts, judgeSocket, SOCKET_WORDS } from '@nubrin/core/fit'
 import { boreAt, layOut, outerAt, socketSpan, spanOf } from '@nubrin/core/hilt'
-import { type CataloguePart, fitFrom, KINDS, kindRule, type PartKind, type SpecKey, SPECS } from '@nubrin/core/parts'
+import { type CataloguePart, fitFrom, KINDS, kindRule, type PartKind, SPECS, type SpecKey } from '@nubrin/core/parts'
 import { type Blade, fact, known, type Saber } from '@nubrin/core/record'
 import { formatNumber, mmAndInch, type Quantity, type Unit } from '@nubrin/core/units'
 import { useEffect, useMemo, useState } from 'react'
@@ -11,7 +11,19 @@ import { FigureView } from '../ui/FigureView'
 import { Empty, Labelled, RemoveButton, SelectCell, setText, TextCell } from '../ui/fields'
 import type { StationProps } from './Bench'
 
-const QUANTITY: Partial<Record<Unit, Quantity>> = { mm: 'length', g: 'mass', mAh: 'charge', A: 'current', mA: 'current', V: 'voltage', Ω: 'resistance', mΩ: 'resistance', W: 'power', '×': 'count', 'mm²': 'count' }
+const QUANTITY: Partial<Record<Unit, Quantity>> = {
+  mm: 'length',
+  g: 'mass',
+  mAh: 'charge',
+  A: 'current',
+  mA: 'current',
+  V: 'voltage',
+  Ω: 'resistance',
+  mΩ: 'resistance',
+  W: 'power',
+  '×': 'count',
+  'mm²': 'count',
+}
 
 export default function Fit({ cut }: StationProps) {
   const saber = useSaber()
@@ -33,8 +45,28 @@ export default function Fit({ cut }: StationProps) {
     const rule = kindRule(row.kind)
     const last = Math.max(0, ...saber.parts.filter((p) => kindRule(p.kind).inside).map((p) => spanOf(p)?.x1 ?? 0))
     const seat = saber.hilt.sockets.map((k) => socketSpan(saber, k.id)?.x0).find((v) => v !== undefined)
-    const start = row.kind === 'connector' && seat !== undefined ? seat - (known(row.specs.length) ?? 0) : last ? last + 1 : 4
-    editSaber(`add ${row.name}`, (s) => void s.parts.push(fitFrom(row, id, rule.inside && rule.glyph !== 'dot' ? { at: fact(Number(Math.max(0, start).toFixed(1)), 'mm', 'assumed', { with: 'set on the drawing', on: todayIso() }), ...(row.kind === 'speaker' ? { faces: 'pommel' } : {}), ...(row.kind === 'cell' ? { removable: true, faces: 'emitter' } : {}) } : {})))
+    const start =
+      row.kind === 'connector' && seat !== undefined ? seat - (known(row.specs.length) ?? 0) : last ? last + 1 : 4
+    editSaber(
+      `add ${row.name}`,
+      (s) =>
+        void s.parts.push(
+          fitFrom(
+            row,
+            id,
+            rule.inside && rule.glyph !== 'dot'
+              ? {
+                  at: fact(Number(Math.max(0, start).toFixed(1)), 'mm', 'assumed', {
+                    with: 'set on the drawing',
+                    on: todayIso(),
+                  }),
+                  ...(row.kind === 'speaker' ? { faces: 'pommel' } : {}),
+                  ...(row.kind === 'cell' ? { removable: true, faces: 'emitter' } : {}),
+                }
+              : {},
+          ),
+        ),
+    )
     light(`part:${id}`)
   }
   const addBlade = () => {
@@ -42,7 +74,24 @@ export default function Fit({ cut }: StationProps) {
     if (!socket) return
     const id = freshId()
     const d = (known(socket.bore) ?? 25.5) < 23.5 ? 22.225 : 25.4
-    editSaber('add blade', (s) => void s.blades.push({ id, name: `blade ${s.blades.length + 1}`, socket: socket.id, use: 'ship', kind: 'pixel', outside: fact(d, 'mm', 'assumed'), wall: fact(2, 'mm', 'assumed'), length: fact(null, 'mm'), strips: fact(2, '×', 'assumed'), density: fact(144, '1/m', 'datasheet'), channelCurrent: fact(12, 'mA', 'datasheet'), idleCurrent: fact(0.6, 'mA', 'datasheet') }))
+    editSaber(
+      'add blade',
+      (s) =>
+        void s.blades.push({
+          id,
+          name: `blade ${s.blades.length + 1}`,
+          socket: socket.id,
+          use: 'ship',
+          kind: 'pixel',
+          outside: fact(d, 'mm', 'assumed'),
+          wall: fact(2, 'mm', 'assumed'),
+          length: fact(null, 'mm'),
+          strips: fact(2, '×', 'assumed'),
+          density: fact(144, '1/m', 'datasheet'),
+          channelCurrent: fact(12, 'mA', 'datasheet'),
+          idleCurrent: fact(0.6, 'mA', 'datasheet'),
+        }),
+    )
     light(`blade:${id}`)
   }
   const kinds = [...new Set(rows.map((r) => r.kind))]
@@ -50,13 +99,27 @@ export default function Fit({ cut }: StationProps) {
     <div className="grid grid-cols-[215px_minmax(0,1fr)_250px] gap-5">
       <section aria-label="Catalogue">
         <h2 className="h2">Off the shelf</h2>
-        <SelectCell label="Kind of part" value={kind} options={['blade', ...kinds] as (PartKind | 'blade')[]} words={(k) => (k === 'blade' ? 'blade' : KINDS[k].label)} onCommit={setKind} />
-        {refused ? <p role="alert" className="text-stop">{refused}</p> : null}
+        <SelectCell
+          label="Kind of part"
+          value={kind}
+          options={['blade', ...kinds] as (PartKind | 'blade')[]}
+          words={(k) => (k === 'blade' ? 'blade' : KINDS[k].label)}
+          onCommit={setKind}
+        />
+        {refused ? (
+          <p role="alert" className="text-stop">
+            {refused}
+          </p>
+        ) : null}
         <ul className="mt-1 max-h-[300px] overflow-y-auto">
           {kind === 'blade' ? (
             <li>
               {saber.hilt.sockets.length ? (
-                <button type="button" className="hover:bg-card border-rule w-full border-b py-1.5 text-left" onClick={addBlade}>
+                <button
+                  type="button"
+                  className="hover:bg-card border-rule w-full border-b py-1.5 text-left"
+                  onClick={addBlade}
+                >
                   + a pixel blade for the {saber.hilt.sockets[0]!.name}
                 </button>
               ) : (
@@ -68,7 +131,11 @@ export default function Fit({ cut }: StationProps) {
               .filter((r) => r.kind === kind)
               .map((r) => (
                 <li key={r.id}>
-                  <button type="button" className="hover:bg-card border-rule w-full border-b py-1 text-left leading-tight" onClick={() => add(r)}>
+                  <button
+                    type="button"
+                    className="hover:bg-card border-rule w-full border-b py-1 text-left leading-tight"
+                    onClick={() => add(r)}
+                  >
                     <span className="font-medium">+ {r.name}</span>
                     <span className="text-quiet block text-[0.85rem]">{sizeText(r.specs)}</span>
                   </button>
@@ -83,19 +150,46 @@ export default function Fit({ cut }: StationProps) {
           <span className="text-quiet">drag a part on the drawing, or type where its rear face sits</span>
         </div>
         {!saber.parts.length && !saber.blades.length ? (
-          <Empty title="Nothing chosen yet">Take a cell, a speaker and a board off the shelf; each is placed behind the last and can be dragged on the drawing.</Empty>
+          <Empty title="Nothing chosen yet">
+            Take a cell, a speaker and a board off the shelf; each is placed behind the last and can be dragged on the
+            drawing.
+          </Empty>
         ) : null}
         {[...fits]
           .sort((a, b) => (known(a.part.at) ?? 999) - (known(b.part.at) ?? 999))
           .map((f) => {
             const i = saber.parts.findIndex((p) => p.id === f.part.id)
             return (
-              <div key={f.part.id} className={`border-rule grid grid-cols-[minmax(0,1fr)_100px_minmax(0,150px)_auto] items-center gap-2 border-b ${lit === `part:${f.part.id}` ? 'bg-card' : ''}`}>
-                <button type="button" className="truncate text-left font-medium" onClick={() => light(`part:${f.part.id}`)}>
+              <div
+                key={f.part.id}
+                className={`border-rule grid grid-cols-[minmax(0,1fr)_100px_minmax(0,150px)_auto] items-center gap-2 border-b ${lit === `part:${f.part.id}` ? 'bg-card' : ''}`}
+              >
+                <button
+                  type="button"
+                  className="truncate text-left font-medium"
+                  onClick={() => light(`part:${f.part.id}`)}
+                >
                   {f.part.name}
                 </button>
-                <FactField hideLabel label={`${f.part.name}, rear face from the pommel`} value={f.part.at} unit="mm" quantity="length" onCommit={(v) => editSaber('place', (s) => void (s.parts[i]!.at = v))} />
-                <span className={`text-[0.9rem] ${f.spareMm !== undefined && f.spareMm < 0 ? 'text-stop font-semibold' : 'text-quiet'}`}>{f.needs.length ? 'not judged' : f.spareMm === undefined ? '' : f.spareMm < 0 ? `✕ ${formatNumber(-f.spareMm)} mm too big` : `✓ ${formatNumber(f.spareMm)} mm to spare`}</span>
+                <FactField
+                  hideLabel
+                  label={`${f.part.name}, rear face from the pommel`}
+                  value={f.part.at}
+                  unit="mm"
+                  quantity="length"
+                  onCommit={(v) => editSaber('place', (s) => void (s.parts[i]!.at = v))}
+                />
+                <span
+                  className={`text-[0.9rem] ${f.spareMm !== undefined && f.spareMm < 0 ? 'text-stop font-semibold' : 'text-quiet'}`}
+                >
+                  {f.needs.length
+                    ? 'not judged'
+                    : f.spareMm === undefined
+                      ? ''
+                      : f.spareMm < 0
+                        ? `✕ ${formatNumber(-f.spareMm)} mm too big`
+                        : `✓ ${formatNumber(f.spareMm)} mm to spare`}
+                </span>
                 <RemoveButton what={f.part.name} onClick={() => removePart(editSaber, f.part.id)} />
               </div>
             )
@@ -134,8 +228,18 @@ export default function Fit({ cut }: StationProps) {
 const sizeText = (s: CataloguePart['specs']) => {
   const v = (k: SpecKey) => known(s[k])
   const d = v('diameter')
-  const size = d !== undefined ? `Ø ${formatNumber(d)}${v('length') ? ` × ${formatNumber(v('length')!)}` : ''}` : v('length') ? [v('length'), v('width'), v('height')].filter((x) => x !== undefined).map((x) => formatNumber(x!)).join(' × ') : ''
-  return [size, v('capacity') ? `${v('capacity')} mAh` : '', v('impedance') ? `${v('impedance')} Ω` : ''].filter(Boolean).join(', ')
+  const size =
+    d !== undefined
+      ? `Ø ${formatNumber(d)}${v('length') ? ` × ${formatNumber(v('length')!)}` : ''}`
+      : v('length')
+        ? [v('length'), v('width'), v('height')]
+            .filter((x) => x !== undefined)
+            .map((x) => formatNumber(x!))
+            .join(' × ')
+        : ''
+  return [size, v('capacity') ? `${v('capacity')} mAh` : '', v('impedance') ? `${v('impedance')} Ω` : '']
+    .filter(Boolean)
+    .join(', ')
 }
 
 function removePart(editSaber: ReturnType<typeof useEditSaber>, id: string) {
@@ -155,11 +259,21 @@ function PartSheet({ saber, index }: { saber: Saber; index: number }) {
     <div className="bg-card border-brassline mt-3 border-t-2 p-3">
       <div className="grid grid-cols-4 gap-x-3 gap-y-1">
         <Labelled label={rule.label} className="col-span-2">
-          <TextCell label="Part name" className="font-semibold" value={p.name} onCommit={(v) => set((x) => void (x.name = v || x.name))} />
+          <TextCell
+            label="Part name"
+            className="font-semibold"
+            value={p.name}
+            onCommit={(v) => set((x) => void (x.name = v || x.name))}
+          />
         </Labelled>
         {p.kind === 'cell' ? null : (
           <Labelled label="lies beside">
-            <select className="cell" aria-label="Lies beside" value={p.beside ?? ''} onChange={(e) => set((x) => void (e.target.value ? (x.beside = e.target.value) : delete x.beside))}>
+            <select
+              className="cell"
+              aria-label="Lies beside"
+              value={p.beside ?? ''}
+              onChange={(e) => set((x) => void (e.target.value ? (x.beside = e.target.value) : delete x.beside))}
+            >
               <option value="">on the axis</option>
               {saber.parts
                 .filter((q) => q.id !== p.id && q.kind === 'cell')
@@ -172,21 +286,44 @@ function PartSheet({ saber, index }: { saber: Saber; index: number }) {
           </Labelled>
         )}
         <Labelled label="its front faces">
-          <SelectCell label="Faces" value={p.faces ?? 'emitter'} options={['emitter', 'pommel'] as const} onCommit={(v) => set((x) => void (x.faces = v))} />
+          <SelectCell
+            label="Faces"
+            value={p.faces ?? 'emitter'}
+            options={['emitter', 'pommel'] as const}
+            onCommit={(v) => set((x) => void (x.faces = v))}
+          />
         </Labelled>
         <Labelled label="lot">
           <TextCell label="Lot" value={p.lot ?? ''} onCommit={(v) => set((x) => setText(x, 'lot', v))} />
         </Labelled>
         {[...rule.needs, ...rule.extras].map((k) => (
-          <FactField key={k} label={SPECS[k].label} value={p.specs[k]} unit={SPECS[k].unit} quantity={QUANTITY[SPECS[k].unit] ?? 'count'} source="datasheet" onCommit={(v) => set((x) => void (x.specs[k] = v))} />
+          <FactField
+            key={k}
+            label={SPECS[k].label}
+            value={p.specs[k]}
+            unit={SPECS[k].unit}
+            quantity={QUANTITY[SPECS[k].unit] ?? 'count'}
+            source="datasheet"
+            onCommit={(v) => set((x) => void (x.specs[k] = v))}
+          />
         ))}
         {p.kind === 'cell' ? (
           <>
             <Labelled label="which way round: the landmarks on this saber" className="col-span-3">
-              <TextCell label="Landmark" value={p.landmark ?? ''} placeholder="minus pole first; a plus is cut into the groove" onCommit={(v) => set((x) => setText(x, 'landmark', v))} />
+              <TextCell
+                label="Landmark"
+                value={p.landmark ?? ''}
+                placeholder="minus pole first; a plus is cut into the groove"
+                onCommit={(v) => set((x) => setText(x, 'landmark', v))}
+              />
             </Labelled>
             <label className="flex items-center gap-1.5">
-              <input type="checkbox" checked={!!p.removable} onChange={(e) => set((x) => void (x.removable = e.target.checked))} /> can be taken out
+              <input
+                type="checkbox"
+                checked={!!p.removable}
+                onChange={(e) => set((x) => void (x.removable = e.target.checked))}
+              />{' '}
+              can be taken out
             </label>
           </>
         ) : null}
@@ -207,10 +344,18 @@ function BladeRow({ blade: b, index, saber }: { blade: Blade; index: number; sab
   return (
     <div className={`border-rule border-b ${open ? 'bg-card' : ''}`}>
       <div className="flex items-center gap-2">
-        <button type="button" className="flex-1 truncate py-1.5 text-left font-medium" onClick={() => light(`blade:${b.id}`)}>
+        <button
+          type="button"
+          className="flex-1 truncate py-1.5 text-left font-medium"
+          onClick={() => light(`blade:${b.id}`)}
+        >
           {b.name} <span className="text-quiet font-normal">{d === undefined ? '' : `tube ${mmAndInch(d)}`}</span>
         </button>
-        <span className={fit && ['willNotEnter', 'wrongSize'].includes(fit.kind) ? 'text-stop font-semibold' : 'text-quiet'}>{fit ? `${SOCKET_WORDS[fit.kind]}, ${formatNumber(fit.clearanceMm)} mm` : 'socket not measured'}</span>
+        <span
+          className={fit && ['willNotEnter', 'wrongSize'].includes(fit.kind) ? 'text-stop font-semibold' : 'text-quiet'}
+        >
+          {fit ? `${SOCKET_WORDS[fit.kind]}, ${formatNumber(fit.clearanceMm)} mm` : 'socket not measured'}
+        </span>
         <RemoveButton
           what={b.name}
           onClick={() =>
@@ -227,20 +372,78 @@ function BladeRow({ blade: b, index, saber }: { blade: Blade; index: number; sab
             <TextCell label="Blade name" value={b.name} onCommit={(v) => set((x) => void (x.name = v || x.name))} />
           </Labelled>
           <Labelled label="this one">
-            <SelectCell label="Use of the blade" value={b.use} options={['ship', 'demo', 'toBuy'] as const} words={(u) => ({ ship: 'ships', demo: 'is the bench’s', toBuy: 'client buys it' })[u]} onCommit={(v) => set((x) => void (x.use = v))} />
+            <SelectCell
+              label="Use of the blade"
+              value={b.use}
+              options={['ship', 'demo', 'toBuy'] as const}
+              words={(u) => ({ ship: 'ships', demo: 'is the bench’s', toBuy: 'client buys it' })[u]}
+              onCommit={(v) => set((x) => void (x.use = v))}
+            />
           </Labelled>
           <Labelled label="kind">
-            <SelectCell label="Kind of blade" value={b.kind} options={['pixel', 'string', 'inHilt', 'plug'] as const} onCommit={(v) => set((x) => void (x.kind = v))} />
+            <SelectCell
+              label="Kind of blade"
+              value={b.kind}
+              options={['pixel', 'string', 'inHilt', 'plug'] as const}
+              onCommit={(v) => set((x) => void (x.kind = v))}
+            />
           </Labelled>
           <Labelled label="socket">
-            <SelectCell label="Socket of the blade" value={b.socket} options={saber.hilt.sockets.map((q) => q.id)} words={(v) => saber.hilt.sockets.find((q) => q.id === v)?.name ?? '?'} onCommit={(v) => set((x) => void (x.socket = v))} />
+            <SelectCell
+              label="Socket of the blade"
+              value={b.socket}
+              options={saber.hilt.sockets.map((q) => q.id)}
+              words={(v) => saber.hilt.sockets.find((q) => q.id === v)?.name ?? '?'}
+              onCommit={(v) => set((x) => void (x.socket = v))}
+            />
           </Labelled>
-          <FactField label="tube outside" kind="tube" value={b.outside} unit="mm" quantity="length" onCommit={(v) => set((x) => void (x.outside = v))} />
-          <FactField label="wall" kind="wall" value={b.wall} unit="mm" quantity="length" onCommit={(v) => set((x) => void (x.wall = v))} />
-          <FactField label="tube length" kind="bladeTube" value={b.length} unit="mm" quantity="length" onCommit={(v) => set((x) => void (x.length = v))} />
-          <FactField label="strips" value={b.strips} unit="×" quantity="count" onCommit={(v) => set((x) => void (x.strips = v))} />
-          <FactField label="pixels per metre" value={b.density} unit="1/m" quantity="density" source="datasheet" onCommit={(v) => set((x) => void (x.density = v))} />
-          <FactField label="per channel" value={b.channelCurrent} unit="mA" quantity="current" source="datasheet" onCommit={(v) => set((x) => void (x.channelCurrent = v))} />
+          <FactField
+            label="tube outside"
+            kind="tube"
+            value={b.outside}
+            unit="mm"
+            quantity="length"
+            onCommit={(v) => set((x) => void (x.outside = v))}
+          />
+          <FactField
+            label="wall"
+            kind="wall"
+            value={b.wall}
+            unit="mm"
+            quantity="length"
+            onCommit={(v) => set((x) => void (x.wall = v))}
+          />
+          <FactField
+            label="tube length"
+            kind="bladeTube"
+            value={b.length}
+            unit="mm"
+            quantity="length"
+            onCommit={(v) => set((x) => void (x.length = v))}
+          />
+          <FactField
+            label="strips"
+            value={b.strips}
+            unit="×"
+            quantity="count"
+            onCommit={(v) => set((x) => void (x.strips = v))}
+          />
+          <FactField
+            label="pixels per metre"
+            value={b.density}
+            unit="1/m"
+            quantity="density"
+            source="datasheet"
+            onCommit={(v) => set((x) => void (x.density = v))}
+          />
+          <FactField
+            label="per channel"
+            value={b.channelCurrent}
+            unit="mA"
+            quantity="current"
+            source="datasheet"
+            onCommit={(v) => set((x) => void (x.channelCurrent = v))}
+          />
         </div>
       ) : null}
     </div>
@@ -251,7 +454,8 @@ function BladeRow({ blade: b, index, saber }: { blade: Blade; index: number; sab
 function CrossSection({ saber, cut }: { saber: Saber; cut: number }) {
   const shape = layOut(saber.hilt)
   const [outer, bore] = [outerAt(shape, cut), boreAt(shape, cut)]
-  if (outer === undefined || bore === undefined) return <p className="text-quiet">Drag the mark under the drawing onto the hilt.</p>
+  if (outer === undefined || bore === undefined)
+    return <p className="text-quiet">Drag the mark under the drawing onto the hilt.</p>
   const clearance = known(saber.hilt.clearance) ?? 0.3
   const wall = chassisWall(saber, cut, cut + 0.1)
   const R = bore / 2 - wall - clearance
@@ -262,7 +466,12 @@ function CrossSection({ saber, cut }: { saber: Saber; cut: number }) {
   const scale = 168 / Math.max(40, outer)
   const at = (v: number) => 92 + v * scale
   return (
-    <svg viewBox="0 0 250 184" className="w-full" role="img" aria-label={`Cross-section at ${cut} mm: bore ${formatNumber(bore)} mm, ${here.map((p) => p.name).join(', ') || 'empty'}`}>
+    <svg
+      viewBox="0 0 250 184"
+      className="w-full"
+      role="img"
+      aria-label={`Cross-section at ${cut} mm: bore ${formatNumber(bore)} mm, ${here.map((p) => p.name).join(', ') || 'empty'}`}
+    >
       <defs>
         <pattern id="cut-hatch" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
           <path d="M0 0V5" stroke="#8a8371" strokeWidth="1" />
@@ -271,7 +480,16 @@ function CrossSection({ saber, cut }: { saber: Saber; cut: number }) {
       <circle cx={at(0)} cy={at(0)} r={(outer / 2) * scale} fill="#efe6d4" stroke="#1e2a2b" strokeWidth="1.4" />
       <circle cx={at(0)} cy={at(0)} r={(outer / 2) * scale} fill="url(#cut-hatch)" />
       <circle cx={at(0)} cy={at(0)} r={(bore / 2) * scale} fill="#fbf8f1" stroke="#1e2a2b" strokeWidth="1.4" />
-      {wall > 0 ? <circle cx={at(0)} cy={at(0)} r={(R + clearance * 0) * scale} fill="none" stroke="#6b6556" strokeDasharray="4 3" /> : null}
+      {wall > 0 ? (
+        <circle
+          cx={at(0)}
+          cy={at(0)}
+          r={(R + clearance * 0) * scale}
+          fill="none"
+          stroke="#6b6556"
+          strokeDasharray="4 3"
+        />
+      ) : null}
       {here.map((p) => {
         const d = known(p.specs.diameter)
         const paired = saber.parts.some((q) => q.beside === p.id) || p.beside
@@ -279,7 +497,15 @@ function CrossSection({ saber, cut }: { saber: Saber; cut: number }) {
           const cy = paired && p.kind === 'cell' ? R - d / 2 : 0
           return (
             <g key={p.id}>
-              <circle cx={at(0)} cy={at(cy)} r={(d / 2) * scale} fill={p.kind === 'cell' ? '#d5e0d6' : '#dcdccf'} fillOpacity="0.85" stroke={d / 2 > R + 0.001 ? '#a63a2b' : '#1e2a2b'} strokeWidth={d / 2 > R + 0.001 ? 2.4 : 1.1} />
+              <circle
+                cx={at(0)}
+                cy={at(cy)}
+                r={(d / 2) * scale}
+                fill={p.kind === 'cell' ? '#d5e0d6' : '#dcdccf'}
+                fillOpacity="0.85"
+                stroke={d / 2 > R + 0.001 ? '#a63a2b' : '#1e2a2b'}
+                strokeWidth={d / 2 > R + 0.001 ? 2.4 : 1.1}
+              />
               <text x={at(0)} y={at(cy) + 4} textAnchor="middle" fontSize="12" fontWeight="620">
                 {formatNumber(d, 1)}
               </text>

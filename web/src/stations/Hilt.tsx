@@ -1,6 +1,17 @@
-import { drawUnrolled } from '@nubrin/core/hilt'
-import { CLIENT_MAY, fact, JOINTS, known, MATERIALS, OPENINGS, ROLES, type Saber, SCREW_PURPOSES, words } from '@nubrin/core/record'
 import { standardKey } from '@nubrin/core/fit'
+import { drawUnrolled } from '@nubrin/core/hilt'
+import {
+  CLIENT_MAY,
+  fact,
+  JOINTS,
+  known,
+  MATERIALS,
+  OPENINGS,
+  ROLES,
+  type Saber,
+  SCREW_PURPOSES,
+  words,
+} from '@nubrin/core/record'
 import { type MouseEvent, useMemo, useState } from 'react'
 import { freshId, todayIso } from '../api'
 import { SceneView } from '../drawing/SceneView'
@@ -22,10 +33,28 @@ export default function Hilt() {
     editSaber('add section', (s) => {
       const id = freshId()
       const end = s.hilt.sections.findIndex((x) => x.role === 'emitter')
-      const item = { id, name, role, material: 'aluminium' as const, length: none('mm'), outside: none('mm'), bore: none('mm'), joint: { kind: 'none' as const } }
+      const item = {
+        id,
+        name,
+        role,
+        material: 'aluminium' as const,
+        length: none('mm'),
+        outside: none('mm'),
+        bore: none('mm'),
+        joint: { kind: 'none' as const },
+      }
       if (role === 'emitter' || end < 0 || role === 'quillon') s.hilt.sections.push(item)
       else s.hilt.sections.splice(role === 'pommel' ? 0 : end, 0, item)
-      if (role === 'emitter') s.hilt.sockets.push({ id: freshId(), name: 'emitter', section: id, bore: none('mm'), depth: none('mm'), insertion: 'straight', retention: [] })
+      if (role === 'emitter')
+        s.hilt.sockets.push({
+          id: freshId(),
+          name: 'emitter',
+          section: id,
+          bore: none('mm'),
+          depth: none('mm'),
+          insertion: 'straight',
+          retention: [],
+        })
     })
   if (!saber.hilt.sections.length)
     return (
@@ -58,9 +87,18 @@ export default function Hilt() {
       <section aria-label="Sections, from the pommel forward" className="flex gap-2 overflow-x-auto pb-1">
         {saber.hilt.sections.map((x, i) => (
           // biome-ignore lint/a11y/noStaticElementInteractions: focusing any field inside lights the section
-          <div key={x.id} className={`border-t-[3px] bg-card w-[168px] min-w-[150px] flex-1 px-2 pb-2 ${lit === `section:${x.id}` ? 'border-brassline' : 'border-ink'}`} onFocus={() => light(`section:${x.id}`)}>
+          <div
+            key={x.id}
+            className={`border-t-[3px] bg-card w-[168px] min-w-[150px] flex-1 px-2 pb-2 ${lit === `section:${x.id}` ? 'border-brassline' : 'border-ink'}`}
+            onFocus={() => light(`section:${x.id}`)}
+          >
             <div className="flex items-center">
-              <TextCell label={`Name of section ${i + 1}`} value={x.name} className="font-semibold" onCommit={(v) => editSaber('section name', (s) => void (s.hilt.sections[i]!.name = v || x.role))} />
+              <TextCell
+                label={`Name of section ${i + 1}`}
+                value={x.name}
+                className="font-semibold"
+                onCommit={(v) => editSaber('section name', (s) => void (s.hilt.sections[i]!.name = v || x.role))}
+              />
               <RemoveButton
                 what={x.name}
                 onClick={() =>
@@ -75,13 +113,50 @@ export default function Hilt() {
               />
             </div>
             <div className="grid grid-cols-3 gap-1.5">
-              <FactField label="length" kind="sectionLength" value={x.length} unit="mm" quantity="length" onCommit={(f) => editSaber('section length', (s) => void (s.hilt.sections[i]!.length = f))} />
-              <FactField label="outside" kind="outside" value={x.outside} unit="mm" quantity="length" onCommit={(f) => editSaber('section outside', (s) => void (s.hilt.sections[i]!.outside = f))} />
-              <FactField label="bore" kind="bore" value={x.bore} unit="mm" quantity="length" onCommit={(f) => editSaber('section bore', (s) => void (s.hilt.sections[i]!.bore = f))} />
+              <FactField
+                label="length"
+                kind="sectionLength"
+                value={x.length}
+                unit="mm"
+                quantity="length"
+                onCommit={(f) => editSaber('section length', (s) => void (s.hilt.sections[i]!.length = f))}
+              />
+              <FactField
+                label="outside"
+                kind="outside"
+                value={x.outside}
+                unit="mm"
+                quantity="length"
+                onCommit={(f) => editSaber('section outside', (s) => void (s.hilt.sections[i]!.outside = f))}
+              />
+              <FactField
+                label="bore"
+                kind="bore"
+                value={x.bore}
+                unit="mm"
+                quantity="length"
+                onCommit={(f) => editSaber('section bore', (s) => void (s.hilt.sections[i]!.bore = f))}
+              />
             </div>
             <div className="mt-1 grid grid-cols-2 gap-1.5">
-              <SelectCell label={`Material of ${x.name}`} value={x.material} options={MATERIALS} onCommit={(v) => editSaber('material', (s) => void (s.hilt.sections[i]!.material = v))} />
-              <SelectCell label={`Joint of ${x.name} to the next`} value={x.joint.kind} options={JOINTS} words={(j) => (j === 'none' ? 'no joint' : words(j))} onCommit={(v) => editSaber('joint', (s) => void (s.hilt.sections[i]!.joint = { ...s.hilt.sections[i]!.joint, kind: v }))} />
+              <SelectCell
+                label={`Material of ${x.name}`}
+                value={x.material}
+                options={MATERIALS}
+                onCommit={(v) => editSaber('material', (s) => void (s.hilt.sections[i]!.material = v))}
+              />
+              <SelectCell
+                label={`Joint of ${x.name} to the next`}
+                value={x.joint.kind}
+                options={JOINTS}
+                words={(j) => (j === 'none' ? 'no joint' : words(j))}
+                onCommit={(v) =>
+                  editSaber(
+                    'joint',
+                    (s) => void (s.hilt.sections[i]!.joint = { ...s.hilt.sections[i]!.joint, kind: v }),
+                  )
+                }
+              />
             </div>
           </div>
         ))}
@@ -119,11 +194,30 @@ function Unrolled({ saber }: { saber: Saber }) {
     const angle = fact(clock % 360, 'deg', 'assumed', { with: 'set on the drawing', on: todayIso() })
     const id = freshId()
     editSaber(`add ${tool}`, (s) => {
-      if (tool === 'screw') s.hilt.fasteners.push({ id, name: `screw ${s.hilt.fasteners.length + 1}`, thread: 'M4', key: '2 mm', head: 'set', purpose: 'other', at, clock: angle, clientMay: 'loosen' })
+      if (tool === 'screw')
+        s.hilt.fasteners.push({
+          id,
+          name: `screw ${s.hilt.fasteners.length + 1}`,
+          thread: 'M4',
+          key: '2 mm',
+          head: 'set',
+          purpose: 'other',
+          at,
+          clock: angle,
+          clientMay: 'loosen',
+        })
       else {
         const kind = ({ 'button hole': 'switch', window: 'window', vent: 'vent', port: 'port' } as const)[tool]
         const [l, w] = { switch: [12, 12], window: [24, 12], vent: [8, 24], port: [10, 10] }[kind] as [number, number]
-        s.hilt.openings.push({ id, name: `${tool} ${s.hilt.openings.length + 1}`, kind, at, clock: angle, length: fact(l, 'mm', 'assumed'), width: fact(w, 'mm', 'assumed') })
+        s.hilt.openings.push({
+          id,
+          name: `${tool} ${s.hilt.openings.length + 1}`,
+          kind,
+          at,
+          clock: angle,
+          length: fact(l, 'mm', 'assumed'),
+          width: fact(w, 'mm', 'assumed'),
+        })
       }
     })
     light(tool === 'screw' ? `fastener:${id}` : `opening:${id}`)
@@ -136,7 +230,13 @@ function Unrolled({ saber }: { saber: Saber }) {
         <span className="text-quiet">length across, clock angle down; 0° is the switch line</span>
         <span className="ml-auto flex gap-1">
           {TOOLS.map((t) => (
-            <button key={t} type="button" aria-pressed={tool === t} className={`btn min-h-7! px-2! py-0.5! text-[0.87rem] ${tool === t ? 'btn-main' : ''}`} onClick={() => setTool(tool === t ? undefined : t)}>
+            <button
+              key={t}
+              type="button"
+              aria-pressed={tool === t}
+              className={`btn min-h-7! px-2! py-0.5! text-[0.87rem] ${tool === t ? 'btn-main' : ''}`}
+              onClick={() => setTool(tool === t ? undefined : t)}
+            >
               {t}
             </button>
           ))}
@@ -145,7 +245,13 @@ function Unrolled({ saber }: { saber: Saber }) {
       {/* biome-ignore lint/a11y/useKeyWithClickEvents: the same is done with the keyboard in the list beside it */}
       {/* biome-ignore lint/a11y/noStaticElementInteractions: see above */}
       <div ref={ref} onClick={place} className={tool ? 'cursor-crosshair' : ''}>
-        <SceneView scene={scene} title="Unrolled surface" onPick={tool ? () => undefined : light} lit={lit} className="block" />
+        <SceneView
+          scene={scene}
+          title="Unrolled surface"
+          onPick={tool ? () => undefined : light}
+          lit={lit}
+          className="block"
+        />
       </div>
       {tool ? <p className="text-brass">Press where the {tool} sits; correct the figures at the side.</p> : null}
     </section>
@@ -169,12 +275,18 @@ function Inspector({ saber }: { saber: Saber }) {
   )
   if (f >= 0) {
     const x = h.fasteners[f]!
-    const set = (run: (x: Saber['hilt']['fasteners'][number]) => void) => editSaber('screw', (s) => run(s.hilt.fasteners[f]!))
+    const set = (run: (x: Saber['hilt']['fasteners'][number]) => void) =>
+      editSaber('screw', (s) => run(s.hilt.fasteners[f]!))
     return (
       <section aria-label="Screw" className="space-y-1.5">
         {back}
         <div className="flex">
-          <TextCell label="Screw name" className="font-semibold" value={x.name} onCommit={(v) => set((y) => void (y.name = v || y.name))} />
+          <TextCell
+            label="Screw name"
+            className="font-semibold"
+            value={x.name}
+            onCommit={(v) => set((y) => void (y.name = v || y.name))}
+          />
           <RemoveButton
             what={x.name}
             onClick={() =>
@@ -200,19 +312,53 @@ function Inspector({ saber }: { saber: Saber }) {
             />
           </Labelled>
           <Labelled label="key">
-            <TextCell label="Key" value={x.key} placeholder={standardKey(x.thread, x.head) ?? ''} onCommit={(v) => set((y) => void (y.key = v))} />
+            <TextCell
+              label="Key"
+              value={x.key}
+              placeholder={standardKey(x.thread, x.head) ?? ''}
+              onCommit={(v) => set((y) => void (y.key = v))}
+            />
           </Labelled>
           <Labelled label="head">
-            <SelectCell label="Head" value={x.head} options={['set', 'cap', 'button', 'thumb', 'dummy'] as const} onCommit={(v) => set((y) => void (y.head = v))} />
+            <SelectCell
+              label="Head"
+              value={x.head}
+              options={['set', 'cap', 'button', 'thumb', 'dummy'] as const}
+              onCommit={(v) => set((y) => void (y.head = v))}
+            />
           </Labelled>
-          <FactField label="from pommel" value={x.at} unit="mm" quantity="length" onCommit={(v) => set((y) => void (y.at = v))} />
-          <FactField label="clock angle" value={x.clock} unit="deg" quantity="angle" onCommit={(v) => set((y) => void (y.clock = v))} />
+          <FactField
+            label="from pommel"
+            value={x.at}
+            unit="mm"
+            quantity="length"
+            onCommit={(v) => set((y) => void (y.at = v))}
+          />
+          <FactField
+            label="clock angle"
+            value={x.clock}
+            unit="deg"
+            quantity="angle"
+            onCommit={(v) => set((y) => void (y.clock = v))}
+          />
           <Labelled label="holds">
-            <SelectCell label="Holds" value={x.purpose} options={SCREW_PURPOSES} words={words} onCommit={(v) => set((y) => void (y.purpose = v))} />
+            <SelectCell
+              label="Holds"
+              value={x.purpose}
+              options={SCREW_PURPOSES}
+              words={words}
+              onCommit={(v) => set((y) => void (y.purpose = v))}
+            />
           </Labelled>
         </div>
         <Labelled label="the client may">
-          <SelectCell label="The client may" value={x.clientMay} options={CLIENT_MAY} words={(v) => (v === 'never' ? 'NOT touch it' : v === 'loosen' ? 'loosen, not remove' : 'remove')} onCommit={(v) => set((y) => void (y.clientMay = v))} />
+          <SelectCell
+            label="The client may"
+            value={x.clientMay}
+            options={CLIENT_MAY}
+            words={(v) => (v === 'never' ? 'NOT touch it' : v === 'loosen' ? 'loosen, not remove' : 'remove')}
+            onCommit={(v) => set((y) => void (y.clientMay = v))}
+          />
         </Labelled>
         <div className="flex flex-wrap gap-4">
           {h.sockets.map((q, i) => (
@@ -220,13 +366,26 @@ function Inspector({ saber }: { saber: Saber }) {
               <input
                 type="checkbox"
                 checked={q.retention.includes(x.id)}
-                onChange={(e) => editSaber('what holds the blade', (s) => void (s.hilt.sockets[i]!.retention = e.target.checked ? [...s.hilt.sockets[i]!.retention, x.id] : s.hilt.sockets[i]!.retention.filter((r) => r !== x.id)))}
+                onChange={(e) =>
+                  editSaber(
+                    'what holds the blade',
+                    (s) =>
+                      void (s.hilt.sockets[i]!.retention = e.target.checked
+                        ? [...s.hilt.sockets[i]!.retention, x.id]
+                        : s.hilt.sockets[i]!.retention.filter((r) => r !== x.id)),
+                  )
+                }
               />
               holds the blade in the {q.name}
             </label>
           ))}
           <label className="flex items-center gap-1.5">
-            <input type="checkbox" checked={!!x.looseNow} onChange={(e) => set((y) => void (e.target.checked ? (y.looseNow = true) : delete y.looseNow))} /> loose at the moment
+            <input
+              type="checkbox"
+              checked={!!x.looseNow}
+              onChange={(e) => set((y) => void (e.target.checked ? (y.looseNow = true) : delete y.looseNow))}
+            />{' '}
+            loose at the moment
           </label>
         </div>
       </section>
@@ -234,20 +393,59 @@ function Inspector({ saber }: { saber: Saber }) {
   }
   if (o >= 0) {
     const x = h.openings[o]!
-    const set = (run: (x: Saber['hilt']['openings'][number]) => void) => editSaber('opening', (s) => run(s.hilt.openings[o]!))
+    const set = (run: (x: Saber['hilt']['openings'][number]) => void) =>
+      editSaber('opening', (s) => run(s.hilt.openings[o]!))
     return (
       <section aria-label="Opening" className="space-y-1.5">
         {back}
         <div className="flex">
-          <TextCell label="Opening name" className="font-semibold" value={x.name} onCommit={(v) => set((y) => void (y.name = v || y.name))} />
-          <RemoveButton what={x.name} onClick={() => editSaber('remove opening', (s) => void s.hilt.openings.splice(o, 1))} />
+          <TextCell
+            label="Opening name"
+            className="font-semibold"
+            value={x.name}
+            onCommit={(v) => set((y) => void (y.name = v || y.name))}
+          />
+          <RemoveButton
+            what={x.name}
+            onClick={() => editSaber('remove opening', (s) => void s.hilt.openings.splice(o, 1))}
+          />
         </div>
-        <SelectCell label="Kind of opening" value={x.kind} options={OPENINGS} words={words} onCommit={(v) => set((y) => void (y.kind = v))} />
+        <SelectCell
+          label="Kind of opening"
+          value={x.kind}
+          options={OPENINGS}
+          words={words}
+          onCommit={(v) => set((y) => void (y.kind = v))}
+        />
         <div className="grid grid-cols-2 gap-2">
-          <FactField label="middle, from pommel" value={x.at} unit="mm" quantity="length" onCommit={(v) => set((y) => void (y.at = v))} />
-          <FactField label="clock angle" value={x.clock} unit="deg" quantity="angle" onCommit={(v) => set((y) => void (y.clock = v))} />
-          <FactField label="length" value={x.length} unit="mm" quantity="length" onCommit={(v) => set((y) => void (y.length = v))} />
-          <FactField label="width" value={x.width} unit="mm" quantity="length" onCommit={(v) => set((y) => void (y.width = v))} />
+          <FactField
+            label="middle, from pommel"
+            value={x.at}
+            unit="mm"
+            quantity="length"
+            onCommit={(v) => set((y) => void (y.at = v))}
+          />
+          <FactField
+            label="clock angle"
+            value={x.clock}
+            unit="deg"
+            quantity="angle"
+            onCommit={(v) => set((y) => void (y.clock = v))}
+          />
+          <FactField
+            label="length"
+            value={x.length}
+            unit="mm"
+            quantity="length"
+            onCommit={(v) => set((y) => void (y.length = v))}
+          />
+          <FactField
+            label="width"
+            value={x.width}
+            unit="mm"
+            quantity="length"
+            onCommit={(v) => set((y) => void (y.width = v))}
+          />
         </div>
       </section>
     )
@@ -257,22 +455,59 @@ function Inspector({ saber }: { saber: Saber }) {
     return (
       <section aria-label="Socket" className="space-y-1.5">
         {back}
-        <TextCell label="Socket name" className="font-semibold" value={x.name} onCommit={(v) => editSaber('socket', (s) => void (s.hilt.sockets[k]!.name = v || x.name))} />
+        <TextCell
+          label="Socket name"
+          className="font-semibold"
+          value={x.name}
+          onCommit={(v) => editSaber('socket', (s) => void (s.hilt.sockets[k]!.name = v || x.name))}
+        />
         <div className="grid grid-cols-2 gap-2">
-          <FactField label="socket bore" kind="bore" value={x.bore} unit="mm" quantity="length" onCommit={(v) => editSaber('socket bore', (s) => void (s.hilt.sockets[k]!.bore = v))} />
-          <FactField label="depth" value={x.depth} unit="mm" quantity="length" onCommit={(v) => editSaber('socket depth', (s) => void (s.hilt.sockets[k]!.depth = v))} />
+          <FactField
+            label="socket bore"
+            kind="bore"
+            value={x.bore}
+            unit="mm"
+            quantity="length"
+            onCommit={(v) => editSaber('socket bore', (s) => void (s.hilt.sockets[k]!.bore = v))}
+          />
+          <FactField
+            label="depth"
+            value={x.depth}
+            unit="mm"
+            quantity="length"
+            onCommit={(v) => editSaber('socket depth', (s) => void (s.hilt.sockets[k]!.depth = v))}
+          />
         </div>
         <Labelled label="the blade goes in">
-          <SelectCell label="The blade goes in" value={x.insertion} options={['straight', 'clockwise', 'pushAndHold'] as const} words={(v) => ({ straight: 'straight, never twisted', clockwise: 'turned clockwise', pushAndHold: 'pushed and held' })[v]} onCommit={(v) => editSaber('insertion', (s) => void (s.hilt.sockets[k]!.insertion = v))} />
+          <SelectCell
+            label="The blade goes in"
+            value={x.insertion}
+            options={['straight', 'clockwise', 'pushAndHold'] as const}
+            words={(v) =>
+              ({ straight: 'straight, never twisted', clockwise: 'turned clockwise', pushAndHold: 'pushed and held' })[
+                v
+              ]
+            }
+            onCommit={(v) => editSaber('insertion', (s) => void (s.hilt.sockets[k]!.insertion = v))}
+          />
         </Labelled>
         <Labelled label="note">
-          <TextCell label="Socket note" value={x.note ?? ''} onCommit={(v) => editSaber('socket note', (s) => setText(s.hilt.sockets[k]!, 'note', v))} />
+          <TextCell
+            label="Socket note"
+            value={x.note ?? ''}
+            onCommit={(v) => editSaber('socket note', (s) => setText(s.hilt.sockets[k]!, 'note', v))}
+          />
         </Labelled>
       </section>
     )
   }
   const item = (ref: string, name: string, detail: string) => (
-    <button key={ref} type="button" className="border-rule hover:bg-card flex w-full justify-between gap-2 border-b py-1 text-left" onClick={() => light(ref)}>
+    <button
+      key={ref}
+      type="button"
+      className="border-rule hover:bg-card flex w-full justify-between gap-2 border-b py-1 text-left"
+      onClick={() => light(ref)}
+    >
       <span className="font-medium">{name}</span>
       <span className="text-quiet">{detail}</span>
     </button>
@@ -280,8 +515,16 @@ function Inspector({ saber }: { saber: Saber }) {
   const at = (f2: { value: number | null }) => (f2.value === null ? 'place ?' : `${f2.value} mm`)
   return (
     <section aria-label="Screws, openings and sockets" className="max-h-[230px] overflow-y-auto">
-      {h.sockets.map((x) => item(`socket:${x.id}`, x.name, known(x.bore) === undefined ? 'socket, not measured' : `socket Ø ${known(x.bore)}`))}
-      {h.fasteners.map((x) => item(`fastener:${x.id}`, x.name, `${x.thread}, ${at(x.at)}${x.clientMay === 'never' ? ', hands off' : ''}`))}
+      {h.sockets.map((x) =>
+        item(
+          `socket:${x.id}`,
+          x.name,
+          known(x.bore) === undefined ? 'socket, not measured' : `socket Ø ${known(x.bore)}`,
+        ),
+      )}
+      {h.fasteners.map((x) =>
+        item(`fastener:${x.id}`, x.name, `${x.thread}, ${at(x.at)}${x.clientMay === 'never' ? ', hands off' : ''}`),
+      )}
       {h.openings.map((x) => item(`opening:${x.id}`, x.name, `${words(x.kind)}, ${at(x.at)}`))}
     </section>
   )

@@ -1,5 +1,19 @@
-import { bladeCurrent, chargeTime, litBlades, litCurrent, pixels, ratings, runtime, safeVolume, speakerWatts, standby, wattHours, WHITE, wireDrop } from '@nubrin/core/power'
 import { missingText } from '@nubrin/core/findings'
+import {
+  bladeCurrent,
+  chargeTime,
+  litBlades,
+  litCurrent,
+  pixels,
+  ratings,
+  runtime,
+  safeVolume,
+  speakerWatts,
+  standby,
+  WHITE,
+  wattHours,
+  wireDrop,
+} from '@nubrin/core/power'
 import { known, type Saber } from '@nubrin/core/record'
 import { formatNumber } from '@nubrin/core/units'
 import { axisBottom, axisLeft, line, scaleLinear, select } from 'd3'
@@ -9,7 +23,14 @@ import { FactField } from '../ui/FactField'
 import { FigureView } from '../ui/FigureView'
 import { Labelled, SelectCell } from '../ui/fields'
 
-const CUT_WORDS: Record<Saber['cutPower'], string> = { killSwitch: 'a kill switch', killKeyPull: 'a kill key, pull to run', killKeyTurn: 'a kill key, turn to run', cellOut: 'taking the cell out', deepSleep: 'deep sleep only', none: 'nothing' }
+const CUT_WORDS: Record<Saber['cutPower'], string> = {
+  killSwitch: 'a kill switch',
+  killKeyPull: 'a kill key, pull to run',
+  killKeyTurn: 'a kill key, turn to run',
+  cellOut: 'taking the cell out',
+  deepSleep: 'deep sleep only',
+  none: 'nothing',
+}
 
 export default function Power() {
   const saber = useSaber()
@@ -39,10 +60,23 @@ export default function Power() {
                         {formatNumber(r.share * r.ratedAmps, 1)} of {formatNumber(r.ratedAmps, 1)} A
                       </span>
                     </span>
-                    <svg viewBox="0 0 400 12" className="mt-0.5 h-3 w-full" preserveAspectRatio="none" aria-hidden="true">
+                    <svg
+                      viewBox="0 0 400 12"
+                      className="mt-0.5 h-3 w-full"
+                      preserveAspectRatio="none"
+                      aria-hidden="true"
+                    >
                       <rect x="0" y="3" width="400" height="6" fill="#e7dfcc" />
-                      <rect x="0" y="3" width={Math.min(400, r.share * 200)} height="6" fill={over ? '#a63a2b' : '#6d7f79'} />
-                      {now ? <rect x="0" y="3" width={Math.min(400, now.share * 200)} height="6" fill="#1e2a2b" /> : null}
+                      <rect
+                        x="0"
+                        y="3"
+                        width={Math.min(400, r.share * 200)}
+                        height="6"
+                        fill={over ? '#a63a2b' : '#6d7f79'}
+                      />
+                      {now ? (
+                        <rect x="0" y="3" width={Math.min(400, now.share * 200)} height="6" fill="#1e2a2b" />
+                      ) : null}
                       <path d="M200 0v12" stroke="#1e2a2b" strokeWidth="2" />
                     </svg>
                   </button>
@@ -51,7 +85,18 @@ export default function Power() {
             })}
           </ul>
         ) : (
-          <p className="text-quiet mt-1">{missingText({ ok: false, needs: [...((): { name: string }[] => { const c = litCurrent(saber, WHITE); return c.ok ? [] : c.needs })(), ...(white.needs.length ? white.needs : [])] })}</p>
+          <p className="text-quiet mt-1">
+            {missingText({
+              ok: false,
+              needs: [
+                ...((): { name: string }[] => {
+                  const c = litCurrent(saber, WHITE)
+                  return c.ok ? [] : c.needs
+                })(),
+                ...(white.needs.length ? white.needs : []),
+              ],
+            })}
+          </p>
         )}
         {white.list.length ? (
           <p className="text-quiet mt-1 text-[0.87rem]">
@@ -63,27 +108,80 @@ export default function Power() {
             <FigureView key={b.id} name={`${b.name}: pixels`} figure={pixels(saber, b)} digits={0} unit="" />
           ))}
           {blades.map((b) => (
-            <FigureView key={`${b.id}w`} name={`${b.name}: full white`} figure={bladeCurrent(saber, b, WHITE)} digits={2} />
+            <FigureView
+              key={`${b.id}w`}
+              name={`${b.name}: full white`}
+              figure={bladeCurrent(saber, b, WHITE)}
+              digits={2}
+            />
           ))}
           <FigureView name="whole saber at full white" figure={litCurrent(saber, WHITE)} digits={2} />
-          {first ? <FigureView name={`whole saber in ${first.name}`} figure={litCurrent(saber, first.colour)} digits={2} /> : null}
+          {first ? (
+            <FigureView name={`whole saber in ${first.name}`} figure={litCurrent(saber, first.colour)} digits={2} />
+          ) : null}
           <FigureView name="lost in the wire at full white" figure={wireDrop(saber)} digits={2} />
         </div>
       </section>
       <section aria-label="Time and volume">
         <h2 className="h2">How long it runs</h2>
         <div className="grid grid-cols-4 gap-3">
-          <FactField label="share of time lit" value={saber.use.litShare} unit="%" quantity="share" source="configured" onCommit={(f) => editSaber('use', (s) => void (s.use.litShare = f))} />
-          <FactField label="mean brightness" value={saber.use.brightness} unit="%" quantity="share" source="configured" onCommit={(f) => editSaber('use', (s) => void (s.use.brightness = f))} />
-          <FactField label="shipped volume" value={saber.use.volume} unit="%" quantity="share" source="configured" onCommit={(f) => editSaber('volume', (s) => void (s.use.volume = f))} />
+          <FactField
+            label="share of time lit"
+            value={saber.use.litShare}
+            unit="%"
+            quantity="share"
+            source="configured"
+            onCommit={(f) => editSaber('use', (s) => void (s.use.litShare = f))}
+          />
+          <FactField
+            label="mean brightness"
+            value={saber.use.brightness}
+            unit="%"
+            quantity="share"
+            source="configured"
+            onCommit={(f) => editSaber('use', (s) => void (s.use.brightness = f))}
+          />
+          <FactField
+            label="shipped volume"
+            value={saber.use.volume}
+            unit="%"
+            quantity="share"
+            source="configured"
+            onCommit={(f) => editSaber('volume', (s) => void (s.use.volume = f))}
+          />
           <Labelled label="power is cut by">
-            <SelectCell label="Power is cut by" value={saber.cutPower} options={Object.keys(CUT_WORDS) as Saber['cutPower'][]} words={(v) => CUT_WORDS[v]} onCommit={(v) => editSaber('cut-off', (s) => void (s.cutPower = v))} />
+            <SelectCell
+              label="Power is cut by"
+              value={saber.cutPower}
+              options={Object.keys(CUT_WORDS) as Saber['cutPower'][]}
+              words={(v) => CUT_WORDS[v]}
+              onCommit={(v) => editSaber('cut-off', (s) => void (s.cutPower = v))}
+            />
           </Labelled>
         </div>
-        {run.minutes.ok ? <Discharge curve={run.curve} cutoff={known(saber.parts.find((p) => p.kind === 'cell')?.specs.cutoffVolts) ?? 3} /> : null}
+        {run.minutes.ok ? (
+          <Discharge
+            curve={run.curve}
+            cutoff={known(saber.parts.find((p) => p.kind === 'cell')?.specs.cutoffVolts) ?? 3}
+          />
+        ) : null}
         <FigureView name="runtime in use" figure={run.minutes} digits={0} />
-        <FigureView name="left asleep in a drawer" figure={standby(saber, 'asleep')} as={(h) => (h > 24 * 60 ? `empty in ${formatNumber(h / 24 / 30.4, 1)} months` : `empty in ${formatNumber(h / 24, 0)} days`)} />
-        {saber.cutPower !== 'none' ? <FigureView name="with the power cut" figure={standby(saber, 'cut')} as={() => 'years, by self-discharge alone'} /> : null}
+        <FigureView
+          name="left asleep in a drawer"
+          figure={standby(saber, 'asleep')}
+          as={(h) =>
+            h > 24 * 60
+              ? `empty in ${formatNumber(h / 24 / 30.4, 1)} months`
+              : `empty in ${formatNumber(h / 24, 0)} days`
+          }
+        />
+        {saber.cutPower !== 'none' ? (
+          <FigureView
+            name="with the power cut"
+            figure={standby(saber, 'cut')}
+            as={() => 'years, by self-discharge alone'}
+          />
+        ) : null}
         <FigureView name="charging" figure={chargeTime(saber)} digits={1} />
         <FigureView name="energy" figure={wattHours(saber)} digits={1} />
         <FigureView name="speaker at the shipped volume" figure={speakerWatts(saber, saber.use.volume)} digits={2} />
@@ -105,10 +203,40 @@ function Discharge({ curve, cutoff }: { curve: { minutes: number; volts: number 
     const y = scaleLinear([Math.min(cutoff - 0.1, ...curve.map((c) => c.volts)), top], [112, 8])
     svg.append('g').attr('transform', 'translate(0,112)').call(axisBottom(x).ticks(6).tickSizeOuter(0))
     svg.append('g').attr('transform', 'translate(34,0)').call(axisLeft(y).ticks(4).tickSizeOuter(0))
-    svg.append('path').attr('d', `M34 ${y(cutoff)}H392`).attr('stroke', '#a63a2b').attr('stroke-dasharray', '4 3')
-    svg.append('path').attr('d', line<{ minutes: number; volts: number }>((c) => x(c.minutes), (c) => y(c.volts))(curve)!).attr('fill', 'none').attr('stroke', '#1e2a2b').attr('stroke-width', 1.8)
-    svg.append('text').attr('x', 390).attr('y', y(cutoff) - 4).attr('text-anchor', 'end').attr('font-size', 11).attr('fill', '#a63a2b').text('cut-off')
+    svg
+      .append('path')
+      .attr('d', `M34 ${y(cutoff)}H392`)
+      .attr('stroke', '#a63a2b')
+      .attr('stroke-dasharray', '4 3')
+    svg
+      .append('path')
+      .attr(
+        'd',
+        line<{ minutes: number; volts: number }>(
+          (c) => x(c.minutes),
+          (c) => y(c.volts),
+        )(curve)!,
+      )
+      .attr('fill', 'none')
+      .attr('stroke', '#1e2a2b')
+      .attr('stroke-width', 1.8)
+    svg
+      .append('text')
+      .attr('x', 390)
+      .attr('y', y(cutoff) - 4)
+      .attr('text-anchor', 'end')
+      .attr('font-size', 11)
+      .attr('fill', '#a63a2b')
+      .text('cut-off')
     svg.selectAll('.tick text').attr('font-size', 11).attr('fill', '#5f594b').style('font-family', 'inherit')
   }, [curve, cutoff])
-  return <svg ref={ref} viewBox="0 0 400 132" className="mt-2 w-full" role="img" aria-label={`Discharge: ${Math.round(curve.at(-1)?.minutes ?? 0)} minutes to cut-off`} />
+  return (
+    <svg
+      ref={ref}
+      viewBox="0 0 400 132"
+      className="mt-2 w-full"
+      role="img"
+      aria-label={`Discharge: ${Math.round(curve.at(-1)?.minutes ?? 0)} minutes to cut-off`}
+    />
+  )
 }

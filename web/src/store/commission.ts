@@ -2,7 +2,7 @@ import { type Finding, judgeCommission, type Station } from '@nubrin/core/findin
 import type { Commission, Problem, Saber } from '@nubrin/core/record'
 import { applyPatches, enablePatches, type Patch, produceWithPatches } from 'immer'
 import { create } from 'zustand'
-import { ApiError, api, type Saved, todayIso } from '../api'
+import { type ApiError, api, type Saved, todayIso } from '../api'
 
 enablePatches()
 
@@ -42,8 +42,12 @@ interface Bench {
   settleConflict: (how: 'mine' | 'theirs') => Promise<void>
 }
 
-const pointer = (path: (string | number)[]) => path.map((p) => `/${String(p).replaceAll('~', '~0').replaceAll('/', '~1')}`).join('')
-const toOps = (patches: Patch[]) => patches.map((p) => (p.op === 'remove' ? { op: p.op, path: pointer(p.path) } : { op: p.op, path: pointer(p.path), value: p.value }))
+const pointer = (path: (string | number)[]) =>
+  path.map((p) => `/${String(p).replaceAll('~', '~0').replaceAll('/', '~1')}`).join('')
+const toOps = (patches: Patch[]) =>
+  patches.map((p) =>
+    p.op === 'remove' ? { op: p.op, path: pointer(p.path) } : { op: p.op, path: pointer(p.path), value: p.value },
+  )
 const shelf = (id: string) => `nubrin:unsaved:${id}`
 
 let timer: ReturnType<typeof setTimeout> | undefined
@@ -65,7 +69,13 @@ export const useBench = create<Bench>()((set, get) => {
   }
   const apply = (patches: Patch[]) => {
     const record = applyPatches(get().record!, patches)
-    set({ record, findings: judge(record), pending: [...get().pending, ...patches], save: get().save === 'conflict' ? 'conflict' : 'waiting', problems: [] })
+    set({
+      record,
+      findings: judge(record),
+      pending: [...get().pending, ...patches],
+      save: get().save === 'conflict' ? 'conflict' : 'waiting',
+      problems: [],
+    })
     keep()
     schedule(300)
   }
@@ -88,7 +98,19 @@ export const useBench = create<Bench>()((set, get) => {
     error: undefined,
 
     async open(id) {
-      if (get().id !== id) set({ id, record: undefined, undo: [], redo: [], pending: [], conflict: undefined, lit: undefined, error: undefined, problems: [], save: 'saved' })
+      if (get().id !== id)
+        set({
+          id,
+          record: undefined,
+          undo: [],
+          redo: [],
+          pending: [],
+          conflict: undefined,
+          lit: undefined,
+          error: undefined,
+          problems: [],
+          save: 'saved',
+        })
       try {
         const saved = await api<Saved>('GET', `/commissions/${id}`)
         let record = saved.record
@@ -102,7 +124,17 @@ export const useBench = create<Bench>()((set, get) => {
             pending = []
           }
         }
-        set({ id, record, revision: saved.revision, savedAt: saved.savedAt, savedBy: saved.savedBy, saberId: record.sabers.find((s) => s.id === get().saberId)?.id ?? record.sabers[0]!.id, findings: judge(record), pending, save: pending.length ? 'waiting' : 'saved' })
+        set({
+          id,
+          record,
+          revision: saved.revision,
+          savedAt: saved.savedAt,
+          savedBy: saved.savedBy,
+          saberId: record.sabers.find((s) => s.id === get().saberId)?.id ?? record.sabers[0]!.id,
+          findings: judge(record),
+          pending,
+          save: pending.length ? 'waiting' : 'saved',
+        })
         if (pending.length) schedule(0)
       } catch (e) {
         set({ error: (e as Error).message })
@@ -145,17 +177,33 @@ export const useBench = create<Bench>()((set, get) => {
         if (!id || !pending.length || save === 'conflict') return
         set({ save: 'saving' })
         try {
-          const r = await api<Omit<Saved, 'record'>>('PATCH', `/commissions/${id}`, { base: revision, ops: toOps(pending) })
+          const r = await api<Omit<Saved, 'record'>>('PATCH', `/commissions/${id}`, {
+            base: revision,
+            ops: toOps(pending),
+          })
           if (get().id !== id) return
           const rest = get().pending.slice(pending.length)
-          set({ revision: r.revision, savedAt: r.savedAt, savedBy: r.savedBy, pending: rest, save: rest.length ? 'waiting' : 'saved' })
+          set({
+            revision: r.revision,
+            savedAt: r.savedAt,
+            savedBy: r.savedBy,
+            pending: rest,
+            save: rest.length ? 'waiting' : 'saved',
+          })
           keep()
           if (rest.length) schedule(50)
         } catch (e) {
           const err = e as ApiError
           if (err.status === 409) {
             const changes = (err.body.changes ?? []) as { by: string; paths: string[] }[]
-            set({ save: 'conflict', conflict: { by: [...new Set(changes.map((c) => c.by))].join(' and ') || 'Someone', paths: [...new Set(changes.flatMap((c) => c.paths))].slice(0, 8), revision: Number(err.body.revision) } })
+            set({
+              save: 'conflict',
+              conflict: {
+                by: [...new Set(changes.map((c) => c.by))].join(' and ') || 'Someone',
+                paths: [...new Set(changes.flatMap((c) => c.paths))].slice(0, 8),
+                revision: Number(err.body.revision),
+              },
+            })
           } else if (err.status === 422) set({ save: 'refused', problems: err.problems })
           else {
             set({ save: 'offline' })
@@ -172,7 +220,14 @@ export const useBench = create<Bench>()((set, get) => {
       const { id, pending } = get()
       if (!id) return
       const saved = await api<Saved>('GET', `/commissions/${id}`)
-      set({ undo: [], redo: [], conflict: undefined, revision: saved.revision, savedAt: saved.savedAt, savedBy: saved.savedBy })
+      set({
+        undo: [],
+        redo: [],
+        conflict: undefined,
+        revision: saved.revision,
+        savedAt: saved.savedAt,
+        savedBy: saved.savedBy,
+      })
       if (how === 'theirs') {
         set({ record: saved.record, findings: judge(saved.record), pending: [], save: 'saved', problems: [] })
         keep()
@@ -183,14 +238,22 @@ export const useBench = create<Bench>()((set, get) => {
         set({ record, findings: judge(record), save: 'waiting', problems: [] })
         await get().flush()
       } catch {
-        set({ save: 'conflict', conflict: { by: saved.savedBy, paths: ['Your change no longer fits theirs; take theirs and enter it again.'], revision: saved.revision } })
+        set({
+          save: 'conflict',
+          conflict: {
+            by: saved.savedBy,
+            paths: ['Your change no longer fits theirs; take theirs and enter it again.'],
+            revision: saved.revision,
+          },
+        })
       }
     },
   }
 })
 
 /** The saber on the bench; stations are only shown once there is one. */
-export const useSaber = (): Saber => useBench((b) => b.record!.sabers.find((s) => s.id === b.saberId) ?? b.record!.sabers[0]!)
+export const useSaber = (): Saber =>
+  useBench((b) => b.record!.sabers.find((s) => s.id === b.saberId) ?? b.record!.sabers[0]!)
 export const useOrder = (): Commission => useBench((b) => b.record!)
 export const useEdit = () => useBench((b) => b.edit)
 export const useEditSaber = () => useBench((b) => b.editSaber)

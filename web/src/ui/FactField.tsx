@@ -1,19 +1,55 @@
 import { Listbox, ListboxButton, ListboxOption, ListboxOptions } from '@headlessui/react'
-import { fact, type NumberFact, SOURCE_WORDS, SOURCES, settle, type Source } from '@nubrin/core/record'
-import { formatNumber, inchFraction, parseMeasure, type Quantity, type SizeKind, suggestNominal, type Unit } from '@nubrin/core/units'
+import { fact, type NumberFact, SOURCE_WORDS, SOURCES, type Source, settle } from '@nubrin/core/record'
+import {
+  formatNumber,
+  inchFraction,
+  parseMeasure,
+  type Quantity,
+  type SizeKind,
+  suggestNominal,
+  type Unit,
+} from '@nubrin/core/units'
 import { useEffect, useRef, useState } from 'react'
 import { todayIso } from '../api'
 
-const SHORT: Record<Source, string> = { measured: 'measured', datasheet: 'datasheet', configured: 'on the board', computed: 'computed', client: 'client said', recalled: 'from memory', assumed: 'assumed', unknown: 'not recorded' }
+const SHORT: Record<Source, string> = {
+  measured: 'measured',
+  datasheet: 'datasheet',
+  configured: 'on the board',
+  computed: 'computed',
+  client: 'client said',
+  recalled: 'from memory',
+  assumed: 'assumed',
+  unknown: 'not recorded',
+}
 const PLAIN = new Set<Source>(['measured', 'datasheet', 'configured', 'computed'])
 
-const show = (f: NumberFact | undefined) => (f && f.value !== null ? `${formatNumber(f.value)}${f.tol ? ` ± ${formatNumber(f.tol)}` : ''}` : '')
+const show = (f: NumberFact | undefined) =>
+  f && f.value !== null ? `${formatNumber(f.value)}${f.tol ? ` ± ${formatNumber(f.tol)}` : ''}` : ''
 
 /**
  * A value with its source. Typing over it corrects it and keeps the old one in the trail; a hedged entry ("about 24") is
  * taken as recalled. Wrong input stays in the field with the rule beside it; the record is not touched.
  */
-export function FactField({ label, value, unit, quantity, kind, source = 'measured', onCommit, hideLabel }: { label: string; value: NumberFact | undefined; unit: Unit; quantity: Quantity; kind?: SizeKind; source?: Source; onCommit: (f: NumberFact) => void; hideLabel?: boolean }) {
+export function FactField({
+  label,
+  value,
+  unit,
+  quantity,
+  kind,
+  source = 'measured',
+  onCommit,
+  hideLabel,
+}: {
+  label: string
+  value: NumberFact | undefined
+  unit: Unit
+  quantity: Quantity
+  kind?: SizeKind
+  source?: Source
+  onCommit: (f: NumberFact) => void
+  hideLabel?: boolean
+}) {
   const [draft, setDraft] = useState(show(value))
   const [wrong, setWrong] = useState<string>()
   const focused = useRef(false)
@@ -27,17 +63,55 @@ export function FactField({ label, value, unit, quantity, kind, source = 'measur
   const commit = () => {
     focused.current = false
     if (draft.trim() === show(value)) return setWrong(undefined)
-    const trail = value && value.value !== null ? { trail: [...(value.trail ?? []), { value: value.value, source: value.source, ...(value.tol ? { tol: value.tol } : {}), ...(value.with ? { with: value.with } : {}), why: 'corrected', on: todayIso() }].slice(-60) } : value?.trail ? { trail: value.trail } : {}
+    const trail =
+      value && value.value !== null
+        ? {
+            trail: [
+              ...(value.trail ?? []),
+              {
+                value: value.value,
+                source: value.source,
+                ...(value.tol ? { tol: value.tol } : {}),
+                ...(value.with ? { with: value.with } : {}),
+                why: 'corrected',
+                on: todayIso(),
+              },
+            ].slice(-60),
+          }
+        : value?.trail
+          ? { trail: value.trail }
+          : {}
     if (!draft.trim()) return onCommit(fact(null, unit, 'unknown', trail))
     const read = parseMeasure(draft, quantity)
     if (!read.ok) {
-      setWrong(read.code === 'unknownUnit' ? `unit “${read.got}”? one of ${read.accepts.slice(0, 4).join(', ')}` : read.code === 'negative' ? 'cannot be negative' : read.code === 'zeroDenominator' ? 'divides by zero' : `“${read.got}” is not a number`)
+      setWrong(
+        read.code === 'unknownUnit'
+          ? `unit “${read.got}”? one of ${read.accepts.slice(0, 4).join(', ')}`
+          : read.code === 'negative'
+            ? 'cannot be negative'
+            : read.code === 'zeroDenominator'
+              ? 'divides by zero'
+              : `“${read.got}” is not a number`,
+      )
       return
     }
     setWrong(undefined)
     const was = value && value.value !== null && value.source !== 'unknown' ? value.source : source
-    const scaled = unit === 'mA' && quantity === 'current' ? read.value * 1000 : unit === 'ms' ? read.value * 1000 : unit === 'mΩ' ? read.value * 1000 : read.value
-    onCommit(fact(scaled, unit, read.hedged ? 'recalled' : was === 'assumed' || was === 'recalled' ? source : was, { ...(read.tol === undefined ? {} : { tol: read.tol }), on: todayIso(), ...trail }))
+    const scaled =
+      unit === 'mA' && quantity === 'current'
+        ? read.value * 1000
+        : unit === 'ms'
+          ? read.value * 1000
+          : unit === 'mΩ'
+            ? read.value * 1000
+            : read.value
+    onCommit(
+      fact(scaled, unit, read.hedged ? 'recalled' : was === 'assumed' || was === 'recalled' ? source : was, {
+        ...(read.tol === undefined ? {} : { tol: read.tol }),
+        on: todayIso(),
+        ...trail,
+      }),
+    )
   }
 
   const doubt = kind && value && value.value !== null ? suggestNominal(value.value, kind) : undefined
@@ -73,7 +147,10 @@ export function FactField({ label, value, unit, quantity, kind, source = 'measur
       ) : value && value.value !== null ? (
         <div className="flex items-baseline justify-between gap-1 text-[0.78rem]">
           <Listbox value={current} onChange={(s: Source) => onCommit({ ...value, source: s })}>
-            <ListboxButton className={`truncate underline decoration-dotted underline-offset-2 ${PLAIN.has(current) ? 'text-quiet' : 'text-brass'}`} aria-label={`Source of ${label}: ${SOURCE_WORDS[current]}`}>
+            <ListboxButton
+              className={`truncate underline decoration-dotted underline-offset-2 ${PLAIN.has(current) ? 'text-quiet' : 'text-brass'}`}
+              aria-label={`Source of ${label}: ${SOURCE_WORDS[current]}`}
+            >
               {SHORT[current]}
             </ListboxButton>
             <ListboxOptions anchor="bottom start" className="border-ink bg-card z-50 border py-1 shadow-lg">
@@ -87,12 +164,19 @@ export function FactField({ label, value, unit, quantity, kind, source = 'measur
           {echo ? <span className="text-quiet shrink-0">{echo} in</span> : null}
         </div>
       ) : null}
-      {doubt ? <p className="text-brass text-[0.8rem]">{doubt.nearest ? `${doubt.nearest.text}?` : 'really?'}</p> : null}
+      {doubt ? (
+        <p className="text-brass text-[0.8rem]">{doubt.nearest ? `${doubt.nearest.text}?` : 'really?'}</p>
+      ) : null}
       {value?.rivals?.length ? (
         <div className="border-stop mt-1 border-l-2 pl-2 text-[0.82rem]">
           <span className="text-stop font-semibold">Two values.</span> Which holds?
           {[value, ...value.rivals].map((c, i) => (
-            <button type="button" key={`${c.value}-${c.source}`} className="btn mt-1 w-full justify-start text-left whitespace-normal!" onClick={() => onCommit(settle(value, i, 'settled on the bench'))}>
+            <button
+              type="button"
+              key={`${c.value}-${c.source}`}
+              className="btn mt-1 w-full justify-start text-left whitespace-normal!"
+              onClick={() => onCommit(settle(value, i, 'settled on the bench'))}
+            >
               {c.value === null ? '?' : formatNumber(c.value)} {unit}, {SOURCE_WORDS[c.source]}
               {c.with ? `, ${c.with}` : ''}
             </button>

@@ -6,7 +6,19 @@ import type { ReactNode } from 'react'
 import { useLight } from '../store/commission'
 
 /** A computed value that opens to its inputs, its formula and where the formula comes from. */
-export function FigureView({ name, figure, digits = 1, as, unit }: { name: string; figure: Calculated; digits?: number; as?: (v: number) => string; unit?: string }): ReactNode {
+export function FigureView({
+  name,
+  figure,
+  digits = 1,
+  as,
+  unit,
+}: {
+  name: string
+  figure: Calculated
+  digits?: number
+  as?: (v: number) => string
+  unit?: string
+}): ReactNode {
   const light = useLight()
   if (!figure.ok)
     return (
@@ -20,11 +32,17 @@ export function FigureView({ name, figure, digits = 1, as, unit }: { name: strin
   return (
     <Disclosure as="div" className="border-rule border-b">
       <DisclosureButton className="group flex w-full items-baseline gap-2 py-1.5 text-left">
-        <ChevronRight size={14} className="text-brass shrink-0 self-center transition-transform group-data-open:rotate-90" aria-hidden />
+        <ChevronRight
+          size={14}
+          className="text-brass shrink-0 self-center transition-transform group-data-open:rotate-90"
+          aria-hidden
+        />
         <span className="text-quiet">{name}</span>
         <span className="ml-auto font-semibold whitespace-nowrap">
           {figure.about ? <span className="text-brass font-medium">about </span> : null}
-          {as ? as(figure.value) : `${formatNumber(figure.value, digits)} ${unit ?? (figure.unit === '×' ? '' : figure.unit)}`}
+          {as
+            ? as(figure.value)
+            : `${formatNumber(figure.value, digits)} ${unit ?? (figure.unit === '×' ? '' : figure.unit)}`}
         </span>
       </DisclosureButton>
       <DisclosurePanel className="bg-card border-rule mb-2 border-l-2 px-3 py-2 text-[0.87rem]">
@@ -33,7 +51,11 @@ export function FigureView({ name, figure, digits = 1, as, unit }: { name: strin
           {figure.inputs.map((i) => (
             <li key={`${i.name}${i.text}`} className="flex justify-between gap-3">
               {i.ref ? (
-                <button type="button" className="text-brass text-left underline decoration-dotted" onClick={() => light(i.ref)}>
+                <button
+                  type="button"
+                  className="text-brass text-left underline decoration-dotted"
+                  onClick={() => light(i.ref)}
+                >
                   {i.name}
                 </button>
               ) : (

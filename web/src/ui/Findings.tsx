@@ -16,7 +16,11 @@ export function FindingsPanel({ list, elsewhere }: { list: Finding[]; elsewhere:
         <ol>
           {list.map((f, i) => (
             <li key={f.key} className={`border-rule border-b py-2 ${f.refs.includes(lit ?? '') ? 'bg-card' : ''}`}>
-              <button type="button" className="flex w-full items-start gap-2 text-left" onClick={() => light(f.refs[0])}>
+              <button
+                type="button"
+                className="flex w-full items-start gap-2 text-left"
+                onClick={() => light(f.refs[0])}
+              >
                 <span className="mt-0.5">
                   <Mark level={f.level} />
                 </span>
@@ -24,7 +28,11 @@ export function FindingsPanel({ list, elsewhere }: { list: Finding[]; elsewhere:
                   <span className="sr-only">{LEVEL_WORD[f.level]}: </span>
                   <span className="font-semibold">{f.title}</span>
                 </span>
-                {f.refs.length ? <span className="border-ink bg-card grid h-6 w-6 shrink-0 place-items-center rounded-full border text-[0.82rem] font-semibold">{i + 1}</span> : null}
+                {f.refs.length ? (
+                  <span className="border-ink bg-card grid h-6 w-6 shrink-0 place-items-center rounded-full border text-[0.82rem] font-semibold">
+                    {i + 1}
+                  </span>
+                ) : null}
               </button>
               <p className="pl-[26px] leading-snug">{f.detail}</p>
               <p className="text-brass pl-[26px] leading-snug font-medium">{f.remedy}</p>
@@ -41,7 +49,12 @@ export function FindingsPanel({ list, elsewhere }: { list: Finding[]; elsewhere:
           <div className="mt-2">
             <h3 className="label">elsewhere</h3>
             {elsewhere.slice(0, 5).map((f) => (
-              <button type="button" key={f.key} className="text-quiet hover:text-ink flex w-full items-center gap-2 py-0.5 text-left text-[0.9rem]" onClick={() => navigate(`/commission/${order.id}/${f.station}`)}>
+              <button
+                type="button"
+                key={f.key}
+                className="text-quiet hover:text-ink flex w-full items-center gap-2 py-0.5 text-left text-[0.9rem]"
+                onClick={() => navigate(`/commission/${order.id}/${f.station}`)}
+              >
                 <Mark level={f.level} size={13} />
                 <span className="truncate">
                   {f.saber && order.sabers.length > 1 ? `${order.sabers.find((s) => s.id === f.saber)?.name}: ` : ''}

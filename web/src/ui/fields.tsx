@@ -2,7 +2,23 @@ import { Plus, X } from 'lucide-react'
 import { type KeyboardEvent, type ReactNode, useEffect, useRef, useState } from 'react'
 
 /** A text that is committed when the field is left or Enter is pressed; Escape brings the old one back. */
-export function TextCell({ value, onCommit, label, placeholder, lines, list, className = '' }: { value: string; onCommit: (v: string) => void; label: string; placeholder?: string; lines?: number; list?: string; className?: string }) {
+export function TextCell({
+  value,
+  onCommit,
+  label,
+  placeholder,
+  lines,
+  list,
+  className = '',
+}: {
+  value: string
+  onCommit: (v: string) => void
+  label: string
+  placeholder?: string
+  lines?: number
+  list?: string
+  className?: string
+}) {
   const [draft, setDraft] = useState(value)
   const focused = useRef(false)
   useEffect(() => {
@@ -22,7 +38,15 @@ export function TextCell({ value, onCommit, label, placeholder, lines, list, cla
     },
     onBlur: commit,
   }
-  if (lines) return <textarea {...shared} rows={lines} onChange={(e) => setDraft(e.target.value)} onKeyDown={(e) => e.key === 'Escape' && setDraft(value)} />
+  if (lines)
+    return (
+      <textarea
+        {...shared}
+        rows={lines}
+        onChange={(e) => setDraft(e.target.value)}
+        onKeyDown={(e) => e.key === 'Escape' && setDraft(value)}
+      />
+    )
   return (
     <input
       {...shared}
@@ -36,9 +60,28 @@ export function TextCell({ value, onCommit, label, placeholder, lines, list, cla
   )
 }
 
-export function SelectCell<T extends string>({ value, options, onCommit, label, words, className = '' }: { value: T; options: readonly T[]; onCommit: (v: T) => void; label: string; words?: (v: T) => string; className?: string }) {
+export function SelectCell<T extends string>({
+  value,
+  options,
+  onCommit,
+  label,
+  words,
+  className = '',
+}: {
+  value: T
+  options: readonly T[]
+  onCommit: (v: T) => void
+  label: string
+  words?: (v: T) => string
+  className?: string
+}) {
   return (
-    <select className={`cell ${className}`} aria-label={label} value={value} onChange={(e) => onCommit(e.target.value as T)}>
+    <select
+      className={`cell ${className}`}
+      aria-label={label}
+      value={value}
+      onChange={(e) => onCommit(e.target.value as T)}
+    >
       {options.map((o) => (
         <option key={o} value={o}>
           {words ? words(o) : o}
@@ -48,7 +91,15 @@ export function SelectCell<T extends string>({ value, options, onCommit, label, 
   )
 }
 
-export function Labelled({ label, children, className = '' }: { label: string; children: ReactNode; className?: string }) {
+export function Labelled({
+  label,
+  children,
+  className = '',
+}: {
+  label: string
+  children: ReactNode
+  className?: string
+}) {
   return (
     <div className={`min-w-0 ${className}`}>
       <div className="label">{label}</div>
@@ -68,14 +119,28 @@ export function AddLine({ label, onAdd }: { label: string; onAdd: (text: string)
   return (
     <div className="flex items-center gap-2">
       <Plus size={16} className="text-brass shrink-0" aria-hidden />
-      <input className="cell" aria-label={label} placeholder={label} value={text} onChange={(e) => setText(e.target.value)} onBlur={add} onKeyDown={(e: KeyboardEvent) => e.key === 'Enter' && add()} />
+      <input
+        className="cell"
+        aria-label={label}
+        placeholder={label}
+        value={text}
+        onChange={(e) => setText(e.target.value)}
+        onBlur={add}
+        onKeyDown={(e: KeyboardEvent) => e.key === 'Enter' && add()}
+      />
     </div>
   )
 }
 
 export function RemoveButton({ what, onClick }: { what: string; onClick: () => void }) {
   return (
-    <button type="button" className="text-quiet hover:text-stop grid h-7 w-7 shrink-0 place-items-center" aria-label={`Remove ${what}`} title={`Remove ${what}`} onClick={onClick}>
+    <button
+      type="button"
+      className="text-quiet hover:text-stop grid h-7 w-7 shrink-0 place-items-center"
+      aria-label={`Remove ${what}`}
+      title={`Remove ${what}`}
+      onClick={onClick}
+    >
       <X size={15} />
     </button>
   )

@@ -2,7 +2,13 @@ import type { Level, StationState } from '@nubrin/core/findings'
 
 /** Stop, caution, note and fine each have their own shape, so that none depends on its colour. */
 export function Mark({ level, size = 18 }: { level: Level | 'fine' | 'empty'; size?: number }) {
-  const common = { width: size, height: size, viewBox: '0 0 20 20', 'aria-hidden': true as const, className: 'shrink-0' }
+  const common = {
+    width: size,
+    height: size,
+    viewBox: '0 0 20 20',
+    'aria-hidden': true as const,
+    className: 'shrink-0',
+  }
   switch (level) {
     case 'stop':
       return (
@@ -41,5 +47,15 @@ export function Mark({ level, size = 18 }: { level: Level | 'fine' | 'empty'; si
 }
 
 export const LEVEL_WORD: Record<Level, string> = { stop: 'Stop', caution: 'Caution', note: 'Note' }
-export const STATE_MARK: Record<StationState, 'stop' | 'caution' | 'fine' | 'empty'> = { stop: 'stop', caution: 'caution', clear: 'fine', empty: 'empty' }
-export const STATE_WORD: Record<StationState, string> = { stop: 'stopped', caution: 'look here', clear: 'clear', empty: 'not begun' }
+export const STATE_MARK: Record<StationState, 'stop' | 'caution' | 'fine' | 'empty'> = {
+  stop: 'stop',
+  caution: 'caution',
+  clear: 'fine',
+  empty: 'empty',
+}
+export const STATE_WORD: Record<StationState, string> = {
+  stop: 'stopped',
+  caution: 'look here',
+  clear: 'clear',
+  empty: 'not begun',
+}
