@@ -67,17 +67,29 @@ export function drawSection(saber: Saber, view: SectionView): Scene {
   for (const b of saber.blades.filter((b) => b.use !== 'demo' || saber.blades.length === 1).slice(0, 6))
     drawBlade(ctx, b)
   drawQuillons(ctx)
+  if (view.bare) drawBodies(ctx)
   shape.sections.forEach((s, i) => {
     drawWalls(ctx, s, i)
   })
   shape.sections.forEach((s, i) => {
     drawJoint(ctx, s, shape.sections[i + 1])
   })
-  for (const p of saber.parts) drawPart(ctx, p)
+  if (!view.bare) for (const p of saber.parts) drawPart(ctx, p)
   for (const o of saber.hilt.openings) drawOpening(ctx, o)
   for (const f of saber.hilt.fasteners) drawFastener(ctx, f)
   if (!view.bare) drawMeasures(ctx)
   return { width: view.width, height: view.height, scale, axisY, prims: pen.prims, spots, x, mm }
+}
+
+/** In a thumbnail the hilt is a closed body, its bore only a lighter line along it. */
+function drawBodies({ pen, shape, x, y }: Ctx) {
+  for (const s of shape.sections) {
+    const top: Pt[] = s.outer.flatMap((p): Pt[] => [
+      [x(p.x0), y(p.d0 / 2)],
+      [x(p.x1), y(p.d1 / 2)],
+    ])
+    pen.path([...top, ...top.map(([px, py]): Pt => [px, 2 * y(0) - py]).toReversed()], 'part', { closed: true })
+  }
 }
 
 interface Ctx {
@@ -240,6 +252,11 @@ function across(ctx: Ctx, p: FittedPart): { half: number; mid: number } {
   const partner = p.beside
     ? ctx.saber.parts.find((q) => q.id === p.beside)
     : ctx.saber.parts.find((q) => q.beside === p.id)
+  if (p.kind === 'display' && span) {
+    // A display lies under the wall that its clock angle names.
+    const side = Math.cos(((known(p.clock) ?? 0) * Math.PI) / 180) >= 0 ? 1 : -1
+    return { half, mid: side * ((boreAt(ctx.shape, (span.x0 + span.x1) / 2) ?? 28) / 2 - half - 0.4) }
+  }
   if (!partner || !span) return { half, mid: 0 }
   const bore = boreAt(ctx.shape, (span.x0 + span.x1) / 2) ?? 30
   const R = bore / 2 - (known(ctx.saber.hilt.clearance) ?? 0.3)

@@ -67,7 +67,8 @@ export function drawUnrolled(
       'thread',
     )
     if (f.clientMay === 'never') pen.line([cx - 3, cy + 3], [cx + 3, cy - 3], 'thread')
-    pen.text([cx + 8, cy + 4], f.name, 'label', 'start', `fastener:${f.id}`)
+    const room = cx + 10 + f.name.length * 6 < view.width
+    pen.text([room ? cx + 8 : cx - 8, cy + 4], f.name, 'label', room ? 'start' : 'end', `fastener:${f.id}`)
     spots.push({ ref: `fastener:${f.id}`, name: f.name, x0: cx - 8, x1: cx + 8, y0: cy - 8, y1: cy + 8 })
   }
   return { width: view.width, height: view.height, scale, axisY: y(0), prims: pen.prims, spots, x, mm }

@@ -1,2 +1,2 @@
-export { migrate, readCommission, writeCommission } from './document'
 export { validateCommission } from '../record/validate'
+export { migrate, readCommission, writeCommission } from './document'

@@ -1,6 +1,7 @@
 import { litCurrent, safeVolume } from '../power/budget'
 import { known } from '../record/fact'
 import type { Commission, Reading, Saber, Test } from '../record/schema'
+import { ACTION_WORDS } from '../record/words'
 import { formatNumber } from '../units/format'
 
 /** A test that this build calls for. `key` stays the same for the same thing, so that a proposal is made once. */
@@ -71,7 +72,7 @@ export function proposeTests(_c: Commission, s: Saber): Proposal[] {
   for (const r of s.controls.filter((r) => r.status === 'configured'))
     out.push({
       key: `row-${r.id}`,
-      what: `Control: ${r.says ?? r.does}`,
+      what: `Control: ${r.says ?? ACTION_WORDS[r.does]}`,
       place: `row:${r.id}`,
       expect: 'does it, first try',
     })

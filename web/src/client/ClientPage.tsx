@@ -113,7 +113,7 @@ function BlockView({
       )
     case 'table':
       return (
-        <div className="mt-3 overflow-x-auto" tabIndex={0} role="region" aria-label={b.head.join(', ')}>
+        <section className="mt-3 overflow-x-auto" tabIndex={0} aria-label={b.head.join(', ')}>
           <table className="w-full text-left">
             <thead className="text-quiet text-[0.92rem]">
               <tr>
@@ -142,7 +142,7 @@ function BlockView({
               ))}
             </tbody>
           </table>
-        </div>
+        </section>
       )
     case 'steps':
       return (

@@ -107,12 +107,12 @@ export function BenchDrawing({
           {cut !== undefined && saber.hilt.sections.length ? (
             <g pointerEvents="none">
               <path
-                d={`M${scene.x(cut)} 34V${HEIGHT - 30}`}
+                d={`M${scene.x(cut)} 22V${HEIGHT - 30}`}
                 stroke="#8a5f17"
                 strokeWidth="1.4"
                 strokeDasharray="10 3 2 3"
               />
-              <path d={`M${scene.x(cut) - 6} 34h12l-6 8z`} fill="#8a5f17" />
+              <path d={`M${scene.x(cut) - 6} 22h12l-6 8z`} fill="#8a5f17" />
             </g>
           ) : null}
         </SceneView>
@@ -121,10 +121,10 @@ export function BenchDrawing({
         <input
           type="range"
           aria-label="Where the cross-section is cut, mm from the pommel"
-          className="absolute bottom-0 h-5 accent-[#8a5f17]"
+          className="absolute top-1 h-5 accent-[#8a5f17]"
           style={{
             left: scene.x(0) - 8,
-            width: scene.x(scene.mm(0) + 0) ? scene.x(hiltLength(scene)) - scene.x(0) + 16 : 0,
+            width: scene.x(hiltLength(scene)) - scene.x(0) + 16,
           }}
           min={0}
           max={hiltLength(scene)}
@@ -170,7 +170,7 @@ function Balloons({ scene, findings }: { scene: Scene; findings: Finding[] }) {
       }
     }
   return (
-    <g pointerEvents="none" aria-hidden="true">
+    <g pointerEvents="none">
       {items.map((b) => {
         const y = scene.height - 14
         const tipY = Math.min((b.spot.y0 + b.spot.y1) / 2 + (b.spot.y1 - b.spot.y0) * 0.25, scene.height - 40)

@@ -122,7 +122,7 @@ export default function Rack() {
   )
 }
 
-const BLADE_PX = 640
+const BLADE_PX = 570
 
 function Peg({ row }: { row: Row }) {
   const scene = useMemo(() => {
@@ -194,9 +194,8 @@ function Peg({ row }: { row: Row }) {
                   />
                   {s === next && !row.shipped ? (
                     <text
-                      x={end + ((i + 0.5) * BLADE_PX) / 10}
-                      y="55"
-                      textAnchor="middle"
+                      x={end + (i * BLADE_PX) / 10 + 6}
+                      y="58"
                       fontSize="12"
                       fill="#4d493d"
                       style={{ fontStretch: '84%' }}

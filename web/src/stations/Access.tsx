@@ -48,7 +48,13 @@ export default function Access() {
               onClick={() => setTask(t)}
             >
               <span className="flex-1">{TASK_WORDS[t]}</span>
-              {n ? <span className="opacity-80">{n} steps</span> : <Mark level="caution" size={14} />}
+              {n ? (
+                <span className="opacity-80">
+                  {n} {n === 1 ? 'step' : 'steps'}
+                </span>
+              ) : (
+                <Mark level="caution" size={14} />
+              )}
             </button>
           )
         })}

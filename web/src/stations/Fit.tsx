@@ -96,7 +96,7 @@ export default function Fit({ cut }: StationProps) {
   }
   const kinds = [...new Set(rows.map((r) => r.kind))]
   return (
-    <div className="grid grid-cols-[215px_minmax(0,1fr)_250px] gap-5">
+    <div className="grid grid-cols-[190px_minmax(0,1fr)_220px] gap-4">
       <section aria-label="Catalogue">
         <h2 className="h2">Off the shelf</h2>
         <SelectCell
@@ -147,7 +147,7 @@ export default function Fit({ cut }: StationProps) {
       <section aria-label="What goes in">
         <div className="flex items-baseline gap-3">
           <h2 className="h2">What goes in</h2>
-          <span className="text-quiet">drag a part on the drawing, or type where its rear face sits</span>
+          <span className="text-quiet">drag on the drawing, or type the rear face</span>
         </div>
         {!saber.parts.length && !saber.blades.length ? (
           <Empty title="Nothing chosen yet">
@@ -162,17 +162,18 @@ export default function Fit({ cut }: StationProps) {
             return (
               <div
                 key={f.part.id}
-                className={`border-rule grid grid-cols-[minmax(0,1fr)_100px_minmax(0,150px)_auto] items-center gap-2 border-b ${lit === `part:${f.part.id}` ? 'bg-card' : ''}`}
+                className={`border-rule grid grid-cols-[minmax(0,1fr)_74px_118px_auto] items-center gap-2 border-b ${lit === `part:${f.part.id}` ? 'bg-card' : ''}`}
               >
                 <button
                   type="button"
-                  className="truncate text-left font-medium"
+                  className="text-left leading-tight font-medium"
                   onClick={() => light(`part:${f.part.id}`)}
                 >
                   {f.part.name}
                 </button>
                 <FactField
                   hideLabel
+                  compact
                   label={`${f.part.name}, rear face from the pommel`}
                   value={f.part.at}
                   unit="mm"

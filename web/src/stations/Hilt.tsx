@@ -114,6 +114,7 @@ export default function Hilt() {
             </div>
             <div className="grid grid-cols-3 gap-1.5">
               <FactField
+                compact
                 label="length"
                 kind="sectionLength"
                 value={x.length}
@@ -122,6 +123,7 @@ export default function Hilt() {
                 onCommit={(f) => editSaber('section length', (s) => void (s.hilt.sections[i]!.length = f))}
               />
               <FactField
+                compact
                 label="outside"
                 kind="outside"
                 value={x.outside}
@@ -130,6 +132,7 @@ export default function Hilt() {
                 onCommit={(f) => editSaber('section outside', (s) => void (s.hilt.sections[i]!.outside = f))}
               />
               <FactField
+                compact
                 label="bore"
                 kind="bore"
                 value={x.bore}

@@ -40,6 +40,7 @@ export function FactField({
   source = 'measured',
   onCommit,
   hideLabel,
+  compact,
 }: {
   label: string
   value: NumberFact | undefined
@@ -49,6 +50,8 @@ export function FactField({
   source?: Source
   onCommit: (f: NumberFact) => void
   hideLabel?: boolean
+  /** In a narrow column: no unit, and the source only where it is not measured. */
+  compact?: boolean
 }) {
   const [draft, setDraft] = useState(show(value))
   const [wrong, setWrong] = useState<string>()
@@ -138,7 +141,7 @@ export function FactField({
             if (e.key === 'Escape') setDraft(show(value))
           }}
         />
-        <span className="label">{unit === '×' ? '' : unit === 'deg' ? '°' : unit}</span>
+        {compact ? null : <span className="label">{unit === '×' ? '' : unit === 'deg' ? '°' : unit}</span>}
       </div>
       {wrong ? (
         <p role="alert" className="text-stop text-[0.8rem]">
@@ -161,7 +164,7 @@ export function FactField({
               ))}
             </ListboxOptions>
           </Listbox>
-          {echo ? <span className="text-quiet shrink-0">{echo} in</span> : null}
+          {echo && !compact ? <span className="text-quiet shrink-0">{echo} in</span> : null}
         </div>
       ) : null}
       {doubt ? (

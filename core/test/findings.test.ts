@@ -1,0 +1,174 @@
+import { describe, expect, test } from '@jest/globals'
+import { CHECKS, gateOf, judgeCommission, progress, STATIONS, stationStates } from '@nubrin/core/findings'
+import { type Commission, fact, type Saber } from '@nubrin/core/record'
+import { demo, TODAY } from './samples'
+
+type Mutation = (s: Saber, c: Commission) => void
+const part = (s: Saber, kind: string) => s.parts.find((p) => p.kind === kind)!
+
+/** For every check, a change to the finished commission that makes it speak; without the change it is silent. */
+const FIRES: Record<string, Mutation> = {
+  contradiction: (s) => void (s.hilt.sections[1]!.length.rivals = [{ value: 99, source: 'client' }]),
+  recalled: (s) => void (s.hilt.sections[1]!.length.source = 'recalled'),
+  openQuestion: (_s, c) => void c.questions.push({ id: 'q9', text: 'Which screw?', blocks: true }),
+  openRequest: (_s, c) => void c.requests.push({ id: 'r9', text: 'Louder', status: 'open' }),
+  arrivals: (_s, c) => void (c.arrivals[0]!.fate = 'undecided'),
+  deadline: (_s, c) => {
+    delete c.shipped
+    c.deadline = '2026-11-26'
+  },
+  unmeasured: (s) => void (s.hilt.sections[2]!.bore = fact(null, 'mm')),
+  boreWall: (s) => void (s.hilt.sections[1]!.bore = fact(40, 'mm')),
+  oddSize: (s) => void (s.blades[0]!.outside = fact(6.75 * 25.4, 'mm')),
+  sameKey: (s) => void (s.hilt.fasteners[2]!.key = '2 mm'),
+  wrongKey: (s) => void (s.hilt.fasteners[0]!.key = '3 mm'),
+  bladeHeld: (s) => void (s.hilt.sockets[0]!.retention = []),
+  loose: (s) => void (s.hilt.fasteners[0]!.looseNow = true),
+  tooWide: (s) => void (part(s, 'speaker').specs.diameter = fact(36, 'mm')),
+  overlap: (s) => void (part(s, 'chamber').at = fact(60, 'mm')),
+  slack: (s) => void (part(s, 'chamber').specs.length = fact(240, 'mm')),
+  socketFit: (s) => void (s.hilt.sockets[0]!.bore = fact(25.2, 'mm')),
+  vents: (s) => void (s.hilt.openings[0]!.width = s.hilt.openings[1]!.width = fact(3, 'mm')),
+  specs: (s) => void delete part(s, 'board').at,
+  frontHeavy: (s) => void (part(s, 'connector').specs.mass = fact(2000, 'g')),
+  powerNeeds: (s) => void (s.blades[0]!.density = fact(null, '1/m')),
+  wireDrop: (s) => void (part(s, 'wire').specs.gauge = fact(28, '×')),
+  standby: (s) => void (part(s, 'board').specs.sleepCurrent = fact(40, 'mA')),
+  cutOff: (s) => void (s.cutPower = 'cellOut'),
+  protectedCell: (s) => void (part(s, 'cell').protected = false),
+  landmark: (s) => void delete part(s, 'cell').landmark,
+  missingSound: (s) => void (s.presets[0]!.sounds = [{ id: 'w1', event: 'hum', name: 'hum.wav' }]),
+  clipped: (s) =>
+    void (s.presets[1]!.sounds = ['hum', 'ignite', 'retract', 'swing', 'clash', 'lock', 'deflect'].map((event, i) => ({
+      id: `w${i}x`,
+      event: event as 'hum',
+      name: `${event}.wav`,
+      peakDb: i ? -3 : 0,
+    }))),
+  ignitionTime: (s) =>
+    void (s.presets[0]!.sounds = ['hum', 'ignite', 'retract', 'swing', 'clash', 'lock', 'deflect'].map((event, i) => ({
+      id: `w${i}x`,
+      event: event as 'hum',
+      name: `${event}.wav`,
+      seconds: 2,
+    }))),
+  alikeColours: (s) => void (s.presets[1]!.colour = '#12d8b0'),
+  lostEffect: (s) => void (s.presets[0]!.effects = { deflect: '#ffd040' }),
+  loudVolume: (s) => void (part(s, 'speaker').specs.ratedWatts = fact(0.1, 'W')),
+  displayWindow: (s) => void (part(s, 'display').at = fact(100, 'mm')),
+  collision: (s) => void s.controls.push({ ...s.controls[0]!, id: 'dup', does: 'mute' }),
+  noOff: (s) => void (s.controls = s.controls.filter((r) => r.does !== 'retract')),
+  noIgnite: (s) => void (s.controls = s.controls.filter((r) => r.does !== 'ignite')),
+  holdUnknown: (s) => void (s.controls.find((r) => r.gesture === 'hold')!.hold = fact(null, 's')),
+  manyHolds: (s) => {
+    for (const [i, does] of (['sleep', 'mute', 'menuOpen', 'colour'] as const).entries())
+      s.controls.push({
+        id: `h${i}x`,
+        state: 'menu',
+        pose: 'any',
+        input: 'rw-i1',
+        gesture: 'hold',
+        hold: fact(i + 1, 's', 'configured'),
+        does,
+        status: 'configured',
+      })
+  },
+  unsureControl: (s) => void (s.controls[0]!.status = 'unsure'),
+  noSteps: (s) => void (s.access = s.access.filter((p) => p.task !== 'cellIn')),
+  stepGone: (s) => void (s.access[2]!.steps[0]!.place = 'fastener:gone'),
+  retightened: (s) => void s.access.find((p) => p.task === 'bladeIn')!.steps.splice(2, 1),
+  untested: (s) => void (s.tests[0]!.readings = []),
+  neverTold: (s) => void (s.beats = s.beats.filter((b) => !b.covers.includes('control:rw-c8'))),
+  rehearsal: (s) =>
+    void (s.beats.find((b) => b.covers.includes('control:rw-c8'))!.say = 'Hold the front button for one second.'),
+  unpacked: (_s, c) => void (c.packing[0]!.packed = false),
+  bladesToBuy: (s) => void (s.blades[0]!.use = 'demo'),
+  client: (_s, c) => void (c.client.name = ' '),
+  hiltLength: (s) => void (s.hilt.sections[0]!.length = fact(null, 'mm')),
+}
+/** Checks that the finished demo saber rightly keeps awake; their quiet state is shown separately. */
+const AWAKE: Record<string, Mutation> = {
+  overRating: (s) => void (s.blades[0]!.channelCurrent = fact(4, 'mA')),
+  flashing: (s) => void delete s.presets[2]!.flickerHz,
+}
+
+const says = (check: string, change?: Mutation) => {
+  const c = structuredClone(demo('reed-warden'))
+  change?.(c.sabers[0]!, c)
+  return judgeCommission(c, TODAY).filter((f) => f.check === check)
+}
+
+describe('every check can fire and can keep quiet', () => {
+  test('all are covered here', () => {
+    expect([...Object.keys(FIRES), ...Object.keys(AWAKE)].sort()).toEqual(CHECKS.map((c) => c.id).sort())
+  })
+  test.each(Object.keys(FIRES))('%s', (check) => {
+    expect(says(check)).toEqual([])
+    const found = says(check, FIRES[check])
+    expect(found.length).toBeGreaterThan(0)
+    for (const f of found) {
+      expect(f.title.length * f.remedy.length).toBeGreaterThan(0)
+      expect(STATIONS).toContain(f.station)
+    }
+  })
+  test.each(Object.keys(AWAKE))('%s', (check) => {
+    expect(says(check).length).toBeGreaterThan(0)
+    expect(says(check, AWAKE[check])).toEqual([])
+  })
+})
+
+describe('the sentences carry the numbers', () => {
+  test('the speaker that does not go in says which millimetre forbids it', () => {
+    const f = judgeCommission(demo('cinder-oath'), TODAY).find((x) => x.check === 'tooWide')!
+    expect(f).toMatchObject({ level: 'stop', refs: ['part:co-p1'] })
+    expect(f.detail).toBe('The bore of the clawed pommel is 27.2 mm at 12: 1.4 mm too small.')
+  })
+  test('never told how to turn it off is a stop of its own', () => {
+    expect(says('neverTold', FIRES.neverTold)[0]).toMatchObject({
+      level: 'stop',
+      title: 'It never says how to turn it off',
+    })
+  })
+  test('a bare removable cell stops a beginner’s saber and only cautions others', () => {
+    expect(says('protectedCell', FIRES.protectedCell)[0]!.level).toBe('caution')
+    expect(
+      says('protectedCell', (s, c) => {
+        FIRES.protectedCell!(s, c)
+        c.purpose = 'beginner'
+      })[0]!.level,
+    ).toBe('stop')
+  })
+  test('a step that turns a forbidden screw is a stop', () => {
+    expect(says('stepGone', (s) => void (s.access[2]!.steps[0]!.place = 'fastener:rw-f3'))[0]).toMatchObject({
+      level: 'stop',
+    })
+  })
+})
+
+describe('gate, waiver, progress', () => {
+  test('keys are unique, and a waiver by name takes exactly its own matter out', () => {
+    for (const id of ['cinder-oath', 'ember-fair', 'crosswind', 'first-lantern']) {
+      const c = structuredClone(demo(id))
+      const all = judgeCommission(c, TODAY)
+      expect(new Set(all.map((f) => f.key)).size).toBe(all.length)
+      const target = gateOf(all)[0]!
+      c.handoff.waivers.push({ key: target.key, who: 'Maren', reason: 'agreed with the client', on: TODAY })
+      expect(judgeCommission(c, TODAY).map((f) => f.key)).toEqual(all.map((f) => f.key).filter((k) => k !== target.key))
+      expect(judgeCommission(c, TODAY, true)).toHaveLength(all.length)
+    }
+  })
+  test('the finished one is clear, the troubled one is not', () => {
+    const finished = demo('reed-warden')
+    expect(gateOf(judgeCommission(finished, TODAY))).toEqual([])
+    expect(progress(finished, [])).toBe(1)
+    const troubled = demo('cinder-oath')
+    const list = judgeCommission(troubled, TODAY)
+    expect(stationStates(troubled, list)).toMatchObject({
+      hilt: 'stop',
+      fit: 'stop',
+      controls: 'stop',
+      access: 'empty',
+    })
+    expect(progress(troubled, list)).toBeLessThan(0.5)
+  })
+})

@@ -1,0 +1,308 @@
+import { describe, expect, test } from '@jest/globals'
+import {
+  axialSlack,
+  balance,
+  besideMargin,
+  bundleDiameter,
+  fitParts,
+  judgeSocket,
+  overlaps,
+  standardKey,
+  ventShare,
+} from '@nubrin/core/fit'
+import { boreAt, drawSection, drawUnrolled, hatch, layOut, narrowest, placeOf, svgOf } from '@nubrin/core/hilt'
+import { fact } from '@nubrin/core/record'
+import { demoCommissions } from '@nubrin/demo'
+import fc from 'fast-check'
+import { done, tube } from './samples'
+
+describe('a cell beside a board', () => {
+  test('agrees with probing the rectangle against the circle point by point', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 24, max: 40, noNaN: true }),
+        fc.double({ min: 14, max: 21.7, noNaN: true }),
+        fc.double({ min: 8, max: 22, noNaN: true }),
+        fc.double({ min: 2, max: 8, noNaN: true }),
+        (boreMm, cell, w, t) => {
+          const m = besideMargin({
+            boreMm,
+            wallMm: 1.2,
+            clearanceMm: 0.3,
+            cellDiameterMm: cell,
+            boardWidthMm: w,
+            boardHeightMm: t,
+            gapMm: 0.5,
+          })
+          const R = (boreMm - 3) / 2
+          if (cell / 2 > R) return expect(m).toBeCloseTo(R - cell / 2, 9)
+          const bottom = cell - R + 0.5
+          let far = 0
+          for (let i = 0; i <= 20; i++)
+            for (const y of [bottom, bottom + t]) far = Math.max(far, Math.hypot(-w / 2 + (w * i) / 20, y))
+          // The lower corners may be the farther ones when the board hangs below the axis.
+          if (Math.abs(bottom) <= bottom + t) expect(m).toBeCloseTo(R - far, 6)
+        },
+      ),
+    )
+  })
+})
+
+describe('wire bundles', () => {
+  test('published packing of equal circles', () => {
+    const k = [1, 2, 2.155, 2.414, 2.701, 3, 3, 3.304, 3.613, 3.813]
+    k.forEach((v, i) => {
+      expect(bundleDiameter(i + 1, 1.6)).toBeCloseTo(v * 1.6, 9)
+    })
+    expect(bundleDiameter(0, 1.6)).toBe(0)
+  })
+  test('more wires never need less', () => {
+    for (let n = 1; n < 40; n++) expect(bundleDiameter(n + 1, 1)).toBeGreaterThanOrEqual(bundleDiameter(n, 1))
+  })
+  test('nonsense is refused', () => {
+    expect(() => bundleDiameter(-1, 1)).toThrow(RangeError)
+    expect(() => bundleDiameter(2.5, 1)).toThrow(RangeError)
+    expect(() => bundleDiameter(2, 0)).toThrow(RangeError)
+  })
+})
+
+describe('a tube in a socket', () => {
+  test.each([
+    [25.3, 25.4, 'willNotEnter'],
+    [25.4, 25.4, 'tight'],
+    [25.52, 25.4, 'snug'],
+    [25.7, 25.4, 'loose'],
+    [28.6, 25.4, 'wrongSize'],
+  ])('%d for %d is %s', (socket, d, kind) => {
+    expect(judgeSocket(socket, d).kind).toBe(kind)
+  })
+  test('what is taken off brings it to the target', () => {
+    const f = judgeSocket(25.2, 25.4)
+    expect(judgeSocket(25.2 + 2 * f.removePerSideMm, 25.4).clearanceMm).toBeCloseTo(0.12)
+  })
+  test('what is shimmed brings it back to the target', () => {
+    const f = judgeSocket(25.8, 25.4)
+    expect(judgeSocket(25.8 - 2 * f.shimPerSideMm, 25.4).clearanceMm).toBeCloseTo(0.12)
+  })
+  test('tip play follows the lever', () => {
+    expect(judgeSocket(25.6, 25.4, 50, 850).tipPlayMm).toBeCloseTo(0.2 * 16)
+    expect(judgeSocket(25.6, 25.4, undefined, 850).tipPlayMm).toBeUndefined()
+  })
+})
+
+describe('screws', () => {
+  test('keys by standard', () => {
+    expect(standardKey('M3', 'set')).toBe('1.5 mm')
+    expect(standardKey('#6-32', 'set')).toBe('1/16 in')
+    expect(standardKey('M4', 'cap')).toBe('3 mm')
+    expect(standardKey('M4', 'thumb')).toBe('by hand')
+    expect(standardKey('M4', 'dummy')).toBeUndefined()
+  })
+})
+
+describe('the hilt as geometry', () => {
+  test('sections lie end to end and the narrowest bore is found', () => {
+    const s = tube([
+      [30, 36, 30],
+      [100, 34, 28],
+      [50, 38, 25.5],
+    ])
+    const shape = layOut(s.hilt)
+    expect(shape.length).toBe(180)
+    expect(boreAt(shape, 30)).toBe(28)
+    expect(narrowest(shape, 10, 140)).toMatchObject({ d: 25.5, x: 130 })
+    expect(narrowest(shape, 10, 100)?.d).toBe(28)
+    expect(narrowest(shape, 10, 300)).toBeUndefined()
+  })
+  test('an unknown length is drawn, and never computed with', () => {
+    const s = tube([
+      [30, 36, 30],
+      [null, 34, 28],
+    ])
+    expect(layOut(s.hilt).complete).toBe(false)
+    expect(axialSlack({ ...s, parts: done().parts }).nominal.ok).toBe(false)
+  })
+  test('the part that is too wide says by how much and where', () => {
+    const s = tube([
+      [30, 36, 30],
+      [100, 34, 28],
+    ])
+    s.parts = [
+      {
+        id: 'p1',
+        kind: 'speaker',
+        name: 'Speaker',
+        specs: { diameter: fact(28, 'mm'), length: fact(6, 'mm') },
+        at: fact(40, 'mm'),
+      },
+    ]
+    expect(fitParts(s)[0]).toMatchObject({ spareMm: expect.closeTo(-0.6, 6), at: { d: 28, x: 40 } })
+    s.parts[0]!.at = fact(10, 'mm')
+    expect(fitParts(s)[0]!.spareMm).toBeCloseTo(1.4)
+  })
+  test('the pair of a board and a cell is judged by the corner rule', () => {
+    const s = tube([[200, 36, 31]])
+    s.parts = [
+      {
+        id: 'c',
+        kind: 'cell',
+        name: 'Cell',
+        specs: { diameter: fact(18.6, 'mm'), length: fact(69, 'mm') },
+        at: fact(20, 'mm'),
+      },
+      {
+        id: 'b',
+        kind: 'board',
+        name: 'Board',
+        specs: { length: fact(35, 'mm'), width: fact(18.2, 'mm'), height: fact(4.4, 'mm') },
+        at: fact(30, 'mm'),
+        beside: 'c',
+      },
+    ]
+    const m = besideMargin({
+      boreMm: 31,
+      wallMm: 0,
+      clearanceMm: 0.3,
+      cellDiameterMm: 18.6,
+      boardWidthMm: 18.2,
+      boardHeightMm: 4.4,
+      gapMm: 0.5,
+    })
+    expect(fitParts(s)[1]).toMatchObject({ besideOf: 'c', spareMm: expect.closeTo(2 * m, 9) })
+    expect(overlaps(s)).toEqual([])
+    delete s.parts[1]!.beside
+    expect(overlaps(s)[0]?.mm).toBeCloseTo(35)
+  })
+  test('axial slack is the sum done by hand, with its tolerances', () => {
+    const s = tube([
+      [30, 36, 30],
+      [100, 34, 28],
+    ])
+    s.parts = [
+      {
+        id: 'c',
+        kind: 'cell',
+        name: 'Cell',
+        specs: { diameter: fact(18, 'mm'), length: fact(70, 'mm', 'datasheet', { tol: 0.3 }) },
+      },
+    ]
+    s.hilt.sections[0]!.length.tol = 0.4
+    const slack = axialSlack(s)
+    expect(slack.nominal).toMatchObject({ ok: true, value: 60 })
+    expect(slack.worst).toBeCloseTo(0.7)
+    expect(slack.rss).toBeCloseTo(0.5)
+  })
+  test('vents against the cone', () => {
+    const s = tube([[30, 36, 30]])
+    s.parts = [
+      {
+        id: 'p',
+        kind: 'speaker',
+        name: 'S',
+        specs: { diameter: fact(28, 'mm'), length: fact(6, 'mm'), coneArea: fact(400, 'mm²') },
+        at: fact(10, 'mm'),
+      },
+    ]
+    s.hilt.openings = [
+      {
+        id: 'o',
+        name: 'vent',
+        kind: 'vent',
+        at: fact(5, 'mm'),
+        clock: fact(0, 'deg'),
+        length: fact(5, 'mm'),
+        width: fact(20, 'mm'),
+      },
+    ]
+    expect(ventShare(s)).toMatchObject({ ok: true, value: 25 })
+  })
+})
+
+describe('balance', () => {
+  test('a plain tube balances at its middle, with the mass of its volume', () => {
+    const s = tube([[100, 30, 20]])
+    const b = balance(s)
+    expect(b.centre).toMatchObject({ ok: true, value: 50, about: true })
+    expect(b.mass.ok && b.mass.value).toBeCloseTo((Math.PI / 4) * (30 ** 2 - 20 ** 2) * 100 * 0.0027, 6)
+  })
+  test('moving a part forward moves the balance by its share', () => {
+    const s = tube([[200, 30, 20]])
+    const at = (x: number) => {
+      s.parts = [
+        {
+          id: 'c',
+          kind: 'cell',
+          name: 'C',
+          specs: { length: fact(60, 'mm'), diameter: fact(18, 'mm'), mass: fact(50, 'g') },
+          at: fact(x, 'mm'),
+        },
+      ]
+      const b = balance(s)
+      return b.centre.ok && b.mass.ok ? b : (undefined as never)
+    }
+    const [a, b] = [at(20), at(80)]
+    expect((b.centre as { value: number }).value - (a.centre as { value: number }).value).toBeCloseTo(
+      (60 * 50) / (a.mass as { value: number }).value,
+      6,
+    )
+  })
+})
+
+describe('drawings', () => {
+  test('hatch lines stay inside a convex polygon and lean as asked', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 20, max: 200, noNaN: true }),
+        fc.double({ min: 5, max: 60, noNaN: true }),
+        fc.constantFrom(1 as const, -1 as const),
+        (w, h, lean) => {
+          const lines = hatch(
+            [
+              [0, 0],
+              [w, 0],
+              [w, h],
+              [0, h],
+            ],
+            6,
+            lean,
+          )
+          expect(lines.length).toBeGreaterThan(1)
+          for (const [a, b] of lines as [[number, number], [number, number]][]) {
+            for (const [x, y] of [a, b]) expect(x >= -1e-6 && x <= w + 1e-6 && y >= -1e-6 && y <= h + 1e-6).toBe(true)
+            expect(a[0] + lean * a[1]).toBeCloseTo(b[0] + lean * b[1], 6)
+          }
+        },
+      ),
+    )
+  })
+  test('the section drawing is true to scale along and across, and knows every placed thing', () => {
+    for (const c of demoCommissions('2026-11-24'))
+      for (const s of c.sabers) {
+        const scene = drawSection(s, { width: 1240, height: 270 })
+        expect(scene.x(100) - scene.x(0)).toBeCloseTo(100 * scene.scale, 6)
+        expect(scene.mm(scene.x(77.7))).toBeCloseTo(77.7, 6)
+        for (const p of scene.prims)
+          for (const [x, y] of p.t === 'path' ? p.pts : [p.at])
+            expect(Number.isFinite(x) && Number.isFinite(y)).toBe(true)
+        for (const x of s.hilt.sections) expect(scene.spots.some((q) => q.ref === `section:${x.id}`)).toBe(true)
+        for (const f of s.hilt.fasteners)
+          expect(scene.spots.find((q) => q.ref === `fastener:${f.id}`)?.name).toBe(f.name)
+        expect(drawUnrolled(s, { width: 600, height: 200 }).spots.length).toBeGreaterThan(0)
+      }
+  })
+  test('an empty hilt draws an axis, and names are escaped in the file', () => {
+    const s = tube([])
+    expect(drawSection(s, { width: 400, height: 200 }).spots).toEqual([])
+    const odd = tube([[30, 36, 30]])
+    odd.hilt.sections[0]!.name = '<pommel & "co">'
+    const svg = svgOf(drawSection(odd, { width: 400, height: 200 }), 'a', 'b')
+    expect(svg).not.toContain('<pommel')
+    expect(svg).toContain('role="img"')
+  })
+  test('a place is where the figures say', () => {
+    const s = done()
+    expect(placeOf(s, 'section:rw-grip')).toEqual({ x0: 32, x1: 148 })
+    expect(placeOf(s, 'part:rw-p1')).toMatchObject({ x0: 14 })
+    expect(placeOf(s, 'fastener:nope')).toBeUndefined()
+  })
+})

@@ -1,0 +1,167 @@
+import { describe, expect, test } from '@jest/globals'
+import { missingText } from '@nubrin/core/findings'
+import {
+  awgDiameterMm,
+  bladeCurrent,
+  chargeTime,
+  chooseResistor,
+  discharge,
+  litCurrent,
+  nextE24,
+  ocv,
+  pixels,
+  ratings,
+  runtime,
+  safeVolume,
+  speakerWatts,
+  standby,
+  wattHours,
+  wireGuideAmps,
+  wireOhms,
+} from '@nubrin/core/power'
+import { fact } from '@nubrin/core/record'
+import fc from 'fast-check'
+import { done, tube } from './samples'
+
+describe('wire', () => {
+  test('diameters and resistances of the published AWG table', () => {
+    // AWG table: diameter mm, Ω/km at 20 °C.
+    for (const [awg, d, ohmsPerKm] of [
+      [20, 0.812, 33.31],
+      [24, 0.511, 84.22],
+      [30, 0.255, 338.6],
+    ] as const) {
+      expect(awgDiameterMm(awg)).toBeCloseTo(d, 2)
+      expect(wireOhms(awg, 1e6) / ohmsPerKm).toBeCloseTo(1, 1)
+    }
+  })
+  test('the handbook guide, and nothing outside it', () => {
+    expect(wireGuideAmps(22)).toBe(7)
+    expect(wireGuideAmps(21)).toBeUndefined()
+  })
+})
+
+describe('blade current', () => {
+  test('two strips of 0.8 m at 144/m in white are more than ten amperes at 18 mA, a colour a third', () => {
+    const s = done()
+    const b = s.blades[0]!
+    b.length = fact(846, 'mm')
+    b.channelCurrent = fact(16, 'mA')
+    const n = pixels(s, b)
+    expect(n.ok && n.value).toBe(Math.floor(0.8 * 144) * 2)
+    const white = bladeCurrent(s, b, '#ffffff')
+    const red = bladeCurrent(s, b, '#ff0000')
+    expect(white.ok && white.value).toBeGreaterThan(10)
+    expect(white.ok && red.ok && (red.value - 0.1) / (white.value - 0.1)).toBeCloseTo(1 / 3, 1)
+  })
+  test('a missing input is named, not invented', () => {
+    const s = done()
+    s.blades[0]!.density = fact(null, '1/m')
+    const c = litCurrent(s, '#ffffff')
+    expect(c.ok).toBe(false)
+    expect(!c.ok && missingText(c)).toBe('not calculable, needs LED density of blade, 92 cm')
+    expect(ratings(s).list).toEqual([])
+  })
+  test('an assumed input makes the result about', () => {
+    const s = done()
+    s.blades[0]!.length.source = 'recalled'
+    expect(litCurrent(s, '#ff0000')).toMatchObject({ ok: true, about: true })
+  })
+  test('ratings come worst first and lack nothing that has none', () => {
+    const s = done()
+    delete s.parts.find((p) => p.kind === 'cell')!.specs.contCurrent
+    const r = ratings(s)
+    expect(r.list.map((x) => x.share)).toEqual([...r.list.map((x) => x.share)].sort((a, b) => b - a))
+    expect(r.needs.map((x) => x.ref)).toContain('part:rw-p2')
+  })
+})
+
+describe('discharge', () => {
+  const base = { capacityMah: 3000, internalOhms: 0, series: 1, cutoffVolts: 2.9, meanAmps: 1, peakAmps: 1 }
+  test('without resistance all of the capacity is used: 3 Ah at 1 A is three hours', () => {
+    expect(discharge(base).minutes).toBeCloseTo(180, 0)
+    expect(discharge(base).usedShare).toBeCloseTo(1)
+  })
+  test('more resistance, more current or a higher cut-off never run longer', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 0.2, noNaN: true }),
+        fc.double({ min: 0.2, max: 8, noNaN: true }),
+        fc.double({ min: 3, max: 3.6, noNaN: true }),
+        (r, amps, cut) => {
+          const m = (x: object) =>
+            discharge({ ...base, internalOhms: r, meanAmps: amps, peakAmps: amps, cutoffVolts: cut, ...x }).minutes
+          expect(m({ internalOhms: r + 0.02 })).toBeLessThanOrEqual(m({}) + 1e-9)
+          expect(m({ meanAmps: amps * 1.3 })).toBeLessThanOrEqual(m({}) + 1e-9)
+          expect(m({ cutoffVolts: cut + 0.1 })).toBeLessThanOrEqual(m({}) + 1e-9)
+        },
+      ),
+    )
+  })
+  test('a cell that cannot carry the peak runs for no time', () => {
+    expect(discharge({ ...base, internalOhms: 0.2, peakAmps: 10 }).minutes).toBe(0)
+  })
+  test('the rest voltage never falls with charge', () => {
+    for (let s = 0; s < 1; s += 0.01) expect(ocv(s + 0.01)).toBeGreaterThanOrEqual(ocv(s))
+    expect([ocv(-1), ocv(2)]).toEqual([3.0, 4.2])
+  })
+  test('a saber without current never ends, so it is refused', () => {
+    expect(() => discharge({ ...base, meanAmps: 0 })).toThrow(RangeError)
+  })
+})
+
+describe('resistors', () => {
+  test('E24 by the standard, at every decade', () => {
+    expect([nextE24(67), nextE24(68), nextE24(9.2), nextE24(0.95), nextE24(101)]).toEqual([68, 68, 10, 1, 110])
+  })
+  test('never lets more through than asked, and never less than the widest E24 step', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 1.6, max: 3.6, noNaN: true }),
+        fc.double({ min: 0.002, max: 1, noNaN: true }),
+        (vf, amps) => {
+          const r = chooseResistor(4.2, 3, vf, amps)
+          expect(r.currentFull).toBeLessThanOrEqual(amps + 1e-9)
+          expect(r.currentFull).toBeGreaterThan(amps * 0.86)
+          expect(r.darkWhenEmpty).toBe(vf >= 3)
+        },
+      ),
+    )
+  })
+})
+
+describe('time, volume, energy', () => {
+  test('80 of 100 is 64 % of the power', () => {
+    const s = done()
+    const [a, b] = [speakerWatts(s, fact(100, '%')), speakerWatts(s, fact(80, '%'))]
+    expect(a.ok && b.ok && b.value / a.value).toBeCloseTo(0.64)
+  })
+  test('the highest safe volume is just within the rating', () => {
+    const s = done()
+    s.parts.find((p) => p.kind === 'speaker')!.specs.ratedWatts = fact(0.5, 'W')
+    const v = safeVolume(s)
+    const at = (x: number) => speakerWatts(s, fact(x, '%'))
+    expect(v.ok).toBe(true)
+    if (!v.ok) return
+    const [now, more] = [at(v.value), at(v.value + 1)]
+    expect(now.ok && now.value).toBeLessThanOrEqual(0.5)
+    expect(more.ok && more.value).toBeGreaterThan(0.5)
+  })
+  test('hand sums: standby, charging, energy', () => {
+    const s = done()
+    const h = standby(s, 'asleep')
+    expect(h.ok && h.value).toBeCloseTo(3000 / 0.28)
+    const charge = chargeTime(s)
+    expect(charge.ok && charge.value).toBeCloseTo((1.3 * 3) / 1)
+    const wh = wattHours(s)
+    expect(wh.ok && wh.value).toBeCloseTo(10.8)
+    expect(runtime(s).minutes.ok).toBe(true)
+  })
+  test('an empty bench asks for everything it needs', () => {
+    const s = tube([[30, 36, 30]])
+    for (const c of [runtime(s).minutes, standby(s, 'asleep'), chargeTime(s), safeVolume(s), wattHours(s)]) {
+      expect(c.ok).toBe(false)
+      expect(!c.ok && c.needs.length).toBeGreaterThan(0)
+    }
+  })
+})

@@ -1,0 +1,243 @@
+import { describe, expect, test } from '@jest/globals'
+import { proposeSteps, tasksOf } from '@nubrin/core/access'
+import { after, collisions, gestureText, reachable, secondsInWords, traps } from '@nubrin/core/controls'
+import { buildHandoff, proposePacking } from '@nubrin/core/handoff'
+import { judge, proposeTests, standing } from '@nubrin/core/proof'
+import { type ControlRow, fact, ORDERS } from '@nubrin/core/record'
+import {
+  chaptersOf,
+  compose,
+  cueTimes,
+  guessSeconds,
+  markdownOf,
+  rehearse,
+  spokenSeconds,
+  stamp,
+  tellingsOf,
+  uncovered,
+  webVttOf,
+} from '@nubrin/core/walkthrough'
+import fc from 'fast-check'
+import { demo, done } from './samples'
+
+const row = (id: string, more: Partial<ControlRow> = {}): ControlRow => ({
+  id,
+  state: 'lit',
+  pose: 'any',
+  input: 'i1',
+  gesture: 'tap',
+  does: 'deflect',
+  status: 'configured',
+  ...more,
+})
+
+describe('controls', () => {
+  test('what a hand cannot tell apart collides, the rest does not', () => {
+    const pair = (a: Partial<ControlRow>, b: Partial<ControlRow>) =>
+      collisions([row('a1', a), row('b1', b)]).map((c) => c.why)
+    expect(pair({}, {})).toEqual(['same'])
+    expect(pair({}, { times: 2 })).toEqual([])
+    expect(pair({ pose: 'up' }, { pose: 'down' })).toEqual([])
+    expect(pair({ pose: 'up' }, { pose: 'any' })).toEqual(['same'])
+    expect(pair({ presets: ['p1'] }, { presets: ['p2'] })).toEqual([])
+    const hold = (s: number) => ({ gesture: 'hold' as const, hold: fact(s, 's', 'configured') })
+    expect(pair(hold(1), hold(1.2))).toEqual(['holdsTooClose'])
+    expect(pair(hold(1), hold(1.4))).toEqual([])
+  })
+  test('collisions do not depend on the order of rows', () => {
+    const rows = fc.array(
+      fc.record({
+        state: fc.constantFrom('off' as const, 'lit' as const),
+        pose: fc.constantFrom('any' as const, 'up' as const),
+        times: fc.integer({ min: 1, max: 2 }),
+      }),
+      { maxLength: 8 },
+    )
+    fc.assert(
+      fc.property(rows, (list) => {
+        const full = list.map((r, i) => row(`r${i}`, r))
+        expect(collisions(full).length).toBe(collisions(full.toReversed()).length)
+      }),
+    )
+  })
+  test('reachability and traps', () => {
+    const rows = [
+      row('a1', { state: 'off', does: 'ignite' }),
+      row('b1', { does: 'mute' }),
+      row('c1', { does: 'retract' }),
+    ]
+    expect([...reachable(rows)].sort()).toEqual(['lit', 'muted', 'off'])
+    expect(traps(rows)).toEqual(['muted'])
+    expect(traps(rows.slice(0, 1))).toEqual(['lit'])
+    expect(after(row('x1', { does: 'ignite', to: 'combat' }))).toBe('combat')
+  })
+  test('gestures in words say the configured time and admit an unknown one', () => {
+    const s = done()
+    expect(gestureText(s, s.controls.at(-1)!)).toBe('hold the front button for two seconds')
+    expect(gestureText(s, { ...s.controls.at(-1)!, hold: fact(null, 's') })).toContain('a time not recorded')
+    expect(gestureText(s, { ...s.controls.at(-1)!, hold: fact(2, 's', 'recalled') })).toContain('about two seconds')
+  })
+})
+
+describe('spoken times', () => {
+  test.each([
+    ['hold it for two seconds', [2]],
+    ['half a second, then one and a half seconds', [0.5, 1.5]],
+    ['a 3-second hold, or 1.5 s', [3, 1.5]],
+    ['for as long as it is held, as is', []],
+  ])('%s', (text, seconds) => {
+    expect(spokenSeconds(text as string)).toEqual(seconds)
+  })
+  test('what is put into words is heard again', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 100 }), (n) =>
+        expect(spokenSeconds(`for ${secondsInWords(n / 10)}`)).toEqual([n / 10]),
+      ),
+    )
+  })
+})
+
+describe('the script', () => {
+  test.each(ORDERS)('composed %s, it covers everything and can be carried out', (order) => {
+    const c = demo('reed-warden')
+    const s = c.sabers[0]!
+    s.beats = compose(c, s, order)
+    expect(uncovered(c, s)).toEqual([])
+    expect(rehearse(s).troubles.filter((t) => t.code !== 'litWhile' && t.code !== 'noPower')).toEqual([])
+    const at = (key: string) => s.beats.findIndex((b) => b.covers.includes(key))
+    expect(at('task:powerOn')).toBeLessThan(at('task:powerOff'))
+    expect(at('control:rw-c8')).toBeLessThan(at('task:bladeOut'))
+  })
+  test('composing again keeps edited and own beats, and is otherwise the same', () => {
+    const c = demo('reed-warden')
+    const s = c.sabers[0]!
+    s.beats[3] = { ...s.beats[3]!, say: 'In my words.', by: 'edited' }
+    s.beats.push({ id: 'mine', say: 'One more thing.', seconds: 4, covers: [], by: 'own' })
+    const again = compose(c, s)
+    expect(again.map((b) => b.id)).toEqual(s.beats.map((b) => b.id))
+    expect(again[3]!.say).toBe('In my words.')
+  })
+  test('a removed beat is missed by name', () => {
+    const c = demo('reed-warden')
+    const s = c.sabers[0]!
+    for (const t of tellingsOf(c, s)) {
+      const less = { ...s, beats: s.beats.filter((b) => !b.covers.includes(t.key)) }
+      expect(uncovered(c, less).map((u) => u.key)).toContain(t.key)
+    }
+  })
+  test('rehearsal finds the wrong hold, the missing power, the lit end and the vanished control', () => {
+    const troubles = (run: (s: ReturnType<typeof done>) => void) => {
+      const s = done()
+      run(s)
+      return rehearse(s).troubles.map((t) => t.code)
+    }
+    const beat = (s: ReturnType<typeof done>, key: string) => s.beats.find((b) => b.covers.includes(key))!
+    expect(troubles(() => undefined)).toEqual([])
+    expect(troubles((s) => void (beat(s, 'control:rw-c8').say = 'Hold it for one second.'))).toContain('holdDiffers')
+    expect(troubles((s) => void (s.beats = s.beats.filter((b) => !b.covers.includes('task:powerOn'))))).toContain(
+      'noPower',
+    )
+    expect(troubles((s) => void (s.controls = s.controls.filter((r) => r.id !== 'rw-c5')))).toContain('gone')
+    expect(
+      troubles(
+        (s) => void (s.beats = s.beats.slice(0, s.beats.findIndex((b) => b.covers.includes('control:rw-c5')) + 1)),
+      ),
+    ).toContain('endsLit')
+    expect(troubles((s) => void (s.beats = s.beats.filter((b) => !b.covers.includes('control:rw-c1'))))).toContain(
+      'wrongState',
+    )
+  })
+  test('WebVTT has growing times and harmless text; a take gives its own times', () => {
+    const s = done()
+    s.beats[0]!.say = 'a --> b\n\n<c> & d'
+    const vtt = webVttOf(s)
+    expect(vtt.startsWith('WEBVTT\n\n1\n00:00:00.000 --> ')).toBe(true)
+    expect(vtt.split('\n').filter((l) => l.includes('-->'))).toHaveLength(s.beats.length)
+    const take = {
+      id: 't1',
+      at: '2026-11-24T10:00:00Z',
+      marks: s.beats.slice(0, 3).map((b, i) => ({ beat: b.id, atMs: i * 4000 })),
+    }
+    take.marks.push({ beat: s.beats[1]!.id, atMs: 6000 })
+    expect(cueTimes(s, take).map((q) => q.startMs)).toEqual([0, 6000, 8000])
+    expect(chaptersOf(s, take).split('\n')[2]).toMatch(/^00:00:08 /)
+    expect(stamp(3_723_004)).toBe('01:02:03.004')
+    expect(markdownOf('T', s)).toContain('## 2. ')
+    expect(guessSeconds('one two three four five six seven eight nine ten eleven twelve')).toBe(7)
+  })
+})
+
+describe('access and proof', () => {
+  test('tasks follow from what is built, and every one can be drafted', () => {
+    const s = done()
+    let n = 0
+    for (const t of tasksOf(s)) expect(proposeSteps(s, t, () => `n${n++}x`).length).toBeGreaterThan(0)
+    s.parts = s.parts.filter((p) => !['killSwitch', 'card'].includes(p.kind))
+    s.cutPower = 'none'
+    expect(tasksOf(s)).not.toContain('powerOff')
+    expect(tasksOf(s)).not.toContain('card')
+  })
+  test('the drafted blade-in tightens every screw it loosened', () => {
+    const s = done()
+    let n = 0
+    const steps = proposeSteps(s, 'bladeIn', () => `n${n++}x`)
+    for (const f of ['fastener:rw-f1', 'fastener:rw-f2'])
+      expect(steps.filter((x) => x.place === f).map((x) => x.direction)).toEqual(['anticlockwise', 'clockwise'])
+  })
+  test('limits, own verdicts, and a fix that calls for the test again', () => {
+    expect(judge({ min: 3, max: 4 }, 3.5, true)).toBe(true)
+    expect(judge({ min: 3 }, 2.9, true)).toBe(false)
+    expect(judge({ min: 3 }, undefined, true)).toBe(false)
+    expect(judge({}, undefined, true)).toBe(true)
+    expect(judge({}, Number.NaN, true)).toBe(false)
+    const s = demo('ember-fair').sabers[2]!
+    expect(s.tests.map((t) => standing(s, t))).toEqual(['retest', 'fail'])
+    s.tests[0]!.readings.push({ id: 'r2', at: '2026-11-23T09:00:00Z', by: 'Osk', value: 0.4, pass: true })
+    expect(standing(s, s.tests[0]!)).toBe('pass')
+  })
+  test('each repair proposes its open-and-close test once', () => {
+    const c = demo('ember-fair')
+    const keys = proposeTests(c, c.sabers[2]!).map((p) => p.key)
+    expect(keys).toContain('fix-ef3-x1')
+    expect(new Set(keys).size).toBe(keys.length)
+  })
+})
+
+describe('the handoff', () => {
+  const text = (id: string) => JSON.stringify(buildHandoff(demo(id), 'Shop', '2026-11-24'))
+  test('unknown prints as not recorded, recalled as about', () => {
+    expect(text('first-lantern')).toContain('"Length of the hilt","value":"not recorded"')
+    const c = demo('cinder-oath')
+    c.sabers[0]!.blades[0]!.length = fact(810, 'mm', 'recalled')
+    expect(JSON.stringify(buildHandoff(c, 'Shop', '2026-11-24'))).toContain('about 810 mm')
+  })
+  test('every wish, arrival, screw, control, preset, test and caution is in it', () => {
+    const c = demo('reed-warden')
+    const all = text('reed-warden')
+    for (const x of [
+      ...c.requests.map((r) => r.text),
+      ...c.arrivals.map((a) => a.what),
+      ...c.sabers[0]!.hilt.fasteners.map((f) => f.name),
+      ...c.sabers[0]!.presets.map((p) => p.name),
+      ...c.sabers[0]!.tests.map((t) => t.what),
+      'Flashing light',
+      'local',
+    ])
+      expect(all.toLowerCase()).toContain(JSON.stringify(x).slice(1, -1).toLowerCase())
+  })
+  test('an order of three names the saber of each chapter', () => {
+    const doc = buildHandoff(demo('ember-fair'), 'Shop', '2026-11-24')
+    expect(doc.chapters.filter((x) => x.title.startsWith('Old Bellwether:')).length).toBeGreaterThan(4)
+    expect(new Set(doc.chapters.map((x) => x.id)).size).toBe(doc.chapters.length)
+  })
+  test('the packing list is derived once', () => {
+    const c = demo('crosswind')
+    const list = proposePacking(c)
+    expect(list.map((p) => p.what)).toEqual(
+      expect.arrayContaining(['The saber', 'String blade (yours, coming back)', 'Blade plug 1 in, resin']),
+    )
+    expect(list.map((p) => p.what)).not.toContain('Cell 21700, protected')
+    c.packing = list.map((p, i) => ({ id: `g${i}x`, ...p, packed: false }))
+    expect(proposePacking(c)).toEqual([])
+  })
+})

@@ -1,0 +1,107 @@
+import { type ChildProcess, spawn } from 'node:child_process'
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+// @ts-expect-error a plain script without types, shared with npm start
+import { freePort, startMariadb } from '../../scripts/lib/mariadb.mjs'
+
+export interface Server {
+  url: string
+  data: string
+  databaseUrl: string
+  /** Kills the server process at once, as a power cut would. */
+  kill: () => Promise<void>
+  start: () => Promise<void>
+  stop: () => Promise<void>
+}
+
+/** The built server on a throw-away MariaDB, both on free loopback ports. */
+export async function startServer(env: Record<string, string> = {}): Promise<Server> {
+  const data = mkdtempSync(join(tmpdir(), 'nubrin-test-'))
+  const db = (await startMariadb(join(data, 'mariadb'))) as { url: string; stop: () => Promise<void> }
+  const port = (await freePort()) as number
+  let child: ChildProcess | undefined
+  const start = async () => {
+    child = spawn(process.execPath, ['server/dist/main.js'], {
+      env: {
+        ...process.env,
+        NODE_OPTIONS: '',
+        DATABASE_URL: db.url,
+        PORT: String(port),
+        NUBRIN_DATA: data,
+        NUBRIN_SIGNIN_LIMIT: '8',
+        ...env,
+      },
+      stdio: ['ignore', 'pipe', 'pipe'],
+    })
+    let out = ''
+    await new Promise<void>((done, fail) => {
+      const watch = (b: Buffer) => {
+        out += b
+        if (out.includes('Nubrin is at')) done()
+      }
+      child!.stdout!.on('data', watch)
+      child!.stderr!.on('data', watch)
+      child!.once('exit', () => fail(new Error(`the server ended: ${out}`)))
+    })
+  }
+  const end = (signal: NodeJS.Signals) =>
+    new Promise<void>((done) => {
+      if (!child || child.exitCode !== null || child.signalCode !== null) return done()
+      child.once('exit', () => done())
+      child.kill(signal)
+    })
+  await start()
+  return {
+    url: `http://127.0.0.1:${port}`,
+    data,
+    databaseUrl: db.url,
+    kill: () => end('SIGKILL'),
+    start,
+    stop: async () => {
+      await end('SIGTERM')
+      await db.stop()
+      rmSync(data, { recursive: true, force: true })
+    },
+  }
+}
+
+/** A signed-in visitor of the API. */
+export class Visitor {
+  private cookie = ''
+  private csrf = ''
+  constructor(readonly base: string) {}
+
+  async raw(method: string, path: string, body?: unknown, headers: Record<string, string> = {}): Promise<Response> {
+    const form = body instanceof FormData
+    const res = await fetch(`${this.base}/api${path}`, {
+      method,
+      headers: {
+        cookie: this.cookie,
+        ...(this.csrf ? { 'x-csrf-token': this.csrf } : {}),
+        ...(body !== undefined && !form ? { 'content-type': 'application/json' } : {}),
+        ...headers,
+      },
+      ...(body === undefined ? {} : { body: form ? body : JSON.stringify(body) }),
+    })
+    const set = res.headers.getSetCookie().map((c) => c.split(';')[0]!)
+    if (set.length) this.cookie = set.join('; ')
+    return res
+  }
+  // biome-ignore lint/suspicious/noExplicitAny: tests look into answers of every shape
+  async ask(method: string, path: string, body?: unknown): Promise<{ status: number; body: any }> {
+    const res = await this.raw(method, path, body)
+    const text = await res.text()
+    return { status: res.status, body: /json/.test(res.headers.get('content-type') ?? '') ? JSON.parse(text) : text }
+  }
+  async signIn(name = 'maren', password = 'brass-and-light') {
+    const r = await this.ask('POST', '/session', { signIn: name, password })
+    if (r.status === 200) this.csrf = r.body.csrf
+    return r
+  }
+  upload(path: string, bytes: Uint8Array, name: string) {
+    const form = new FormData()
+    form.append('file', new Blob([bytes as Uint8Array<ArrayBuffer>]), name)
+    return this.ask('POST', path, form)
+  }
+}

