@@ -1,4 +1,4 @@
-import type { Sequelize } from 'sequelize'
+import { QueryTypes, type Sequelize } from 'sequelize'
 import { SequelizeStorage, Umzug } from 'umzug'
 
 /** Plain SQL, since that is what a reviewer and a database administrator read. InnoDB and a primary key everywhere, so that a Galera cluster takes it. */
@@ -46,11 +46,11 @@ export async function migrate(sequelize: Sequelize): Promise<string[]> {
 export async function wipe(sequelize: Sequelize): Promise<void> {
   await sequelize.transaction(async (transaction) => {
     await sequelize.query('SET FOREIGN_KEY_CHECKS = 0', { transaction })
-    const [rows] = await sequelize.query(
+    const rows = await sequelize.query<{ t: string }>(
       'SELECT table_name AS t FROM information_schema.tables WHERE table_schema = DATABASE()',
-      { transaction },
+      { transaction, type: QueryTypes.SELECT },
     )
-    for (const r of rows as { t: string }[]) await sequelize.query(`DROP TABLE \`${r.t}\``, { transaction })
+    for (const r of rows) await sequelize.query(`DROP TABLE \`${r.t}\``, { transaction })
     await sequelize.query('SET FOREIGN_KEY_CHECKS = 1', { transaction })
   })
   await migrate(sequelize)

@@ -4,6 +4,7 @@ import compression from 'compression'
 import express, { type Express } from 'express'
 import helmet from 'helmet'
 import type { Logger } from 'pino'
+import { QueryTypes } from 'sequelize'
 import type { Config } from '../config'
 import type { Store } from '../db/store'
 import type { Files } from '../files'
@@ -38,7 +39,7 @@ export function createApp(config: Config, store: Store, files: Files, cookieSecr
   api.use(express.json({ limit: '3mb' }))
   api.get('/health', async (_req, res) => {
     try {
-      await store.db.sequelize.query('SELECT 1')
+      await store.db.sequelize.query('SELECT 1', { type: QueryTypes.SELECT })
       res.json({ ok: true })
     } catch {
       send(res, new HttpProblem(503, 'database', 'The database does not answer.'))

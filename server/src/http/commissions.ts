@@ -6,6 +6,7 @@ import { markdownOf, webVttOf } from '@nubrin/core/walkthrough'
 import { Router } from 'express'
 import type { Operation } from 'fast-json-patch'
 import multer from 'multer'
+import { QueryTypes } from 'sequelize'
 import { newId, type Store, secret, sha256 } from '../db/store'
 import { mediaHashes, pack, unpack } from '../documents/archive'
 import { accept, type Files, MAX_SOUND_BYTES } from '../files'
@@ -358,9 +359,9 @@ export function commissionRoutes(store: Store, files: Files): Router {
 
   r.get('/recall', async (req, res) => {
     const q = text(req.query.q, '/q')
-    const [rows] = await db.sequelize.query(
+    const rows = await db.sequelize.query(
       'SELECT f.name AS part, f.lot, f.kind, s.name AS saber, c.id AS commission, c.title, c.shipped FROM fitted_parts f JOIN commissions c ON c.id = f.commission_id JOIN sabers s ON s.commission_id = f.commission_id AND s.id = f.saber_id WHERE c.shop_id = ? AND c.archived_at IS NULL AND (f.lot = ? OR f.catalogue_id = ? OR f.name LIKE ?) ORDER BY c.title LIMIT 500',
-      { replacements: [who(req).shopId, q, q, `%${q.replace(/[%_\\]/g, '\\$&')}%`] },
+      { type: QueryTypes.SELECT, replacements: [who(req).shopId, q, q, `%${q.replace(/[%_\\]/g, '\\$&')}%`] },
     )
     res.json(rows)
   })

@@ -36,7 +36,7 @@ export function BenchDrawing({
   const editSaber = useBench((b) => b.editSaber)
   const id = useBench((b) => b.id)
   const navigate = useNavigate()
-  const [ref, width] = useWidth<HTMLDivElement>()
+  const [ref, width] = useWidth<HTMLElement>()
   const [drag, setDrag] = useState<{ id: string; from: number; by: number }>()
   const svg = useRef<HTMLDivElement>(null)
 
@@ -82,6 +82,8 @@ export function BenchDrawing({
   }
   const move = (e: PointerEvent) => drag && setDrag({ ...drag, by: Math.round((mmAt(e) - drag.from) * 2) / 2 })
   const up = () => {
+    // The captured pointer takes the click from the part under it, so a press without a move selects here.
+    if (drag && !drag.by) light(`part:${drag.id}`)
     if (drag?.by) {
       const { id: partId, by } = drag
       editSaber('move a part', (s) => {
@@ -100,7 +102,7 @@ export function BenchDrawing({
   }
 
   return (
-    <div ref={ref} className="paper-grid border-rule relative border-b">
+    <section ref={ref} aria-label="Drawing" className="paper-grid border-rule relative border-b">
       <div ref={svg} onPointerDown={down} onPointerMove={move} onPointerUp={up} style={{ height: HEIGHT }}>
         <SceneView scene={scene} title={`Section drawing of ${saber.name}`} onPick={pick} lit={lit} className="block">
           <Balloons scene={scene} findings={findings} />
@@ -144,7 +146,7 @@ export function BenchDrawing({
           {drag.by} mm
         </p>
       ) : null}
-    </div>
+    </section>
   )
 }
 

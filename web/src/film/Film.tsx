@@ -103,7 +103,7 @@ export default function Film() {
   return (
     <main className="flex h-screen flex-col bg-[#171d1d] text-[#efe6d2]">
       <div className="flex items-center gap-6 px-8 py-3 text-[1.3rem]">
-        <span className="font-semibold">{saber.name}</span>
+        <h1 className="font-semibold">{saber.name}</h1>
         <span>
           {at + 1} of {saber.beats.length}
         </span>

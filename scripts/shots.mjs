@@ -1,0 +1,66 @@
+// npm run shots: one current picture of each main view, from the running demo shop (PORT as for npm start).
+import { execFileSync } from 'node:child_process'
+import { mkdtempSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { dirname, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { chromium } from 'playwright-core'
+
+const url = `http://127.0.0.1:${process.env.PORT ?? 4310}`
+const folder = join(dirname(dirname(fileURLToPath(import.meta.url))), 'docs', 'screenshots')
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: [
+    '--headless',
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+    '--no-first-run',
+  ],
+})
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+await page.goto(url)
+await page.getByLabel('Sign-in name').fill('maren')
+await page.getByLabel('Password').fill('brass-and-light')
+await page.keyboard.press('Enter')
+await page.getByRole('heading', { name: 'On the rack' }).waitFor()
+const views = {
+  rack: '/',
+  brief: '/commission/cinder-oath/brief',
+  hilt: '/commission/cinder-oath/hilt',
+  fit: '/commission/cinder-oath/fit',
+  power: '/commission/reed-warden/power',
+  voice: '/commission/reed-warden/voice',
+  controls: '/commission/reed-warden/controls',
+  access: '/commission/reed-warden/access',
+  proof: '/commission/ember-fair/proof',
+  walkthrough: '/commission/reed-warden/walkthrough',
+  film: '/film/reed-warden/rw',
+  handoff: '/commission/cinder-oath/handoff',
+}
+for (const [name, path] of Object.entries(views)) {
+  await page.goto(url + path)
+  await page.waitForTimeout(900)
+  if (name === 'access') await page.getByRole('button', { name: 'Put the blade in' }).first().click()
+  if (name === 'film') for (let i = 0; i < 4; i++) await page.keyboard.press('PageDown')
+  await page.waitForTimeout(300)
+  await page.screenshot({ path: join(folder, `${name}.png`) })
+}
+const token = await page.evaluate(async () => {
+  const { csrf } = await (await fetch('/api/session')).json()
+  return (
+    await (
+      await fetch('/api/commissions/reed-warden/handoffs', { method: 'POST', headers: { 'x-csrf-token': csrf } })
+    ).json()
+  ).link
+})
+await page.setViewportSize({ width: 420, height: 900 })
+await page.goto(url + token)
+await page.waitForTimeout(900)
+await page.screenshot({ path: join(folder, 'client.png') })
+const pdf = join(mkdtempSync(join(tmpdir(), 'nubrin-')), 'h.pdf')
+writeFileSync(pdf, Buffer.from(await (await page.request.get(`${url}/api/commissions/reed-warden/handoff.pdf`)).body()))
+execFileSync('pdftoppm', ['-png', '-r', '75', '-f', '1', '-l', '1', '-singlefile', pdf, join(folder, 'pdf')])
+await browser.close()

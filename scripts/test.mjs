@@ -1,0 +1,54 @@
+// npm test: installs what is missing, then types, lint, unit and server tests, and the real interface in Chromium.
+import { spawnSync } from 'node:child_process'
+import { dirname, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { ensureDebian, ensureNpm } from './lib/install.mjs'
+
+const root = dirname(dirname(fileURLToPath(import.meta.url)))
+process.chdir(root)
+ensureNpm(root)
+ensureDebian(['mariadbd', 'mariadb', 'chromium', 'pdftotext', 'sounds'])
+
+const bin = (name) => join(root, 'node_modules', '.bin', name)
+let passed = 0
+let failed = 0
+const step = (name, command, args, env = {}) => {
+  console.log(`\n${name}`)
+  const r = spawnSync(command, args, {
+    stdio: ['ignore', 'pipe', 'pipe'],
+    encoding: 'utf8',
+    env: { ...process.env, ...env },
+    maxBuffer: 1 << 28,
+  })
+  const text = `${r.stdout}${r.stderr}`
+  const counts =
+    /Tests:\s+(?:(\d+) failed, )?(?:\d+ skipped, )?(\d+) passed/.exec(text) ?? /interface: ()(\d+) passed/.exec(text)
+  const bad = Number(counts?.[1] || /interface: \d+ passed, (\d+) failed/.exec(text)?.[1] || 0)
+  passed += counts ? Number(counts[2]) : r.status === 0 ? 1 : 0
+  failed += r.status === 0 ? 0 : Math.max(1, bad)
+  if (r.status !== 0 || /interface:/.test(text)) console.log(text)
+  else console.log(`  ok${counts ? `, ${counts[2]} tests` : ''}`)
+}
+
+step('types', bin('tsc'), ['--noEmit', '-p', 'tsconfig.json'])
+step('lint and format', bin('biome'), ['check', '.'])
+const { build } = await import('./build.mjs')
+await build()
+step('core and server', process.execPath, [
+  '--experimental-vm-modules',
+  '--no-warnings',
+  join(root, 'node_modules/jest/bin/jest.js'),
+])
+const esbuild = await import('esbuild')
+await esbuild.build({
+  entryPoints: ['e2e/run.ts'],
+  outfile: 'e2e/dist/run.mjs',
+  bundle: true,
+  platform: 'node',
+  format: 'esm',
+  packages: 'external',
+  logLevel: 'warning',
+})
+step('the real interface', process.execPath, ['e2e/dist/run.mjs', ...process.argv.slice(2)])
+console.log(`\n${passed} passed, ${failed} failed`)
+process.exit(failed ? 1 : 0)
