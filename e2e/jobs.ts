@@ -253,7 +253,7 @@ job('the main job: from a wish to the PDF and the client’s page', async ({ pag
     ),
   )
   must(Date.now() - started < 20_000, 'the PDF comes')
-  const text = execFileSync('pdftotext', ['-layout', pdf, '-']).toString().replace(/\s+/g, ' ')
+  const text = execFileSync('pdftotext', [pdf, '-']).toString().replace(/\s+/g, ' ')
   const told = [
     'Tidewatch',
     'Ansel Corrow',

@@ -90,7 +90,7 @@ function Laid({ station }: { station: Station }) {
 
   const days = order.deadline ? differenceInCalendarDays(parseISO(order.deadline), new Date()) : undefined
   return (
-    <div className="flex h-screen min-h-[640px] flex-col">
+    <div className="bench flex h-screen min-h-[640px] flex-col">
       <header className="border-rule flex h-[50px] shrink-0 items-center gap-3 border-b px-5">
         <Link to="/" className="text-brass" aria-label="Back to the rack" title="Back to the rack">
           ←

@@ -121,7 +121,7 @@ export function FactField({
   const echo = unit === 'mm' && value?.value ? inchFraction(value.value, 0.03) : undefined
   const current = value?.source ?? 'unknown'
   return (
-    <div className="min-w-0">
+    <div className={`min-w-0 ${compact && value?.rivals?.length ? 'col-span-full' : ''}`}>
       {hideLabel ? null : <div className="label truncate">{label}</div>}
       <div className="flex items-baseline gap-1">
         <input
