@@ -285,7 +285,11 @@ job('will the bigger speaker go in? answered from the rack in a few moves', asyn
   await page.locator('nav[aria-label=Stations]').waitFor()
   await page.keyboard.press('3')
   await page.getByLabel('Kind of part').selectOption('speaker')
-  await page.getByRole('button', { name: /Speaker 36 mm/ }).click()
+  await page
+    .getByText(/mm too big at/)
+    .first()
+    .waitFor()
+  await page.getByRole('button', { name: 'Swap in Speaker 36 mm, 4 Ω 3 W' }).click()
   await page.getByText(/Speaker 36 mm, 4 Ω 3 W does not go in/).waitFor()
   await page
     .getByText(/mm too small/)

@@ -1,9 +1,11 @@
 import { describe, expect, test } from '@jest/globals'
 import {
+  alternatives,
   axialSlack,
   balance,
   besideMargin,
   bundleDiameter,
+  exchange,
   fitParts,
   judgeSocket,
   overlaps,
@@ -11,10 +13,11 @@ import {
   ventShare,
 } from '@nubrin/core/fit'
 import { boreAt, drawSection, drawUnrolled, hatch, layOut, narrowest, placeOf, svgOf } from '@nubrin/core/hilt'
+import { GENERIC_CATALOGUE } from '@nubrin/core/parts'
 import { fact } from '@nubrin/core/record'
 import { demoCommissions } from '@nubrin/demo'
 import fc from 'fast-check'
-import { done, tube } from './samples'
+import { demo, done, tube } from './samples'
 
 describe('a cell beside a board', () => {
   test('agrees with probing the rectangle against the circle point by point', () => {
@@ -215,6 +218,52 @@ describe('the hilt as geometry', () => {
       },
     ]
     expect(ventShare(s)).toMatchObject({ ok: true, value: 25 })
+  })
+})
+
+describe('will the bigger one go in?', () => {
+  const troubled = () => demo('cinder-oath').sabers[0]!
+  test('every verdict is that of the saber with the part really exchanged', () => {
+    for (const id of ['cinder-oath', 'reed-warden', 'crosswind', 'ember-fair'])
+      for (const s of demo(id).sabers)
+        for (const p of s.parts.filter((q) => ['cell', 'speaker', 'connector', 'board'].includes(q.kind)))
+          for (const alt of alternatives(s, p.id, GENERIC_CATALOGUE)) {
+            const next = exchange(s, p.id, alt.row)
+            const judged = fitParts(next).filter((f) => f.part.id === p.id || f.besideOf === p.id)
+            const spare = judged.every((f) => f.spareMm !== undefined)
+              ? Math.min(...judged.map((f) => f.spareMm!))
+              : undefined
+            expect(alt.spareMm).toEqual(spare)
+            const shared = overlaps(next).filter((o) => o.a.id === p.id || o.b.id === p.id)
+            if (alt.fits) expect([spare! >= 0, shared.length]).toEqual([true, 0])
+            expect(alt.row.kind).toBe(p.kind)
+          }
+  })
+  test('of two speakers of one length the wider never has more room', () => {
+    const list = alternatives(troubled(), 'co-p1', GENERIC_CATALOGUE).filter((a) => a.spareMm !== undefined)
+    for (const a of list)
+      for (const b of list)
+        if (a.row.specs.diameter!.value! > b.row.specs.diameter!.value!)
+          expect(a.spareMm!).toBeLessThanOrEqual(b.spareMm! + 1e-9)
+    expect(list.find((a) => a.row.id === 'speaker-24-8-2')).toMatchObject({ fits: true })
+    expect(list.find((a) => a.row.id === 'speaker-28-4-3')).toMatchObject({
+      fits: false,
+      spareMm: expect.closeTo(-1.4, 6),
+    })
+  })
+  test('a cell of more capacity and the same resistance wins runtime, and the saber itself is untouched', () => {
+    const s = done()
+    const before = JSON.stringify(s)
+    const row = GENERIC_CATALOGUE.find((r) => r.id === 'cell-18650-p15')!
+    const more = { ...row, id: 'more', specs: { ...row.specs, capacity: fact(4000, 'mAh') } }
+    const [same, bigger] = alternatives(s, 'rw-p2', [row, more])
+    expect(same!.runtimeMin).toBeCloseTo(0, 6)
+    expect(bigger!.runtimeMin).toBeGreaterThan(10)
+    expect(JSON.stringify(s)).toBe(before)
+    expect(exchange(s, 'rw-p2', more).parts.find((p) => p.id === 'rw-p2')).not.toHaveProperty('landmark')
+  })
+  test('a part that is not there is a broken contract', () => {
+    expect(() => alternatives(done(), 'nope', GENERIC_CATALOGUE)).toThrow(RangeError)
   })
 })
 

@@ -1,3 +1,4 @@
+export { type Alternative, alternatives, exchange, exchanged } from './alternatives'
 export { type Balance, balance, DENSITY } from './balance'
 export { axialSlack, chassisWall, fitParts, overlaps, type PartFit, type Slack, ventShare } from './chain'
 export { standardKey } from './fasteners'

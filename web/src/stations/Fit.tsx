@@ -1,4 +1,14 @@
-import { axialSlack, balance, chassisWall, fitParts, judgeSocket, SOCKET_WORDS } from '@nubrin/core/fit'
+import {
+  type Alternative,
+  alternatives,
+  axialSlack,
+  balance,
+  chassisWall,
+  exchanged,
+  fitParts,
+  judgeSocket,
+  SOCKET_WORDS,
+} from '@nubrin/core/fit'
 import { boreAt, layOut, outerAt, socketSpan, spanOf } from '@nubrin/core/hilt'
 import { type CataloguePart, fitFrom, KINDS, kindRule, type PartKind, SPECS, type SpecKey } from '@nubrin/core/parts'
 import { type Blade, fact, known, type Saber } from '@nubrin/core/record'
@@ -95,6 +105,13 @@ export default function Fit({ cut }: StationProps) {
     light(`blade:${id}`)
   }
   const kinds = [...new Set(rows.map((r) => r.kind))]
+  // The part that the shelf is compared with: the one lit, else the first of its kind.
+  const fitted =
+    saber.parts.find((p) => p.kind === kind && lit === `part:${p.id}`) ?? saber.parts.find((p) => p.kind === kind)
+  const tried = useMemo(
+    () => (fitted && rows.length ? alternatives(saber, fitted.id, rows) : []),
+    [saber, fitted, rows],
+  )
   return (
     <div className="grid grid-cols-[190px_minmax(0,1fr)_220px] gap-4">
       <section aria-label="Catalogue">
@@ -129,18 +146,28 @@ export default function Fit({ cut }: StationProps) {
           ) : (
             rows
               .filter((r) => r.kind === kind)
-              .map((r) => (
-                <li key={r.id}>
-                  <button
-                    type="button"
-                    className="hover:bg-card border-rule w-full border-b py-1 text-left leading-tight"
-                    onClick={() => add(r)}
-                  >
-                    <span className="font-medium">+ {r.name}</span>
-                    <span className="text-quiet block text-[0.85rem]">{sizeText(r.specs)}</span>
-                  </button>
-                </li>
-              ))
+              .map((r) => {
+                const alt = tried.find((t) => t.row.id === r.id)
+                return (
+                  <li key={r.id} className="border-rule border-b py-1 leading-tight">
+                    <button type="button" className="hover:bg-card w-full text-left" onClick={() => add(r)}>
+                      <span className="font-medium">+ {r.name}</span>
+                      <span className="text-quiet block text-[0.85rem]">{sizeText(r.specs)}</span>
+                    </button>
+                    {alt && fitted ? (
+                      <Verdict
+                        alt={alt}
+                        swap={() =>
+                          editSaber(
+                            `swap in ${r.name}`,
+                            (s) => void (s.parts = s.parts.map((p) => (p.id === fitted.id ? exchanged(p, r) : p))),
+                          )
+                        }
+                      />
+                    ) : null}
+                  </li>
+                )
+              })
           )}
         </ul>
       </section>
@@ -223,6 +250,36 @@ export default function Fit({ cut }: StationProps) {
         <FigureView name="balance from the pommel" figure={bal.centre} digits={0} />
       </section>
     </div>
+  )
+}
+
+/** Whether a part of the shelf would go in where one is fitted, and what it costs. */
+function Verdict({ alt, swap }: { alt: Alternative; swap: () => void }) {
+  const costs = [
+    alt.overlapMm > 0 ? `shares ${formatNumber(alt.overlapMm, 1)} mm` : '',
+    alt.runtimeMin !== undefined && Math.abs(alt.runtimeMin) >= 1
+      ? `${alt.runtimeMin > 0 ? '+' : ''}${formatNumber(alt.runtimeMin, 0)} min`
+      : '',
+  ].filter(Boolean)
+  return (
+    <span className="flex items-baseline gap-2 text-[0.85rem]">
+      <span className={alt.fits === false ? 'text-stop' : alt.fits ? 'text-fine' : 'text-quiet'}>
+        {alt.spareMm === undefined
+          ? 'cannot be judged yet'
+          : alt.spareMm < 0
+            ? `✕ ${formatNumber(-alt.spareMm)} mm too big at ${formatNumber(alt.at?.x ?? 0, 0)}`
+            : `${alt.fits ? '✓' : '✕'} ${formatNumber(alt.spareMm)} mm to spare`}
+        {costs.length ? `, ${costs.join(', ')}` : ''}
+      </span>
+      <button
+        type="button"
+        className="text-brass ml-auto shrink-0"
+        onClick={swap}
+        aria-label={`Swap in ${alt.row.name}`}
+      >
+        swap in
+      </button>
+    </span>
   )
 }
 
