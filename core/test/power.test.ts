@@ -6,6 +6,7 @@ import {
   chargeTime,
   chooseResistor,
   discharge,
+  ledResistors,
   litCurrent,
   nextE24,
   ocv,
@@ -127,6 +128,24 @@ describe('resistors', () => {
         },
       ),
     )
+  })
+})
+
+describe('the resistor of an accent LED', () => {
+  test('red at 20 mA from a full cell takes 110 Ω; blue goes dark at the empty one; a missing value is named', () => {
+    const s = done()
+    const led = (id: string, vf: number | null) => ({
+      id,
+      kind: 'accentLed' as const,
+      name: id,
+      specs: { forwardVolts: fact(vf, 'V'), channelCurrent: fact(20, 'mA') },
+    })
+    s.parts.push(led('red', 2), led('blue', 3.2), led('odd', null))
+    const [red, blue, odd] = ledResistors(s)
+    expect(red).toMatchObject({ ohms: { ok: true, value: 110 }, choice: { darkWhenEmpty: false } })
+    expect(blue).toMatchObject({ ohms: { ok: true, value: 51 }, choice: { darkWhenEmpty: true, currentEmpty: 0 } })
+    expect(odd!.ohms).toMatchObject({ ok: false, needs: [{ name: 'forward voltage', ref: 'part:odd' }] })
+    expect(odd).not.toHaveProperty('choice')
   })
 })
 

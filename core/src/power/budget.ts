@@ -4,6 +4,7 @@ import { known, type NumberFact } from '../record/fact'
 import type { Blade, FittedPart, Preset, Saber, Zone } from '../record/schema'
 import { formatNumber } from '../units/format'
 import { type Discharge, discharge } from './discharge'
+import { chooseResistor, type ResistorChoice } from './resistor'
 import { wireGuideAmps, wireOhms } from './wire'
 
 /** Channel levels 0…1 as the board is told them: a hex digit pair is a duty of v/255. */
@@ -312,4 +313,26 @@ export function wattHours(saber: Saber): Calculated {
       (g.take(`capacity of ${c.name}`, c.specs.capacity, `part:${c.id}`) / 1000) *
       g.take(`nominal voltage of ${c.name}`, c.specs.nominalVolts, `part:${c.id}`)
   return g.figure('Wh', 'Σ V × Ah', 'Wh = V·Ah', () => wh)
+}
+
+/** The series resistor of each accent or in-hilt LED, from cell to LED: value, rating, and whether it goes dark at the empty cell. */
+export function ledResistors(saber: Saber): { part: FittedPart; ohms: Calculated; choice?: ResistorChoice }[] {
+  const cell = saber.parts.find((p) => p.kind === 'cell')
+  return saber.parts
+    .filter((p) => p.kind === 'accentLed' || p.kind === 'inHiltLed')
+    .map((part) => {
+      const g = new Gather()
+      const ref = `part:${part.id}`
+      if (!cell) g.missing('a cell')
+      const full = g.take('full voltage', cell?.specs.fullVolts, cell && `part:${cell.id}`)
+      const empty = g.take('cut-off voltage', cell?.specs.cutoffVolts, cell && `part:${cell.id}`)
+      const forward = g.take('forward voltage', part.specs.forwardVolts, ref)
+      const mA = g.take('current', part.specs.channelCurrent, ref)
+      let choice: ResistorChoice | undefined
+      const ohms = g.figure('Ω', '(V full − Vf) ÷ I, next higher E24', 'Ohm’s law; E24 by IEC 60063', () => {
+        choice = chooseResistor(full, empty, forward, mA / 1000)
+        return choice.ohms
+      })
+      return { part, ohms, ...(choice ? { choice } : {}) }
+    })
 }

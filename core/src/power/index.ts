@@ -1,6 +1,7 @@
 export {
   bladeCurrent,
   chargeTime,
+  ledResistors,
   levels,
   litBlades,
   litCurrent,

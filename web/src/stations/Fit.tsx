@@ -105,6 +105,11 @@ export default function Fit({ cut }: StationProps) {
     light(`blade:${id}`)
   }
   const kinds = [...new Set(rows.map((r) => r.kind))]
+  // Touching a part opens its shelf, so that "would the bigger one go in?" is answered beside it.
+  const litKind = saber.parts.find((p) => lit === `part:${p.id}`)?.kind
+  useEffect(() => {
+    if (litKind) setKind(litKind)
+  }, [litKind])
   // The part that the shelf is compared with: the one lit, else the first of its kind.
   const fitted =
     saber.parts.find((p) => p.kind === kind && lit === `part:${p.id}`) ?? saber.parts.find((p) => p.kind === kind)

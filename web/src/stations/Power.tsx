@@ -2,6 +2,7 @@ import { missingText } from '@nubrin/core/findings'
 import {
   bladeCurrent,
   chargeTime,
+  ledResistors,
   litBlades,
   litCurrent,
   pixels,
@@ -119,6 +120,19 @@ export default function Power() {
           {first ? (
             <FigureView name={`whole saber in ${first.name}`} figure={litCurrent(saber, first.colour)} digits={2} />
           ) : null}
+          {ledResistors(saber).map((r) => (
+            <div key={r.part.id}>
+              <FigureView name={`${r.part.name}: resistor`} figure={r.ohms} digits={2} />
+              {r.choice ? (
+                <p className="text-quiet text-[0.87rem]">
+                  rated {formatNumber(r.choice.ratingWatts, 2)} W or more;{' '}
+                  {r.choice.darkWhenEmpty
+                    ? 'dark at the empty cell'
+                    : `${formatNumber(r.choice.currentEmpty * 1000, 0)} mA left at the empty cell`}
+                </p>
+              ) : null}
+            </div>
+          ))}
           <FigureView name="lost in the wire at full white" figure={wireDrop(saber)} digits={2} />
         </div>
       </section>

@@ -1,5 +1,13 @@
 import { type Beat, ORDERS } from '@nubrin/core/record'
-import { compose, fromTelling, guessSeconds, rehearse, troubleText, uncovered } from '@nubrin/core/walkthrough'
+import {
+  chaptersOf,
+  compose,
+  fromTelling,
+  guessSeconds,
+  rehearse,
+  troubleText,
+  uncovered,
+} from '@nubrin/core/walkthrough'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { freshId, todayIso } from '../api'
@@ -212,13 +220,22 @@ export default function Walkthrough() {
             subtitles, planned times (WebVTT)
           </a>
           {saber.takes.map((t, i) => (
-            <a
-              key={t.id}
-              className="text-brass block"
-              href={`/api/commissions/${order.id}/walkthrough.vtt?saber=${saber.id}&take=${t.id}`}
-            >
-              subtitles of take {i + 1} ({t.marks.length} marks)
-            </a>
+            <span key={t.id} className="block">
+              <a
+                className="text-brass"
+                href={`/api/commissions/${order.id}/walkthrough.vtt?saber=${saber.id}&take=${t.id}`}
+              >
+                subtitles of take {i + 1} ({t.marks.length} marks)
+              </a>
+              {', '}
+              <a
+                className="text-brass"
+                download={`chapters-take-${i + 1}.txt`}
+                href={`data:text/plain;charset=utf-8,${encodeURIComponent(chaptersOf(saber, t))}`}
+              >
+                its chapters
+              </a>
+            </span>
           ))}
         </div>
       </section>
