@@ -43,6 +43,7 @@ const views = {
 for (const [name, path] of Object.entries(views)) {
   await page.goto(url + path)
   await page.waitForTimeout(900)
+  if (name === 'fit') await page.locator('main button', { hasText: 'Speaker 28 mm' }).first().click()
   if (name === 'access') await page.getByRole('button', { name: 'Put the blade in' }).first().click()
   if (name === 'film') for (let i = 0; i < 4; i++) await page.keyboard.press('PageDown')
   await page.waitForTimeout(300)

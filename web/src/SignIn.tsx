@@ -1,4 +1,4 @@
-import { Suspense, useEffect, useState } from 'react'
+import { useEffect, useState } from 'react'
 import { useForm } from 'react-hook-form'
 import { Outlet } from 'react-router'
 import { useSession } from './store/session'
@@ -13,13 +13,7 @@ export function SignedIn() {
   }, [ask])
   if (failed) return <p className="p-6">{failed} Start it with npm start, then reload.</p>
   if (person === undefined) return <p className="text-quiet p-6">One moment…</p>
-  return person ? (
-    <Suspense fallback={<p className="text-quiet p-6">Unrolling the drawing…</p>}>
-      <Outlet />
-    </Suspense>
-  ) : (
-    <Door />
-  )
+  return person ? <Outlet /> : <Door />
 }
 
 function Door() {

@@ -2,7 +2,7 @@ import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react'
 import { STATIONS, type Station, stationStates } from '@nubrin/core/findings'
 import { blankSaber } from '@nubrin/core/record'
 import { differenceInCalendarDays, format, parseISO } from 'date-fns'
-import { type ComponentType, lazy, Suspense, useEffect, useMemo, useState } from 'react'
+import { type ComponentType, useEffect, useMemo, useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { freshId } from '../api'
 import { BenchDrawing } from '../drawing/BenchDrawing'
@@ -16,17 +16,32 @@ import { AddFact } from './AddFact'
 export interface StationProps {
   cut: number
 }
-const VIEWS: Record<Station, ComponentType<StationProps>> = {
-  brief: lazy(() => import('./Brief')),
-  hilt: lazy(() => import('./Hilt')),
-  fit: lazy(() => import('./Fit')),
-  power: lazy(() => import('./Power')),
-  voice: lazy(() => import('./Voice')),
-  controls: lazy(() => import('./Controls')),
-  access: lazy(() => import('./Access')),
-  proof: lazy(() => import('./Proof')),
-  walkthrough: lazy(() => import('./Walkthrough')),
-  handoff: lazy(() => import('./Handoff')),
+type View = ComponentType<StationProps>
+const LOAD: Record<Station, () => Promise<{ default: View }>> = {
+  brief: () => import('./Brief'),
+  hilt: () => import('./Hilt'),
+  fit: () => import('./Fit'),
+  power: () => import('./Power'),
+  voice: () => import('./Voice'),
+  controls: () => import('./Controls'),
+  access: () => import('./Access'),
+  proof: () => import('./Proof'),
+  walkthrough: () => import('./Walkthrough'),
+  handoff: () => import('./Handoff'),
+}
+const loaded = new Map<Station, View>()
+
+/** The code of a station, fetched when it is first asked for. */
+function useView(station: Station): View | undefined {
+  const [, ready] = useState(0)
+  useEffect(() => {
+    if (loaded.has(station)) return
+    void LOAD[station]().then((m) => {
+      loaded.set(station, m.default)
+      ready((n) => n + 1)
+    })
+  }, [station])
+  return loaded.get(station)
 }
 
 export default function Bench() {
@@ -61,7 +76,7 @@ function Laid({ station }: { station: Station }) {
   const [adding, setAdding] = useState(false)
   const [cut, setCut] = useState(80)
   const states = useMemo(() => stationStates(order, all), [order, all])
-  const View = VIEWS[station]
+  const View = useView(station)
   const elsewhere = all.filter((f) => f.station !== station && f.level !== 'note')
 
   useEffect(() => {
@@ -180,11 +195,7 @@ function Laid({ station }: { station: Station }) {
       </nav>
       <Trouble />
       <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_minmax(270px,340px)]">
-        <main className="min-h-0 overflow-y-auto px-5 py-3">
-          <Suspense fallback={<p className="text-quiet">…</p>}>
-            <View cut={cut} />
-          </Suspense>
-        </main>
+        <main className="min-h-0 overflow-y-auto px-5 py-3">{View ? <View cut={cut} /> : null}</main>
         <aside className="border-rule min-h-0 border-l px-4 py-3">
           <FindingsPanel list={here} elsewhere={elsewhere} />
         </aside>

@@ -24,8 +24,8 @@ const SHORT: Record<Source, string> = {
 }
 const PLAIN = new Set<Source>(['measured', 'datasheet', 'configured', 'computed'])
 
-const show = (f: NumberFact | undefined) =>
-  f && f.value !== null ? `${formatNumber(f.value)}${f.tol ? ` ± ${formatNumber(f.tol)}` : ''}` : ''
+const show = (f: NumberFact | undefined, bare?: boolean) =>
+  f && f.value !== null ? `${formatNumber(f.value)}${f.tol && !bare ? ` ± ${formatNumber(f.tol)}` : ''}` : ''
 
 /**
  * A value with its source. Typing over it corrects it and keeps the old one in the trail; a hedged entry ("about 24") is
@@ -53,19 +53,19 @@ export function FactField({
   /** In a narrow column: no unit, and the source only where it is not measured. */
   compact?: boolean
 }) {
-  const [draft, setDraft] = useState(show(value))
+  const [draft, setDraft] = useState(show(value, compact))
   const [wrong, setWrong] = useState<string>()
   const focused = useRef(false)
   useEffect(() => {
     if (!focused.current) {
-      setDraft(show(value))
+      setDraft(show(value, compact))
       setWrong(undefined)
     }
   }, [value])
 
   const commit = () => {
     focused.current = false
-    if (draft.trim() === show(value)) return setWrong(undefined)
+    if (draft.trim() === show(value, compact)) return setWrong(undefined)
     const trail =
       value && value.value !== null
         ? {
@@ -110,7 +110,8 @@ export function FactField({
             : read.value
     onCommit(
       fact(scaled, unit, read.hedged ? 'recalled' : was === 'assumed' || was === 'recalled' ? source : was, {
-        ...(read.tol === undefined ? {} : { tol: read.tol }),
+        // A narrow field does not show the tolerance, so leaving it out there does not take it away.
+        ...(read.tol !== undefined ? { tol: read.tol } : compact && value?.tol ? { tol: value.tol } : {}),
         on: todayIso(),
         ...trail,
       }),
@@ -138,7 +139,7 @@ export function FactField({
           onBlur={commit}
           onKeyDown={(e) => {
             if (e.key === 'Enter') commit()
-            if (e.key === 'Escape') setDraft(show(value))
+            if (e.key === 'Escape') setDraft(show(value, compact))
           }}
         />
         {compact ? null : <span className="label">{unit === '×' ? '' : unit === 'deg' ? '°' : unit}</span>}
