@@ -117,6 +117,16 @@ describe('the script', () => {
     expect(again.map((b) => b.id)).toEqual(s.beats.map((b) => b.id))
     expect(again[3]!.say).toBe('In my words.')
   })
+  test('a task without recorded steps makes no empty beat, and is missed', () => {
+    const c = demo('crosswind')
+    const s = c.sabers[0]!
+    s.beats = compose(c, s)
+    expect(s.beats.some((b) => b.say.includes('not recorded yet'))).toBe(false)
+    expect(uncovered(c, s).map((t) => t.key)).toEqual(
+      expect.arrayContaining(['task:bladeOut', 'task:cellIn', 'task:charge']),
+    )
+    expect(uncovered(c, s).map((t) => t.key)).not.toContain('task:bladeIn')
+  })
   test('a removed beat is missed by name', () => {
     const c = demo('reed-warden')
     const s = c.sabers[0]!

@@ -24,7 +24,8 @@ export const guessSeconds = (say: string): number =>
  * or written are kept: an edited one stands where its telling stands, an own one goes to the end unless it was moved.
  */
 export function compose(c: Commission, s: Saber, order: Order = s.order): Beat[] {
-  const tellings = tellingsOf(c, s).filter((t) => t.key !== 'off')
+  // A task whose steps nobody has recorded is no beat: it stays in the list of what is not told.
+  const tellings = tellingsOf(c, s).filter((t) => t.key !== 'off' && (!t.key.startsWith('task:') || t.perform))
   const rank = (t: Telling) => CHAPTERS[order].indexOf(t.chapter)
   const sorted = [...tellings].sort((a, b) => rank(a) - rank(b) || inner(s, a) - inner(s, b))
   const placed = settleEnds(s, sorted)
