@@ -117,6 +117,15 @@ job('the main job: from a wish to the PDF and the client’s page', async ({ pag
   await page.getByRole('button', { name: /whole saber at full white/ }).click()
   await page.getByText(/zones \+/).waitFor()
 
+  await add(page, 'another light: crystal, accent, strip', 'lamp glow')
+  await page
+    .getByText(/needs LEDs in lamp glow/)
+    .first()
+    .waitFor()
+  await type(page, 'LEDs in lamp glow', '2')
+  await type(page, 'mA per channel of lamp glow', '18')
+  await eventually('the light is counted', async () => (await page.getByText(/needs LEDs in lamp glow/).count()) === 0)
+
   // Voice & light, with real recordings of a speaker test.
   await station(page, '5', 'Voice')
   await add(page, 'name of a preset', 'Bottle glass')

@@ -75,6 +75,21 @@ describe('other quantities', () => {
   })
 })
 
+describe('a field with a unit of its own', () => {
+  test.each([
+    ['12', 'current', 'mA', 12],
+    ['0.012 A', 'current', 'mA', 12],
+    ['900', 'time', 'ms', 900],
+    ['0.9 s', 'time', 'ms', 900],
+    ['40', 'resistance', 'mΩ', 40],
+    ['7/8', 'length', 'mm', 22.225],
+    ['16', 'length', 'mm', 16],
+    ['3', 'count', 'Hz', 3],
+  ] as const)('%s as %s in %s is %d', (text, quantity, unit, value) => {
+    expect(parseMeasure(text, quantity, unit)).toMatchObject({ ok: true, unit, value: expect.closeTo(value, 9) })
+  })
+})
+
 describe('asking back', () => {
   test('a 6 3/4 in tube is a slip for 3/4 in', () => {
     expect(suggestNominal(6.75 * 25.4, 'tube')?.nearest?.text).toBe('3/4 in')

@@ -81,10 +81,11 @@ const NUMBER = /^(?:(\d+)\s+(\d+)\s*\/\s*(\d+)|(\d+)-(\d+)\s*\/\s*(\d+)|(\d+)\s*
  * Reads what a maker types: `22.2`, `22,2 mm`, `7/8`, `7/8 in`, `1 1/8"`, `0.875 in`, `about 24`, `48 ± 0.2`.
  *
  * A bare fraction in a length field means inches, since nobody writes millimetres as vulgar fractions; a decimal comma
- * is a decimal point. The result is in the quantity's stored unit. Fails with a code and the echoed piece; never guesses
+ * is a decimal point. The result is in the quantity's stored unit, or in the unit of the `field` it was typed into, which is
+ * then also what a bare number means: `12` in a field of mA is 12 mA. Fails with a code and the echoed piece; never guesses
  * a unit it does not know. Lengths, masses and electrical values may not be negative; angles and levels may.
  */
-export function parseMeasure(text: string, quantity: Quantity): Parsed | ParseFailure {
+export function parseMeasure(text: string, quantity: Quantity, field?: Unit): Parsed | ParseFailure {
   const rule = RULES[quantity]
   const accepts = Object.keys(rule.factors).filter(Boolean)
   const fail = (code: ParseCode, got: string): ParseFailure => ({ ok: false, code, got, accepts })
@@ -104,17 +105,23 @@ export function parseMeasure(text: string, quantity: Quantity): Parsed | ParseFa
 
   const spelled = read.rest.trim().toLowerCase()
   const unitText = spelled || (quantity === 'length' && read.fraction ? 'in' : '')
-  const factor = rule.factors[unitText]
+  const own = (field && rule.factors[field.toLowerCase()]) || 1
+  const factor = unitText === '' ? own : rule.factors[unitText]
   if (factor === undefined) return fail('unknownUnit', read.rest.trim())
 
-  const result: Parsed = { ok: true, value: clean(read.value * factor), unit: rule.stored, hedged: !!hedge }
+  const result: Parsed = {
+    ok: true,
+    value: clean((read.value * factor) / own),
+    unit: field ?? rule.stored,
+    hedged: !!hedge,
+  }
   if (tolText !== undefined) {
     const tol = readNumber(tolText.trim())
     if (!tol || tol === 'zero' || tol.value < 0) return fail('notANumber', tolText.trim())
     const tolUnit = tol.rest.trim().toLowerCase()
     const tolFactor = tolUnit ? rule.factors[tolUnit] : factor
     if (tolFactor === undefined) return fail('unknownUnit', tol.rest.trim())
-    result.tol = clean(tol.value * tolFactor)
+    result.tol = clean((tol.value * tolFactor) / own)
   }
   return result
 }

@@ -30,7 +30,6 @@ const QUANTITY: Partial<Record<NumberFact['unit'], Quantity>> = {
   '×': 'count',
   '1/m': 'density',
 }
-const SCALE: Partial<Record<NumberFact['unit'], number>> = { mA: 1000, ms: 1000, mΩ: 1000 }
 
 /** One key from anywhere: state a value for anything. A value that differs from the standing one becomes a contradiction to settle. */
 export function AddFact({ close }: { close: () => void }) {
@@ -54,17 +53,16 @@ export function AddFact({ close }: { close: () => void }) {
   const chosen = all.find((p) => p.path === path)
   const save = () => {
     if (!chosen) return setWrong('Choose what the value is of.')
-    const read = parseMeasure(text, QUANTITY[chosen.fact.unit] ?? 'count')
+    const read = parseMeasure(text, QUANTITY[chosen.fact.unit] ?? 'count', chosen.fact.unit)
     if (!read.ok)
       return setWrong(
         `“${read.got}” cannot be read${read.accepts.length ? `; units: ${read.accepts.slice(0, 5).join(', ')}` : ''}.`,
       )
-    const next = fact(
-      read.value * (SCALE[chosen.fact.unit] ?? 1),
-      chosen.fact.unit,
-      read.hedged ? 'recalled' : source,
-      { on: todayIso(), ...(read.tol ? { tol: read.tol } : {}), ...(tool ? { with: tool } : {}) },
-    )
+    const next = fact(read.value, chosen.fact.unit, read.hedged ? 'recalled' : source, {
+      on: todayIso(),
+      ...(read.tol ? { tol: read.tol } : {}),
+      ...(tool ? { with: tool } : {}),
+    })
     editSaber('add a fact', (s) => {
       const keys = chosen.path.slice(1).split('/')
       let at = s as unknown as Record<string, unknown>

@@ -85,7 +85,7 @@ export function FactField({
           ? { trail: value.trail }
           : {}
     if (!draft.trim()) return onCommit(fact(null, unit, 'unknown', trail))
-    const read = parseMeasure(draft, quantity)
+    const read = parseMeasure(draft, quantity, unit)
     if (!read.ok) {
       setWrong(
         read.code === 'unknownUnit'
@@ -100,16 +100,8 @@ export function FactField({
     }
     setWrong(undefined)
     const was = value && value.value !== null && value.source !== 'unknown' ? value.source : source
-    const scaled =
-      unit === 'mA' && quantity === 'current'
-        ? read.value * 1000
-        : unit === 'ms'
-          ? read.value * 1000
-          : unit === 'mΩ'
-            ? read.value * 1000
-            : read.value
     onCommit(
-      fact(scaled, unit, read.hedged ? 'recalled' : was === 'assumed' || was === 'recalled' ? source : was, {
+      fact(read.value, unit, read.hedged ? 'recalled' : was === 'assumed' || was === 'recalled' ? source : was, {
         // A narrow field does not show the tolerance, so leaving it out there does not take it away.
         ...(read.tol !== undefined ? { tol: read.tol } : compact && value?.tol ? { tol: value.tol } : {}),
         on: todayIso(),
