@@ -81,12 +81,7 @@ export function traps(rows: readonly ControlRow[]): Mode[] {
   return [...reachable(rows)].filter((m) => {
     if (m === 'off' || m === 'asleep') return false
     const from = reachable(rows, [m])
-    const set = new Set<Mode>([m])
-    for (let grew = true; grew; ) {
-      grew = false
-      for (const r of rows) if (set.has(r.state) && !set.has(after(r))) grew = !!set.add(after(r))
-    }
-    return !(set.has('off') || set.has('asleep')) || !from.size
+    return !(from.has('off') || from.has('asleep'))
   })
 }
 

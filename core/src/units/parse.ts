@@ -16,6 +16,25 @@ export type Quantity =
   | 'density'
   | 'level'
 
+/** The quantity that a stored unit measures; units without one of their own are plain counts. */
+const QUANTITY_OF: Partial<Record<Unit, Quantity>> = {
+  mm: 'length',
+  deg: 'angle',
+  g: 'mass',
+  V: 'voltage',
+  A: 'current',
+  mA: 'current',
+  mAh: 'charge',
+  Ω: 'resistance',
+  mΩ: 'resistance',
+  W: 'power',
+  s: 'time',
+  ms: 'time',
+  '%': 'share',
+  '1/m': 'density',
+}
+export const quantityOf = (unit: Unit): Quantity => QUANTITY_OF[unit] ?? 'count'
+
 export interface Parsed {
   ok: true
   value: number

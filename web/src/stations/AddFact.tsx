@@ -7,29 +7,11 @@ import {
   DialogPanel,
   DialogTitle,
 } from '@headlessui/react'
-import { fact, factPaths, type NumberFact, SOURCE_WORDS, SOURCES, type Source, state, words } from '@nubrin/core/record'
-import { formatFact, parseMeasure, type Quantity } from '@nubrin/core/units'
+import { fact, factPaths, SOURCE_WORDS, SOURCES, type Source, state, words } from '@nubrin/core/record'
+import { formatFact, parseMeasure, quantityOf } from '@nubrin/core/units'
 import { useState } from 'react'
 import { todayIso } from '../api'
 import { useEditSaber, useSaber } from '../store/commission'
-
-const QUANTITY: Partial<Record<NumberFact['unit'], Quantity>> = {
-  mm: 'length',
-  deg: 'angle',
-  g: 'mass',
-  V: 'voltage',
-  A: 'current',
-  mA: 'current',
-  mAh: 'charge',
-  Ω: 'resistance',
-  mΩ: 'resistance',
-  W: 'power',
-  s: 'time',
-  ms: 'time',
-  '%': 'share',
-  '×': 'count',
-  '1/m': 'density',
-}
 
 /** One key from anywhere: state a value for anything. A value that differs from the standing one becomes a contradiction to settle. */
 export function AddFact({ close }: { close: () => void }) {
@@ -53,7 +35,7 @@ export function AddFact({ close }: { close: () => void }) {
   const chosen = all.find((p) => p.path === path)
   const save = () => {
     if (!chosen) return setWrong('Choose what the value is of.')
-    const read = parseMeasure(text, QUANTITY[chosen.fact.unit] ?? 'count', chosen.fact.unit)
+    const read = parseMeasure(text, quantityOf(chosen.fact.unit), chosen.fact.unit)
     if (!read.ok)
       return setWrong(
         `“${read.got}” cannot be read${read.accepts.length ? `; units: ${read.accepts.slice(0, 5).join(', ')}` : ''}.`,

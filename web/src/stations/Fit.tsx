@@ -12,7 +12,7 @@ import {
 import { boreAt, layOut, outerAt, socketSpan, spanOf } from '@nubrin/core/hilt'
 import { type CataloguePart, fitFrom, KINDS, kindRule, type PartKind, SPECS, type SpecKey } from '@nubrin/core/parts'
 import { type Blade, fact, known, type Saber } from '@nubrin/core/record'
-import { formatNumber, mmAndInch, type Quantity, type Unit } from '@nubrin/core/units'
+import { formatNumber, mmAndInch, quantityOf } from '@nubrin/core/units'
 import { useEffect, useMemo, useState } from 'react'
 import { catalogue, freshId, todayIso } from '../api'
 import { useBench, useEditSaber, useSaber } from '../store/commission'
@@ -20,20 +20,6 @@ import { FactField } from '../ui/FactField'
 import { FigureView } from '../ui/FigureView'
 import { Empty, Labelled, RemoveButton, SelectCell, setText, TextCell } from '../ui/fields'
 import type { StationProps } from './Bench'
-
-const QUANTITY: Partial<Record<Unit, Quantity>> = {
-  mm: 'length',
-  g: 'mass',
-  mAh: 'charge',
-  A: 'current',
-  mA: 'current',
-  V: 'voltage',
-  Ω: 'resistance',
-  mΩ: 'resistance',
-  W: 'power',
-  '×': 'count',
-  'mm²': 'count',
-}
 
 export default function Fit({ cut }: StationProps) {
   const saber = useSaber()
@@ -365,7 +351,7 @@ function PartSheet({ saber, index }: { saber: Saber; index: number }) {
             label={SPECS[k].label}
             value={p.specs[k]}
             unit={SPECS[k].unit}
-            quantity={QUANTITY[SPECS[k].unit] ?? 'count'}
+            quantity={quantityOf(SPECS[k].unit)}
             source="datasheet"
             onCommit={(v) => set((x) => void (x.specs[k] = v))}
           />

@@ -39,6 +39,7 @@ export default function Power() {
   const editSaber = useEditSaber()
   const light = useBench((b) => b.light)
   const first = saber.presets[0]
+  const load = useMemo(() => litCurrent(saber, WHITE), [saber])
   const white = useMemo(() => ratings(saber, WHITE), [saber])
   const usual = useMemo(() => (first ? ratings(saber, first.colour).list : []), [saber, first])
   const run = useMemo(() => runtime(saber), [saber])
@@ -88,16 +89,7 @@ export default function Power() {
           </ul>
         ) : (
           <p className="text-quiet mt-1">
-            {missingText({
-              ok: false,
-              needs: [
-                ...((): { name: string }[] => {
-                  const c = litCurrent(saber, WHITE)
-                  return c.ok ? [] : c.needs
-                })(),
-                ...(white.needs.length ? white.needs : []),
-              ],
-            })}
+            {missingText({ ok: false, needs: [...(load.ok ? [] : load.needs), ...white.needs] })}
           </p>
         )}
         {white.list.length ? (
@@ -117,7 +109,7 @@ export default function Power() {
               digits={2}
             />
           ))}
-          <FigureView name="whole saber at full white" figure={litCurrent(saber, WHITE)} digits={2} />
+          <FigureView name="whole saber at full white" figure={load} digits={2} />
           {first ? (
             <FigureView name={`whole saber in ${first.name}`} figure={litCurrent(saber, first.colour)} digits={2} />
           ) : null}

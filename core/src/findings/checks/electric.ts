@@ -2,6 +2,7 @@ import { layOut, spanOf } from '../../hilt/geometry'
 import { addLight, difference, FLASH_LIMIT_HZ, hueWord, SAME_COLOUR } from '../../light'
 import { litCurrent, ratings, runtime, safeVolume, standby, WHITE, wireDrop } from '../../power'
 import { known } from '../../record/fact'
+import { hasCutOff } from '../../record/lookup'
 import { words } from '../../record/words'
 import { missingSounds } from '../../sound/events'
 import { formatNumber } from '../../units/format'
@@ -97,7 +98,7 @@ export const powerChecks: Check[] = [
     run: ({ saber }) => {
       const s = standby(saber, 'asleep')
       if (!s.ok || s.value / 24 >= 28) return []
-      const cut = saber.cutPower !== 'none' && saber.cutPower !== 'deepSleep'
+      const cut = hasCutOff(saber)
       return [
         {
           subject: 'standby',
