@@ -3,7 +3,6 @@ import {
   alternatives,
   axialSlack,
   balance,
-  besideMargin,
   bundleDiameter,
   exchange,
   fitParts,
@@ -18,38 +17,6 @@ import { fact } from '@nubrin/core/record'
 import { demoCommissions } from '@nubrin/demo'
 import fc from 'fast-check'
 import { demo, done, tube } from './samples'
-
-describe('a cell beside a board', () => {
-  test('agrees with probing the rectangle against the circle point by point', () => {
-    fc.assert(
-      fc.property(
-        fc.double({ min: 24, max: 40, noNaN: true }),
-        fc.double({ min: 14, max: 21.7, noNaN: true }),
-        fc.double({ min: 8, max: 22, noNaN: true }),
-        fc.double({ min: 2, max: 8, noNaN: true }),
-        (boreMm, cell, w, t) => {
-          const m = besideMargin({
-            boreMm,
-            wallMm: 1.2,
-            clearanceMm: 0.3,
-            cellDiameterMm: cell,
-            boardWidthMm: w,
-            boardHeightMm: t,
-            gapMm: 0.5,
-          })
-          const R = (boreMm - 3) / 2
-          if (cell / 2 > R) return expect(m).toBeCloseTo(R - cell / 2, 9)
-          const bottom = cell - R + 0.5
-          let far = 0
-          for (let i = 0; i <= 20; i++)
-            for (const y of [bottom, bottom + t]) far = Math.max(far, Math.hypot(-w / 2 + (w * i) / 20, y))
-          // The lower corners may be the farther ones when the board hangs below the axis.
-          if (Math.abs(bottom) <= bottom + t) expect(m).toBeCloseTo(R - far, 6)
-        },
-      ),
-    )
-  })
-})
 
 describe('wire bundles', () => {
   test('published packing of equal circles', () => {
@@ -162,16 +129,10 @@ describe('the hilt as geometry', () => {
         beside: 'c',
       },
     ]
-    const m = besideMargin({
-      boreMm: 31,
-      wallMm: 0,
-      clearanceMm: 0.3,
-      cellDiameterMm: 18.6,
-      boardWidthMm: 18.2,
-      boardHeightMm: 4.4,
-      gapMm: 0.5,
+    expect(fitParts(s)[1]).toMatchObject({
+      besideOf: 'c',
+      spareMm: expect.closeTo(31 - 0.6 - (9.1 ** 2 + 23.5 ** 2) / 23.5, 9),
     })
-    expect(fitParts(s)[1]).toMatchObject({ besideOf: 'c', spareMm: expect.closeTo(2 * m, 9) })
     expect(overlaps(s)).toEqual([])
     delete s.parts[1]!.beside
     expect(overlaps(s)[0]?.mm).toBeCloseTo(35)

@@ -175,8 +175,8 @@ export function reedWarden(today: string): Commission {
       part('rw-p5', 'oled-069', 170, { clock: deg(0) }),
       part('rw-p6', 'conn-10pin-lit', 197),
       part('rw-p7', 'kill-slide-10a', 141, {}),
-      part('rw-p8', 'sw-8-ring', 112, { clock: deg(0) }),
-      part('rw-p9', 'sw-8', 132, { clock: deg(0) }),
+      part('rw-p8', 'sw-tact-6', 112, { clock: deg(0) }),
+      part('rw-p9', 'sw-tact-6', 132, { clock: deg(0) }),
       part('rw-p10', 'ch-resin', 22, {
         specs: { length: mm(118), wall: mm(1.4), mass: fact(32, 'g', 'measured', { with: 'scale' }) },
       }),

@@ -1,16 +1,16 @@
 import { type Calculated, Gather } from '../findings/figure'
-import { layOut, narrowest, socketSpan, spanOf } from '../hilt/geometry'
+import { layOut, socketSpan, spanOf } from '../hilt/geometry'
 import { kindRule } from '../parts/kinds'
 import { known } from '../record/fact'
 import type { FittedPart, Saber } from '../record/schema'
-import { besideMargin } from './radial'
+import { bodyOf, cavityOf, inWall, mainSocket, tightest } from './cavity'
 
 export interface PartFit {
   part: FittedPart
   /** Room left across, mm on the diameter; negative is the millimetre that forbids it. Undefined when not calculable. */
   spareMm?: number
-  /** Where the narrowest place is. */
-  at?: { x: number; d: number; section: string }
+  /** Where the tightest place is, the bore there, and what reaches in from the wall if that decides. */
+  at?: { x: number; d: number; section: string; under?: string }
   /** Length sticking out of the hilt at either end, mm. */
   outsideMm: number
   /** A cell–board pair is judged together. */
@@ -28,47 +28,45 @@ export function chassisWall(saber: Saber, x0: number, x1: number): number {
 }
 
 /**
- * Holds every placed part against the bore it lies in. A round part needs its diameter, a slab the diagonal of its cross
- * section, plus twice the clearance and, for what a chassis carries, twice its wall. A board beside a cell is judged by
- * the corner rule. Parts without a place or size say what they need.
+ * Holds every placed part against the room it lies in: the bore less clearance and chassis wall, less what reaches in
+ * from the wall (`needRadius`). A board beside a cell is judged by the corner rule. Parts without a place or size, and
+ * parts in a section nobody measured, say what they need.
  */
 export function fitParts(saber: Saber): PartFit[] {
   const shape = layOut(saber.hilt)
-  const clearance = known(saber.hilt.clearance)
+  const cavity = cavityOf(saber)
+  const bare = cavityOf(saber, new Set(saber.parts.filter((p) => p.kind === 'chassis').map((p) => p.id)))
   return saber.parts
     .filter((p) => kindRule(p.kind).inside && kindRule(p.kind).glyph !== 'knob' && kindRule(p.kind).glyph !== 'dot')
     .map((part) => {
       const needs: string[] = []
-      const round = known(part.specs.diameter)
-      const [w, h] = [known(part.specs.width), known(part.specs.height)]
       const span = spanOf(part)
+      const body = bodyOf(part, saber)
       if (!span)
         needs.push(known(part.specs.length) === undefined ? `the length of ${part.name}` : `where ${part.name} sits`)
-      if (round === undefined && (w === undefined || h === undefined)) needs.push(`the size of ${part.name}`)
-      if (clearance === undefined) needs.push('the clearance')
+      if (!body) needs.push(`the size of ${part.name}`)
+      if (known(saber.hilt.clearance) === undefined) needs.push('the clearance')
       if (!shape.complete) needs.push('every section length')
-      if (needs.length || !span) return { part, needs, outsideMm: 0 }
+      for (const s of shape.sections)
+        if (span && s.x0 < span.x1 && s.x1 > span.x0 && known(s.section.bore) === undefined && !s.section.boreProfile)
+          needs.push(`the bore of ${s.section.name}`)
+      if (needs.length || !span || !body) return { part, needs, outsideMm: 0 }
       const outsideMm = Math.max(0, -span.x0) + Math.max(0, span.x1 - shape.length)
-      const narrow = narrowest(shape, Math.max(0, span.x0), Math.min(shape.length, span.x1))
-      if (!narrow) return { part, needs, outsideMm }
-      const at = { x: narrow.x, d: narrow.d, section: narrow.section.name }
-      const wall = part.kind === 'spacer' ? 0 : chassisWall(saber, span.x0, span.x1)
-      const cell = part.beside ? saber.parts.find((q) => q.id === part.beside) : undefined
-      const cellD = known(cell?.specs.diameter)
-      if (cell && cellD !== undefined && w !== undefined && h !== undefined) {
-        const margin = besideMargin({
-          boreMm: narrow.d,
-          wallMm: wall,
-          clearanceMm: clearance!,
-          cellDiameterMm: cellD,
-          boardWidthMm: w,
-          boardHeightMm: h,
-          gapMm: 0.5,
-        })
-        return { part, needs, outsideMm, at, besideOf: cell.id, spareMm: margin * 2 }
+      const found = tightest(part.kind === 'spacer' ? bare : cavity, shape, body, span.x0, span.x1, `part:${part.id}`)
+      if (!found) return { part, needs, outsideMm }
+      return {
+        part,
+        needs,
+        outsideMm,
+        at: {
+          x: found.x,
+          d: found.bore,
+          section: found.section,
+          ...(found.under ? { under: found.under.name } : {}),
+        },
+        ...(body.kind === 'pair' ? { besideOf: part.beside! } : {}),
+        spareMm: found.spareMm,
       }
-      const need = (round ?? Math.hypot(w!, h!)) + 2 * clearance! + 2 * wall
-      return { part, needs, outsideMm, at, spareMm: narrow.d - need }
     })
 }
 
@@ -94,7 +92,7 @@ export function axialSlack(saber: Saber): Slack {
   if (!saber.hilt.sections.length) g.missing('the hilt sections')
   for (const s of saber.hilt.sections.filter((q) => q.role !== 'quillon'))
     g.take(`length of ${s.name}`, s.length, `section:${s.id}`)
-  const main = saber.hilt.sockets.find((k) => shape.sections.some((p) => p.section.id === k.section))
+  const main = mainSocket(saber, shape)
   if (main) {
     const depth = g.take(`depth of ${main.name}`, main.depth, `socket:${main.id}`)
     cavity = socketSpan(saber, main.id, shape)?.x0 ?? shape.length - depth
@@ -135,6 +133,7 @@ export function overlaps(saber: Saber): { a: FittedPart; b: FittedPart; mm: numb
       (p) =>
         kindRule(p.kind).inside &&
         !p.beside &&
+        !inWall(p) &&
         ['cell', 'speaker', 'disc', 'chamber', 'slab'].includes(kindRule(p.kind).glyph) &&
         p.kind !== 'strip',
     )

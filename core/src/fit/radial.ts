@@ -13,27 +13,51 @@ export function bundleDiameter(n: number, wireMm: number): number {
   return wireMm * (PACKING[n - 1] ?? Math.max(PACKING[9]! * Math.sqrt(n / 10), Math.sqrt(n / 0.8)))
 }
 
-export interface BesideInput {
-  boreMm: number
-  wallMm: number
-  clearanceMm: number
-  cellDiameterMm: number
-  boardWidthMm: number
-  boardHeightMm: number
-  gapMm: number
-}
+/** Air between a cell and the board lying on it, mm. */
+export const BESIDE_GAP = 0.5
+
+/** What a stretch of the cavity has to let through, seen along the axis. Sizes in mm. */
+export type Body =
+  /** A round thing that may lie off the axis: a cell, a chamber. */
+  | { kind: 'round'; d: number }
+  /** A round thing that stays on the axis: a speaker in its seat, a connector. */
+  | { kind: 'coaxial'; d: number }
+  /** A flat thing, w across and t thick. */
+  | { kind: 'slab'; w: number; t: number }
+  /** A cell of diameter d on the wall with a board w × t lying on it. */
+  | { kind: 'pair'; d: number; w: number; t: number }
 
 /**
- * Air left between the far corners of a board and the free circle when a cell lies on the wall and the board on the cell.
- *
- * R = (bore − 2·wall − 2·clearance)/2; the cell's top is at 2r − R; the board's corner is at (w/2, top + gap + t). The
- * margin is R minus that corner's distance from the axis; negative means it does not go, by that much. A cell wider than
- * the free circle gives the (negative) difference of the radii.
+ * Radius at which R + √(R² − (w/2)²) reaches q: something w wide, whose far edge lies q above the bottom of the circle,
+ * just touches with its corners. What is lower than half its width needs only its width.
  */
-export function besideMargin(i: BesideInput): number {
-  const R = (i.boreMm - 2 * i.wallMm - 2 * i.clearanceMm) / 2
-  const r = i.cellDiameterMm / 2
-  if (r > R) return R - r
-  const top = 2 * r - R
-  return R - Math.hypot(i.boardWidthMm / 2, top + i.gapMm + i.boardHeightMm)
+const cornerRadius = (w: number, q: number) => (q <= w / 2 ? w / 2 : (q ** 2 + (w / 2) ** 2) / (2 * q))
+
+/**
+ * Smallest free radius that lets a body through where something (a button's body, a display) reaches `keep` mm inwards
+ * from the wall on one side. Bodies are turned and pushed away from it as well as they can; the pair lies cell down,
+ * board towards the keep-out. Lengths in mm, all ≥ 0.
+ *
+ * Round: 2r + keep ≤ 2R. Coaxial: r + keep ≤ R. Slab: its corners inside the circle and its face below the keep-out.
+ * Pair: the board's lower face no lower than d + gap above the wall, its corners inside, its face below the keep-out.
+ */
+export function needRadius(body: Body, keep = 0): number {
+  switch (body.kind) {
+    case 'round':
+      return (body.d + keep) / 2
+    case 'coaxial':
+      return body.d / 2 + keep
+    case 'slab':
+      return Math.max(Math.hypot(body.w, body.t) / 2, cornerRadius(body.w, body.t + keep))
+    case 'pair': {
+      const stack = body.d + BESIDE_GAP + body.t
+      return Math.max(
+        body.d / 2,
+        Math.hypot(body.w, body.t) / 2,
+        cornerRadius(body.w, stack),
+        cornerRadius(body.w, body.t + keep),
+        (stack + keep) / 2,
+      )
+    }
+  }
 }

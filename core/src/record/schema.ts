@@ -386,7 +386,7 @@ export const Decision = obj({
   chose: Line,
   why: Line,
   gaveUp: opt(Line),
-  layout: opt(T.Record(T.String({ maxLength: 60 }), T.Union([T.Number(), T.String({ maxLength: 120 })]))),
+  layout: opt(T.Record(T.String({ maxLength: 80 }), T.Union([T.Number(), T.String({ maxLength: 120 })]))),
 })
 
 export const Saber = obj({
@@ -507,6 +507,7 @@ export type Input = Static<typeof Input>
 export type ControlRow = Static<typeof ControlRow>
 export type Procedure = Static<typeof Procedure>
 export type Step = Static<typeof Step>
+export type Decision = Static<typeof Decision>
 export type Test = Static<typeof Test>
 export type Reading = Static<typeof Reading>
 export type Fix = Static<typeof Fix>

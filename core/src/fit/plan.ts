@@ -1,0 +1,371 @@
+import { layOut, spanOf } from '../hilt/geometry'
+import { type CataloguePart, fitFrom } from '../parts/catalogue'
+import { kindRule, type PartKind } from '../parts/kinds'
+import { litCurrent, runtime, WHITE } from '../power/budget'
+import { fact, known } from '../record/fact'
+import type { Decision, FittedPart, Saber } from '../record/schema'
+import { formatNumber } from '../units/format'
+import { exchange, exchanged } from './alternatives'
+import { balance } from './balance'
+import { cavityOf, type Interval, inWall } from './cavity'
+import { axialSlack, fitParts, overlaps } from './chain'
+import type { Arrangement, Candidate, Layout, LayoutProblem, LayoutResult, Verdict } from './layouts'
+
+/** What the maker leaves open in the search. */
+export interface LayoutWish {
+  cell: 'any' | 'keep'
+  speaker: 'any' | 'keep'
+  /** Length the chamber must have at least, mm; absent: no chamber. */
+  chamber?: number
+  beside: boolean
+  inLine: boolean
+  faces: ('pommel' | 'emitter')[]
+  /** Air between a pommel-facing speaker's face and the grille, mm. */
+  grille: number
+  /** Where the balance is wanted, mm from the pommel. */
+  balance?: number
+}
+
+/** How far a vent may be from the speaker's face and still let it be heard, mm. */
+const REACH = 45
+/** The chamber a saber without one is searched with. */
+const CHAMBER = { d: 22, mass: 14 }
+
+export interface PreparedLayouts {
+  problem: LayoutProblem
+  /** Whether cells are weighed by minutes of use, or by mAh because the runtime cannot be computed yet. */
+  score: 'min' | 'mAh'
+  /** What must be known first; the search is not started while anything is. */
+  needs: { name: string; ref?: string }[]
+  /** Rows left out because a size is missing. */
+  unsized: string[]
+  /** Cells whose continuous current is below the load at full white, by id, with the load. */
+  overdrawn: Map<string, number>
+}
+
+const SLOTS: readonly PartKind[] = ['speaker', 'cell', 'board', 'connector', 'chamber']
+const first = (saber: Saber, kind: PartKind) => saber.parts.find((p) => p.kind === kind)
+
+/** What a search for this saber would vary and hold, from the saber, the shelf and the wish. */
+export function prepareLayouts(saber: Saber, shelf: readonly CataloguePart[], wish: LayoutWish): PreparedLayouts {
+  const slotParts = SLOTS.map((k) => first(saber, k)).filter((p) => p !== undefined)
+  const gone = new Set(slotParts.map((p) => p.id))
+  const cavity = cavityOf(saber, gone)
+  const needs = [...cavity.needs]
+  const unsized: string[] = []
+  // What lies on the axis and is not searched for stays where it is, and nothing else may lie there.
+  const blocks = saber.parts
+    .filter(
+      (p) =>
+        !gone.has(p.id) &&
+        !p.beside &&
+        kindRule(p.kind).inside &&
+        ['cell', 'speaker', 'disc', 'chamber', 'slab'].includes(kindRule(p.kind).glyph) &&
+        !inWall(p) &&
+        !['strip', 'spacer'].includes(p.kind),
+    )
+    .flatMap((p) => spanOf(p) ?? [])
+  cavity.pieces = cavity.pieces.flatMap((p) =>
+    without({ lo: p.x0, hi: p.x1 }, blocks).map(({ lo, hi }) => {
+      const r = (x: number) => p.r0 + ((p.r1 - p.r0) * (x - p.x0)) / (p.x1 - p.x0)
+      return { ...p, x0: lo, x1: hi, r0: r(lo), r1: r(hi) }
+    }),
+  )
+  const before = first(saber, 'cell')
+  const minutes = (row: CataloguePart) => {
+    const with_ = before ? exchange(saber, before.id, row) : { ...saber, parts: [...saber.parts, fitFrom(row, 'cell')] }
+    return runtime(with_).minutes
+  }
+  const cellRows = wish.cell === 'keep' && before ? [asRow(before)] : shelf.filter((r) => r.kind === 'cell')
+  const times = cellRows.map(minutes)
+  const score = times.length && times.every((t) => t.ok) ? 'min' : 'mAh'
+  const sized = (rows: readonly CataloguePart[], need: 'd' | 'wt', worth: (i: number) => number) =>
+    rows.flatMap((r, i): Candidate[] => {
+      const v = (k: 'length' | 'diameter' | 'width' | 'height' | 'mass') => known(r.specs[k])
+      const ok = v('length') !== undefined && (need === 'd' ? v('diameter') : v('width') && v('height')) !== undefined
+      if (!ok) {
+        unsized.push(r.name)
+        return []
+      }
+      return [
+        {
+          id: r.id,
+          name: r.name,
+          length: v('length')!,
+          ...(need === 'd' ? { d: v('diameter')! } : { w: v('width')!, t: v('height')! }),
+          mass: v('mass') ?? 0,
+          score: worth(i),
+        },
+      ]
+    })
+  const kept = (kind: PartKind, keep: boolean) => {
+    const part = first(saber, kind)
+    return keep && part ? [asRow(part)] : shelf.filter((r) => r.kind === kind)
+  }
+  const cells = sized(cellRows, 'd', (i) => {
+    const t = times[i]!
+    return score === 'min' && t.ok ? t.value : (known(cellRows[i]!.specs.capacity) ?? 0)
+  })
+  const speakers = sized(kept('speaker', wish.speaker === 'keep'), 'd', () => 0)
+  const boards = sized(kept('board', true), 'wt', () => 0)
+  const connector = first(saber, 'connector') ?? first(saber, 'contactBoard')
+  const connectors =
+    connector && connector.kind === 'connector'
+      ? sized([asRow(connector)], 'd', () => 0)
+      : [{ id: 'none', name: 'no connector', length: 0, d: 0, mass: 0, score: 0 }]
+  for (const [list, what] of [
+    [cells, 'a cell with its sizes'],
+    [speakers, 'a speaker with its sizes'],
+    [boards, 'a sound board with its sizes'],
+  ] as const)
+    if (!list.length) needs.push({ name: what })
+  const vents = saber.hilt.openings
+    .filter((o) => o.kind === 'vent' || o.kind === 'grille')
+    .flatMap((o) => {
+      const at = known(o.at)
+      const half = (known(o.length) ?? 0) / 2
+      return at === undefined ? [] : [{ lo: at - half - REACH, hi: at + half + REACH }]
+    })
+    .sort((a, b) => a.lo - b.lo)
+  const chamber = first(saber, 'chamber')
+  const rest = balance({ ...saber, parts: saber.parts.filter((p) => !gone.has(p.id)) })
+  const weighed = rest.mass.ok && rest.centre.ok && rest.mass.value > 0
+  const load = litCurrent(saber, WHITE)
+  return {
+    score,
+    needs,
+    unsized,
+    overdrawn: new Map(
+      load.ok
+        ? cellRows.flatMap((r) => {
+            const amps = known(r.specs.contCurrent)
+            return amps !== undefined && amps < load.value ? [[r.id, load.value] as const] : []
+          })
+        : [],
+    ),
+    problem: {
+      cavity,
+      speakers,
+      cells,
+      boards,
+      connectors,
+      ...(wish.chamber === undefined
+        ? {}
+        : {
+            chamber: {
+              d: known(chamber?.specs.diameter) ?? CHAMBER.d,
+              mass: known(chamber?.specs.mass) ?? CHAMBER.mass,
+              least: wish.chamber,
+            },
+          }),
+      mayLieBeside: wish.beside,
+      mayLieInLine: wish.inLine,
+      faces: wish.faces,
+      heard: vents,
+      grille: wish.grille,
+      fixed:
+        rest.mass.ok && rest.centre.ok && weighed
+          ? { mass: rest.mass.value, moment: rest.mass.value * rest.centre.value }
+          : { mass: 0, moment: 0 },
+      ...(wish.balance === undefined || !weighed ? {} : { balance: wish.balance }),
+    },
+  }
+}
+
+const asRow = (p: FittedPart): CataloguePart => ({
+  id: p.catalogue ?? p.id,
+  kind: p.kind,
+  name: p.name,
+  specs: p.specs,
+})
+
+/** An interval less some spans. */
+function without(whole: Interval, spans: readonly { x0: number; x1: number }[]): Interval[] {
+  return spans.reduce<Interval[]>(
+    (left, s) =>
+      left.flatMap((i) =>
+        [
+          { lo: i.lo, hi: Math.min(i.hi, s.x0) },
+          { lo: Math.max(i.lo, s.x1), hi: i.hi },
+        ].filter((q) => q.hi - q.lo > 1e-9),
+      ),
+    [whole],
+  )
+}
+
+/** The middle of the grip, where a hilt is usually wanted to balance; the hilt's own middle without one. */
+export function gripMiddle(saber: Saber): number {
+  const shape = layOut(saber.hilt)
+  const grips = shape.sections.filter((s) => s.section.role === 'grip')
+  return grips.length ? (grips[0]!.x0 + grips.at(-1)!.x1) / 2 : shape.length / 2
+}
+
+/**
+ * The saber with a layout put into it: rows exchanged, everything placed, the chamber drawn to its length. Parts that are
+ * not there yet are added under ids from `id`. Places are "assumed" until somebody measures them.
+ */
+export function withLayout(
+  saber: Saber,
+  problem: LayoutProblem,
+  arrangement: Arrangement,
+  layout: Layout,
+  shelf: readonly CataloguePart[],
+  id: (kind: PartKind) => string,
+  today: string,
+): Saber {
+  const place = (mm: number) => fact(Number(mm.toFixed(2)), 'mm', 'assumed', { with: 'layout search', on: today })
+  let parts = saber.parts
+  const put = (kind: PartKind, row: Candidate, at: number, more: Partial<FittedPart> = {}): string => {
+    const old = first({ ...saber, parts }, kind)
+    const shelved = shelf.find((r) => r.id === row.id)
+    const base =
+      old && (!shelved || old.catalogue === row.id)
+        ? old
+        : old
+          ? exchanged(old, shelved!)
+          : fitFrom(shelved!, id(kind), kind === 'cell' ? { removable: true } : {})
+    const { beside: _b, ...rest } = base
+    const next = { ...rest, at: place(at), ...more }
+    parts = old ? parts.map((p) => (p.id === old.id ? next : p)) : [...parts, next]
+    return next.id
+  }
+  const pair = arrangement.order.some((t) => t === 'pairRear' || t === 'pairFront')
+  put('speaker', problem.speakers[layout.speaker]!, layout.at.speaker, { faces: arrangement.faces })
+  const cell = put('cell', problem.cells[layout.cell]!, layout.at.cell)
+  put('board', problem.boards[layout.board]!, layout.at.board, pair ? { beside: cell } : {})
+  if (problem.connectors[layout.connector]!.id !== 'none')
+    put('connector', problem.connectors[layout.connector]!, layout.at.connector)
+  const room = layout.at.chamber
+  if (problem.chamber && room !== undefined) {
+    const old = first({ ...saber, parts }, 'chamber')
+    const sized = {
+      length: fact(Number(layout.chamber.toFixed(1)), 'mm', 'assumed', { with: 'layout search', on: today }),
+      diameter: old?.specs.diameter ?? fact(problem.chamber.d, 'mm', 'assumed', { with: 'layout search', on: today }),
+    }
+    const next: FittedPart = old
+      ? { ...old, at: place(room), specs: { ...old.specs, ...sized } }
+      : { id: id('chamber'), kind: 'chamber', name: 'crystal chamber', specs: sized, at: place(room), supplied: 'shop' }
+    parts = old ? parts.map((p) => (p.id === old.id ? next : p)) : [...parts, next]
+  }
+  return { ...saber, parts }
+}
+
+/** A layout in a line: what goes in and in which order from the pommel. */
+export function layoutWords(problem: LayoutProblem, arrangement: Arrangement, l: Layout): string {
+  const of = {
+    speaker: problem.speakers[l.speaker]!.name,
+    cell: problem.cells[l.cell]!.name,
+    board: problem.boards[l.board]!.name,
+    chamber: `chamber ${formatNumber(l.chamber, 0)} mm`,
+  }
+  return arrangement.order
+    .map((t) => (t === 'pairRear' || t === 'pairFront' ? `${of.cell} with ${of.board} on it` : of[t]))
+    .join(' → ')
+}
+
+/** What a chosen layout gives up against the best of each kind among the trade-offs. Empty when it gives up nothing. */
+export function gaveUpWords(problem: LayoutProblem, best: readonly Layout[], l: Layout, score: 'min' | 'mAh'): string {
+  const most = (f: (x: Layout) => number) => Math.max(...best.map(f))
+  const lost = [
+    [
+      most((x) => problem.cells[x.cell]!.score) - problem.cells[l.cell]!.score,
+      0.5,
+      score === 'min' ? 'min of runtime' : 'mAh',
+    ],
+    [most((x) => problem.speakers[x.speaker]!.d!) - problem.speakers[l.speaker]!.d!, 0.1, 'mm of speaker'],
+    [most((x) => x.chamber) - l.chamber, 0.5, 'mm of chamber'],
+    [most((x) => x.slack) - l.slack, 0.5, 'mm of slack'],
+    [l.off - Math.min(...best.map((x) => x.off)), 1, 'mm of balance'],
+  ] as const
+  return lost
+    .filter(([v, grain]) => v >= grain)
+    .map(([v, , w]) => `${formatNumber(v, v < 10 ? 1 : 0)} ${w}`)
+    .join(', ')
+}
+
+/** The facts a layout rests on, under stable names, to be held against the saber later. */
+export function layoutFacts(saber: Saber): Record<string, number | string> {
+  const out: Record<string, number | string> = {}
+  const put = (key: string, v: number | undefined) => {
+    if (v !== undefined) out[key] = v
+  }
+  for (const s of saber.hilt.sections) {
+    put(`section:${s.id}.length`, known(s.length))
+    put(`section:${s.id}.bore`, known(s.bore))
+    if (s.boreProfile)
+      out[`section:${s.id}.profile`] = s.boreProfile
+        .map((p) => `${p.x}/${p.d}`)
+        .join(' ')
+        .slice(0, 120)
+  }
+  for (const k of saber.hilt.sockets) put(`socket:${k.id}.depth`, known(k.depth))
+  for (const p of saber.parts.filter((q) => kindRule(q.kind).inside && kindRule(q.kind).glyph !== 'dot')) {
+    out[`part:${p.id}.name`] = p.name.slice(0, 120)
+    put(`part:${p.id}.at`, known(p.at))
+    put(`part:${p.id}.length`, known(p.specs.length))
+    put(`part:${p.id}.diameter`, known(p.specs.diameter))
+  }
+  return out
+}
+
+export interface Review {
+  decision: Decision
+  /** What is not as it was when the layout was chosen, in words, with its place. */
+  changed: { text: string; ref: string }[]
+  /** What does not hold any more. */
+  broke: string[]
+}
+
+/** Holds the last chosen layout against the saber as it is now; undefined when none was chosen. */
+export function reviewLayout(saber: Saber): Review | undefined {
+  const decision = saber.decisions.findLast((d) => d.layout)
+  if (!decision?.layout) return undefined
+  const now = layoutFacts(saber)
+  const nameOf = (ref: string) => {
+    const [kind, id] = ref.split(':')
+    const list = kind === 'section' ? saber.hilt.sections : kind === 'socket' ? saber.hilt.sockets : saber.parts
+    return list.find((x) => x.id === id)?.name ?? decision.layout?.[`${ref}.name`]?.toString() ?? 'something'
+  }
+  const show = (v: number | string | undefined) =>
+    v === undefined ? 'gone' : typeof v === 'number' ? `${formatNumber(v)} mm` : v
+  const changed = Object.keys({ ...decision.layout, ...now }).flatMap((key) => {
+    const [was, is] = [decision.layout![key], now[key]]
+    if (was === is || (typeof was === 'number' && typeof is === 'number' && Math.abs(was - is) < 0.005)) return []
+    const [ref, field] = [key.slice(0, key.lastIndexOf('.')), key.slice(key.lastIndexOf('.') + 1)]
+    if (was === undefined && field !== 'name') return []
+    const what = field === 'at' ? 'place' : field === 'name' ? 'part' : field
+    return [
+      {
+        ref,
+        text: was === undefined ? `${show(is)} came in` : `${nameOf(ref)}: ${what} ${show(was)} → ${show(is)}`,
+      },
+    ]
+  })
+  const slack = axialSlack(saber).nominal
+  const broke = [
+    ...fitParts(saber)
+      .filter((f) => f.outsideMm > 0.05 || (f.spareMm !== undefined && f.spareMm < 0))
+      .map((f) =>
+        f.outsideMm > 0.05
+          ? `${f.part.name} sticks out by ${formatNumber(f.outsideMm)} mm`
+          : `${f.part.name} is ${formatNumber(-f.spareMm!)} mm too big${f.at?.under ? ` under the ${f.at.under}` : ''}`,
+      ),
+    ...overlaps(saber).map((o) => `${o.a.name} and ${o.b.name} share ${formatNumber(o.mm)} mm`),
+    ...(slack.ok && slack.value < 0 ? [`it is ${formatNumber(-slack.value)} mm too long to close`] : []),
+  ]
+  return { decision, changed, broke }
+}
+
+/** Why a row of the shelf is in no layout, in one sentence. */
+export function verdictWords(v: Verdict): string {
+  if (v.ok) return v.layouts === 1 ? 'in one layout' : `in ${v.layouts} layouts`
+  const next = v.next ? `; next down: ${v.next}` : ''
+  if (v.why === 'bore')
+    return `the bore is ${formatNumber(v.mm)} mm too small between ${formatNumber(v.from, 0)} and ${formatNumber(v.to, 0)} (${v.section})${next}`
+  if (v.why === 'length') return `${formatNumber(v.mm, 1)} mm too long${v.with ? ` with ${v.with}` : ''}${next}`
+  return 'goes in by itself, but nothing can be found for the other places'
+}
+
+/** Rows that made it, best first, and the count of layouts that a result stands for. */
+export const summaryWords = (r: LayoutResult): string =>
+  `${r.raw.toLocaleString('en')} combinations, ${r.feasible.toLocaleString('en')} close, ${r.best.length} best`

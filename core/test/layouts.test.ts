@@ -1,0 +1,426 @@
+import { describe, expect, test } from '@jest/globals'
+import {
+  arrangementsOf,
+  BESIDE_GAP,
+  type Body,
+  type Candidate,
+  type Cavity,
+  cavityOf,
+  findLayouts,
+  fitParts,
+  gaveUpWords,
+  type Layout,
+  type LayoutProblem,
+  layoutFacts,
+  layoutsOf,
+  needRadius,
+  overlaps,
+  passable,
+  prepareLayouts,
+  reviewLayout,
+  verdictWords,
+  withLayout,
+  worth,
+} from '@nubrin/core/fit'
+import { GENERIC_CATALOGUE } from '@nubrin/core/parts'
+import { fact } from '@nubrin/core/record'
+import fc from 'fast-check'
+import { done, TODAY, tube } from './samples'
+
+/** Whether a body goes through a circle of radius R with a keep-out, by trying its height in small steps. */
+function goesByTrying(body: Body, R: number, keep: number): boolean {
+  const inside = (w: number, y: number) => Math.hypot(w / 2, y) <= R + 1e-9
+  const step = R / 2000
+  if (body.kind === 'coaxial') return body.d / 2 <= R - keep
+  if (body.kind === 'round') {
+    for (let y = -R; y <= R; y += step)
+      if (Math.abs(y) + body.d / 2 <= R + step && y + body.d / 2 <= R - keep + step) return true
+    return false
+  }
+  const floor = body.kind === 'pair' ? -R + body.d + BESIDE_GAP : -R
+  if (body.kind === 'pair' && body.d / 2 > R) return false
+  for (let y = floor; y <= R; y += step)
+    if (inside(body.w, y) && inside(body.w, y + body.t) && y + body.t <= R - keep + step) return true
+  return false
+}
+
+describe('what a body needs across', () => {
+  const size = fc.double({ min: 2, max: 24, noNaN: true })
+  const body: fc.Arbitrary<Body> = fc.oneof(
+    fc.record({ kind: fc.constant('round' as const), d: size }),
+    fc.record({ kind: fc.constant('coaxial' as const), d: size }),
+    fc.record({ kind: fc.constant('slab' as const), w: size, t: fc.double({ min: 1, max: 9, noNaN: true }) }),
+    fc.record({ kind: fc.constant('pair' as const), d: size, w: size, t: fc.double({ min: 1, max: 9, noNaN: true }) }),
+  )
+  test('agrees with pushing it about inside the circle', () => {
+    fc.assert(
+      fc.property(body, fc.double({ min: 0, max: 8, noNaN: true }), (b, keep) => {
+        const R = needRadius(b, keep)
+        expect(goesByTrying(b, R * 1.004 + 0.01, keep)).toBe(true)
+        expect(goesByTrying(b, R * 0.993 - 0.01, keep)).toBe(false)
+      }),
+      { numRuns: 300 },
+    )
+  })
+  test('a keep-out never helps, and none is none', () => {
+    fc.assert(
+      fc.property(body, fc.double({ min: 0, max: 8, noNaN: true }), (b, keep) => {
+        expect(needRadius(b, keep)).toBeGreaterThanOrEqual(needRadius(b) - 1e-12)
+      }),
+    )
+  })
+  test('worked by hand: an 18.6 mm cell with an 18.2 × 4.4 board on it', () => {
+    const k = 18.6 + BESIDE_GAP + 4.4
+    expect(2 * needRadius({ kind: 'pair', d: 18.6, w: 18.2, t: 4.4 })).toBeCloseTo((9.1 ** 2 + k ** 2) / k, 9)
+  })
+})
+
+/** A cavity of whole millimetres: [length, radius, keep-out]. */
+function steps(list: [number, number, number][]): Cavity {
+  let x = 0
+  const pieces = list.map(([l, r, keep], i) => {
+    const p = {
+      x0: x,
+      x1: x + l,
+      r0: r,
+      r1: r,
+      keeps: keep ? [{ ref: `part:k${i}`, name: 'knob', x0: x, x1: x + l, depth: keep }] : [],
+      section: `piece ${i}`,
+    }
+    x += l
+    return p
+  })
+  return { pieces, x0: 0, x1: x, keeps: [], needs: [] }
+}
+
+const bodyIn = (kind: 'speaker' | 'cell' | 'board', c: Candidate): Body =>
+  kind === 'board'
+    ? { kind: 'slab', w: c.w!, t: c.t! }
+    : kind === 'cell'
+      ? { kind: 'round', d: c.d! }
+      : { kind: 'coaxial', d: c.d! }
+
+/**
+ * Plain enumeration on whole millimetres: every row, every arrangement, every place. Since all sizes and steps are whole,
+ * a layout closes somewhere exactly when it closes on whole millimetres.
+ */
+function enumerate(p: LayoutProblem): Set<string> {
+  const clear = (body: Body, from: number, to: number) =>
+    p.cavity.pieces.every(
+      (q) =>
+        q.x1 <= from ||
+        q.x0 >= to ||
+        q.r0 >=
+          needRadius(
+            body,
+            q.keeps.reduce((m, k) => Math.max(m, k.depth), 0),
+          ) -
+            1e-9,
+    )
+  const found = new Set<string>()
+  arrangementsOf(p).forEach((arr, ai) => {
+    p.speakers.forEach((s, si) => {
+      p.cells.forEach((c, ci) => {
+        p.boards.forEach((b, bi) => {
+          p.connectors.forEach((k, ki) => {
+            const end = p.cavity.x1 - k.length
+            if (end < 0 || !clear({ kind: 'coaxial', d: k.d! }, end, p.cavity.x1)) return
+            const place = (i: number, x: number): boolean => {
+              if (i === arr.order.length) return x <= end
+              const t = arr.order[i]!
+              for (let at = x; at <= end; at++) {
+                if (t === 'speaker') {
+                  const face = arr.faces === 'pommel' ? at : at + s.length
+                  if (arr.faces === 'pommel' && at < p.grille) continue
+                  if (p.heard.length && !p.heard.some((h) => face >= h.lo && face <= h.hi)) continue
+                  if (clear(bodyIn('speaker', s), at, at + s.length) && place(i + 1, at + s.length)) return true
+                } else if (t === 'cell') {
+                  if (clear(bodyIn('cell', c), at, at + c.length) && place(i + 1, at + c.length)) return true
+                } else if (t === 'board') {
+                  if (clear(bodyIn('board', b), at, at + b.length) && place(i + 1, at + b.length)) return true
+                } else if (t === 'chamber') {
+                  const L = p.chamber!.least
+                  if (clear({ kind: 'round', d: p.chamber!.d }, at, at + L) && place(i + 1, at + L)) return true
+                } else {
+                  const L = Math.max(c.length, b.length)
+                  const pair: Body = { kind: 'pair', d: c.d!, w: b.w!, t: b.t! }
+                  const from = t === 'pairRear' ? at : at + L - b.length
+                  const ok =
+                    b.length >= c.length
+                      ? clear(pair, at, at + L)
+                      : clear(bodyIn('cell', c), at, at + L) && clear(pair, from, from + b.length)
+                  if (ok && place(i + 1, at + L)) return true
+                }
+              }
+              return false
+            }
+            if (place(0, 0)) found.add([ai, si, ci, bi, ki].join())
+          })
+        })
+      })
+    })
+  })
+  return found
+}
+
+const unfold = (p: LayoutProblem): { key: string; layout: Layout }[] =>
+  [...layoutsOf(p, findLayouts(p))].map((l) => ({
+    key: [l.arrangement, l.speaker, l.cell, l.board, l.connector].join(),
+    layout: l,
+  }))
+
+const whole = (min: number, max: number) => fc.integer({ min, max })
+const rounds = (n: number) =>
+  fc.array(fc.record({ length: whole(2, 14), d: whole(6, 26), mass: whole(1, 60), score: whole(10, 90) }), {
+    minLength: 1,
+    maxLength: n,
+  })
+const named = <T extends object>(rows: T[], what: string) =>
+  rows.map((r, i) => ({ ...r, id: `${what}-${i}`, name: `${what} ${i}` }))
+const problems: fc.Arbitrary<LayoutProblem> = fc
+  .record({
+    cavity: fc.array(fc.tuple(whole(4, 14), whole(8, 15), fc.constantFrom(0, 0, 0, 2, 5)), {
+      minLength: 1,
+      maxLength: 4,
+    }),
+    speakers: rounds(3),
+    cells: rounds(4),
+    boards: fc.array(
+      fc.record({ length: whole(2, 12), w: whole(4, 20), t: whole(2, 7), mass: whole(1, 9), score: fc.constant(0) }),
+      { minLength: 1, maxLength: 2 },
+    ),
+    connectors: fc.array(
+      fc.record({ length: whole(1, 4), d: whole(6, 20), mass: whole(1, 9), score: fc.constant(0) }),
+      {
+        minLength: 1,
+        maxLength: 2,
+      },
+    ),
+    chamber: fc.option(fc.record({ d: whole(8, 22), least: whole(2, 10), mass: whole(1, 20) }), { nil: undefined }),
+    beside: fc.boolean(),
+    faces: fc.constantFrom<LayoutProblem['faces']>(['pommel'], ['emitter'], ['pommel', 'emitter']),
+    heard: fc.constantFrom<LayoutProblem['heard']>(
+      [],
+      [{ lo: 0, hi: 6 }],
+      [
+        { lo: 0, hi: 3 },
+        { lo: 12, hi: 20 },
+      ],
+    ),
+    grille: fc.constantFrom(0, 2),
+  })
+  .map(({ cavity, beside, chamber, ...rest }) => ({
+    ...rest,
+    ...(chamber ? { chamber } : {}),
+    speakers: named(rest.speakers, 'speaker'),
+    cells: named(rest.cells, 'cell'),
+    boards: named(rest.boards, 'board'),
+    connectors: named(rest.connectors, 'connector'),
+    cavity: steps(cavity),
+    mayLieBeside: beside,
+    mayLieInLine: !beside || rest.grille > 0,
+    fixed: { mass: 100, moment: 1500 },
+    balance: 14,
+  }))
+
+describe('the layout search', () => {
+  test('finds exactly what plain enumeration finds', () => {
+    fc.assert(
+      fc.property(problems, (p) => {
+        const mine = unfold(p)
+        const result = findLayouts(p)
+        expect(new Set(mine.map((m) => m.key))).toEqual(enumerate(p))
+        expect(mine).toHaveLength(result.feasible)
+        expect(new Set(mine.map((m) => m.key)).size).toBe(mine.length)
+      }),
+      { numRuns: 120 },
+    )
+  })
+  test('the best are those that no other layout covers, and each worth appears once', () => {
+    fc.assert(
+      fc.property(problems, (p) => {
+        const all = unfold(p).map((m) => worth(p, m.layout))
+        const best = findLayouts(p).best.map((l) => worth(p, l))
+        const covered = (w: number[]) => all.some((o) => o.every((v, i) => v >= w[i]!) && o.some((v, i) => v > w[i]!))
+        expect(new Set(best.map(String))).toEqual(new Set(all.filter((w) => !covered(w)).map(String)))
+        expect(new Set(best.map(String)).size).toBe(best.length)
+      }),
+      { numRuns: 100 },
+    )
+  })
+  test('a row is said to go in exactly when some layout has it, and the millimetre named is enough', () => {
+    fc.assert(
+      fc.property(problems, (p) => {
+        const { verdicts } = findLayouts(p)
+        const keys = [...enumerate(p)].map((k) => k.split(',').map(Number))
+        for (const [list, at] of [
+          [verdicts.speakers, 1],
+          [verdicts.cells, 2],
+          [verdicts.boards, 3],
+        ] as const)
+          list.forEach((v, i) => {
+            const n = keys.filter((k) => k[at] === i).length
+            if (v.ok) expect(v.layouts).toBe(n)
+            else expect(n).toBe(0)
+          })
+        verdicts.cells.forEach((v, i) => {
+          if (v.ok || v.why !== 'bore' || !p.mayLieInLine) return
+          const body: Body = { kind: 'round', d: p.cells[i]!.d! }
+          const room = (by: number) =>
+            passable(p.cavity, body, by / 2).some((q) => q.hi - q.lo >= p.cells[i]!.length - 1e-9)
+          expect(room(v.mm + 1e-6)).toBe(true)
+          expect(room(v.mm - 0.01)).toBe(false)
+        })
+      }),
+      { numRuns: 60 },
+    )
+  })
+  test('in a tapering bore the places it names hold when probed at a thousand points', () => {
+    fc.assert(
+      fc.property(whole(9, 13), whole(7, 15), whole(16, 26), whole(4, 20), (r0, r1, d, length) => {
+        const cavity: Cavity = {
+          pieces: [{ x0: 0, x1: 40, r0, r1, keeps: [], section: 'cone' }],
+          x0: 0,
+          x1: 40,
+          keeps: [],
+          needs: [],
+        }
+        const at = (x: number) => r0 + ((r1 - r0) * x) / 40
+        const fitsAt = (x: number) => Math.min(at(x), at(x + length)) >= d / 2
+        const tried = Array.from({ length: 1001 }, (_, i) => (i * (40 - length)) / 1000).some(fitsAt)
+        const says = passable(cavity, { kind: 'round', d }).some((p) => p.hi - p.lo >= length)
+        if (tried) expect(says).toBe(true)
+        else expect(passable(cavity, { kind: 'round', d: d + 0.1 }).some((p) => p.hi - p.lo >= length)).toBe(false)
+      }),
+    )
+  })
+  test('says by how much the length runs out, and with what', () => {
+    const one = (l: number, d: number, name: string): Candidate => ({ id: name, name, length: l, d, mass: 1, score: 1 })
+    const r = findLayouts({
+      cavity: steps([[100, 14, 0]]),
+      speakers: [one(6, 24, 'small'), one(12, 24, 'deep'), one(6, 29, 'wide')],
+      cells: [one(70, 18, 'long'), one(50, 18, 'short')],
+      boards: [{ id: 'b', name: 'board', length: 30, w: 16, t: 4, mass: 1, score: 0 }],
+      connectors: [one(8, 20, 'plug')],
+      mayLieBeside: false,
+      mayLieInLine: true,
+      faces: ['pommel'],
+      heard: [],
+      grille: 0,
+      fixed: { mass: 0, moment: 0 },
+    })
+    expect(r.verdicts.cells[0]).toEqual({ ok: false, why: 'length', mm: 14, with: 'small and board', next: 'short' })
+    expect(r.verdicts.speakers[2]).toMatchObject({ ok: false, why: 'bore', mm: expect.closeTo(1, 3), from: 0, to: 6 })
+    expect(verdictWords(r.verdicts.speakers[2]!)).toBe(
+      'the bore is 1 mm too small between 0 and 6 (piece 0); next down: small',
+    )
+    expect(r.verdicts.cells[1]).toEqual({ ok: true, layouts: 4 })
+    expect(r.raw).toBe(3 * 2 * 2)
+  })
+})
+
+describe('a search on a saber', () => {
+  const wish = {
+    cell: 'any',
+    speaker: 'any',
+    beside: true,
+    inLine: true,
+    faces: ['pommel', 'emitter'],
+    grille: 0,
+    balance: 120,
+  } as const
+  const prepared = (more: object = {}) =>
+    prepareLayouts(done(), GENERIC_CATALOGUE, { ...wish, faces: [...wish.faces], ...more })
+  test('every best layout, put into the saber, is judged to fit by the same checks as work done by hand', () => {
+    const p = prepared({ chamber: 12 })
+    expect(p.needs).toEqual([])
+    const r = findLayouts(p.problem)
+    expect(r.best.length).toBeGreaterThan(1)
+    for (const l of r.best) {
+      const s = withLayout(
+        done(),
+        p.problem,
+        r.arrangements[l.arrangement]!,
+        l,
+        GENERIC_CATALOGUE,
+        (k) => `new-${k}`,
+        TODAY,
+      )
+      for (const f of fitParts(s).filter((x) =>
+        ['speaker', 'cell', 'board', 'chamber', 'connector'].includes(x.part.kind),
+      ))
+        expect({ part: f.part.name, ok: f.spareMm! >= -1e-6 && f.outsideMm < 0.01, needs: f.needs }).toEqual({
+          part: f.part.name,
+          ok: true,
+          needs: [],
+        })
+      expect(overlaps(s)).toEqual([])
+    }
+  })
+  test('what is given up is counted against the best of each kind', () => {
+    const p = prepared({ chamber: 12 })
+    const r = findLayouts(p.problem)
+    const longest = r.best.toSorted((a, b) => b.chamber - a.chamber)[0]!
+    const most = Math.max(...r.best.map((b) => p.problem.cells[b.cell]!.score))
+    const lost = most - p.problem.cells[longest.cell]!.score
+    if (lost >= 10) expect(gaveUpWords(p.problem, r.best, longest, p.score)).toContain(`${lost.toFixed(0)} min`)
+    expect(gaveUpWords(p.problem, r.best, longest, p.score)).not.toContain('of chamber')
+  })
+  test('an unmeasured bore stops the search and is named', () => {
+    const s = done()
+    s.hilt.sections[1]!.bore = fact(null, 'mm')
+    expect(prepareLayouts(s, GENERIC_CATALOGUE, { ...wish, faces: ['pommel'] }).needs).toContainEqual({
+      name: `the bore of ${s.hilt.sections[1]!.name}`,
+      ref: `section:${s.hilt.sections[1]!.id}`,
+    })
+  })
+  test('a chosen layout is held against later facts', () => {
+    const s = done()
+    s.decisions.push({
+      id: 'd1x',
+      on: TODAY,
+      by: 'Maren',
+      chose: 'as drawn',
+      why: 'longest run',
+      layout: layoutFacts(s),
+    })
+    expect(reviewLayout(s)).toMatchObject({ changed: [], broke: [] })
+    const cell = s.parts.find((q) => q.kind === 'cell')!
+    cell.specs.diameter = fact(31, 'mm')
+    const r = reviewLayout(s)!
+    expect(r.changed).toEqual([{ ref: `part:${cell.id}`, text: expect.stringContaining('→ 31 mm') }])
+    expect(r.broke.join()).toContain(`${cell.name} is`)
+    delete s.decisions[0]!.layout
+    expect(reviewLayout(s)).toBeUndefined()
+  })
+})
+
+describe('what reaches in from the wall', () => {
+  test('a button hung from the outside takes its depth less the wall', () => {
+    const s = tube([[100, 36, 30]])
+    s.parts = [
+      {
+        id: 'sw',
+        kind: 'switch',
+        name: 'front button',
+        specs: { length: fact(12, 'mm'), diameter: fact(12, 'mm'), height: fact(9, 'mm') },
+        at: fact(40, 'mm'),
+        clock: fact(0, 'deg'),
+      },
+      {
+        id: 'c',
+        kind: 'cell',
+        name: 'Cell',
+        specs: { length: fact(50, 'mm'), diameter: fact(24, 'mm') },
+        at: fact(10, 'mm'),
+      },
+    ]
+    s.hilt.clearance = fact(0, 'mm')
+    expect(cavityOf(s).keeps).toMatchObject([{ depth: 6, x0: 40, x1: 52 }])
+    // 30 − 24 leaves 6 across; the button takes exactly that.
+    expect(fitParts(s)[0]).toMatchObject({ spareMm: expect.closeTo(0, 9), at: { under: 'front button', x: 40 } })
+    s.parts[1]!.at = fact(53, 'mm')
+    s.parts[1]!.specs.length = fact(40, 'mm')
+    expect(fitParts(s)[0]!.spareMm).toBeCloseTo(6)
+  })
+})
