@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { CHECKS, gateOf, judgeCommission, progress, STATIONS, stationStates } from '@nubrin/core/findings'
+import { layoutFacts } from '@nubrin/core/fit'
 import { type Commission, fact, type Saber } from '@nubrin/core/record'
 import { demo, TODAY } from './samples'
 
@@ -83,9 +84,48 @@ const FIRES: Record<string, Mutation> = {
     void (s.beats.find((b) => b.covers.includes('control:rw-c8'))!.say = 'Hold the front button for one second.'),
   unpacked: (_s, c) => void (c.packing[0]!.packed = false),
   bladesToBuy: (s) => void (s.blades[0]!.use = 'demo'),
+  noSize: (s) => void (s.hilt.sections[1]!.length = fact(0, 'mm')),
+  profile: (s) => void (s.hilt.sections[0]!.outerProfile![2]!.x = 3),
+  openingPlace: (s) => void (s.hilt.openings[2]!.at = fact(250, 'mm')),
+  modelFacts: (s) => void (s.hilt.sections[1]!.bore = fact(31, 'mm', 'assumed', { with: 'model sheet' })),
+  overClosing: (s) =>
+    void (s.hilt.sections[0]!.joint = { kind: 'thread', stop: false, overTravel: fact(180, 'mm', 'measured') }),
+  layoutBroke: (s) => {
+    s.decisions.push({ id: 'dx', on: TODAY, by: 'Maren', chose: 'as drawn', why: 'chamber', layout: layoutFacts(s) })
+    part(s, 'cell').specs.diameter = fact(30, 'mm')
+  },
+  clamp: (s) => {
+    part(s, 'chassis').heldBy = 'length'
+    part(s, 'chassis').specs.length = fact(150, 'mm')
+  },
+  grilleAir: (s) => {
+    s.hilt.openings.push({
+      ...{ id: 'gx', name: 'end grille', kind: 'grille', clock: fact(0, 'deg') },
+      ...{ at: fact(12, 'mm'), length: fact(5, 'mm'), width: fact(5, 'mm') },
+    })
+  },
+  wires: (s) => void (part(s, 'wire').specs.diameter = fact(7, 'mm')),
+  atItsHole: (s) =>
+    void s.hilt.openings.push({
+      ...{ id: 'hx', name: 'front hole', kind: 'switch', clock: fact(0, 'deg') },
+      ...{ at: fact(118, 'mm'), length: fact(7, 'mm'), width: fact(7, 'mm') },
+    }),
+  duel: (s, c) => {
+    c.purpose = 'duelling'
+    s.hilt.sockets[0]!.depth = fact(20, 'mm')
+  },
+  stringSums: (s) =>
+    addBlade(s, { kind: 'string', groups: fact(6, '×'), ledsPerGroup: fact(21, '×'), ledsTotal: fact(128, '×') }),
+  bladeToDo: (s) => void (s.blades[0]!.toDo = [{ id: 'tip', text: 'drill the tip', done: false }]),
+  shopping: (s) => addBlade(s, { use: 'toBuy', density: fact(null, '1/m') }),
+  demoDiffers: (s) => addBlade(s, { use: 'demo', length: fact(810, 'mm') }),
   client: (_s, c) => void (c.client.name = ' '),
   hiltLength: (s) => void (s.hilt.sections[0]!.length = fact(null, 'mm')),
 }
+/** A second blade in the same socket, as a change to the finished one. */
+const addBlade = (s: Saber, more: Partial<Saber['blades'][number]>) =>
+  void s.blades.push({ ...structuredClone(s.blades[0]!), id: 'extra-blade', name: 'second blade', ...more })
+
 /** Checks that the finished demo saber rightly keeps awake; their quiet state is shown separately. */
 const AWAKE: Record<string, Mutation> = {
   overRating: (s) => void (s.blades[0]!.channelCurrent = fact(4, 'mA')),

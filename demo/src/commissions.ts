@@ -182,7 +182,9 @@ export function reedWarden(today: string): Commission {
       }),
       part('rw-p11', 'wire-20', null, {
         specs: { gauge: val(20, '×'), length: mm(190), diameter: mm(1.8, 'datasheet') },
+        carries: 'power',
       }),
+      part('rw-p15', 'wire-28', null, { carries: 'signal' }),
       part('rw-p12', 'card-16', null),
       part('rw-p13', 'charger-1a', null),
       part('rw-p14', 'pixel-crystal', 108, { beside: 'rw-p4' }),

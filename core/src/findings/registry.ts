@@ -1,4 +1,5 @@
 import type { Commission } from '../record/schema'
+import { benchChecks } from './checks/bench'
 import { powerChecks, voiceChecks } from './checks/electric'
 import { fitChecks } from './checks/fit'
 import { recordChecks } from './checks/record'
@@ -9,6 +10,7 @@ import { type Check, type Finding, type Level, STATIONS, type Station } from './
 export const CHECKS: readonly Check[] = [
   ...recordChecks,
   ...fitChecks,
+  ...benchChecks,
   ...powerChecks,
   ...voiceChecks,
   ...controlChecks,

@@ -22,7 +22,12 @@ export interface Balance {
   mass: Calculated
   /** Centre of mass from the pommel's rear face. */
   centre: Calculated
+  /** Moment about the middle of the grip, N·cm; positive pulls the front down. */
+  moment: Calculated
 }
+
+/** Standard gravity, m/s² (CGPM 1901). */
+const G = 9.80665
 
 /** Volume of a frustum ring in cm³ from diameters in mm: π/12·L·(D² + D·d + d²). */
 const frustum = (l: number, a: number, b: number) => ((Math.PI / 12) * l * (a * a + a * b + b * b)) / 1000
@@ -83,8 +88,57 @@ export function balance(saber: Saber, blade?: Blade): Balance {
     }
     add(mass, (seat?.x0 ?? 0) + length / 2)
   }
+  const mid = gripMiddle(saber)
   return {
     mass: g.figure('g', 'Σ m', 'sum of masses', () => m),
     centre: g.figure('mm', 'Σ m·x ÷ Σ m', 'centre of mass', () => mx / m),
+    moment: g.figure(
+      'N·cm',
+      'g × Σ m × (centre − middle of the grip)',
+      'statics; g = 9.80665 m/s²',
+      () => ((m / 1000) * G * (mx / m - mid)) / 10,
+    ),
   }
+}
+
+/** The middle of the grip, where a hilt is usually wanted to balance; the hilt's own middle without one. */
+export function gripMiddle(saber: Saber): number {
+  const shape = layOut(saber.hilt)
+  const grips = shape.sections.filter((s) => s.section.role === 'grip')
+  return grips.length ? (grips[0]!.x0 + grips.at(-1)!.x1) / 2 : shape.length / 2
+}
+
+export interface WhatIf {
+  what: string
+  /** New centre from the pommel, and by how much it moves, mm. */
+  centre: number
+  moves: number
+}
+
+/**
+ * What small changes would do to the balance: every heavy loose part 10 mm back and forth, the buttons moved towards the
+ * emitter, a pommel or emitter 20 g heavier. Exact: CG' = (M·CG + Σ Δ(m·x)) ÷ M'. Empty while the balance is unknown.
+ */
+export function balanceWhatIfs(saber: Saber, blade?: Blade): WhatIf[] {
+  const b = balance(saber, blade)
+  if (!b.mass.ok || !b.centre.ok) return []
+  const [M, c] = [b.mass.value, b.centre.value]
+  const shape = layOut(saber.hilt)
+  const out: WhatIf[] = []
+  const put = (what: string, dm: number, dmx: number) => {
+    const centre = (M * c + dmx) / (M + dm)
+    out.push({ what, centre, moves: centre - c })
+  }
+  const cell = saber.parts.find((p) => p.kind === 'cell')
+  const cellMass = known(cell?.specs.mass)
+  if (cell && cellMass !== undefined && spanOf(cell)) put(`${cell.name} 10 mm further back`, 0, -10 * cellMass)
+  const buttons = saber.parts.filter((p) => p.kind === 'switch' && known(p.specs.mass) !== undefined && spanOf(p))
+  if (buttons.length)
+    put('the buttons 10 mm further forward', 0, 10 * buttons.reduce((a, p) => a + known(p.specs.mass)!, 0))
+  for (const [role, at] of [
+    ['pommel', shape.sections[0]],
+    ['emitter', shape.sections.at(-1)],
+  ] as const)
+    if (at && at.section.role === role) put(`a ${role} 20 g heavier`, 20, (20 * (at.x0 + at.x1)) / 2)
+  return out
 }

@@ -72,6 +72,10 @@ export function fitParts(saber: Saber): PartFit[] {
 
 export interface Slack {
   nominal: Calculated
+  /** From the pommel's rear to the back of the main socket. */
+  cavity: Calculated
+  /** Every tolerance in the sum, mm. */
+  tols: number[]
   /** Σ|tol| of everything in the chain, mm. */
   worst: number
   /** √Σtol², mm. */
@@ -97,12 +101,18 @@ export function axialSlack(saber: Saber): Slack {
     const depth = g.take(`depth of ${main.name}`, main.depth, `socket:${main.id}`)
     cavity = socketSpan(saber, main.id, shape)?.x0 ?? shape.length - depth
   }
+  const room = new Gather()
+  room.inputs.push(...g.inputs)
+  room.needs.push(...g.needs)
   const inLine = saber.parts.filter(
     (p) =>
       kindRule(p.kind).inside &&
       !p.beside &&
       !['knob', 'dot', 'window'].includes(kindRule(p.kind).glyph) &&
-      !['strip', 'chargePort', 'killSwitch'].includes(p.kind),
+      !inWall(p) &&
+      p.kind !== 'strip' &&
+      // A port or a kill switch without a place hangs somewhere in the wall.
+      !(['chargePort', 'killSwitch'].includes(p.kind) && !spanOf(p)),
   )
   for (const p of inLine) {
     const lengthMm = g.take(`length of ${p.name}`, p.specs.length, `part:${p.id}`)
@@ -120,6 +130,8 @@ export function axialSlack(saber: Saber): Slack {
       'axial sum',
       () => cavity - chain.reduce((a, c) => a + c.lengthMm, 0),
     ),
+    cavity: room.figure('mm', 'Σ sections − socket depth', 'axial sum', () => cavity),
+    tols,
     worst: tols.reduce((a, t) => a + Math.abs(t), 0),
     rss: Math.hypot(...tols),
     chain,

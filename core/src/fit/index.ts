@@ -1,8 +1,22 @@
 export { type Alternative, alternatives, exchange, exchanged } from './alternatives'
-export { type Balance, balance, DENSITY } from './balance'
-export { type Cavity, type CavityPiece, cavityOf, type KeepOut, passable, startsOf } from './cavity'
+export { type Balance, balance, balanceWhatIfs, DENSITY, gripMiddle, type WhatIf } from './balance'
+export {
+  type Adapter,
+  adapterFor,
+  DUEL_WORDS,
+  type DuelJudgement,
+  demoAgainstShipped,
+  exposed,
+  judgeDuel,
+  type Shopping,
+  shoppingList,
+  stringSums,
+  swingRoom,
+} from './blades'
+export { type Cavity, type CavityPiece, cavityOf, inWall, type KeepOut, passable, startsOf } from './cavity'
 export { axialSlack, chassisWall, fitParts, overlaps, type PartFit, type Slack, ventShare } from './chain'
 export { standardKey } from './fasteners'
+export { CLAMP, type Clamp, clampOf, GRILLE_AIR, grilleAir, overClosing } from './hold'
 export {
   type Arrangement,
   arrangementsOf,
@@ -17,7 +31,6 @@ export {
 } from './layouts'
 export {
   gaveUpWords,
-  gripMiddle,
   type LayoutWish,
   layoutFacts,
   layoutWords,
@@ -30,4 +43,7 @@ export {
   withLayout,
 } from './plan'
 export { BESIDE_GAP, type Body, bundleDiameter, needRadius } from './radial'
+export { type FreeCircle, freeCircle, type Lying, layWires, type Slice, sliceAt } from './slice'
 export { judgeSocket, SOCKET_LIMITS, SOCKET_WORDS, type SocketClass, type SocketFit } from './socket'
+export { type CloseChance, chanceToClose, evenNumbers } from './tolerance'
+export { type Conductors, conductorsOf, tightestWires, type WireRoom, wireRoom, wiresBlocked } from './wires'

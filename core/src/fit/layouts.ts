@@ -196,6 +196,8 @@ interface Prepared {
 }
 interface Room {
   end: number
+  /** Stretches in which something lies that stays: no length to be had there. */
+  taken: Interval[]
   choices: Record<'speakerpommel' | 'speakeremitter' | 'cell' | 'board' | 'chamber' | 'pairRear' | 'pairFront', Choice>
   chamber: Interval[]
 }
@@ -215,6 +217,7 @@ function prepare(p: LayoutProblem): Prepared {
     const chamber: Body | undefined = p.chamber && { kind: 'round', d: p.chamber.d }
     return {
       end,
+      taken: gapsOf(p.cavity, end),
       choices: {
         speakerpommel: choiceOf(
           speakers.map((c) => ({ starts: heardFrom(starts(c), p.heard, 0, Math.max(0, p.grille)), length: c.length })),
@@ -244,6 +247,24 @@ function prepare(p: LayoutProblem): Prepared {
 const choiceAt = (room: Room, arr: Arrangement, i: number): Choice => {
   const t = arr.order[i]!
   return room.choices[t === 'speaker' ? (`speaker${arr.faces}` as const) : t]
+}
+
+/** Stretches before `end` that no piece of the cavity covers. */
+function gapsOf(cavity: Cavity, end: number): Interval[] {
+  const gaps: Interval[] = []
+  let x = cavity.x0
+  for (const q of cavity.pieces) {
+    if (q.x0 > x + EPS && x < end) gaps.push({ lo: x, hi: Math.min(q.x0, end) })
+    x = Math.max(x, q.x1)
+  }
+  return gaps
+}
+
+/** Length to be had between x and the end: what is left, less what is taken there. */
+function leftAfter(room: Room, x: number): number {
+  let left = room.end - x
+  for (const g of room.taken) if (g.hi > x) left -= g.hi - Math.max(g.lo, x)
+  return Math.max(left, 0)
 }
 
 /** Columns that grow by doubling. */
@@ -395,7 +416,7 @@ export function findLayouts(p: LayoutProblem, report?: (share: number) => void):
         // Settling moves what stands ahead of the chamber; the walk goes on from the places at the rear.
         if (xi >= 0) for (let i = 0; i < n; i++) rear[i] = w.at[i]!
         const chamber = settle(w)
-        const left = over > 0 ? 0 : -over
+        const left = leftAfter(room, x)
         code.push(encode(has, ai, w.speaker, w.cell, w.board, ki))
         slack.push(left)
         chambers.push(chamber)
@@ -537,7 +558,7 @@ function layoutFor(
     board,
     connector,
     at,
-    slack: Math.max(0, room.end - x),
+    slack: leftAfter(room, x),
     chamber,
     balance,
     off: p.balance === undefined ? 0 : Math.abs(balance - p.balance),

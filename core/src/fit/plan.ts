@@ -1,4 +1,4 @@
-import { layOut, spanOf } from '../hilt/geometry'
+import { spanOf } from '../hilt/geometry'
 import { type CataloguePart, fitFrom } from '../parts/catalogue'
 import { kindRule, type PartKind } from '../parts/kinds'
 import { litCurrent, runtime, WHITE } from '../power/budget'
@@ -193,13 +193,6 @@ function without(whole: Interval, spans: readonly { x0: number; x1: number }[]):
   )
 }
 
-/** The middle of the grip, where a hilt is usually wanted to balance; the hilt's own middle without one. */
-export function gripMiddle(saber: Saber): number {
-  const shape = layOut(saber.hilt)
-  const grips = shape.sections.filter((s) => s.section.role === 'grip')
-  return grips.length ? (grips[0]!.x0 + grips.at(-1)!.x1) / 2 : shape.length / 2
-}
-
 /**
  * The saber with a layout put into it: rows exchanged, everything placed, the chamber drawn to its length. Parts that are
  * not there yet are added under ids from `id`. Places are "assumed" until somebody measures them.
@@ -227,7 +220,17 @@ export function withLayout(
     const { beside: _b, ...rest } = base
     const next = { ...rest, at: place(at), ...more }
     parts = old ? parts.map((p) => (p.id === old.id ? next : p)) : [...parts, next]
+    if (old) follow(old.id, known(old.at), at)
     return next.id
+  }
+  /** What lies beside something that moves goes with it. */
+  const follow = (id: string, before: number | undefined, now: number) => {
+    if (before === undefined) return
+    parts = parts.map((p) =>
+      p.beside === id && p.kind !== 'board' && known(p.at) !== undefined
+        ? { ...p, at: place(known(p.at)! + now - before) }
+        : p,
+    )
   }
   const pair = arrangement.order.some((t) => t === 'pairRear' || t === 'pairFront')
   put('speaker', problem.speakers[layout.speaker]!, layout.at.speaker, { faces: arrangement.faces })
@@ -246,6 +249,7 @@ export function withLayout(
       ? { ...old, at: place(room), specs: { ...old.specs, ...sized } }
       : { id: id('chamber'), kind: 'chamber', name: 'crystal chamber', specs: sized, at: place(room), supplied: 'shop' }
     parts = old ? parts.map((p) => (p.id === old.id ? next : p)) : [...parts, next]
+    if (old) follow(old.id, known(old.at), room)
   }
   return { ...saber, parts }
 }

@@ -257,6 +257,22 @@ function across(ctx: Ctx, p: FittedPart): { half: number; mid: number } {
     const side = Math.cos(((known(p.clock) ?? 0) * Math.PI) / 180) >= 0 ? 1 : -1
     return { half, mid: side * ((boreAt(ctx.shape, (span.x0 + span.x1) / 2) ?? 28) / 2 - half - 0.4) }
   }
+  if (span && !partner && ['cell', 'chamber'].includes(kindRule(p.kind).glyph)) {
+    const reach = ctx.saber.parts
+      .filter((q) => q.kind === 'display' || q.kind === 'switch')
+      .filter((q) => {
+        const s = spanOf(q)
+        return s && s.x0 < span.x1 && s.x1 > span.x0 && Math.cos(((known(q.clock) ?? 0) * Math.PI) / 180) >= 0
+      })
+      .reduce((m, q) => {
+        const s = spanOf(q)!
+        const [bore, outer] = [boreAt(ctx.shape, (s.x0 + s.x1) / 2) ?? 0, outerAt(ctx.shape, (s.x0 + s.x1) / 2) ?? 0]
+        const deep = known(q.specs.height) ?? 0
+        return Math.max(m, q.kind === 'display' ? deep + 0.4 : deep - (outer - bore) / 2)
+      }, 0)
+    const free = (boreAt(ctx.shape, (span.x0 + span.x1) / 2) ?? 2 * half) / 2 - (known(ctx.saber.hilt.clearance) ?? 0)
+    return { half, mid: -Math.max(0, Math.min(half + reach - free, free - half)) }
+  }
   if (!partner || !span) return { half, mid: 0 }
   const bore = boreAt(ctx.shape, (span.x0 + span.x1) / 2) ?? 30
   const R = bore / 2 - (known(ctx.saber.hilt.clearance) ?? 0.3)

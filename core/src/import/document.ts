@@ -7,7 +7,10 @@ export const writeCommission = (c: Commission): string => `${JSON.stringify(c, n
 
 type Loose = Record<string, unknown>
 
-/** Steps from an older version to the next. Version 0 was the draft before publication: one saber at the top level, `deadline` called `due`. */
+/**
+ * Steps from an older version to the next. Version 0 was the draft before publication: one saber at the top level,
+ * `deadline` called `due`. Version 1 knew no string blades, thread stops or wire uses; what it has is read as it stands.
+ */
 const STEPS: Record<number, (d: Loose) => Loose> = {
   0: (d) => {
     const { saber, due, ...rest } = d
@@ -18,6 +21,7 @@ const STEPS: Record<number, (d: Loose) => Loose> = {
       ...(saber === undefined ? {} : { sabers: [saber] }),
     }
   },
+  1: (d) => ({ ...d, version: 2 }),
 }
 
 /** Brings an older document to the current version, step by step. A document without a known version is returned as it is. */

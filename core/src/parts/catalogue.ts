@@ -307,17 +307,17 @@ const TABLE: Partial<Record<PartKind, Row[]>> = {
     [
       'ih-3die',
       'In-hilt LED module, three dies',
-      { diameter: 20, length: 9, forwardVolts: 3.3, channelCurrent: 1000, mass: 7 },
+      { diameter: 20, length: 9, forwardVolts: 3.3, dies: 3, channelCurrent: 1000, mass: 7 },
     ],
     [
       'ih-4die',
       'In-hilt LED module, four dies',
-      { diameter: 22, length: 11, forwardVolts: 3.3, channelCurrent: 1000, mass: 9 },
+      { diameter: 22, length: 11, forwardVolts: 3.3, dies: 4, channelCurrent: 1000, mass: 9 },
     ],
     [
       'ih-1die',
       'In-hilt LED module, one white die',
-      { diameter: 20, length: 8, forwardVolts: 3.1, channelCurrent: 1500, mass: 6 },
+      { diameter: 20, length: 8, forwardVolts: 3.1, dies: 1, channelCurrent: 1500, mass: 6 },
     ],
   ],
   heatsink: [

@@ -127,7 +127,7 @@ export function ratings(saber: Saber, colour = WHITE): { list: Rating[]; needs: 
     }
     if (['killSwitch', 'killKey'].includes(p.kind) || (p.kind === 'board' && known(p.specs.contCurrent) !== undefined))
       hold(p, p.name, known(p.specs.contCurrent))
-    if (p.kind === 'wire') {
+    if (p.kind === 'wire' && p.carries !== 'signal') {
       const awg = known(p.specs.gauge)
       hold(p, p.name, awg === undefined ? undefined : wireGuideAmps(Math.round(awg)))
     }
@@ -138,7 +138,7 @@ export function ratings(saber: Saber, colour = WHITE): { list: Rating[]; needs: 
 /** Voltage lost in the fitted wire between cell and connector, both ways, V. */
 export function wireDrop(saber: Saber, colour = WHITE): Calculated {
   const g = new Gather()
-  const wire = saber.parts.find((p) => p.kind === 'wire')
+  const wire = saber.parts.find((p) => p.kind === 'wire' && p.carries !== 'signal')
   if (!wire) g.missing('the wire from cell to connector')
   const awg = g.take('wire gauge', wire?.specs.gauge, wire && `part:${wire.id}`)
   const length = wire?.specs.length

@@ -4,7 +4,7 @@ import { NumberFact } from './fact'
 
 /** The version this code writes. Older ones are migrated on import; newer ones are refused by name. */
 export const FORMAT = 'nubrin-commission'
-export const FORMAT_VERSION = 1
+export const FORMAT_VERSION = 2
 
 const closed = { additionalProperties: false }
 const obj = <P extends Record<string, TSchema>>(p: P) => T.Object(p, closed)
@@ -120,6 +120,8 @@ export const TASKS = [
   'card',
 ] as const
 export const DIRECTIONS = ['clockwise', 'anticlockwise', 'pull', 'push', 'lift', 'slide', 'none'] as const
+export const HOLDS = ['thread', 'setScrew', 'length', 'magnets', 'rails', 'friction'] as const
+export const CARRIES = ['power', 'signal'] as const
 export const STATUSES = ['configured', 'shown', 'unsure'] as const
 export const FATES = ['used', 'altered', 'leftOver', 'returned', 'undecided'] as const
 export const ORDERS = ['pommelUp', 'outsideIn', 'operateFirst', 'build'] as const
@@ -142,6 +144,9 @@ export const Section = obj({
     length: opt(NumberFact),
     hand: opt(oneOf(['right', 'left'] as const)),
     lockedForLife: opt(T.Boolean()),
+    /** False when nothing stops the thread: it can be closed past its place, by `overTravel` at most. */
+    stop: opt(T.Boolean()),
+    overTravel: opt(NumberFact),
     note: opt(Line),
   }),
   note: opt(Line),
@@ -225,6 +230,12 @@ export const FittedPart = obj({
   faces: opt(oneOf(['emitter', 'pommel'] as const)),
   removable: opt(T.Boolean()),
   protected: opt(T.Boolean()),
+  /** What keeps a chassis in its place. */
+  heldBy: opt(oneOf(HOLDS)),
+  /** How several cells are joined. */
+  wiring: opt(oneOf(['parallel', 'series'] as const)),
+  /** What a wire is used for; absent: for everything. */
+  carries: opt(oneOf(CARRIES)),
   lot: opt(Line),
   /** How the pole or the right way round is recognised on this saber. */
   landmark: opt(Line),
@@ -246,8 +257,16 @@ export const Blade = obj({
   channelCurrent: NumberFact,
   idleCurrent: NumberFact,
   mass: opt(NumberFact),
+  /** A string blade: segments lit one after the other, the LEDs in each, what each draws, and the total as stated. */
+  groups: opt(NumberFact),
+  ledsPerGroup: opt(NumberFact),
+  ledsTotal: opt(NumberFact),
+  groupCurrent: opt(NumberFact),
+  forwardVolts: opt(NumberFact),
   tip: opt(Line),
   diffusion: opt(Line),
+  /** Work left on this blade: a tip to drill, a film to roll in. */
+  toDo: opt(list(obj({ id: Id, text: Line, done: T.Boolean() }), 20)),
   note: opt(Line),
 })
 

@@ -22,5 +22,6 @@ export const UNITS = [
   'min',
   'h',
   'Wh',
+  'N·cm',
 ] as const
 export type Unit = (typeof UNITS)[number]

@@ -1,6 +1,6 @@
 import { createHash, randomBytes, randomUUID } from 'node:crypto'
 import { layOut } from '@nubrin/core/hilt'
-import { validateCommission } from '@nubrin/core/import'
+import { migrate, validateCommission } from '@nubrin/core/import'
 import type { Commission } from '@nubrin/core/record'
 import jsonpatch, { type Operation } from 'fast-json-patch'
 import { Op, type Transaction } from 'sequelize'
@@ -20,6 +20,9 @@ export interface Saved {
 
 type Who = Pick<User, 'id' | 'shopId' | 'name'>
 
+/** A stored record as this version of the format has it; it is rewritten with the next save. */
+const recordOf = (row: { record: unknown }) => migrate(row.record) as Commission
+
 /** Commissions in MariaDB: the record as one validated document, and its identities as rows, written in one transaction. */
 export class Store {
   constructor(readonly db: Tables) {}
@@ -28,7 +31,7 @@ export class Store {
     const row = await this.db.commissions.findOne({ where: { id, shopId, archivedAt: null } })
     if (!row) throw new NotFound(`There is no commission ${id} in this shop.`)
     return {
-      record: row.record as Commission,
+      record: recordOf(row),
       revision: row.revision,
       savedAt: row.savedAt.toISOString(),
       savedBy: row.savedBy,
@@ -38,7 +41,7 @@ export class Store {
   async all(shopId: string): Promise<Saved[]> {
     const rows = await this.db.commissions.findAll({ where: { shopId, archivedAt: null } })
     return rows.map((row) => ({
-      record: row.record as Commission,
+      record: recordOf(row),
       revision: row.revision,
       savedAt: row.savedAt.toISOString(),
       savedBy: row.savedBy,
@@ -122,7 +125,7 @@ export class Store {
       }
       let next: Commission
       try {
-        next = jsonpatch.applyPatch(structuredClone(row.record) as Commission, ops, true, true).newDocument
+        next = jsonpatch.applyPatch(structuredClone(recordOf(row)), ops, true, true).newDocument
       } catch (e) {
         const err = e as { name?: string; index?: number; message: string }
         throw new Invalid('The change does not apply to this record.', [

@@ -1,4 +1,5 @@
 import type { Finding, Level, Station } from '@nubrin/core/findings'
+import { balance } from '@nubrin/core/fit'
 import { drawSection, type Scene } from '@nubrin/core/hilt'
 import { known } from '@nubrin/core/record'
 import { type PointerEvent, useMemo, useRef, useState } from 'react'
@@ -30,7 +31,9 @@ export function BenchDrawing({
   cut?: number | undefined
   onCut?: (mm: number) => void
 }) {
-  const saber = useSaber()
+  const recorded = useSaber()
+  const preview = useBench((b) => b.preview)
+  const saber = preview?.saber ?? recorded
   const lit = useBench((b) => b.lit)
   const light = useBench((b) => b.light)
   const editSaber = useBench((b) => b.editSaber)
@@ -61,6 +64,8 @@ export function BenchDrawing({
     [shown, width, saber.presets],
   )
 
+  const centre = useMemo(() => (station === 'fit' ? balance(shown).centre : undefined), [shown, station])
+
   const pick = (r: string) => {
     light(r)
     const home = HOME[r.split(':')[0]!]
@@ -71,7 +76,7 @@ export function BenchDrawing({
     return scene.mm(((e.clientX - box.left) * scene.width) / box.width)
   }
   const down = (e: PointerEvent) => {
-    if (station !== 'fit') return
+    if (station !== 'fit' || preview) return
     const target = (e.target as Element).getAttribute('data-ref')
     if (target?.startsWith('part:')) {
       const partId = target.slice(5)
@@ -117,6 +122,17 @@ export function BenchDrawing({
               <path d={`M${scene.x(cut) - 6} 22h12l-6 8z`} fill="#8a5f17" />
             </g>
           ) : null}
+          {station === 'fit' && centre?.ok ? (
+            <g pointerEvents="none">
+              <path
+                d={`M${scene.x(centre.value)} ${scene.axisY - 9}l6 9l-6 9l-6 -9z`}
+                fill="#fbf8f1"
+                stroke="#1e2a2b"
+                strokeWidth="1.3"
+              />
+              <path d={`M${scene.x(centre.value)} ${scene.axisY}m-6 0h12m-6 -9v18`} stroke="#1e2a2b" />
+            </g>
+          ) : null}
         </SceneView>
       </div>
       {onCut && saber.hilt.sections.length ? (
@@ -140,6 +156,11 @@ export function BenchDrawing({
           The drawing grows from the sections you enter under Hilt.
         </p>
       )}
+      {preview ? (
+        <p role="status" className="bg-brass absolute top-2 right-3 px-3 py-0.5 text-white">
+          {preview.label}
+        </p>
+      ) : null}
       {drag ? (
         <p className="bg-ink text-paper absolute top-2 left-1/2 px-3 py-1">
           {drag.by > 0 ? '+' : ''}

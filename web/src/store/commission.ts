@@ -24,6 +24,8 @@ interface Bench {
   saberId: string
   /** The thing lit on the drawing. */
   lit: string | undefined
+  /** A saber shown on the drawing in place of the recorded one while something is only being considered. */
+  preview: { saber: Saber; label: string } | undefined
   findings: Finding[]
   undo: Change[]
   redo: Change[]
@@ -38,6 +40,7 @@ interface Bench {
   redoLast: () => void
   chooseSaber: (id: string) => void
   light: (ref: string | undefined) => void
+  consider: (preview: Bench['preview']) => void
   flush: () => Promise<void>
   settleConflict: (how: 'mine' | 'theirs') => Promise<void>
 }
@@ -89,6 +92,7 @@ export const useBench = create<Bench>()((set, get) => {
     savedBy: '',
     saberId: '',
     lit: undefined,
+    preview: undefined,
     findings: [],
     undo: [],
     redo: [],
@@ -107,6 +111,7 @@ export const useBench = create<Bench>()((set, get) => {
           pending: [],
           conflict: undefined,
           lit: undefined,
+          preview: undefined,
           error: undefined,
           problems: [],
           save: 'saved',
@@ -168,8 +173,9 @@ export const useBench = create<Bench>()((set, get) => {
       set({ redo: get().redo.slice(0, -1), undo: [...get().undo, change] })
       apply(change.patches)
     },
-    chooseSaber: (saberId) => set({ saberId, lit: undefined }),
+    chooseSaber: (saberId) => set({ saberId, lit: undefined, preview: undefined }),
     light: (lit) => set({ lit }),
+    consider: (preview) => set({ preview }),
 
     flush() {
       running ??= (async () => {

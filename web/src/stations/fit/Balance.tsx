@@ -1,0 +1,134 @@
+import { balance, balanceWhatIfs, gripMiddle, judgeDuel } from '@nubrin/core/fit'
+import { layOut } from '@nubrin/core/hilt'
+import type { Blade, Saber } from '@nubrin/core/record'
+import { formatNumber } from '@nubrin/core/units'
+import { useMemo, useState } from 'react'
+import { FigureView } from '../../ui/FigureView'
+
+/** Where the saber balances, bare and with each blade, what pulls at the hand, and what small changes would do. */
+export function BalanceBench({ saber }: { saber: Saber }) {
+  const [held, setHeld] = useState('')
+  const blade = saber.blades.find((b) => b.id === held)
+  const of = useMemo(() => balance(saber, blade), [saber, blade])
+  const whatIfs = useMemo(() => balanceWhatIfs(saber, blade), [saber, blade])
+  const all: { id: string; name: string; blade?: Blade }[] = [
+    { id: '', name: 'hilt alone' },
+    ...saber.blades.map((b) => ({ id: b.id, name: `with ${b.name}`, blade: b })),
+  ]
+  const length = layOut(saber.hilt).length
+  const grip = gripMiddle(saber)
+  const most = Math.max(
+    length,
+    ...all.map((a) => {
+      const c = balance(saber, a.blade).centre
+      return c.ok ? c.value : 0
+    }),
+  )
+  const x = (mm: number) => 8 + (mm / most) * 420
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)_250px] gap-5">
+      <section aria-label="Balance">
+        <h2 className="h2">Where it balances</h2>
+        <ul>
+          {all.map((a) => {
+            const b = balance(saber, a.blade)
+            return (
+              <li key={a.id} className="border-rule border-b">
+                <button
+                  type="button"
+                  aria-pressed={held === a.id}
+                  className={`w-full py-1 text-left ${held === a.id ? 'bg-card' : ''}`}
+                  onClick={() => setHeld(a.id)}
+                >
+                  <span className="flex justify-between gap-2">
+                    <span className="font-medium">{a.name}</span>
+                    <span className="text-quiet">
+                      {b.mass.ok && b.centre.ok
+                        ? `${b.mass.about ? 'about ' : ''}${formatNumber(b.mass.value, 0)} g at ${formatNumber(b.centre.value, 0)} mm`
+                        : 'not calculable yet'}
+                    </span>
+                  </span>
+                  {b.centre.ok ? (
+                    <svg viewBox="0 0 436 20" className="w-full" aria-hidden="true">
+                      <path d={`M${x(0)} 10H${x(length)}`} stroke="#1e2a2b" strokeWidth="5" opacity="0.28" />
+                      <path d={`M${x(grip)} 3v14`} stroke="#8a5f17" strokeWidth="1.5" strokeDasharray="3 2" />
+                      <path
+                        d={`M${x(b.centre.value)} 3l6 7l-6 7l-6 -7z`}
+                        fill="#1e2a2b"
+                        stroke="#f4efe4"
+                        strokeWidth="1"
+                      />
+                    </svg>
+                  ) : null}
+                </button>
+              </li>
+            )
+          })}
+        </ul>
+        <p className="text-quiet text-[0.87rem]">
+          The bar is the hilt, the dashed line the middle of the grip at {formatNumber(grip, 0)} mm. Drag a part on the
+          drawing and the mark there moves with it.
+        </p>
+      </section>
+      <section aria-label="Figures of the balance">
+        <FigureView name="mass" figure={of.mass} digits={0} />
+        <FigureView name="centre from the pommel" figure={of.centre} digits={0} />
+        <FigureView
+          name={of.moment.ok && of.moment.value < 0 ? 'pulls the pommel down' : 'pulls the blade down'}
+          figure={of.moment}
+          as={(v) => `${formatNumber(Math.abs(v), 1)} N·cm`}
+        />
+        {whatIfs.length ? (
+          <>
+            <h2 className="h2 mt-3">What would move it</h2>
+            <ul>
+              {whatIfs.map((w) => (
+                <li key={w.what} className="border-rule flex justify-between gap-2 border-b py-1">
+                  <span className="text-quiet">{w.what}</span>
+                  <span className="font-semibold whitespace-nowrap">
+                    {w.moves > 0 ? '+' : ''}
+                    {formatNumber(w.moves, 1)} mm
+                  </span>
+                </li>
+              ))}
+            </ul>
+          </>
+        ) : null}
+        {blade ? <DuelNote saber={saber} blade={blade} /> : null}
+      </section>
+    </div>
+  )
+}
+
+/** The judgement on contact, with its reasons. */
+export function DuelNote({ saber, blade }: { saber: Saber; blade: Blade }) {
+  const j = useMemo(() => judgeDuel(saber, blade), [saber, blade])
+  const lines = [
+    ...j.against.map((t) => ['✕', t]),
+    ...j.limits.map((t) => ['△', t]),
+    ...j.unknown.map((t) => ['?', `needs ${t}`]),
+  ]
+  return (
+    <div className="mt-2">
+      <p className="font-semibold">
+        {
+          {
+            notForContact: '✕ Not for contact',
+            lightContact: '△ Light contact at most',
+            nothingAgainst: 'Nothing recorded speaks against contact',
+            unknown: 'Contact: cannot be judged yet',
+          }[j.verdict]
+        }
+      </p>
+      <ul className="text-[0.92rem]">
+        {lines.map(([mark, t]) => (
+          <li key={t} className="flex gap-2">
+            <span aria-hidden="true">{mark}</span>
+            <span>{t}</span>
+          </li>
+        ))}
+      </ul>
+      <p className="text-quiet text-[0.87rem]">A judgement with reasons, not a certificate.</p>
+    </div>
+  )
+}

@@ -1,0 +1,300 @@
+import {
+  gaveUpWords,
+  gripMiddle,
+  type LayoutWish,
+  layoutFacts,
+  layoutWords,
+  prepareLayouts,
+  reviewLayout,
+  verdictWords,
+  withLayout,
+} from '@nubrin/core/fit'
+import type { CataloguePart } from '@nubrin/core/parts'
+import { known, type Saber } from '@nubrin/core/record'
+import { formatNumber } from '@nubrin/core/units'
+import { format, parseISO } from 'date-fns'
+import { useEffect, useMemo, useState } from 'react'
+import { freshId, todayIso } from '../../api'
+import { useBench, useEditSaber } from '../../store/commission'
+import { useSession } from '../../store/session'
+import { Labelled, SelectCell, TextCell } from '../../ui/fields'
+import { useWorker } from '../../workers/useWorker'
+import { MEASURES, type Measure, TradeOff } from './TradeOff'
+
+const startWish = (saber: Saber): LayoutWish => {
+  const chamber = saber.parts.find((p) => p.kind === 'chamber')
+  return {
+    cell: 'any',
+    speaker: 'any',
+    ...(chamber ? { chamber: Math.floor((known(chamber.specs.length) ?? 30) * 0.8) } : {}),
+    beside: true,
+    inLine: true,
+    faces: [saber.parts.find((p) => p.kind === 'speaker')?.faces ?? 'pommel'],
+    grille: 0.5,
+    balance: Math.round(gripMiddle(saber)),
+  }
+}
+
+/** Every layout that goes in, the best of them as a trade-off, and the millimetre that keeps the others out. */
+export function Layouts({ saber, rows }: { saber: Saber; rows: CataloguePart[] }) {
+  const editSaber = useEditSaber()
+  const consider = useBench((b) => b.consider)
+  const by = useSession((s) => s.person?.name) ?? 'the shop'
+  const [wish, setWish] = useState<LayoutWish>(() => startWish(saber))
+  const [measure, setMeasure] = useState<Measure>(wish.chamber === undefined ? 'speaker' : 'chamber')
+  const [picked, setPicked] = useState(-1)
+  const [why, setWhy] = useState('')
+  const [wrong, setWrong] = useState('')
+  const prepared = useMemo(() => (rows.length ? prepareLayouts(saber, rows, wish) : undefined), [saber, rows, wish])
+  const ready = prepared && !prepared.needs.length ? prepared : undefined
+  const key = useMemo(() => (ready ? JSON.stringify(ready.problem) : ''), [ready])
+  const work = useWorker<'layouts'>(ready && { kind: 'layouts', problem: ready.problem }, key)
+  const found = ready && work.progress === undefined ? work.result?.result : undefined
+  const layout = found?.best[picked]
+  useEffect(() => {
+    setPicked((n) => (found ? Math.min(Math.max(n, found.best.length ? 0 : -1), found.best.length - 1) : -1))
+  }, [found])
+  const arrangement = layout && found ? found.arrangements[layout.arrangement] : undefined
+  const planned = useMemo(
+    () =>
+      ready && layout && arrangement
+        ? withLayout(saber, ready.problem, arrangement, layout, rows, freshId, todayIso())
+        : undefined,
+    [ready, layout, arrangement, saber, rows],
+  )
+  // What is only considered is shown on the drawing; leaving the bench takes it back.
+  useEffect(() => {
+    if (planned) consider({ saber: planned, label: 'considered, not chosen yet' })
+    return () => consider(undefined)
+  }, [planned, consider])
+  const chosen = useMemo(() => reviewLayout(saber), [saber])
+  const refused = useMemo(() => {
+    if (!found || !ready) return []
+    const list = (of: 'cells' | 'speakers') =>
+      ready.problem[of].flatMap((c, i) => {
+        const v = found.verdicts[of][i]!
+        return v.ok ? [] : [{ ...c, of, why: verdictWords(v) }]
+      })
+    return [...list('speakers'), ...list('cells')]
+  }, [found, ready])
+  const crosses = useMemo(
+    () => refused.filter((r) => r.of === 'cells').map((r) => ({ x: r.score, name: r.name, why: r.why })),
+    [refused],
+  )
+  const set = (change: Partial<LayoutWish>) => setWish((w) => ({ ...w, ...change }))
+  const take = () => {
+    if (!planned || !ready || !layout || !arrangement || !found) return
+    if (why.trim().length < 3) {
+      setWrong('Say why, in a few words: it is what you will want to know when something changes.')
+      return
+    }
+    const gaveUp = gaveUpWords(ready.problem, found.best, layout, ready.score)
+    editSaber('choose a layout', (s) => {
+      s.parts = planned.parts
+      s.decisions.push({
+        id: freshId(),
+        on: todayIso(),
+        by,
+        chose: layoutWords(ready.problem, arrangement, layout).slice(0, 240),
+        why: why.trim().slice(0, 240),
+        ...(gaveUp ? { gaveUp: gaveUp.slice(0, 240) } : {}),
+        layout: layoutFacts(planned),
+      })
+    })
+    setWhy('')
+    setWrong('')
+  }
+  const mm = (label: string, value: number | undefined, put: (v: number | undefined) => void, hint = '') => (
+    <Labelled label={label}>
+      <TextCell
+        label={label}
+        value={value === undefined ? '' : String(value)}
+        placeholder={hint}
+        onCommit={(v) => {
+          const n = Number(v.replace(',', '.'))
+          if (v.trim() === '') put(undefined)
+          else if (Number.isFinite(n) && n >= 0 && n <= 400) put(n)
+          else setWrong(`${label}: “${v}” is not a length from 0 to 400 mm.`)
+        }}
+      />
+    </Labelled>
+  )
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)_232px] gap-5">
+      <section aria-label="Layouts that go in">
+        <div className="flex items-baseline gap-2">
+          <h2 className="h2 whitespace-nowrap">
+            {found
+              ? found.feasible
+                ? `${found.feasible.toLocaleString('en')} ${found.feasible === 1 ? 'goes' : 'go'} in`
+                : 'Nothing goes in like this'
+              : prepared?.needs.length
+                ? 'Not calculable yet'
+                : 'Searching…'}
+          </h2>
+          <p className="text-quiet truncate">
+            {found ? `of ${found.raw.toLocaleString('en')} tried; ${found.best.length} that none beats` : ''}
+          </p>
+          <span className="ml-auto w-28 shrink-0">
+            <SelectCell
+              label="What stands upright"
+              value={measure}
+              options={Object.keys(MEASURES) as Measure[]}
+              words={(m) => MEASURES[m].label}
+              onCommit={setMeasure}
+            />
+          </span>
+        </div>
+        {prepared?.needs.length ? (
+          <p className="text-quiet mt-2">Needs {prepared.needs.map((n) => n.name).join(', ')}.</p>
+        ) : null}
+        {work.progress !== undefined ? (
+          <p role="status" className="text-quiet flex items-center gap-3 py-16">
+            <progress max={1} value={work.progress} className="accent-[#8a5f17]" aria-label="Share searched" />
+            {Math.round(work.progress * 100)} % searched
+            <button type="button" className="btn" onClick={work.cancel}>
+              stop
+            </button>
+          </p>
+        ) : null}
+        {work.error ? (
+          <p role="alert" className="text-stop">
+            {work.error}
+          </p>
+        ) : null}
+        {found && ready && found.best.length ? (
+          <TradeOff
+            problem={ready.problem}
+            result={found}
+            measure={measure}
+            unit={ready.score}
+            picked={picked}
+            refused={crosses}
+            onPick={setPicked}
+          />
+        ) : null}
+        {refused.length ? (
+          <details className="border-rule border-t pt-1" open={!found?.feasible}>
+            <summary className="cursor-pointer">
+              <span className="text-stop font-semibold">✕</span> {refused.length} on the shelf stay out, and why
+            </summary>
+            <ul className="mt-1 max-h-[150px] overflow-y-auto text-[0.92rem]">
+              {refused.map((r) => (
+                <li key={r.id} className="border-rule border-b py-0.5">
+                  <span className="font-medium">{r.name}</span>: <span className="text-stop">{r.why}</span>
+                </li>
+              ))}
+            </ul>
+          </details>
+        ) : null}
+        {prepared?.unsized.length ? (
+          <p className="text-quiet text-[0.87rem]">Left out for want of a size: {prepared.unsized.join(', ')}.</p>
+        ) : null}
+      </section>
+      <section aria-label="What may vary">
+        <div className="grid grid-cols-2 gap-x-3 gap-y-1">
+          <Labelled label="cell">
+            <SelectCell
+              label="Cell"
+              value={wish.cell}
+              options={['any', 'keep'] as const}
+              words={(v) => (v === 'any' ? 'any' : 'as fitted')}
+              onCommit={(cell) => set({ cell })}
+            />
+          </Labelled>
+          <Labelled label="speaker">
+            <SelectCell
+              label="Speaker"
+              value={wish.speaker}
+              options={['any', 'keep'] as const}
+              words={(v) => (v === 'any' ? 'any' : 'as fitted')}
+              onCommit={(speaker) => set({ speaker })}
+            />
+          </Labelled>
+          <Labelled label="board lies">
+            <SelectCell
+              label="Board lies"
+              value={wish.beside && wish.inLine ? 'either' : wish.beside ? 'beside' : 'inLine'}
+              options={['either', 'beside', 'inLine'] as const}
+              words={(v) => ({ either: 'either way', beside: 'on the cell', inLine: 'in line' })[v]}
+              onCommit={(v) => set({ beside: v !== 'inLine', inLine: v !== 'beside' })}
+            />
+          </Labelled>
+          <Labelled label="speaker looks to">
+            <SelectCell
+              label="Speaker looks"
+              value={wish.faces.length > 1 ? 'either' : wish.faces[0]!}
+              options={['pommel', 'emitter', 'either'] as const}
+              words={(v) => (v === 'either' ? 'either way' : v)}
+              onCommit={(v) => set({ faces: v === 'either' ? ['pommel', 'emitter'] : [v] })}
+            />
+          </Labelled>
+          {mm(
+            'chamber of at least',
+            wish.chamber,
+            (chamber) => setWish(({ chamber: _c, ...w }) => (chamber === undefined ? w : { ...w, chamber })),
+            'none',
+          )}
+          {mm(
+            'balance wanted at',
+            wish.balance,
+            (balance) => setWish(({ balance: _b, ...w }) => (balance === undefined ? w : { ...w, balance })),
+            'any',
+          )}
+        </div>
+        {layout && ready && arrangement ? (
+          <div className="border-brassline bg-card mt-2 border-t-2 px-2 py-1.5">
+            <p className="leading-tight font-medium">{layoutWords(ready.problem, arrangement, layout)}</p>
+            <p className="mt-1">
+              {formatNumber(ready.problem.cells[layout.cell]!.score, 0)} {ready.score} · slack{' '}
+              {formatNumber(layout.slack, 1)} · balance {formatNumber(layout.balance, 0)}
+              {layout.at.chamber === undefined ? '' : ` · chamber ${formatNumber(layout.chamber, 1)}`}
+            </p>
+            {ready.overdrawn.has(ready.problem.cells[layout.cell]!.id) ? (
+              <p className="text-stop">
+                ✕ full white draws {formatNumber(ready.overdrawn.get(ready.problem.cells[layout.cell]!.id)!, 1)} A, more
+                than this cell gives
+              </p>
+            ) : null}
+            <p className="text-quiet">
+              {gaveUpWords(ready.problem, found!.best, layout, ready.score)
+                ? `gives up ${gaveUpWords(ready.problem, found!.best, layout, ready.score)}`
+                : 'gives up nothing'}
+            </p>
+            <form
+              className="mt-1 flex items-center gap-2"
+              onSubmit={(e) => {
+                e.preventDefault()
+                take()
+              }}
+            >
+              <input
+                className="cell"
+                aria-label="Why this layout"
+                aria-invalid={!!wrong}
+                placeholder="why this one?"
+                maxLength={240}
+                value={why}
+                onChange={(e) => setWhy(e.target.value)}
+              />
+              <button type="submit" className="btn btn-main">
+                choose it
+              </button>
+            </form>
+          </div>
+        ) : null}
+        {wrong ? (
+          <p role="alert" className="text-stop text-[0.9rem]">
+            {wrong}
+          </p>
+        ) : null}
+        {chosen ? (
+          <p className="text-quiet mt-2 text-[0.92rem]">
+            Chosen by {chosen.decision.by}, {format(parseISO(chosen.decision.on), 'd MMM')}: “{chosen.decision.why}”
+            {chosen.decision.gaveUp ? ` Given up: ${chosen.decision.gaveUp}.` : ''}
+          </p>
+        ) : null}
+      </section>
+    </div>
+  )
+}

@@ -1,0 +1,141 @@
+import type { Layout, LayoutProblem, LayoutResult } from '@nubrin/core/fit'
+import { formatNumber } from '@nubrin/core/units'
+import { axisBottom, axisLeft, extent, scaleLinear, select } from 'd3'
+import { useEffect, useMemo, useRef } from 'react'
+
+export const MEASURES = {
+  chamber: { label: 'chamber, mm', of: (_p: LayoutProblem, l: Layout) => l.chamber },
+  speaker: { label: 'speaker Ø, mm', of: (p: LayoutProblem, l: Layout) => p.speakers[l.speaker]!.d! },
+  slack: { label: 'slack, mm', of: (_p: LayoutProblem, l: Layout) => l.slack },
+  balance: { label: 'balance from the pommel, mm', of: (_p: LayoutProblem, l: Layout) => l.balance },
+} as const
+export type Measure = keyof typeof MEASURES
+
+const [W, H] = [430, 262]
+const BOX = { left: 40, right: 10, top: 22, bottom: 34 }
+
+/** The best layouts as points, runtime across and a chosen measure up; the size of a point is the speaker's. Arrow keys walk them. */
+export function TradeOff({
+  problem,
+  result,
+  measure,
+  unit,
+  picked,
+  refused,
+  onPick,
+}: {
+  problem: LayoutProblem
+  result: LayoutResult
+  measure: Measure
+  unit: 'min' | 'mAh'
+  picked: number
+  /** Cells that go in nowhere, by their place on the x axis. */
+  refused: { x: number; name: string; why: string }[]
+  onPick: (index: number) => void
+}) {
+  const axes = useRef<SVGGElement>(null)
+  const best = result.best
+  const value = (l: Layout) => MEASURES[measure].of(problem, l)
+  const runtimeOf = (l: Layout) => problem.cells[l.cell]!.score
+  const { x, y } = useMemo(() => {
+    const pad = (d: [number, number] | [undefined, undefined], least: number): [number, number] => {
+      const [a, b] = [d[0] ?? 0, d[1] ?? 1]
+      const m = Math.max((b - a) * 0.08, least)
+      return [a - m, b + m]
+    }
+    return {
+      x: scaleLinear(pad(extent([...best.map(runtimeOf), ...refused.map((r) => r.x)]), 2), [BOX.left, W - BOX.right]),
+      y: scaleLinear(pad(extent(best.map(value)), 0.6), [H - BOX.bottom, BOX.top]),
+    }
+  }, [best, measure, problem, refused])
+  useEffect(() => {
+    const g = select(axes.current!)
+    g.selectAll('*').remove()
+    g.append('g')
+      .attr('transform', `translate(0,${H - BOX.bottom})`)
+      .call(axisBottom(x).ticks(6).tickSizeOuter(0))
+    g.append('g').attr('transform', `translate(${BOX.left},0)`).call(axisLeft(y).ticks(5).tickSizeOuter(0))
+    g.selectAll('.tick text').attr('font-size', 11.5).attr('fill', '#5f594b').style('font-family', 'inherit')
+  }, [x, y])
+  const order = best.map((_, i) => i).sort((a, b) => runtimeOf(best[a]!) - runtimeOf(best[b]!) || a - b)
+  const widest = Math.max(...problem.speakers.map((s) => s.d!))
+  const radius = (l: Layout) => 3 + 6 * (problem.speakers[l.speaker]!.d! / widest) ** 2
+  const shown = order.filter((i) => i !== picked).concat(best[picked] ? [picked] : [])
+  const words = (l: Layout) =>
+    `${formatNumber(runtimeOf(l), 0)} ${unit}, ${problem.speakers[l.speaker]!.name}, ${MEASURES[measure].label} ${formatNumber(value(l), 1)}`
+  return (
+    <>
+      <svg
+        viewBox={`0 0 ${W} ${H}`}
+        className="w-full"
+        role="img"
+        aria-label={`${best.length} best layouts, runtime across, ${MEASURES[measure].label} up`}
+      >
+        <g ref={axes} />
+        <text x={W - BOX.right} y={H - 4} textAnchor="end" fontSize="12" fill="#1e2a2b">
+          {unit === 'min' ? 'runtime in this use, min →' : 'capacity, mAh →'}
+        </text>
+        <text x={2} y={12} fontSize="12" fill="#1e2a2b">
+          ↑ {MEASURES[measure].label}
+        </text>
+        {refused.map((r) => (
+          <g key={r.name}>
+            <title>{`${r.name}: ${r.why}`}</title>
+            <path
+              d={`M${x(r.x) - 4} ${H - BOX.bottom - 10}l8 8m0 -8l-8 8`}
+              stroke="#a63a2b"
+              strokeWidth="1.8"
+              fill="none"
+            />
+          </g>
+        ))}
+        {shown.map((i) => {
+          const l = best[i]!
+          const on = i === picked
+          return (
+            // biome-ignore lint/a11y/noStaticElementInteractions: the slider below walks the same points
+            <g
+              key={`${l.arrangement}-${l.speaker}-${l.cell}-${l.board}-${l.connector}`}
+              className="cursor-pointer"
+              onClick={() => onPick(i)}
+            >
+              <title>{words(l)}</title>
+              <circle
+                cx={x(runtimeOf(l))}
+                cy={y(value(l))}
+                r={on ? radius(l) + 1.5 : radius(l)}
+                fill={on ? '#1e2a2b' : '#fbf8f1'}
+                stroke="#1e2a2b"
+                strokeWidth="1.5"
+              />
+            </g>
+          )
+        })}
+        {best[picked] ? (
+          <text
+            x={x(runtimeOf(best[picked])) + (x(runtimeOf(best[picked])) > W - 120 ? -14 : 14)}
+            y={y(value(best[picked])) - 9}
+            textAnchor={x(runtimeOf(best[picked])) > W - 120 ? 'end' : 'start'}
+            fontSize="12.5"
+            fontWeight="650"
+            fill="#1e2a2b"
+            style={{ paintOrder: 'stroke', stroke: '#f4efe4', strokeWidth: 4 }}
+          >
+            {formatNumber(problem.speakers[best[picked].speaker]!.d!, 1)} mm ·{' '}
+            {formatNumber(runtimeOf(best[picked]), 0)} {unit}
+          </text>
+        ) : null}
+      </svg>
+      <input
+        type="range"
+        className="block w-full accent-[#1e2a2b]"
+        aria-label="Walk the layouts by runtime"
+        aria-valuetext={best[picked] ? words(best[picked]) : 'none'}
+        min={0}
+        max={best.length - 1}
+        value={Math.max(0, order.indexOf(picked))}
+        onChange={(e) => onPick(order[Number(e.target.value)]!)}
+      />
+    </>
+  )
+}
