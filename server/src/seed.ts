@@ -1,6 +1,6 @@
 import { GENERIC_CATALOGUE } from '@nubrin/core/parts'
 import { readWav } from '@nubrin/core/sound'
-import { benchPicture, demoCommissions, makeSounds, SHOP } from '@nubrin/demo'
+import { benchPicture, demoCommissions, makeSounds, SHELF, SHOP } from '@nubrin/demo'
 import sharp from 'sharp'
 import type { Tables } from './db/models'
 import { newId, type Store } from './db/store'
@@ -29,10 +29,10 @@ export async function seed(db: Tables, store: Store, files: Files): Promise<void
       name: p.name,
       specs: p.specs,
       protected: p.protected ?? null,
-      stock: p.stock ?? null,
-      lot: p.lot ?? null,
-      supplier: p.supplier ?? null,
-      cost: p.cost ?? null,
+      stock: SHELF[p.id]?.stock ?? null,
+      lot: SHELF[p.id]?.lot ?? null,
+      supplier: SHELF[p.id]?.supplier ?? null,
+      cost: SHELF[p.id]?.cost ?? null,
     })),
   )
   const keep = async (bytes: Uint8Array, type: string) => {

@@ -63,6 +63,30 @@ export const catalogue = (): Promise<CataloguePart[]> => {
   return parts
 }
 
+/** Puts one part on the shelf, or changes it. */
+export async function keepPart(part: CataloguePart): Promise<void> {
+  const { id, ...body } = part
+  await api('PUT', `/parts/${id}`, body)
+  parts = undefined
+}
+export async function dropPart(id: string): Promise<void> {
+  await api('DELETE', `/parts/${id}`)
+  parts = undefined
+}
+
+/** Brings a CSV or JSON file in; with `good` the rows without a fault, else all or none. */
+export async function importParts(file: File, good: boolean): Promise<{ rows: number; taken: number; faults: number }> {
+  const form = new FormData()
+  form.append('file', file)
+  const r = await api<{ rows: number; taken: number; faults: number }>(
+    'POST',
+    `/parts/import${good ? '?take=good' : ''}`,
+    form,
+  )
+  parts = undefined
+  return r
+}
+
 /** Uploads one file; gives its hash, type and size. */
 export function uploadFile(file: File): Promise<{ hash: string; type: string; bytes: number; name: string }> {
   const form = new FormData()

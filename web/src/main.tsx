@@ -18,6 +18,7 @@ const router = createBrowserRouter([
         element: <SignedIn />,
         children: [
           { path: '/', ...screen(() => import('./rack/Rack')) },
+          { path: '/shelf', ...screen(() => import('./shelf/Shelf')) },
           { path: '/commission/:id', element: <Navigate to="brief" replace /> },
           { path: '/commission/:id/:station', ...screen(() => import('./stations/Bench')) },
           { path: '/film/:id/:saber', ...screen(() => import('./film/Film')) },

@@ -22,6 +22,9 @@ export const CHECKS: readonly Check[] = [
 
 const WEIGHT: Record<Level, number> = { stop: 0, caution: 1, note: 2 }
 
+/** A model sheet has no client, is not proved and not handed over. */
+const NOT_OF_MODELS: ReadonlySet<Station> = new Set(['brief', 'proof', 'handoff'])
+
 /**
  * Runs every check over a commission. Sorted stops first, then by station. Keys are unique. What was set aside by name
  * in the handoff is left out of the list unless `withWaived` is given.
@@ -31,6 +34,7 @@ export function judgeCommission(commission: Commission, today: string, withWaive
   commission.sabers.forEach((saber, n) => {
     for (const check of CHECKS) {
       if (check.scope === 'order' && n > 0) continue
+      if (commission.job === 'model' && NOT_OF_MODELS.has(check.station)) continue
       for (const r of check.run({ commission, saber, today })) {
         const whose = check.scope === 'saber' ? saber.id : 'order'
         out.push({

@@ -4,6 +4,7 @@ import type { Blade, FittedPart, Saber } from '../record/schema'
 import { formatNumber } from '../units/format'
 import {
   boreAt,
+  type Certainty,
   certainty,
   type HiltShape,
   layOut,
@@ -23,6 +24,9 @@ export interface SectionView {
   to?: number
   /** Colour of the blade; undefined draws the tube unlit. */
   blade?: string
+  /** How much larger than the whole hilt, ≥ 1, and what x to keep in the middle. Beyond 1 the upper wall stays in view. */
+  zoom?: number
+  centre?: number
   /** Leave out dimensions and labels (the rack, a thumbnail). */
   bare?: boolean
 }
@@ -51,13 +55,18 @@ export function drawSection(saber: Saber, view: SectionView): Scene {
   const room = view.height - top - bottom
   // Whole hilt: leave a fifth of the width to the blade. Zoomed: use it all.
   const bladeShare = view.to === undefined && !view.bare ? 0.2 : 0
-  const scale = Math.min(((view.width - 2 * side) * (1 - bladeShare)) / (to - from), room / Math.max(widest, arms * 2))
+  const zoom = Math.max(1, view.zoom ?? 1)
+  const scale =
+    zoom * Math.min(((view.width - 2 * side) * (1 - bladeShare)) / (to - from), room / Math.max(widest, arms * 2))
   const used = (to - from) * scale
   const startX =
-    view.to === undefined && !view.bare
-      ? side + Math.max(0, ((view.width - 2 * side) * (1 - bladeShare) - used) * 0.35)
-      : side
-  const axisY = top + room / 2
+    zoom > 1
+      ? // The wanted x stands in the middle, but nothing empty is shown beyond the ends.
+        Math.min(side, Math.max(view.width / 2 - (view.centre ?? length / 2) * scale, view.width - side * 3 - used))
+      : view.to === undefined && !view.bare
+        ? side + Math.max(0, ((view.width - 2 * side) * (1 - bladeShare) - used) * 0.35)
+        : side
+  const axisY = zoom > 1 ? Math.max(top + room / 2, top + 12 + (widest / 2) * scale) : top + room / 2
   const x = (mm: number) => startX + (mm - from) * scale
   const mm = (px: number) => (px - startX) / scale + from
   const y = (offset: number) => axisY - offset * scale
@@ -419,6 +428,12 @@ function drawKnob({ pen, x, y, shape, spots }: Ctx, p: FittedPart, span: { x0: n
   })
 }
 
+/** The least certain of some facts. */
+const worstOf = (facts: Parameters<typeof certainty>[0][]): Certainty => {
+  const all = facts.map(certainty)
+  return all.includes('unknown') ? 'unknown' : all.includes('assumed') ? 'assumed' : 'known'
+}
+
 /** Openings that face the cut show as gaps in the wall; those on the near side as an outline on it. */
 function drawOpening({ pen, x, y, shape, spots }: Ctx, o: Saber['hilt']['openings'][number]) {
   const at = known(o.at)
@@ -436,6 +451,8 @@ function drawOpening({ pen, x, y, shape, spots }: Ctx, o: Saber['hilt']['opening
       ref,
       ...(o.tint ? { colour: o.tint } : {}),
     })
+    const sure = worstOf([o.at, o.length, o.clock])
+    if (sure !== 'known') pen.box(x0, Math.min(ya, yb), x1, Math.max(ya, yb), sure)
     spots.push({ ref, name: o.name, x0, x1, y0: Math.min(ya, yb), y1: Math.max(ya, yb) })
   } else {
     const half = (known(o.width) ?? 4) / 2
@@ -491,9 +508,9 @@ function drawMeasures({ pen, shape, saber, x, y, axisY, view }: Ctx) {
     const text = value === undefined ? '?' : `${c === 'assumed' ? '≈ ' : ''}${formatNumber(value, 1)}`
     pen.dimension(x(s.x0), x(s.x1), dimY, text, c !== 'known', `section:${s.section.id}`)
   }
-  const bottomY = Math.max(
-    ...shape.sections.flatMap((s) => s.outer.flatMap((p) => [y(-p.d0 / 2), y(-p.d1 / 2)])),
-    axisY + 40,
+  const bottomY = Math.min(
+    Math.max(...shape.sections.flatMap((s) => s.outer.flatMap((p) => [y(-p.d0 / 2), y(-p.d1 / 2)])), axisY + 40),
+    view.height - MARGIN.bottom,
   )
   let lastEnd = -Infinity
   for (const s of shape.sections) {

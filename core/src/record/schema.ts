@@ -205,7 +205,7 @@ export const Hilt = obj({
 })
 
 const optionalFact = T.Optional(NumberFact)
-const SpecMap = T.Object(
+export const SpecMap = T.Object(
   Object.fromEntries(Object.keys(SPECS).map((k) => [k, optionalFact])) as Record<
     keyof typeof SPECS,
     typeof optionalFact

@@ -87,6 +87,13 @@ export function suggestCode(text: string, kind: keyof typeof CODES): Suggestion 
   return { code: 'unknownCode', got: text, ...(best.d <= 2 ? { nearest: { text: best.k } } : {}) }
 }
 
+/** The word of a list nearest to what was typed, when it is within two slips of the pen; undefined otherwise. */
+export function nearestWord(text: string, words: readonly string[]): string | undefined {
+  const got = text.trim().toLowerCase()
+  const best = words.map((w) => ({ w, d: distance(got, w.toLowerCase()) })).sort((a, b) => a.d - b.d)[0]
+  return best && best.d <= 2 ? best.w : undefined
+}
+
 /** Levenshtein distance: insertions, deletions and substitutions, one each. */
 function distance(a: string, b: string): number {
   let row = Array.from({ length: b.length + 1 }, (_, j) => j)

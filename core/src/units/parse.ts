@@ -3,6 +3,7 @@ import type { Unit } from './unit'
 /** What a field measures; it decides which units may be typed and which one is stored. */
 export type Quantity =
   | 'length'
+  | 'area'
   | 'angle'
   | 'mass'
   | 'voltage'
@@ -19,6 +20,7 @@ export type Quantity =
 /** The quantity that a stored unit measures; units without one of their own are plain counts. */
 const QUANTITY_OF: Partial<Record<Unit, Quantity>> = {
   mm: 'length',
+  'mm²': 'area',
   deg: 'angle',
   g: 'mass',
   V: 'voltage',
@@ -70,6 +72,11 @@ const RULES: Record<Quantity, QuantityRule> = {
     stored: 'mm',
     negative: false,
     factors: { '': 1, mm: 1, cm: 10, m: 1000, in: INCH, inch: INCH, inches: INCH, '"': INCH, '″': INCH, '”': INCH },
+  },
+  area: {
+    stored: 'mm²',
+    negative: false,
+    factors: { '': 1, 'mm²': 1, mm2: 1, 'cm²': 100, cm2: 100, 'in²': INCH ** 2, in2: INCH ** 2 },
   },
   angle: { stored: 'deg', negative: true, factors: { '': 1, deg: 1, '°': 1, "o'clock": 30, oclock: 30 } },
   mass: { stored: 'g', negative: false, factors: { '': 1, g: 1, kg: 1000, oz: OUNCE } },

@@ -1,12 +1,12 @@
 import { findings } from '@nubrin/core'
+import { cadCsv, cadDxf, cadSvg } from '@nubrin/core/cad'
 import { buildHandoff, handoffFileName } from '@nubrin/core/handoff'
 import { writeCommission } from '@nubrin/core/import'
-import { blankCommission, type Commission, JOBS, PURPOSES } from '@nubrin/core/record'
+import { blankCommission, type Commission, JOBS, PURPOSES, type Saber } from '@nubrin/core/record'
 import { markdownOf, webVttOf } from '@nubrin/core/walkthrough'
 import { Router } from 'express'
 import type { Operation } from 'fast-json-patch'
 import multer from 'multer'
-import { QueryTypes } from 'sequelize'
 import { newId, type Store, secret, sha256 } from '../db/store'
 import { mediaHashes, pack, unpack } from '../documents/archive'
 import { accept, type Files, MAX_SOUND_BYTES } from '../files'
@@ -153,19 +153,41 @@ export function commissionRoutes(store: Store, files: Files): Router {
       // A model sheet is copied, and everything measured on another saber has to be confirmed on this one.
       const model = asCopy((await store.load(who(req).shopId, b.model)).record)
       record.sabers = model.sabers.map((s, i) => ({
-        ...s,
-        name: i === 0 ? title : s.name,
-        job,
-        tests: [],
-        fixes: [],
-        takes: [],
-        untold: [],
-        beats: [],
-        ...unconfirmed({ hilt: s.hilt, parts: s.parts.map(({ lot: _lot, ...p }) => p) }),
+        ...plain(s, i === 0 ? title : s.name, job),
+        ...unconfirmed({ hilt: s.hilt, parts: s.parts.map(({ lot: _lot, ...p }) => p), blades: s.blades }),
       }))
     }
     res.status(201).json(await store.create(who(req), record))
   })
+
+  // A model sheet is a commission without a client; it keeps what was measured, and copies have to confirm it.
+  r.post('/commissions/:id/model', async (req, res) => {
+    const b = (req.body ?? {}) as Record<string, unknown>
+    const title = text(b.title, '/title')
+    const from = asCopy((await store.load(who(req).shopId, req.params.id)).record)
+    const original = (await store.load(who(req).shopId, req.params.id)).record
+    const index = b.saber === undefined ? 0 : original.sabers.findIndex((s) => s.id === b.saber)
+    if (index < 0)
+      throw new Invalid('There is no such saber in this commission.', [
+        { path: '/saber', rule: 'reference', message: 'names a saber that is not in this commission' },
+      ])
+    const saber = from.sabers[index]!
+    const record = blankCommission(() => newId('n'), { title, client: '', job: 'model', purpose: from.purpose })
+    record.sabers = [{ ...plain(saber, title, 'model'), parts: saber.parts.map(({ lot: _lot, ...p }) => p) }]
+    res.status(201).json(await store.create(who(req), record))
+  })
+
+  const cavity = { dxf: 'image/vnd.dxf', svg: 'image/svg+xml', csv: 'text/csv; charset=utf-8' } as const
+  for (const kind of ['dxf', 'svg', 'csv'] as const)
+    r.get(`/commissions/:id/cavity.${kind}`, async (req, res) => {
+      const { record } = await store.load(who(req).shopId, req.params.id)
+      const saber = record.sabers.find((s) => s.id === req.query.saber) ?? record.sabers[0]!
+      const write = { dxf: cadDxf, svg: cadSvg, csv: cadCsv }[kind]
+      res
+        .attachment(`${handoffFileName(record).replace(/-handoff$/, '')}-cavity.${kind}`)
+        .type(cavity[kind])
+        .send(write(saber))
+    })
 
   r.get('/commissions/:id', async (req, res) => {
     res.json(await store.load(who(req).shopId, req.params.id))
@@ -357,17 +379,21 @@ export function commissionRoutes(store: Store, files: Files): Router {
     res.status(204).end()
   })
 
-  r.get('/recall', async (req, res) => {
-    const q = text(req.query.q, '/q')
-    const rows = await db.sequelize.query(
-      'SELECT f.name AS part, f.lot, f.kind, s.name AS saber, c.id AS commission, c.title, c.shipped FROM fitted_parts f JOIN commissions c ON c.id = f.commission_id JOIN sabers s ON s.commission_id = f.commission_id AND s.id = f.saber_id WHERE c.shop_id = ? AND c.archived_at IS NULL AND (f.lot = ? OR f.catalogue_id = ? OR f.name LIKE ?) ORDER BY c.title LIMIT 500',
-      { type: QueryTypes.SELECT, replacements: [who(req).shopId, q, q, `%${q.replace(/[%_\\]/g, '\\$&')}%`] },
-    )
-    res.json(rows)
-  })
-
   return r
 }
+
+/** A saber without what belongs to one specimen: tests, repairs, films, decisions. */
+const plain = (s: Saber, name: string, job: Saber['job']): Saber => ({
+  ...s,
+  name,
+  job,
+  tests: [],
+  fixes: [],
+  takes: [],
+  untold: [],
+  beats: [],
+  decisions: [],
+})
 
 /** Turns every measured or configured fact of a copied saber into an assumed one, to be confirmed. */
 export function unconfirmed<T>(v: T): T {

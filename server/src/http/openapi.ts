@@ -1,3 +1,4 @@
+import { CataloguePartSchema } from '@nubrin/core/import'
 import { Commission } from '@nubrin/core/record'
 
 type Method = 'get' | 'post' | 'patch' | 'put' | 'delete'
@@ -188,6 +189,47 @@ export const ROUTES: Route[] = [
     params: ['q'],
   },
   { method: 'get', path: '/parts', summary: 'The catalogue', answers: { 200: 'Parts' } },
+  { method: 'get', path: '/parts/export.csv', summary: 'The catalogue as CSV', answers: { 200: 'CSV' } },
+  { method: 'get', path: '/parts/export.json', summary: 'The catalogue as JSON', answers: { 200: 'JSON' } },
+  {
+    method: 'put',
+    path: '/parts/{id}',
+    summary: 'Put one part on the shelf, or change it',
+    answers: { 200: 'The part', 422: 'A field is wrong' },
+    body: json(ref('Part')),
+  },
+  {
+    method: 'delete',
+    path: '/parts/{id}',
+    summary: 'Take one part off the shelf; sabers keep their copy',
+    answers: { 204: 'Taken off', 404: 'Not on this shelf' },
+  },
+  {
+    method: 'post',
+    path: '/parts/import',
+    summary: 'Bring parts in from CSV or JSON; all or none, or with take=good the rows without a fault',
+    answers: { 201: 'Taken in', 413: 'Too large', 422: 'Cells are wrong, each named by row, column and rule' },
+    body: file,
+    params: ['take'],
+  },
+  {
+    method: 'post',
+    path: '/commissions/{id}/model',
+    summary: 'Keep a saber as a model sheet, a copy of its own',
+    answers: { 201: 'The model sheet', 404: 'Not in this shop', 422: 'A field is wrong' },
+    body: json({
+      type: 'object',
+      required: ['title'],
+      properties: { title: { type: 'string' }, saber: { type: 'string' } },
+    }),
+  },
+  ...(['dxf', 'svg', 'csv'] as const).map((kind) => ({
+    method: 'get' as const,
+    path: `/commissions/{id}/cavity.${kind}`,
+    summary: `Cavity and keep-outs as ${kind.toUpperCase()}, in millimetres`,
+    answers: { 200: kind.toUpperCase(), 404: 'Not in this shop' },
+    params: ['saber'],
+  })),
   {
     method: 'get',
     path: '/client/{token}',
@@ -251,6 +293,7 @@ export function openApi(): object {
       securitySchemes: { session: { type: 'apiKey', in: 'cookie', name: 'nubrin' } },
       schemas: {
         Commission: JSON.parse(JSON.stringify(Commission)),
+        Part: JSON.parse(JSON.stringify(CataloguePartSchema)),
         Problem: {
           type: 'object',
           required: ['type', 'title', 'status', 'detail'],

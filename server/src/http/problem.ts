@@ -14,8 +14,8 @@ export class HttpProblem extends Error {
   }
 }
 export class Invalid extends HttpProblem {
-  constructor(detail: string, problems: Problem[]) {
-    super(422, 'invalid', detail, problems)
+  constructor(detail: string, problems: Problem[], more: Record<string, unknown> = {}) {
+    super(422, 'invalid', detail, problems, more)
   }
 }
 export class NotFound extends HttpProblem {

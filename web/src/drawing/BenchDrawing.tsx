@@ -1,11 +1,12 @@
 import type { Finding, Level, Station } from '@nubrin/core/findings'
 import { balance } from '@nubrin/core/fit'
 import { drawSection, type Scene } from '@nubrin/core/hilt'
-import { known } from '@nubrin/core/record'
-import { type PointerEvent, useMemo, useRef, useState } from 'react'
+import { known, type Section } from '@nubrin/core/record'
+import { type PointerEvent, useEffect, useMemo, useRef, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { todayIso } from '../api'
 import { useBench, useSaber } from '../store/commission'
+import { ProfileHandles } from './ProfileHandles'
 import { SceneView } from './SceneView'
 import { useWidth } from './useWidth'
 
@@ -41,9 +42,20 @@ export function BenchDrawing({
   const navigate = useNavigate()
   const [ref, width] = useWidth<HTMLElement>()
   const [drag, setDrag] = useState<{ id: string; from: number; by: number }>()
+  const [reshaped, setReshaped] = useState<Section>()
+  const [view, setView] = useState<{ zoom: number; centre?: number }>({ zoom: 1 })
+  const [pan, setPan] = useState<{ from: number; centre: number }>()
   const svg = useRef<HTMLDivElement>(null)
 
   const shown = useMemo(() => {
+    if (reshaped)
+      return {
+        ...saber,
+        hilt: {
+          ...saber.hilt,
+          sections: saber.hilt.sections.map((x) => (x.id === reshaped.id ? reshaped : x)),
+        },
+      }
     if (!drag) return saber
     return {
       ...saber,
@@ -53,18 +65,53 @@ export function BenchDrawing({
           : p,
       ),
     }
-  }, [saber, drag])
+  }, [saber, drag, reshaped])
   const scene = useMemo(
     () =>
       drawSection(shown, {
         width: width || 1240,
         height: HEIGHT,
+        ...view,
         ...(saber.presets[0] ? { blade: saber.presets[0].colour } : {}),
       }),
-    [shown, width, saber.presets],
+    [shown, width, saber.presets, view],
   )
 
   const centre = useMemo(() => (station === 'fit' ? balance(shown).centre : undefined), [shown, station])
+
+  /** Larger or smaller round what is lit, else round what stands in the middle now. */
+  const zoomBy = (factor: number) => {
+    const spot = lit ? scene.spots.find((q) => q.ref === lit) : undefined
+    setView((v) => {
+      const zoom = Math.min(8, v.zoom * factor)
+      if (zoom <= 1.01) return { zoom: 1 }
+      const middle = v.centre ?? hiltLength(scene) / 2
+      return { zoom, centre: v.zoom === 1 && spot ? scene.mm((spot.x0 + spot.x1) / 2) : middle }
+    })
+  }
+  const slide = (share: number) =>
+    setView((v) =>
+      v.zoom === 1
+        ? v
+        : {
+            ...v,
+            centre: Math.min(hiltLength(scene), Math.max(0, (v.centre ?? 0) + (share * scene.width) / scene.scale)),
+          },
+    )
+  const keys = useRef({ zoomBy, slide })
+  keys.current = { zoomBy, slide }
+  useEffect(() => {
+    const key = (e: KeyboardEvent) => {
+      if ((e.target as Element).closest('input:not([type=range]),textarea,select,[role=dialog]')) return
+      if (e.ctrlKey || e.metaKey || e.altKey) return
+      if (e.key === '+' || e.key === '=') keys.current.zoomBy(1.5)
+      if (e.key === '-') keys.current.zoomBy(1 / 1.5)
+      if (e.key === '[') keys.current.slide(-0.2)
+      if (e.key === ']') keys.current.slide(0.2)
+    }
+    window.addEventListener('keydown', key)
+    return () => window.removeEventListener('keydown', key)
+  }, [])
 
   const pick = (r: string) => {
     light(r)
@@ -76,8 +123,13 @@ export function BenchDrawing({
     return scene.mm(((e.clientX - box.left) * scene.width) / box.width)
   }
   const down = (e: PointerEvent) => {
-    if (station !== 'fit' || preview) return
     const target = (e.target as Element).getAttribute('data-ref')
+    if (!target && view.zoom > 1) {
+      setPan({ from: e.clientX, centre: view.centre ?? 0 })
+      ;(e.currentTarget as Element).setPointerCapture(e.pointerId)
+      return
+    }
+    if (station !== 'fit' || preview) return
     if (target?.startsWith('part:')) {
       const partId = target.slice(5)
       if (known(saber.parts.find((p) => p.id === partId)?.at) === undefined) return
@@ -85,8 +137,12 @@ export function BenchDrawing({
       ;(e.currentTarget as Element).setPointerCapture(e.pointerId)
     }
   }
-  const move = (e: PointerEvent) => drag && setDrag({ ...drag, by: Math.round((mmAt(e) - drag.from) * 2) / 2 })
+  const move = (e: PointerEvent) => {
+    if (pan) setView((v) => ({ ...v, centre: pan.centre - (e.clientX - pan.from) / scene.scale }))
+    if (drag) setDrag({ ...drag, by: Math.round((mmAt(e) - drag.from) * 2) / 2 })
+  }
   const up = () => {
+    setPan(undefined)
     // The captured pointer takes the click from the part under it, so a press without a move selects here.
     if (drag && !drag.by) light(`part:${drag.id}`)
     if (drag?.by) {
@@ -106,6 +162,8 @@ export function BenchDrawing({
     setDrag(undefined)
   }
 
+  const litId = lit?.startsWith('section:') ? lit.slice(8) : undefined
+  const handled = shown.hilt.sections.find((x) => x.id === litId && x.role !== 'quillon')
   return (
     <section ref={ref} aria-label="Drawing" className="paper-grid border-rule relative border-b">
       <div ref={svg} onPointerDown={down} onPointerMove={move} onPointerUp={up} style={{ height: HEIGHT }}>
@@ -133,9 +191,47 @@ export function BenchDrawing({
               <path d={`M${scene.x(centre.value)} ${scene.axisY}m-6 0h12m-6 -9v18`} stroke="#1e2a2b" />
             </g>
           ) : null}
+          {station === 'hilt' && handled ? (
+            <ProfileHandles
+              scene={scene}
+              saber={shown}
+              section={handled}
+              onShape={setReshaped}
+              onDone={(section) => {
+                setReshaped(undefined)
+                editSaber('shape a section', (s) => {
+                  const i = s.hilt.sections.findIndex((x) => x.id === section.id)
+                  if (i >= 0) s.hilt.sections[i] = section
+                })
+              }}
+            />
+          ) : null}
         </SceneView>
       </div>
-      {onCut && saber.hilt.sections.length ? (
+      {saber.hilt.sections.length ? (
+        <div className="absolute right-3 bottom-2 flex gap-1">
+          {(
+            [
+              ['−', 'Smaller drawing (−)', () => zoomBy(1 / 1.5), view.zoom <= 1],
+              ['+', 'Larger drawing (+)', () => zoomBy(1.5), view.zoom >= 8],
+              ['whole', 'The whole drawing', () => setView({ zoom: 1 }), view.zoom <= 1],
+            ] as const
+          ).map(([text, label, run, off]) => (
+            <button
+              key={text}
+              type="button"
+              className="bg-card border-ink min-h-6 min-w-6 border px-1.5 text-[0.87rem] disabled:opacity-40"
+              aria-label={label}
+              title={label}
+              disabled={off}
+              onClick={run}
+            >
+              {text}
+            </button>
+          ))}
+        </div>
+      ) : null}
+      {onCut && saber.hilt.sections.length && view.zoom === 1 ? (
         <input
           type="range"
           aria-label="Where the cross-section is cut, mm from the pommel"

@@ -34,6 +34,7 @@ export default function Rack() {
   const [find, setFind] = useState('')
   const [fresh, setFresh] = useState(false)
   const [failed, setFailed] = useState('')
+  const navigate = useNavigate()
   useEffect(() => {
     document.title = 'On the rack · Nubrin'
     api<{ commissions: Row[] }>('GET', '/rack')
@@ -53,6 +54,7 @@ export default function Rack() {
         e.preventDefault()
         setFresh(true)
       }
+      if (e.key === 's') navigate('/shelf')
       if (e.key === '/') {
         e.preventDefault()
         document.getElementById('find')?.focus()
@@ -60,11 +62,14 @@ export default function Rack() {
     }
     window.addEventListener('keydown', key)
     return () => window.removeEventListener('keydown', key)
-  }, [])
+  }, [navigate])
   const list = (rows ?? []).filter((r) =>
     `${r.title} ${r.client} ${r.sabers.map((s) => s.name).join(' ')}`.toLowerCase().includes(find.toLowerCase()),
   )
-  const soon = (rows ?? []).filter(
+  const models = list.filter((r) => r.job === 'model')
+  const orders = list.filter((r) => r.job !== 'model')
+  const real = (rows ?? []).filter((r) => r.job !== 'model')
+  const soon = real.filter(
     (r) => !r.shipped && r.deadline && differenceInCalendarDays(parseISO(r.deadline), new Date()) <= 7,
   ).length
   return (
@@ -74,13 +79,16 @@ export default function Rack() {
         <p className="text-quiet truncate">
           {person?.shop}
           {rows
-            ? ` · ${rows.reduce((n, r) => n + r.sabers.length, 0)} sabers on ${rows.length} pegs · ${soon ? `${soon} ship within a week` : 'none ships this week'}`
+            ? ` · ${real.reduce((n, r) => n + r.sabers.length, 0)} sabers on ${real.length} pegs · ${soon ? `${soon} ship within a week` : 'none ships this week'}`
             : ''}
         </p>
         <div className="ml-auto flex shrink-0 items-center gap-3">
           <button type="button" className="btn" onClick={() => setFresh(true)}>
             <span className="key">N</span> new commission
           </button>
+          <Link to="/shelf" className="btn">
+            <span className="key">S</span> the shelf
+          </Link>
           <label className="flex items-center gap-2">
             <span className="key">/</span>
             <span className="sr-only">find</span>
@@ -112,13 +120,39 @@ export default function Rack() {
           </p>
         ) : null}
         <ul>
-          {list.map((r) => (
+          {orders.map((r) => (
             <Peg key={r.id} row={r} />
           ))}
         </ul>
+        {models.length ? (
+          <section aria-label="Model sheets" className="px-5 py-3">
+            <h2 className="h2">Model sheets</h2>
+            <ul className="mt-1 flex flex-wrap gap-3">
+              {models.map((r) => (
+                <ModelSheet key={r.id} row={r} />
+              ))}
+            </ul>
+          </section>
+        ) : null}
       </main>
       {fresh ? <NewCommission rows={rows ?? []} close={() => setFresh(false)} /> : null}
     </div>
+  )
+}
+
+/** A hilt kept to begin from: its drawing alone, without a blade and without progress. */
+function ModelSheet({ row }: { row: Row }) {
+  const scene = useMemo(() => {
+    const saber = { ...blankSaber(() => 'x', '', 'install'), hilt: { ...row.sabers[0]!.hilt, sockets: [] } }
+    return drawSection(saber, { width: 220, height: 44, bare: true })
+  }, [row])
+  return (
+    <li className="bg-card border-rule border">
+      <Link to={`/commission/${row.id}/hilt`} className="block px-3 py-2 hover:bg-white">
+        <SceneView scene={scene} title={`${row.title}, section`} />
+        <span className="font-semibold">{row.title}</span>
+      </Link>
+    </li>
   )
 }
 
@@ -342,10 +376,16 @@ function NewCommission({ rows, close }: { rows: Row[]; close: () => void }) {
               <span className="label">Begin from the hilt of</span>
               <select className="cell" {...register('model')}>
                 <option value="">a bare bench</option>
-                {rows.map((r) => (
-                  <option key={r.id} value={r.id}>
-                    {r.title} (sizes to be confirmed)
-                  </option>
+                {[true, false].map((sheet) => (
+                  <optgroup key={String(sheet)} label={sheet ? 'model sheets' : 'earlier hilts'}>
+                    {rows
+                      .filter((r) => (r.job === 'model') === sheet)
+                      .map((r) => (
+                        <option key={r.id} value={r.id}>
+                          {r.title} (sizes to be confirmed)
+                        </option>
+                      ))}
+                  </optgroup>
                 ))}
               </select>
             </label>

@@ -11,6 +11,7 @@ import { useBench, useEdit, useOrder, useStationFindings } from '../store/commis
 import { FindingsPanel } from '../ui/Findings'
 import { Mark, STATE_MARK, STATE_WORD } from '../ui/marks'
 import { AddFact } from './AddFact'
+import { KeepModel } from './KeepModel'
 
 /** One station's work area; `cut` is where the cross-section stands, for those that show one. */
 export interface StationProps {
@@ -74,6 +75,7 @@ function Laid({ station }: { station: Station }) {
   const here = useStationFindings(station)
   const navigate = useNavigate()
   const [adding, setAdding] = useState(false)
+  const [keeping, setKeeping] = useState(false)
   const [cut, setCut] = useState(80)
   const states = useMemo(() => stationStates(order, all), [order, all])
   const View = useView(station)
@@ -152,6 +154,11 @@ function Laid({ station }: { station: Station }) {
                       (d) => void d.sabers.push(blankSaber(freshId, `Saber ${d.sabers.length + 1}`, d.job)),
                     ),
                 ],
+                ['Keep this hilt as a model sheet', () => setKeeping(true)],
+                ...(['dxf', 'svg', 'csv'] as const).map((kind) => [
+                  `Cavity and keep-outs for CAD (${kind.toUpperCase()}${kind === 'svg' ? ', 1:1' : ''})`,
+                  () => location.assign(`/api/commissions/${order.id}/cavity.${kind}?saber=${saberId}`),
+                ]),
                 ['Save as a file (JSON)', () => location.assign(`/api/commissions/${order.id}/export.json`)],
                 ['Save with its media (ZIP)', () => location.assign(`/api/commissions/${order.id}/export.zip`)],
                 ['Undo the last change (Ctrl Z)', () => useBench.getState().undoLast()],
@@ -201,6 +208,7 @@ function Laid({ station }: { station: Station }) {
         </aside>
       </div>
       {adding ? <AddFact close={() => setAdding(false)} /> : null}
+      {keeping ? <KeepModel close={() => setKeeping(false)} /> : null}
     </div>
   )
 }

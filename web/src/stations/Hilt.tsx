@@ -1,28 +1,18 @@
-import { standardKey } from '@nubrin/core/fit'
-import { drawUnrolled } from '@nubrin/core/hilt'
-import {
-  CLIENT_MAY,
-  fact,
-  JOINTS,
-  known,
-  MATERIALS,
-  OPENINGS,
-  ROLES,
-  type Saber,
-  SCREW_PURPOSES,
-  words,
-} from '@nubrin/core/record'
-import { type MouseEvent, useMemo, useState } from 'react'
+import { fact, JOINTS, known, MATERIALS, type NumberFact, ROLES, type Saber, words } from '@nubrin/core/record'
 import { freshId, todayIso } from '../api'
-import { SceneView } from '../drawing/SceneView'
-import { useWidth } from '../drawing/useWidth'
 import { useBench, useEditSaber, useSaber } from '../store/commission'
 import { FactField } from '../ui/FactField'
-import { Empty, Labelled, RemoveButton, SelectCell, setText, TextCell } from '../ui/fields'
+import { Empty, RemoveButton, SelectCell, TextCell } from '../ui/fields'
+import { FastenerSheet } from './hilt/FastenerSheet'
+import { OpeningSheet } from './hilt/OpeningSheet'
+import { SectionSheet } from './hilt/SectionSheet'
+import { SocketSheet } from './hilt/SocketSheet'
+import { Unrolled } from './hilt/Unrolled'
 
-const TOOLS = ['screw', 'button hole', 'window', 'vent', 'port'] as const
-type Tool = (typeof TOOLS)[number]
 const none = (unit: 'mm' | 'deg') => fact(null, unit)
+
+/** A size that came with a model sheet and was not looked at on this hilt. */
+const fromModel = (f: NumberFact) => f.source === 'assumed' && f.with === 'model sheet' && f.value !== null
 
 export default function Hilt() {
   const saber = useSaber()
@@ -141,6 +131,22 @@ export default function Hilt() {
                 onCommit={(f) => editSaber('section bore', (s) => void (s.hilt.sections[i]!.bore = f))}
               />
             </div>
+            {[x.length, x.outside, x.bore].some(fromModel) ? (
+              <button
+                type="button"
+                className="btn mt-1 min-h-7! w-full px-2! py-0.5! text-[0.87rem]"
+                onClick={() =>
+                  editSaber('confirm sizes', (s) => {
+                    const y = s.hilt.sections[i]!
+                    for (const key of ['length', 'outside', 'bore'] as const)
+                      if (fromModel(y[key]))
+                        y[key] = { ...y[key], source: 'measured', with: 'checked on this hilt', on: todayIso() }
+                  })
+                }
+              >
+                checked: they hold here
+              </button>
+            ) : null}
             <div className="mt-1 grid grid-cols-2 gap-1.5">
               <SelectCell
                 label={`Material of ${x.name}`}
@@ -180,330 +186,20 @@ export default function Hilt() {
   )
 }
 
-/** The outside of the hilt unrolled; a tool in hand puts a screw or an opening where it is pressed. */
-function Unrolled({ saber }: { saber: Saber }) {
-  const [ref, width] = useWidth<HTMLDivElement>()
-  const [tool, setTool] = useState<Tool>()
-  const editSaber = useEditSaber()
-  const lit = useBench((b) => b.lit)
-  const light = useBench((b) => b.light)
-  const scene = useMemo(() => drawUnrolled(saber, { width: Math.max(300, width), height: 190 }), [saber, width])
-  const place = (e: MouseEvent) => {
-    if (!tool) return
-    const box = e.currentTarget.getBoundingClientRect()
-    const x = Number(scene.mm(e.clientX - box.left).toFixed(1))
-    const clock = Math.round(((((e.clientY - box.top - 8) / (scene.height - 24)) * 360 - 45 + 360) % 360) / 5) * 5
-    const at = fact(x, 'mm', 'assumed', { with: 'set on the drawing', on: todayIso() })
-    const angle = fact(clock % 360, 'deg', 'assumed', { with: 'set on the drawing', on: todayIso() })
-    const id = freshId()
-    editSaber(`add ${tool}`, (s) => {
-      if (tool === 'screw')
-        s.hilt.fasteners.push({
-          id,
-          name: `screw ${s.hilt.fasteners.length + 1}`,
-          thread: 'M4',
-          key: '2 mm',
-          head: 'set',
-          purpose: 'other',
-          at,
-          clock: angle,
-          clientMay: 'loosen',
-        })
-      else {
-        const kind = ({ 'button hole': 'switch', window: 'window', vent: 'vent', port: 'port' } as const)[tool]
-        const [l, w] = { switch: [12, 12], window: [24, 12], vent: [8, 24], port: [10, 10] }[kind] as [number, number]
-        s.hilt.openings.push({
-          id,
-          name: `${tool} ${s.hilt.openings.length + 1}`,
-          kind,
-          at,
-          clock: angle,
-          length: fact(l, 'mm', 'assumed'),
-          width: fact(w, 'mm', 'assumed'),
-        })
-      }
-    })
-    light(tool === 'screw' ? `fastener:${id}` : `opening:${id}`)
-    setTool(undefined)
-  }
-  return (
-    <section aria-label="Unrolled surface">
-      <div className="flex flex-wrap items-center gap-2">
-        <h2 className="h2">Unrolled</h2>
-        <span className="text-quiet">length across, clock angle down; 0° is the switch line</span>
-        <span className="ml-auto flex gap-1">
-          {TOOLS.map((t) => (
-            <button
-              key={t}
-              type="button"
-              aria-pressed={tool === t}
-              className={`btn min-h-7! px-2! py-0.5! text-[0.87rem] ${tool === t ? 'btn-main' : ''}`}
-              onClick={() => setTool(tool === t ? undefined : t)}
-            >
-              {t}
-            </button>
-          ))}
-        </span>
-      </div>
-      {/* biome-ignore lint/a11y/useKeyWithClickEvents: the same is done with the keyboard in the list beside it */}
-      {/* biome-ignore lint/a11y/noStaticElementInteractions: see above */}
-      <div ref={ref} onClick={place} className={tool ? 'cursor-crosshair' : ''}>
-        <SceneView
-          scene={scene}
-          title="Unrolled surface"
-          onPick={tool ? () => undefined : light}
-          lit={lit}
-          className="block"
-        />
-      </div>
-      {tool ? <p className="text-brass">Press where the {tool} sits; correct the figures at the side.</p> : null}
-    </section>
-  )
-}
-
 /** What is lit, in figures; with nothing lit, the list of what could be. */
 function Inspector({ saber }: { saber: Saber }) {
   const lit = useBench((b) => b.lit)
   const light = useBench((b) => b.light)
-  const editSaber = useEditSaber()
   const [kind, id] = (lit ?? ':').split(':')
   const h = saber.hilt
-  const f = kind === 'fastener' ? h.fasteners.findIndex((x) => x.id === id) : -1
-  const o = kind === 'opening' ? h.openings.findIndex((x) => x.id === id) : -1
-  const k = kind === 'socket' ? h.sockets.findIndex((x) => x.id === id) : -1
-  const back = (
-    <button type="button" className="text-brass" onClick={() => light(undefined)}>
-      ← all screws and openings
-    </button>
-  )
-  if (f >= 0) {
-    const x = h.fasteners[f]!
-    const set = (run: (x: Saber['hilt']['fasteners'][number]) => void) =>
-      editSaber('screw', (s) => run(s.hilt.fasteners[f]!))
-    return (
-      <section aria-label="Screw" className="space-y-1.5">
-        {back}
-        <div className="flex">
-          <TextCell
-            label="Screw name"
-            className="font-semibold"
-            value={x.name}
-            onCommit={(v) => set((y) => void (y.name = v || y.name))}
-          />
-          <RemoveButton
-            what={x.name}
-            onClick={() =>
-              editSaber('remove screw', (s) => {
-                s.hilt.fasteners.splice(f, 1)
-                for (const q of s.hilt.sockets) q.retention = q.retention.filter((r) => r !== x.id)
-              })
-            }
-          />
-        </div>
-        <div className="grid grid-cols-3 gap-2">
-          <Labelled label="thread">
-            <TextCell
-              label="Thread"
-              value={x.thread}
-              onCommit={(v) =>
-                set((y) => {
-                  y.thread = v
-                  const std = standardKey(v, y.head)
-                  if (std && !y.key) y.key = std
-                })
-              }
-            />
-          </Labelled>
-          <Labelled label="key">
-            <TextCell
-              label="Key"
-              value={x.key}
-              placeholder={standardKey(x.thread, x.head) ?? ''}
-              onCommit={(v) => set((y) => void (y.key = v))}
-            />
-          </Labelled>
-          <Labelled label="head">
-            <SelectCell
-              label="Head"
-              value={x.head}
-              options={['set', 'cap', 'button', 'thumb', 'dummy'] as const}
-              onCommit={(v) => set((y) => void (y.head = v))}
-            />
-          </Labelled>
-          <FactField
-            label="from pommel"
-            value={x.at}
-            unit="mm"
-            quantity="length"
-            onCommit={(v) => set((y) => void (y.at = v))}
-          />
-          <FactField
-            label="clock angle"
-            value={x.clock}
-            unit="deg"
-            quantity="angle"
-            onCommit={(v) => set((y) => void (y.clock = v))}
-          />
-          <Labelled label="holds">
-            <SelectCell
-              label="Holds"
-              value={x.purpose}
-              options={SCREW_PURPOSES}
-              words={words}
-              onCommit={(v) => set((y) => void (y.purpose = v))}
-            />
-          </Labelled>
-        </div>
-        <Labelled label="the client may">
-          <SelectCell
-            label="The client may"
-            value={x.clientMay}
-            options={CLIENT_MAY}
-            words={(v) => (v === 'never' ? 'NOT touch it' : v === 'loosen' ? 'loosen, not remove' : 'remove')}
-            onCommit={(v) => set((y) => void (y.clientMay = v))}
-          />
-        </Labelled>
-        <div className="flex flex-wrap gap-4">
-          {h.sockets.map((q, i) => (
-            <label key={q.id} className="flex items-center gap-1.5">
-              <input
-                type="checkbox"
-                checked={q.retention.includes(x.id)}
-                onChange={(e) =>
-                  editSaber(
-                    'what holds the blade',
-                    (s) =>
-                      void (s.hilt.sockets[i]!.retention = e.target.checked
-                        ? [...s.hilt.sockets[i]!.retention, x.id]
-                        : s.hilt.sockets[i]!.retention.filter((r) => r !== x.id)),
-                  )
-                }
-              />
-              holds the blade in the {q.name}
-            </label>
-          ))}
-          <label className="flex items-center gap-1.5">
-            <input
-              type="checkbox"
-              checked={!!x.looseNow}
-              onChange={(e) => set((y) => void (e.target.checked ? (y.looseNow = true) : delete y.looseNow))}
-            />{' '}
-            loose at the moment
-          </label>
-        </div>
-      </section>
-    )
-  }
-  if (o >= 0) {
-    const x = h.openings[o]!
-    const set = (run: (x: Saber['hilt']['openings'][number]) => void) =>
-      editSaber('opening', (s) => run(s.hilt.openings[o]!))
-    return (
-      <section aria-label="Opening" className="space-y-1.5">
-        {back}
-        <div className="flex">
-          <TextCell
-            label="Opening name"
-            className="font-semibold"
-            value={x.name}
-            onCommit={(v) => set((y) => void (y.name = v || y.name))}
-          />
-          <RemoveButton
-            what={x.name}
-            onClick={() => editSaber('remove opening', (s) => void s.hilt.openings.splice(o, 1))}
-          />
-        </div>
-        <SelectCell
-          label="Kind of opening"
-          value={x.kind}
-          options={OPENINGS}
-          words={words}
-          onCommit={(v) => set((y) => void (y.kind = v))}
-        />
-        <div className="grid grid-cols-2 gap-2">
-          <FactField
-            label="middle, from pommel"
-            value={x.at}
-            unit="mm"
-            quantity="length"
-            onCommit={(v) => set((y) => void (y.at = v))}
-          />
-          <FactField
-            label="clock angle"
-            value={x.clock}
-            unit="deg"
-            quantity="angle"
-            onCommit={(v) => set((y) => void (y.clock = v))}
-          />
-          <FactField
-            label="length"
-            value={x.length}
-            unit="mm"
-            quantity="length"
-            onCommit={(v) => set((y) => void (y.length = v))}
-          />
-          <FactField
-            label="width"
-            value={x.width}
-            unit="mm"
-            quantity="length"
-            onCommit={(v) => set((y) => void (y.width = v))}
-          />
-        </div>
-      </section>
-    )
-  }
-  if (k >= 0) {
-    const x = h.sockets[k]!
-    return (
-      <section aria-label="Socket" className="space-y-1.5">
-        {back}
-        <TextCell
-          label="Socket name"
-          className="font-semibold"
-          value={x.name}
-          onCommit={(v) => editSaber('socket', (s) => void (s.hilt.sockets[k]!.name = v || x.name))}
-        />
-        <div className="grid grid-cols-2 gap-2">
-          <FactField
-            label="socket bore"
-            kind="bore"
-            value={x.bore}
-            unit="mm"
-            quantity="length"
-            onCommit={(v) => editSaber('socket bore', (s) => void (s.hilt.sockets[k]!.bore = v))}
-          />
-          <FactField
-            label="depth"
-            value={x.depth}
-            unit="mm"
-            quantity="length"
-            onCommit={(v) => editSaber('socket depth', (s) => void (s.hilt.sockets[k]!.depth = v))}
-          />
-        </div>
-        <Labelled label="the blade goes in">
-          <SelectCell
-            label="The blade goes in"
-            value={x.insertion}
-            options={['straight', 'clockwise', 'pushAndHold'] as const}
-            words={(v) =>
-              ({ straight: 'straight, never twisted', clockwise: 'turned clockwise', pushAndHold: 'pushed and held' })[
-                v
-              ]
-            }
-            onCommit={(v) => editSaber('insertion', (s) => void (s.hilt.sockets[k]!.insertion = v))}
-          />
-        </Labelled>
-        <Labelled label="note">
-          <TextCell
-            label="Socket note"
-            value={x.note ?? ''}
-            onCommit={(v) => editSaber('socket note', (s) => setText(s.hilt.sockets[k]!, 'note', v))}
-          />
-        </Labelled>
-      </section>
-    )
-  }
+  const section = kind === 'section' ? h.sections.find((x) => x.id === id) : undefined
+  const fastener = kind === 'fastener' ? h.fasteners.find((x) => x.id === id) : undefined
+  const opening = kind === 'opening' ? h.openings.find((x) => x.id === id) : undefined
+  const socket = kind === 'socket' ? h.sockets.find((x) => x.id === id) : undefined
+  if (section) return <SectionSheet key={section.id} section={section} />
+  if (fastener) return <FastenerSheet key={fastener.id} saber={saber} fastener={fastener} />
+  if (opening) return <OpeningSheet key={opening.id} opening={opening} />
+  if (socket) return <SocketSheet key={socket.id} socket={socket} />
   const item = (ref: string, name: string, detail: string) => (
     <button
       key={ref}
