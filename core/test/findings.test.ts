@@ -34,6 +34,8 @@ const FIRES: Record<string, Mutation> = {
   frontHeavy: (s) => void (part(s, 'connector').specs.mass = fact(2000, 'g')),
   powerNeeds: (s) => void (s.blades[0]!.density = fact(null, '1/m')),
   wireDrop: (s) => void (part(s, 'wire').specs.gauge = fact(28, '×')),
+  farLed: (s) => void (s.blades[0]!.stripResistance = fact(900, 'mΩ')),
+  packVolts: (s) => void (part(s, 'cell').specs.nominalVolts = fact(7.2, 'V')),
   standby: (s) => void (part(s, 'board').specs.sleepCurrent = fact(40, 'mA')),
   cutOff: (s) => void (s.cutPower = 'cellOut'),
   protectedCell: (s) => void (part(s, 'cell').protected = false),

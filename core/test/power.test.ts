@@ -6,19 +6,24 @@ import {
   chargeTime,
   chooseResistor,
   discharge,
+  farLedVolts,
+  LEFT_WAYS,
   ledResistors,
   litCurrent,
   nextE24,
   ocv,
+  packOf,
   pixels,
   ratings,
   runtime,
   safeVolume,
   speakerWatts,
   standby,
+  WHITE,
   wattHours,
   wireGuideAmps,
   wireOhms,
+  zoneBudget,
 } from '@nubrin/core/power'
 import { fact } from '@nubrin/core/record'
 import fc from 'fast-check'
@@ -169,7 +174,8 @@ describe('time, volume, energy', () => {
   test('hand sums: standby, charging, energy', () => {
     const s = done()
     const h = standby(s, 'asleep')
-    expect(h.ok && h.value).toBeCloseTo(3000 / 0.28)
+    // Self-discharge of 3 % a month goes on beside what the board draws.
+    expect(h.ok && h.value).toBeCloseTo(3000 / (0.28 + (0.03 * 3000) / 720))
     const charge = chargeTime(s)
     expect(charge.ok && charge.value).toBeCloseTo((1.3 * 3) / 1)
     const wh = wattHours(s)
@@ -182,5 +188,78 @@ describe('time, volume, energy', () => {
       expect(c.ok).toBe(false)
       expect(!c.ok && c.needs.length).toBeGreaterThan(0)
     }
+  })
+})
+
+describe('packs, looks and the far end', () => {
+  const twoCells = (wiring: 'series' | 'parallel') => {
+    const s = done()
+    const cell = s.parts.find((p) => p.kind === 'cell')!
+    s.parts.push({ ...structuredClone(cell), id: 'second', name: 'second cell' })
+    for (const p of s.parts) if (p.kind === 'cell') p.wiring = wiring
+    return s
+  }
+  const value = (c: ReturnType<typeof runtime>['minutes']) => (c.ok ? c.value : Number.NaN)
+  test('two in parallel run over twice as long as one, and each carries half', () => {
+    const one = value(runtime(done()).minutes)
+    const two = value(runtime(twoCells('parallel')).minutes)
+    // The sag per cell halves, so the end comes a little later than at twice the time.
+    expect(two).toBeGreaterThan(2 * one - 1)
+    const share = (s: ReturnType<typeof done>) => ratings(s).list.find((r) => r.name.includes('18650'))!.share
+    expect(share(twoCells('parallel'))).toBeCloseTo(share(done()) / 2)
+  })
+  test('two in series feed through a converter: same energy, less current', () => {
+    const p = packOf(twoCells('series'))
+    expect(p).toMatchObject({ series: 2, parallel: 1 })
+    // 5 V at 90 % from 7.2 V.
+    expect(p.stepDown).toBeCloseTo(5 / (7.2 * 0.9))
+    const wh = wattHours(twoCells('series'))
+    expect(value(wh)).toBeCloseTo(2 * value(wattHours(done())))
+    expect(packOf(done())).toMatchObject({ series: 1, parallel: 1, stepDown: 1 })
+  })
+  test('the last pixel, by hand: cell under load, wire, half the strip', () => {
+    const s = done()
+    const [b, colour] = [s.blades[0]!, s.presets[0]!.colour]
+    const I = value(litCurrent(s, colour))
+    const own = value(bladeCurrent(s, b, colour))
+    const byHand = 3.74 - I * 0.04 - I * wireOhms(20, 2 * 190) - ((own / 2) * 0.1 * 0.874) / 2
+    expect(value(farLedVolts(s, b, colour))).toBeCloseTo(byHand, 6)
+    delete b.stripResistance
+    expect(farLedVolts(s, b, colour)).toMatchObject({
+      ok: false,
+      needs: [expect.objectContaining({ name: expect.stringContaining('a metre of strip') })],
+    })
+  })
+  test('every light in every look, and the sum is the saber less what is no light', () => {
+    const s = done()
+    const budget = zoneBudget(s)
+    expect(budget.map((z) => z.name)).toEqual(['blade, 92 cm', 'crystal'])
+    expect(budget[0]!.looks.map((l) => l.look)).toEqual(['steady', 'clash', 'lock', 'white'])
+    const white = budget.reduce((sum, z) => sum + value(z.looks.at(-1)!.current), 0)
+    const boards = s.parts
+      .filter((p) => ['board', 'auxBoard', 'display'].includes(p.kind))
+      .reduce((sum, p) => sum + (p.specs.idleCurrent?.value ?? 0) / 1000, 0)
+    expect(white + boards).toBeCloseTo(value(litCurrent(s, WHITE)))
+  })
+  test('the less stays connected the longer it keeps, and never longer than self-discharge allows', () => {
+    const s = done()
+    const hours = LEFT_WAYS.map((w) => value(standby(s, w)))
+    expect(hours).toEqual([...hours].sort((a, b) => a - b))
+    // 3 % a month empties any cell in 100 / 3 months.
+    expect(hours.at(-1)).toBeCloseTo((100 / 3) * 30 * 24)
+    delete s.parts.find((p) => p.kind === 'board')!.specs.deepSleepCurrent
+    expect(standby(s, 'deepSleep')).toMatchObject({ ok: false })
+    expect(standby(s, 'cut')).toMatchObject({ ok: true })
+  })
+  test('a string blade draws by its groups, and is dark where nothing is lit', () => {
+    const s = done()
+    const b = {
+      ...s.blades[0]!,
+      kind: 'string' as const,
+      groups: fact(6, '×'),
+      groupCurrent: fact(300, 'mA'),
+    }
+    expect(value(bladeCurrent(s, b, '#ff0000'))).toBeCloseTo(1.8)
+    expect(value(bladeCurrent(s, b, '#000000'))).toBe(0)
   })
 })

@@ -122,6 +122,7 @@ export function pixelBlade(
     density: val(144, '1/m'),
     channelCurrent: val(12, 'mA'),
     idleCurrent: val(0.6, 'mA'),
+    stripResistance: val(100, 'mΩ'),
     tip: 'bullet',
     diffusion: 'film and foam',
     ...more,

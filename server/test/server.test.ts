@@ -163,6 +163,117 @@ describe('keeping a commission', () => {
   })
 })
 
+describe('the shelf', () => {
+  const csv = (text: string) => Buffer.from(text, 'utf8')
+  const shelf = async () => (await me.ask('GET', '/parts')).body as { id: string; name: string; stock?: number }[]
+  test('what it gives out as CSV or JSON it takes in again, and nothing has changed', async () => {
+    const before = await shelf()
+    for (const kind of ['csv', 'json']) {
+      const res = await me.raw('GET', `/parts/export.${kind}`)
+      const taken = await me.upload('/parts/import', Buffer.from(await res.arrayBuffer()), `parts.${kind}`)
+      expect(taken).toMatchObject({ status: 201, body: { taken: before.length, faults: 0 } })
+      expect(await shelf()).toEqual(before)
+    }
+  })
+  test('one wrong cell and nothing is taken in; the good rows only when asked for', async () => {
+    const before = await shelf()
+    const text = 'kind;name;length (mm);stock\ncell;Shop’s own;64,5;3\ncell;Wrong;-1;3\n'
+    const refused = await me.upload('/parts/import', csv(text), 'list.csv')
+    expect(refused).toMatchObject({
+      status: 422,
+      body: {
+        rows: 2,
+        good: 1,
+        problems: [{ row: 3, column: 'length (mm)', rule: 'negative', path: '/3/length (mm)', got: '-1' }],
+        rejected: expect.stringContaining('Wrong'),
+      },
+    })
+    expect(await shelf()).toEqual(before)
+    expect((await me.upload('/parts/import?take=good', csv(text), 'list.csv')).status).toBe(201)
+    expect((await shelf()).find((p) => p.id === 'shop-s-own')).toMatchObject({
+      stock: 3,
+      specs: { length: { value: 64.5, source: 'datasheet' } },
+    })
+    expect((await me.ask('DELETE', '/parts/shop-s-own')).status).toBe(204)
+    expect((await me.ask('DELETE', '/parts/shop-s-own')).status).toBe(404)
+  })
+  test('a hundred thousand rows are refused with their number, and others are served meanwhile', async () => {
+    const rows = Array.from({ length: 100_000 }, (_, i) => `cell,Cell ${i},65`).join('\n')
+    const slow = me.upload('/parts/import', csv(`kind,name,length (mm)\n${rows}`), 'big.csv')
+    const other = new Visitor(server.url)
+    expect((await other.ask('GET', '/health')).status).toBe(200)
+    expect(await slow).toMatchObject({ status: 422, body: { problems: [{ rule: 'maxItems', got: '100000' }] } })
+    expect((await shelf()).length).toBeLessThan(1000)
+  })
+  test('one part is changed and taken off; a wrong field is named and changes nothing', async () => {
+    const part = (await shelf()).find((p) => p.id === 'cell-18650-p15')!
+    const { id: _id, ...body } = part
+    expect((await me.ask('PUT', '/parts/cell-18650-p15', { ...body, stock: 2 })).status).toBe(200)
+    expect(await me.ask('PUT', '/parts/cell-18650-p15', { ...body, stock: -2 })).toMatchObject({
+      status: 422,
+      body: { problems: [{ path: '/stock', rule: 'minimum' }] },
+    })
+    expect((await shelf()).find((p) => p.id === part.id)!.stock).toBe(2)
+    await me.ask('PUT', '/parts/cell-18650-p15', body)
+  })
+  test('which sabers carry a part of the catalogue, with client and lot', async () => {
+    const r = (await me.ask('GET', '/recall?q=cell-18650-p15')).body
+    expect(r).toContainEqual(
+      expect.objectContaining({ saber: 'Reed Warden', client: 'Ilsabet Vorne', lot: 'L-2609', saberId: 'rw' }),
+    )
+  })
+})
+
+describe('planning', () => {
+  test('a hilt kept as a model sheet is a copy; what begins from it has every measured size to confirm', async () => {
+    const kept = await me.ask('POST', '/commissions/reed-warden/model', { title: 'Reed hilt', saber: 'rw' })
+    expect(kept).toMatchObject({ status: 201, body: { record: { job: 'model', client: { name: '' } } } })
+    const model = kept.body.record
+    expect(model.sabers[0].hilt.sections[1].length).toMatchObject({ value: 116, source: 'measured' })
+    expect(model.sabers[0].parts.every((p: { lot?: string }) => p.lot === undefined)).toBe(true)
+    const begun = (await me.ask('POST', '/commissions', { title: 'From it', model: model.id })).body.record
+    expect(begun.sabers[0].hilt.sections[1].bore).toMatchObject({ source: 'assumed', with: 'model sheet' })
+    await me.ask('PATCH', `/commissions/${model.id}`, {
+      base: 1,
+      ops: [{ op: 'replace', path: '/sabers/0/hilt/sections/1/length/value', value: 99 }],
+    })
+    const later = (await me.ask('GET', `/commissions/${begun.id}`)).body.record
+    expect(later.sabers[0].hilt.sections[1].length.value).toBe(116)
+    expect(
+      (await me.ask('POST', '/commissions/reed-warden/model', { title: 'x', saber: 'nobody' })).body.problems,
+    ).toEqual([expect.objectContaining({ path: '/saber', rule: 'reference' })])
+    expect((await me.ask('POST', '/commissions/reed-warden/model', { title: ' ' })).status).toBe(422)
+    for (const c of [model.id, begun.id]) await me.ask('DELETE', `/commissions/${c}`)
+  })
+  test('the cavity goes out as DXF, SVG and CSV', async () => {
+    for (const [kind, type, starts] of [
+      ['dxf', 'image/vnd.dxf', '0\nSECTION'],
+      ['svg', 'image/svg+xml', '<svg'],
+      ['csv', 'text/csv', 'what,name'],
+    ]) {
+      const res = await me.raw('GET', `/commissions/reed-warden/cavity.${kind}?saber=rw`)
+      expect(res.headers.get('content-type')).toContain(type)
+      expect(res.headers.get('content-disposition')).toContain(`cavity.${kind}`)
+      expect((await res.text()).startsWith(starts!)).toBe(true)
+    }
+  })
+  test('a record kept by an older version is read as it is now, and rewritten by the next save', async () => {
+    await sql("UPDATE commissions SET record = JSON_SET(record, '$.version', 1) WHERE id = 'first-lantern'")
+    const { revision, record } = (await me.ask('GET', '/commissions/first-lantern')).body
+    expect(record.version).toBe(2)
+    const saved = await me.ask('PATCH', '/commissions/first-lantern', {
+      base: revision,
+      ops: [{ op: 'replace', path: '/brief', value: 'older' }],
+    })
+    expect(saved.status).toBe(200)
+    expect(
+      Number(
+        (await sql("SELECT JSON_VALUE(record, '$.version') AS v FROM commissions WHERE id = 'first-lantern'"))[0].v,
+      ),
+    ).toBe(2)
+  })
+})
+
 describe('taking files in and giving them out', () => {
   test('ZIP out, ZIP in as a copy: the same record but for its ids, media and all', async () => {
     const bytes = Buffer.from(await (await me.raw('GET', '/commissions/reed-warden/export.zip')).arrayBuffer())

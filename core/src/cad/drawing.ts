@@ -1,6 +1,6 @@
 import Drawing from 'dxf-writer'
 import { cavityOf, sliceAt } from '../fit'
-import { certainty, layOut, outerAt, socketSpan, spanOf } from '../hilt/geometry'
+import { certainty, layOut, outerAt, sectionAt, socketSpan, spanOf } from '../hilt/geometry'
 import { kindRule } from '../parts/kinds'
 import { known } from '../record/fact'
 import type { Saber } from '../record/schema'
@@ -34,12 +34,14 @@ export interface CadCut {
   why: string
 }
 
-/** The cuts worth a drawing: the middle of every cell, board, chamber and keep-out, and the narrowest bore; at most eight. */
+/** The cuts worth a drawing, where the hilt is measured: the middle of every cell, board, chamber and keep-out, and the narrowest bore; at most eight. */
 export function keyCuts(saber: Saber): CadCut[] {
   const shape = layOut(saber.hilt)
   const cuts: { x: number; why: string }[] = []
   const put = (x: number, why: string) => {
-    if (!cuts.some((c) => Math.abs(c.x - x) < 1) && x > 0 && x < shape.length) cuts.push({ x, why })
+    const section = sectionAt(shape, x)?.section
+    const measured = [section?.outside, section?.bore].every((f) => certainty(f) !== 'unknown')
+    if (measured && !cuts.some((c) => Math.abs(c.x - x) < 1) && x > 0 && x < shape.length) cuts.push({ x, why })
   }
   for (const p of saber.parts) {
     const s = spanOf(p)

@@ -351,12 +351,14 @@ export class PartsReader {
   }
 }
 
-/** The cells of a CSV text: separators are found out, a byte-order mark is skipped. */
+/** The cells of a CSV text. The separator is the one under which the heading reads best; a byte-order mark is skipped. */
 export function csvCells(text: string): string[][] {
-  return Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), {
-    skipEmptyLines: false,
-    delimitersToGuess: [',', ';', '\t', '|'],
-  }).data
+  const bare = text.replace(/^\uFEFF/, '')
+  const known = (delimiter: string) =>
+    (Papa.parse<string[]>(bare, { delimiter, preview: 1 }).data[0] ?? []).filter((h) => !('unknown' in columnOf(h)))
+      .length
+  const delimiter = [',', ';', '\t', '|'].reduce((best, d) => (known(d) > known(best) ? d : best))
+  return Papa.parse<string[]>(bare, { delimiter }).data
 }
 
 /** Reads a whole CSV text at once; for long ones see `PartsReader`. */

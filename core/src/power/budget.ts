@@ -3,7 +3,8 @@ import { layOut, socketSpan, spanOf } from '../hilt/geometry'
 import { known, type NumberFact } from '../record/fact'
 import type { Blade, FittedPart, Preset, Saber, Zone } from '../record/schema'
 import { formatNumber } from '../units/format'
-import { type Discharge, discharge } from './discharge'
+import { type Discharge, discharge, ocv } from './discharge'
+import { cellsIn, notePack, packOf } from './pack'
 import { chooseResistor, type ResistorChoice } from './resistor'
 import { wireGuideAmps, wireOhms } from './wire'
 
@@ -33,9 +34,15 @@ export function pixels(saber: Saber, b: Blade): Calculated {
   )
 }
 
-/** Current of a blade showing one colour over its whole length, A. */
+/** Current of a blade showing one colour over its whole length, A. A string blade has one colour: all its groups lit, or none for black. */
 export function bladeCurrent(saber: Saber, b: Blade, colour: string): Calculated {
   const g = new Gather()
+  if (b.kind === 'string') {
+    const n = g.take(`groups of ${b.name}`, b.groups, `blade:${b.id}`)
+    const mA = g.take(`current of a group of ${b.name}`, b.groupCurrent, `blade:${b.id}`)
+    const lit = levels(colour).some((l) => l > 0) ? 1 : 0
+    return g.figure('A', 'groups × current of a group ÷ 1000', 'groups in parallel', () => (lit * n * mA) / 1000)
+  }
   const ref = `blade:${b.id}`
   const n = g.from(`pixels of ${b.name}`, pixels(saber, b))
   const channel = g.take('current per channel', b.channelCurrent, ref)
@@ -67,10 +74,10 @@ export function zoneCurrent(z: Zone, colour: string): Calculated {
 /** Blades lit together when the saber is at its worst: the shipped or to-be-bought one in every socket, the hungriest where there are several. */
 export function litBlades(saber: Saber): Blade[] {
   return saber.hilt.sockets.flatMap((k) => {
-    const here = saber.blades.filter((b) => b.socket === k.id && b.kind === 'pixel')
+    const here = saber.blades.filter((b) => b.socket === k.id && (b.kind === 'pixel' || b.kind === 'string'))
     const shipped = here.filter((b) => b.use !== 'demo')
     const pool = shipped.length ? shipped : here
-    return pool.sort((a, b) => (known(b.length) ?? 0) - (known(a.length) ?? 0)).slice(0, 1)
+    return pool.toSorted((a, b) => (known(b.length) ?? 0) - (known(a.length) ?? 0)).slice(0, 1)
   })
 }
 
@@ -118,9 +125,15 @@ export function ratings(saber: Saber, colour = WHITE): { list: Rating[]; needs: 
     if (rated === undefined) needs.push({ name: `the rating of ${p.name}`, ref })
     else if (load.ok) list.push({ name, ref, ratedAmps: rated, share: (load.value * share) / rated, load })
   }
-  const cells = saber.parts.filter((p) => p.kind === 'cell')
+  const supply = packOf(saber)
   for (const p of saber.parts) {
-    if (p.kind === 'cell') hold(p, p.name, known(p.specs.contCurrent), 1 / cells.length)
+    if (p.kind === 'cell')
+      hold(
+        p,
+        p.protected ? `${p.name}, cell and protection` : p.name,
+        known(p.specs.contCurrent),
+        supply.stepDown / supply.parallel,
+      )
     if (p.kind === 'connector' || p.kind === 'contactBoard') {
       const [pin, n] = [known(p.specs.pinCurrent), known(p.specs.pins)]
       hold(p, `${p.name}, pins`, pin === undefined || n === undefined ? undefined : pin * n)
@@ -148,6 +161,101 @@ export function wireDrop(saber: Saber, colour = WHITE): Calculated {
   return g.figure('V', 'I × 2ρL/A', 'ρ(Cu) = 1.724e-8 Ω·m; AWG by ASTM B258', () => amps * wireOhms(awg, 2 * length))
 }
 
+/** Below this the blue and white dies of a pixel sag, V (their forward voltage is 3.0 to 3.4). */
+export const FAR_LED_VOLTS = 3.3
+
+/**
+ * Voltage at the last pixel of a blade with a half-charged cell: what the cell gives under the whole load, less both ways
+ * of the wire, less the strip. A strip's load is spread evenly, so it costs half of what all its current would: I·R·L/2.
+ */
+export function farLedVolts(saber: Saber, b: Blade, colour = WHITE): Calculated {
+  const g = new Gather()
+  const pack = packOf(saber)
+  const cell = pack.cells[0]
+  const ref = cell && `part:${cell.id}`
+  if (!cell) g.missing('a cell')
+  const nominal = g.take('nominal voltage', cell?.specs.nominalVolts, ref)
+  const inner = g.take('internal resistance', cell?.specs.resistance, ref)
+  notePack(g, pack)
+  const whole = g.from('current of the whole saber', litCurrent(saber, colour))
+  const wire = g.from('lost in the wire', wireDrop(saber, colour))
+  const own = g.from(`current of ${b.name}`, bladeCurrent(saber, b, colour))
+  const strips = g.take(`strips in ${b.name}`, b.strips, `blade:${b.id}`)
+  const perMetre = g.take(`resistance of a metre of strip in ${b.name}`, b.stripResistance, `blade:${b.id}`)
+  const length = g.take(`length of ${b.name}`, b.length, `blade:${b.id}`)
+  const socket = saber.hilt.sockets.find((k) => k.id === b.socket)
+  const depth = g.take('socket depth', socket?.depth, `socket:${b.socket}`)
+  return g.figure(
+    'V',
+    'OCV(half) − I·R(cell) − I·R(wire) − I/strips × R(strip) × L ÷ 2',
+    'Ohm’s law; evenly spread load',
+    () => {
+      const rail =
+        pack.stepDown < 1
+          ? 5
+          : pack.series * cellsIn(nominal) * ocv(0.5) - (whole * inner * (pack.series / pack.parallel)) / 1000
+      return rail - wire - ((own / strips) * (perMetre / 1000) * ((length - depth) / 1000)) / 2
+    },
+  )
+}
+
+/** Current of one light in one look. */
+export interface LookCurrent {
+  look: string
+  colour: string
+  current: Calculated
+}
+export interface ZoneBudget {
+  ref: string
+  name: string
+  looks: LookCurrent[]
+}
+
+/** The looks of a preset: its steady colour, full white, and every effect it colours. */
+export function looksOf(preset: Preset | undefined): { look: string; colour: string }[] {
+  return [
+    ...(preset ? [{ look: 'steady', colour: preset.colour }] : []),
+    ...Object.entries(preset?.effects ?? {}).map(([look, colour]) => ({ look, colour })),
+    { look: 'white', colour: WHITE },
+  ]
+}
+
+/** What every light draws in every look of a preset: blades, and zones with a life or a leader of their own. */
+export function zoneBudget(saber: Saber, preset: Preset | undefined = saber.presets[0]): ZoneBudget[] {
+  const looks = looksOf(preset)
+  return [
+    ...litBlades(saber).map((b) => ({
+      ref: `blade:${b.id}`,
+      name: b.name,
+      looks: looks.map((l) => ({ ...l, current: bladeCurrent(saber, b, l.colour) })),
+    })),
+    ...saber.zones
+      .filter((z) => !z.blade)
+      .map((z) => ({
+        ref: `zone:${z.id}`,
+        name: z.name,
+        looks: looks.map((l) => ({ ...l, current: zoneCurrent(z, l.colour) })),
+      })),
+  ]
+}
+
+/** Mean current over the use profile, A: lit for its share at its mean brightness with the speaker, idle otherwise. */
+export function meanCurrent(saber: Saber, preset: Preset | undefined = saber.presets[0]): Calculated {
+  const g = new Gather()
+  if (!preset) g.missing('a preset for the colour')
+  const share = g.take('share of time lit', saber.use.litShare)
+  const bright = g.take('mean brightness', saber.use.brightness)
+  const lit = g.from('current lit', litCurrent(saber, preset?.colour ?? WHITE))
+  const idle = boardIdle(saber, g)
+  const sound = speakerMeanAmps(saber, g)
+  return g.figure(
+    'A',
+    'share × ((lit − idle) × brightness + speaker) + idle',
+    'use profile of this saber',
+    () => (share / 100) * ((lit - idle) * (bright / 100) + sound) + idle,
+  )
+}
+
 function runLength(saber: Saber, g: Gather): number {
   const shape = layOut(saber.hilt)
   const cell = saber.parts.find((p) => p.kind === 'cell')
@@ -167,21 +275,18 @@ export interface Runtime {
 /** Minutes of use from a full cell under the saber's use profile, by integrating the discharge. */
 export function runtime(saber: Saber, preset: Preset | undefined = saber.presets[0]): Runtime {
   const g = new Gather()
-  const cells = saber.parts.filter((p) => p.kind === 'cell')
-  if (!cells.length) g.missing('a cell')
-  if (!preset) g.missing('a preset for the colour')
-  const cell = cells[0]
+  const pack = packOf(saber)
+  const cell = pack.cells[0]
   const ref = cell && `part:${cell.id}`
+  if (!cell) g.missing('a cell')
+  if (!preset) g.missing('a preset for the colour')
   const capacity = g.take('capacity', cell?.specs.capacity, ref)
   const resistance = g.take('internal resistance', cell?.specs.resistance, ref)
   const cutoff = g.take('cut-off voltage', cell?.specs.cutoffVolts, ref)
   const nominal = g.take('nominal voltage', cell?.specs.nominalVolts, ref)
-  const share = g.take('share of time lit', saber.use.litShare)
-  const bright = g.take('mean brightness', saber.use.brightness)
+  notePack(g, pack)
   const lit = g.from('current lit', litCurrent(saber, preset?.colour ?? WHITE))
-  const idle = boardIdle(saber, g)
-  const sound = speakerMeanAmps(saber, g)
-  const mean = (share / 100) * ((lit - idle) * (bright / 100) + sound) + idle
+  const mean = g.from('mean current', meanCurrent(saber, preset))
   let curve: Discharge['curve'] = []
   const minutes = g.figure(
     'min',
@@ -189,12 +294,12 @@ export function runtime(saber: Saber, preset: Preset | undefined = saber.presets
     'discharge with internal resistance, steps of 0.5 %',
     () => {
       const d = discharge({
-        capacityMah: capacity * cells.length,
-        internalOhms: resistance / 1000 / cells.length,
-        series: Math.max(1, Math.round(nominal / 3.65)),
-        cutoffVolts: cutoff,
-        meanAmps: mean,
-        peakAmps: lit,
+        capacityMah: capacity * pack.parallel,
+        internalOhms: (resistance / 1000) * (pack.series / pack.parallel),
+        series: pack.series * cellsIn(nominal),
+        cutoffVolts: cutoff * pack.series,
+        meanAmps: mean * pack.stepDown,
+        peakAmps: lit * pack.stepDown,
       })
       curve = d.curve
       return d.minutes
@@ -253,47 +358,67 @@ export function safeVolume(saber: Saber): Calculated {
   )
 }
 
-/** Days until an idle saber has emptied its cell, under one way of leaving it. */
-export function standby(saber: Saber, how: 'asleep' | 'cut'): Calculated {
+/** Self-discharge of lithium-ion at room temperature, share of the capacity a month: usual, not a datasheet's. */
+const SELF_DISCHARGE = 0.03
+const MONTH_H = 30 * 24
+
+/** The ways to leave a saber, and what still draws current then. */
+export const LEFT_WAYS = ['on', 'asleep', 'deepSleep', 'cut', 'cellOut'] as const
+export type LeftWay = (typeof LEFT_WAYS)[number]
+
+/**
+ * Hours until a saber left in one way has emptied its cell: awake, asleep, in deep sleep, with the power cut by switch or
+ * key, or with the cell taken out. What the way leaves connected draws its current, and self-discharge always goes on.
+ */
+export function standby(saber: Saber, how: LeftWay): Calculated {
   const g = new Gather()
-  const cells = saber.parts.filter((p) => p.kind === 'cell')
-  const cell = cells[0]
+  const pack = packOf(saber)
+  const cell = pack.cells[0]
   if (!cell) g.missing('a cell')
-  const capacity = g.take('capacity', cell?.specs.capacity, cell && `part:${cell.id}`) * Math.max(1, cells.length)
-  if (how === 'cut') {
-    g.note('self-discharge', '3 % a month, usual for lithium-ion at room temperature', true)
-    return g.figure(
-      'h',
-      'capacity ÷ (3 % a month)',
-      'self-discharge',
-      () => (capacity / ((0.03 * capacity) / (30 * 24))) | 0,
-    )
-  }
+  const capacity = g.take('capacity', cell?.specs.capacity, cell && `part:${cell.id}`) * Math.max(1, pack.parallel)
+  notePack(g, pack)
   let mA = 0
-  const boards = saber.parts.filter((p) => p.kind === 'board' || p.kind === 'auxBoard')
-  if (!boards.some((b) => b.kind === 'board')) g.missing('a sound board')
-  for (const b of boards)
-    if (b.kind === 'board' || b.specs.sleepCurrent)
-      mA += g.take(`sleep current of ${b.name}`, b.specs.sleepCurrent, `part:${b.id}`)
-  for (const blade of litBlades(saber)) {
-    // Pixels keep drawing their idle current as long as they are powered; a board with a switched output cuts it.
-    g.note(`${blade.name}, asleep`, 'taken as switched off by the board', true)
+  const boards = saber.parts.filter((p) => p.kind === 'board' || p.kind === 'auxBoard' || p.kind === 'display')
+  const board = boards.find((b) => b.kind === 'board')
+  if (how !== 'cut' && how !== 'cellOut') {
+    if (!board) g.missing('a sound board')
+    const key = how === 'on' ? 'idleCurrent' : how === 'asleep' ? 'sleepCurrent' : 'deepSleepCurrent'
+    const word = { idleCurrent: 'idle', sleepCurrent: 'sleep', deepSleepCurrent: 'deep-sleep' }[key]
+    for (const b of boards)
+      if (b.kind === 'board' || b.specs[key]) mA += g.take(`${word} current of ${b.name}`, b.specs[key], `part:${b.id}`)
+    // Pixels draw their idle current while they are powered; asleep, a board with a switched output cuts them off.
+    for (const blade of litBlades(saber).filter((b) => b.kind === 'pixel')) {
+      if (how === 'on') {
+        const n = pixels(saber, blade)
+        mA += g.from(`pixels of ${blade.name}`, n) * g.take(`idle current of ${blade.name}`, blade.idleCurrent)
+      } else g.note(`${blade.name}, asleep`, 'taken as switched off by the board', true)
+    }
   }
-  return g.figure('h', 'capacity ÷ Σ sleep current', 'standby', () => capacity / mA)
+  g.note(
+    'self-discharge',
+    `${SELF_DISCHARGE * 100} % a month, usual at room temperature`,
+    how === 'cut' || how === 'cellOut',
+  )
+  return g.figure(
+    'h',
+    'capacity ÷ (Σ current + self-discharge)',
+    'standby: what stays connected, and the cell itself',
+    () => capacity / (mA * pack.stepDown + (SELF_DISCHARGE * capacity) / MONTH_H),
+  )
 }
 
 /** Charging time, CC–CV: about 1.3 × capacity ÷ current, h. */
 export function chargeTime(saber: Saber): Calculated {
   const g = new Gather()
-  const cells = saber.parts.filter((p) => p.kind === 'cell')
-  const cell = cells[0]
+  const pack = packOf(saber)
+  const cell = pack.cells[0]
   const source = saber.parts.find((p) => p.kind === 'chargePort') ?? saber.parts.find((p) => p.kind === 'charger')
   if (!cell) g.missing('a cell')
   if (!source) g.missing('a charge port or charger')
-  const capacity = g.take('capacity', cell?.specs.capacity, cell && `part:${cell.id}`) * Math.max(1, cells.length)
+  const capacity = g.take('capacity', cell?.specs.capacity, cell && `part:${cell.id}`) * Math.max(1, pack.parallel)
   const limits = [g.take('charge current', source?.specs.chargeCurrent, source && `part:${source.id}`)]
   if (cell?.specs.chargeCurrent)
-    limits.push(g.take("the cell's charge current", cell.specs.chargeCurrent, `part:${cell.id}`) * cells.length)
+    limits.push(g.take("the cell's charge current", cell.specs.chargeCurrent, `part:${cell.id}`) * pack.parallel)
   return g.figure(
     'h',
     '1.3 × capacity ÷ current',

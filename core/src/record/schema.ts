@@ -256,6 +256,8 @@ export const Blade = obj({
   density: NumberFact,
   channelCurrent: NumberFact,
   idleCurrent: NumberFact,
+  /** Of one metre of one strip, supply and return together. */
+  stripResistance: opt(NumberFact),
   mass: opt(NumberFact),
   /** A string blade: segments lit one after the other, the LEDs in each, what each draws, and the total as stated. */
   groups: opt(NumberFact),

@@ -2,10 +2,13 @@ import { missingText } from '@nubrin/core/findings'
 import {
   bladeCurrent,
   chargeTime,
+  farLedVolts,
+  LEFT_WAYS,
+  type LeftWay,
   ledResistors,
   litBlades,
   litCurrent,
-  pixels,
+  meanCurrent,
   ratings,
   runtime,
   safeVolume,
@@ -14,16 +17,17 @@ import {
   WHITE,
   wattHours,
   wireDrop,
+  zoneBudget,
 } from '@nubrin/core/power'
-import { fact, known, type Saber } from '@nubrin/core/record'
+import { known, type Saber, words } from '@nubrin/core/record'
 import { formatNumber } from '@nubrin/core/units'
-import { axisBottom, axisLeft, line, scaleLinear, select } from 'd3'
-import { useEffect, useMemo, useRef } from 'react'
-import { freshId } from '../api'
+import { useMemo, useState } from 'react'
 import { useBench, useEditSaber, useSaber } from '../store/commission'
 import { FactField } from '../ui/FactField'
 import { FigureView } from '../ui/FigureView'
-import { AddLine, Labelled, RemoveButton, SelectCell, setText, TextCell } from '../ui/fields'
+import { Labelled, SelectCell } from '../ui/fields'
+import { Discharge } from './power/Discharge'
+import { Zones } from './power/Zones'
 
 const CUT_WORDS: Record<Saber['cutPower'], string> = {
   killSwitch: 'a kill switch',
@@ -33,19 +37,47 @@ const CUT_WORDS: Record<Saber['cutPower'], string> = {
   deepSleep: 'deep sleep only',
   none: 'nothing',
 }
+const WAY_WORDS: Record<LeftWay, string> = {
+  on: 'left on, blade off',
+  asleep: 'asleep',
+  deepSleep: 'in deep sleep',
+  cut: 'switch off, or key in',
+  cellOut: 'cell taken out',
+}
+/** The way a saber is left when its own way of cutting power is used. */
+const OWN_WAY: Record<Saber['cutPower'], LeftWay> = {
+  killSwitch: 'cut',
+  killKeyPull: 'cut',
+  killKeyTurn: 'cut',
+  cellOut: 'cellOut',
+  deepSleep: 'deepSleep',
+  none: 'asleep',
+}
 
+/** Hours in the words a client understands: days to two months, then months, then years. */
+const spell = (h: number) =>
+  h < 48
+    ? `${formatNumber(h, 0)} hours`
+    : h < 24 * 60
+      ? `${formatNumber(h / 24, 0)} days`
+      : h < 24 * 365 * 1.5
+        ? `${formatNumber(h / 24 / 30.4, 0)} months`
+        : `${formatNumber(h / 24 / 365, 1)} years`
+
+/** The power bench: what the current passes, what every light draws in every look, how long it runs and keeps. */
 export default function Power() {
   const saber = useSaber()
   const editSaber = useEditSaber()
   const light = useBench((b) => b.light)
-  const first = saber.presets[0]
+  const [presetId, setPresetId] = useState('')
+  const preset = saber.presets.find((p) => p.id === presetId) ?? saber.presets[0]
   const load = useMemo(() => litCurrent(saber, WHITE), [saber])
   const white = useMemo(() => ratings(saber, WHITE), [saber])
-  const usual = useMemo(() => (first ? ratings(saber, first.colour).list : []), [saber, first])
-  const run = useMemo(() => runtime(saber), [saber])
-  const blades = litBlades(saber)
+  const usual = useMemo(() => (preset ? ratings(saber, preset.colour).list : []), [saber, preset])
+  const run = useMemo(() => runtime(saber, preset), [saber, preset])
+  const volume = known(saber.use.volume)
   return (
-    <div className="grid grid-cols-[minmax(0,1.15fr)_minmax(0,1fr)] gap-7">
+    <div className="grid grid-cols-[minmax(0,1.15fr)_minmax(0,1fr)] gap-6">
       <section aria-label="Ratings">
         <h2 className="h2">Everything the current passes, worst first</h2>
         {white.list.length ? (
@@ -54,21 +86,16 @@ export default function Power() {
               const now = usual.find((u) => u.ref === r.ref && u.name === r.name)
               const over = r.share > 1
               return (
-                <li key={r.ref + r.name} className="border-rule border-b py-1">
-                  <button type="button" className="w-full text-left" onClick={() => light(r.ref)}>
+                <li key={r.ref + r.name} className="border-rule border-b py-0.5">
+                  <button type="button" className="w-full text-left leading-tight" onClick={() => light(r.ref)}>
                     <span className="flex justify-between gap-2">
-                      <span className="font-medium">{r.name}</span>
-                      <span className={over ? 'text-stop font-semibold' : ''}>
+                      <span className="truncate font-medium">{r.name}</span>
+                      <span className={`whitespace-nowrap ${over ? 'text-stop font-semibold' : ''}`}>
                         {over ? '✕ ' : '✓ '}
                         {formatNumber(r.share * r.ratedAmps, 1)} of {formatNumber(r.ratedAmps, 1)} A
                       </span>
                     </span>
-                    <svg
-                      viewBox="0 0 400 12"
-                      className="mt-0.5 h-3 w-full"
-                      preserveAspectRatio="none"
-                      aria-hidden="true"
-                    >
+                    <svg viewBox="0 0 400 12" className="h-3 w-full" preserveAspectRatio="none" aria-hidden="true">
                       <rect x="0" y="3" width="400" height="6" fill="#e7dfcc" />
                       <rect
                         x="0"
@@ -93,26 +120,30 @@ export default function Power() {
           </p>
         )}
         {white.list.length ? (
-          <p className="text-quiet mt-1 text-[0.87rem]">
-            The upright stroke is the rating; the bar is full white{first ? `, its dark part ${first.name}` : ''}.
+          <p className="text-quiet mt-0.5 text-[0.87rem]">
+            The upright stroke is the rating; the bar is full white{preset ? `, its dark part ${preset.name}` : ''}.
           </p>
         ) : null}
-        <div className="mt-3">
-          {blades.map((b) => (
-            <FigureView key={b.id} name={`${b.name}: pixels`} figure={pixels(saber, b)} digits={0} unit="" />
-          ))}
-          {blades.map((b) => (
-            <FigureView
-              key={`${b.id}w`}
-              name={`${b.name}: full white`}
-              figure={bladeCurrent(saber, b, WHITE)}
-              digits={2}
-            />
-          ))}
-          <FigureView name="whole saber at full white" figure={load} digits={2} />
-          {first ? (
-            <FigureView name={`whole saber in ${first.name}`} figure={litCurrent(saber, first.colour)} digits={2} />
+        <Looks saber={saber} presetId={preset?.id ?? ''} onPreset={setPresetId} />
+        <div className="mt-2">
+          <FigureView name="whole saber, peak at full white" figure={load} digits={2} />
+          {preset ? (
+            <FigureView name={`whole saber in ${preset.name}`} figure={litCurrent(saber, preset.colour)} digits={2} />
           ) : null}
+          <FigureView name="mean over its use" figure={meanCurrent(saber, preset)} digits={2} />
+          {litBlades(saber).map((b) =>
+            b.kind === 'pixel' && preset ? (
+              <FigureView
+                key={b.id}
+                name={`last pixel of ${b.name}`}
+                figure={farLedVolts(saber, b, preset.colour)}
+                digits={2}
+              />
+            ) : (
+              <FigureView key={b.id} name={`${b.name}, all lit`} figure={bladeCurrent(saber, b, WHITE)} digits={2} />
+            ),
+          )}
+          <FigureView name="lost in the wire at full white" figure={wireDrop(saber)} digits={2} />
           {ledResistors(saber).map((r) => (
             <div key={r.part.id}>
               <FigureView name={`${r.part.name}: resistor`} figure={r.ohms} digits={2} />
@@ -126,8 +157,8 @@ export default function Power() {
               ) : null}
             </div>
           ))}
-          <FigureView name="lost in the wire at full white" figure={wireDrop(saber)} digits={2} />
         </div>
+        <Zones saber={saber} />
       </section>
       <section aria-label="Time and volume">
         <h2 className="h2">How long it runs</h2>
@@ -173,161 +204,93 @@ export default function Power() {
           />
         ) : null}
         <FigureView name="runtime in use" figure={run.minutes} digits={0} />
-        <FigureView
-          name="left asleep in a drawer"
-          figure={standby(saber, 'asleep')}
-          as={(h) =>
-            h > 24 * 60
-              ? `empty in ${formatNumber(h / 24 / 30.4, 1)} months`
-              : `empty in ${formatNumber(h / 24, 0)} days`
-          }
-        />
-        {saber.cutPower !== 'none' ? (
-          <FigureView
-            name="with the power cut"
-            figure={standby(saber, 'cut')}
-            as={() => 'years, by self-discharge alone'}
-          />
-        ) : null}
+        <h2 className="h2 mt-2">Left in a drawer, empty after</h2>
+        <p className="text-quiet text-[0.87rem]">→ is how this saber is put away</p>
+        {LEFT_WAYS.map((way) => (
+          <div key={way} className={OWN_WAY[saber.cutPower] === way ? 'bg-card border-brassline border-l-2 pl-1' : ''}>
+            <FigureView
+              name={`${OWN_WAY[saber.cutPower] === way ? '→ ' : ''}${WAY_WORDS[way]}`}
+              figure={standby(saber, way)}
+              as={spell}
+            />
+          </div>
+        ))}
+        <h2 className="h2 mt-2">Charge and sound</h2>
         <FigureView name="charging" figure={chargeTime(saber)} digits={1} />
         <FigureView name="energy" figure={wattHours(saber)} digits={1} />
         <FigureView name="speaker at the shipped volume" figure={speakerWatts(saber, saber.use.volume)} digits={2} />
+        {volume !== undefined && volume > 0 ? (
+          <p className="text-quiet text-[0.87rem]">
+            {formatNumber(volume, 0)} of 100 is {formatNumber(volume ** 2 / 100, 0)} % of the power,{' '}
+            {formatNumber(20 * Math.log10(volume / 100), 1)} dB
+          </p>
+        ) : null}
         <FigureView name="highest safe volume" figure={safeVolume(saber)} digits={0} />
-        <Zones saber={saber} />
       </section>
     </div>
   )
 }
 
-/** Every run of LEDs beside the blade: crystal, accents, chassis strips; one may follow another's colour and still draws its own current. */
-function Zones({ saber }: { saber: Saber }) {
-  const editSaber = useEditSaber()
-  const set = (i: number, run: (z: Saber['zones'][number]) => void) => editSaber('light zone', (s) => run(s.zones[i]!))
+/** What every light draws in every look of a preset, in amperes, each with the colour it shows. */
+function Looks({ saber, presetId, onPreset }: { saber: Saber; presetId: string; onPreset: (id: string) => void }) {
+  const light = useBench((b) => b.light)
+  const preset = saber.presets.find((p) => p.id === presetId)
+  const budget = useMemo(() => zoneBudget(saber, preset), [saber, preset])
+  if (!budget.length) return null
+  const looks = budget[0]!.looks
   return (
-    <section aria-label="Light zones" className="mt-4">
-      <h2 className="h2">Other lights</h2>
-      {saber.zones.map((z, i) =>
-        z.blade ? null : (
-          <div
-            key={z.id}
-            className="border-rule grid grid-cols-[minmax(0,1fr)_76px_50px_56px_88px_auto] items-start gap-2 border-b"
-          >
-            <TextCell
-              label={`Name of light ${i + 1}`}
-              value={z.name}
-              onCommit={(v) => set(i, (x) => void (x.name = v || x.name))}
-            />
+    <section aria-label="Currents by light and look" className="mt-2">
+      <div className="flex items-baseline gap-2">
+        <h2 className="h2 whitespace-nowrap">Every light, in every look</h2>
+        {saber.presets.length > 1 ? (
+          <span className="ml-auto w-40">
             <SelectCell
-              label={`Kind of ${z.name}`}
-              value={z.kind}
-              options={['crystal', 'chassis', 'accent', 'connector', 'button', 'quillon', 'blade'] as const}
-              onCommit={(v) => set(i, (x) => void (x.kind = v))}
+              label="Preset"
+              value={presetId}
+              options={saber.presets.map((p) => p.id)}
+              words={(id) => saber.presets.find((p) => p.id === id)?.name ?? id}
+              onCommit={onPreset}
             />
-            <FactField
-              hideLabel
-              compact
-              label={`LEDs in ${z.name}`}
-              value={z.leds}
-              unit="×"
-              quantity="count"
-              onCommit={(f) => set(i, (x) => void (x.leds = f))}
-            />
-            <FactField
-              hideLabel
-              compact
-              label={`mA per channel of ${z.name}`}
-              value={z.channelCurrent}
-              unit="mA"
-              quantity="current"
-              source="datasheet"
-              onCommit={(f) => set(i, (x) => void (x.channelCurrent = f))}
-            />
-            <SelectCell
-              label={`${z.name} follows`}
-              value={z.follows ?? ''}
-              options={['', ...saber.zones.filter((o) => o.id !== z.id && o.follows !== z.id).map((o) => o.id)]}
-              words={(v) => (v ? `with ${saber.zones.find((o) => o.id === v)?.name}` : 'its own')}
-              onCommit={(v) => set(i, (x) => setText(x, 'follows', v))}
-            />
-            <RemoveButton
-              what={z.name}
-              onClick={() =>
-                editSaber('remove light', (s) => {
-                  s.zones.splice(i, 1)
-                  for (const o of s.zones) if (o.follows === z.id) delete o.follows
-                })
-              }
-            />
-          </div>
-        ),
-      )}
-      <AddLine
-        label="another light: crystal, accent, strip"
-        onAdd={(name) =>
-          editSaber(
-            'add light',
-            (s) =>
-              void s.zones.push({
-                id: freshId(),
-                name,
-                kind: 'accent',
-                leds: fact(null, '×'),
-                channelCurrent: fact(null, 'mA'),
-                idleCurrent: fact(0.6, 'mA', 'assumed'),
-              }),
-          )
-        }
-      />
+          </span>
+        ) : null}
+      </div>
+      <table className="w-full text-[0.92rem]">
+        <thead>
+          <tr className="text-quiet">
+            <th className="text-left font-normal">A</th>
+            {looks.map((l) => (
+              <th key={l.look} className="px-1 text-right font-normal">
+                <span
+                  className="mr-1 inline-block h-2.5 w-2.5 border border-[#1e2a2b]"
+                  style={{ background: l.colour }}
+                  aria-hidden="true"
+                />
+                {words(l.look)}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {budget.map((z) => (
+            <tr key={z.ref} className="border-rule border-t">
+              <th className="py-0.5 text-left font-medium">
+                <button type="button" className="text-left" onClick={() => light(z.ref)}>
+                  {z.name}
+                </button>
+              </th>
+              {z.looks.map((l) => (
+                <td
+                  key={l.look}
+                  className="px-1 text-right"
+                  title={l.current.ok ? l.current.formula : missingText(l.current)}
+                >
+                  {l.current.ok ? formatNumber(l.current.value, 2) : '–'}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
     </section>
-  )
-}
-
-/** The discharge under the use profile: volts over minutes down to the cut-off. */
-function Discharge({ curve, cutoff }: { curve: { minutes: number; volts: number }[]; cutoff: number }) {
-  const ref = useRef<SVGSVGElement>(null)
-  useEffect(() => {
-    if (curve.length < 2) return
-    const svg = select(ref.current!)
-    svg.selectAll('*').remove()
-    const x = scaleLinear([0, curve.at(-1)!.minutes || 1], [34, 392])
-    const top = Math.max(...curve.map((c) => c.volts), cutoff + 0.2)
-    const y = scaleLinear([Math.min(cutoff - 0.1, ...curve.map((c) => c.volts)), top], [112, 8])
-    svg.append('g').attr('transform', 'translate(0,112)').call(axisBottom(x).ticks(6).tickSizeOuter(0))
-    svg.append('g').attr('transform', 'translate(34,0)').call(axisLeft(y).ticks(4).tickSizeOuter(0))
-    svg
-      .append('path')
-      .attr('d', `M34 ${y(cutoff)}H392`)
-      .attr('stroke', '#a63a2b')
-      .attr('stroke-dasharray', '4 3')
-    svg
-      .append('path')
-      .attr(
-        'd',
-        line<{ minutes: number; volts: number }>(
-          (c) => x(c.minutes),
-          (c) => y(c.volts),
-        )(curve)!,
-      )
-      .attr('fill', 'none')
-      .attr('stroke', '#1e2a2b')
-      .attr('stroke-width', 1.8)
-    svg
-      .append('text')
-      .attr('x', 390)
-      .attr('y', y(cutoff) - 4)
-      .attr('text-anchor', 'end')
-      .attr('font-size', 11)
-      .attr('fill', '#a63a2b')
-      .text('cut-off')
-    svg.selectAll('.tick text').attr('font-size', 11).attr('fill', '#5f594b').style('font-family', 'inherit')
-  }, [curve, cutoff])
-  return (
-    <svg
-      ref={ref}
-      viewBox="0 0 400 132"
-      className="mt-2 w-full"
-      role="img"
-      aria-label={`Discharge: ${Math.round(curve.at(-1)?.minutes ?? 0)} minutes to cut-off`}
-    />
   )
 }

@@ -1,6 +1,18 @@
 import { layOut, spanOf } from '../../hilt/geometry'
 import { addLight, difference, FLASH_LIMIT_HZ, hueWord, SAME_COLOUR } from '../../light'
-import { litCurrent, ratings, runtime, safeVolume, standby, WHITE, wireDrop } from '../../power'
+import {
+  FAR_LED_VOLTS,
+  farLedVolts,
+  litBlades,
+  litCurrent,
+  packOf,
+  ratings,
+  runtime,
+  safeVolume,
+  standby,
+  WHITE,
+  wireDrop,
+} from '../../power'
 import { known } from '../../record/fact'
 import { hasCutOff } from '../../record/lookup'
 import { words } from '../../record/words'
@@ -87,6 +99,81 @@ export const powerChecks: Check[] = [
             },
           ]
         : []
+    },
+  },
+  {
+    id: 'farLed',
+    station: 'power',
+    scope: 'saber',
+    rule: `The last pixel keeps ${FAR_LED_VOLTS} V in the first preset's colour with a half-charged cell.`,
+    source: 'I·R over cell, wire and strip; forward voltage of blue and white dies',
+    run: ({ saber }) =>
+      litBlades(saber)
+        .filter((b) => b.kind === 'pixel')
+        .flatMap((b): Raised[] => {
+          const first = saber.presets[0]
+          const v = first ? farLedVolts(saber, b, first.colour) : undefined
+          if (!v?.ok || v.value >= FAR_LED_VOLTS) return []
+          return [
+            {
+              subject: b.id,
+              level: 'caution',
+              title: `${b.name}: ${formatNumber(v.value)} V at the last pixel`,
+              detail: `In ${first!.name}, half charged; blue and white want ${FAR_LED_VOLTS} V, so the tip shifts in colour.`,
+              remedy: 'Feed the strip at both ends, thicker wire, or less brightness.',
+              refs: [`blade:${b.id}`],
+            },
+          ]
+        }),
+  },
+  {
+    id: 'packVolts',
+    station: 'power',
+    scope: 'saber',
+    rule: 'Pixels take 5 V: a pack above that feeds them through a converter. A string takes what its LEDs drop.',
+    source: 'LED datasheets',
+    run: ({ saber }) => {
+      const pack = packOf(saber)
+      const cell = pack.cells[0]
+      const nominal = known(cell?.specs.nominalVolts)
+      if (!cell || nominal === undefined) return []
+      const volts = nominal * pack.series
+      const out: Raised[] = []
+      const pixel = litBlades(saber).some((b) => b.kind === 'pixel')
+      if (pixel && pack.stepDown < 1 && !saber.parts.some((p) => p.kind === 'auxBoard' && /convert/i.test(p.name)))
+        out.push({
+          subject: 'converter',
+          level: 'stop',
+          title: `${formatNumber(volts)} V would burn the pixels`,
+          detail: `They take 5 V at most; the pack gives ${formatNumber(volts)} V and no converter is fitted.`,
+          remedy: 'Fit a voltage converter, or join the cells in parallel.',
+          refs: [`part:${cell.id}`],
+          gate: true,
+        })
+      for (const b of litBlades(saber).filter((q) => q.kind === 'string')) {
+        const f = known(b.forwardVolts)
+        const low = (known(cell.specs.cutoffVolts) ?? 3) * pack.series
+        if (f !== undefined && f > volts)
+          out.push({
+            subject: `${b.id}-dark`,
+            level: 'stop',
+            title: `${b.name} stays dark`,
+            detail: `A group drops ${formatNumber(f)} V, the pack gives ${formatNumber(volts)} V.`,
+            remedy: 'More cells in series, or a string made for this voltage.',
+            refs: [`blade:${b.id}`],
+            gate: true,
+          })
+        else if (f !== undefined && f > low)
+          out.push({
+            subject: `${b.id}-fades`,
+            level: 'note',
+            title: `${b.name} fades before the cell is empty`,
+            detail: `A group drops ${formatNumber(f)} V; at the cut-off the pack gives ${formatNumber(low)} V.`,
+            remedy: 'Tell the client to charge when it dims.',
+            refs: [`blade:${b.id}`],
+          })
+      }
+      return out
     },
   },
   {
