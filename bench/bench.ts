@@ -1,8 +1,10 @@
 import { judgeCommission } from '@nubrin/core/findings'
+import { chanceToClose } from '@nubrin/core/fit'
 import { buildHandoff } from '@nubrin/core/handoff'
 import { drawSection } from '@nubrin/core/hilt'
 import { demoCommissions } from '@nubrin/demo'
 import { handoffPdf } from '../server/src/documents/pdf'
+import { compare, largeProblem } from './layouts'
 
 const today = '2026-11-24'
 const all = demoCommissions(today)
@@ -28,3 +30,6 @@ line(
   await time(5, () => handoffPdf(buildHandoff(all.at(-1)!, 'Shop', today), all.at(-1)!, 'A4')),
   2000,
 )
+line('100 000 draws of a chain of twelve', await time(7, () => chanceToClose(0.4, Array(12).fill(0.2))), 250)
+console.log(compare('of catalogue sizes', largeProblem(true), true))
+console.log(compare('of all sizes', largeProblem(false), false))

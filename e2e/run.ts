@@ -1,4 +1,4 @@
-import { mkdtempSync, rmSync } from 'node:fs'
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { type Browser, chromium, type Page } from 'playwright-core'
@@ -53,6 +53,27 @@ export async function signIn(page: Page, url: string) {
 }
 export const saved = (page: Page) =>
   eventually('saved', async () => (await page.locator('[data-save]').getAttribute('data-save')) === 'saved')
+
+/** Films the page while something is done; the pictures stay in the case's folder until it ends. */
+export async function startFilm({ page, folder }: Bench, name: string) {
+  const cdp = await page.context().newCDPSession(page)
+  const started = Date.now()
+  let frames = 0
+  cdp.on('Page.screencastFrame', ({ data, sessionId }) => {
+    frames++
+    writeFileSync(join(folder, `${name}-${String(frames).padStart(4, '0')}.jpg`), Buffer.from(data, 'base64'))
+    void cdp.send('Page.screencastFrameAck', { sessionId }).catch(() => undefined)
+  })
+  await cdp.send('Page.startScreencast', { format: 'jpeg', quality: 60, everyNthFrame: 2 })
+  return {
+    async stop() {
+      const seconds = (Date.now() - started) / 1000
+      await cdp.send('Page.stopScreencast')
+      await cdp.detach()
+      return { seconds, frames }
+    },
+  }
+}
 
 await import('./jobs')
 

@@ -13,22 +13,19 @@ export {
   stringSums,
   swingRoom,
 } from './blades'
-export { type Cavity, type CavityPiece, cavityOf, inWall, type KeepOut, passable, startsOf } from './cavity'
+export {
+  type Cavity,
+  type CavityPiece,
+  cavityOf,
+  type Interval,
+  inWall,
+  type KeepOut,
+  passable,
+  startsOf,
+} from './cavity'
 export { axialSlack, chassisWall, fitParts, overlaps, type PartFit, type Slack, ventShare } from './chain'
 export { standardKey } from './fasteners'
 export { CLAMP, type Clamp, clampOf, GRILLE_AIR, grilleAir, overClosing } from './hold'
-export {
-  type Arrangement,
-  arrangementsOf,
-  type Candidate,
-  findLayouts,
-  type Layout,
-  type LayoutProblem,
-  type LayoutResult,
-  layoutsOf,
-  type Verdict,
-  worth,
-} from './layouts'
 export {
   gaveUpWords,
   type LayoutWish,
@@ -43,6 +40,18 @@ export {
   withLayout,
 } from './plan'
 export { BESIDE_GAP, type Body, bundleDiameter, needRadius } from './radial'
+export {
+  type Arrangement,
+  arrangementsOf,
+  type Candidate,
+  findLayouts,
+  type Layout,
+  type LayoutProblem,
+  type LayoutResult,
+  layoutsOf,
+  type Verdict,
+  worth,
+} from './search'
 export { type FreeCircle, freeCircle, type Lying, layWires, type Slice, sliceAt } from './slice'
 export { judgeSocket, SOCKET_LIMITS, SOCKET_WORDS, type SocketClass, type SocketFit } from './socket'
 export { type CloseChance, chanceToClose, evenNumbers } from './tolerance'

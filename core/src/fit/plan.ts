@@ -9,7 +9,7 @@ import { exchange, exchanged } from './alternatives'
 import { balance } from './balance'
 import { cavityOf, type Interval, inWall } from './cavity'
 import { axialSlack, fitParts, overlaps } from './chain'
-import type { Arrangement, Candidate, Layout, LayoutProblem, LayoutResult, Verdict } from './layouts'
+import type { Arrangement, Candidate, Layout, LayoutProblem, LayoutResult, Verdict } from './search'
 
 /** What the maker leaves open in the search. */
 export interface LayoutWish {

@@ -1,6 +1,6 @@
 import { type CloseChance, chanceToClose, findLayouts, type LayoutProblem, type LayoutResult } from '@nubrin/core/fit'
 
-/** What the page asks of this worker, and what it answers; results travel without copying their columns. */
+/** What the page asks of this worker, and what it answers. */
 export type Ask =
   | { kind: 'layouts'; problem: LayoutProblem }
   | { kind: 'chance'; room: number; tols: number[]; draws: number }
@@ -10,7 +10,7 @@ export type Answer =
   | { kind: 'chance'; result: CloseChance }
   | { kind: 'failed'; message: string }
 
-const post = (a: Answer, transfer: Transferable[] = []) => self.postMessage(a, { transfer })
+const post = (a: Answer) => self.postMessage(a)
 
 self.onmessage = (e: MessageEvent<Ask>) => {
   try {
@@ -21,8 +21,7 @@ self.onmessage = (e: MessageEvent<Ask>) => {
     }
     const started = performance.now()
     const result = findLayouts(ask.problem, (share) => post({ kind: 'progress', share }))
-    const { code, slack, chamber } = result.found
-    post({ kind: 'layouts', result, ms: performance.now() - started }, [code.buffer, slack.buffer, chamber.buffer])
+    post({ kind: 'layouts', result, ms: performance.now() - started })
   } catch (err) {
     post({ kind: 'failed', message: err instanceof Error ? err.message : String(err) })
   }
