@@ -24,7 +24,7 @@ import {
   wiresBlocked,
 } from '@nubrin/core/fit'
 import { drawSection, drawUnrolled, profileFaults, sectionFaults } from '@nubrin/core/hilt'
-import { fact, type Saber } from '@nubrin/core/record'
+import { fact, known, type Saber } from '@nubrin/core/record'
 import fc from 'fast-check'
 import { demo, done, tube } from './samples'
 
@@ -423,5 +423,25 @@ describe('drawings to scale', () => {
       }),
     )
     expect(u.clock(0, 0)).toBeUndefined()
+  })
+  test('what lies across the half-turn shows at both edges, whole together; figures stand over what they measure', () => {
+    const s = done()
+    const u = drawUnrolled(s, { width: 700, height: 260, lit: 'fastener:rw-f3' })
+    const halves = u.spots.filter((q) => q.ref === 'opening:rw-o2')
+    expect(halves).toHaveLength(2)
+    const wide = halves.reduce((sum, h) => sum + h.y1 - h.y0, 0)
+    const vent = s.hilt.openings.find((o) => o.id === 'rw-o2')!
+    expect(wide).toBeCloseTo(known(vent.width)! * u.scale, 6)
+    for (const h of halves) {
+      expect(u.clock((h.x0 + h.x1) / 2, h.y0 + 1e-6)).toBeDefined()
+      expect(u.clock((h.x0 + h.x1) / 2, h.y1 - 1e-6)).toBeDefined()
+    }
+    const texts = u.prims.flatMap((p) => (p.t === 'text' && p.ref ? [p] : []))
+    const over = texts.find((p) => p.ref === 'fastener:rw-f3' && p.text === '194')!
+    expect(u.mm(over.at[0])).toBeCloseTo(194, 6)
+    // 90° of the 37 mm shroud: a quarter of its round.
+    expect(u.prims.some((p) => p.t === 'text' && p.text === `${((Math.PI * 37) / 4).toFixed(1)} mm round, 90°`)).toBe(
+      true,
+    )
   })
 })

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import {
   arrangementsOf,
+  axialSlack,
   BESIDE_GAP,
   type Body,
   type Candidate,
@@ -8,6 +9,7 @@ import {
   cavityOf,
   findLayouts,
   fitParts,
+  gapsAlong,
   gaveUpWords,
   type Layout,
   type LayoutProblem,
@@ -22,8 +24,9 @@ import {
   withLayout,
   worth,
 } from '@nubrin/core/fit'
+import { spanOf } from '@nubrin/core/hilt'
 import { GENERIC_CATALOGUE } from '@nubrin/core/parts'
-import { fact } from '@nubrin/core/record'
+import { fact, known } from '@nubrin/core/record'
 import fc from 'fast-check'
 import { done, TODAY, tube } from './samples'
 
@@ -356,6 +359,46 @@ describe('a search on a saber', () => {
         })
       expect(overlaps(s)).toEqual([])
     }
+  })
+  test('spacers fill the gaps of any layout, go in, and leave it closing at the worst of all tolerances', () => {
+    const saber = done()
+    saber.hilt.sections[0]!.length.tol = 0.2
+    const p = prepareLayouts(saber, GENERIC_CATALOGUE, { ...wish, faces: [...wish.faces] })
+    const r = findLayouts(p.problem)
+    for (const l of r.best) {
+      let n = 0
+      const put = (spacers: boolean) =>
+        withLayout(
+          saber,
+          p.problem,
+          r.arrangements[l.arrangement]!,
+          l,
+          GENERIC_CATALOGUE,
+          (k) => `${k}-${n++}`,
+          TODAY,
+          spacers,
+        )
+      const [open, filled] = [put(false), put(true)]
+      const spacers = filled.parts.filter((q) => q.kind === 'spacer')
+      const before = axialSlack(open)
+      const after = axialSlack(filled)
+      if (!before.nominal.ok || !after.nominal.ok) throw new Error('not calculable')
+      expect(after.nominal.value).toBeGreaterThanOrEqual(after.worst - 0.001)
+      const cut = spacers.reduce((sum, q) => sum + known(q.specs.length)!, 0)
+      expect(after.nominal.value).toBeCloseTo(before.nominal.value - cut, 6)
+      for (const f of fitParts(filled).filter((q) => q.part.kind === 'spacer')) {
+        expect(f.spareMm).toBeGreaterThan(0)
+        expect(f.outsideMm).toBeLessThan(0.01)
+      }
+      expect(overlaps(filled).map((o) => [o.a.name, spanOf(o.a), o.b.name, spanOf(o.b), o.mm])).toEqual([])
+      // A chamber that is not searched for stays where it was.
+      expect(filled.parts.find((q) => q.kind === 'chamber')).toEqual(saber.parts.find((q) => q.kind === 'chamber'))
+      // What is left open is what no spacer may take: short gaps, the tolerances and the air before the speaker.
+      const speaker = spanOf(filled.parts.find((q) => q.kind === 'speaker')!)!
+      for (const g of gapsAlong(filled))
+        if (Math.abs(g.hi - speaker.x0) > 0.01) expect(g.hi - g.lo).toBeLessThan(2 + after.worst + 0.2)
+    }
+    expect(r.best.length).toBeGreaterThan(3)
   })
   test('what is given up is counted against the best of each kind', () => {
     const p = prepared({ chamber: 12 })

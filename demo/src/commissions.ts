@@ -1,3 +1,4 @@
+import { layoutFacts } from '@nubrin/core/fit'
 import { proposeTests } from '@nubrin/core/proof'
 import { blankSaber, type Commission, FORMAT, FORMAT_VERSION, fact, type Saber } from '@nubrin/core/record'
 import { compose } from '@nubrin/core/walkthrough'
@@ -362,6 +363,17 @@ export function reedWarden(today: string): Commission {
     order: 'operateFirst',
     takes: [],
   })
+  s.decisions = [
+    {
+      id: 'rw-d1',
+      on: day(today, -50),
+      by: SHOP.maker,
+      chose: 'Cell 18650, protected, with the board on it, behind the chamber',
+      why: 'the crystal is what she came for, and the protected cell lies in her charger',
+      gaveUp: '48 min of runtime',
+      layout: layoutFacts(s),
+    },
+  ]
   const c = commission('reed-warden', 'Reed Warden', {
     client: { name: 'Ilsabet Vorne', country: 'here', note: 'second commission' },
     ordered: day(today, -62),
@@ -873,6 +885,18 @@ export function firstLantern(today: string): Commission {
       openings: [],
       sockets: [socket('fl-k1', 'fl-emitter', null, null, ['fl-f1'], { insertion: 'straight' })],
     },
+    blades: [
+      pixelBlade('fl-b1', 'yellow string blade', 'fl-k1', 25.4, 760, {
+        kind: 'string',
+        groups: val(6, '×'),
+        ledsPerGroup: val(20, '×'),
+        ledsTotal: val(120, '×'),
+        groupCurrent: val(200, 'mA'),
+        forwardVolts: val(2.1, 'V'),
+        diffusion: 'film',
+        toDo: [{ id: 'fl-b1t', text: 'drill the tip for the last group', done: false }],
+      }),
+    ],
     cutPower: 'none',
   })
   return commission('first-lantern', 'First Lantern', {
@@ -1044,10 +1068,40 @@ export function crosswind(today: string): Commission {
   })
 }
 
+/** A model sheet: the shop's own pattern, measured once, to begin new orders from. */
+export function drillPattern(): Commission {
+  const s = saber('Drill-hall pattern', 'model', {
+    id: 'dh',
+    hilt: {
+      origin: 'series',
+      clearance: mm(0.3, 'configured'),
+      sections: [
+        section({
+          id: 'dh-pommel',
+          name: 'pommel',
+          role: 'pommel',
+          l: 30,
+          o: 36,
+          b: 29,
+          joint: { kind: 'thread', length: mm(9), hand: 'right' },
+        }),
+        section({ id: 'dh-grip', name: 'grip', role: 'grip', l: 150, o: 35, b: 29.4, joint: { kind: 'setScrew' } }),
+        section({ id: 'dh-emitter', name: 'emitter', role: 'emitter', l: 62, o: 37, b: 25.5 }),
+      ],
+      fasteners: [screw('dh-f1', 'blade screw', 'M4', '2 mm', 214, 0, {})],
+      openings: [opening('dh-o1', 'pommel vents', 'vent', 9, 0, 8, 24)],
+      sockets: [socket('dh-k1', 'dh-emitter', 25.5, 50, ['dh-f1'])],
+    },
+    parts: [part('dh-p1', 'sw-tact-6', 140, { clock: deg(0) })],
+  })
+  return commission('drill-pattern', 'Drill-hall pattern', { job: 'model', client: { name: '' }, sabers: [s] })
+}
+
 export const demoCommissions = (today: string): Commission[] => [
   crosswind(today),
   emberFair(today),
   cinderOath(today),
   firstLantern(today),
+  drillPattern(),
   reedWarden(today),
 ]

@@ -183,8 +183,10 @@ export function cadOf(saber: Saber): { entities: CadEntity[]; left: string[]; wi
     circle('BORE', slice.bore / 2)
     if (slice.free > 0) circle('FREE', slice.free)
     for (const l of slice.lying) {
-      if (l.shape === 'circle') circle('PARTS', l.r, l.x, l.y)
-      else {
+      if (l.shape === 'circle') {
+        circle('PARTS', l.r, l.x, l.y)
+        if (l.hole) circle('PARTS', l.hole, l.x, l.y)
+      } else {
         const a = (-l.turn * Math.PI) / 180
         const turned = (x: number, y: number): XY => [
           cx + x * Math.cos(a) - y * Math.sin(a),

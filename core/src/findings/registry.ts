@@ -22,8 +22,8 @@ export const CHECKS: readonly Check[] = [
 
 const WEIGHT: Record<Level, number> = { stop: 0, caution: 1, note: 2 }
 
-/** A model sheet has no client, is not proved and not handed over. */
-const NOT_OF_MODELS: ReadonlySet<Station> = new Set(['brief', 'proof', 'handoff'])
+/** A model sheet has no client, is not proved, not told and not handed over. */
+const NOT_OF_MODELS: ReadonlySet<Station> = new Set(['brief', 'access', 'proof', 'walkthrough', 'handoff'])
 
 /**
  * Runs every check over a commission. Sorted stops first, then by station. Keys are unique. What was set aside by name

@@ -24,6 +24,17 @@ export interface Balance {
   centre: Calculated
   /** Moment about the middle of the grip, N·cm; positive pulls the front down. */
   moment: Calculated
+  /** What the sum is made of, heaviest first: g, and where its middle lies, mm from the pommel. */
+  loads: Load[]
+}
+
+export interface Load {
+  name: string
+  ref: string
+  mass: number
+  x: number
+  /** Nobody has weighed it. */
+  about: boolean
 }
 
 /** Standard gravity, m/s² (CGPM 1901). */
@@ -41,9 +52,11 @@ export function balance(saber: Saber, blade?: Blade): Balance {
   const shape = layOut(saber.hilt)
   let m = 0
   let mx = 0
-  const add = (mass: number, x: number) => {
+  const loads: Load[] = []
+  const add = (name: string, ref: string, mass: number, x: number, about: boolean) => {
     m += mass
     mx += mass * x
+    if (mass > 0) loads.push({ name, ref, mass, x, about })
   }
   if (!shape.sections.length) g.missing('the hilt sections')
   for (const s of shape.sections) {
@@ -53,7 +66,7 @@ export function balance(saber: Saber, blade?: Blade): Balance {
     g.take(`length of ${s.section.name}`, s.section.length, ref)
     if (weighed !== undefined) {
       g.take(`mass of ${s.section.name}`, s.section.mass, ref)
-      add(weighed, mid)
+      add(s.section.name, ref, weighed, mid, s.section.mass?.source === 'assumed')
       continue
     }
     g.take(`outside of ${s.section.name}`, s.section.outside, ref)
@@ -62,14 +75,14 @@ export function balance(saber: Saber, blade?: Blade): Balance {
       s.outer.reduce((v, p) => v + frustum(p.x1 - p.x0, p.d0, p.d1), 0) -
       s.bore.reduce((v, p) => v + frustum(p.x1 - p.x0, p.d0, p.d1), 0)
     g.note(`${s.section.name}, not weighed`, `${volume.toFixed(1)} cm³ × ${DENSITY[s.section.material]} g/cm³`, true)
-    add(Math.max(0, volume) * DENSITY[s.section.material]!, mid)
+    add(s.section.name, ref, Math.max(0, volume) * DENSITY[s.section.material]!, mid, true)
   }
   for (const p of saber.parts) {
     const mass = known(p.specs.mass)
     const span = spanOf(p)
     if (mass === undefined || !span) continue
     g.take(`mass of ${p.name}`, p.specs.mass, `part:${p.id}`)
-    add(mass, (span.x0 + span.x1) / 2)
+    add(p.name, `part:${p.id}`, mass, (span.x0 + span.x1) / 2, p.specs.mass?.source === 'assumed')
   }
   if (blade) {
     const ref = `blade:${blade.id}`
@@ -86,10 +99,11 @@ export function balance(saber: Saber, blade?: Blade): Balance {
       mass = ((Math.PI / 4) * (d ** 2 - (d - 2 * w) ** 2) * length * DENSITY.polycarbonate!) / 1000
       g.note(`${blade.name}, tube alone`, `${mass.toFixed(0)} g from its size, strips and foam not counted`, true)
     }
-    add(mass, (seat?.x0 ?? 0) + length / 2)
+    add(blade.name, ref, mass, (seat?.x0 ?? 0) + length / 2, known(blade.mass) === undefined)
   }
   const mid = gripMiddle(saber)
   return {
+    loads: loads.sort((a, b) => b.mass - a.mass),
     mass: g.figure('g', 'Σ m', 'sum of masses', () => m),
     centre: g.figure('mm', 'Σ m·x ÷ Σ m', 'centre of mass', () => mx / m),
     moment: g.figure(
@@ -139,6 +153,7 @@ export function balanceWhatIfs(saber: Saber, blade?: Blade): WhatIf[] {
     ['pommel', shape.sections[0]],
     ['emitter', shape.sections.at(-1)],
   ] as const)
-    if (at && at.section.role === role) put(`a ${role} 20 g heavier`, 20, (20 * (at.x0 + at.x1)) / 2)
+    if (at && at.section.role === role)
+      put(`${role === 'emitter' ? 'an' : 'a'} ${role} 20 g heavier`, 20, (20 * (at.x0 + at.x1)) / 2)
   return out
 }

@@ -54,5 +54,6 @@ export {
 } from './search'
 export { type FreeCircle, freeCircle, type Lying, layWires, type Slice, sliceAt } from './slice'
 export { judgeSocket, SOCKET_LIMITS, SOCKET_WORDS, type SocketClass, type SocketFit } from './socket'
+export { gapsAlong, spacersFor } from './spacers'
 export { type CloseChance, chanceToClose, evenNumbers } from './tolerance'
 export { type Conductors, conductorsOf, tightestWires, type WireRoom, wireRoom, wiresBlocked } from './wires'

@@ -10,12 +10,13 @@ import { balance } from './balance'
 import { cavityOf, type Interval, inWall } from './cavity'
 import { axialSlack, fitParts, overlaps } from './chain'
 import type { Arrangement, Candidate, Layout, LayoutProblem, LayoutResult, Verdict } from './search'
+import { spacersFor } from './spacers'
 
 /** What the maker leaves open in the search. */
 export interface LayoutWish {
   cell: 'any' | 'keep'
   speaker: 'any' | 'keep'
-  /** Length the chamber must have at least, mm; absent: no chamber. */
+  /** Length the chamber must have at least, mm; absent: one that is there stays as it is, and none is added. */
   chamber?: number
   beside: boolean
   inLine: boolean
@@ -48,7 +49,9 @@ const first = (saber: Saber, kind: PartKind) => saber.parts.find((p) => p.kind =
 
 /** What a search for this saber would vary and hold, from the saber, the shelf and the wish. */
 export function prepareLayouts(saber: Saber, shelf: readonly CataloguePart[], wish: LayoutWish): PreparedLayouts {
-  const slotParts = SLOTS.map((k) => first(saber, k)).filter((p) => p !== undefined)
+  const slotParts = SLOTS.filter((k) => k !== 'chamber' || wish.chamber !== undefined)
+    .map((k) => first(saber, k))
+    .filter((p) => p !== undefined)
   const gone = new Set(slotParts.map((p) => p.id))
   const cavity = cavityOf(saber, gone)
   const needs = [...cavity.needs]
@@ -195,7 +198,8 @@ function without(whole: Interval, spans: readonly { x0: number; x1: number }[]):
 
 /**
  * The saber with a layout put into it: rows exchanged, everything placed, the chamber drawn to its length. Parts that are
- * not there yet are added under ids from `id`. Places are "assumed" until somebody measures them.
+ * not there yet are added under ids from `id`. Places are "assumed" until somebody measures them. `spacers`: the gaps are
+ * filled with spacers cut for them, in place of those that are there.
  */
 export function withLayout(
   saber: Saber,
@@ -205,6 +209,7 @@ export function withLayout(
   shelf: readonly CataloguePart[],
   id: (kind: PartKind) => string,
   today: string,
+  spacers = false,
 ): Saber {
   const place = (mm: number) => fact(Number(mm.toFixed(2)), 'mm', 'assumed', { with: 'layout search', on: today })
   let parts = saber.parts
@@ -251,7 +256,9 @@ export function withLayout(
     parts = old ? parts.map((p) => (p.id === old.id ? next : p)) : [...parts, next]
     if (old) follow(old.id, known(old.at), room)
   }
-  return { ...saber, parts }
+  if (!spacers) return { ...saber, parts }
+  const bare = { ...saber, parts: parts.filter((p) => p.kind !== 'spacer') }
+  return { ...bare, parts: [...bare.parts, ...spacersFor(bare, () => id('spacer'), today)] }
 }
 
 /** A layout in a line: what goes in and in which order from the pommel. */

@@ -11,7 +11,17 @@ const { abs, cos, floor, max, min, PI, sin, sqrt } = Math
 
 /** Something lying in a cut across the hilt; mm from the axis, y upwards, 0° of the clock at the top. */
 export type Lying =
-  | { shape: 'circle'; ref: string; name: string; kind: FittedPart['kind']; x: number; y: number; r: number }
+  | {
+      shape: 'circle'
+      ref: string
+      name: string
+      kind: FittedPart['kind']
+      x: number
+      y: number
+      r: number
+      /** Radius of a ring's hole; wires go through it. */
+      hole?: number
+    }
   | {
       shape: 'box'
       ref: string
@@ -24,6 +34,9 @@ export type Lying =
       /** Turned clockwise about the axis, degrees; things in the wall are turned to their clock angle. */
       turn: number
     }
+
+/** Wall of a spacer, mm: it is a ring, so that wires pass. */
+const RING = 2
 
 /** The hilt cut across at x. */
 export interface Slice {
@@ -84,7 +97,8 @@ export function sliceAt(saber: Saber, x: number): Slice | undefined {
         const glyph = kindRule(p.kind).glyph
         const carries = saber.parts.some((q) => q.beside === p.id)
         const down = glyph === 'cell' && (carries || intrusion > 0) ? Math.min(0, -(free - d / 2)) : 0
-        return [{ ...base, shape: 'circle', x: 0, y: down, r: d / 2 }]
+        const hole = p.kind === 'spacer' ? { hole: max(0, d / 2 - RING) } : {}
+        return [{ ...base, shape: 'circle', x: 0, y: down, r: d / 2, ...hole }]
       }
       const [w, h] = [known(p.specs.width), known(p.specs.height)]
       if (w === undefined || h === undefined) return []
@@ -109,7 +123,8 @@ function distance(s: Slice, x: number, y: number): number {
   for (const l of s.lying) {
     if (l.shape === 'circle') {
       const [dx, dy] = [x - l.x, y - l.y]
-      d = min(d, sqrt(dx * dx + dy * dy) - l.r)
+      const from = sqrt(dx * dx + dy * dy)
+      d = min(d, l.hole === undefined ? from - l.r : max(from - l.r, l.hole - from))
       continue
     }
     const [c, n] = l.turn ? [cos((l.turn * PI) / 180), sin((l.turn * PI) / 180)] : [1, 0]

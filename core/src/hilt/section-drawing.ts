@@ -495,7 +495,7 @@ function drawFastener({ pen, x, y, shape, spots }: Ctx, f: Saber['hilt']['fasten
   }
 }
 
-/** Section lengths above; names below; the seat of the main blade; the whole length at the foot. */
+/** Section lengths above; names below; the seat of the main blade at the foot. */
 function drawMeasures({ pen, shape, saber, x, y, axisY, view }: Ctx) {
   const topY = Math.min(
     ...shape.sections.flatMap((s) => s.outer.flatMap((p) => [y(p.d0 / 2), y(p.d1 / 2)])),

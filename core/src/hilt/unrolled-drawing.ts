@@ -1,5 +1,6 @@
 import { known } from '../record/fact'
 import type { Saber } from '../record/schema'
+import { formatNumber } from '../units/format'
 import { certainty, layOut, outerAt, spanOf } from './geometry'
 import { Pen, type Pt, type Role, type Scene, type Spot } from './scene'
 
@@ -10,15 +11,20 @@ export interface Unrolled extends Scene {
 }
 
 const LEFT = 40
-const TOP = 6
+const TOP = 34
 const FOOT = 18
 
 /**
  * The hilt's outside unrolled, true to scale both ways: length along x, and round the hilt along y, the switch line (0°)
  * in the middle, the other half-turns at the edges, clockwise (seen from the pommel) downwards. Where the hilt is thicker
- * the surface is taller, π·D. Fits the width, and the height too unless `zoom` is above 1.
+ * the surface is taller, π·D. What lies across the half-turn is drawn at both edges. Above stands how far each opening,
+ * button and screw is from the pommel; what is `lit` is measured from the switch line too. Fits the width, and the height
+ * too unless `zoom` is above 1.
  */
-export function drawUnrolled(saber: Saber, view: { width: number; height: number; zoom?: number }): Unrolled {
+export function drawUnrolled(
+  saber: Saber,
+  view: { width: number; height: number; zoom?: number; lit?: string | undefined },
+): Unrolled {
   const shape = layOut(saber.hilt)
   const pen = new Pen()
   const spots: Spot[] = []
@@ -41,6 +47,15 @@ export function drawUnrolled(saber: Saber, view: { width: number; height: number
     const deg = ((py - mid) / scale / around(at)) * 360
     return Math.abs(deg) > 180 ? undefined : (deg + 360) % 360
   }
+
+  /** Where something `half` px high stands: once more at the other edge when it reaches across the half-turn. */
+  const turns = (at: number, deg: number, half: number): number[] => {
+    const cy = y(at, deg)
+    const whole = around(at) * scale
+    if (cy + half > mid + whole / 2 + 1e-9) return [cy, cy - whole]
+    return cy - half < mid - whole / 2 - 1e-9 ? [cy, cy + whole] : [cy]
+  }
+  const marks: { ref: string; at: number; deg: number; sure: boolean }[] = []
 
   for (const s of shape.sections) {
     const edge = (sign: 1 | -1): Pt[] =>
@@ -66,13 +81,17 @@ export function drawUnrolled(saber: Saber, view: { width: number; height: number
     const [at, len, deg] = [known(o.at), known(o.length), known(o.clock)]
     if (at === undefined || len === undefined || deg === undefined) continue
     const half = ((known(o.width) ?? 4) * scale) / 2
-    const cy = y(at, deg)
-    const box = { x0: x(at - len / 2), x1: x(at + len / 2), y0: cy - half, y1: cy + half }
     const sure = [o.at, o.length, o.width, o.clock].map(certainty)
-    pen.box(box.x0, box.y0, box.x1, box.y1, o.kind === 'window' ? 'glass' : 'void', { ref: `opening:${o.id}` })
-    if (sure.some((c) => c !== 'known'))
-      pen.box(box.x0, box.y0, box.x1, box.y1, sure.includes('unknown') ? 'unknown' : 'assumed')
-    spots.push({ ref: `opening:${o.id}`, name: o.name, ...box })
+    for (const cy of turns(at, deg, half)) {
+      const top = Math.max(cy - half, mid - (around(at) * scale) / 2)
+      const foot = Math.min(cy + half, mid + (around(at) * scale) / 2)
+      const box = { x0: x(at - len / 2), x1: x(at + len / 2), y0: top, y1: foot }
+      pen.box(box.x0, top, box.x1, foot, o.kind === 'window' ? 'glass' : 'void', { ref: `opening:${o.id}` })
+      if (sure.some((c) => c !== 'known'))
+        pen.box(box.x0, top, box.x1, foot, sure.includes('unknown') ? 'unknown' : 'assumed')
+      spots.push({ ref: `opening:${o.id}`, name: o.name, ...box })
+    }
+    marks.push({ ref: `opening:${o.id}`, at, deg, sure: !sure.some((c) => c !== 'known') })
   }
   for (const p of saber.parts.filter((q) => q.kind === 'switch')) {
     const span = spanOf(p)
@@ -80,9 +99,12 @@ export function drawUnrolled(saber: Saber, view: { width: number; height: number
     if (!span || deg === undefined) continue
     const at = (span.x0 + span.x1) / 2
     const r = Math.max(4, ((known(p.specs.diameter) ?? 8) * scale) / 2)
-    const [cx, cy] = [x(at), y(at, deg)]
-    pen.circle([cx, cy], r, 'part', `part:${p.id}`)
-    spots.push({ ref: `part:${p.id}`, name: p.name, x0: cx - r, x1: cx + r, y0: cy - r, y1: cy + r })
+    const cx = x(at)
+    for (const cy of turns(at, deg, r)) {
+      pen.circle([cx, cy], r, 'part', `part:${p.id}`)
+      spots.push({ ref: `part:${p.id}`, name: p.name, x0: cx - r, x1: cx + r, y0: cy - r, y1: cy + r })
+    }
+    marks.push({ ref: `part:${p.id}`, at, deg, sure: certainty(p.at) === 'known' })
   }
   for (const f of saber.hilt.fasteners) {
     const [at, deg] = [known(f.at), known(f.clock)]
@@ -96,6 +118,38 @@ export function drawUnrolled(saber: Saber, view: { width: number; height: number
     const room = cx + 10 + f.name.length * 6 < width
     pen.text([room ? cx + 8 : cx - 8, cy + 4], f.name, 'label', room ? 'start' : 'end', `fastener:${f.id}`)
     spots.push({ ref: `fastener:${f.id}`, name: f.name, x0: cx - 8, x1: cx + 8, y0: cy - 8, y1: cy + 8 })
+    marks.push({
+      ref: `fastener:${f.id}`,
+      at,
+      deg,
+      sure: certainty(f.at) === 'known' && certainty(f.clock) === 'known',
+    })
+  }
+  const lit = marks.find((m) => m.ref === view.lit)
+  const rows = [-Infinity, -Infinity]
+  const places = new Map(marks.map((m) => [m.at, m]))
+  if (lit) places.set(lit.at, lit)
+  for (const m of [...places.values()].sort((a, b) => a.at - b.at)) {
+    const text = `${m.sure ? '' : '≈ '}${formatNumber(m.at, 1)}`
+    const half = text.length * 3 + 3
+    // What is lit stands in the lower row; the others where there is room.
+    const beside = lit && Math.abs(x(m.at) - x(lit.at)) < 2 * half
+    const row = m === lit ? 0 : [0, 1].find((r) => x(m.at) - half >= rows[r]! && !(r === 0 && beside))
+    if (row === undefined) continue
+    const foot = row === 0 ? 22 : 11
+    pen.text([x(m.at), foot], text, m.sure ? 'dimText' : 'dimTextAbout', 'middle', m.ref)
+    pen.line([x(m.at), foot + 3], [x(m.at), TOP - 2], m.sure ? 'dim' : 'dimAbout')
+    rows[row] = x(m.at) + half
+  }
+  if (lit) {
+    const [px, py] = [x(lit.at), y(lit.at, lit.deg)]
+    pen.line([px, TOP - 2], [px, py], 'leader')
+    if (Math.abs(py - mid) > 12) {
+      const arc = (Math.abs(turn(lit.deg)) / 360) * around(lit.at)
+      pen.line([px, py], [px, mid], 'dim')
+      const words = `${formatNumber(arc, 1)} mm round, ${formatNumber(lit.deg, 0)}°`
+      pen.text([px + 8, py + (py > mid ? 18 : -10)], words, lit.sure ? 'dimText' : 'dimTextAbout', 'start')
+    }
   }
   return { width, height, scale, axisY: mid, prims: pen.prims, spots, x, mm, clock }
 }

@@ -280,6 +280,17 @@ function Balloons({ scene, findings }: { scene: Scene; findings: Finding[] }) {
     .slice(0, 12)
     .map((b) => ({ ...b, tip: (b.spot.x0 + b.spot.x1) / 2, x: (b.spot.x0 + b.spot.x1) / 2 }))
     .sort((a, b) => a.tip - b.tip)
+  // They keep clear of figures written at the foot.
+  const y = scene.height - 14
+  const figures = scene.prims.flatMap((p) =>
+    p.t === 'text' && p.anchor === 'middle' && Math.abs(p.at[1] - y) < 16
+      ? [{ x: p.at[0], half: p.text.length * 3 + 14 }]
+      : [],
+  )
+  for (const b of items) {
+    const f = figures.find((q) => Math.abs(q.x - b.x) < q.half)
+    if (f) b.x = f.x + (b.x < f.x ? -f.half : f.half)
+  }
   for (let pass = 0; pass < 6; pass++)
     for (let i = 1; i < items.length; i++) {
       const gap = 26 - (items[i]!.x - items[i - 1]!.x)
@@ -291,7 +302,6 @@ function Balloons({ scene, findings }: { scene: Scene; findings: Finding[] }) {
   return (
     <g pointerEvents="none">
       {items.map((b) => {
-        const y = scene.height - 14
         const tipY = Math.min((b.spot.y0 + b.spot.y1) / 2 + (b.spot.y1 - b.spot.y0) * 0.25, scene.height - 40)
         return (
           <g key={b.f.key}>

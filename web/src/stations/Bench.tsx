@@ -77,6 +77,7 @@ function Laid({ station }: { station: Station }) {
   const [adding, setAdding] = useState(false)
   const [keeping, setKeeping] = useState(false)
   const [cut, setCut] = useState(80)
+  const cutting = useBench((b) => b.cutting)
   const states = useMemo(() => stationStates(order, all), [order, all])
   const View = useView(station)
   const elsewhere = all.filter((f) => f.station !== station && f.level !== 'note')
@@ -178,7 +179,7 @@ function Laid({ station }: { station: Station }) {
           </Menu>
         </div>
       </header>
-      <BenchDrawing station={station} findings={here} {...(station === 'fit' ? { cut, onCut: setCut } : {})} />
+      <BenchDrawing station={station} findings={here} {...(cutting ? { cut, onCut: setCut } : {})} />
       <nav aria-label="Stations" className="border-ink relative flex h-[36px] shrink-0 border-b px-5">
         {STATIONS.map((s, i) => (
           <Link
@@ -202,7 +203,7 @@ function Laid({ station }: { station: Station }) {
       </nav>
       <Trouble />
       <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_minmax(270px,340px)]">
-        <main className="min-h-0 overflow-y-auto px-5 py-3">{View ? <View cut={cut} /> : null}</main>
+        <main className="relative min-h-0 overflow-y-auto px-5 py-3">{View ? <View cut={cut} /> : null}</main>
         <aside className="border-rule min-h-0 border-l px-4 py-3">
           <FindingsPanel list={here} elsewhere={elsewhere} />
         </aside>

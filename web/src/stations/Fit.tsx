@@ -17,7 +17,7 @@ import { Wires } from './fit/Wires'
 
 const BENCHES = ['Parts', 'Layouts', 'Blades', 'Balance'] as const
 
-/** The planning bench: four ways to work, with the cut across the hilt and what it says always beside them. */
+/** The planning bench: four ways to work, with the cut across the hilt and what it says beside those it concerns. */
 export default function Fit({ cut }: StationProps) {
   const recorded = useSaber()
   const preview = useBench((b) => b.preview)
@@ -36,8 +36,14 @@ export default function Fit({ cut }: StationProps) {
     if (kind === 'part') setBench((b) => (b === 2 ? 0 : b))
   }, [kind])
   const bal = useMemo(() => balance(shown), [shown])
+  const showCut = useBench((b) => b.showCut)
+  const cutting = BENCHES[bench] === 'Parts' || BENCHES[bench] === 'Layouts'
+  useEffect(() => {
+    showCut(cutting)
+    return () => showCut(false)
+  }, [cutting, showCut])
   return (
-    <div className="grid grid-cols-[minmax(0,1fr)_214px] gap-5">
+    <div className={cutting ? 'grid grid-cols-[minmax(0,1fr)_214px] gap-5' : ''}>
       <TabGroup selectedIndex={bench} onChange={setBench}>
         <TabList className="border-rule -mt-1 mb-2 flex gap-1 border-b">
           {BENCHES.map((b) => (
@@ -64,7 +70,7 @@ export default function Fit({ cut }: StationProps) {
           </TabPanel>
         </TabPanels>
       </TabGroup>
-      <section aria-label="Cross-section">
+      <section aria-label="Cross-section" hidden={!cutting}>
         <h2 className="h2">Cut at {formatNumber(cut, 1)} mm</h2>
         <CrossSection saber={shown} cut={cut} />
         <Wires saber={shown} cut={cut} />

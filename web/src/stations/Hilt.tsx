@@ -149,12 +149,14 @@ export default function Hilt() {
             ) : null}
             <div className="mt-1 grid grid-cols-2 gap-1.5">
               <SelectCell
+                className="text-[0.88rem] [font-stretch:70%]"
                 label={`Material of ${x.name}`}
                 value={x.material}
                 options={MATERIALS}
                 onCommit={(v) => editSaber('material', (s) => void (s.hilt.sections[i]!.material = v))}
               />
               <SelectCell
+                className="text-[0.88rem] [font-stretch:70%]"
                 label={`Joint of ${x.name} to the next`}
                 value={x.joint.kind}
                 options={JOINTS}

@@ -26,6 +26,8 @@ interface Bench {
   lit: string | undefined
   /** A saber shown on the drawing in place of the recorded one while something is only being considered. */
   preview: { saber: Saber; label: string } | undefined
+  /** Whether the cut across the hilt is shown, with its mark on the drawing. */
+  cutting: boolean
   findings: Finding[]
   undo: Change[]
   redo: Change[]
@@ -41,6 +43,7 @@ interface Bench {
   chooseSaber: (id: string) => void
   light: (ref: string | undefined) => void
   consider: (preview: Bench['preview']) => void
+  showCut: (on: boolean) => void
   flush: () => Promise<void>
   settleConflict: (how: 'mine' | 'theirs') => Promise<void>
 }
@@ -93,6 +96,7 @@ export const useBench = create<Bench>()((set, get) => {
     saberId: '',
     lit: undefined,
     preview: undefined,
+    cutting: false,
     findings: [],
     undo: [],
     redo: [],
@@ -176,6 +180,7 @@ export const useBench = create<Bench>()((set, get) => {
     chooseSaber: (saberId) => set({ saberId, lit: undefined, preview: undefined }),
     light: (lit) => set({ lit }),
     consider: (preview) => set({ preview }),
+    showCut: (cutting) => set({ cutting }),
 
     flush() {
       running ??= (async () => {

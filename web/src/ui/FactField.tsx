@@ -144,7 +144,7 @@ export function FactField({
         <div className="flex items-baseline justify-between gap-1 text-[0.78rem]">
           <Listbox value={current} onChange={(s: Source) => onCommit({ ...value, source: s })}>
             <ListboxButton
-              className={`truncate underline decoration-dotted underline-offset-2 ${PLAIN.has(current) ? 'text-quiet' : 'text-brass'}`}
+              className={`truncate underline decoration-dotted underline-offset-2 ${compact ? '[font-stretch:72%]' : ''} ${PLAIN.has(current) ? 'text-quiet' : 'text-brass'}`}
               aria-label={`Source of ${label}: ${SOURCE_WORDS[current]}`}
             >
               {SHORT[current]}

@@ -4,6 +4,7 @@ import type { Blade, Saber } from '@nubrin/core/record'
 import { formatNumber } from '@nubrin/core/units'
 import { useMemo, useState } from 'react'
 import { FigureView } from '../../ui/FigureView'
+import { Weights } from './Weights'
 
 /** Where the saber balances, bare and with each blade, what pulls at the hand, and what small changes would do. */
 export function BalanceBench({ saber }: { saber: Saber }) {
@@ -24,11 +25,17 @@ export function BalanceBench({ saber }: { saber: Saber }) {
       return c.ok ? c.value : 0
     }),
   )
-  const x = (mm: number) => 8 + (mm / most) * 420
+  const x = (mm: number) => 8 + (mm / most) * 582
   return (
-    <div className="grid grid-cols-[minmax(0,1fr)_250px] gap-5">
+    <div className="grid grid-cols-[minmax(0,1fr)_280px] gap-6">
       <section aria-label="Balance">
-        <h2 className="h2">Where it balances</h2>
+        <h2 className="h2">What weighs where, {held ? all.find((a) => a.id === held)?.name : 'hilt alone'}</h2>
+        <Weights of={of} grip={grip} hilt={length} />
+        <p className="text-quiet text-[0.87rem]">
+          Faint: not weighed. Dashed: the middle of the grip at {formatNumber(grip, 0)} mm. Wedge: where it balances.
+          Drag a part on the drawing and it follows.
+        </p>
+        <h2 className="h2 mt-2">Where it balances</h2>
         <ul>
           {all.map((a) => {
             const b = balance(saber, a.blade)
@@ -49,11 +56,11 @@ export function BalanceBench({ saber }: { saber: Saber }) {
                     </span>
                   </span>
                   {b.centre.ok ? (
-                    <svg viewBox="0 0 436 20" className="w-full" aria-hidden="true">
-                      <path d={`M${x(0)} 10H${x(length)}`} stroke="#1e2a2b" strokeWidth="5" opacity="0.28" />
-                      <path d={`M${x(grip)} 3v14`} stroke="#8a5f17" strokeWidth="1.5" strokeDasharray="3 2" />
+                    <svg viewBox="0 0 600 18" className="w-full" aria-hidden="true">
+                      <path d={`M${x(0)} 9H${x(length)}`} stroke="#1e2a2b" strokeWidth="5" opacity="0.28" />
+                      <path d={`M${x(grip)} 2v14`} stroke="#8a5f17" strokeWidth="1.5" strokeDasharray="3 2" />
                       <path
-                        d={`M${x(b.centre.value)} 3l6 7l-6 7l-6 -7z`}
+                        d={`M${x(b.centre.value)} 2l6 7l-6 7l-6 -7z`}
                         fill="#1e2a2b"
                         stroke="#f4efe4"
                         strokeWidth="1"
@@ -65,10 +72,6 @@ export function BalanceBench({ saber }: { saber: Saber }) {
             )
           })}
         </ul>
-        <p className="text-quiet text-[0.87rem]">
-          The bar is the hilt, the dashed line the middle of the grip at {formatNumber(grip, 0)} mm. Drag a part on the
-          drawing and the mark there moves with it.
-        </p>
       </section>
       <section aria-label="Figures of the balance">
         <FigureView name="mass" figure={of.mass} digits={0} />
@@ -86,8 +89,7 @@ export function BalanceBench({ saber }: { saber: Saber }) {
                 <li key={w.what} className="border-rule flex justify-between gap-2 border-b py-1">
                   <span className="text-quiet">{w.what}</span>
                   <span className="font-semibold whitespace-nowrap">
-                    {w.moves > 0 ? '+' : ''}
-                    {formatNumber(w.moves, 1)} mm
+                    {Math.abs(w.moves) < 0.05 ? 'hardly' : `${w.moves > 0 ? '+' : ''}${formatNumber(w.moves, 1)} mm`}
                   </span>
                 </li>
               ))}

@@ -50,6 +50,14 @@ export function Closing({ saber }: { saber: Saber }) {
           </p>
         </div>
       ) : null}
+      {room !== undefined && !clamp && room - slack.worst >= 1 ? (
+        <p className="border-rule text-quiet flex justify-between gap-2 border-b py-0.5 text-[0.87rem]">
+          <span>spacers that always close</span>
+          <span className="whitespace-nowrap">
+            up to {formatNumber(Math.floor((room - slack.worst) * 10) / 10, 1)} mm
+          </span>
+        </p>
+      ) : null}
       {clamp ? (
         <>
           <FigureView name="clamp on the chassis" figure={clamp.clamp} digits={2} />

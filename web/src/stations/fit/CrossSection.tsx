@@ -60,6 +60,16 @@ export function CrossSection({ saber, cut }: { saber: Saber; cut: number }) {
                   strokeWidth={out ? 2.4 : 1.1}
                   strokeDasharray={l.kind === 'chamber' ? '4 2' : undefined}
                 />
+                {l.hole ? (
+                  <circle
+                    cx={c + l.x * k}
+                    cy={c - l.y * k}
+                    r={l.hole * k}
+                    fill="#fbf8f1"
+                    stroke="#1e2a2b"
+                    strokeWidth="1.1"
+                  />
+                ) : null}
                 <text x={c + l.x * k} y={c - l.y * k + 4} textAnchor="middle" fontSize="12" fontWeight="620">
                   {formatNumber(l.r * 2, 1)}
                 </text>

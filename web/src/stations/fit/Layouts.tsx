@@ -35,6 +35,14 @@ const startWish = (saber: Saber): LayoutWish => {
   }
 }
 
+/** The spacers of a saber in a line. */
+function spacerWords(saber: Saber): string {
+  const lengths = saber.parts.filter((p) => p.kind === 'spacer').map((p) => formatNumber(known(p.specs.length) ?? 0, 1))
+  return lengths.length
+    ? `with ${lengths.length === 1 ? 'a spacer' : 'spacers'} of ${lengths.join(', ')} mm`
+    : 'no gap wants a spacer'
+}
+
 /** Every layout that goes in, the best of them as a trade-off, and the millimetre that keeps the others out. */
 export function Layouts({ saber, rows }: { saber: Saber; rows: CataloguePart[] }) {
   const editSaber = useEditSaber()
@@ -43,6 +51,7 @@ export function Layouts({ saber, rows }: { saber: Saber; rows: CataloguePart[] }
   const [wish, setWish] = useState<LayoutWish>(() => startWish(saber))
   const [measure, setMeasure] = useState<Measure>(wish.chamber === undefined ? 'speaker' : 'chamber')
   const [picked, setPicked] = useState(-1)
+  const [spacers, setSpacers] = useState(false)
   const [why, setWhy] = useState('')
   const [wrong, setWrong] = useState('')
   const prepared = useMemo(() => (rows.length ? prepareLayouts(saber, rows, wish) : undefined), [saber, rows, wish])
@@ -58,9 +67,9 @@ export function Layouts({ saber, rows }: { saber: Saber; rows: CataloguePart[] }
   const planned = useMemo(
     () =>
       ready && layout && arrangement
-        ? withLayout(saber, ready.problem, arrangement, layout, rows, freshId, todayIso())
+        ? withLayout(saber, ready.problem, arrangement, layout, rows, freshId, todayIso(), spacers)
         : undefined,
-    [ready, layout, arrangement, saber, rows],
+    [ready, layout, arrangement, saber, rows, spacers],
   )
   // What is only considered is shown on the drawing; leaving the bench takes it back.
   useEffect(() => {
@@ -120,7 +129,7 @@ export function Layouts({ saber, rows }: { saber: Saber; rows: CataloguePart[] }
     </Labelled>
   )
   return (
-    <div className="grid grid-cols-[minmax(0,1fr)_232px] gap-5">
+    <div className="grid gap-5 min-[1150px]:grid-cols-[minmax(0,1fr)_232px]">
       <section aria-label="Layouts that go in">
         <div className="flex items-baseline gap-2">
           <h2 className="h2 whitespace-nowrap">
@@ -176,7 +185,8 @@ export function Layouts({ saber, rows }: { saber: Saber; rows: CataloguePart[] }
         {refused.length ? (
           <details className="border-rule border-t pt-1" open={!found?.feasible}>
             <summary className="cursor-pointer">
-              <span className="text-stop font-semibold">✕</span> {refused.length} on the shelf stay out, and why
+              <span className="text-stop font-semibold">✕</span> {refused.length} on the shelf{' '}
+              {refused.length === 1 ? 'stays' : 'stay'} out, and why
             </summary>
             <ul className="mt-1 max-h-[150px] overflow-y-auto text-[0.92rem]">
               {refused.map((r) => (
@@ -233,7 +243,7 @@ export function Layouts({ saber, rows }: { saber: Saber; rows: CataloguePart[] }
             'chamber of at least',
             wish.chamber,
             (chamber) => setWish(({ chamber: _c, ...w }) => (chamber === undefined ? w : { ...w, chamber })),
-            'none',
+            saber.parts.some((p) => p.kind === 'chamber') ? 'it stays' : 'none',
           )}
           {mm(
             'balance wanted at',
@@ -261,6 +271,10 @@ export function Layouts({ saber, rows }: { saber: Saber; rows: CataloguePart[] }
                 ? `gives up ${gaveUpWords(ready.problem, found!.best, layout, ready.score)}`
                 : 'gives up nothing'}
             </p>
+            <label className="flex items-center gap-2">
+              <input type="checkbox" checked={spacers} onChange={(e) => setSpacers(e.target.checked)} />
+              {spacers && planned ? spacerWords(planned) : 'with spacers cut for the gaps'}
+            </label>
             <form
               className="mt-1 flex items-center gap-2"
               onSubmit={(e) => {

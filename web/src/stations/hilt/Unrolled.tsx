@@ -8,7 +8,7 @@ import { useBench, useEditSaber } from '../../store/commission'
 
 const TOOLS = ['screw', 'button hole', 'window', 'vent', 'port'] as const
 type Tool = (typeof TOOLS)[number]
-const HEIGHT = 208
+const HEIGHT = 226
 
 /** The outside of the hilt unrolled; a tool in hand puts a screw or an opening where it is pressed. */
 export function Unrolled({ saber }: { saber: Saber }) {
@@ -19,8 +19,8 @@ export function Unrolled({ saber }: { saber: Saber }) {
   const light = useBench((b) => b.light)
   const [zoom, setZoom] = useState(1)
   const scene = useMemo(
-    () => drawUnrolled(saber, { width: Math.max(300, width), height: HEIGHT, zoom }),
-    [saber, width, zoom],
+    () => drawUnrolled(saber, { width: Math.max(300, width), height: HEIGHT, zoom, lit }),
+    [saber, width, zoom, lit],
   )
   const place = (e: MouseEvent) => {
     if (!tool) return
@@ -64,9 +64,11 @@ export function Unrolled({ saber }: { saber: Saber }) {
   }
   return (
     <section aria-label="Unrolled surface">
-      <div className="flex flex-wrap items-center gap-2">
+      <div
+        className="flex items-center gap-2"
+        title="To scale both ways; 0° is the switch line, figures from the pommel"
+      >
         <h2 className="h2">Unrolled</h2>
-        <span className="text-quiet">to scale both ways; 0° is the switch line</span>
         <span className="flex gap-1">
           <button
             type="button"
@@ -103,7 +105,7 @@ export function Unrolled({ saber }: { saber: Saber }) {
       </div>
       {/* biome-ignore lint/a11y/useKeyWithClickEvents: the same is done with the keyboard in the list beside it */}
       {/* biome-ignore lint/a11y/noStaticElementInteractions: see above */}
-      <div ref={ref} onClick={place} className={`max-h-[212px] overflow-auto ${tool ? 'cursor-crosshair' : ''}`}>
+      <div ref={ref} onClick={place} className={`max-h-[230px] overflow-auto ${tool ? 'cursor-crosshair' : ''}`}>
         <SceneView
           scene={scene}
           title="Unrolled surface"

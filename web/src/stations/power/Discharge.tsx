@@ -32,13 +32,12 @@ export function Discharge({ curve, cutoff }: { curve: { minutes: number; volts: 
       .attr('stroke-width', 1.8)
     svg
       .append('text')
-      .attr('x', 390)
+      .attr('x', 40)
       .attr('y', y(cutoff) - 4)
-      .attr('text-anchor', 'end')
       .attr('font-size', 11)
       .attr('fill', '#a63a2b')
       .text('cut-off')
-    svg.append('text').attr('x', 36).attr('y', 9).attr('font-size', 11).attr('fill', '#5f594b').text('V')
+    svg.append('text').attr('x', 40).attr('y', 11).attr('font-size', 11).attr('fill', '#5f594b').text('V')
     svg
       .append('text')
       .attr('x', 392)
