@@ -340,6 +340,9 @@ job(
     await page.keyboard.press('ArrowRight')
     await eventually('the next layout is considered', async () => (await walk.getAttribute('aria-valuetext')) !== first)
     await page.getByText('considered, not chosen yet').waitFor()
+    await focusOn(focused('section[aria-label="What may vary"] input[type=checkbox]'))
+    await page.keyboard.press('Space')
+    await page.getByText(/^with (a spacer|spacers) of [\d.]+/).waitFor()
     await focusOn(focused('input[aria-label="Why this layout"]'))
     await page.keyboard.press('Enter')
     await page.getByText(/Say why, in a few words/).waitFor()
@@ -347,6 +350,13 @@ job(
     await page.keyboard.press('Enter')
     await page.getByText(/Chosen by Maren.*the room is needed for the switch board/).waitFor()
     await saved(page)
+    await page.getByRole('tab', { name: 'Parts' }).click()
+    await page
+      .getByRole('button', { name: /^Spacer, cut to/ })
+      .first()
+      .waitFor()
+    await page.getByRole('tab', { name: 'Balance' }).click()
+    await page.getByRole('img', { name: /^What weighs where: .*cross block \d+ g at \d+ mm/ }).waitFor()
     // A bore is measured anew, and the choice is held against it.
     await page.goto(`${server.url}/commission/crosswind/hilt`)
     await page.getByLabel('Name of section 2').waitFor()

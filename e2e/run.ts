@@ -2,17 +2,9 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { type Browser, chromium, type Page } from 'playwright-core'
+// @ts-expect-error a plain script without types, shared with npm run shots
+import { CHROMIUM } from '../scripts/lib/chromium.mjs'
 import { type Server, startServer } from '../server/test/harness'
-
-export const CHROMIUM = [
-  '--headless',
-  '--no-sandbox',
-  '--disable-gpu',
-  '--disable-background-networking',
-  '--disable-component-update',
-  '--disable-sync',
-  '--no-first-run',
-]
 
 export interface Bench {
   server: Server
@@ -83,7 +75,7 @@ let failed = 0
 const only = process.argv[2]
 for (const [name, run] of cases.filter(([n]) => !only || n.includes(only))) {
   const folder = mkdtempSync(join(tmpdir(), 'nubrin-e2e-'))
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: [...CHROMIUM] })
+  const browser = await chromium.launch(CHROMIUM)
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
   const faults: string[] = []
   page.on('pageerror', (e) => faults.push(e.message))

@@ -5,21 +5,11 @@ import { tmpdir } from 'node:os'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { chromium } from 'playwright-core'
+import { CHROMIUM } from './lib/chromium.mjs'
 
 const url = `http://127.0.0.1:${process.env.PORT ?? 4310}`
 const folder = join(dirname(dirname(fileURLToPath(import.meta.url))), 'docs', 'screenshots')
-const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
-  args: [
-    '--headless',
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-    '--no-first-run',
-  ],
-})
+const browser = await chromium.launch(CHROMIUM)
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
 await page.goto(url)
 await page.getByLabel('Sign-in name').fill('maren')
@@ -31,6 +21,10 @@ const views = {
   brief: '/commission/cinder-oath/brief',
   hilt: '/commission/cinder-oath/hilt',
   fit: '/commission/cinder-oath/fit',
+  layouts: '/commission/reed-warden/fit',
+  blades: '/commission/crosswind/fit',
+  balance: '/commission/reed-warden/fit',
+  shelf: '/shelf',
   power: '/commission/reed-warden/power',
   voice: '/commission/reed-warden/voice',
   controls: '/commission/reed-warden/controls',
@@ -44,6 +38,12 @@ for (const [name, path] of Object.entries(views)) {
   await page.goto(url + path)
   await page.waitForTimeout(900)
   if (name === 'fit') await page.locator('main button', { hasText: 'Speaker 28 mm' }).first().click()
+  const bench = { layouts: 'Layouts', blades: 'Blades', balance: 'Balance' }[name]
+  if (bench) {
+    await page.getByRole('tab', { name: bench }).click()
+    await page.waitForTimeout(1500)
+    await page.evaluate(() => document.activeElement?.blur())
+  }
   if (name === 'access') await page.getByRole('button', { name: 'Put the blade in' }).first().click()
   if (name === 'film') for (let i = 0; i < 4; i++) await page.keyboard.press('PageDown')
   await page.waitForTimeout(300)

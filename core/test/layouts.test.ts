@@ -419,6 +419,7 @@ describe('a search on a saber', () => {
   })
   test('a chosen layout is held against later facts', () => {
     const s = done()
+    s.decisions = []
     s.decisions.push({
       id: 'd1x',
       on: TODAY,

@@ -365,7 +365,7 @@ export function reedWarden(today: string): Commission {
   })
   s.decisions = [
     {
-      id: 'rw-d1',
+      id: 'rw-choice1',
       on: day(today, -50),
       by: SHOP.maker,
       chose: 'Cell 18650, protected, with the board on it, behind the chamber',

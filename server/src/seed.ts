@@ -7,6 +7,7 @@ import { newId, type Store } from './db/store'
 import type { Files } from './files'
 import { hashPassword } from './http/auth'
 import { today } from './http/commissions'
+import { partRow } from './http/parts'
 
 /** The demo shop's sign-in, printed at the start. */
 export const DEMO_SIGN_IN = { signIn: 'maren', password: 'brass-and-light' }
@@ -21,20 +22,7 @@ export async function seed(db: Tables, store: Store, files: Files): Promise<void
     maren,
     { id: newId('u'), shopId, name: SHOP.second, signIn: SHOP.second.toLowerCase(), passwordHash },
   ])
-  await db.parts.bulkCreate(
-    GENERIC_CATALOGUE.map((p) => ({
-      id: p.id,
-      shopId,
-      kind: p.kind,
-      name: p.name,
-      specs: p.specs,
-      protected: p.protected ?? null,
-      stock: SHELF[p.id]?.stock ?? null,
-      lot: SHELF[p.id]?.lot ?? null,
-      supplier: SHELF[p.id]?.supplier ?? null,
-      cost: SHELF[p.id]?.cost ?? null,
-    })),
-  )
+  await db.parts.bulkCreate(GENERIC_CATALOGUE.map((p) => partRow({ ...p, ...SHELF[p.id] }, shopId)))
   const keep = async (bytes: Uint8Array, type: string) => {
     const hash = await files.put(bytes)
     await db.media.upsert({ hash, shopId, type, bytes: bytes.length, createdAt: new Date() })

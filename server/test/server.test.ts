@@ -2,6 +2,7 @@ import { execFileSync } from 'node:child_process'
 import { writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
+import { reviewLayout } from '@nubrin/core/fit'
 import { writeCommission } from '@nubrin/core/import'
 import { makeSounds } from '@nubrin/demo'
 import mariadb from 'mariadb'
@@ -285,6 +286,8 @@ describe('taking files in and giving them out', () => {
       original.sabers[0].presets.map((p: { name: string }) => p.name),
     )
     expect(copy.body.record.id).not.toBe('reed-warden')
+    expect(original.sabers[0].decisions[0].layout).toBeDefined()
+    expect(reviewLayout(copy.body.record.sabers[0])).toMatchObject({ changed: [], broke: [] })
     const again = Buffer.from(
       await (await me.raw('GET', `/commissions/${copy.body.record.id}/export.zip`)).arrayBuffer(),
     )

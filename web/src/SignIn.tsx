@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react'
 import { useForm } from 'react-hook-form'
 import { Outlet } from 'react-router'
 import { useSession } from './store/session'
+import { Refused } from './ui/fields'
 
 /** Shows what is behind it to whoever is signed in, and the door to everyone else. */
 export function SignedIn() {
@@ -50,11 +51,7 @@ function Door() {
           className="cell mb-1"
           {...register('name', { required: 'Enter your sign-in name.' })}
         />
-        {formState.errors.name ? (
-          <p role="alert" className="text-stop">
-            {formState.errors.name.message}
-          </p>
-        ) : null}
+        <Refused why={formState.errors.name?.message} />
         <label className="label mt-3 block" htmlFor="password">
           Password
         </label>
@@ -65,16 +62,8 @@ function Door() {
           className="cell mb-1"
           {...register('password', { required: 'Enter your password.' })}
         />
-        {formState.errors.password ? (
-          <p role="alert" className="text-stop">
-            {formState.errors.password.message}
-          </p>
-        ) : null}
-        {refused ? (
-          <p role="alert" className="text-stop mt-2">
-            {refused}
-          </p>
-        ) : null}
+        <Refused why={formState.errors.password?.message} />
+        <Refused why={refused} className="mt-2" />
         <button type="submit" className="btn btn-main mt-5" disabled={formState.isSubmitting}>
           Open the shop
         </button>

@@ -1,3 +1,4 @@
+import type { FactPlace } from '../record/facts'
 import type { Commission, Saber } from '../record/schema'
 
 export const STATIONS = [
@@ -36,6 +37,8 @@ export interface Context {
   saber: Saber
   /** Today, ISO date; brought by the caller since the core has no clock. */
   today: string
+  /** Every fact of the saber, in the order of the record. */
+  facts: FactPlace[]
 }
 
 /** What a check says about one matter. `subject` tells matters of one check apart. */

@@ -1,3 +1,4 @@
+import { factPaths } from '../record/facts'
 import type { Commission } from '../record/schema'
 import { benchChecks } from './checks/bench'
 import { powerChecks, voiceChecks } from './checks/electric'
@@ -32,10 +33,11 @@ const NOT_OF_MODELS: ReadonlySet<Station> = new Set(['brief', 'access', 'proof',
 export function judgeCommission(commission: Commission, today: string, withWaived = false): Finding[] {
   const out: Finding[] = []
   commission.sabers.forEach((saber, n) => {
+    const facts = factPaths(saber)
     for (const check of CHECKS) {
       if (check.scope === 'order' && n > 0) continue
       if (commission.job === 'model' && NOT_OF_MODELS.has(check.station)) continue
-      for (const r of check.run({ commission, saber, today })) {
+      for (const r of check.run({ commission, saber, today, facts })) {
         const whose = check.scope === 'saber' ? saber.id : 'order'
         out.push({
           key: `${check.id}:${whose}:${r.subject}`.slice(0, 240),

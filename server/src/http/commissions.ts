@@ -59,7 +59,10 @@ export function asCopy(c: Commission): Commission {
     if (v && typeof v === 'object')
       return Object.fromEntries(
         Object.entries(v).map(([k, x]) => [
-          k,
+          // A layout's facts stand under the reference of what they belong to.
+          k.replace(/^([a-z]+:)(.+)(\.[a-z]+)$/i, (key, kind, id, field) =>
+            map.has(id) ? `${kind}${map.get(id)}${field}` : key,
+          ),
           ['text', 'say', 'brief', 'name', 'title', 'what', 'note', 'who'].includes(k) ? x : swap(x),
         ]),
       )

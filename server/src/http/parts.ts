@@ -32,7 +32,8 @@ const asPart = (p: PartRow) =>
     }).filter(([, v]) => v !== null),
   ) as unknown as CataloguePart
 
-const asRow = (p: CataloguePart, shopId: string): PartRow => ({
+/** A part as a row of the shop's table. */
+export const partRow = (p: CataloguePart, shopId: string): PartRow => ({
   id: p.id,
   shopId,
   kind: p.kind,
@@ -90,7 +91,7 @@ export function partRoutes(db: Tables): Router {
   r.put('/parts/:id', async (req, res) => {
     const v = validatePart({ ...(req.body as object), id: req.params.id })
     if (!v.ok) throw new Invalid('The part was not saved: a field is wrong.', v.problems)
-    await db.parts.upsert(asRow(v.part, who(req).shopId))
+    await db.parts.upsert(partRow(v.part, who(req).shopId))
     res.json(v.part)
   })
   r.delete('/parts/:id', async (req, res) => {
@@ -128,7 +129,7 @@ export function partRoutes(db: Tables): Router {
     await db.sequelize.transaction(async (transaction) => {
       for (let i = 0; i < read.parts.length; i += 500)
         await db.parts.bulkCreate(
-          read.parts.slice(i, i + 500).map((p) => asRow(p, shopId)),
+          read.parts.slice(i, i + 500).map((p) => partRow(p, shopId)),
           {
             transaction,
             updateOnDuplicate: ['kind', 'name', 'specs', 'protected', 'stock', 'lot', 'supplier', 'cost'],

@@ -9,6 +9,7 @@ import { Link, useNavigate } from 'react-router'
 import { type ApiError, api } from '../api'
 import { SceneView } from '../drawing/SceneView'
 import { useSession } from '../store/session'
+import { FileButton, Refused } from '../ui/fields'
 import { Mark, STATE_WORD } from '../ui/marks'
 
 interface Row {
@@ -107,11 +108,7 @@ export default function Rack() {
         </div>
       </header>
       <main>
-        {failed ? (
-          <p role="alert" className="text-stop p-5">
-            {failed}
-          </p>
-        ) : null}
+        <Refused why={failed} className="p-5" />
         {rows && !list.length ? (
           <p className="text-quiet p-5">
             {find
@@ -396,21 +393,14 @@ function NewCommission({ rows, close }: { rows: Row[]; close: () => void }) {
               <button type="button" className="btn" onClick={close}>
                 Not now
               </button>
-              <label className="btn-plain btn ml-auto">
-                or take in a file
-                <input
-                  type="file"
-                  className="sr-only"
-                  accept=".json,.zip"
-                  onChange={(e) => e.target.files?.[0] && void take(e.target.files[0], false)}
-                />
-              </label>
+              <FileButton
+                label="or take in a file"
+                className="btn-plain btn ml-auto"
+                accept=".json,.zip"
+                onFiles={([f]) => void take(f!, false)}
+              />
             </div>
-            {file ? (
-              <p role="alert" className="text-stop col-span-2">
-                {file}
-              </p>
-            ) : null}
+            <Refused why={file} className="col-span-2" />
           </form>
         </DialogPanel>
       </div>

@@ -2,6 +2,7 @@ import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react'
 import type { RowProblem } from '@nubrin/core/import'
 import { useState } from 'react'
 import { type ApiError, importParts } from '../api'
+import { FileButton } from '../ui/fields'
 
 interface Refusal {
   detail: string
@@ -45,20 +46,13 @@ export function BringIn({ close, done }: { close: () => void; done: () => void }
             CSV or JSON, as this shelf gives it out. In CSV a heading may carry its unit, “length (in)”; cells may be
             written 22.2, 22,2 or 7/8 in. Rows with a known id are changed, others are added.
           </p>
-          <label className="btn btn-main mt-3">
-            {busy ? 'reading…' : 'choose a file'}
-            <input
-              type="file"
-              className="sr-only"
-              accept=".csv,.json,.txt"
-              disabled={busy}
-              onChange={(e) => {
-                const f = e.target.files?.[0]
-                e.target.value = ''
-                if (f) void take(f, false)
-              }}
-            />
-          </label>
+          <FileButton
+            label={busy ? 'reading…' : 'choose a file'}
+            className="btn btn-main mt-3"
+            accept=".csv,.json,.txt"
+            disabled={busy}
+            onFiles={([f]) => void take(f!, false)}
+          />
           {refused ? (
             <div role="alert" className="border-stop mt-3 border-l-2 pl-3">
               <p className="text-stop font-semibold">{refused.detail}</p>

@@ -5,7 +5,7 @@ import { useCallback, useEffect, useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { type ApiError, api, catalogue, dropPart, freshId, keepPart } from '../api'
 import { FactField } from '../ui/FactField'
-import { Empty, Labelled, RemoveButton, TextCell } from '../ui/fields'
+import { Empty, Labelled, Refused, RemoveButton, TextCell } from '../ui/fields'
 import { BringIn } from './BringIn'
 import { PartGlyph } from './PartGlyph'
 
@@ -299,11 +299,7 @@ function Card({
         {line('supplier', 'supplier')}
         {number('cost', 'cost', false)}
       </div>
-      {wrong ? (
-        <p role="alert" className="text-stop text-[0.9rem]">
-          {wrong}
-        </p>
-      ) : null}
+      <Refused why={wrong} className="text-[0.9rem]" />
       <Recall part={part} />
     </section>
   )
@@ -334,11 +330,7 @@ function Recall({ part }: { part: CataloguePart }) {
           </button>
         ) : null}
       </div>
-      {wrong ? (
-        <p role="alert" className="text-stop">
-          {wrong}
-        </p>
-      ) : null}
+      <Refused why={wrong} />
       {list && !list.length ? <p className="text-quiet">None on record.</p> : null}
       <ul>
         {list?.map((c) => (

@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react'
 import { Link } from 'react-router'
 import { api, freshId, todayIso, uploadFile } from '../api'
 import { useEdit, useOrder, useSaber } from '../store/commission'
-import { AddLine, Labelled, RemoveButton, SelectCell, setText, TextCell } from '../ui/fields'
+import { AddLine, FileButton, Labelled, Refused, RemoveButton, SelectCell, setText, TextCell } from '../ui/fields'
 import { RefPicker } from '../ui/RefPicker'
 
 interface Known {
@@ -294,7 +294,7 @@ export function Photos() {
   const saber = useSaber()
   const edit = useEdit()
   const [wrong, setWrong] = useState('')
-  const add = async (files: FileList) => {
+  const add = async (files: File[]) => {
     setWrong('')
     for (const f of files) {
       try {
@@ -313,22 +313,15 @@ export function Photos() {
     <section aria-label="Photos">
       <div className="flex items-center justify-between">
         <h2 className="label">photos</h2>
-        <label className="btn-plain btn min-h-0!">
-          add a photo
-          <input
-            type="file"
-            className="sr-only"
-            accept="image/jpeg,image/png,image/webp"
-            multiple
-            onChange={(e) => e.target.files && void add(e.target.files)}
-          />
-        </label>
+        <FileButton
+          label="add a photo"
+          className="btn-plain btn min-h-0!"
+          accept="image/jpeg,image/png,image/webp"
+          multiple
+          onFiles={(f) => void add(f)}
+        />
       </div>
-      {wrong ? (
-        <p role="alert" className="text-stop">
-          {wrong}
-        </p>
-      ) : null}
+      <Refused why={wrong} />
       <div className="grid grid-cols-2 gap-2">
         {order.media
           .filter((m) => m.type.startsWith('image/'))

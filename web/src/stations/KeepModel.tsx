@@ -4,6 +4,7 @@ import { type FormEvent, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { api } from '../api'
 import { useBench, useOrder, useSaber } from '../store/commission'
+import { Refused } from '../ui/fields'
 
 /** Keeps the hilt on the bench as a model sheet of its own; later changes here do not reach it. */
 export function KeepModel({ close }: { close: () => void }) {
@@ -52,11 +53,7 @@ export function KeepModel({ close }: { close: () => void }) {
                 onChange={(e) => setTitle(e.target.value)}
               />
             </label>
-            {wrong ? (
-              <p role="alert" className="text-stop">
-                {wrong}
-              </p>
-            ) : null}
+            <Refused why={wrong} />
             <div className="mt-3 flex gap-2">
               <button type="submit" className="btn btn-main">
                 Keep it

@@ -6,7 +6,17 @@ import { useState } from 'react'
 import { freshId, uploadFile } from '../api'
 import { useBench, useEditSaber, useSaber } from '../store/commission'
 import { FactField } from '../ui/FactField'
-import { AddLine, Empty, Labelled, RemoveButton, SelectCell, setText, TextCell } from '../ui/fields'
+import {
+  AddLine,
+  Empty,
+  FileButton,
+  Labelled,
+  Refused,
+  RemoveButton,
+  SelectCell,
+  setText,
+  TextCell,
+} from '../ui/fields'
 import { SortableList } from '../ui/Sortable'
 
 const EFFECTS = ['clash', 'lock', 'deflect', 'drag', 'melt', 'surge'] as const
@@ -85,7 +95,7 @@ function PresetSheet({ preset: p, index }: { preset: Preset; index: number }) {
   const [wrong, setWrong] = useState('')
   const set = (run: (x: Preset) => void) => editSaber('preset', (s) => run(s.presets[index]!))
   const missing = missingSounds(saber, p)
-  const take = async (files: FileList) => {
+  const take = async (files: File[]) => {
     setWrong('')
     for (const f of files) {
       const wav = readWav(new Uint8Array(await f.arrayBuffer()))
@@ -236,22 +246,15 @@ function PresetSheet({ preset: p, index }: { preset: Preset; index: number }) {
         ) : p.sounds.length ? (
           <span className="text-fine">✓ one for every event its controls reach</span>
         ) : null}
-        <label className="btn ml-auto">
-          attach WAV
-          <input
-            type="file"
-            className="sr-only"
-            accept=".wav,audio/wav"
-            multiple
-            onChange={(e) => e.target.files && void take(e.target.files)}
-          />
-        </label>
+        <FileButton
+          label="attach WAV"
+          className="btn ml-auto"
+          accept=".wav,audio/wav"
+          multiple
+          onFiles={(f) => void take(f)}
+        />
       </div>
-      {wrong ? (
-        <p role="alert" className="text-stop">
-          {wrong}
-        </p>
-      ) : null}
+      <Refused why={wrong} />
       <ul>
         {p.sounds.map((s, i) => (
           <li

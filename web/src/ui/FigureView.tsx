@@ -30,43 +30,55 @@ export function FigureView({
       </div>
     )
   return (
-    <Disclosure as="div" className="border-rule border-b">
-      <DisclosureButton className="group flex w-full items-baseline gap-2 py-1.5 text-left">
-        <ChevronRight
-          size={14}
-          className="text-brass shrink-0 self-center transition-transform group-data-open:rotate-90"
-          aria-hidden
-        />
-        <span className="text-quiet">{name}</span>
+    <Opens
+      name={name}
+      shows={
         <span className="ml-auto font-semibold whitespace-nowrap">
           {figure.about ? <span className="text-brass font-medium">about </span> : null}
           {as
             ? as(figure.value)
             : `${formatNumber(figure.value, digits)} ${unit ?? (figure.unit === '×' ? '' : figure.unit)}`}
         </span>
-      </DisclosureButton>
-      <DisclosurePanel className="bg-card border-rule mb-2 border-l-2 px-3 py-2 text-[0.87rem]">
-        <p className="font-medium">{figure.formula}</p>
-        <ul className="mt-1">
-          {figure.inputs.map((i) => (
-            <li key={`${i.name}${i.text}`} className="flex justify-between gap-3">
-              {i.ref ? (
-                <button
-                  type="button"
-                  className="text-brass text-left underline decoration-dotted"
-                  onClick={() => light(i.ref)}
-                >
-                  {i.name}
-                </button>
-              ) : (
-                <span className="text-quiet">{i.name}</span>
-              )}
-              <span className={i.about ? 'text-brass' : ''}>{i.text}</span>
-            </li>
-          ))}
-        </ul>
-        <p className="text-quiet mt-1">{figure.basis}</p>
-      </DisclosurePanel>
-    </Disclosure>
+      }
+    >
+      <p className="font-medium">{figure.formula}</p>
+      <ul className="mt-1">
+        {figure.inputs.map((i) => (
+          <li key={`${i.name}${i.text}`} className="flex justify-between gap-3">
+            {i.ref ? (
+              <button
+                type="button"
+                className="text-brass text-left underline decoration-dotted"
+                onClick={() => light(i.ref)}
+              >
+                {i.name}
+              </button>
+            ) : (
+              <span className="text-quiet">{i.name}</span>
+            )}
+            <span className={i.about ? 'text-brass' : ''}>{i.text}</span>
+          </li>
+        ))}
+      </ul>
+      <p className="text-quiet mt-1">{figure.basis}</p>
+    </Opens>
   )
 }
+
+/** A line with a name and what it comes to, which opens to how it came about. */
+export const Opens = ({ name, shows, children }: { name: string; shows: ReactNode; children: ReactNode }) => (
+  <Disclosure as="div" className="border-rule border-b">
+    <DisclosureButton className="group flex w-full items-baseline gap-2 py-1.5 text-left">
+      <ChevronRight
+        size={14}
+        className="text-brass shrink-0 self-center transition-transform group-data-open:rotate-90"
+        aria-hidden
+      />
+      <span className="text-quiet">{name}</span>
+      {shows}
+    </DisclosureButton>
+    <DisclosurePanel className="bg-card border-rule mb-2 border-l-2 px-3 py-2 text-[0.87rem]">
+      {children}
+    </DisclosurePanel>
+  </Disclosure>
+)

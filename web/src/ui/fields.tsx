@@ -162,3 +162,46 @@ export function setText<T extends object, K extends keyof T>(o: T, key: K, value
   if (value.trim()) o[key] = value as T[K]
   else delete o[key]
 }
+
+/** A button that takes files; the same file may be given twice. */
+export function FileButton({
+  label,
+  accept,
+  multiple = false,
+  disabled = false,
+  className = 'btn',
+  onFiles,
+}: {
+  label: string
+  accept: string
+  multiple?: boolean
+  disabled?: boolean
+  className?: string
+  onFiles: (files: File[]) => void
+}) {
+  return (
+    <label className={className}>
+      {label}
+      <input
+        type="file"
+        className="sr-only"
+        accept={accept}
+        multiple={multiple}
+        disabled={disabled}
+        onChange={(e) => {
+          const files = [...(e.target.files ?? [])]
+          e.target.value = ''
+          if (files.length) onFiles(files)
+        }}
+      />
+    </label>
+  )
+}
+
+/** What was refused, and why; nothing while nothing is wrong. */
+export const Refused = ({ why, className = '' }: { why: string | undefined; className?: string }) =>
+  why ? (
+    <p role="alert" className={`text-stop ${className}`}>
+      {why}
+    </p>
+  ) : null

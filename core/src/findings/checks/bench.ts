@@ -15,7 +15,6 @@ import {
 import { layOut, outerAt, spanOf } from '../../hilt/geometry'
 import { sectionFaults } from '../../hilt/profile'
 import { known } from '../../record/fact'
-import { factPaths } from '../../record/facts'
 import { words } from '../../record/words'
 import { formatNumber } from '../../units/format'
 import type { Check, Raised } from '../finding'
@@ -30,8 +29,8 @@ export const benchChecks: Check[] = [
     scope: 'saber',
     rule: 'A size of the hilt is more than nothing.',
     source: 'geometry',
-    run: ({ saber }) =>
-      factPaths(saber)
+    run: ({ facts }) =>
+      facts
         .filter((p) => p.path.startsWith('/hilt/') && p.fact.unit === 'mm' && !['at', 'clearance'].includes(p.field))
         .filter((p) => p.fact.value !== null && p.fact.value <= 0)
         .map((p) => ({
@@ -121,8 +120,8 @@ export const benchChecks: Check[] = [
     scope: 'saber',
     rule: 'What came from a model sheet is confirmed on this hilt.',
     source: 'house rule: facts know where they come from',
-    run: ({ saber }) => {
-      const open = factPaths(saber).filter((p) => p.fact.source === 'assumed' && p.fact.with === 'model sheet')
+    run: ({ facts }) => {
+      const open = facts.filter((p) => p.fact.source === 'assumed' && p.fact.with === 'model sheet')
       return open.length
         ? [
             {

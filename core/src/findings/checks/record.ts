@@ -1,5 +1,4 @@
 import { SOURCE_WORDS } from '../../record/fact'
-import { factPaths } from '../../record/facts'
 import { words } from '../../record/words'
 import { formatNumber } from '../../units/format'
 import type { Check, Raised } from '../finding'
@@ -15,8 +14,8 @@ export const recordChecks: Check[] = [
     scope: 'saber',
     rule: 'Two values for one thing are a contradiction to settle.',
     source: HOUSE,
-    run: ({ saber }) =>
-      factPaths(saber)
+    run: ({ facts }) =>
+      facts
         .filter((p) => p.fact.rivals?.length)
         .map((p) => {
           const all = [p.fact, ...p.fact.rivals!]
@@ -42,16 +41,16 @@ export const recordChecks: Check[] = [
     scope: 'saber',
     rule: 'A value from memory prints as "about" until it is measured.',
     source: HOUSE,
-    run: ({ saber }) => {
+    run: ({ facts }) => {
       const byOwner = new Map<string, { ref: string | undefined; fields: string[] }>()
-      for (const p of factPaths(saber)) {
+      for (const p of facts) {
         if (p.fact.source !== 'recalled' || p.fact.value === null || p.fact.rivals?.length) continue
         const k = p.ref ?? p.owner
         const entry = byOwner.get(k) ?? { ref: p.ref, fields: [] }
         entry.fields.push(`${words(p.field)} about ${formatNumber(p.fact.value)}${unitText(p.fact.unit)}`)
         byOwner.set(k, entry)
       }
-      const names = new Map(factPaths(saber).map((p) => [p.ref ?? p.owner, p.owner]))
+      const names = new Map(facts.map((p) => [p.ref ?? p.owner, p.owner]))
       return [...byOwner].map(([k, e]) => ({
         subject: k,
         level: 'caution' as const,

@@ -17,7 +17,7 @@ import { useEffect, useMemo, useState } from 'react'
 import { freshId, todayIso } from '../../api'
 import { useBench, useEditSaber } from '../../store/commission'
 import { useSession } from '../../store/session'
-import { Labelled, SelectCell, TextCell } from '../../ui/fields'
+import { Labelled, Refused, SelectCell, TextCell } from '../../ui/fields'
 import { useWorker } from '../../workers/useWorker'
 import { MEASURES, type Measure, TradeOff } from './TradeOff'
 
@@ -166,11 +166,7 @@ export function Layouts({ saber, rows }: { saber: Saber; rows: CataloguePart[] }
             </button>
           </p>
         ) : null}
-        {work.error ? (
-          <p role="alert" className="text-stop">
-            {work.error}
-          </p>
-        ) : null}
+        <Refused why={work.error} />
         {found && ready && found.best.length ? (
           <TradeOff
             problem={ready.problem}
@@ -297,11 +293,7 @@ export function Layouts({ saber, rows }: { saber: Saber; rows: CataloguePart[] }
             </form>
           </div>
         ) : null}
-        {wrong ? (
-          <p role="alert" className="text-stop text-[0.9rem]">
-            {wrong}
-          </p>
-        ) : null}
+        <Refused why={wrong} className="text-[0.9rem]" />
         {chosen ? (
           <p className="text-quiet mt-2 text-[0.92rem]">
             Chosen by {chosen.decision.by}, {format(parseISO(chosen.decision.on), 'd MMM')}: “{chosen.decision.why}”

@@ -7,7 +7,7 @@ import { useEffect, useMemo, useState } from 'react'
 import { freshId, todayIso } from '../../api'
 import { useBench, useEditSaber } from '../../store/commission'
 import { FactField } from '../../ui/FactField'
-import { Empty, Labelled, RemoveButton, SelectCell, setText, TextCell } from '../../ui/fields'
+import { Empty, Labelled, Refused, RemoveButton, SelectCell, setText, TextCell } from '../../ui/fields'
 
 /** The shelf beside what goes in: every row of the shelf says whether it would go in instead, and what it costs. */
 export function Parts({ saber, rows, refused }: { saber: Saber; rows: CataloguePart[]; refused: string }) {
@@ -70,11 +70,7 @@ export function Parts({ saber, rows, refused }: { saber: Saber; rows: CatalogueP
           words={(k) => KINDS[k].label}
           onCommit={setKind}
         />
-        {refused ? (
-          <p role="alert" className="text-stop">
-            {refused}
-          </p>
-        ) : null}
+        <Refused why={refused} />
         <ul className="mt-1 max-h-[300px] overflow-y-auto">
           {rows
             .filter((r) => r.kind === kind)

@@ -1,10 +1,9 @@
-import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/react'
 import { wireRoom } from '@nubrin/core/fit'
 import type { Saber } from '@nubrin/core/record'
 import { formatNumber } from '@nubrin/core/units'
-import { ChevronRight } from 'lucide-react'
 import { useMemo } from 'react'
 import { useLight } from '../../store/commission'
+import { Opens } from '../../ui/FigureView'
 
 const GOES = { one: 'in one bundle', two: 'in two bundles', singly: 'laid singly', no: '✕ do not pass' }
 
@@ -21,48 +20,42 @@ export function Wires({ saber, cut }: { saber: Saber; cut: number }) {
       </p>
     )
   return (
-    <Disclosure as="div" className="border-rule border-b">
-      <DisclosureButton className="group flex w-full items-baseline gap-2 py-1.5 text-left">
-        <ChevronRight
-          size={14}
-          className="text-brass shrink-0 self-center transition-transform group-data-open:rotate-90"
-          aria-hidden
-        />
-        <span className="text-quiet">{count} wires</span>
+    <Opens
+      name={`${count} wires`}
+      shows={
         <span
           className={`ml-auto font-semibold whitespace-nowrap ${w.goes === 'no' && w.gauges.length ? 'text-stop' : ''}`}
         >
           {w.gauges.length ? GOES[w.goes] : 'no wire chosen'}
         </span>
-      </DisclosureButton>
-      <DisclosurePanel className="bg-card border-rule mb-2 border-l-2 px-3 py-2 text-[0.87rem]">
-        <ul>
-          {w.crossing.map((c) => (
-            <li key={`${c.ref}${c.why}`} className="flex justify-between gap-3">
-              <button
-                type="button"
-                className="text-brass text-left underline decoration-dotted"
-                onClick={() => light(c.ref)}
-              >
-                {c.name}
-              </button>
-              <span className="text-right">
-                {c.count} {c.carries}: {c.why}
-              </span>
-            </li>
-          ))}
-        </ul>
-        {w.gauges.map((g) => (
-          <p key={g.carries} className="mt-1">
-            {g.count} × AWG {g.awg} ({formatNumber(g.wireMm)} mm): bundle {formatNumber(g.bundleMm)} mm
-          </p>
+      }
+    >
+      <ul>
+        {w.crossing.map((c) => (
+          <li key={`${c.ref}${c.why}`} className="flex justify-between gap-3">
+            <button
+              type="button"
+              className="text-brass text-left underline decoration-dotted"
+              onClick={() => light(c.ref)}
+            >
+              {c.name}
+            </button>
+            <span className="text-right">
+              {c.count} {c.carries}: {c.why}
+            </span>
+          </li>
         ))}
-        <p className="mt-1 font-medium">
-          together {formatNumber(w.bundleMm)} mm against a free circle of {formatNumber(w.circle.r * 2)} mm
+      </ul>
+      {w.gauges.map((g) => (
+        <p key={g.carries} className="mt-1">
+          {g.count} × AWG {g.awg} ({formatNumber(g.wireMm)} mm): bundle {formatNumber(g.bundleMm)} mm
         </p>
-        {w.needs.length ? <p className="text-brass mt-1">not counted: {w.needs.join(', ')}</p> : null}
-        <p className="text-quiet mt-1">circle packing for up to ten wires; leads counted from what is connected</p>
-      </DisclosurePanel>
-    </Disclosure>
+      ))}
+      <p className="mt-1 font-medium">
+        together {formatNumber(w.bundleMm)} mm against a free circle of {formatNumber(w.circle.r * 2)} mm
+      </p>
+      {w.needs.length ? <p className="text-brass mt-1">not counted: {w.needs.join(', ')}</p> : null}
+      <p className="text-quiet mt-1">circle packing for up to ten wires; leads counted from what is connected</p>
+    </Opens>
   )
 }
