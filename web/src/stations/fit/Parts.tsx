@@ -1,9 +1,9 @@
-import { type Alternative, alternatives, exchanged, fitParts } from '@nubrin/core/fit'
+import { type Alternative, alternatives, axialSlack, exchanged, fitParts } from '@nubrin/core/fit'
 import { socketSpan, spanOf } from '@nubrin/core/hilt'
 import { type CataloguePart, fitFrom, KINDS, kindRule, type PartKind, SPECS, type SpecKey } from '@nubrin/core/parts'
 import { CARRIES, fact, HOLDS, known, type Saber, words } from '@nubrin/core/record'
 import { formatNumber, quantityOf } from '@nubrin/core/units'
-import { useEffect, useMemo, useState } from 'react'
+import { useEffect, useMemo, useRef, useState } from 'react'
 import { freshId, todayIso } from '../../api'
 import { useBench, useEditSaber } from '../../store/commission'
 import { FactField } from '../../ui/FactField'
@@ -59,6 +59,15 @@ export function Parts({ saber, rows, refused }: { saber: Saber; rows: CatalogueP
     () => (fitted && rows.length ? alternatives(saber, fitted.id, rows) : []),
     [saber, fitted, rows],
   )
+  const nominal = useMemo(() => axialSlack(saber).nominal, [saber])
+  const slack = nominal.ok ? nominal.value : undefined
+  // The fitted row stands at the top of the list: what is smaller lies above, what is larger below.
+  const list = useRef<HTMLUListElement>(null)
+  const rowId = fitted?.catalogue
+  useEffect(() => {
+    const row = list.current?.querySelector<HTMLElement>('[data-fitted]')
+    if (row && list.current) list.current.scrollTop = row.offsetTop - list.current.offsetTop
+  }, [rowId, kind, rows])
   return (
     <div className="grid grid-cols-[200px_minmax(0,1fr)] gap-4">
       <section aria-label="Catalogue">
@@ -71,13 +80,17 @@ export function Parts({ saber, rows, refused }: { saber: Saber; rows: CatalogueP
           onCommit={setKind}
         />
         <Refused why={refused} />
-        <ul className="mt-1 max-h-[300px] overflow-y-auto">
+        <ul ref={list} className="mt-1 max-h-[300px] overflow-y-auto">
           {rows
             .filter((r) => r.kind === kind)
             .map((r) => {
               const alt = tried.find((t) => t.row.id === r.id)
               return (
-                <li key={r.id} className="border-rule border-b py-1 leading-tight">
+                <li
+                  key={r.id}
+                  data-fitted={r.id === rowId ? '' : undefined}
+                  className={`border-rule border-b py-1 leading-tight ${r.id === rowId ? 'bg-card' : ''}`}
+                >
                   <button type="button" className="hover:bg-card w-full text-left" onClick={() => add(r)}>
                     <span className="font-medium">+ {r.name}</span>
                     <span className="text-quiet block text-[0.85rem]">{sizeText(r.specs)}</span>
@@ -85,6 +98,8 @@ export function Parts({ saber, rows, refused }: { saber: Saber; rows: CatalogueP
                   {alt && fitted ? (
                     <Verdict
                       alt={alt}
+                      here={r.id === rowId}
+                      slack={slack}
                       swap={() =>
                         editSaber(
                           `swap in ${r.name}`,
@@ -166,12 +181,26 @@ export function Parts({ saber, rows, refused }: { saber: Saber; rows: CatalogueP
 }
 
 /** Whether a part of the shelf would go in where one is fitted, and what it costs. */
-function Verdict({ alt, swap }: { alt: Alternative; swap: () => void }) {
+function Verdict({
+  alt,
+  here,
+  slack,
+  swap,
+}: {
+  alt: Alternative
+  /** The row is the one fitted now. */
+  here: boolean
+  /** Axial slack as it is, mm. */
+  slack: number | undefined
+  swap: () => void
+}) {
+  const shorter = slack !== undefined && alt.slackMm !== undefined ? alt.slackMm - slack : 0
   const costs = [
     alt.overlapMm > 0 ? `shares ${formatNumber(alt.overlapMm, 1)} mm` : '',
     alt.runtimeMin !== undefined && Math.abs(alt.runtimeMin) >= 1
       ? `${alt.runtimeMin > 0 ? '+' : ''}${formatNumber(alt.runtimeMin, 0)} min`
       : '',
+    alt.fits && Math.abs(shorter) >= 0.1 ? `slack ${shorter > 0 ? '+' : '−'}${formatNumber(Math.abs(shorter), 1)}` : '',
   ].filter(Boolean)
   return (
     <span className="flex items-baseline gap-2 text-[0.85rem]">
@@ -183,14 +212,18 @@ function Verdict({ alt, swap }: { alt: Alternative; swap: () => void }) {
             : `${alt.fits ? '✓' : '✕'} ${formatNumber(alt.spareMm)} mm to spare`}
         {costs.length ? `, ${costs.join(', ')}` : ''}
       </span>
-      <button
-        type="button"
-        className="text-brass ml-auto shrink-0"
-        onClick={swap}
-        aria-label={`Swap in ${alt.row.name}`}
-      >
-        swap in
-      </button>
+      {here ? (
+        <span className="text-quiet ml-auto shrink-0">in now</span>
+      ) : (
+        <button
+          type="button"
+          className="text-brass ml-auto shrink-0"
+          onClick={swap}
+          aria-label={`Swap in ${alt.row.name}`}
+        >
+          swap in
+        </button>
+      )}
     </span>
   )
 }

@@ -4,8 +4,8 @@ import { axisBottom, scaleLinear, select } from 'd3'
 import { useEffect, useMemo, useRef } from 'react'
 import { useBench } from '../../store/commission'
 
-const [W, H] = [600, 172]
-const BOX = { left: 10, right: 12, top: 20, bottom: 30 }
+const [W, H] = [600, 178]
+const BOX = { left: 10, right: 12, top: 20, bottom: 34 }
 
 /** What the balance is made of: a stroke for each thing, as high as it is heavy, where its middle lies. Touch one to light it. */
 export function Weights({ of, grip, hilt }: { of: Balance; grip: number; hilt: number }) {
