@@ -20,6 +20,7 @@ import {
   passable,
   prepareLayouts,
   reviewLayout,
+  seatOf,
   verdictWords,
   withLayout,
   worth,
@@ -333,7 +334,7 @@ describe('a search on a saber', () => {
     balance: 120,
   } as const
   const prepared = (more: object = {}) =>
-    prepareLayouts(done(), GENERIC_CATALOGUE, { ...wish, faces: [...wish.faces], ...more })
+    prepareLayouts(done(), GENERIC_CATALOGUE, { ...wish, faces: [...wish.faces], ...more }, TODAY)
   test('every best layout, put into the saber, is judged to fit by the same checks as work done by hand', () => {
     const p = prepared({ chamber: 12 })
     expect(p.needs).toEqual([])
@@ -363,7 +364,7 @@ describe('a search on a saber', () => {
   test('spacers fill the gaps of any layout, go in, and leave it closing at the worst of all tolerances', () => {
     const saber = done()
     saber.hilt.sections[0]!.length.tol = 0.2
-    const p = prepareLayouts(saber, GENERIC_CATALOGUE, { ...wish, faces: [...wish.faces] })
+    const p = prepareLayouts(saber, GENERIC_CATALOGUE, { ...wish, faces: [...wish.faces] }, TODAY)
     const r = findLayouts(p.problem)
     for (const l of r.best) {
       let n = 0
@@ -412,10 +413,42 @@ describe('a search on a saber', () => {
   test('an unmeasured bore stops the search and is named', () => {
     const s = done()
     s.hilt.sections[1]!.bore = fact(null, 'mm')
-    expect(prepareLayouts(s, GENERIC_CATALOGUE, { ...wish, faces: ['pommel'] }).needs).toContainEqual({
+    expect(prepareLayouts(s, GENERIC_CATALOGUE, { ...wish, faces: ['pommel'] }, TODAY).needs).toContainEqual({
       name: `the bore of ${s.hilt.sections[1]!.name}`,
       ref: `section:${s.hilt.sections[1]!.id}`,
     })
+  })
+  test('a button without a place stands at the first free opening made for it, and keeps the cell out there', () => {
+    const s = done()
+    const [rear, front] = s.parts.filter((q) => q.kind === 'switch')
+    for (const b of [rear!, front!]) {
+      delete b.at
+      delete b.clock
+    }
+    expect(prepareLayouts(s, GENERIC_CATALOGUE, { ...wish, faces: ['pommel'] }, TODAY).unseated).toEqual([
+      rear!.name,
+      front!.name,
+    ])
+    for (const [id, x] of [
+      ['hole-b', 132],
+      ['hole-a', 112],
+    ] as const)
+      s.hilt.openings.push({
+        ...{ id, name: id, kind: 'switch' },
+        ...{ at: fact(x + 3, 'mm'), clock: fact(0, 'deg'), length: fact(6, 'mm'), width: fact(6, 'mm') },
+      })
+    const p = prepareLayouts(s, GENERIC_CATALOGUE, { ...wish, faces: ['pommel'] }, TODAY)
+    expect(p.unseated).toEqual([])
+    const at = (id: string) => p.saber.parts.find((q) => q.id === id)!
+    expect(at(rear!.id)).toMatchObject({
+      at: { value: 112, source: 'assumed', with: 'at hole-a' },
+      clock: { value: 0 },
+    })
+    expect(at(front!.id).at).toMatchObject({ value: 132 })
+    // The same as with both placed by hand.
+    const placed = prepareLayouts(done(), GENERIC_CATALOGUE, { ...wish, faces: ['pommel'] }, TODAY)
+    expect(p.problem.cavity.keeps).toEqual(placed.problem.cavity.keeps)
+    expect(seatOf(p.saber, rear!, TODAY)).toBeUndefined()
   })
   test('a chosen layout is held against later facts', () => {
     const s = done()

@@ -52,6 +52,7 @@ export {
   type Verdict,
   worth,
 } from './search'
+export { seatAll, seatOf } from './seats'
 export { type FreeCircle, freeCircle, type Lying, layWires, type Slice, sliceAt } from './slice'
 export { judgeSocket, SOCKET_LIMITS, SOCKET_WORDS, type SocketClass, type SocketFit } from './socket'
 export { gapsAlong, spacersFor } from './spacers'

@@ -10,6 +10,7 @@ import { balance } from './balance'
 import { cavityOf, type Interval, inWall } from './cavity'
 import { axialSlack, fitParts, overlaps } from './chain'
 import type { Arrangement, Candidate, Layout, LayoutProblem, LayoutResult, Verdict } from './search'
+import { seatAll } from './seats'
 import { spacersFor } from './spacers'
 
 /** What the maker leaves open in the search. */
@@ -34,6 +35,10 @@ const CHAMBER = { d: 22, mass: 14 }
 
 export interface PreparedLayouts {
   problem: LayoutProblem
+  /** The saber searched: what hangs in the wall and had no place stands at its opening. */
+  saber: Saber
+  /** Buttons, displays and ports without a place or a free opening: they are not counted. */
+  unseated: string[]
   /** Whether cells are weighed by minutes of use, or by mAh because the runtime cannot be computed yet. */
   score: 'min' | 'mAh'
   /** What must be known first; the search is not started while anything is. */
@@ -48,7 +53,13 @@ const SLOTS: readonly PartKind[] = ['speaker', 'cell', 'board', 'connector', 'ch
 const first = (saber: Saber, kind: PartKind) => saber.parts.find((p) => p.kind === kind)
 
 /** What a search for this saber would vary and hold, from the saber, the shelf and the wish. */
-export function prepareLayouts(saber: Saber, shelf: readonly CataloguePart[], wish: LayoutWish): PreparedLayouts {
+export function prepareLayouts(
+  recorded: Saber,
+  shelf: readonly CataloguePart[],
+  wish: LayoutWish,
+  today: string,
+): PreparedLayouts {
+  const { saber, unseated } = seatAll(recorded, today)
   const slotParts = SLOTS.filter((k) => k !== 'chamber' || wish.chamber !== undefined)
     .map((k) => first(saber, k))
     .filter((p) => p !== undefined)
@@ -135,8 +146,7 @@ export function prepareLayouts(saber: Saber, shelf: readonly CataloguePart[], wi
   const weighed = rest.mass.ok && rest.centre.ok && rest.mass.value > 0
   const load = litCurrent(saber, WHITE)
   return {
-    score,
-    needs,
+    ...{ saber, unseated, score, needs },
     unsized,
     overdrawn: new Map(
       load.ok

@@ -54,7 +54,10 @@ export function Layouts({ saber, rows }: { saber: Saber; rows: CataloguePart[] }
   const [spacers, setSpacers] = useState(false)
   const [why, setWhy] = useState('')
   const [wrong, setWrong] = useState('')
-  const prepared = useMemo(() => (rows.length ? prepareLayouts(saber, rows, wish) : undefined), [saber, rows, wish])
+  const prepared = useMemo(
+    () => (rows.length ? prepareLayouts(saber, rows, wish, todayIso()) : undefined),
+    [saber, rows, wish],
+  )
   const ready = prepared && !prepared.needs.length ? prepared : undefined
   const key = useMemo(() => (ready ? JSON.stringify(ready.problem) : ''), [ready])
   const work = useWorker<'layouts'>(ready && { kind: 'layouts', problem: ready.problem }, key)
@@ -67,9 +70,9 @@ export function Layouts({ saber, rows }: { saber: Saber; rows: CataloguePart[] }
   const planned = useMemo(
     () =>
       ready && layout && arrangement
-        ? withLayout(saber, ready.problem, arrangement, layout, rows, freshId, todayIso(), spacers)
+        ? withLayout(ready.saber, ready.problem, arrangement, layout, rows, freshId, todayIso(), spacers)
         : undefined,
-    [ready, layout, arrangement, saber, rows, spacers],
+    [ready, layout, arrangement, rows, spacers],
   )
   // What is only considered is shown on the drawing; leaving the bench takes it back.
   useEffect(() => {
@@ -192,6 +195,11 @@ export function Layouts({ saber, rows }: { saber: Saber; rows: CataloguePart[] }
               ))}
             </ul>
           </details>
+        ) : null}
+        {prepared?.unseated.length ? (
+          <p className="text-brass text-[0.87rem]">
+            Not counted, since neither a place nor a free opening is known: {prepared.unseated.join(', ')}.
+          </p>
         ) : null}
         {prepared?.unsized.length ? (
           <p className="text-quiet text-[0.87rem]">Left out for want of a size: {prepared.unsized.join(', ')}.</p>

@@ -1,7 +1,7 @@
-import { type Alternative, alternatives, axialSlack, exchanged, fitParts } from '@nubrin/core/fit'
+import { type Alternative, alternatives, axialSlack, exchanged, fitParts, seatOf } from '@nubrin/core/fit'
 import { socketSpan, spanOf } from '@nubrin/core/hilt'
 import { type CataloguePart, fitFrom, KINDS, kindRule, type PartKind, SPECS, type SpecKey } from '@nubrin/core/parts'
-import { CARRIES, fact, HOLDS, known, type Saber, words } from '@nubrin/core/record'
+import { CARRIES, type FittedPart, fact, HOLDS, known, type Saber, words } from '@nubrin/core/record'
 import { formatNumber, quantityOf } from '@nubrin/core/units'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { freshId, todayIso } from '../../api'
@@ -24,26 +24,20 @@ export function Parts({ saber, rows, refused }: { saber: Saber; rows: CatalogueP
     const seat = saber.hilt.sockets.map((k) => socketSpan(saber, k.id)?.x0).find((v) => v !== undefined)
     const start =
       row.kind === 'connector' && seat !== undefined ? seat - (known(row.specs.length) ?? 0) : last ? last + 1 : 4
-    editSaber(
-      `add ${row.name}`,
-      (s) =>
-        void s.parts.push(
-          fitFrom(
-            row,
-            id,
-            rule.inside && rule.glyph !== 'dot'
-              ? {
-                  at: fact(Number(Math.max(0, start).toFixed(1)), 'mm', 'assumed', {
-                    with: 'set on the drawing',
-                    on: todayIso(),
-                  }),
-                  ...(row.kind === 'speaker' ? { faces: 'pommel' } : {}),
-                  ...(row.kind === 'cell' ? { removable: true, faces: 'emitter' } : {}),
-                }
-              : {},
-          ),
-        ),
-    )
+    const behind: Partial<FittedPart> =
+      rule.inside && rule.glyph !== 'dot'
+        ? {
+            at: fact(Number(Math.max(0, start).toFixed(1)), 'mm', 'assumed', {
+              with: 'set on the drawing',
+              on: todayIso(),
+            }),
+            ...(row.kind === 'speaker' ? { faces: 'pommel' } : {}),
+            ...(row.kind === 'cell' ? { removable: true, faces: 'emitter' } : {}),
+          }
+        : {}
+    // A button, display or port goes to its opening; what lies inside goes behind the last.
+    const place = seatOf(saber, row, todayIso()) ?? behind
+    editSaber(`add ${row.name}`, (s) => void s.parts.push(fitFrom(row, id, place)))
     light(`part:${id}`)
   }
   const kinds = [...new Set(rows.map((r) => r.kind))]
