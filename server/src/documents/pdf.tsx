@@ -1,4 +1,6 @@
+import { readFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
+import { inflateSync } from 'node:zlib'
 import type { Block, HandoffDocument } from '@nubrin/core/handoff'
 import { drawSection, drawUnrolled, inkOf, pathData, type Scene, TEXT_INK } from '@nubrin/core/hilt'
 import type { Commission, Saber } from '@nubrin/core/record'
@@ -16,11 +18,18 @@ import {
   Text,
   View,
 } from '@react-pdf/renderer'
+import fonts from 'fonteditor-core'
 import type { ReactElement } from 'react'
 
 const require = createRequire(import.meta.url)
-const archivo = (weight: number, set = 'latin') =>
-  require.resolve(`@fontsource/archivo/files/archivo-${set}-${weight}-normal.woff`)
+/** A font of the package, unpacked once: the PDF writer would unpack a WOFF's outlines again for every letter. */
+const archivo = (weight: number, set = 'latin') => {
+  const packed = readFileSync(require.resolve(`@fontsource/archivo/files/archivo-${set}-${weight}-normal.woff`))
+  const plain = fonts.woff2ttf(new Uint8Array(packed).buffer, {
+    inflate: (bytes) => [...inflateSync(Uint8Array.from(bytes))],
+  })
+  return `data:font/ttf;base64,${Buffer.from(plain).toString('base64')}`
+}
 Font.register({
   family: 'Archivo',
   fonts: [400, 600, 700].map((fontWeight) => ({ src: archivo(fontWeight), fontWeight })),
