@@ -34,6 +34,8 @@ export interface Suggestion {
   code: 'offStandard' | 'implausible' | 'unknownCode'
   got: string
   nearest?: { text: string; value?: number }
+  /** What such a size usually is, mm. */
+  usual?: [low: number, high: number]
 }
 
 /**
@@ -61,6 +63,7 @@ export function suggestNominal(mm: number, kind: SizeKind): Suggestion | undefin
   return {
     code: 'implausible',
     got,
+    usual: [low, high],
     ...(guess === undefined
       ? {}
       : {

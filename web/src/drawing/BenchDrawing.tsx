@@ -299,6 +299,9 @@ function Balloons({ scene, findings }: { scene: Scene; findings: Finding[] }) {
         items[i - 1]!.x -= gap / 2
       }
     }
+  // None hangs over an edge: those that do are pushed back in, and push their neighbours.
+  for (let i = 0; i < items.length; i++) items[i]!.x = Math.max(items[i]!.x, 14 + 26 * i)
+  for (let i = items.length - 1, n = 0; i >= 0; i--, n++) items[i]!.x = Math.min(items[i]!.x, scene.width - 14 - 26 * n)
   return (
     <g pointerEvents="none">
       {items.map((b) => {

@@ -1,6 +1,7 @@
 import { type CataloguePart, KINDS, kindRule, type PartKind, SPECS, type SpecKey } from '@nubrin/core/parts'
 import { known } from '@nubrin/core/record'
 import { formatNumber, quantityOf } from '@nubrin/core/units'
+import { format, parseISO } from 'date-fns'
 import { useCallback, useEffect, useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { type ApiError, api, catalogue, dropPart, freshId, keepPart } from '../api'
@@ -112,7 +113,7 @@ export default function Shelf() {
         </p>
       ) : null}
       <div className="grid min-h-0 flex-1 grid-cols-[178px_minmax(0,1fr)_380px]">
-        <nav aria-label="Drawers" className="border-rule min-h-0 overflow-y-auto border-r py-2">
+        <nav aria-label="Drawers" className="border-rule relative min-h-0 overflow-y-auto border-r py-2">
           {(Object.keys(KINDS) as PartKind[]).map((k) => (
             <button
               key={k}
@@ -130,7 +131,7 @@ export default function Shelf() {
             </button>
           ))}
         </nav>
-        <main className="min-h-0 overflow-y-auto px-5 py-2">
+        <main className="relative min-h-0 overflow-y-auto px-5 py-2">
           {rows && !shown.length ? (
             <Empty
               title={
@@ -177,7 +178,7 @@ export default function Shelf() {
             </button>
           ) : null}
         </main>
-        <aside className="border-rule min-h-0 overflow-y-auto border-l px-4 py-3">
+        <aside className="border-rule relative min-h-0 overflow-y-auto border-l px-4 py-3">
           {part ? (
             <Card
               key={part.id}
@@ -293,8 +294,8 @@ function Card({
           />
         ))}
       </div>
-      <div className="border-rule mt-2 grid grid-cols-4 gap-x-3 border-t pt-1">
-        {number('stock', 'left on the shelf', true)}
+      <div className="border-rule mt-2 grid grid-cols-[68px_80px_minmax(0,1fr)_54px] gap-x-3 border-t pt-1">
+        {number('stock', 'left', true)}
         {line('lot', 'lot')}
         {line('supplier', 'supplier')}
         {number('cost', 'cost', false)}
@@ -340,7 +341,7 @@ function Recall({ part }: { part: CataloguePart }) {
             </Link>
             <span className="text-quiet">
               {c.client ? `, ${c.client}` : ''}
-              {c.shipped ? `, shipped ${c.shipped}` : ', on the rack'}
+              {c.shipped ? `, shipped ${format(parseISO(c.shipped), 'd MMM yyyy')}` : ', on the rack'}
               {c.lot ? `, lot ${c.lot}` : ''}
             </span>
           </li>

@@ -215,7 +215,7 @@ function Inspector({ saber }: { saber: Saber }) {
   )
   const at = (f2: { value: number | null }) => (f2.value === null ? 'place ?' : `${f2.value} mm`)
   return (
-    <section aria-label="Screws, openings and sockets" className="max-h-[230px] overflow-y-auto">
+    <section aria-label="Screws, openings and sockets" className="relative max-h-[230px] overflow-y-auto">
       {h.sockets.map((x) =>
         item(
           `socket:${x.id}`,

@@ -161,7 +161,14 @@ export function FactField({
         </div>
       ) : null}
       {doubt ? (
-        <p className="text-brass text-[0.8rem]">{doubt.nearest ? `${doubt.nearest.text}?` : 'really?'}</p>
+        <p className="text-brass text-[0.8rem] leading-tight">
+          {[
+            doubt.usual ? `usually ${formatNumber(doubt.usual[0])} to ${formatNumber(doubt.usual[1])}` : '',
+            doubt.nearest ? `${doubt.nearest.text}?` : '',
+          ]
+            .filter(Boolean)
+            .join('; ')}
+        </p>
       ) : null}
       {value?.rivals?.length ? (
         <div className="border-stop mt-1 border-l-2 pl-2 text-[0.82rem]">

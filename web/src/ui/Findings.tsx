@@ -12,7 +12,7 @@ export function FindingsPanel({ list, elsewhere }: { list: Finding[]; elsewhere:
   return (
     <section aria-label="What stands against it" className="flex h-full min-h-0 flex-col">
       <h2 className="h2 mb-1">{list.length ? 'What stands against it' : 'Nothing stands against it here'}</h2>
-      <div className="min-h-0 flex-1 overflow-y-auto pr-1" tabIndex={-1}>
+      <div className="relative min-h-0 flex-1 overflow-y-auto pr-1" tabIndex={-1}>
         <ol>
           {list.map((f, i) => (
             <li key={f.key} className={`border-rule border-b py-2 ${f.refs.includes(lit ?? '') ? 'bg-card' : ''}`}>
