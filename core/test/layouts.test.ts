@@ -20,6 +20,7 @@ import {
   passable,
   prepareLayouts,
   reviewLayout,
+  seatAll,
   seatOf,
   verdictWords,
   withLayout,
@@ -439,7 +440,8 @@ describe('a search on a saber', () => {
       })
     const p = prepareLayouts(s, GENERIC_CATALOGUE, { ...wish, faces: ['pommel'] }, TODAY)
     expect(p.unseated).toEqual([])
-    const at = (id: string) => p.saber.parts.find((q) => q.id === id)!
+    const { saber } = seatAll(s, TODAY)
+    const at = (id: string) => saber.parts.find((q) => q.id === id)!
     expect(at(rear!.id)).toMatchObject({
       at: { value: 112, source: 'assumed', with: 'at hole-a' },
       clock: { value: 0 },
@@ -448,7 +450,7 @@ describe('a search on a saber', () => {
     // The same as with both placed by hand.
     const placed = prepareLayouts(done(), GENERIC_CATALOGUE, { ...wish, faces: ['pommel'] }, TODAY)
     expect(p.problem.cavity.keeps).toEqual(placed.problem.cavity.keeps)
-    expect(seatOf(p.saber, rear!, TODAY)).toBeUndefined()
+    expect(seatOf(saber, rear!, TODAY)).toBeUndefined()
   })
   test('a chosen layout is held against later facts', () => {
     const s = done()

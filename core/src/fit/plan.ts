@@ -35,8 +35,6 @@ const CHAMBER = { d: 22, mass: 14 }
 
 export interface PreparedLayouts {
   problem: LayoutProblem
-  /** The saber searched: what hangs in the wall and had no place stands at its opening. */
-  saber: Saber
   /** Buttons, displays and ports without a place or a free opening: they are not counted. */
   unseated: string[]
   /** Whether cells are weighed by minutes of use, or by mAh because the runtime cannot be computed yet. */
@@ -52,7 +50,10 @@ export interface PreparedLayouts {
 const SLOTS: readonly PartKind[] = ['speaker', 'cell', 'board', 'connector', 'chamber']
 const first = (saber: Saber, kind: PartKind) => saber.parts.find((p) => p.kind === kind)
 
-/** What a search for this saber would vary and hold, from the saber, the shelf and the wish. */
+/**
+ * What a search for this saber would vary and hold, from the saber, the shelf and the wish. What hangs in the wall and has
+ * no place is taken to stand at its opening. Asks the runtime of every cell on the shelf: seconds on a large one.
+ */
 export function prepareLayouts(
   recorded: Saber,
   shelf: readonly CataloguePart[],
@@ -146,7 +147,7 @@ export function prepareLayouts(
   const weighed = rest.mass.ok && rest.centre.ok && rest.mass.value > 0
   const load = litCurrent(saber, WHITE)
   return {
-    ...{ saber, unseated, score, needs },
+    ...{ unseated, score, needs },
     unsized,
     overdrawn: new Map(
       load.ok

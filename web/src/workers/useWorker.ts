@@ -11,10 +11,11 @@ export interface Work<T> {
 }
 
 /**
- * Runs a question in a worker of its own, a moment after it last changed; a newer question ends the older one. `key`
- * stands for the question: the same key is not asked again. Without a question nothing runs.
+ * Runs a question in a worker of its own, a moment after it last changed. The worker is kept for the next question; one
+ * that is still at work when a newer question comes, or is stopped, is ended. `key` stands for the question: the same key
+ * is not asked again. Without a question nothing runs.
  */
-export function useWorker<K extends 'layouts' | 'chance'>(
+export function useWorker<K extends Ask['kind']>(
   ask: Extract<Ask, { kind: K }> | undefined,
   key: string,
 ): Work<Extract<Answer, { kind: K }>> {
@@ -23,12 +24,20 @@ export function useWorker<K extends 'layouts' | 'chance'>(
   const [result, setResult] = useState<Found>()
   const [error, setError] = useState<string>()
   const worker = useRef<Worker>(undefined)
+  const busy = useRef(false)
   const question = useRef(ask)
   question.current = ask
-  const stop = () => {
+  const rest = () => {
+    busy.current = false
+    setProgress(undefined)
+  }
+  const end = () => {
     worker.current?.terminate()
     worker.current = undefined
-    setProgress(undefined)
+    rest()
+  }
+  const stop = () => {
+    if (busy.current) end()
   }
   useEffect(() => {
     if (!question.current) {
@@ -38,27 +47,28 @@ export function useWorker<K extends 'layouts' | 'chance'>(
     const timer = setTimeout(() => {
       setError(undefined)
       setProgress(0)
-      const w = new Worker(new URL('./bench.worker.ts', import.meta.url), { type: 'module' })
-      worker.current = w
-      w.onmessage = (e: MessageEvent<Answer>) => {
+      worker.current ??= new Worker(new URL('./bench.worker.ts', import.meta.url), { type: 'module' })
+      worker.current.onmessage = (e: MessageEvent<Answer>) => {
         if (e.data.kind === 'progress') {
           setProgress(e.data.share)
           return
         }
         if (e.data.kind === 'failed') setError(e.data.message)
         else setResult(e.data as Found)
-        stop()
+        rest()
       }
-      w.onerror = () => {
+      worker.current.onerror = () => {
         setError('The calculation stopped. Change a figure to try again.')
-        stop()
+        end()
       }
-      w.postMessage(question.current)
+      busy.current = true
+      worker.current.postMessage(question.current)
     }, 120)
     return () => {
       clearTimeout(timer)
       stop()
     }
   }, [key])
+  useEffect(() => end, [])
   return { progress, result, error, cancel: stop }
 }

@@ -1,11 +1,14 @@
 import {
   gaveUpWords,
   gripMiddle,
+  type Layout,
+  type LayoutProblem,
+  type LayoutResult,
   type LayoutWish,
   layoutFacts,
   layoutWords,
-  prepareLayouts,
   reviewLayout,
+  seatAll,
   verdictWords,
   withLayout,
 } from '@nubrin/core/fit'
@@ -13,7 +16,8 @@ import type { CataloguePart } from '@nubrin/core/parts'
 import { known, type Saber } from '@nubrin/core/record'
 import { formatNumber } from '@nubrin/core/units'
 import { format, parseISO } from 'date-fns'
-import { useEffect, useMemo, useState } from 'react'
+import { useEffect, useMemo, useRef, useState } from 'react'
+import { Link } from 'react-router'
 import { freshId, todayIso } from '../../api'
 import { useBench, useEditSaber } from '../../store/commission'
 import { useSession } from '../../store/session'
@@ -47,6 +51,8 @@ function spacerWords(saber: Saber): string {
 export function Layouts({ saber, rows }: { saber: Saber; rows: CataloguePart[] }) {
   const editSaber = useEditSaber()
   const consider = useBench((b) => b.consider)
+  const light = useBench((b) => b.light)
+  const order = useBench((b) => b.id)
   const by = useSession((s) => s.person?.name) ?? 'the shop'
   const [wish, setWish] = useState<LayoutWish>(() => startWish(saber))
   const [measure, setMeasure] = useState<Measure>(wish.chamber === undefined ? 'speaker' : 'chamber')
@@ -54,25 +60,44 @@ export function Layouts({ saber, rows }: { saber: Saber; rows: CataloguePart[] }
   const [spacers, setSpacers] = useState(false)
   const [why, setWhy] = useState('')
   const [wrong, setWrong] = useState('')
-  const prepared = useMemo(
-    () => (rows.length ? prepareLayouts(saber, rows, wish, todayIso()) : undefined),
-    [saber, rows, wish],
+  const key = useMemo(freshId, [saber, rows, wish])
+  const work = useWorker<'layouts'>(
+    rows.length ? { kind: 'layouts', saber, shelf: rows, wish, today: todayIso() } : undefined,
+    rows.length ? key : '',
   )
+  const searching = work.progress !== undefined
+  const prepared = work.result?.prepared
   const ready = prepared && !prepared.needs.length ? prepared : undefined
-  const key = useMemo(() => (ready ? JSON.stringify(ready.problem) : ''), [ready])
-  const work = useWorker<'layouts'>(ready && { kind: 'layouts', problem: ready.problem }, key)
-  const found = ready && work.progress === undefined ? work.result?.result : undefined
+  const found = work.result?.result
   const layout = found?.best[picked]
+  // The same layout stays picked when it is found again.
+  const held = useRef('')
+  const nameOf = (l: Layout, r: LayoutResult, p: LayoutProblem) =>
+    [r.arrangements[l.arrangement]!.order, p.speakers[l.speaker]!.id, p.cells[l.cell]!.id, p.boards[l.board]!.id].join()
   useEffect(() => {
-    setPicked((n) => (found ? Math.min(Math.max(n, found.best.length ? 0 : -1), found.best.length - 1) : -1))
+    const again = found && ready ? found.best.findIndex((l) => nameOf(l, found, ready.problem) === held.current) : -1
+    setPicked(again >= 0 ? again : found?.best.length ? 0 : -1)
   }, [found])
+  const pick = (n: number) => {
+    setPicked(n)
+    if (found && ready) held.current = nameOf(found.best[n]!, found, ready.problem)
+  }
   const arrangement = layout && found ? found.arrangements[layout.arrangement] : undefined
   const planned = useMemo(
     () =>
       ready && layout && arrangement
-        ? withLayout(ready.saber, ready.problem, arrangement, layout, rows, freshId, todayIso(), spacers)
+        ? withLayout(
+            seatAll(saber, todayIso()).saber,
+            ready.problem,
+            arrangement,
+            layout,
+            rows,
+            freshId,
+            todayIso(),
+            spacers,
+          )
         : undefined,
-    [ready, layout, arrangement, rows, spacers],
+    [ready, layout, arrangement, saber, rows, spacers],
   )
   // What is only considered is shown on the drawing; leaving the bench takes it back.
   useEffect(() => {
@@ -158,12 +183,34 @@ export function Layouts({ saber, rows }: { saber: Saber; rows: CataloguePart[] }
           </span>
         </div>
         {prepared?.needs.length ? (
-          <p className="text-quiet mt-2">Needs {prepared.needs.map((n) => n.name).join(', ')}.</p>
+          <>
+            <p className="text-quiet mt-2">The search begins when these are known:</p>
+            <ul>
+              {prepared.needs.map((n) => (
+                <li key={n.name} className="border-rule border-b py-1.5">
+                  {n.ref ? (
+                    <Link
+                      className="text-brass font-medium underline decoration-dotted"
+                      to={`/commission/${order}/hilt`}
+                      onClick={() => light(n.ref)}
+                    >
+                      {n.name}
+                    </Link>
+                  ) : (
+                    <span className="font-medium">{n.name}</span>
+                  )}
+                </li>
+              ))}
+            </ul>
+          </>
         ) : null}
-        {work.progress !== undefined ? (
-          <p role="status" className="text-quiet flex items-center gap-3 py-16">
+        {searching ? (
+          <p
+            role="status"
+            className={`later text-quiet flex items-center gap-3 ${found ? 'h-0 justify-end' : 'py-16'}`}
+          >
             <progress max={1} value={work.progress} className="accent-[#8a5f17]" aria-label="Share searched" />
-            {Math.round(work.progress * 100)} % searched
+            {Math.round((work.progress ?? 0) * 100)} % searched
             <button type="button" className="btn" onClick={work.cancel}>
               stop
             </button>
@@ -178,7 +225,7 @@ export function Layouts({ saber, rows }: { saber: Saber; rows: CataloguePart[] }
             unit={ready.score}
             picked={picked}
             refused={crosses}
-            onPick={setPicked}
+            onPick={pick}
           />
         ) : null}
         {refused.length ? (
@@ -295,7 +342,7 @@ export function Layouts({ saber, rows }: { saber: Saber; rows: CataloguePart[] }
                 value={why}
                 onChange={(e) => setWhy(e.target.value)}
               />
-              <button type="submit" className="btn btn-main">
+              <button type="submit" className="btn btn-main" disabled={searching}>
                 choose it
               </button>
             </form>

@@ -1,4 +1,4 @@
-import { type Alternative, alternatives, axialSlack, exchanged, fitParts, seatOf } from '@nubrin/core/fit'
+import { type Alternative, axialSlack, exchanged, fitParts, seatOf } from '@nubrin/core/fit'
 import { socketSpan, spanOf } from '@nubrin/core/hilt'
 import { type CataloguePart, fitFrom, KINDS, kindRule, type PartKind, SPECS, type SpecKey } from '@nubrin/core/parts'
 import { CARRIES, type FittedPart, fact, HOLDS, known, type Saber, words } from '@nubrin/core/record'
@@ -8,6 +8,7 @@ import { freshId, todayIso } from '../../api'
 import { useBench, useEditSaber } from '../../store/commission'
 import { FactField } from '../../ui/FactField'
 import { Empty, Labelled, Refused, RemoveButton, SelectCell, setText, TextCell } from '../../ui/fields'
+import { useWorker } from '../../workers/useWorker'
 
 /** The shelf beside what goes in: every row of the shelf says whether it would go in instead, and what it costs. */
 export function Parts({ saber, rows, refused }: { saber: Saber; rows: CataloguePart[]; refused: string }) {
@@ -49,10 +50,13 @@ export function Parts({ saber, rows, refused }: { saber: Saber; rows: CatalogueP
   // The part that the shelf is compared with: the one lit, else the first of its kind.
   const fitted =
     saber.parts.find((p) => p.kind === kind && lit === `part:${p.id}`) ?? saber.parts.find((p) => p.kind === kind)
-  const tried = useMemo(
-    () => (fitted && rows.length ? alternatives(saber, fitted.id, rows) : []),
-    [saber, fitted, rows],
+  const asked = fitted && rows.length ? fitted.id : undefined
+  const key = useMemo(freshId, [saber, asked, rows])
+  const { result } = useWorker<'alternatives'>(
+    asked ? { kind: 'alternatives', saber, shelf: rows.filter((r) => r.kind === kind), part: asked } : undefined,
+    asked ? key : '',
   )
+  const tried = result?.part === asked ? result?.list : undefined
   const nominal = useMemo(() => axialSlack(saber).nominal, [saber])
   const slack = nominal.ok ? nominal.value : undefined
   // The fitted row stands at the top of the list: what is smaller lies above, what is larger below.
@@ -78,7 +82,7 @@ export function Parts({ saber, rows, refused }: { saber: Saber; rows: CatalogueP
           {rows
             .filter((r) => r.kind === kind)
             .map((r) => {
-              const alt = tried.find((t) => t.row.id === r.id)
+              const alt = tried?.find((t) => t.row.id === r.id)
               return (
                 <li
                   key={r.id}
