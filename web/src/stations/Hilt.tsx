@@ -74,7 +74,7 @@ export default function Hilt() {
     )
   return (
     <div className="space-y-4">
-      <section aria-label="Sections, from the pommel forward" className="flex gap-2 overflow-x-auto pb-1">
+      <section aria-label="Sections, from the pommel forward" className="flex items-start gap-2 overflow-x-auto pb-1">
         {saber.hilt.sections.map((x, i) => (
           // biome-ignore lint/a11y/noStaticElementInteractions: focusing any field inside lights the section
           <div
