@@ -24,6 +24,7 @@ import {
   wiresBlocked,
 } from '@nubrin/core/fit'
 import { drawSection, drawUnrolled, profileFaults, sectionFaults } from '@nubrin/core/hilt'
+import { fitFrom, GENERIC_CATALOGUE } from '@nubrin/core/parts'
 import { fact, known, type Saber } from '@nubrin/core/record'
 import fc from 'fast-check'
 import { demo, done, tube } from './samples'
@@ -301,6 +302,23 @@ describe('balance', () => {
     if (!b.mass.ok || !b.centre.ok || !b.moment.ok) throw new Error('not calculable')
     expect(gripMiddle(done())).toBe(32 + 58)
     expect(b.moment.value).toBeCloseTo((b.mass.value / 1000) * 9.80665 * ((b.centre.value - 90) / 10))
+  })
+  test('what it is made of adds up to it; a plug counts only when it is in, on the bottom of the socket', () => {
+    const s = done()
+    const plug = fitFrom(GENERIC_CATALOGUE.find((r) => r.id === 'plug-1')!, 'plug')
+    s.parts.push(plug)
+    const [bare, plugged, bladed] = [balance(s), balance(s, undefined, plug), balance(s, s.blades[0])]
+    for (const b of [bare, plugged, bladed]) {
+      if (!b.mass.ok || !b.centre.ok) throw new Error('not calculable')
+      const mass = b.loads.reduce((m, l) => m + l.mass, 0)
+      expect(mass).toBeCloseTo(b.mass.value, 9)
+      expect(b.loads.reduce((m, l) => m + l.mass * l.x, 0) / mass).toBeCloseTo(b.centre.value, 9)
+    }
+    expect(bare.mass).toMatchObject({ value: (balance(done()).mass as { value: number }).value })
+    // The socket is 46 deep in a hilt of 255: the plug stands from 209 on, 48 long, 24 g.
+    expect(plugged.loads.find((l) => l.ref === 'part:plug')).toMatchObject({ mass: 24, x: 255 - 46 + 24 })
+    delete plug.specs.mass
+    expect(balance(s, undefined, plug).mass).toMatchObject({ ok: false })
   })
   test('what a change would do is what it does', () => {
     const s = done()

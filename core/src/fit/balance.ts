@@ -1,7 +1,8 @@
 import { type Calculated, Gather } from '../findings/figure'
 import { layOut, socketSpan, spanOf } from '../hilt/geometry'
 import { known } from '../record/fact'
-import type { Blade, Saber } from '../record/schema'
+import type { Blade, FittedPart, Saber } from '../record/schema'
+import { mainSocket } from './cavity'
 
 /** Densities, g/cm³, for masses nobody has weighed (DOMAIN 4, handbook values). */
 export const DENSITY: Record<string, number> = {
@@ -45,9 +46,10 @@ const frustum = (l: number, a: number, b: number) => ((Math.PI / 12) * l * (a * 
 
 /**
  * Mass and centre of mass along the hilt: weighed sections as they are, others from profile × density (then "about"),
- * parts by their mass at their middle, the blade from its tube unless weighed. CG = Σm·x/Σm.
+ * parts by their mass at their middle, the blade from its tube unless weighed. A blade plug counts only when it is given: it
+ * stands on the bottom of the main socket. CG = Σm·x/Σm.
  */
-export function balance(saber: Saber, blade?: Blade): Balance {
+export function balance(saber: Saber, blade?: Blade, plug?: FittedPart): Balance {
   const g = new Gather()
   const shape = layOut(saber.hilt)
   let m = 0
@@ -80,9 +82,18 @@ export function balance(saber: Saber, blade?: Blade): Balance {
   for (const p of saber.parts) {
     const mass = known(p.specs.mass)
     const span = spanOf(p)
-    if (mass === undefined || !span) continue
+    if (mass === undefined || !span || p.kind === 'plug') continue
     g.take(`mass of ${p.name}`, p.specs.mass, `part:${p.id}`)
     add(p.name, `part:${p.id}`, mass, (span.x0 + span.x1) / 2, p.specs.mass?.source === 'assumed')
+  }
+  if (plug) {
+    const ref = `part:${plug.id}`
+    const main = mainSocket(saber, shape)
+    const seat = main && socketSpan(saber, main.id, shape)
+    if (!seat) g.missing('the socket depth', main && `socket:${main.id}`)
+    const mass = g.take(`mass of ${plug.name}`, plug.specs.mass, ref)
+    const length = g.take(`length of ${plug.name}`, plug.specs.length, ref)
+    add(plug.name, ref, mass, (seat?.x0 ?? 0) + length / 2, plug.specs.mass?.source === 'assumed')
   }
   if (blade) {
     const ref = `blade:${blade.id}`
@@ -133,8 +144,8 @@ export interface WhatIf {
  * What small changes would do to the balance: every heavy loose part 10 mm back and forth, the buttons moved towards the
  * emitter, a pommel or emitter 20 g heavier. Exact: CG' = (M·CG + Σ Δ(m·x)) ÷ M'. Empty while the balance is unknown.
  */
-export function balanceWhatIfs(saber: Saber, blade?: Blade): WhatIf[] {
-  const b = balance(saber, blade)
+export function balanceWhatIfs(saber: Saber, blade?: Blade, plug?: FittedPart): WhatIf[] {
+  const b = balance(saber, blade, plug)
   if (!b.mass.ok || !b.centre.ok) return []
   const [M, c] = [b.mass.value, b.centre.value]
   const shape = layOut(saber.hilt)

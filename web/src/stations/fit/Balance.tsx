@@ -1,6 +1,6 @@
 import { balance, balanceWhatIfs, gripMiddle, judgeDuel } from '@nubrin/core/fit'
 import { layOut } from '@nubrin/core/hilt'
-import type { Blade, Saber } from '@nubrin/core/record'
+import type { Blade, FittedPart, Saber } from '@nubrin/core/record'
 import { formatNumber } from '@nubrin/core/units'
 import { useMemo, useState } from 'react'
 import { FigureView } from '../../ui/FigureView'
@@ -10,10 +10,12 @@ import { Weights } from './Weights'
 export function BalanceBench({ saber }: { saber: Saber }) {
   const [held, setHeld] = useState('')
   const blade = saber.blades.find((b) => b.id === held)
-  const of = useMemo(() => balance(saber, blade), [saber, blade])
-  const whatIfs = useMemo(() => balanceWhatIfs(saber, blade), [saber, blade])
-  const all: { id: string; name: string; blade?: Blade }[] = [
+  const plug = saber.parts.find((p) => p.id === held)
+  const of = useMemo(() => balance(saber, blade, plug), [saber, blade, plug])
+  const whatIfs = useMemo(() => balanceWhatIfs(saber, blade, plug), [saber, blade, plug])
+  const all: { id: string; name: string; blade?: Blade; plug?: FittedPart }[] = [
     { id: '', name: 'hilt alone' },
+    ...saber.parts.filter((p) => p.kind === 'plug').map((p) => ({ id: p.id, name: `with ${p.name}`, plug: p })),
     ...saber.blades.map((b) => ({ id: b.id, name: `with ${b.name}`, blade: b })),
   ]
   const length = layOut(saber.hilt).length
@@ -21,7 +23,7 @@ export function BalanceBench({ saber }: { saber: Saber }) {
   const most = Math.max(
     length,
     ...all.map((a) => {
-      const c = balance(saber, a.blade).centre
+      const c = balance(saber, a.blade, a.plug).centre
       return c.ok ? c.value : 0
     }),
   )
@@ -38,7 +40,7 @@ export function BalanceBench({ saber }: { saber: Saber }) {
         <h2 className="h2 mt-2">Where it balances</h2>
         <ul>
           {all.map((a) => {
-            const b = balance(saber, a.blade)
+            const b = balance(saber, a.blade, a.plug)
             return (
               <li key={a.id} className="border-rule border-b">
                 <button
