@@ -30,6 +30,7 @@ import { spanOf } from '@nubrin/core/hilt'
 import { GENERIC_CATALOGUE } from '@nubrin/core/parts'
 import { fact, known } from '@nubrin/core/record'
 import fc from 'fast-check'
+import { Front } from '../src/fit/search/front'
 import { done, TODAY, tube } from './samples'
 
 /** Whether a body goes through a circle of radius R with a keep-out, by trying its height in small steps. */
@@ -321,6 +322,34 @@ describe('the layout search', () => {
     )
     expect(r.verdicts.cells[1]).toEqual({ ok: true, layouts: 4 })
     expect(r.raw).toBe(3 * 2 * 2)
+  })
+})
+
+describe('the front of what none covers', () => {
+  const five = (most: number) =>
+    fc.tuple(whole(0, 3), whole(-9, 9), whole(0, most), whole(0, most), whole(-most, 0)) as fc.Arbitrary<number[]>
+  test.each([40, 130, 2000])('keeps exactly those, with numbers up to %d', (most) => {
+    fc.assert(
+      fc.property(fc.array(five(most), { minLength: 1, maxLength: 300 }), (offers) => {
+        const front = new Front([0, -9, 0, 0, -most], [3, 9, most, most, 0])
+        const above = (x: number[], y: number[]) => x.every((v, k) => v >= y[k]!)
+        const kept: number[][] = []
+        offers.forEach((o, i) => {
+          const [a, b, c, d, e] = o as [number, number, number, number, number]
+          const covered = kept.some((k) => above(k, o))
+          expect(front.covers(a, b, c, d, e)).toBe(covered)
+          if (covered) return
+          for (let k = kept.length - 1; k >= 0; k--) if (above(o, kept[k]!)) kept.splice(k, 1)
+          kept.push(o)
+          front.add(a, b, c, d, e, { arrangement: i, board: 0, connector: 0, classes: [0, 0], rows: [0, 0, 0, 0] })
+        })
+        const sorted = front.sorted().map((f) => offers[f.arrangement]!)
+        expect(new Set(sorted.map(String))).toEqual(new Set(kept.map(String)))
+        expect(sorted).toHaveLength(kept.length)
+        for (let i = 1; i < sorted.length; i++) expect(sorted[i - 1]![0]).toBeGreaterThanOrEqual(sorted[i]![0]!)
+      }),
+      { numRuns: 60 },
+    )
   })
 })
 
