@@ -28,6 +28,7 @@ import {
 } from '@nubrin/core/fit'
 import { spanOf } from '@nubrin/core/hilt'
 import { GENERIC_CATALOGUE } from '@nubrin/core/parts'
+import { litCurrent, WHITE } from '@nubrin/core/power'
 import { fact, known } from '@nubrin/core/record'
 import fc from 'fast-check'
 import { Front } from '../src/fit/search/front'
@@ -447,6 +448,24 @@ describe('a search on a saber', () => {
       name: `the bore of ${s.hilt.sections[1]!.name}`,
       ref: `section:${s.hilt.sections[1]!.id}`,
     })
+  })
+  test('only cells that give what full white draws are searched, when that is asked; the others are named', () => {
+    const load = litCurrent(done(), WHITE)
+    if (!load.ok) throw new Error('not calculable')
+    const cells = GENERIC_CATALOGUE.filter((r) => r.kind === 'cell')
+    const gives = (id: string) => known(cells.find((r) => r.id === id)!.specs.contCurrent)!
+    const strong = prepared({ cell: 'strong' })
+    expect(strong.problem.cells.length).toBeGreaterThan(0)
+    for (const c of strong.problem.cells) expect(gives(c.id)).toBeGreaterThanOrEqual(load.value)
+    expect(strong.weak.length + strong.problem.cells.length).toBe(cells.length)
+    for (const w of strong.weak) expect(w).toMatchObject({ gives: gives(w.id), draws: load.value })
+    expect(prepared().problem.cells).toHaveLength(cells.length)
+    const s = done()
+    for (const z of s.zones) if (z.channelCurrent) z.channelCurrent.value = 60
+    for (const b of s.blades) if (b.channelCurrent) b.channelCurrent.value = 60
+    expect(prepareLayouts(s, GENERIC_CATALOGUE, { ...wish, cell: 'strong', faces: ['pommel'] }, TODAY).needs).toEqual([
+      { name: expect.stringMatching(/^a cell that gives the [\d.]+ A of full white, or a search with any$/) },
+    ])
   })
   test('a button without a place stands at the first free opening made for it, and keeps the cell out there', () => {
     const s = done()

@@ -15,7 +15,8 @@ import { spacersFor } from './spacers'
 
 /** What the maker leaves open in the search. */
 export interface LayoutWish {
-  cell: 'any' | 'keep'
+  /** `strong`: only cells that give what full white draws; while that is not known, all. */
+  cell: 'any' | 'strong' | 'keep'
   speaker: 'any' | 'keep'
   /** Length the chamber must have at least, mm; absent: one that is there stays as it is, and none is added. */
   chamber?: number
@@ -43,8 +44,8 @@ export interface PreparedLayouts {
   needs: { name: string; ref?: string }[]
   /** Rows left out because a size is missing. */
   unsized: string[]
-  /** Cells whose continuous current is below the load at full white, by id, with the load. */
-  overdrawn: Map<string, number>
+  /** Cells that give less than full white draws, A: in the search when all are wanted, left out when only strong ones are. */
+  weak: { id: string; name: string; gives: number; draws: number }[]
 }
 
 const SLOTS: readonly PartKind[] = ['speaker', 'cell', 'board', 'connector', 'chamber']
@@ -91,7 +92,17 @@ export function prepareLayouts(
     const with_ = before ? exchange(saber, before.id, row) : { ...saber, parts: [...saber.parts, fitFrom(row, 'cell')] }
     return runtime(with_).minutes
   }
-  const cellRows = wish.cell === 'keep' && before ? [asRow(before)] : shelf.filter((r) => r.kind === 'cell')
+  const load = litCurrent(saber, WHITE)
+  const pool = wish.cell === 'keep' && before ? [asRow(before)] : shelf.filter((r) => r.kind === 'cell')
+  const weak = pool.flatMap((r) => {
+    const gives = known(r.specs.contCurrent)
+    return load.ok && gives !== undefined && gives < load.value
+      ? [{ id: r.id, name: r.name, gives, draws: load.value }]
+      : []
+  })
+  const cellRows = wish.cell === 'strong' ? pool.filter((r) => !weak.some((w) => w.id === r.id)) : pool
+  if (pool.length && !cellRows.length && load.ok)
+    needs.push({ name: `a cell that gives the ${formatNumber(load.value, 1)} A of full white, or a search with any` })
   const times = cellRows.map(minutes)
   const score = times.length && times.every((t) => t.ok) ? 'min' : 'mAh'
   const sized = (rows: readonly CataloguePart[], need: 'd' | 'wt', worth: (i: number) => number) =>
@@ -129,7 +140,7 @@ export function prepareLayouts(
       ? sized([asRow(connector)], 'd', () => 0)
       : [{ id: 'none', name: 'no connector', length: 0, d: 0, mass: 0, score: 0 }]
   for (const [list, what] of [
-    [cells, 'a cell with its sizes'],
+    [pool.length && !cellRows.length ? pool : cells, 'a cell with its sizes'],
     [speakers, 'a speaker with its sizes'],
     [boards, 'a sound board with its sizes'],
   ] as const)
@@ -145,18 +156,9 @@ export function prepareLayouts(
   const chamber = first(saber, 'chamber')
   const rest = balance({ ...saber, parts: saber.parts.filter((p) => !gone.has(p.id)) })
   const weighed = rest.mass.ok && rest.centre.ok && rest.mass.value > 0
-  const load = litCurrent(saber, WHITE)
   return {
-    ...{ unseated, score, needs },
+    ...{ unseated, score, needs, weak },
     unsized,
-    overdrawn: new Map(
-      load.ok
-        ? cellRows.flatMap((r) => {
-            const amps = known(r.specs.contCurrent)
-            return amps !== undefined && amps < load.value ? [[r.id, load.value] as const] : []
-          })
-        : [],
-    ),
     problem: {
       cavity,
       speakers,

@@ -115,7 +115,7 @@ function Laid({ station }: { station: Station }) {
         </Link>
         <h1 className="truncate text-[1.32rem]">{order.title}</h1>
         <p className="text-quiet hidden truncate min-[1100px]:block">
-          {order.client.name ? `for ${order.client.name}` : 'no client yet'}
+          {order.job === 'model' ? 'model sheet' : order.client.name ? `for ${order.client.name}` : 'no client yet'}
           {order.shipped
             ? ` · shipped ${format(parseISO(order.shipped), 'd MMM')}`
             : order.deadline

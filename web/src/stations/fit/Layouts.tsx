@@ -28,7 +28,7 @@ import { MEASURES, type Measure, TradeOff } from './TradeOff'
 const startWish = (saber: Saber): LayoutWish => {
   const chamber = saber.parts.find((p) => p.kind === 'chamber')
   return {
-    cell: 'any',
+    cell: 'strong',
     speaker: 'any',
     ...(chamber ? { chamber: Math.floor((known(chamber.specs.length) ?? 30) * 0.8) } : {}),
     beside: true,
@@ -112,8 +112,16 @@ export function Layouts({ saber, rows }: { saber: Saber; rows: CataloguePart[] }
         const v = found.verdicts[of][i]!
         return v.ok ? [] : [{ ...c, of, why: verdictWords(v) }]
       })
-    return [...list('speakers'), ...list('cells')]
-  }, [found, ready])
+    const left =
+      wish.cell === 'strong'
+        ? ready.weak.map((w) => ({
+            ...{ id: w.id, name: w.name, of: 'weak' as const, score: 0 },
+            why: `gives ${formatNumber(w.gives, 1)} A, full white draws ${formatNumber(w.draws, 1)}`,
+          }))
+        : []
+    return [...list('speakers'), ...list('cells'), ...left]
+  }, [found, ready, wish.cell])
+  const weak = useMemo(() => new Set(ready?.weak.map((w) => w.id)), [ready])
   const crosses = useMemo(
     () => refused.filter((r) => r.of === 'cells').map((r) => ({ x: r.score, name: r.name, why: r.why })),
     [refused],
@@ -225,6 +233,7 @@ export function Layouts({ saber, rows }: { saber: Saber; rows: CataloguePart[] }
             unit={ready.score}
             picked={picked}
             refused={crosses}
+            weak={weak}
             onPick={pick}
           />
         ) : null}
@@ -258,8 +267,8 @@ export function Layouts({ saber, rows }: { saber: Saber; rows: CataloguePart[] }
             <SelectCell
               label="Cell"
               value={wish.cell}
-              options={['any', 'keep'] as const}
-              words={(v) => (v === 'any' ? 'any' : 'as fitted')}
+              options={['strong', 'any', 'keep'] as const}
+              words={(v) => ({ strong: 'strong enough', any: 'any', keep: 'as fitted' })[v]}
               onCommit={(cell) => set({ cell })}
             />
           </Labelled>
@@ -311,12 +320,13 @@ export function Layouts({ saber, rows }: { saber: Saber; rows: CataloguePart[] }
               {formatNumber(layout.slack, 1)} · balance {formatNumber(layout.balance, 0)}
               {layout.at.chamber === undefined ? '' : ` · chamber ${formatNumber(layout.chamber, 1)}`}
             </p>
-            {ready.overdrawn.has(ready.problem.cells[layout.cell]!.id) ? (
-              <p className="text-stop">
-                ✕ full white draws {formatNumber(ready.overdrawn.get(ready.problem.cells[layout.cell]!.id)!, 1)} A, more
-                than this cell gives
-              </p>
-            ) : null}
+            {ready.weak
+              .filter((w) => w.id === ready.problem.cells[layout.cell]!.id)
+              .map((w) => (
+                <p key={w.id} className="text-stop">
+                  ✕ full white draws {formatNumber(w.draws, 1)} A, this cell gives {formatNumber(w.gives, 1)}
+                </p>
+              ))}
             <p className="text-quiet">
               {gaveUpWords(ready.problem, found!.best, layout, ready.score)
                 ? `gives up ${gaveUpWords(ready.problem, found!.best, layout, ready.score)}`

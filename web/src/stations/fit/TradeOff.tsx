@@ -22,6 +22,7 @@ export function TradeOff({
   unit,
   picked,
   refused,
+  weak,
   onPick,
 }: {
   problem: LayoutProblem
@@ -31,6 +32,8 @@ export function TradeOff({
   picked: number
   /** Cells that go in nowhere, by their place on the x axis. */
   refused: { x: number; name: string; why: string }[]
+  /** Cells, by id, that give less than full white draws. */
+  weak: ReadonlySet<string>
   onPick: (index: number) => void
 }) {
   const axes = useRef<SVGGElement>(null)
@@ -107,6 +110,7 @@ export function TradeOff({
                 fill={on ? '#1e2a2b' : '#fbf8f1'}
                 stroke="#1e2a2b"
                 strokeWidth="1.5"
+                strokeDasharray={weak.has(problem.cells[l.cell]!.id) ? '2.5 2.5' : undefined}
               />
             </g>
           )
@@ -126,6 +130,9 @@ export function TradeOff({
           </text>
         ) : null}
       </svg>
+      {best.some((l) => weak.has(problem.cells[l.cell]!.id)) ? (
+        <p className="text-quiet text-right text-[0.87rem]">dashed: the cell gives less than full white draws</p>
+      ) : null}
       <input
         type="range"
         className="block w-full accent-[#1e2a2b]"
