@@ -118,23 +118,29 @@ function misses(p: LayoutProblem, has: Prepared, lanes: readonly { lane: Lane; s
   for (const { lane: l, steps } of lanes) {
     const [speakers, cells] = [l.choices[l.speakerAt]!, l.choices[l.cellAt]!]
     const begin = pushRear(l, 0, l.first, p.cavity.x0)
-    const look = (i: number, j: number) => {
+    /** One of the first with some of the second: nothing to look at where the first lies nowhere. */
+    const look = (i: number, others: Iterable<number>) => {
       l.pick[l.first] = i
-      l.pick[l.second] = j
-      const over = pushRear(l, l.first, l.pick.length, begin) - l.room.end
-      if (!(over > 1e-6)) return
-      const [speaker, cell] = [speakers.members[l.pick[l.speakerAt]!]!, cells.members[l.pick[l.cellAt]!]!]
-      for (const m of speaker) note(miss.speaker[m]!, over, speaker[0]!, cell[0]!, l.board)
-      for (const m of cell) note(miss.cell[m]!, over, speaker[0]!, cell[0]!, l.board)
-      note(miss.board[l.board]!, over, speaker[0]!, cell[0]!, l.board)
+      const from = pushRear(l, l.first, l.second, begin)
+      if (Number.isNaN(from)) return
+      for (const j of others) {
+        l.pick[l.second] = j
+        const over = pushRear(l, l.second, l.pick.length, from) - l.room.end
+        if (!(over > 1e-6)) continue
+        const speaker = speakers.members[l.pick[l.speakerAt]!]!
+        const cell = cells.members[l.pick[l.cellAt]!]!
+        for (const m of speaker) note(miss.speaker[m]!, over, speaker[0]!, cell[0]!, l.board)
+        for (const m of cell) note(miss.cell[m]!, over, speaker[0]!, cell[0]!, l.board)
+        note(miss.board[l.board]!, over, speaker[0]!, cell[0]!, l.board)
+      }
     }
     const items = (classes: number[], slot: number) => new Set(classes.map((c) => l.choices[slot]!.itemOf[c]!))
     const [noFirst, noSecond] = l.first === l.speakerAt ? [noSpeaker, noCell] : [noCell, noSpeaker]
     const every = hit.board[l.board] === 0
-    for (const i of every ? l.choices[l.first]!.members.keys() : items(noFirst, l.first))
-      for (let j = 0; j < l.choices[l.second]!.len.length; j++) look(i, j)
+    const all = [...l.choices[l.second]!.members.keys()]
+    for (const i of every ? l.choices[l.first]!.members.keys() : items(noFirst, l.first)) look(i, all)
     // What stands second misses least behind what leaves it most room.
-    if (!every && steps.shortest >= 0) for (const j of items(noSecond, l.second)) look(steps.shortest, j)
+    if (!every && steps.shortest >= 0) look(steps.shortest, items(noSecond, l.second))
   }
   return miss
 }

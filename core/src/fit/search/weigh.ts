@@ -125,6 +125,7 @@ export function offerLane(p: LayoutProblem, has: Prepared, l: Lane, s: Steps, ws
       const d = Math.round(slack / GRAIN.slack)
       const sk = speakerKinds[l.pick[l.speakerAt]!]!
       const ck = cellKinds[l.pick[l.cellAt]!]!
+      if (front.covers(ck.best, sk.best, c, d, 0)) continue
       middles(has, l, sk.cls[0]!, ck.cls[0]!, mid)
       const as = mid[0]! - wanted
       const ac = mid[1]! - wanted
