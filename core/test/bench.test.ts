@@ -7,6 +7,7 @@ import {
   chanceToClose,
   clampOf,
   conductorsOf,
+  DENSITY,
   demoAgainstShipped,
   freeCircle,
   grilleAir,
@@ -23,7 +24,7 @@ import {
   wireRoom,
   wiresBlocked,
 } from '@nubrin/core/fit'
-import { drawSection, drawUnrolled, profileFaults, sectionFaults } from '@nubrin/core/hilt'
+import { drawSection, drawUnrolled, layOut, profileFaults, sectionFaults } from '@nubrin/core/hilt'
 import { fitFrom, GENERIC_CATALOGUE } from '@nubrin/core/parts'
 import { fact, known, type Saber } from '@nubrin/core/record'
 import fc from 'fast-check'
@@ -319,6 +320,32 @@ describe('balance', () => {
     expect(plugged.loads.find((l) => l.ref === 'part:plug')).toMatchObject({ mass: 24, x: 255 - 46 + 24 })
     delete plug.specs.mass
     expect(balance(s, undefined, plug).mass).toMatchObject({ ok: false })
+  })
+  test('arms of a crossguard and the blades in them weigh where the arms stand', () => {
+    const s = demo('crosswind').sabers[0]!
+    const shape = layOut(s.hilt)
+    const cross = (shape.sections.at(-1)!.x0 + shape.sections.at(-1)!.x1) / 2
+    const arms = s.hilt.sections.filter((q) => q.role === 'quillon')
+    expect(arms.length).toBe(2)
+    const [bare, all] = [balance(s), balance(s, s.blades.slice(0, 3))]
+    for (const q of arms) {
+      const ring = (Math.PI / 4) * (known(q.outside)! ** 2 - known(q.bore)! ** 2) * known(q.length)!
+      expect(bare.loads.find((l) => l.ref === `section:${q.id}`)).toMatchObject({
+        x: cross,
+        mass: expect.closeTo((ring / 1000) * DENSITY[q.material]!, 6),
+        about: true,
+      })
+    }
+    const arm = all.loads.filter((l) => ['blade:cw-b2', 'blade:cw-b3'].includes(l.ref))
+    expect(arm.map((l) => l.x)).toEqual([cross, cross])
+    if (!all.mass.ok || !bare.mass.ok || !bare.centre.ok || !all.centre.ok) throw new Error('not calculable')
+    const held = all.loads.filter((l) => l.ref.startsWith('blade:'))
+    const mass = held.reduce((m, l) => m + l.mass, 0)
+    expect(all.mass.value).toBeCloseTo(bare.mass.value + mass, 6)
+    expect(all.centre.value * all.mass.value).toBeCloseTo(
+      bare.centre.value * bare.mass.value + held.reduce((m, l) => m + l.mass * l.x, 0),
+      3,
+    )
   })
   test('what a change would do is what it does', () => {
     const s = done()

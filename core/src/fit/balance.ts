@@ -1,5 +1,5 @@
 import { type Calculated, Gather } from '../findings/figure'
-import { layOut, socketSpan, spanOf } from '../hilt/geometry'
+import { crossAt, layOut, socketSpan, spanOf } from '../hilt/geometry'
 import { known } from '../record/fact'
 import type { Blade, FittedPart, Saber } from '../record/schema'
 import { mainSocket } from './cavity'
@@ -46,10 +46,11 @@ const frustum = (l: number, a: number, b: number) => ((Math.PI / 12) * l * (a * 
 
 /**
  * Mass and centre of mass along the hilt: weighed sections as they are, others from profile × density (then "about"),
- * parts by their mass at their middle, the blade from its tube unless weighed. A blade plug counts only when it is given: it
- * stands on the bottom of the main socket. CG = Σm·x/Σm.
+ * parts by their mass at their middle, blades from their tubes unless weighed; arms of a crossguard and the blades in them
+ * where the arms stand. A blade plug counts only when it is given: it stands on the bottom of the main socket.
+ * CG = Σm·x/Σm.
  */
-export function balance(saber: Saber, blade?: Blade, plug?: FittedPart): Balance {
+export function balance(saber: Saber, blade?: Blade | readonly Blade[], plug?: FittedPart): Balance {
   const g = new Gather()
   const shape = layOut(saber.hilt)
   let m = 0
@@ -79,6 +80,22 @@ export function balance(saber: Saber, blade?: Blade, plug?: FittedPart): Balance
     g.note(`${s.section.name}, not weighed`, `${volume.toFixed(1)} cm³ × ${DENSITY[s.section.material]} g/cm³`, true)
     add(s.section.name, ref, Math.max(0, volume) * DENSITY[s.section.material]!, mid, true)
   }
+  const cross = crossAt(shape) ?? 0
+  for (const q of shape.quillons) {
+    const ref = `section:${q.id}`
+    const weighed = known(q.mass)
+    if (weighed !== undefined) {
+      g.take(`mass of ${q.name}`, q.mass, ref)
+      add(q.name, ref, weighed, cross, q.mass?.source === 'assumed')
+      continue
+    }
+    const l = g.take(`length of ${q.name}`, q.length, ref)
+    const d = g.take(`outside of ${q.name}`, q.outside, ref)
+    const b = g.take(`bore of ${q.name}`, q.bore, ref)
+    const volume = frustum(l, d, d) - frustum(l, b, b)
+    g.note(`${q.name}, not weighed`, `${volume.toFixed(1)} cm³ × ${DENSITY[q.material]} g/cm³`, true)
+    add(q.name, ref, Math.max(0, volume) * DENSITY[q.material]!, cross, true)
+  }
   for (const p of saber.parts) {
     const mass = known(p.specs.mass)
     const span = spanOf(p)
@@ -95,22 +112,21 @@ export function balance(saber: Saber, blade?: Blade, plug?: FittedPart): Balance
     const length = g.take(`length of ${plug.name}`, plug.specs.length, ref)
     add(plug.name, ref, mass, (seat?.x0 ?? 0) + length / 2, plug.specs.mass?.source === 'assumed')
   }
-  if (blade) {
-    const ref = `blade:${blade.id}`
-    const seat = socketSpan(saber, blade.socket, shape)
-    if (!seat) g.missing('the socket depth', `socket:${blade.socket}`)
-    const length = g.take(`length of ${blade.name}`, blade.length, ref)
-    let mass = known(blade.mass)
-    if (mass !== undefined) g.take(`mass of ${blade.name}`, blade.mass, ref)
+  for (const b of blade === undefined ? [] : ([blade].flat() as Blade[])) {
+    const ref = `blade:${b.id}`
+    const socket = saber.hilt.sockets.find((k) => k.id === b.socket)
+    const across = shape.quillons.some((q) => q.id === socket?.section)
+    const seat = socketSpan(saber, b.socket, shape)
+    if (!seat && !across) g.missing('the socket depth', `socket:${b.socket}`)
+    const length = g.take(`length of ${b.name}`, b.length, ref)
+    let mass = known(b.mass)
+    if (mass !== undefined) g.take(`mass of ${b.name}`, b.mass, ref)
     else {
-      const [d, w] = [
-        g.take(`outside of ${blade.name}`, blade.outside, ref),
-        g.take(`wall of ${blade.name}`, blade.wall, ref),
-      ]
+      const [d, w] = [g.take(`outside of ${b.name}`, b.outside, ref), g.take(`wall of ${b.name}`, b.wall, ref)]
       mass = ((Math.PI / 4) * (d ** 2 - (d - 2 * w) ** 2) * length * DENSITY.polycarbonate!) / 1000
-      g.note(`${blade.name}, tube alone`, `${mass.toFixed(0)} g from its size, strips and foam not counted`, true)
+      g.note(`${b.name}, tube alone`, `${mass.toFixed(0)} g from its size, strips and foam not counted`, true)
     }
-    add(blade.name, ref, mass, (seat?.x0 ?? 0) + length / 2, known(blade.mass) === undefined)
+    add(b.name, ref, mass, across ? cross : (seat?.x0 ?? 0) + length / 2, known(b.mass) === undefined)
   }
   const mid = gripMiddle(saber)
   return {
@@ -144,7 +160,7 @@ export interface WhatIf {
  * What small changes would do to the balance: every heavy loose part 10 mm back and forth, the buttons moved towards the
  * emitter, a pommel or emitter 20 g heavier. Exact: CG' = (M·CG + Σ Δ(m·x)) ÷ M'. Empty while the balance is unknown.
  */
-export function balanceWhatIfs(saber: Saber, blade?: Blade, plug?: FittedPart): WhatIf[] {
+export function balanceWhatIfs(saber: Saber, blade?: Blade | readonly Blade[], plug?: FittedPart): WhatIf[] {
   const b = balance(saber, blade, plug)
   if (!b.mass.ok || !b.centre.ok) return []
   const [M, c] = [b.mass.value, b.centre.value]

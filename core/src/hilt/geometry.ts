@@ -144,6 +144,12 @@ export function socketSpan(
   return { x0: placed.x1 - depth, x1: placed.x1 }
 }
 
+/** Where the arms of a crossguard stand along the hilt, mm from the pommel: across the middle of the foremost section. */
+export function crossAt(shape: HiltShape): number | undefined {
+  const last = shape.sections.at(-1)
+  return last && (last.x0 + last.x1) / 2
+}
+
 /** Axial span of a fitted part; undefined until it is placed and has a length. */
 export function spanOf(part: FittedPart): { x0: number; x1: number } | undefined {
   const at = known(part.at)

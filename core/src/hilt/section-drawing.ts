@@ -6,6 +6,7 @@ import {
   boreAt,
   type Certainty,
   certainty,
+  crossAt,
   type HiltShape,
   layOut,
   outerAt,
@@ -196,7 +197,7 @@ function drawJoint({ pen, x, y, shape }: Ctx, s: PlacedSection, next: PlacedSect
 function drawQuillons({ pen, spots, x, y, shape }: Ctx) {
   const emitter = shape.sections.at(-1)
   if (!emitter) return
-  const cx = (emitter.x0 + emitter.x1) / 2
+  const cx = crossAt(shape)!
   shape.quillons.forEach((q, i) => {
     const sign = i % 2 ? -1 : 1
     const r = (known(q.outside) ?? 20) / 2

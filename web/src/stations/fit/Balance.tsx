@@ -9,14 +9,16 @@ import { Weights } from './Weights'
 /** Where the saber balances, bare and with each blade, what pulls at the hand, and what small changes would do. */
 export function BalanceBench({ saber }: { saber: Saber }) {
   const [held, setHeld] = useState('')
-  const blade = saber.blades.find((b) => b.id === held)
+  const shipped = saber.blades.filter((b) => b.use !== 'demo')
+  const blade = held === 'all' ? shipped : saber.blades.find((b) => b.id === held)
   const plug = saber.parts.find((p) => p.id === held)
   const of = useMemo(() => balance(saber, blade, plug), [saber, blade, plug])
   const whatIfs = useMemo(() => balanceWhatIfs(saber, blade, plug), [saber, blade, plug])
-  const all: { id: string; name: string; blade?: Blade; plug?: FittedPart }[] = [
+  const all: { id: string; name: string; blade?: Blade | Blade[]; plug?: FittedPart }[] = [
     { id: '', name: 'hilt alone' },
     ...saber.parts.filter((p) => p.kind === 'plug').map((p) => ({ id: p.id, name: `with ${p.name}`, plug: p })),
     ...saber.blades.map((b) => ({ id: b.id, name: `with ${b.name}`, blade: b })),
+    ...(shipped.length > 1 ? [{ id: 'all', name: 'with all its blades', blade: shipped }] : []),
   ]
   const length = layOut(saber.hilt).length
   const grip = gripMiddle(saber)
@@ -98,7 +100,7 @@ export function BalanceBench({ saber }: { saber: Saber }) {
             </ul>
           </>
         ) : null}
-        {blade ? <DuelNote saber={saber} blade={blade} /> : null}
+        {blade && !Array.isArray(blade) ? <DuelNote saber={saber} blade={blade} /> : null}
       </section>
     </div>
   )
