@@ -98,6 +98,8 @@ describe('asking back', () => {
     for (const d of [19.05, 22.2, 25.4]) expect(suggestNominal(d, 'tube')).toBeUndefined()
     expect(suggestNominal(2.54, 'tube')?.nearest?.text).toBe('1 in')
     expect(suggestNominal(1160, 'sectionLength')?.nearest?.value).toBe(116)
+    expect(suggestNominal(130, 'bladeTube')?.usual).toEqual([150, 1400])
+    expect(suggestNominal(130, 'armTube')).toBeUndefined()
     expect(suggestNominal(90_000, 'sectionLength')).toEqual({ code: 'implausible', got: '90000 mm', usual: [2, 260] })
   })
   test.each([

@@ -17,6 +17,7 @@ const WINDOWS: Record<string, [number, number]> = {
   outside: [15, 80],
   bore: [3, 70],
   bladeTube: [150, 1400],
+  armTube: [30, 400],
   wall: [0.4, 12],
   partLength: [0.5, 250],
 }
@@ -26,6 +27,7 @@ export type SizeKind =
   | 'outside'
   | 'bore'
   | 'bladeTube'
+  | 'armTube'
   | 'wall'
   | 'partLength'
 

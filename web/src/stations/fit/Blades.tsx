@@ -153,6 +153,7 @@ function BladeSheet({ saber, blade: b }: { saber: Saber; blade: Blade }) {
       if (x) run(x)
     })
   const k = saber.hilt.sockets.find((q) => q.id === b.socket)
+  const inArm = saber.hilt.sections.some((x) => x.id === k?.section && x.role === 'quillon')
   const [bore, d] = [known(k?.bore), known(b.outside)]
   const fit = bore !== undefined && d !== undefined ? judgeSocket(bore, d, known(k?.depth), known(b.length)) : undefined
   const adapter = adapterFor(saber, b)
@@ -229,7 +230,7 @@ function BladeSheet({ saber, blade: b }: { saber: Saber; blade: Blade }) {
             key={key}
             compact
             label={label}
-            {...(kind ? { kind } : {})}
+            {...(kind ? { kind: kind === 'bladeTube' && inArm ? 'armTube' : kind } : {})}
             value={b[key]}
             unit={unit}
             quantity={quantityOf(unit)}
