@@ -127,7 +127,7 @@ job('the main job: from a wish to the PDF and the client’s page', async ({ pag
   await type(page, 'mA per channel of lamp glow', '18')
   await eventually('the light is counted', async () => (await page.getByText(/needs LEDs in lamp glow/).count()) === 0)
 
-  // Voice & light, with real recordings of a speaker test.
+  // Voice & light, with real sounds of a speaker test.
   await station(page, '5', 'Voice')
   await add(page, 'name of a preset', 'Bottle glass')
   await page.getByLabel('Blade colour').fill('#18b050')
