@@ -2,32 +2,14 @@ import { execFileSync } from 'node:child_process'
 import { readFileSync, writeFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
 import { join } from 'node:path'
-import type { Page } from 'playwright-core'
 import sharp from 'sharp'
-import { eventually, job, must, saved, signIn, startFilm } from './run'
+import { eventually, job, must, saved, signIn, startFilm } from './cases'
+import { add, choose, station, type } from './hands'
 
 const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
 const SOUNDS = ['Front_Center', 'Front_Left', 'Noise', 'Rear_Left', 'Side_Left'].map(
   (n) => `/usr/share/sounds/alsa/${n}.wav`,
 )
-
-const type = async (page: Page, label: string, text: string, nth = 0) => {
-  const field = page.getByLabel(label, { exact: true }).nth(nth)
-  await field.fill(text)
-  await field.press('Enter')
-  await field.blur()
-}
-const choose = (page: Page, label: string, value: string) =>
-  page.getByLabel(label, { exact: true }).first().selectOption(value)
-const station = async (page: Page, key: string, heading: string) => {
-  await page.locator('h1').click()
-  await page.keyboard.press(key)
-  await page.locator(`nav[aria-label=Stations] a[aria-current=page]:has-text("${heading}")`).waitFor()
-}
-const add = async (page: Page, label: string, text: string) => {
-  await page.getByLabel(label, { exact: true }).fill(text)
-  await page.keyboard.press('Enter')
-}
 
 job('the main job: from a wish to the PDF and the client’s page', async ({ page, server, folder }) => {
   await signIn(page, server.url)

@@ -41,7 +41,7 @@ export function BenchDrawing({
   const id = useBench((b) => b.id)
   const navigate = useNavigate()
   const [ref, width] = useWidth<HTMLElement>()
-  const [drag, setDrag] = useState<{ id: string; from: number; by: number }>()
+  const [drag, setDrag] = useState<{ id: string; from: number; by: number; at: number }>()
   const [reshaped, setReshaped] = useState<Section>()
   const [view, setView] = useState<{ zoom: number; centre?: number }>({ zoom: 1 })
   const [pan, setPan] = useState<{ from: number; centre: number }>()
@@ -132,14 +132,16 @@ export function BenchDrawing({
     if (station !== 'fit' || preview) return
     if (target?.startsWith('part:')) {
       const partId = target.slice(5)
-      if (known(saber.parts.find((p) => p.id === partId)?.at) === undefined) return
-      setDrag({ id: partId, from: mmAt(e), by: 0 })
+      const at = known(saber.parts.find((p) => p.id === partId)?.at)
+      if (at === undefined) return
+      setDrag({ id: partId, from: mmAt(e), by: 0, at })
       ;(e.currentTarget as Element).setPointerCapture(e.pointerId)
     }
   }
   const move = (e: PointerEvent) => {
     if (pan) setView((v) => ({ ...v, centre: pan.centre - (e.clientX - pan.from) / scene.scale }))
-    if (drag) setDrag({ ...drag, by: Math.round((mmAt(e) - drag.from) * 2) / 2 })
+    // In half millimetres, and not out of the pommel.
+    if (drag) setDrag({ ...drag, by: Math.max(-drag.at, Math.round((mmAt(e) - drag.from) * 2) / 2) })
   }
   const up = () => {
     setPan(undefined)
