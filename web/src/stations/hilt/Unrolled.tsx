@@ -1,5 +1,6 @@
-import { drawUnrolled } from '@nubrin/core/hilt'
+import { certainty, drawUnrolled, layOut } from '@nubrin/core/hilt'
 import { fact, type Saber } from '@nubrin/core/record'
+import { formatNumber } from '@nubrin/core/units'
 import { type MouseEvent, useMemo, useState } from 'react'
 import { freshId, todayIso } from '../../api'
 import { SceneView } from '../../drawing/SceneView'
@@ -22,6 +23,7 @@ export function Unrolled({ saber }: { saber: Saber }) {
     () => drawUnrolled(saber, { width: Math.max(300, width), height: HEIGHT, zoom, lit }),
     [saber, width, zoom, lit],
   )
+  const shape = useMemo(() => layOut(saber.hilt), [saber])
   const place = (e: MouseEvent) => {
     if (!tool) return
     const box = e.currentTarget.querySelector('svg')!.getBoundingClientRect()
@@ -69,6 +71,12 @@ export function Unrolled({ saber }: { saber: Saber }) {
         title="To scale both ways; 0° is the switch line, figures from the pommel"
       >
         <h2 className="h2">Unrolled</h2>
+        {shape.sections.length ? (
+          <span className="text-quiet whitespace-nowrap">
+            {shape.sections.every((s) => certainty(s.section.length) === 'known') ? '' : 'about '}
+            {formatNumber(shape.length, 1)} mm over all
+          </span>
+        ) : null}
         <span className="flex gap-1">
           <button
             type="button"
