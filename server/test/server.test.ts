@@ -199,11 +199,19 @@ describe('the shelf', () => {
     expect((await me.ask('DELETE', '/parts/shop-s-own')).status).toBe(404)
   })
   test('a hundred thousand rows are refused with their number, and others are served meanwhile', async () => {
-    const rows = Array.from({ length: 100_000 }, (_, i) => `cell,Cell ${i},65`).join('\n')
+    const rows = Array.from({ length: 100_000 }, (_, i) => `cell,Cell ${i},${i === 70_000 ? 'long' : 65}`).join('\n')
     const slow = me.upload('/parts/import', csv(`kind,name,length (mm)\n${rows}`), 'big.csv')
     const other = new Visitor(server.url)
     expect((await other.ask('GET', '/health')).status).toBe(200)
-    expect(await slow).toMatchObject({ status: 422, body: { problems: [{ rule: 'maxItems', got: '100000' }] } })
+    expect(await slow).toMatchObject({
+      status: 422,
+      body: {
+        problems: [
+          { rule: 'maxItems', got: '100000' },
+          { row: 70_002, column: 'length (mm)', got: 'long' },
+        ],
+      },
+    })
     expect((await shelf()).length).toBeLessThan(1000)
   })
   test('one part is changed and taken off; a wrong field is named and changes nothing', async () => {

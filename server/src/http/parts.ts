@@ -108,8 +108,14 @@ export function partRoutes(db: Tables): Router {
     const read = json ? readPartsJson(text) : await readCsv(text)
     if (read.parts.length > MOST_PARTS)
       throw new Invalid(
-        `The file has ${read.parts.length} parts; a shelf holds at most ${MOST_PARTS}. Nothing was taken in.`,
-        [{ path: '', rule: 'maxItems', message: `has more than ${MOST_PARTS} rows`, got: String(read.parts.length) }],
+        `The file has ${read.rows} parts; a shelf holds at most ${MOST_PARTS}. Nothing was taken in.${
+          read.problems.length ? ` ${read.problems.length} cells are wrong, too.` : ''
+        }`,
+        [
+          { path: '', rule: 'maxItems', message: `has more than ${MOST_PARTS} rows`, got: String(read.rows) },
+          ...read.problems.slice(0, 200),
+        ],
+        { rows: read.rows, good: 0, faults: read.problems.length + 1 },
       )
     const good = req.query.take === 'good'
     if (read.problems.length && !good) {
