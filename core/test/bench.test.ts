@@ -308,7 +308,7 @@ describe('balance', () => {
     const s = done()
     const plug = fitFrom(GENERIC_CATALOGUE.find((r) => r.id === 'plug-1')!, 'plug')
     s.parts.push(plug)
-    const [bare, plugged, bladed] = [balance(s), balance(s, undefined, plug), balance(s, s.blades[0])]
+    const [bare, plugged, bladed] = [balance(s), balance(s, [], plug), balance(s, [s.blades[0]!])]
     for (const b of [bare, plugged, bladed]) {
       if (!b.mass.ok || !b.centre.ok) throw new Error('not calculable')
       const mass = b.loads.reduce((m, l) => m + l.mass, 0)
@@ -319,7 +319,7 @@ describe('balance', () => {
     // The socket is 46 deep in a hilt of 255: the plug stands from 209 on, 48 long, 24 g.
     expect(plugged.loads.find((l) => l.ref === 'part:plug')).toMatchObject({ mass: 24, x: 255 - 46 + 24 })
     delete plug.specs.mass
-    expect(balance(s, undefined, plug).mass).toMatchObject({ ok: false })
+    expect(balance(s, [], plug).mass).toMatchObject({ ok: false })
   })
   test('arms of a crossguard and the blades in them weigh where the arms stand', () => {
     const s = demo('crosswind').sabers[0]!

@@ -332,7 +332,7 @@ describe('the front of what none covers', () => {
   test.each([40, 130, 2000])('keeps exactly those, with numbers up to %d', (most) => {
     fc.assert(
       fc.property(fc.array(five(most), { minLength: 1, maxLength: 300 }), (offers) => {
-        const front = new Front([0, -9, 0, 0, -most], [3, 9, most, most, 0])
+        const front = new Front<{ arrangement: number }>([0, -9, 0, 0, -most], [3, 9, most, most, 0])
         const above = (x: number[], y: number[]) => x.every((v, k) => v >= y[k]!)
         const kept: number[][] = []
         offers.forEach((o, i) => {
@@ -342,7 +342,7 @@ describe('the front of what none covers', () => {
           if (covered) return
           for (let k = kept.length - 1; k >= 0; k--) if (above(o, kept[k]!)) kept.splice(k, 1)
           kept.push(o)
-          front.add(a, b, c, d, e, { arrangement: i, board: 0, connector: 0, classes: [0, 0], rows: [0, 0, 0, 0] })
+          front.add(a, b, c, d, e, { arrangement: i })
         })
         const sorted = front.sorted().map((f) => offers[f.arrangement]!)
         expect(new Set(sorted.map(String))).toEqual(new Set(kept.map(String)))

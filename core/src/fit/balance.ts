@@ -1,7 +1,7 @@
 import { type Calculated, Gather } from '../findings/figure'
-import { crossAt, layOut, socketSpan, spanOf } from '../hilt/geometry'
+import { crossAt, inArm, layOut, type Piece, socketSpan, spanOf } from '../hilt/geometry'
 import { known } from '../record/fact'
-import type { Blade, FittedPart, Saber } from '../record/schema'
+import type { Blade, FittedPart, Saber, Section } from '../record/schema'
 import { mainSocket } from './cavity'
 
 /** Densities, g/cm³, for masses nobody has weighed (DOMAIN 4, handbook values). */
@@ -50,7 +50,7 @@ const frustum = (l: number, a: number, b: number) => ((Math.PI / 12) * l * (a * 
  * where the arms stand. A blade plug counts only when it is given: it stands on the bottom of the main socket.
  * CG = Σm·x/Σm.
  */
-export function balance(saber: Saber, blade?: Blade | readonly Blade[], plug?: FittedPart): Balance {
+export function balance(saber: Saber, blades: readonly Blade[] = [], plug?: FittedPart): Balance {
   const g = new Gather()
   const shape = layOut(saber.hilt)
   let m = 0
@@ -62,39 +62,38 @@ export function balance(saber: Saber, blade?: Blade | readonly Blade[], plug?: F
     if (mass > 0) loads.push({ name, ref, mass, x, about })
   }
   if (!shape.sections.length) g.missing('the hilt sections')
-  for (const s of shape.sections) {
-    const ref = `section:${s.section.id}`
-    const weighed = known(s.section.mass)
-    const mid = (s.x0 + s.x1) / 2
-    g.take(`length of ${s.section.name}`, s.section.length, ref)
-    if (weighed !== undefined) {
-      g.take(`mass of ${s.section.name}`, s.section.mass, ref)
-      add(s.section.name, ref, weighed, mid, s.section.mass?.source === 'assumed')
-      continue
-    }
-    g.take(`outside of ${s.section.name}`, s.section.outside, ref)
-    g.take(`bore of ${s.section.name}`, s.section.bore, ref)
-    const volume =
-      s.outer.reduce((v, p) => v + frustum(p.x1 - p.x0, p.d0, p.d1), 0) -
-      s.bore.reduce((v, p) => v + frustum(p.x1 - p.x0, p.d0, p.d1), 0)
-    g.note(`${s.section.name}, not weighed`, `${volume.toFixed(1)} cm³ × ${DENSITY[s.section.material]} g/cm³`, true)
-    add(s.section.name, ref, Math.max(0, volume) * DENSITY[s.section.material]!, mid, true)
-  }
-  const cross = crossAt(shape) ?? 0
-  for (const q of shape.quillons) {
+  /** A weighed section as it is, another from its volume in cm³, whose sizes are asked only then. */
+  const metal = (q: Section, x: number, volumeOf: () => number) => {
     const ref = `section:${q.id}`
     const weighed = known(q.mass)
     if (weighed !== undefined) {
       g.take(`mass of ${q.name}`, q.mass, ref)
-      add(q.name, ref, weighed, cross, q.mass?.source === 'assumed')
-      continue
+      add(q.name, ref, weighed, x, q.mass?.source === 'assumed')
+      return
     }
-    const l = g.take(`length of ${q.name}`, q.length, ref)
-    const d = g.take(`outside of ${q.name}`, q.outside, ref)
-    const b = g.take(`bore of ${q.name}`, q.bore, ref)
-    const volume = frustum(l, d, d) - frustum(l, b, b)
+    const volume = volumeOf()
     g.note(`${q.name}, not weighed`, `${volume.toFixed(1)} cm³ × ${DENSITY[q.material]} g/cm³`, true)
-    add(q.name, ref, Math.max(0, volume) * DENSITY[q.material]!, cross, true)
+    add(q.name, ref, Math.max(0, volume) * DENSITY[q.material]!, x, true)
+  }
+  for (const s of shape.sections) {
+    const ref = `section:${s.section.id}`
+    g.take(`length of ${s.section.name}`, s.section.length, ref)
+    metal(s.section, (s.x0 + s.x1) / 2, () => {
+      g.take(`outside of ${s.section.name}`, s.section.outside, ref)
+      g.take(`bore of ${s.section.name}`, s.section.bore, ref)
+      const filled = (list: readonly Piece[]) => list.reduce((v, p) => v + frustum(p.x1 - p.x0, p.d0, p.d1), 0)
+      return filled(s.outer) - filled(s.bore)
+    })
+  }
+  const cross = crossAt(shape) ?? 0
+  for (const q of shape.quillons) {
+    const ref = `section:${q.id}`
+    metal(q, cross, () => {
+      const l = g.take(`length of ${q.name}`, q.length, ref)
+      const d = g.take(`outside of ${q.name}`, q.outside, ref)
+      const b = g.take(`bore of ${q.name}`, q.bore, ref)
+      return frustum(l, d, d) - frustum(l, b, b)
+    })
   }
   for (const p of saber.parts) {
     const mass = known(p.specs.mass)
@@ -112,10 +111,12 @@ export function balance(saber: Saber, blade?: Blade | readonly Blade[], plug?: F
     const length = g.take(`length of ${plug.name}`, plug.specs.length, ref)
     add(plug.name, ref, mass, (seat?.x0 ?? 0) + length / 2, plug.specs.mass?.source === 'assumed')
   }
-  for (const b of blade === undefined ? [] : ([blade].flat() as Blade[])) {
+  for (const b of blades) {
     const ref = `blade:${b.id}`
-    const socket = saber.hilt.sockets.find((k) => k.id === b.socket)
-    const across = shape.quillons.some((q) => q.id === socket?.section)
+    const across = inArm(
+      shape,
+      saber.hilt.sockets.find((k) => k.id === b.socket),
+    )
     const seat = socketSpan(saber, b.socket, shape)
     if (!seat && !across) g.missing('the socket depth', `socket:${b.socket}`)
     const length = g.take(`length of ${b.name}`, b.length, ref)
@@ -160,8 +161,8 @@ export interface WhatIf {
  * What small changes would do to the balance: every heavy loose part 10 mm back and forth, the buttons moved towards the
  * emitter, a pommel or emitter 20 g heavier. Exact: CG' = (M·CG + Σ Δ(m·x)) ÷ M'. Empty while the balance is unknown.
  */
-export function balanceWhatIfs(saber: Saber, blade?: Blade | readonly Blade[], plug?: FittedPart): WhatIf[] {
-  const b = balance(saber, blade, plug)
+export function balanceWhatIfs(saber: Saber, blades: readonly Blade[] = [], plug?: FittedPart): WhatIf[] {
+  const b = balance(saber, blades, plug)
   if (!b.mass.ok || !b.centre.ok) return []
   const [M, c] = [b.mass.value, b.centre.value]
   const shape = layOut(saber.hilt)

@@ -46,6 +46,13 @@ const WALL_MOUNTED: readonly PartKind[] = ['switch', 'display', 'chargePort', 'k
 export const inWall = (p: FittedPart): boolean =>
   WALL_MOUNTED.includes(p.kind) && (known(p.clock) !== undefined || p.kind === 'switch' || p.kind === 'display')
 
+/** Whether a part takes length on the axis, by its kind: not in the wall, not a strip, not a dot. What lies beside another does too. */
+export const onAxis = (p: FittedPart): boolean =>
+  kindRule(p.kind).inside &&
+  !inWall(p) &&
+  p.kind !== 'strip' &&
+  !['knob', 'dot', 'window'].includes(kindRule(p.kind).glyph)
+
 /**
  * How far a wall-mounted part reaches into the free room, mm. Buttons, ports and kill switches hang from the outside, so
  * the wall's thickness is taken off their depth; a display lies inside under its window. Without a clock angle a port or
@@ -125,7 +132,8 @@ export function cavityOf(saber: Saber, gone: ReadonlySet<string> = new Set()): C
 }
 
 /** Depth kept out of a piece, for everything but the part itself. */
-const keepDepth = (p: CavityPiece, self?: string) =>
+/** How far the deepest thing reaches in from the wall over a piece, mm; `self` does not keep itself out. */
+export const keepDepth = (p: CavityPiece, self?: string) =>
   p.keeps.reduce((m, k) => (k.ref === self ? m : Math.max(m, k.depth)), 0)
 
 /** Stretches of the cavity through which a body passes, touching ones joined. `extra` widens the radius everywhere. */

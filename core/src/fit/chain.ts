@@ -3,7 +3,7 @@ import { layOut, socketSpan, spanOf } from '../hilt/geometry'
 import { kindRule } from '../parts/kinds'
 import { known } from '../record/fact'
 import type { FittedPart, Saber } from '../record/schema'
-import { bodyOf, cavityOf, inWall, mainSocket, tightest } from './cavity'
+import { bodyOf, cavityOf, mainSocket, onAxis, tightest } from './cavity'
 
 export interface PartFit {
   part: FittedPart
@@ -106,11 +106,8 @@ export function axialSlack(saber: Saber): Slack {
   room.needs.push(...g.needs)
   const inLine = saber.parts.filter(
     (p) =>
-      kindRule(p.kind).inside &&
+      onAxis(p) &&
       !p.beside &&
-      !['knob', 'dot', 'window'].includes(kindRule(p.kind).glyph) &&
-      !inWall(p) &&
-      p.kind !== 'strip' &&
       // A port or a kill switch without a place hangs somewhere in the wall.
       !(['chargePort', 'killSwitch'].includes(p.kind) && !spanOf(p)),
   )
@@ -141,14 +138,7 @@ export function axialSlack(saber: Saber): Slack {
 /** Pairs of in-line parts whose lengths overlap where they are placed, with the overlap in mm. */
 export function overlaps(saber: Saber): { a: FittedPart; b: FittedPart; mm: number }[] {
   const placed = saber.parts
-    .filter(
-      (p) =>
-        kindRule(p.kind).inside &&
-        !p.beside &&
-        !inWall(p) &&
-        ['cell', 'speaker', 'disc', 'chamber', 'slab'].includes(kindRule(p.kind).glyph) &&
-        p.kind !== 'strip',
-    )
+    .filter((p) => onAxis(p) && !p.beside)
     .map((part) => ({ part, span: spanOf(part) }))
     .filter((q): q is { part: FittedPart; span: { x0: number; x1: number } } => !!q.span)
     .sort((a, b) => a.span.x0 - b.span.x0)

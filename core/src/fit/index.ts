@@ -35,7 +35,6 @@ export {
   prepareLayouts,
   type Review,
   reviewLayout,
-  summaryWords,
   verdictWords,
   withLayout,
 } from './plan'
@@ -52,7 +51,7 @@ export {
   type Verdict,
   worth,
 } from './search'
-export { seatAll, seatOf } from './seats'
+export { HOLE_OF, seatAll, seatOf } from './seats'
 export { type FreeCircle, freeCircle, type Lying, layWires, type Slice, sliceAt } from './slice'
 export { judgeSocket, SOCKET_LIMITS, SOCKET_WORDS, type SocketClass, type SocketFit } from './socket'
 export { gapsAlong, spacersFor } from './spacers'

@@ -7,9 +7,9 @@ import type { Decision, FittedPart, Saber } from '../record/schema'
 import { formatNumber } from '../units/format'
 import { exchange, exchanged } from './alternatives'
 import { balance } from './balance'
-import { cavityOf, type Interval, inWall } from './cavity'
+import { cavityOf, type Interval, onAxis } from './cavity'
 import { axialSlack, fitParts, overlaps } from './chain'
-import type { Arrangement, Candidate, Layout, LayoutProblem, LayoutResult, Verdict } from './search'
+import type { Arrangement, Candidate, Layout, LayoutProblem, Verdict } from './search'
 import { seatAll } from './seats'
 import { spacersFor } from './spacers'
 
@@ -71,15 +71,7 @@ export function prepareLayouts(
   const unsized: string[] = []
   // What lies on the axis and is not searched for stays where it is, and nothing else may lie there.
   const blocks = saber.parts
-    .filter(
-      (p) =>
-        !gone.has(p.id) &&
-        !p.beside &&
-        kindRule(p.kind).inside &&
-        ['cell', 'speaker', 'disc', 'chamber', 'slab'].includes(kindRule(p.kind).glyph) &&
-        !inWall(p) &&
-        !['strip', 'spacer'].includes(p.kind),
-    )
+    .filter((p) => onAxis(p) && !p.beside && !gone.has(p.id) && p.kind !== 'spacer')
     .flatMap((p) => spanOf(p) ?? [])
   cavity.pieces = cavity.pieces.flatMap((p) =>
     without({ lo: p.x0, hi: p.x1 }, blocks).map(({ lo, hi }) => {
@@ -100,8 +92,10 @@ export function prepareLayouts(
       ? [{ id: r.id, name: r.name, gives, draws: load.value }]
       : []
   })
-  const cellRows = wish.cell === 'strong' ? pool.filter((r) => !weak.some((w) => w.id === r.id)) : pool
-  if (pool.length && !cellRows.length && load.ok)
+  const weakIds = new Set(weak.map((w) => w.id))
+  const cellRows = wish.cell === 'strong' ? pool.filter((r) => !weakIds.has(r.id)) : pool
+  const tooWeak = pool.length > 0 && !cellRows.length
+  if (tooWeak && load.ok)
     needs.push({ name: `a cell that gives the ${formatNumber(load.value, 1)} A of full white, or a search with any` })
   const times = cellRows.map(minutes)
   const score = times.length && times.every((t) => t.ok) ? 'min' : 'mAh'
@@ -140,7 +134,7 @@ export function prepareLayouts(
       ? sized([asRow(connector)], 'd', () => 0)
       : [{ id: 'none', name: 'no connector', length: 0, d: 0, mass: 0, score: 0 }]
   for (const [list, what] of [
-    [pool.length && !cellRows.length ? pool : cells, 'a cell with its sizes'],
+    [tooWeak ? pool : cells, 'a cell with its sizes'],
     [speakers, 'a speaker with its sizes'],
     [boards, 'a sound board with its sizes'],
   ] as const)
@@ -157,8 +151,7 @@ export function prepareLayouts(
   const rest = balance({ ...saber, parts: saber.parts.filter((p) => !gone.has(p.id)) })
   const weighed = rest.mass.ok && rest.centre.ok && rest.mass.value > 0
   return {
-    ...{ unseated, score, needs, weak },
-    unsized,
+    ...{ unseated, unsized, score, needs, weak },
     problem: {
       cavity,
       speakers,
@@ -389,7 +382,3 @@ export function verdictWords(v: Verdict): string {
   if (v.why === 'length') return `${formatNumber(v.mm, 1)} mm too long${v.with ? ` with ${v.with}` : ''}${next}`
   return 'goes in by itself, but nothing can be found for the other places'
 }
-
-/** Rows that made it, best first, and the count of layouts that a result stands for. */
-export const summaryWords = (r: LayoutResult): string =>
-  `${r.raw.toLocaleString('en')} combinations, ${r.feasible.toLocaleString('en')} close, ${r.best.length} best`

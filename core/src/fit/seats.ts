@@ -4,7 +4,11 @@ import { fact, known } from '../record/fact'
 import type { FittedPart, Opening, Saber } from '../record/schema'
 
 /** Which opening a part that hangs in the wall stands in or behind. */
-const HOLE_OF: Partial<Record<PartKind, Opening['kind']>> = { switch: 'switch', display: 'window', chargePort: 'port' }
+export const HOLE_OF: Partial<Record<PartKind, Opening['kind']>> = {
+  switch: 'switch',
+  display: 'window',
+  chargePort: 'port',
+}
 
 /** Openings of a kind in which no such part stands yet, from the pommel on. */
 function freeHoles(saber: Saber, kind: PartKind): Opening[] {

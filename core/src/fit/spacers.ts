@@ -1,8 +1,7 @@
 import { spanOf } from '../hilt/geometry'
-import { kindRule } from '../parts/kinds'
 import { fact } from '../record/fact'
 import type { FittedPart, Saber } from '../record/schema'
-import { cavityOf, type Interval, inWall } from './cavity'
+import { cavityOf, type Interval, keepDepth, onAxis } from './cavity'
 import { axialSlack } from './chain'
 
 /** Air left around a spacer, and the shortest worth cutting, mm. */
@@ -13,13 +12,7 @@ const SHORTEST = 2
 export function gapsAlong(saber: Saber): Interval[] {
   const cavity = cavityOf(saber)
   const spans = saber.parts
-    .filter(
-      (p) =>
-        kindRule(p.kind).inside &&
-        !inWall(p) &&
-        p.kind !== 'strip' &&
-        !['knob', 'dot', 'window'].includes(kindRule(p.kind).glyph),
-    )
+    .filter(onAxis)
     .flatMap((p) => spanOf(p) ?? [])
     .sort((a, b) => a.x0 - b.x0)
   const gaps: Interval[] = []
@@ -33,8 +26,8 @@ export function gapsAlong(saber: Saber): Interval[] {
 
 /**
  * Spacers that hold everything where it lies: one for each gap of at least 2 mm between two things, as wide as the bore and
- * what reaches in from the wall let it be. Together they are shorter than the gaps by the sum of all tolerances, so that it always closes; the
- * longest give that up. The gap before a speaker at the pommel is its air and stays. Empty while a size is missing.
+ * what reaches in from the wall let it be. Together they are shorter than the gaps by the sum of all tolerances, so that it
+ * always closes; the longest give that up. The gap before a speaker at the pommel is its air and stays. Empty while a size is missing.
  */
 export function spacersFor(saber: Saber, id: () => string, today: string): FittedPart[] {
   const slack = axialSlack(saber)
@@ -61,7 +54,7 @@ export function spacersFor(saber: Saber, id: () => string, today: string): Fitte
     .flatMap((g): FittedPart[] => {
       const free = cavity.pieces
         .filter((q) => q.x1 > g.lo + 1e-9 && q.x0 < g.lo + g.length - 1e-9)
-        .map((q) => 2 * (Math.min(q.r0, q.r1) - q.keeps.reduce((m, k) => Math.max(m, k.depth), 0)))
+        .map((q) => 2 * (Math.min(q.r0, q.r1) - keepDepth(q)))
       const d = Math.min(...free) - AROUND
       if (!(d >= 4)) return []
       const length = mm(g.length)

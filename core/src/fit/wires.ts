@@ -1,4 +1,4 @@
-import { layOut, socketSpan, spanOf } from '../hilt/geometry'
+import { inArm, layOut, socketSpan, spanOf } from '../hilt/geometry'
 import type { PartKind } from '../parts/kinds'
 import { known } from '../record/fact'
 import type { FittedPart, Saber } from '../record/schema'
@@ -105,7 +105,7 @@ export function conductorsOf(saber: Saber): { list: Conductors[]; unplaced: stri
   for (const k of saber.hilt.sockets) {
     const blade = saber.blades.find((b) => b.socket === k.id && b.kind !== 'plug' && b.kind !== 'inHilt')
     if (!blade) continue
-    const arm = shape.quillons.some((q) => q.id === k.section)
+    const arm = inArm(shape, k)
     const to = arm ? (shape.sections.at(-1)?.x0 ?? undefined) : socketSpan(saber, k.id, shape)?.x0
     const what = { name: blade.name, ref: `blade:${blade.id}` }
     if (blade.kind === 'string') {

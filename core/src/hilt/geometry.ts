@@ -150,6 +150,10 @@ export function crossAt(shape: HiltShape): number | undefined {
   return last && (last.x0 + last.x1) / 2
 }
 
+/** Whether a socket is in an arm of a crossguard. */
+export const inArm = (shape: HiltShape, socket: Saber['hilt']['sockets'][number] | undefined): boolean =>
+  shape.quillons.some((q) => q.id === socket?.section)
+
 /** Axial span of a fitted part; undefined until it is placed and has a length. */
 export function spanOf(part: FittedPart): { x0: number; x1: number } | undefined {
   const at = known(part.at)

@@ -3,6 +3,7 @@ export {
   type Certainty,
   certainty,
   type HiltShape,
+  inArm,
   layOut,
   narrowest,
   outerAt,

@@ -8,6 +8,7 @@ import {
   certainty,
   crossAt,
   type HiltShape,
+  inArm,
   layOut,
   outerAt,
   type PlacedSection,
@@ -233,7 +234,7 @@ function drawBlade({ pen, spots, saber, shape, x, y, view }: Ctx, b: Blade) {
   const span = socketSpan(saber, b.socket, shape)
   const d = known(b.outside)
   const socket = saber.hilt.sockets.find((k) => k.id === b.socket)
-  if (!span || d === undefined || shape.quillons.some((q) => q.id === socket?.section)) return
+  if (!span || d === undefined || inArm(shape, socket)) return
   const r = d / 2
   const wall = known(b.wall) ?? 2
   const end = b.kind === 'plug' ? x(span.x1) + 10 : view.bare ? x(span.x1) : view.width - 14
@@ -524,7 +525,7 @@ function drawMeasures({ pen, shape, saber, x, y, axisY, view }: Ctx) {
   if (view.to !== undefined) return
   for (const k of saber.hilt.sockets) {
     const span = socketSpan(saber, k.id, shape)
-    if (!span || shape.quillons.some((q) => q.id === k.section)) continue
+    if (!span || inArm(shape, k)) continue
     const c = certainty(k.depth)
     pen.dimension(
       x(span.x0),

@@ -23,21 +23,27 @@ import type { ReactElement } from 'react'
 
 const require = createRequire(import.meta.url)
 /** A font of the package, unpacked once: the PDF writer would unpack a WOFF's outlines again for every letter. */
-const archivo = (weight: number, set = 'latin') => {
+const archivo = (weight: number, set: string) => {
   const packed = readFileSync(require.resolve(`@fontsource/archivo/files/archivo-${set}-${weight}-normal.woff`))
   const plain = fonts.woff2ttf(new Uint8Array(packed).buffer, {
     inflate: (bytes) => [...inflateSync(Uint8Array.from(bytes))],
   })
   return `data:font/ttf;base64,${Buffer.from(plain).toString('base64')}`
 }
-Font.register({
-  family: 'Archivo',
-  fonts: [400, 600, 700].map((fontWeight) => ({ src: archivo(fontWeight), fontWeight })),
-})
-Font.register({
-  family: 'ArchivoExt',
-  fonts: [400, 600, 700].map((fontWeight) => ({ src: archivo(fontWeight, 'latin-ext'), fontWeight })),
-})
+let unpacked = false
+/** Makes Archivo known, with the first PDF rather than at every start of the server. */
+function unpackFonts() {
+  if (unpacked) return
+  for (const [family, set] of [
+    ['Archivo', 'latin'],
+    ['ArchivoExt', 'latin-ext'],
+  ] as const)
+    Font.register({
+      family,
+      fonts: [400, 600, 700].map((fontWeight) => ({ src: archivo(fontWeight, set), fontWeight })),
+    })
+  unpacked = true
+}
 // Everything Archivo has no shape for: Greek, Cyrillic, mathematical signs.
 const dejavu = (name: string) => require.resolve(`dejavu-fonts-ttf/ttf/${name}.ttf`)
 Font.register({
@@ -271,6 +277,7 @@ function BlockView({
 
 /** The handoff record as PDF, A4 or Letter. The drawing of each saber is made from its record, in lines, not pixels. */
 export async function handoffPdf(doc: HandoffDocument, c: Commission, paper: 'A4' | 'Letter'): Promise<Buffer> {
+  unpackFonts()
   const sabers = new Map(c.sabers.map((x) => [x.id, x]))
   const width = (paper === 'A4' ? 595 : 612) - 96
   const first = c.sabers[0]!

@@ -49,20 +49,19 @@ export function asCopy(c: Commission): Commission {
     }
   }
   collect(c)
+  /** A reference, `kind:id`, with or without a field behind it. */
+  const swapRef = (v: string) => {
+    const m = /^([a-z]+):(.+?)(\.[a-z]+)?$/i.exec(v)
+    return m && map.has(m[2]!) ? `${m[1]}:${map.get(m[2]!)}${m[3] ?? ''}` : v
+  }
   const swap = (v: unknown): unknown => {
-    if (typeof v === 'string') {
-      if (map.has(v)) return map.get(v)
-      const m = /^([a-z]+):(.+)$/.exec(v)
-      return m && map.has(m[2]!) ? `${m[1]}:${map.get(m[2]!)}` : v
-    }
+    if (typeof v === 'string') return map.get(v) ?? swapRef(v)
     if (Array.isArray(v)) return v.map(swap)
     if (v && typeof v === 'object')
       return Object.fromEntries(
         Object.entries(v).map(([k, x]) => [
           // A layout's facts stand under the reference of what they belong to.
-          k.replace(/^([a-z]+:)(.+)(\.[a-z]+)$/i, (key, kind, id, field) =>
-            map.has(id) ? `${kind}${map.get(id)}${field}` : key,
-          ),
+          swapRef(k),
           ['text', 'say', 'brief', 'name', 'title', 'what', 'note', 'who'].includes(k) ? x : swap(x),
         ]),
       )

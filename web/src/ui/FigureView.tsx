@@ -19,7 +19,6 @@ export function FigureView({
   as?: (v: number) => string
   unit?: string
 }): ReactNode {
-  const light = useLight()
   if (!figure.ok)
     return (
       <div className="border-rule border-b py-1.5">
@@ -45,17 +44,7 @@ export function FigureView({
       <ul className="mt-1">
         {figure.inputs.map((i) => (
           <li key={`${i.name}${i.text}`} className="flex justify-between gap-3">
-            {i.ref ? (
-              <button
-                type="button"
-                className="text-brass text-left underline decoration-dotted"
-                onClick={() => light(i.ref)}
-              >
-                {i.name}
-              </button>
-            ) : (
-              <span className="text-quiet">{i.name}</span>
-            )}
+            {i.ref ? <ToThing to={i.ref}>{i.name}</ToThing> : <span className="text-quiet">{i.name}</span>}
             <span className={i.about ? 'text-brass' : ''}>{i.text}</span>
           </li>
         ))}
@@ -82,3 +71,13 @@ export const Opens = ({ name, shows, children }: { name: string; shows: ReactNod
     </DisclosurePanel>
   </Disclosure>
 )
+
+/** Words that light the thing they speak of. */
+export function ToThing({ to, children }: { to: string; children: ReactNode }) {
+  const light = useLight()
+  return (
+    <button type="button" className="text-brass text-left underline decoration-dotted" onClick={() => light(to)}>
+      {children}
+    </button>
+  )
+}

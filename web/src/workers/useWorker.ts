@@ -12,12 +12,11 @@ export interface Work<T> {
 
 /**
  * Runs a question in a worker of its own, a moment after it last changed. The worker is kept for the next question; one
- * that is still at work when a newer question comes, or is stopped, is ended. `key` stands for the question: the same key
- * is not asked again. Without a question nothing runs.
+ * that is still at work when a newer question comes, or is stopped, is ended. `ask` is one question as long as it is the
+ * same object, so callers memoise it. Without a question nothing runs.
  */
 export function useWorker<K extends Ask['kind']>(
   ask: Extract<Ask, { kind: K }> | undefined,
-  key: string,
 ): Work<Extract<Answer, { kind: K }>> {
   type Found = Extract<Answer, { kind: K }>
   const [progress, setProgress] = useState<number>()
@@ -25,8 +24,6 @@ export function useWorker<K extends Ask['kind']>(
   const [error, setError] = useState<string>()
   const worker = useRef<Worker>(undefined)
   const busy = useRef(false)
-  const question = useRef(ask)
-  question.current = ask
   const rest = () => {
     busy.current = false
     setProgress(undefined)
@@ -40,7 +37,7 @@ export function useWorker<K extends Ask['kind']>(
     if (busy.current) end()
   }
   useEffect(() => {
-    if (!question.current) {
+    if (!ask) {
       setResult(undefined)
       return
     }
@@ -62,13 +59,13 @@ export function useWorker<K extends Ask['kind']>(
         end()
       }
       busy.current = true
-      worker.current.postMessage(question.current)
+      worker.current.postMessage(ask)
     }, 120)
     return () => {
       clearTimeout(timer)
       stop()
     }
-  }, [key])
+  }, [ask])
   useEffect(() => end, [])
   return { progress, result, error, cancel: stop }
 }

@@ -4,6 +4,7 @@ import {
   demoAgainstShipped,
   GRILLE_AIR,
   grilleAir,
+  HOLE_OF,
   inWall,
   judgeDuel,
   overClosing,
@@ -276,13 +277,8 @@ export const benchChecks: Check[] = [
     rule: 'A button stands in its hole and a port behind its hole.',
     source: 'geometry',
     run: ({ saber }) =>
-      (
-        [
-          ['switch', 'switch'],
-          ['chargePort', 'port'],
-        ] as const
-      ).flatMap(([kind, hole]) => {
-        const holes = saber.hilt.openings.filter((o) => o.kind === hole)
+      (['switch', 'chargePort'] as const).flatMap((kind) => {
+        const holes = saber.hilt.openings.filter((o) => o.kind === HOLE_OF[kind])
         if (!holes.length) return []
         return saber.parts
           .filter((p) => p.kind === kind && spanOf(p) && inWall(p))

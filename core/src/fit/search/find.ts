@@ -1,7 +1,7 @@
 import { type Lane, laneOf, pushRear, type Steps, stepsOf } from './lanes'
 import { arrangementsOf, type Layout, type LayoutProblem, type LayoutResult, type Stair } from './problem'
 import { type Prepared, prepare } from './room'
-import { note, verdictsOf, worst } from './verdicts'
+import { type Hits, note, verdictsOf, worst } from './verdicts'
 import { layoutFor, offerLane, weightsOf } from './weigh'
 
 /**
@@ -15,7 +15,7 @@ export function findLayouts(p: LayoutProblem, report?: (share: number) => void):
   const arrangements = arrangementsOf(p)
   const has = prepare(p)
   const { speakers, cells, boards, connectors } = has
-  const hit = {
+  const hit: Hits = {
     speaker: new Float64Array(speakers.length),
     cell: new Float64Array(cells.length),
     board: new Float64Array(boards.length),
@@ -50,10 +50,7 @@ export function findLayouts(p: LayoutProblem, report?: (share: number) => void):
     arrangements,
     raw: p.speakers.length * p.cells.length * p.boards.length * p.connectors.length * arrangements.length,
     ...{ feasible, found },
-    best: weights.front.sorted().map((o) => {
-      const lane = laneOf(has.room(o.connector)!, arrangements[o.arrangement]!, o.arrangement, o.board, o.connector)
-      return layoutFor(p, has, lane, o.classes, o.rows)
-    }),
+    best: weights.front.sorted().map((o) => layoutFor(p, has, o)),
     verdicts: verdictsOf(p, has, hit, miss),
   }
 }
@@ -72,17 +69,10 @@ function stairOf(l: Lane, s: Steps): Stair {
   }
 }
 
-interface Hits {
-  speaker: Float64Array
-  cell: Float64Array
-  board: Float64Array
-  connector: Float64Array
-}
-
 /** Counts the layouts of a stair, in all and for each size; returns how many there are. */
 function tally(has: Prepared, s: Stair, hit: Hits): number {
   const [first, second] = s.speakerFirst ? [has.speakers, has.cells] : [has.cells, has.speakers]
-  const [hitFirst, hitThen] = s.speakerFirst ? [hit.speaker, hit.cell] : [hit.cell, hit.speaker]
+  const [hitFirst, hitSecond] = s.speakerFirst ? [hit.speaker, hit.cell] : [hit.cell, hit.speaker]
   const b = has.boards[s.board]!.rows.length
   const k = has.connectors[s.connector]!.rows.length
   // Rows among the foremost n of `second`, and rows of `first` that reach the n-th.
@@ -97,10 +87,10 @@ function tally(has: Prepared, s: Stair, hit: Hits): number {
     pairs += first[c]!.rows.length * among[s.reach[i]!]!
     hitFirst[c]! += among[s.reach[i]!]! * b * k
     // `reach` falls: what lies beyond it is reached only by those that came before.
-    for (; n > s.reach[i]!; n--) hitThen[s.second[n - 1]!]! += reaching * b * k
+    for (; n > s.reach[i]!; n--) hitSecond[s.second[n - 1]!]! += reaching * b * k
     reaching += first[c]!.rows.length
   })
-  for (; n > 0; n--) hitThen[s.second[n - 1]!]! += reaching * b * k
+  for (; n > 0; n--) hitSecond[s.second[n - 1]!]! += reaching * b * k
   hit.board[s.board]! += pairs * k
   hit.connector[s.connector]! += pairs * b
   return pairs * b * k
@@ -149,14 +139,15 @@ function misses(p: LayoutProblem, has: Prepared, lanes: readonly { lane: Lane; s
 export function* layoutsOf(p: LayoutProblem, r: LayoutResult): Generator<Layout> {
   const has = prepare(p)
   for (const { arrangement, board, connector, speakerFirst, first, second, reach } of r.found) {
-    const l = laneOf(has.room(connector)!, r.arrangements[arrangement]!, arrangement, board, connector)
+    const lane = laneOf(has.room(connector)!, r.arrangements[arrangement]!, arrangement, board, connector)
     for (let i = 0; i < first.length; i++)
       for (let j = 0; j < reach[i]!; j++) {
         const [s, c] = speakerFirst ? [first[i]!, second[j]!] : [second[j]!, first[i]!]
         for (const sr of has.speakers[s]!.rows)
           for (const cr of has.cells[c]!.rows)
             for (const br of has.boards[board]!.rows)
-              for (const kr of has.connectors[connector]!.rows) yield layoutFor(p, has, l, [s, c], [sr, cr, br, kr])
+              for (const kr of has.connectors[connector]!.rows)
+                yield layoutFor(p, has, { lane, classes: [s, c], rows: [sr, cr, br, kr] })
       }
   }
 }

@@ -1,13 +1,3 @@
-/** What stands on the front: rows and arrangement of a layout, and the classes of its speaker and cell. */
-export interface Offer {
-  arrangement: number
-  board: number
-  connector: number
-  classes: [speaker: number, cell: number]
-  /** Speaker, cell, board, connector. */
-  rows: [number, number, number, number]
-}
-
 const DIMS = 5
 /** Most sets that are kept for one number. */
 const SETS = 128
@@ -20,8 +10,8 @@ const SETS = 128
  * bit for each that stands: those worth at least so many steps. An offer can be covered only by what its five sets have in
  * common; where a step is more than one, that is then looked at exactly.
  */
-export class Front {
-  private offers: (Offer | undefined)[] = []
+export class Front<T extends object> {
+  private offers: (T | undefined)[] = []
   private free: number[] = []
   /** Five numbers for each that stands, counted from the least. */
   private worth = new Int32Array(DIMS * 128)
@@ -84,7 +74,7 @@ export class Front {
   }
 
   /** Takes up an offer that nothing covers, and lets go of what it covers. */
-  add(a: number, b: number, c: number, d: number, e: number, what: Offer) {
+  add(a: number, b: number, c: number, d: number, e: number, what: T) {
     const own = Int32Array.of(a, b, c, d, e)
     for (let k = 0; k < DIMS; k++) own[k]! -= this.lo[k]!
     for (let i = 0; i < this.offers.length; i++) {
@@ -115,7 +105,7 @@ export class Front {
   }
 
   /** Those that stand, best by the first number first, then by the next. */
-  sorted(): Offer[] {
+  sorted(): T[] {
     return this.offers
       .flatMap((offer, i) => (offer ? [{ offer, worth: this.worth.subarray(DIMS * i, DIMS * (i + 1)) }] : []))
       .sort((x, y) => {

@@ -1,4 +1,4 @@
-import type { Arrangement, LayoutProblem, Token } from './problem'
+import type { Arrangement, Token } from './problem'
 import { type Choice, choiceAt, EPS, firstFrom, lastBefore, type Room } from './room'
 
 /**
@@ -127,13 +127,8 @@ function ordered(values: Float64Array, sign: 1 | -1): Int32Array {
 export function settle(l: Lane): number {
   const xi = l.chamberAt
   if (xi < 0) return 0
-  const x = pushFront(l, l.pick.length - 1, xi, l.room.end)
+  const to = pushFront(l, l.pick.length - 1, xi, l.room.end)
   const from = xi > 0 ? l.at[xi - 1]! + l.choices[xi - 1]!.len[l.pick[xi - 1]!]! : -Infinity
-  return stretch(l, from, x)
-}
-
-/** The longest chamber between two places, mm; it begins at `at[chamberAt]`. */
-export function stretch(l: Lane, from: number, to: number): number {
   const { lo, hi } = l.room.chamber
   let best = 0
   for (let i = 0; i < lo.length; i++) {
@@ -141,15 +136,8 @@ export function stretch(l: Lane, from: number, to: number): number {
     const length = Math.min(hi[i]!, to) - a
     if (length > best) {
       best = length
-      l.at[l.chamberAt] = a
+      l.at[xi] = a
     }
   }
   return best
-}
-
-/** Picks classes of speaker and cell and pushes everything to the rear; where the last thing ends, NaN when something lies nowhere. */
-export function placeAll(l: Lane, p: LayoutProblem, speaker: number, cell: number): number {
-  l.pick[l.speakerAt] = l.choices[l.speakerAt]!.itemOf[speaker]!
-  l.pick[l.cellAt] = l.choices[l.cellAt]!.itemOf[cell]!
-  return pushRear(l, 0, l.pick.length, p.cavity.x0)
 }

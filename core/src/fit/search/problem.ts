@@ -132,7 +132,6 @@ export interface Class {
   rows: number[]
   length: number
   body: Body
-  key: string
 }
 
 export function classesOf(rows: readonly Candidate[], body: (c: Candidate) => Body): Class[] {
@@ -141,7 +140,7 @@ export function classesOf(rows: readonly Candidate[], body: (c: Candidate) => Bo
     const key = `${c.length}/${c.d ?? ''}/${c.w ?? ''}/${c.t ?? ''}`
     const found = by.get(key)
     if (found) found.rows.push(i)
-    else by.set(key, { rows: [i], length: c.length, body: body(c), key })
+    else by.set(key, { rows: [i], length: c.length, body: body(c) })
   })
   return [...by.values()]
 }

@@ -72,7 +72,7 @@ function choiceOf(classes: Step[]): Choice {
   }
 }
 
-/** `earliest` and `latest` of the cavity on flattened starts; NaN when there is none. */
+/** The first start of an item from x on, and its last up to x; NaN when there is none. */
 export function firstFrom(c: Choice, item: number, x: number): number {
   for (let i = c.off[item]!; i < c.off[item + 1]!; i++) if (c.hi[i]! >= x - EPS) return Math.max(c.lo[i]!, x)
   return Number.NaN

@@ -3,6 +3,9 @@ import type { Body } from '../radial'
 import type { Candidate, Class, LayoutProblem, LayoutResult, Verdict } from './problem'
 import { EPS, heardFrom } from './room'
 
+/** In how many layouts each size is. */
+export type Hits = Record<'speaker' | 'cell' | 'board' | 'connector', Float64Array>
+
 export interface Miss {
   over: number
   speaker: number
@@ -20,7 +23,7 @@ export function note(m: Miss, over: number, speaker: number, cell: number, board
 export function verdictsOf(
   p: LayoutProblem,
   has: { speakers: Class[]; cells: Class[]; boards: Class[]; connectors: Class[] },
-  hit: Record<'speaker' | 'cell' | 'board' | 'connector', Float64Array>,
+  hit: Hits,
   miss: { speaker: Miss[]; cell: Miss[]; board: Miss[] },
 ): LayoutResult['verdicts'] {
   const each = (

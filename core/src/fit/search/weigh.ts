@@ -1,7 +1,14 @@
-import { Front, type Offer } from './front'
-import { type Lane, placeAll, pushRear, type Steps, settle } from './lanes'
+import { Front } from './front'
+import { type Lane, pushRear, type Steps, settle } from './lanes'
 import { type Candidate, type Class, GRAIN, type Layout, type LayoutProblem } from './problem'
 import { type Choice, leftAfter, type Prepared } from './room'
+
+/** A layout that may be among the best: its lane, classes of speaker and cell, and its rows. */
+export interface Offer {
+  lane: Lane
+  classes: [speaker: number, cell: number]
+  rows: [speaker: number, cell: number, board: number, connector: number]
+}
 
 /** The rows of an item that differ in what counts, best rank first, in columns. */
 interface Kinds {
@@ -30,7 +37,7 @@ interface Weights {
   connectors: { mass: number[]; row: number[] }[]
   /** Most that the balance can be off, mm. */
   farOff: number
-  front: Front
+  front: Front<Offer>
 }
 
 export function weightsOf(p: LayoutProblem, has: Prepared): Weights {
@@ -75,7 +82,7 @@ export function weightsOf(p: LayoutProblem, has: Prepared): Weights {
     boards: has.boards.map((c) => masses(p.boards, c)),
     connectors: has.connectors.map((c) => masses(p.connectors, c)),
     farOff,
-    front: new Front(
+    front: new Front<Offer>(
       [0, 0, 0, 0, -Math.round(farOff / GRAIN.off)],
       [score.count - 1, d.count - 1, Math.ceil(long / GRAIN.chamber), Math.ceil(long / GRAIN.slack), 0],
     ),
@@ -153,7 +160,7 @@ export function offerLane(p: LayoutProblem, has: Prepared, l: Lane, s: Steps, ws
               const e = balanced ? grain(offOf(moment, mass, as, ms, ac, mc), farOff) : 0
               if (front.covers(a, b, c, d, e)) continue
               front.add(a, b, c, d, e, {
-                ...{ arrangement: l.arrangement, board: l.board, connector: l.connector },
+                lane: l,
                 classes: [sk.cls[si]!, ck.cls[ci]!],
                 rows: [sk.row[si]!, ck.row[ci]!, boards.row[bi]!, connectors.row[ki]!],
               })
@@ -192,46 +199,33 @@ function nearestOff(
   return lo > 0 ? lo : Math.min(Math.max(w, x, y, z), 0)
 }
 
-/**
- * Settles one pair of sizes that closes: where everything stands, and what a choice of rows of those sizes weighs. Balance
- * and `off` in mm.
- */
-function weigh(p: LayoutProblem, has: Prepared, l: Lane, speaker: number, cell: number) {
-  const slack = leftAfter(l.room, placeAll(l, p, speaker, cell))
+/** One layout in full: everything pushed to the rear, the chamber settled, and what its rows weigh. */
+export function layoutFor(p: LayoutProblem, has: Prepared, { lane: l, classes: [s, c], rows }: Offer): Layout {
+  const [speaker, cell, board, connector] = rows
+  l.pick[l.speakerAt] = l.choices[l.speakerAt]!.itemOf[s]!
+  l.pick[l.cellAt] = l.choices[l.cellAt]!.itemOf[c]!
+  const slack = leftAfter(l.room, pushRear(l, 0, l.pick.length, p.cavity.x0))
   const chamber = settle(l)
   const mid = new Float64Array(4)
-  middles(has, l, speaker, cell, mid)
+  middles(has, l, s, c, mid)
   const at: Layout['at'] = {
     speaker: l.at[l.speakerAt]!,
-    cell: mid[1]! - has.cells[cell]!.length / 2,
+    cell: mid[1]! - has.cells[c]!.length / 2,
     board: mid[2]! - has.boards[l.board]!.length / 2,
     connector: l.room.end,
     ...(l.chamberAt >= 0 ? { chamber: l.at[l.chamberAt]! } : {}),
   }
-  const crystal = l.chamberAt >= 0 ? p.chamber!.mass : 0
-  const mass = p.fixed.mass + crystal
-  const moment = p.fixed.moment + (crystal ? crystal * (at.chamber! + chamber / 2) : 0)
-  const balanceOf = (sr: Candidate, cr: Candidate, br: Candidate, kr: Candidate) => {
-    const m = mass + sr.mass + cr.mass + br.mass + kr.mass
-    const mx = moment + sr.mass * mid[0]! + cr.mass * mid[1]! + br.mass * mid[2]! + kr.mass * mid[3]!
-    const balance = m > 0 ? mx / m : 0
-    return { balance, off: p.balance === undefined ? 0 : Math.abs(balance - p.balance) }
-  }
-  return { at, slack, chamber, balanceOf }
-}
-
-/** One layout in full. */
-export function layoutFor(
-  p: LayoutProblem,
-  has: Prepared,
-  l: Lane,
-  [s, c]: Offer['classes'],
-  [speaker, cell, board, connector]: Offer['rows'],
-): Layout {
-  const { balanceOf, ...places } = weigh(p, has, l, s, c)
+  const loads = [
+    [p.fixed.mass, p.fixed.moment],
+    ...(at.chamber === undefined ? [] : [[p.chamber!.mass, p.chamber!.mass * (at.chamber + chamber / 2)] as const]),
+    ...[p.speakers[speaker]!, p.cells[cell]!, p.boards[board]!, p.connectors[connector]!].map(
+      (row, i) => [row.mass, row.mass * mid[i]!] as const,
+    ),
+  ] as const
+  const mass = loads.reduce((sum, [m]) => sum + m, 0)
+  const balance = mass > 0 ? loads.reduce((sum, [, mx]) => sum + mx, 0) / mass : 0
   return {
-    ...{ arrangement: l.arrangement, speaker, cell, board, connector },
-    ...places,
-    ...balanceOf(p.speakers[speaker]!, p.cells[cell]!, p.boards[board]!, p.connectors[connector]!),
+    ...{ arrangement: l.arrangement, speaker, cell, board, connector, at, slack, chamber, balance },
+    off: p.balance === undefined ? 0 : Math.abs(balance - p.balance),
   }
 }

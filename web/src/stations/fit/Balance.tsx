@@ -9,31 +9,29 @@ import { Weights } from './Weights'
 /** Where the saber balances, bare and with each blade, what pulls at the hand, and what small changes would do. */
 export function BalanceBench({ saber }: { saber: Saber }) {
   const [held, setHeld] = useState('')
-  const shipped = saber.blades.filter((b) => b.use !== 'demo')
-  const blade = held === 'all' ? shipped : saber.blades.find((b) => b.id === held)
-  const plug = saber.parts.find((p) => p.id === held)
-  const of = useMemo(() => balance(saber, blade, plug), [saber, blade, plug])
-  const whatIfs = useMemo(() => balanceWhatIfs(saber, blade, plug), [saber, blade, plug])
-  const all: { id: string; name: string; blade?: Blade | Blade[]; plug?: FittedPart }[] = [
-    { id: '', name: 'hilt alone' },
-    ...saber.parts.filter((p) => p.kind === 'plug').map((p) => ({ id: p.id, name: `with ${p.name}`, plug: p })),
-    ...saber.blades.map((b) => ({ id: b.id, name: `with ${b.name}`, blade: b })),
-    ...(shipped.length > 1 ? [{ id: 'all', name: 'with all its blades', blade: shipped }] : []),
-  ]
+  const all = useMemo(() => {
+    const shipped = saber.blades.filter((b) => b.use !== 'demo')
+    const held: { id: string; name: string; blades: Blade[]; plug?: FittedPart }[] = [
+      { id: '', name: 'hilt alone', blades: [] },
+      ...saber.parts
+        .filter((p) => p.kind === 'plug')
+        .map((plug) => ({ id: plug.id, name: `with ${plug.name}`, blades: [], plug })),
+      ...saber.blades.map((b) => ({ id: b.id, name: `with ${b.name}`, blades: [b] })),
+      ...(shipped.length > 1 ? [{ id: 'all', name: 'with all its blades', blades: shipped }] : []),
+    ]
+    return held.map((h) => ({ ...h, of: balance(saber, h.blades, h.plug) }))
+  }, [saber])
+  const now = all.find((a) => a.id === held) ?? all[0]!
+  const { of } = now
+  const whatIfs = useMemo(() => balanceWhatIfs(saber, now.blades, now.plug), [saber, now])
   const length = layOut(saber.hilt).length
   const grip = gripMiddle(saber)
-  const most = Math.max(
-    length,
-    ...all.map((a) => {
-      const c = balance(saber, a.blade, a.plug).centre
-      return c.ok ? c.value : 0
-    }),
-  )
+  const most = Math.max(length, ...all.map((a) => (a.of.centre.ok ? a.of.centre.value : 0)))
   const x = (mm: number) => 8 + (mm / most) * 582
   return (
     <div className="grid grid-cols-[minmax(0,1fr)_280px] gap-6">
       <section aria-label="Balance">
-        <h2 className="h2">What weighs where, {held ? all.find((a) => a.id === held)?.name : 'hilt alone'}</h2>
+        <h2 className="h2">What weighs where, {now.name}</h2>
         <Weights of={of} grip={grip} hilt={length} />
         <p className="text-quiet text-[0.87rem]">
           Faint: not weighed. Dashed: the middle of the grip at {formatNumber(grip, 0)} mm. Wedge: where it balances.
@@ -42,13 +40,13 @@ export function BalanceBench({ saber }: { saber: Saber }) {
         <h2 className="h2 mt-2">Where it balances</h2>
         <ul>
           {all.map((a) => {
-            const b = balance(saber, a.blade, a.plug)
+            const b = a.of
             return (
               <li key={a.id} className="border-rule border-b">
                 <button
                   type="button"
-                  aria-pressed={held === a.id}
-                  className={`w-full py-1 text-left ${held === a.id ? 'bg-card' : ''}`}
+                  aria-pressed={a === now}
+                  className={`w-full py-1 text-left ${a === now ? 'bg-card' : ''}`}
                   onClick={() => setHeld(a.id)}
                 >
                   <span className="flex justify-between gap-2">
@@ -100,7 +98,7 @@ export function BalanceBench({ saber }: { saber: Saber }) {
             </ul>
           </>
         ) : null}
-        {blade && !Array.isArray(blade) ? <DuelNote saber={saber} blade={blade} /> : null}
+        {now.blades.length === 1 ? <DuelNote saber={saber} blade={now.blades[0]!} /> : null}
       </section>
     </div>
   )

@@ -8,6 +8,7 @@ import {
   stringSums,
   swingRoom,
 } from '@nubrin/core/fit'
+import { inArm, layOut } from '@nubrin/core/hilt'
 import { pixels } from '@nubrin/core/power'
 import { type Blade, fact, known, type Saber } from '@nubrin/core/record'
 import { formatNumber, mmAndInch, quantityOf, type SizeKind, type Unit } from '@nubrin/core/units'
@@ -153,7 +154,7 @@ function BladeSheet({ saber, blade: b }: { saber: Saber; blade: Blade }) {
       if (x) run(x)
     })
   const k = saber.hilt.sockets.find((q) => q.id === b.socket)
-  const inArm = saber.hilt.sections.some((x) => x.id === k?.section && x.role === 'quillon')
+  const across = inArm(layOut(saber.hilt), k)
   const [bore, d] = [known(k?.bore), known(b.outside)]
   const fit = bore !== undefined && d !== undefined ? judgeSocket(bore, d, known(k?.depth), known(b.length)) : undefined
   const adapter = adapterFor(saber, b)
@@ -230,7 +231,7 @@ function BladeSheet({ saber, blade: b }: { saber: Saber; blade: Blade }) {
             key={key}
             compact
             label={label}
-            {...(kind ? { kind: kind === 'bladeTube' && inArm ? 'armTube' : kind } : {})}
+            {...(kind ? { kind: kind === 'bladeTube' && across ? 'armTube' : kind } : {})}
             value={b[key]}
             unit={unit}
             quantity={quantityOf(unit)}

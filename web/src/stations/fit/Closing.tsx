@@ -13,10 +13,13 @@ export function Closing({ saber }: { saber: Saber }) {
   const clamp = useMemo(() => clampOf(saber), [saber])
   const air = useMemo(() => grilleAir(saber), [saber])
   const room = slack.nominal.ok ? slack.nominal.value : undefined
-  const { result, progress } = useWorker<'chance'>(
-    room === undefined ? undefined : { kind: 'chance', room, tols: slack.tols, draws: DRAWS },
-    room === undefined ? '' : `${room}|${slack.tols.join()}`,
+  // Drawn again only when a figure changes, not with every edit of the saber.
+  const figures = slack.tols.join()
+  const ask = useMemo(
+    () => (room === undefined ? undefined : ({ kind: 'chance', room, tols: slack.tols, draws: DRAWS } as const)),
+    [room, figures],
   )
+  const { result, progress } = useWorker<'chance'>(ask)
   const chance = result?.result
   return (
     <>

@@ -39,6 +39,10 @@ const startWish = (saber: Saber): LayoutWish => {
   }
 }
 
+/** What makes a layout the same one in another search. */
+const markOf = (l: Layout, r: LayoutResult, p: LayoutProblem) =>
+  [r.arrangements[l.arrangement]!.order, p.speakers[l.speaker]!.id, p.cells[l.cell]!.id, p.boards[l.board]!.id].join()
+
 /** The spacers of a saber in a line. */
 function spacerWords(saber: Saber): string {
   const lengths = saber.parts.filter((p) => p.kind === 'spacer').map((p) => formatNumber(known(p.specs.length) ?? 0, 1))
@@ -60,11 +64,11 @@ export function Layouts({ saber, rows }: { saber: Saber; rows: CataloguePart[] }
   const [spacers, setSpacers] = useState(false)
   const [why, setWhy] = useState('')
   const [wrong, setWrong] = useState('')
-  const key = useMemo(freshId, [saber, rows, wish])
-  const work = useWorker<'layouts'>(
-    rows.length ? { kind: 'layouts', saber, shelf: rows, wish, today: todayIso() } : undefined,
-    rows.length ? key : '',
+  const ask = useMemo(
+    () => (rows.length ? ({ kind: 'layouts', saber, shelf: rows, wish, today: todayIso() } as const) : undefined),
+    [saber, rows, wish],
   )
+  const work = useWorker<'layouts'>(ask)
   const searching = work.progress !== undefined
   const prepared = work.result?.prepared
   const ready = prepared && !prepared.needs.length ? prepared : undefined
@@ -72,38 +76,32 @@ export function Layouts({ saber, rows }: { saber: Saber; rows: CataloguePart[] }
   const layout = found?.best[picked]
   // The same layout stays picked when it is found again.
   const held = useRef('')
-  const nameOf = (l: Layout, r: LayoutResult, p: LayoutProblem) =>
-    [r.arrangements[l.arrangement]!.order, p.speakers[l.speaker]!.id, p.cells[l.cell]!.id, p.boards[l.board]!.id].join()
   useEffect(() => {
-    const again = found && ready ? found.best.findIndex((l) => nameOf(l, found, ready.problem) === held.current) : -1
+    const again = found && ready ? found.best.findIndex((l) => markOf(l, found, ready.problem) === held.current) : -1
     setPicked(again >= 0 ? again : found?.best.length ? 0 : -1)
   }, [found])
   const pick = (n: number) => {
     setPicked(n)
-    if (found && ready) held.current = nameOf(found.best[n]!, found, ready.problem)
+    if (found && ready) held.current = markOf(found.best[n]!, found, ready.problem)
   }
   const arrangement = layout && found ? found.arrangements[layout.arrangement] : undefined
+  const seated = useMemo(() => seatAll(saber, todayIso()).saber, [saber])
   const planned = useMemo(
     () =>
       ready && layout && arrangement
-        ? withLayout(
-            seatAll(saber, todayIso()).saber,
-            ready.problem,
-            arrangement,
-            layout,
-            rows,
-            freshId,
-            todayIso(),
-            spacers,
-          )
+        ? withLayout(seated, ready.problem, arrangement, layout, rows, freshId, todayIso(), spacers)
         : undefined,
-    [ready, layout, arrangement, saber, rows, spacers],
+    [ready, layout, arrangement, seated, rows, spacers],
   )
   // What is only considered is shown on the drawing; leaving the bench takes it back.
   useEffect(() => {
     if (planned) consider({ saber: planned, label: 'considered, not chosen yet' })
     return () => consider(undefined)
   }, [planned, consider])
+  const gaveUp = useMemo(
+    () => (ready && found && layout ? gaveUpWords(ready.problem, found.best, layout, ready.score) : ''),
+    [ready, found, layout],
+  )
   const chosen = useMemo(() => reviewLayout(saber), [saber])
   const refused = useMemo(() => {
     if (!found || !ready) return []
@@ -128,12 +126,11 @@ export function Layouts({ saber, rows }: { saber: Saber; rows: CataloguePart[] }
   )
   const set = (change: Partial<LayoutWish>) => setWish((w) => ({ ...w, ...change }))
   const take = () => {
-    if (!planned || !ready || !layout || !arrangement || !found) return
+    if (!planned || !ready || !layout || !arrangement) return
     if (why.trim().length < 3) {
       setWrong('Say why, in a few words: it is what you will want to know when something changes.')
       return
     }
-    const gaveUp = gaveUpWords(ready.problem, found.best, layout, ready.score)
     editSaber('choose a layout', (s) => {
       s.parts = planned.parts
       s.decisions.push({
@@ -327,11 +324,7 @@ export function Layouts({ saber, rows }: { saber: Saber; rows: CataloguePart[] }
                   ✕ full white draws {formatNumber(w.draws, 1)} A, this cell gives {formatNumber(w.gives, 1)}
                 </p>
               ))}
-            <p className="text-quiet">
-              {gaveUpWords(ready.problem, found!.best, layout, ready.score)
-                ? `gives up ${gaveUpWords(ready.problem, found!.best, layout, ready.score)}`
-                : 'gives up nothing'}
-            </p>
+            <p className="text-quiet">{gaveUp ? `gives up ${gaveUp}` : 'gives up nothing'}</p>
             <label className="flex items-center gap-2">
               <input type="checkbox" checked={spacers} onChange={(e) => setSpacers(e.target.checked)} />
               {spacers && planned ? spacerWords(planned) : 'with spacers cut for the gaps'}

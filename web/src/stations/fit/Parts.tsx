@@ -51,11 +51,12 @@ export function Parts({ saber, rows, refused }: { saber: Saber; rows: CatalogueP
   const fitted =
     saber.parts.find((p) => p.kind === kind && lit === `part:${p.id}`) ?? saber.parts.find((p) => p.kind === kind)
   const asked = fitted && rows.length ? fitted.id : undefined
-  const key = useMemo(freshId, [saber, asked, rows])
-  const { result } = useWorker<'alternatives'>(
-    asked ? { kind: 'alternatives', saber, shelf: rows.filter((r) => r.kind === kind), part: asked } : undefined,
-    asked ? key : '',
+  const shelf = useMemo(() => rows.filter((r) => r.kind === kind), [rows, kind])
+  const question = useMemo(
+    () => (asked ? ({ kind: 'alternatives', saber, shelf, part: asked } as const) : undefined),
+    [saber, asked, shelf],
   )
+  const { result } = useWorker<'alternatives'>(question)
   const tried = result?.part === asked ? result?.list : undefined
   const nominal = useMemo(() => axialSlack(saber).nominal, [saber])
   const slack = nominal.ok ? nominal.value : undefined
@@ -79,36 +80,34 @@ export function Parts({ saber, rows, refused }: { saber: Saber; rows: CatalogueP
         />
         <Refused why={refused} />
         <ul ref={list} className="mt-1 max-h-[300px] overflow-y-auto">
-          {rows
-            .filter((r) => r.kind === kind)
-            .map((r) => {
-              const alt = tried?.find((t) => t.row.id === r.id)
-              return (
-                <li
-                  key={r.id}
-                  data-fitted={r.id === rowId ? '' : undefined}
-                  className={`border-rule border-b py-1 leading-tight ${r.id === rowId ? 'bg-card' : ''}`}
-                >
-                  <button type="button" className="hover:bg-card w-full text-left" onClick={() => add(r)}>
-                    <span className="font-medium">+ {r.name}</span>
-                    <span className="text-quiet block text-[0.85rem]">{sizeText(r.specs)}</span>
-                  </button>
-                  {alt && fitted ? (
-                    <Verdict
-                      alt={alt}
-                      here={r.id === rowId}
-                      slack={slack}
-                      swap={() =>
-                        editSaber(
-                          `swap in ${r.name}`,
-                          (s) => void (s.parts = s.parts.map((p) => (p.id === fitted.id ? exchanged(p, r) : p))),
-                        )
-                      }
-                    />
-                  ) : null}
-                </li>
-              )
-            })}
+          {shelf.map((r) => {
+            const alt = tried?.find((t) => t.row.id === r.id)
+            return (
+              <li
+                key={r.id}
+                data-fitted={r.id === rowId ? '' : undefined}
+                className={`border-rule border-b py-1 leading-tight ${r.id === rowId ? 'bg-card' : ''}`}
+              >
+                <button type="button" className="hover:bg-card w-full text-left" onClick={() => add(r)}>
+                  <span className="font-medium">+ {r.name}</span>
+                  <span className="text-quiet block text-[0.85rem]">{sizeText(r.specs)}</span>
+                </button>
+                {alt && fitted ? (
+                  <Verdict
+                    alt={alt}
+                    here={r.id === rowId}
+                    slack={slack}
+                    swap={() =>
+                      editSaber(
+                        `swap in ${r.name}`,
+                        (s) => void (s.parts = s.parts.map((p) => (p.id === fitted.id ? exchanged(p, r) : p))),
+                      )
+                    }
+                  />
+                ) : null}
+              </li>
+            )
+          })}
         </ul>
       </section>
       <section aria-label="What goes in">

@@ -2,14 +2,12 @@ import { wireRoom } from '@nubrin/core/fit'
 import type { Saber } from '@nubrin/core/record'
 import { formatNumber } from '@nubrin/core/units'
 import { useMemo } from 'react'
-import { useLight } from '../../store/commission'
-import { Opens } from '../../ui/FigureView'
+import { Opens, ToThing } from '../../ui/FigureView'
 
 const GOES = { one: 'in one bundle', two: 'in two bundles', singly: 'laid singly', no: '✕ do not pass' }
 
 /** The leads that pass the cut, counted from what is connected, against the room for them. */
 export function Wires({ saber, cut }: { saber: Saber; cut: number }) {
-  const light = useLight()
   const w = useMemo(() => wireRoom(saber, cut), [saber, cut])
   const count = w?.crossing.reduce((n, c) => n + c.count, 0) ?? 0
   if (!w) return null
@@ -33,13 +31,7 @@ export function Wires({ saber, cut }: { saber: Saber; cut: number }) {
       <ul>
         {w.crossing.map((c) => (
           <li key={`${c.ref}${c.why}`} className="flex justify-between gap-3">
-            <button
-              type="button"
-              className="text-brass text-left underline decoration-dotted"
-              onClick={() => light(c.ref)}
-            >
-              {c.name}
-            </button>
+            <ToThing to={c.ref}>{c.name}</ToThing>
             <span className="text-right">
               {c.count} {c.carries}: {c.why}
             </span>
