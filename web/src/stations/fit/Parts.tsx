@@ -60,13 +60,14 @@ export function Parts({ saber, rows, refused }: { saber: Saber; rows: CatalogueP
   const tried = result?.part === asked ? result?.list : undefined
   const nominal = useMemo(() => axialSlack(saber).nominal, [saber])
   const slack = nominal.ok ? nominal.value : undefined
-  // The fitted row stands at the top of the list: what is smaller lies above, what is larger below.
+  // The fitted row stands at the top of the list: what is smaller lies above, what is larger below. Verdicts make rows taller.
+  const told = tried !== undefined
   const list = useRef<HTMLUListElement>(null)
   const rowId = fitted?.catalogue
   useEffect(() => {
     const row = list.current?.querySelector<HTMLElement>('[data-fitted]')
     if (row && list.current) list.current.scrollTop = row.offsetTop - list.current.offsetTop
-  }, [rowId, kind, rows])
+  }, [rowId, shelf, told])
   return (
     <div className="grid grid-cols-[200px_minmax(0,1fr)] gap-4">
       <section aria-label="Catalogue">
