@@ -8,6 +8,7 @@ export default {
     ],
   },
   moduleNameMapper: {
+    '^@nubrin/core/record/ops$': '<rootDir>/core/src/record/ops/index.ts',
     '^@nubrin/core/(.*)$': '<rootDir>/core/src/$1/index.ts',
     '^@nubrin/core$': '<rootDir>/core/src/index.ts',
     '^@nubrin/demo$': '<rootDir>/demo/src/index.ts',

@@ -1,9 +1,9 @@
-import { judgeCommission } from '@nubrin/core/findings'
+import { drawSection } from '@nubrin/core/drawing'
 import { chanceToClose } from '@nubrin/core/fit'
 import { buildHandoff } from '@nubrin/core/handoff'
-import { drawSection } from '@nubrin/core/hilt'
+import { judgeCommission } from '@nubrin/core/judge'
 import { demoCommissions } from '@nubrin/demo'
-import { handoffPdf } from '../server/src/documents/pdf'
+import { handoffPdf } from '../server/src/handoff/pdf'
 import { compare, largeProblem } from './layouts'
 
 const today = '2026-11-24'

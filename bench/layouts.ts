@@ -1,15 +1,5 @@
-import {
-  arrangementsOf,
-  type Body,
-  type Candidate,
-  type Cavity,
-  evenNumbers,
-  findLayouts,
-  type Interval,
-  type LayoutProblem,
-  needRadius,
-  worth,
-} from '@nubrin/core/fit'
+import { arrangementsOf, type Candidate, evenNumbers, findLayouts, type LayoutProblem, worth } from '@nubrin/core/fit'
+import { type Body, type Cavity, type Interval, needRadius } from '@nubrin/core/room'
 
 /**
  * A shelf of 500 parts. `alike`: sizes as catalogues print them, bare cells by their code, protected ones in half

@@ -1,39 +1,50 @@
 import { describe, expect, test } from '@jest/globals'
+import { drawSection, drawUnrolled } from '@nubrin/core/drawing'
+import { fact, known } from '@nubrin/core/facts'
 import {
   adapterFor,
+  adapterText,
   balance,
   balanceWhatIfs,
-  bundleDiameter,
+  bladeDifferenceText,
   chanceToClose,
   clampOf,
   conductorsOf,
   DENSITY,
   demoAgainstShipped,
-  freeCircle,
+  duelReasonText,
   grilleAir,
   gripMiddle,
   judgeDuel,
-  layWires,
   overClosing,
-  type Slice,
   shoppingList,
-  sliceAt,
+  shoppingNeedText,
   stringSums,
   swingRoom,
   tightestWires,
   wireRoom,
   wiresBlocked,
 } from '@nubrin/core/fit'
-import { drawSection, drawUnrolled, layOut, profileFaults, sectionFaults } from '@nubrin/core/hilt'
 import { fitFrom, GENERIC_CATALOGUE } from '@nubrin/core/parts'
-import { fact, known, type Saber } from '@nubrin/core/record'
+import type { Saber } from '@nubrin/core/record'
+import {
+  bundleDiameter,
+  type CrossSection,
+  crossSectionAt,
+  freeCircle,
+  layOut,
+  layWires,
+  profileFaults,
+  profileFaultText,
+  sectionFaults,
+} from '@nubrin/core/room'
 import fc from 'fast-check'
 import { demo, done, tube } from './samples'
 
 const mm = (v: number, tol?: number) => fact(v, 'mm', 'measured', tol === undefined ? {} : { tol })
 const part = (s: Saber, kind: string) => s.parts.find((p) => p.kind === kind)!
 
-const slices: fc.Arbitrary<Slice> = fc
+const slices: fc.Arbitrary<CrossSection> = fc
   .record({
     free: fc.double({ min: 8, max: 18, noNaN: true }),
     cell: fc.double({ min: 4, max: 9, noNaN: true }),
@@ -51,7 +62,7 @@ const slices: fc.Arbitrary<Slice> = fc
   }))
 
 /** Whether a point is free, written again from the pictures: inside the circle, outside what lies there. */
-function free(s: Slice, x: number, y: number, r: number): boolean {
+function free(s: CrossSection, x: number, y: number, r: number): boolean {
   if (Math.hypot(x, y) + r > s.free + 1e-6) return false
   return s.lying.every((l) => {
     if (l.shape === 'circle') return Math.hypot(x - l.x, y - l.y) >= l.r + r - 1e-6
@@ -91,14 +102,14 @@ describe('room in a cut', () => {
     )
   })
   test('a pair lies as the radial rule says: cell on the wall, board on it, under the switch line', () => {
-    const s = sliceAt(done(), 60)!
+    const s = crossSectionAt(done(), 60)!
     expect(s.free).toBeCloseTo(31 / 2 - 1.4 - 0.3)
     const [cell, board] = [s.lying.find((l) => l.kind === 'cell')!, s.lying.find((l) => l.kind === 'board')!]
     expect(cell).toMatchObject({ x: 0, y: expect.closeTo(-s.free + 9.3, 6), r: 9.3 })
     expect(board).toMatchObject({ y: expect.closeTo(-s.free + 18.6 + 0.5 + 2.2, 6), w: 18.2, h: 4.4 })
   })
   test('off the hilt there is no cut', () => {
-    expect(sliceAt(done(), -1)).toBeUndefined()
+    expect(crossSectionAt(done(), -1)).toBeUndefined()
     expect(wireRoom(done(), 400)).toBeUndefined()
   })
 })
@@ -234,10 +245,10 @@ describe('blades', () => {
     s.hilt.fasteners[0]!.looseNow = true
     const j = judgeDuel(s, b)
     expect(j.verdict).toBe('notForContact')
-    expect(j.against.join()).toMatch(/seat is 30 mm.*38.1 mm.*loose/)
+    expect(j.against.map(duelReasonText).join()).toMatch(/seat is 30 mm.*38.1 mm.*loose/)
     s.hilt.sockets[0]!.depth = fact(null, 'mm')
     s.hilt.fasteners[0]!.looseNow = false
-    expect(judgeDuel(s, b)).toMatchObject({ verdict: 'unknown', unknown: ['the depth of the socket'] })
+    expect(judgeDuel(s, b)).toMatchObject({ verdict: 'unknown', unknown: [{ code: 'unknownDepth' }] })
   })
   test('an adapter for a thinner tube closes up on both sides', () => {
     const s = done()
@@ -246,7 +257,7 @@ describe('blades', () => {
     expect(a.outsideMm).toBeCloseTo(25.52 - 0.12)
     expect(a.insideMm).toBeCloseTo(22.225 + 0.12)
     expect(a.wallMm).toBeCloseTo((25.4 - 22.345) / 2)
-    expect(a.words).toContain('7/8 to 1 in')
+    expect(adapterText(a)).toContain('7/8 to 1 in')
     s.blades[0]!.outside = mm(25.4)
     expect(adapterFor(s, s.blades[0]!)).toBeUndefined()
   })
@@ -281,13 +292,13 @@ describe('blades', () => {
       /25.4 mm · 1 in.*920 mm.*874 mm outside.*144 a metre.*2 strips/,
     )
     s.blades[0]!.length = fact(null, 'mm')
-    expect(shoppingList(s)[0]!.needs).toContain('its length')
+    expect(shoppingList(s)[0]!.needs.map(shoppingNeedText)).toContain('its length')
     expect(shoppingList(demo('crosswind').sabers[0]!).length).toBeGreaterThan(1)
   })
   test('the bench’s blade is held against the shipped one', () => {
     const s = done()
     s.blades.push({ ...structuredClone(s.blades[0]!), id: 'demo', name: 'bench', use: 'demo', length: mm(810) })
-    expect(demoAgainstShipped(s)[0]!.differs).toEqual(['length 810 on the bench, 920 shipped'])
+    expect(demoAgainstShipped(s)[0]!.differs.map(bladeDifferenceText)).toEqual(['length 810 on the bench, 920 shipped'])
   })
   test('room to swing: reach, hilt ahead of the hand, blade outside', () => {
     const s = done()
@@ -431,7 +442,8 @@ describe('profiles', () => {
       { x: 20, d: 29 },
       { x: 50, d: 36 },
     ]
-    expect(sectionFaults(s)[0]).toMatchObject({ code: 'boreWider', text: expect.stringContaining('at 20 mm') })
+    expect(sectionFaults(s)[0]).toMatchObject({ code: 'boreWider' })
+    expect(profileFaultText(sectionFaults(s)[0]!)).toContain('at 20 mm')
   })
 })
 

@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals'
-import { CHECKS, gateOf, judgeCommission, progress, STATIONS, stationStates } from '@nubrin/core/findings'
+import { fact } from '@nubrin/core/facts'
 import { layoutFacts } from '@nubrin/core/fit'
-import { type Commission, fact, type Saber } from '@nubrin/core/record'
+import { CHECKS, gateOf, judgeCommission, progress, STATIONS, stationStates } from '@nubrin/core/judge'
+import type { Commission, Saber } from '@nubrin/core/record'
 import { demo, TODAY } from './samples'
 
 type Mutation = (s: Saber, c: Commission) => void
@@ -123,6 +124,12 @@ const FIRES: Record<string, Mutation> = {
   demoDiffers: (s) => addBlade(s, { use: 'demo', length: fact(810, 'mm') }),
   client: (_s, c) => void (c.client.name = ' '),
   hiltLength: (s) => void (s.hilt.sections[0]!.length = fact(null, 'mm')),
+  nameHints: (s) => {
+    s.hilt.sections[0]!.name = 'clawed pommel'
+    delete s.hilt.sections[0]!.sharp
+  },
+  keptAside: (_s, c) =>
+    void (c.aside = [{ id: 'as1', path: '/sabers/0/use/volume', was: '"loud"', why: 'is not a number' }]),
 }
 /** A second blade in the same socket, as a change to the finished one. */
 const addBlade = (s: Saber, more: Partial<Saber['blades'][number]>) =>
@@ -140,6 +147,78 @@ const says = (check: string, change?: Mutation) => {
   return judgeCommission(c, TODAY).filter((f) => f.check === check)
 }
 
+/** What each of those changes brings, by hand: level, whether it stands against shipping, and the kind of thing it lights. */
+const BRINGS: Record<string, string> = {
+  alikeColours: 'note preset,preset',
+  arrivals: 'caution gate ',
+  atItsHole: 'caution part,opening; caution part,opening',
+  bladeHeld: 'stop gate socket',
+  bladeToDo: 'caution gate blade',
+  bladesToBuy: 'caution gate socket',
+  boreWall: 'stop gate section',
+  clamp: 'stop gate part',
+  client: 'caution gate ',
+  clipped: 'caution preset',
+  collision: 'stop gate row,row',
+  contradiction: 'stop gate section',
+  cutOff: 'caution ',
+  deadline: 'note ',
+  demoDiffers: 'caution blade',
+  displayWindow: 'stop gate part',
+  duel: 'stop gate blade',
+  farLed: 'caution blade',
+  frontHeavy: 'note ',
+  grilleAir: 'stop gate part',
+  hiltLength: 'note ',
+  holdUnknown: 'caution row',
+  ignitionTime: 'note preset',
+  keptAside: 'caution ',
+  landmark: 'caution gate part',
+  layoutBroke: 'stop gate part',
+  loose: 'caution gate fastener',
+  lostEffect: 'caution preset',
+  loudVolume: 'caution part',
+  manyHolds: 'note input',
+  missingSound: 'stop gate preset',
+  modelFacts: 'caution gate section',
+  nameHints: 'note section',
+  neverTold: 'stop gate row',
+  noIgnite: 'caution gate ',
+  noOff: 'stop gate ',
+  noSize: 'stop gate section',
+  noSteps: 'caution gate ',
+  oddSize: 'caution blade',
+  openQuestion: 'stop gate ',
+  openRequest: 'caution gate ',
+  openingPlace: 'stop gate opening',
+  overClosing: 'stop gate section',
+  overlap: 'stop gate part,part',
+  packVolts: 'stop gate part',
+  powerNeeds: 'note blade',
+  profile: 'stop gate section',
+  protectedCell: 'caution part',
+  recalled: 'caution section',
+  rehearsal: 'stop gate input',
+  retightened: 'stop gate fastener',
+  sameKey: 'caution fastener,fastener; caution fastener,fastener',
+  shopping: 'caution gate blade',
+  slack: 'stop gate ',
+  socketFit: 'stop gate blade,socket',
+  specs: 'note part',
+  standby: 'note ',
+  stepGone: 'caution gate ',
+  stringSums: 'stop gate blade',
+  tooWide: 'stop gate part',
+  unmeasured: 'caution section',
+  unpacked: 'caution gate ',
+  unsureControl: 'caution gate row',
+  untested: 'caution gate part',
+  vents: 'caution part',
+  wireDrop: 'caution ',
+  wires: 'stop gate part',
+  wrongKey: 'caution fastener',
+}
+
 describe('every check can fire and can keep quiet', () => {
   test('all are covered here', () => {
     expect([...Object.keys(FIRES), ...Object.keys(AWAKE)].sort()).toEqual(CHECKS.map((c) => c.id).sort())
@@ -147,7 +226,8 @@ describe('every check can fire and can keep quiet', () => {
   test.each(Object.keys(FIRES))('%s', (check) => {
     expect(says(check)).toEqual([])
     const found = says(check, FIRES[check])
-    expect(found.length).toBeGreaterThan(0)
+    const brings = found.map((f) => `${f.level}${f.gate ? ' gate' : ''} ${f.refs.map((r) => r.split(':')[0]).join()}`)
+    expect(brings.join('; ')).toBe(BRINGS[check])
     for (const f of found) {
       expect(f.title.length * f.remedy.length).toBeGreaterThan(0)
       expect(STATIONS).toContain(f.station)

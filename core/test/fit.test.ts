@@ -1,9 +1,10 @@
 import { describe, expect, test } from '@jest/globals'
+import { drawSection, drawUnrolled, hatch, placeOf, svgOf } from '@nubrin/core/drawing'
+import { fact } from '@nubrin/core/facts'
 import {
   alternatives,
   axialSlack,
   balance,
-  bundleDiameter,
   exchange,
   fitParts,
   judgeSocket,
@@ -11,9 +12,8 @@ import {
   standardKey,
   ventShare,
 } from '@nubrin/core/fit'
-import { boreAt, drawSection, drawUnrolled, hatch, layOut, narrowest, placeOf, svgOf } from '@nubrin/core/hilt'
 import { GENERIC_CATALOGUE } from '@nubrin/core/parts'
-import { fact } from '@nubrin/core/record'
+import { boreAt, bundleDiameter, layOut, narrowest } from '@nubrin/core/room'
 import { demoCommissions } from '@nubrin/demo'
 import fc from 'fast-check'
 import { demo, done, tube } from './samples'

@@ -1,10 +1,10 @@
 import { readdirSync, readFileSync, statSync } from 'node:fs'
 import { join } from 'node:path'
 import { describe, expect, test } from '@jest/globals'
-import { migrate, readCommission, writeCommission } from '@nubrin/core/import'
+import { readCommission, writeCommission } from '@nubrin/core/import'
 import { addLight, difference, hueWord } from '@nubrin/core/light'
 import { GENERIC_CATALOGUE, KINDS, SPECS, type SpecKey } from '@nubrin/core/parts'
-import { missingSounds, reachableEvents, readWav } from '@nubrin/core/sound'
+import { missingSounds, reachableEvents, readWav } from '@nubrin/core/voice'
 import { demoCommissions, makeSounds } from '@nubrin/demo'
 import fc from 'fast-check'
 import { demo, TODAY } from './samples'
@@ -46,15 +46,6 @@ describe('the open format', () => {
       '/sabers/0/blades/0/socket reference',
     ])
     expect(broken((c) => void (c.deadline = '31.12.2026'))).toEqual(['/deadline format'])
-  })
-  test('a draft of version 0 is brought up to date', () => {
-    const c = demo('reed-warden')
-    const { sabers, deadline, ...rest } = c
-    expect(readCommission(JSON.stringify({ ...rest, version: 0, saber: sabers[0], due: deadline }))).toEqual({
-      ok: true,
-      record: c,
-    })
-    expect(migrate('text')).toBe('text')
   })
   test('whatever is fed in, it answers and does not throw', () => {
     fc.assert(fc.property(fc.jsonValue(), (v) => expect(readCommission(JSON.stringify(v)).ok).toBe(false)))
@@ -175,12 +166,15 @@ describe('dependencies point one way', () => {
         .map((i) => `${f}: ${i}`),
     )
   test('core knows only its own few pure packages', () => {
-    expect(outside('core/src', /^(ajv|ajv-formats|@sinclair\/typebox|culori|wavefile|papaparse|dxf-writer)$/)).toEqual(
-      [],
-    )
+    expect(
+      outside(
+        'core/src',
+        /^(ajv|ajv-formats|@sinclair\/typebox|culori|wavefile|papaparse|dxf-writer|intl-messageformat)$/,
+      ),
+    ).toEqual([])
     for (const f of files('core/src'))
       expect(
-        `${f} ${/\b(document|window|process|localStorage|Date\.now|new Date\(\)|Math\.random)\b\.?/.test(readFileSync(f, 'utf8').replace(/\/\*[\s\S]*?\*\/|\/\/.*|'[^'\n]*'|`[^`]*`|\.\/document/g, ''))}`,
+        `${f} ${/\b(document|window|process|localStorage)\.|\bDate\.now|new Date\(\)|Math\.random/.test(readFileSync(f, 'utf8').replace(/\/\*[\s\S]*?\*\/|\/\/.*|'[^'\n]*'|`[^`]*`|\.\/document/g, ''))}`,
       ).toBe(`${f} false`)
   })
   test('web and server meet only in core', () => {

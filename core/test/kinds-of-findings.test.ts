@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals'
-import { judgeCommission, type Level } from '@nubrin/core/findings'
+import { fact } from '@nubrin/core/facts'
+import { judgeCommission, type Level } from '@nubrin/core/judge'
 import { fitFrom, GENERIC_CATALOGUE } from '@nubrin/core/parts'
-import { type Commission, fact, type Saber } from '@nubrin/core/record'
+import type { Commission, Saber } from '@nubrin/core/record'
 import { demo, TODAY } from './samples'
 
 type Mutation = (s: Saber, c: Commission) => unknown

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { missingText } from '@nubrin/core/findings'
+import { fact, missingText } from '@nubrin/core/facts'
 import {
   awgDiameterMm,
   bladeCurrent,
@@ -25,7 +25,6 @@ import {
   wireOhms,
   zoneBudget,
 } from '@nubrin/core/power'
-import { fact } from '@nubrin/core/record'
 import fc from 'fast-check'
 import { done, tube } from './samples'
 

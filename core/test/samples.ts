@@ -1,4 +1,5 @@
-import { blankSaber, type Commission, fact, type Saber } from '@nubrin/core/record'
+import { fact } from '@nubrin/core/facts'
+import { blankSaber, type Commission, type Saber } from '@nubrin/core/record'
 import { demoCommissions } from '@nubrin/demo'
 
 export const TODAY = '2026-11-24'

@@ -1,9 +1,10 @@
 import { describe, expect, test } from '@jest/globals'
 import { proposeSteps, tasksOf } from '@nubrin/core/access'
 import { after, collisions, gestureText, reachable, secondsInWords, traps } from '@nubrin/core/controls'
+import { fact } from '@nubrin/core/facts'
 import { buildHandoff, proposePacking } from '@nubrin/core/handoff'
 import { judge, proposeTests, standing } from '@nubrin/core/proof'
-import { type ControlRow, fact, ORDERS } from '@nubrin/core/record'
+import { type ControlRow, ORDERS } from '@nubrin/core/record'
 import {
   chaptersOf,
   compose,
@@ -13,10 +14,10 @@ import {
   rehearse,
   spokenSeconds,
   stamp,
-  tellingsOf,
+  topicsOf,
   uncovered,
   webVttOf,
-} from '@nubrin/core/walkthrough'
+} from '@nubrin/core/script'
 import fc from 'fast-check'
 import { demo, done } from './samples'
 
@@ -130,7 +131,7 @@ describe('the script', () => {
   test('a removed beat is missed by name', () => {
     const c = demo('reed-warden')
     const s = c.sabers[0]!
-    for (const t of tellingsOf(c, s)) {
+    for (const t of topicsOf(c, s)) {
       const less = { ...s, beats: s.beats.filter((b) => !b.covers.includes(t.key)) }
       expect(uncovered(c, less).map((u) => u.key)).toContain(t.key)
     }

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
-import { fact } from '@nubrin/core/record'
-import { formatFact, inchFraction, mmAndInch, parseMeasure, suggestCode, suggestNominal } from '@nubrin/core/units'
+import { fact, formatFact } from '@nubrin/core/facts'
+import { inchFraction, mmAndInch, parseMeasure, suggestCode, suggestNominal } from '@nubrin/core/units'
 import fc from 'fast-check'
 
 const mm = (text: string) => {

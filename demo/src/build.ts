@@ -1,17 +1,16 @@
+import { fact, type Source } from '@nubrin/core/facts'
 import { fitFrom, GENERIC_CATALOGUE } from '@nubrin/core/parts'
-import {
-  type Blade,
-  type ControlRow,
-  type Fastener,
-  type FittedPart,
-  fact,
-  type Opening,
-  type Preset,
-  type Section,
-  type Socket,
-  type Source,
-  type Step,
-  type Test,
+import type {
+  Blade,
+  ControlRow,
+  Fastener,
+  FittedPart,
+  Opening,
+  Preset,
+  Section,
+  Socket,
+  Step,
+  Test,
 } from '@nubrin/core/record'
 import type { Unit } from '@nubrin/core/units'
 
@@ -24,7 +23,8 @@ const calliper = { with: 'calliper' }
 export const mm = (value: number | null, source: Source = 'measured', tol?: number) =>
   fact(value, 'mm', source, { ...(source === 'measured' ? calliper : {}), ...(tol ? { tol } : {}) })
 export const deg = (value: number | null, source: Source = 'measured') => fact(value, 'deg', source)
-export const val = (value: number | null, unit: Unit, source: Source = 'datasheet') => fact(value, unit, source)
+export const val = <U extends Unit>(value: number | null, unit: U, source: Source = 'datasheet') =>
+  fact(value, unit, source)
 
 type SectionSeed = Partial<Omit<Section, 'length' | 'outside' | 'bore'>> &
   Pick<Section, 'id' | 'name' | 'role'> & { l: number | null; o: number | null; b: number | null; source?: Source }

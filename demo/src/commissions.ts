@@ -1,7 +1,8 @@
+import { fact } from '@nubrin/core/facts'
 import { layoutFacts } from '@nubrin/core/fit'
 import { proposeTests } from '@nubrin/core/proof'
-import { blankSaber, type Commission, FORMAT, FORMAT_VERSION, fact, type Saber } from '@nubrin/core/record'
-import { compose } from '@nubrin/core/walkthrough'
+import { blankSaber, type Commission, FORMAT, FORMAT_VERSION, type Saber } from '@nubrin/core/record'
+import { compose } from '@nubrin/core/script'
 import {
   at,
   day,
@@ -735,6 +736,7 @@ export function cinderOath(today: string): Commission {
             { x: 36, d: 35 },
           ],
           joint: { kind: 'thread', length: mm(10), hand: 'right' },
+          sharp: true,
           note: 'three claws',
         }),
         section({

@@ -1,4 +1,4 @@
-import { drawSection, svgOf } from '@nubrin/core/hilt'
+import { drawSection, svgOf } from '@nubrin/core/drawing'
 import type { Saber } from '@nubrin/core/record'
 
 /** A picture of a saber lying on the bench, as SVG: a shaded hilt on a cloth, made from the record itself. */

@@ -3,12 +3,13 @@ import { createServer } from 'node:http'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import pino from 'pino'
+import { SqlCommissions } from './commissions/sql-store'
 import { readConfig } from './config'
 import { migrate, wipe } from './db/migrations'
 import { connect, tables } from './db/models'
-import { Store, secret } from './db/store'
-import { Files } from './files'
 import { createApp } from './http/app'
+import { secret } from './ids'
+import { FolderFiles } from './media/files'
 import { DEMO_SIGN_IN, seed } from './seed'
 
 const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' })
@@ -20,11 +21,13 @@ async function main() {
   const db = tables(sequelize)
   if (config.reset) await wipe(sequelize)
   else await migrate(sequelize)
-  const files = new Files(join(config.dataFolder, 'files'))
-  const store = new Store(db)
+  const files = new FolderFiles(join(config.dataFolder, 'files'))
+  const store = new SqlCommissions(db)
   if ((await db.shops.count()) === 0) await seed(db, store, files)
 
-  const server = createServer(createApp(config, store, files, cookieSecret(config.dataFolder), log))
+  const server = createServer(
+    createApp({ config, db, store, files, cookieSecret: cookieSecret(config.dataFolder), log }),
+  )
   await new Promise<void>((done, fail) => {
     server.once('error', fail)
     server.listen(config.port, '127.0.0.1', done)

@@ -1,19 +1,20 @@
 import { GENERIC_CATALOGUE } from '@nubrin/core/parts'
-import { readWav } from '@nubrin/core/sound'
+import { readWav } from '@nubrin/core/voice'
 import { benchPicture, demoCommissions, makeSounds, SHELF, SHOP } from '@nubrin/demo'
 import sharp from 'sharp'
+import type { Commissions } from './commissions/store'
 import type { Tables } from './db/models'
-import { newId, type Store } from './db/store'
-import type { Files } from './files'
-import { hashPassword } from './http/auth'
-import { today } from './http/commissions'
-import { partRow } from './http/parts'
+import { newId, today } from './ids'
+import type { Files } from './media/files'
+import { noteFile } from './media/routes'
+import { hashPassword } from './people/routes'
+import { rowOf } from './shelf/rows'
 
 /** The demo shop's sign-in, printed at the start. */
 export const DEMO_SIGN_IN = { signIn: 'maren', password: 'brass-and-light' }
 
 /** Loads the demo shop into an empty database: shop, two makers, catalogue, commissions, sounds and pictures made by code. */
-export async function seed(db: Tables, store: Store, files: Files): Promise<void> {
+export async function seed(db: Tables, store: Commissions, files: Files): Promise<void> {
   const shopId = newId('s')
   await db.shops.create({ id: shopId, name: SHOP.name })
   const passwordHash = await hashPassword(DEMO_SIGN_IN.password)
@@ -22,10 +23,10 @@ export async function seed(db: Tables, store: Store, files: Files): Promise<void
     maren,
     { id: newId('u'), shopId, name: SHOP.second, signIn: SHOP.second.toLowerCase(), passwordHash },
   ])
-  await db.parts.bulkCreate(GENERIC_CATALOGUE.map((p) => partRow({ ...p, ...SHELF[p.id] }, shopId)))
+  await db.parts.bulkCreate(GENERIC_CATALOGUE.map((p) => rowOf({ ...p, ...SHELF[p.id] }, shopId)))
   const keep = async (bytes: Uint8Array, type: string) => {
     const hash = await files.put(bytes)
-    await db.media.upsert({ hash, shopId, type, bytes: bytes.length, createdAt: new Date() })
+    await noteFile(db, shopId, hash, type, bytes.length)
     return hash
   }
   let pitch = 86

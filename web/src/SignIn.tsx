@@ -1,8 +1,8 @@
 import { useEffect, useState } from 'react'
 import { useForm } from 'react-hook-form'
 import { Outlet } from 'react-router'
+import { Refused } from './kit'
 import { useSession } from './store/session'
-import { Refused } from './ui/fields'
 
 /** Shows what is behind it to whoever is signed in, and the door to everyone else. */
 export function SignedIn() {

@@ -1,7 +1,10 @@
+import { QueryClientProvider } from '@tanstack/react-query'
 import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router'
 import './app.css'
+import { queries } from './data'
+import { Boundary, Toasts } from './kit'
 import { SignedIn } from './SignIn'
 
 // The router fetches a screen's code before it shows it; React's own suspense would hold every first reveal back by 0.3 s.
@@ -19,8 +22,9 @@ const router = createBrowserRouter([
         children: [
           { path: '/', ...screen(() => import('./rack/Rack')) },
           { path: '/shelf', ...screen(() => import('./shelf/Shelf')) },
+          { path: '/kit', ...screen(() => import('./kit/gallery/Gallery')) },
           { path: '/commission/:id', element: <Navigate to="brief" replace /> },
-          { path: '/commission/:id/:station', ...screen(() => import('./stations/Bench')) },
+          { path: '/commission/:id/:station', ...screen(() => import('./bench/Bench')) },
           { path: '/film/:id/:saber', ...screen(() => import('./film/Film')) },
         ],
       },
@@ -31,6 +35,11 @@ const router = createBrowserRouter([
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
-    <RouterProvider router={router} />
+    <QueryClientProvider client={queries}>
+      <Boundary what="This page">
+        <RouterProvider router={router} />
+      </Boundary>
+      <Toasts />
+    </QueryClientProvider>
   </StrictMode>,
 )

@@ -1,1 +1,1 @@
-export { missingTasks, proposeSteps, type Task, tasksOf } from './propose'
+export { missingTasks, proposeSteps, tasksOf } from './propose'

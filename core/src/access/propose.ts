@@ -1,9 +1,7 @@
-import { spanOf } from '../hilt/geometry'
-import { known } from '../record/fact'
-import { byId } from '../record/lookup'
-import type { Procedure, Saber, Step, TASKS } from '../record/schema'
-
-export type Task = (typeof TASKS)[number]
+import { known } from '../facts'
+import { byId, type Fastener, type Saber, type Step, type Task } from '../record'
+import { spanOf } from '../room'
+import { say, whether } from '../words'
 
 /** The tasks a client will meet with this saber, derived from what is fitted. */
 export function tasksOf(saber: Saber): Task[] {
@@ -25,193 +23,198 @@ export function tasksOf(saber: Saber): Task[] {
   return out
 }
 
-const key = (k: string) => (k && k !== 'by hand' ? `hex key ${k}` : k)
+/** Tasks the saber needs and the record has no steps for. */
+export const missingTasks = (saber: Saber): Task[] =>
+  tasksOf(saber).filter((t) => !saber.access.some((p) => p.task === t && p.steps.length))
+
+type NewStep = (text: string, more?: Partial<Step>) => Step
 
 /**
  * A first draft of the steps of a task from the joints, screws and parts of this saber. What the record does not say
- * (which pole goes in first, how the thread turns) is left out rather than guessed. Ids are made from `id`.
+ * (which pole goes in first, how the thread turns) is left out rather than guessed. Ids are made from `newId`.
  */
 export function proposeSteps(saber: Saber, task: Task, newId: () => string): Step[] {
-  const step = (text: string, more: Partial<Step> = {}): Step => ({ id: newId(), text, direction: 'none', ...more })
-  const socket = saber.hilt.sockets[0]
-  const screws = (socket?.retention ?? []).map((id) => byId(saber.hilt.fasteners, id)).filter((f) => f !== undefined)
-  const pommel = saber.hilt.sections[0]
-  const joint = pommel?.joint
-  const jointScrews = saber.hilt.fasteners.filter((f) => f.purpose === 'joint')
-  const cell = saber.parts.find((p) => p.kind === 'cell')
-  const kill = saber.parts.find((p) => p.kind === 'killSwitch' || p.kind === 'killKey')
-  const openJoint = (): Step[] => {
-    const list = jointScrews.map((f) =>
-      step(`${f.clientMay === 'remove' ? 'Take out' : 'Loosen'} ${f.name}`, {
-        place: `fastener:${f.id}`,
-        tool: key(f.key),
-        direction: 'anticlockwise',
+  const step: NewStep = (text, more = {}) => ({ id: newId(), text, direction: 'none', ...more })
+  return DRAFTS[task](saber, step)
+}
+
+const DRAFTS: Record<Task, (saber: Saber, step: NewStep) => Step[]> = {
+  powerOn: (s, step) => [power(s, step, 'on')],
+  powerOff: (s, step) => [power(s, step, 'off')],
+  bladeIn,
+  bladeOut,
+  open,
+  close,
+  cellIn,
+  cellOut: (s, step) => {
+    const cell = cellOf(s)
+    return cell
+      ? [
+          step(say('step.cellOut'), {
+            place: `part:${cell.id}`,
+            direction: 'lift',
+            caution: say('step.cellOut.caution'),
+          }),
+        ]
+      : []
+  },
+  charge,
+  card: (s, step) => {
+    const board = s.parts.find((p) => p.kind === 'board')
+    return [
+      step(say('step.card'), {
+        ...(board ? { place: `part:${board.id}` as const } : {}),
+        direction: 'push',
+        caution: say('step.card.caution'),
       }),
-    )
-    if (!pommel) return list
-    const place = `section:${pommel.id}`
-    if (joint?.kind === 'thread')
-      list.push(
-        step(`Unscrew the ${pommel.name}`, {
-          place,
-          direction: joint.hand === 'left' ? 'clockwise' : 'anticlockwise',
-          caution: 'Work over a soft surface.',
-        }),
-      )
-    else
-      list.push(step(`Pull off the ${pommel.name}`, { place, direction: 'pull', caution: 'Work over a soft surface.' }))
-    return list
-  }
-  switch (task) {
-    case 'powerOn':
-      return [
-        step(
-          kill?.kind === 'killKey'
-            ? saber.cutPower === 'killKeyTurn'
-              ? `Put the ${kill.name} in and turn it`
-              : `Pull out the ${kill.name}`
-            : `Slide the ${kill?.name ?? 'kill switch'} on`,
-          { ...(kill ? { place: `part:${kill.id}` } : {}), direction: kill?.kind === 'killKey' ? 'pull' : 'slide' },
-        ),
-      ]
-    case 'powerOff':
-      return [
-        step(
-          kill?.kind === 'killKey' ? `Push the ${kill.name} back in` : `Slide the ${kill?.name ?? 'kill switch'} off`,
-          { ...(kill ? { place: `part:${kill.id}` } : {}), direction: kill?.kind === 'killKey' ? 'push' : 'slide' },
-        ),
-      ]
-    case 'bladeIn':
-      return [
-        ...screws.map((f) =>
-          step(`Loosen ${f.name}; do not take it out`, {
-            place: `fastener:${f.id}`,
-            tool: key(f.key),
-            direction: 'anticlockwise',
-          }),
-        ),
-        step(
-          socket?.insertion === 'clockwise'
-            ? 'Turn the blade clockwise while pushing it in to the stop'
-            : socket?.insertion === 'pushAndHold'
-              ? 'Push the blade in to the stop and keep pressing'
-              : 'Push the blade straight in to the stop; never twist it',
-          {
-            ...(socket ? { place: `socket:${socket.id}` } : {}),
-            direction: socket?.insertion === 'clockwise' ? 'clockwise' : 'push',
-          },
-        ),
-        ...screws.map((f) =>
-          step(`Tighten ${f.name} until it holds; no more`, {
-            place: `fastener:${f.id}`,
-            tool: key(f.key),
-            direction: 'clockwise',
-          }),
-        ),
-        step('Pull at the blade: it must not move', { caution: 'Never swing before this check.', direction: 'pull' }),
-      ]
-    case 'bladeOut':
-      return [
-        ...screws.map((f) =>
-          step(`Loosen ${f.name}; do not take it out`, {
-            place: `fastener:${f.id}`,
-            tool: key(f.key),
-            direction: 'anticlockwise',
-          }),
-        ),
-        step(
-          socket?.insertion === 'clockwise'
-            ? 'Turn the blade clockwise while pulling it out'
-            : 'Pull the blade straight out',
-          {
-            ...(socket ? { place: `socket:${socket.id}` } : {}),
-            direction: socket?.insertion === 'clockwise' ? 'clockwise' : 'pull',
-          },
-        ),
-        ...screws.map((f) =>
-          step(`Turn ${f.name} back in so that it is not lost`, {
-            place: `fastener:${f.id}`,
-            tool: key(f.key),
-            direction: 'clockwise',
-          }),
-        ),
-      ]
-    case 'open':
-      return openJoint()
-    case 'close':
-      return openJoint()
-        .toReversed()
-        .map((s) =>
-          step(
-            s.text
-              .replace('Unscrew', 'Screw on')
-              .replace('Pull off', 'Push on')
-              .replace(/^(Loosen|Take out)/, 'Tighten'),
-            {
-              ...(s.place ? { place: s.place } : {}),
-              ...(s.tool ? { tool: s.tool } : {}),
-              direction:
-                s.direction === 'anticlockwise' ? 'clockwise' : s.direction === 'clockwise' ? 'anticlockwise' : 'push',
-              caution: 'No wire in the thread.',
-            },
-          ),
-        )
-    case 'cellIn': {
-      if (!cell) return []
-      const first =
-        cell.faces === undefined
-          ? ''
-          : (known(cell.at) ?? 0) < (spanOf(cell)?.x1 ?? 0) && cell.faces === 'emitter'
-            ? ', plus pole towards the emitter'
-            : ', plus pole towards the pommel'
-      return [
-        step(`Put the cell in${first}${cell.landmark ? `: ${cell.landmark}` : ''}`, {
-          place: `part:${cell.id}`,
-          direction: 'push',
-          caution: 'Never a cell with a damaged wrap. Support the chassis while pressing.',
-        }),
-      ]
-    }
-    case 'cellOut':
-      return cell
-        ? [
-            step('Lift the cell out at its middle', {
-              place: `part:${cell.id}`,
-              direction: 'lift',
-              caution: 'No metal tool against the wrap.',
-            }),
-          ]
-        : []
-    case 'charge': {
-      const port = saber.parts.find((p) => p.kind === 'chargePort')
-      return port
-        ? [
-            step(`Cut the power, then plug the charger into the ${port.name}`, {
-              place: `part:${port.id}`,
-              direction: 'push',
-              caution: 'Never charge unattended.',
-            }),
-          ]
-        : [
-            step('Take the cell out and charge it in the charger', {
-              ...(cell ? { place: `part:${cell.id}` } : {}),
-              caution: 'Never charge unattended. Use a charger made for this cell.',
-            }),
-          ]
-    }
-    case 'card': {
-      const board = saber.parts.find((p) => p.kind === 'board')
-      return [
-        step('With the power cut, push the card to release it; copy all of it before changing anything', {
-          ...(board ? { place: `part:${board.id}` } : {}),
-          direction: 'push',
-          caution: 'Card and USB sockets snap: pull straight.',
-        }),
-      ]
-    }
+    ]
+  },
+}
+
+const cellOf = (s: Saber) => s.parts.find((p) => p.kind === 'cell')
+const toolFor = (f: Fastener) => (f.key && f.key !== 'by hand' ? say('tool', { key: f.key }) : f.key)
+const turn = (f: Fastener, direction: 'clockwise' | 'anticlockwise') => ({
+  place: `fastener:${f.id}` as const,
+  tool: toolFor(f),
+  direction,
+})
+
+function power(s: Saber, step: NewStep, to: 'on' | 'off'): Step {
+  const kill = s.parts.find((p) => p.kind === 'killSwitch' || p.kind === 'killKey')
+  const place = kill ? { place: `part:${kill.id}` as const } : {}
+  if (kill?.kind === 'killKey')
+    return to === 'on'
+      ? step(say('step.keyIn', { key: kill.name, how: s.cutPower === 'killKeyTurn' ? 'turn' : 'pull' }), {
+          ...place,
+          direction: 'pull',
+        })
+      : step(say('step.keyBack', { key: kill.name }), { ...place, direction: 'push' })
+  return step(say('step.slide', { switch: kill?.name ?? '', named: whether(kill), to }), {
+    ...place,
+    direction: 'slide',
+  })
+}
+
+/** The socket that the drafts speak of, with the screws that hold its blade. */
+function mainBlade(s: Saber) {
+  const socket = s.hilt.sockets[0]
+  const screws = (socket?.retention ?? []).map((id) => byId(s.hilt.fasteners, id)).filter((f) => f !== undefined)
+  return { socket, screws, place: socket ? { place: `socket:${socket.id}` as const } : {} }
+}
+
+function bladeIn(s: Saber, step: NewStep): Step[] {
+  const { socket, screws, place } = mainBlade(s)
+  return [
+    ...screws.map((f) => step(say('step.loosenBlade', { screw: f.name }), turn(f, 'anticlockwise'))),
+    step(say('step.bladeIn', { how: socket?.insertion ?? 'straight' }), {
+      ...place,
+      direction: socket?.insertion === 'clockwise' ? 'clockwise' : 'push',
+    }),
+    ...screws.map((f) => step(say('step.tightenBlade', { screw: f.name }), turn(f, 'clockwise'))),
+    step(say('step.pullCheck'), { caution: say('step.pullCheck.caution'), direction: 'pull' }),
+  ]
+}
+
+function bladeOut(s: Saber, step: NewStep): Step[] {
+  const { socket, screws, place } = mainBlade(s)
+  return [
+    ...screws.map((f) => step(say('step.loosenBlade', { screw: f.name }), turn(f, 'anticlockwise'))),
+    step(say('step.bladeOut', { how: socket?.insertion ?? 'straight' }), {
+      ...place,
+      direction: socket?.insertion === 'clockwise' ? 'clockwise' : 'pull',
+    }),
+    ...screws.map((f) => step(say('step.keepScrew', { screw: f.name }), turn(f, 'clockwise'))),
+  ]
+}
+
+/** The screws of the joints, and the pommel as its joint lets it come off. */
+function jointsOf(s: Saber) {
+  const pommel = s.hilt.sections[0]
+  return {
+    screws: s.hilt.fasteners.filter((f) => f.purpose === 'joint'),
+    pommel,
+    threaded: pommel?.joint.kind === 'thread',
+    left: pommel?.joint.hand === 'left',
   }
 }
 
-/** Tasks the saber needs and the record has no steps for. */
-export const missingTasks = (saber: Saber): Task[] =>
-  tasksOf(saber).filter((t) => !saber.access.some((p: Procedure) => p.task === t && p.steps.length))
+function open(s: Saber, step: NewStep): Step[] {
+  const { screws, pommel, threaded, left } = jointsOf(s)
+  const list = screws.map((f) =>
+    step(
+      say('step.loosenJoint', { how: f.clientMay === 'remove' ? 'remove' : 'loosen', screw: f.name }),
+      turn(f, 'anticlockwise'),
+    ),
+  )
+  if (!pommel) return list
+  const place = `section:${pommel.id}` as const
+  const caution = say('step.softSurface')
+  return [
+    ...list,
+    threaded
+      ? step(say('step.unscrew', { section: pommel.name }), {
+          place,
+          direction: left ? 'clockwise' : 'anticlockwise',
+          caution,
+        })
+      : step(say('step.pullOff', { section: pommel.name }), { place, direction: 'pull', caution }),
+  ]
+}
+
+function close(s: Saber, step: NewStep): Step[] {
+  const { screws, pommel, threaded, left } = jointsOf(s)
+  const caution = say('step.noWireInThread')
+  const on = pommel
+    ? [
+        step(say(threaded ? 'step.screwOn' : 'step.pushOn', { section: pommel.name }), {
+          place: `section:${pommel.id}`,
+          direction: threaded ? (left ? 'anticlockwise' : 'clockwise') : 'push',
+          caution,
+        }),
+      ]
+    : []
+  return [
+    ...on,
+    ...screws.toReversed().map((f) => {
+      const { tool, ...rest } = turn(f, 'clockwise')
+      return step(say('step.tighten', { screw: f.name }), { ...rest, ...(tool ? { tool } : {}), caution })
+    }),
+  ]
+}
+
+function cellIn(s: Saber, step: NewStep): Step[] {
+  const cell = cellOf(s)
+  if (!cell) return []
+  const plus =
+    cell.faces === undefined
+      ? 'unknown'
+      : (known(cell.at) ?? 0) < (spanOf(cell)?.x1 ?? 0) && cell.faces === 'emitter'
+        ? 'emitter'
+        : 'pommel'
+  return [
+    step(say('step.cellIn', { plus, landmark: cell.landmark ?? '', told: whether(cell.landmark) }), {
+      place: `part:${cell.id}`,
+      direction: 'push',
+      caution: say('step.cellIn.caution'),
+    }),
+  ]
+}
+
+function charge(s: Saber, step: NewStep): Step[] {
+  const port = s.parts.find((p) => p.kind === 'chargePort')
+  if (port)
+    return [
+      step(say('step.chargePort', { port: port.name }), {
+        place: `part:${port.id}`,
+        direction: 'push',
+        caution: say('step.chargePort.caution'),
+      }),
+    ]
+  const cell = cellOf(s)
+  return [
+    step(say('step.chargeCell'), {
+      ...(cell ? { place: `part:${cell.id}` as const } : {}),
+      caution: say('step.chargeCell.caution'),
+    }),
+  ]
+}

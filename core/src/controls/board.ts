@@ -1,10 +1,10 @@
-import { known } from '../record/fact'
-import type { ACTIONS, ControlRow, Saber, STATES } from '../record/schema'
+import { known } from '../facts'
+import type { Action, ControlRow, STATES } from '../record'
 
 export type Mode = (typeof STATES)[number]
 
 /** The state an action leads to when the row does not name one. Undefined: it stays where it is. */
-const LEADS_TO: Partial<Record<(typeof ACTIONS)[number], Mode>> = {
+const LEADS_TO: Partial<Record<Action, Mode>> = {
   powerOn: 'off',
   wake: 'off',
   sleep: 'asleep',
@@ -83,71 +83,4 @@ export function traps(rows: readonly ControlRow[]): Mode[] {
     const from = reachable(rows, [m])
     return !(from.has('off') || from.has('asleep'))
   })
-}
-
-const COUNT = [
-  '',
-  'once',
-  'twice',
-  'three times',
-  'four times',
-  'five times',
-  'six times',
-  'seven times',
-  'eight times',
-  'nine times',
-]
-const POSE: Record<string, string> = {
-  any: '',
-  up: ' with the blade up',
-  level: ' with the blade level',
-  down: ' with the blade down',
-}
-
-/** Seconds in words a client can count: "two seconds", "half a second", "1.2 seconds". */
-export function secondsInWords(s: number): string {
-  const whole = [
-    '',
-    'one second',
-    'two seconds',
-    'three seconds',
-    'four seconds',
-    'five seconds',
-    'six seconds',
-    'seven seconds',
-    'eight seconds',
-    'nine seconds',
-    'ten seconds',
-  ]
-  if (Math.abs(s - 0.5) < 0.01) return 'half a second'
-  return whole[s] && Number.isInteger(s) && s > 0 ? whole[s]! : `${Number(s.toFixed(1))} seconds`
-}
-
-/** The gesture of a row as an instruction: "hold the rear button for two seconds with the blade up". */
-export function gestureText(saber: Saber, row: ControlRow): string {
-  const name = (id: string | undefined) => {
-    const i = saber.inputs.find((x) => x.id === id)
-    return i ? `the ${i.name.toLowerCase()}` : 'the button'
-  }
-  const times = COUNT[row.times ?? 1] ?? 'once'
-  const hold = known(row.hold)
-  const holdFor =
-    hold === undefined
-      ? ' for a time not recorded'
-      : ` for ${row.hold!.source === 'recalled' ? 'about ' : ''}${secondsInWords(hold)}`
-  const body: Record<ControlRow['gesture'], string> = {
-    tap: `press ${name(row.input)} ${times}`,
-    hold: `hold ${name(row.input)}${holdFor}`,
-    holdThenTap: `hold ${name(row.input)} and press ${name(row.other)} ${times}`,
-    chord: `press ${name(row.input)} and ${name(row.other)} together`,
-    holdStrike: `hold ${name(row.input)} and strike the blade`,
-    holdFlick: `hold ${name(row.input)} and flick the hilt`,
-    twist: `twist the hilt ${times}`,
-    thrust: 'thrust forward',
-    swing: 'swing',
-    shake: 'shake the hilt',
-    slide: `slide ${name(row.input)}`,
-    insert: `use ${name(row.input)}`,
-  }
-  return body[row.gesture] + (POSE[row.pose] ?? '')
 }

@@ -1,11 +1,2 @@
-export {
-  after,
-  type Collision,
-  collisions,
-  gestureText,
-  HOLD_APART,
-  type Mode,
-  reachable,
-  secondsInWords,
-  traps,
-} from './board'
+export { after, type Collision, collisions, HOLD_APART, type Mode, reachable, traps } from './board'
+export { doingOf, gestureText, secondsInWords } from './gesture'

@@ -1,6 +1,6 @@
 import { type CataloguePart, fitFrom } from '../parts/catalogue'
-import { runtime } from '../power/budget'
-import type { FittedPart, Saber } from '../record/schema'
+import { runtime } from '../power'
+import type { FittedPart, Saber } from '../record'
 import { axialSlack, fitParts, overlaps } from './chain'
 
 /** What would happen if one fitted part were exchanged for a row of the catalogue, in the same place. */

@@ -1,8 +1,7 @@
-import { type Calculated, Gather } from '../findings/figure'
-import { crossAt, inArm, layOut, type Piece, socketSpan, spanOf } from '../hilt/geometry'
-import { known } from '../record/fact'
-import type { Blade, FittedPart, Saber, Section } from '../record/schema'
-import { mainSocket } from './cavity'
+import { type Calculated, Gather, known } from '../facts'
+import { type Blade, type FittedPart, type Ref, refTo, type Saber, type Section } from '../record'
+import { mainSocket } from '../room/cavity'
+import { crossAt, inArm, layOut, type Piece, socketSpan, spanOf } from '../room/hilt'
 
 /** Densities, g/cm³, for masses nobody has weighed (DOMAIN 4, handbook values). */
 export const DENSITY: Record<string, number> = {
@@ -31,7 +30,7 @@ export interface Balance {
 
 export interface Load {
   name: string
-  ref: string
+  ref: Ref
   mass: number
   x: number
   /** Nobody has weighed it. */
@@ -56,7 +55,7 @@ export function balance(saber: Saber, blades: readonly Blade[] = [], plug?: Fitt
   let m = 0
   let mx = 0
   const loads: Load[] = []
-  const add = (name: string, ref: string, mass: number, x: number, about: boolean) => {
+  const add = (name: string, ref: Ref, mass: number, x: number, about: boolean) => {
     m += mass
     mx += mass * x
     if (mass > 0) loads.push({ name, ref, mass, x, about })
@@ -64,7 +63,7 @@ export function balance(saber: Saber, blades: readonly Blade[] = [], plug?: Fitt
   if (!shape.sections.length) g.missing('the hilt sections')
   /** A weighed section as it is, another from its volume in cm³, whose sizes are asked only then. */
   const metal = (q: Section, x: number, volumeOf: () => number) => {
-    const ref = `section:${q.id}`
+    const ref = refTo('section', q.id)
     const weighed = known(q.mass)
     if (weighed !== undefined) {
       g.take(`mass of ${q.name}`, q.mass, ref)
@@ -76,7 +75,7 @@ export function balance(saber: Saber, blades: readonly Blade[] = [], plug?: Fitt
     add(q.name, ref, Math.max(0, volume) * DENSITY[q.material]!, x, true)
   }
   for (const s of shape.sections) {
-    const ref = `section:${s.section.id}`
+    const ref = refTo('section', s.section.id)
     g.take(`length of ${s.section.name}`, s.section.length, ref)
     metal(s.section, (s.x0 + s.x1) / 2, () => {
       g.take(`outside of ${s.section.name}`, s.section.outside, ref)
@@ -87,7 +86,7 @@ export function balance(saber: Saber, blades: readonly Blade[] = [], plug?: Fitt
   }
   const cross = crossAt(shape) ?? 0
   for (const q of shape.quillons) {
-    const ref = `section:${q.id}`
+    const ref = refTo('section', q.id)
     metal(q, cross, () => {
       const l = g.take(`length of ${q.name}`, q.length, ref)
       const d = g.take(`outside of ${q.name}`, q.outside, ref)
@@ -99,26 +98,26 @@ export function balance(saber: Saber, blades: readonly Blade[] = [], plug?: Fitt
     const mass = known(p.specs.mass)
     const span = spanOf(p)
     if (mass === undefined || !span || p.kind === 'plug') continue
-    g.take(`mass of ${p.name}`, p.specs.mass, `part:${p.id}`)
-    add(p.name, `part:${p.id}`, mass, (span.x0 + span.x1) / 2, p.specs.mass?.source === 'assumed')
+    g.take(`mass of ${p.name}`, p.specs.mass, refTo('part', p.id))
+    add(p.name, refTo('part', p.id), mass, (span.x0 + span.x1) / 2, p.specs.mass?.source === 'assumed')
   }
   if (plug) {
-    const ref = `part:${plug.id}`
+    const ref = refTo('part', plug.id)
     const main = mainSocket(saber, shape)
     const seat = main && socketSpan(saber, main.id, shape)
-    if (!seat) g.missing('the socket depth', main && `socket:${main.id}`)
+    if (!seat) g.missing('the socket depth', main && refTo('socket', main.id))
     const mass = g.take(`mass of ${plug.name}`, plug.specs.mass, ref)
     const length = g.take(`length of ${plug.name}`, plug.specs.length, ref)
     add(plug.name, ref, mass, (seat?.x0 ?? 0) + length / 2, plug.specs.mass?.source === 'assumed')
   }
   for (const b of blades) {
-    const ref = `blade:${b.id}`
+    const ref = refTo('blade', b.id)
     const across = inArm(
       shape,
       saber.hilt.sockets.find((k) => k.id === b.socket),
     )
     const seat = socketSpan(saber, b.socket, shape)
-    if (!seat && !across) g.missing('the socket depth', `socket:${b.socket}`)
+    if (!seat && !across) g.missing('the socket depth', refTo('socket', b.socket))
     const length = g.take(`length of ${b.name}`, b.length, ref)
     let mass = known(b.mass)
     if (mass !== undefined) g.take(`mass of ${b.name}`, b.mass, ref)

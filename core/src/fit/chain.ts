@@ -1,9 +1,7 @@
-import { type Calculated, Gather } from '../findings/figure'
-import { layOut, socketSpan, spanOf } from '../hilt/geometry'
-import { kindRule } from '../parts/kinds'
-import { known } from '../record/fact'
-import type { FittedPart, Saber } from '../record/schema'
-import { bodyOf, cavityOf, mainSocket, onAxis, tightest } from './cavity'
+import { type Calculated, Gather, known } from '../facts'
+import { type FittedPart, kindRule, type Ref, refTo, type Saber } from '../record'
+import { bodyOf, cavityOf, mainSocket, onAxis, tightest } from '../room/cavity'
+import { layOut, socketSpan, spanOf } from '../room/hilt'
 
 export interface PartFit {
   part: FittedPart
@@ -16,15 +14,6 @@ export interface PartFit {
   /** A cell–board pair is judged together. */
   besideOf?: string
   needs: string[]
-}
-
-/** Wall of the chassis round x, mm on one side; 0 where none is fitted. */
-export function chassisWall(saber: Saber, x0: number, x1: number): number {
-  const chassis = saber.parts.find((p) => {
-    const s = p.kind === 'chassis' ? spanOf(p) : undefined
-    return s && s.x0 < x1 && s.x1 > x0
-  })
-  return known(chassis?.specs.wall) ?? 0
 }
 
 /**
@@ -52,7 +41,14 @@ export function fitParts(saber: Saber): PartFit[] {
           needs.push(`the bore of ${s.section.name}`)
       if (needs.length || !span || !body) return { part, needs, outsideMm: 0 }
       const outsideMm = Math.max(0, -span.x0) + Math.max(0, span.x1 - shape.length)
-      const found = tightest(part.kind === 'spacer' ? bare : cavity, shape, body, span.x0, span.x1, `part:${part.id}`)
+      const found = tightest(
+        part.kind === 'spacer' ? bare : cavity,
+        shape,
+        body,
+        span.x0,
+        span.x1,
+        refTo('part', part.id),
+      )
       if (!found) return { part, needs, outsideMm }
       return {
         part,
@@ -81,7 +77,7 @@ export interface Slack {
   /** √Σtol², mm. */
   rss: number
   /** What is in the chain, in order. */
-  chain: { name: string; lengthMm: number; tolMm: number; ref: string }[]
+  chain: { name: string; lengthMm: number; tolMm: number; ref: Ref }[]
 }
 
 /**
@@ -95,10 +91,10 @@ export function axialSlack(saber: Saber): Slack {
   let cavity = shape.length
   if (!saber.hilt.sections.length) g.missing('the hilt sections')
   for (const s of saber.hilt.sections.filter((q) => q.role !== 'quillon'))
-    g.take(`length of ${s.name}`, s.length, `section:${s.id}`)
+    g.take(`length of ${s.name}`, s.length, refTo('section', s.id))
   const main = mainSocket(saber, shape)
   if (main) {
-    const depth = g.take(`depth of ${main.name}`, main.depth, `socket:${main.id}`)
+    const depth = g.take(`depth of ${main.name}`, main.depth, refTo('socket', main.id))
     cavity = socketSpan(saber, main.id, shape)?.x0 ?? shape.length - depth
   }
   const room = new Gather()
@@ -112,8 +108,8 @@ export function axialSlack(saber: Saber): Slack {
       !(['chargePort', 'killSwitch'].includes(p.kind) && !spanOf(p)),
   )
   for (const p of inLine) {
-    const lengthMm = g.take(`length of ${p.name}`, p.specs.length, `part:${p.id}`)
-    chain.push({ name: p.name, lengthMm, tolMm: p.specs.length?.tol ?? 0, ref: `part:${p.id}` })
+    const lengthMm = g.take(`length of ${p.name}`, p.specs.length, refTo('part', p.id))
+    chain.push({ name: p.name, lengthMm, tolMm: p.specs.length?.tol ?? 0, ref: refTo('part', p.id) })
   }
   const tols = [
     ...chain.map((c) => c.tolMm),
@@ -156,15 +152,15 @@ export function ventShare(saber: Saber): Calculated {
   const g = new Gather()
   const speaker = saber.parts.find((p) => p.kind === 'speaker')
   if (!speaker) g.missing('a speaker')
-  const cone = g.take('cone area', speaker?.specs.coneArea, speaker && `part:${speaker.id}`)
+  const cone = g.take('cone area', speaker?.specs.coneArea, speaker && refTo('part', speaker.id))
   const span = speaker && spanOf(speaker)
-  if (speaker && !span) g.missing(`where ${speaker.name} sits`, `part:${speaker.id}`)
+  if (speaker && !span) g.missing(`where ${speaker.name} sits`, refTo('part', speaker.id))
   let area = 0
   for (const o of saber.hilt.openings.filter((q) => q.kind === 'vent' || q.kind === 'grille')) {
     const [at, l, w] = [
-      g.take(`place of ${o.name}`, o.at, `opening:${o.id}`),
-      g.take(`length of ${o.name}`, o.length, `opening:${o.id}`),
-      g.take(`width of ${o.name}`, o.width, `opening:${o.id}`),
+      g.take(`place of ${o.name}`, o.at, refTo('opening', o.id)),
+      g.take(`length of ${o.name}`, o.length, refTo('opening', o.id)),
+      g.take(`width of ${o.name}`, o.width, refTo('opening', o.id)),
     ]
     if (span && Math.min(Math.abs(at - span.x0), Math.abs(at - span.x1)) <= 45) area += l * w
   }

@@ -1,44 +1,24 @@
+export { type Adapter, adapterFor, adapterText } from './adapter'
 export { type Alternative, alternatives, exchange, exchanged } from './alternatives'
 export { type Balance, balance, balanceWhatIfs, DENSITY, gripMiddle, type WhatIf } from './balance'
-export {
-  type Adapter,
-  adapterFor,
-  DUEL_WORDS,
-  type DuelJudgement,
-  demoAgainstShipped,
-  exposed,
-  judgeDuel,
-  type Shopping,
-  shoppingList,
-  stringSums,
-  swingRoom,
-} from './blades'
-export {
-  type Cavity,
-  type CavityPiece,
-  cavityOf,
-  type Interval,
-  inWall,
-  type KeepOut,
-  passable,
-  startsOf,
-} from './cavity'
-export { axialSlack, chassisWall, fitParts, overlaps, type PartFit, type Slack, ventShare } from './chain'
+export { axialSlack, fitParts, overlaps, type PartFit, type Slack, ventShare } from './chain'
+export { CLAMP, type Clamp, clampOf, GRILLE_AIR, grilleAir, overClosing } from './clamp'
+export { type BladeDifference, bladeDifferenceText, demoAgainstShipped } from './demo-blade'
+export { type DuelJudgement, type DuelReason, judgeDuel } from './duel'
+export { DUEL_WORDS, duelReasonText } from './duel-words'
+export { exposed, swingRoom } from './exposed'
 export { standardKey } from './fasteners'
-export { CLAMP, type Clamp, clampOf, GRILLE_AIR, grilleAir, overClosing } from './hold'
+export { type LayoutWish, type PreparedLayouts, prepareLayouts, withLayout } from './plan'
+export { gaveUpWords, layoutWords, verdictWords } from './plan-words'
 export {
-  gaveUpWords,
-  type LayoutWish,
+  type Broken,
+  brokenText,
+  changeText,
+  type LayoutChange,
   layoutFacts,
-  layoutWords,
-  type PreparedLayouts,
-  prepareLayouts,
   type Review,
   reviewLayout,
-  verdictWords,
-  withLayout,
-} from './plan'
-export { BESIDE_GAP, type Body, bundleDiameter, needRadius } from './radial'
+} from './review'
 export {
   type Arrangement,
   arrangementsOf,
@@ -52,8 +32,9 @@ export {
   worth,
 } from './search'
 export { HOLE_OF, seatAll, seatOf } from './seats'
-export { type FreeCircle, freeCircle, type Lying, layWires, type Slice, sliceAt } from './slice'
+export { type Shopping, type ShoppingNeed, shoppingList, shoppingNeedText } from './shopping'
 export { judgeSocket, SOCKET_LIMITS, SOCKET_WORDS, type SocketClass, type SocketFit } from './socket'
 export { gapsAlong, spacersFor } from './spacers'
+export { stringSums } from './string-sums'
 export { type CloseChance, chanceToClose, evenNumbers } from './tolerance'
 export { type Conductors, conductorsOf, tightestWires, type WireRoom, wireRoom, wiresBlocked } from './wires'

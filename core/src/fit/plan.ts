@@ -1,15 +1,13 @@
-import { spanOf } from '../hilt/geometry'
+import { fact, known } from '../facts'
 import { type CataloguePart, fitFrom } from '../parts/catalogue'
-import { kindRule, type PartKind } from '../parts/kinds'
-import { litCurrent, runtime, WHITE } from '../power/budget'
-import { fact, known } from '../record/fact'
-import type { Decision, FittedPart, Saber } from '../record/schema'
-import { formatNumber } from '../units/format'
+import { litCurrent, runtime, WHITE } from '../power'
+import type { FittedPart, PartKind, Ref, Saber } from '../record'
+import { cavityOf, type Interval, onAxis } from '../room/cavity'
+import { spanOf } from '../room/hilt'
+import { formatNumber } from '../units'
 import { exchange, exchanged } from './alternatives'
 import { balance } from './balance'
-import { cavityOf, type Interval, onAxis } from './cavity'
-import { axialSlack, fitParts, overlaps } from './chain'
-import type { Arrangement, Candidate, Layout, LayoutProblem, Verdict } from './search'
+import type { Arrangement, Candidate, Layout, LayoutProblem } from './search'
 import { seatAll } from './seats'
 import { spacersFor } from './spacers'
 
@@ -41,7 +39,7 @@ export interface PreparedLayouts {
   /** Whether cells are weighed by minutes of use, or by mAh because the runtime cannot be computed yet. */
   score: 'min' | 'mAh'
   /** What must be known first; the search is not started while anything is. */
-  needs: { name: string; ref?: string }[]
+  needs: { name: string; ref?: Ref }[]
   /** Rows left out because a size is missing. */
   unsized: string[]
   /** Cells that give less than full white draws, A: in the search when all are wanted, left out when only strong ones are. */
@@ -265,120 +263,4 @@ export function withLayout(
   if (!spacers) return { ...saber, parts }
   const bare = { ...saber, parts: parts.filter((p) => p.kind !== 'spacer') }
   return { ...bare, parts: [...bare.parts, ...spacersFor(bare, () => id('spacer'), today)] }
-}
-
-/** A layout in a line: what goes in and in which order from the pommel. */
-export function layoutWords(problem: LayoutProblem, arrangement: Arrangement, l: Layout): string {
-  const of = {
-    speaker: problem.speakers[l.speaker]!.name,
-    cell: problem.cells[l.cell]!.name,
-    board: problem.boards[l.board]!.name,
-    chamber: `chamber ${formatNumber(l.chamber, 0)} mm`,
-  }
-  return arrangement.order
-    .map((t) => (t === 'pairRear' || t === 'pairFront' ? `${of.cell} with ${of.board} on it` : of[t]))
-    .join(' → ')
-}
-
-/** What a chosen layout gives up against the best of each kind among the trade-offs. Empty when it gives up nothing. */
-export function gaveUpWords(problem: LayoutProblem, best: readonly Layout[], l: Layout, score: 'min' | 'mAh'): string {
-  const most = (f: (x: Layout) => number) => Math.max(...best.map(f))
-  const lost = [
-    [
-      most((x) => problem.cells[x.cell]!.score) - problem.cells[l.cell]!.score,
-      0.5,
-      score === 'min' ? 'min of runtime' : 'mAh',
-    ],
-    [most((x) => problem.speakers[x.speaker]!.d!) - problem.speakers[l.speaker]!.d!, 0.1, 'mm of speaker'],
-    [most((x) => x.chamber) - l.chamber, 0.5, 'mm of chamber'],
-    [most((x) => x.slack) - l.slack, 0.5, 'mm of slack'],
-    [l.off - Math.min(...best.map((x) => x.off)), 1, 'mm of balance'],
-  ] as const
-  return lost
-    .filter(([v, grain]) => v >= grain)
-    .map(([v, , w]) => `${formatNumber(v, v < 10 ? 1 : 0)} ${w}`)
-    .join(', ')
-}
-
-/** The facts a layout rests on, under stable names, to be held against the saber later. */
-export function layoutFacts(saber: Saber): Record<string, number | string> {
-  const out: Record<string, number | string> = {}
-  const put = (key: string, v: number | undefined) => {
-    if (v !== undefined) out[key] = v
-  }
-  for (const s of saber.hilt.sections) {
-    put(`section:${s.id}.length`, known(s.length))
-    put(`section:${s.id}.bore`, known(s.bore))
-    if (s.boreProfile)
-      out[`section:${s.id}.profile`] = s.boreProfile
-        .map((p) => `${p.x}/${p.d}`)
-        .join(' ')
-        .slice(0, 120)
-  }
-  for (const k of saber.hilt.sockets) put(`socket:${k.id}.depth`, known(k.depth))
-  for (const p of saber.parts.filter((q) => kindRule(q.kind).inside && kindRule(q.kind).glyph !== 'dot')) {
-    out[`part:${p.id}.name`] = p.name.slice(0, 120)
-    put(`part:${p.id}.at`, known(p.at))
-    put(`part:${p.id}.length`, known(p.specs.length))
-    put(`part:${p.id}.diameter`, known(p.specs.diameter))
-  }
-  return out
-}
-
-export interface Review {
-  decision: Decision
-  /** What is not as it was when the layout was chosen, in words, with its place. */
-  changed: { text: string; ref: string }[]
-  /** What does not hold any more. */
-  broke: string[]
-}
-
-/** Holds the last chosen layout against the saber as it is now; undefined when none was chosen. */
-export function reviewLayout(saber: Saber): Review | undefined {
-  const decision = saber.decisions.findLast((d) => d.layout)
-  if (!decision?.layout) return undefined
-  const now = layoutFacts(saber)
-  const nameOf = (ref: string) => {
-    const [kind, id] = ref.split(':')
-    const list = kind === 'section' ? saber.hilt.sections : kind === 'socket' ? saber.hilt.sockets : saber.parts
-    return list.find((x) => x.id === id)?.name ?? decision.layout?.[`${ref}.name`]?.toString() ?? 'something'
-  }
-  const show = (v: number | string | undefined) =>
-    v === undefined ? 'gone' : typeof v === 'number' ? `${formatNumber(v)} mm` : v
-  const changed = Object.keys({ ...decision.layout, ...now }).flatMap((key) => {
-    const [was, is] = [decision.layout![key], now[key]]
-    if (was === is || (typeof was === 'number' && typeof is === 'number' && Math.abs(was - is) < 0.005)) return []
-    const [ref, field] = [key.slice(0, key.lastIndexOf('.')), key.slice(key.lastIndexOf('.') + 1)]
-    if (was === undefined && field !== 'name') return []
-    const what = field === 'at' ? 'place' : field === 'name' ? 'part' : field
-    return [
-      {
-        ref,
-        text: was === undefined ? `${show(is)} came in` : `${nameOf(ref)}: ${what} ${show(was)} → ${show(is)}`,
-      },
-    ]
-  })
-  const slack = axialSlack(saber).nominal
-  const broke = [
-    ...fitParts(saber)
-      .filter((f) => f.outsideMm > 0.05 || (f.spareMm !== undefined && f.spareMm < 0))
-      .map((f) =>
-        f.outsideMm > 0.05
-          ? `${f.part.name} sticks out by ${formatNumber(f.outsideMm)} mm`
-          : `${f.part.name} is ${formatNumber(-f.spareMm!)} mm too big${f.at?.under ? ` under the ${f.at.under}` : ''}`,
-      ),
-    ...overlaps(saber).map((o) => `${o.a.name} and ${o.b.name} share ${formatNumber(o.mm)} mm`),
-    ...(slack.ok && slack.value < 0 ? [`it is ${formatNumber(-slack.value)} mm too long to close`] : []),
-  ]
-  return { decision, changed, broke }
-}
-
-/** Why a row of the shelf is in no layout, in one sentence. */
-export function verdictWords(v: Verdict): string {
-  if (v.ok) return v.layouts === 1 ? 'in one layout' : `in ${v.layouts} layouts`
-  const next = v.next ? `; next down: ${v.next}` : ''
-  if (v.why === 'bore')
-    return `the bore is ${formatNumber(v.mm)} mm too small between ${formatNumber(v.from, 0)} and ${formatNumber(v.to, 0)} (${v.section})${next}`
-  if (v.why === 'length') return `${formatNumber(v.mm, 1)} mm too long${v.with ? ` with ${v.with}` : ''}${next}`
-  return 'goes in by itself, but nothing can be found for the other places'
 }

@@ -1,7 +1,6 @@
-import { spanOf } from '../hilt/geometry'
-import type { PartKind } from '../parts/kinds'
-import { fact, known } from '../record/fact'
-import type { FittedPart, Opening, Saber } from '../record/schema'
+import { fact, known } from '../facts'
+import type { FittedPart, Opening, PartKind, Saber } from '../record'
+import { spanOf } from '../room/hilt'
 
 /** Which opening a part that hangs in the wall stands in or behind. */
 export const HOLE_OF: Partial<Record<PartKind, Opening['kind']>> = {

@@ -1,7 +1,7 @@
-import { spanOf } from '../hilt/geometry'
-import { fact } from '../record/fact'
-import type { FittedPart, Saber } from '../record/schema'
-import { cavityOf, type Interval, keepDepth, onAxis } from './cavity'
+import { fact } from '../facts'
+import type { FittedPart, Saber } from '../record'
+import { cavityOf, type Interval, keepDepth, onAxis } from '../room/cavity'
+import { spanOf } from '../room/hilt'
 import { axialSlack } from './chain'
 
 /** Air left around a spacer, and the shortest worth cutting, mm. */

@@ -1,16 +1,22 @@
-import { inArm, layOut, socketSpan, spanOf } from '../hilt/geometry'
-import type { PartKind } from '../parts/kinds'
-import { known } from '../record/fact'
-import type { FittedPart, Saber } from '../record/schema'
-import { mainSocket } from './cavity'
-import { bundleDiameter } from './radial'
-import { type FreeCircle, freeCircle, layWires, roughlyFree, type Slice, sliceAt } from './slice'
+import { known } from '../facts'
+import { type FittedPart, type PartKind, type Ref, refTo, type Saber } from '../record'
+import { mainSocket } from '../room/cavity'
+import {
+  type CrossSection,
+  crossSectionAt,
+  type FreeCircle,
+  freeCircle,
+  layWires,
+  roughlyFree,
+} from '../room/cross-section'
+import { inArm, layOut, socketSpan, spanOf } from '../room/hilt'
+import { bundleDiameter } from '../room/radial'
 
 /** Leads from one thing to another: how many, how thick, and why there are so many. */
 export interface Conductors {
   name: string
   why: string
-  ref: string
+  ref: Ref
   carries: 'power' | 'signal'
   count: number
   x0: number
@@ -46,7 +52,7 @@ export function conductorsOf(saber: Saber): { list: Conductors[]; unplaced: stri
   const unplaced: string[] = []
   if (board && hub === undefined) unplaced.push(board.name)
   const run = (
-    of: { name: string; ref: string },
+    of: { name: string; ref: Ref },
     from: number | undefined,
     to: number | undefined,
     count: number,
@@ -59,7 +65,7 @@ export function conductorsOf(saber: Saber): { list: Conductors[]; unplaced: stri
     }
     list.push({ ...of, why, carries, count, x0: Math.min(from, to), x1: Math.max(from, to) })
   }
-  const me = (p: FittedPart) => ({ name: p.name, ref: `part:${p.id}` })
+  const me = (p: FittedPart) => ({ name: p.name, ref: refTo('part', p.id) })
   if (hub === undefined) return { list, unplaced }
   // The lead of a cell's far pole runs beside the cell itself, so it counts over the cell's whole length.
   for (const c of cells) {
@@ -87,7 +93,7 @@ export function conductorsOf(saber: Saber): { list: Conductors[]; unplaced: stri
     if (from === undefined) continue
     if (saber.parts.some((p) => p.id === z.part && (p.kind === 'strip' || p.kind === 'accentLed'))) continue
     run(
-      { name: z.name, ref: `zone:${z.id}` },
+      { name: z.name, ref: refTo('zone', z.id) },
       from,
       place(follows?.part) ?? hub,
       3,
@@ -107,7 +113,7 @@ export function conductorsOf(saber: Saber): { list: Conductors[]; unplaced: stri
     if (!blade) continue
     const arm = inArm(shape, k)
     const to = arm ? (shape.sections.at(-1)?.x0 ?? undefined) : socketSpan(saber, k.id, shape)?.x0
-    const what = { name: blade.name, ref: `blade:${blade.id}` }
+    const what = { name: blade.name, ref: refTo('blade', blade.id) }
     if (blade.kind === 'string') {
       const groups = known(blade.groups)
       if (groups === undefined) unplaced.push(`${blade.name}: number of groups`)
@@ -118,14 +124,21 @@ export function conductorsOf(saber: Saber): { list: Conductors[]; unplaced: stri
     }
     const connector = saber.parts.find((p) => p.kind === 'connector')
     if (k.id === main?.id && connector && known(connector.specs.leds) !== undefined)
-      run({ name: `${connector.name}, its LEDs`, ref: `part:${connector.id}` }, hub, to, 1, 'signal', 'their own data')
+      run(
+        { name: `${connector.name}, its LEDs`, ref: refTo('part', connector.id) },
+        hub,
+        to,
+        1,
+        'signal',
+        'their own data',
+      )
   }
   return { list, unplaced }
 }
 
 /** Room for the wires at one cut. */
 export interface WireRoom {
-  slice: Slice
+  section: CrossSection
   crossing: Conductors[]
   /** Wires of one gauge that pass here. */
   gauges: { carries: 'power' | 'signal'; awg: number; wireMm: number; count: number; bundleMm: number }[]
@@ -185,7 +198,7 @@ function bundleOf(parts: readonly { count: number; wireMm: number }[]): number {
  * and right of the axis, or laid singly. Undefined off the hilt; `needs` says what is missing.
  */
 export function wireRoom(saber: Saber, x: number): WireRoom | undefined {
-  const slice = sliceAt(saber, x)
+  const slice = crossSectionAt(saber, x)
   if (!slice) return undefined
   const { list, unplaced } = conductorsOf(saber)
   const needs = unplaced.map((n) => `where ${n} sits`)
@@ -200,7 +213,7 @@ export function wireRoom(saber: Saber, x: number): WireRoom | undefined {
   const laid = one < 0 && half < 0 ? layWires(slice, wires) : []
   const goes = one >= 0 ? 'one' : half >= 0 ? 'two' : laid.length === wires.length ? 'singly' : 'no'
   return {
-    slice,
+    section: slice,
     crossing: list.filter((c) => c.x0 <= x && c.x1 >= x),
     gauges,
     bundleMm,
@@ -233,14 +246,15 @@ function cutsOf(saber: Saber, list: readonly Conductors[]): number[] {
 }
 
 /** What fills the bore lets wires through its own slots: a cut through it says nothing. */
-const fills = (s: Slice) => s.lying.some((l) => l.shape === 'circle' && l.kind !== 'cell' && l.kind !== 'chamber')
+const fills = (s: CrossSection) =>
+  s.lying.some((l) => l.shape === 'circle' && l.kind !== 'cell' && l.kind !== 'chamber')
 
 /** The first cut from the pommel at which the wires do not pass even singly; undefined when they pass everywhere. */
 export function wiresBlocked(saber: Saber): WireRoom | undefined {
   const { list } = conductorsOf(saber)
   const seen = new Set<string>()
   for (const x of cutsOf(saber, list)) {
-    const slice = sliceAt(saber, x)
+    const slice = crossSectionAt(saber, x)
     if (!slice || fills(slice)) continue
     const gauges = gaugesAt(saber, list, x, [])
     // The same things with the same wires round them need no second look.
@@ -266,7 +280,7 @@ export function tightestWires(saber: Saber): WireRoom | undefined {
   const rank = { no: 0, singly: 1, two: 2, one: 3 }
   for (const x of cutsOf(saber, list)) {
     const w = wireRoom(saber, x)
-    if (!w?.gauges.length || fills(w.slice)) continue
+    if (!w?.gauges.length || fills(w.section)) continue
     if (!worst || rank[w.goes] < rank[worst.goes] || (w.goes === worst.goes && w.spareMm < worst.spareMm)) worst = w
   }
   return worst

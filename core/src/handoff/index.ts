@@ -1,8 +1,3 @@
-export {
-  type Block,
-  buildHandoff,
-  type Chapter as HandoffChapter,
-  type HandoffDocument,
-  handoffFileName,
-} from './document'
+export type { Block, Chapter as HandoffChapter, FactRow } from './block'
+export { buildHandoff, type HandoffDocument, handoffFileName, liftHandoff } from './document'
 export { proposePacking } from './packing'

@@ -1,7 +1,7 @@
-export { validateCommission } from '../record/validate'
-export { migrate, readCommission, writeCommission } from './document'
+export { readCommission, readDocument, writeCommission } from '../record/document'
+export { type Checked, explain, makeAjv, validateCommission } from '../record/validate'
+export { lift } from '../record/versions/lift'
 export {
-  CataloguePartSchema,
   csvCells,
   MOST_PARTS,
   type PartRows,

@@ -1,34 +1,22 @@
-import { type Static, Type as T } from '@sinclair/typebox'
-import Ajv from 'ajv'
-import addFormats from 'ajv-formats'
+import type { Static } from '@sinclair/typebox'
 import Papa from 'papaparse'
+import { fact, type NumberFact, SOURCES, type Source } from '../facts'
 import type { CataloguePart } from '../parts/catalogue'
-import { KINDS, type PartKind, SPECS, type SpecKey } from '../parts/kinds'
-import { fact, type NumberFact, SOURCES, type Source } from '../record/fact'
-import { Id, PartKindSchema, SpecMap } from '../record/schema'
-import type { Problem } from '../record/validate'
-import { nearestWord } from '../units/nominal'
-import { parseMeasure, quantityOf } from '../units/parse'
+import { CataloguePartSchema } from '../parts/schema'
+import {
+  KINDS,
+  MATERIALS,
+  type Material,
+  type PartKind,
+  type Problem,
+  SPECS,
+  type SpecKey,
+  type SpecMap,
+} from '../record'
+import { explain, makeAjv } from '../record/validate'
+import { nearestWord, parseMeasure, quantityOf } from '../units'
 
-const Text = T.String({ maxLength: 240 })
-/** A row of the catalogue as JSON: for the import, the export and the HTTP body alike. */
-export const CataloguePartSchema = T.Object(
-  {
-    id: Id,
-    kind: PartKindSchema,
-    name: T.String({ minLength: 1, maxLength: 240 }),
-    specs: SpecMap,
-    protected: T.Optional(T.Boolean()),
-    stock: T.Optional(T.Integer({ minimum: 0, maximum: 1e6 })),
-    lot: T.Optional(Text),
-    supplier: T.Optional(Text),
-    cost: T.Optional(T.Number({ minimum: 0, maximum: 1e6 })),
-  },
-  { additionalProperties: false },
-)
-const check = addFormats(new Ajv({ allErrors: true, strict: true }), ['date', 'date-time']).compile<
-  Static<typeof CataloguePartSchema>
->(CataloguePartSchema)
+const check = makeAjv().compile<Static<typeof CataloguePartSchema>>(CataloguePartSchema)
 
 /** A fault of an import: which row (as a spreadsheet counts them, the heading being row 1), which column, which rule. */
 export interface RowProblem extends Problem {
@@ -53,21 +41,10 @@ export function validatePart(input: unknown): { ok: true; part: CataloguePart } 
   if (!check(input))
     return {
       ok: false,
-      problems: (check.errors ?? []).slice(0, 12).map((e) => ({
-        path: e.keyword === 'required' ? `${e.instancePath}/${e.params.missingProperty}` : e.instancePath,
-        rule: e.keyword,
-        message:
-          e.keyword === 'required'
-            ? 'is missing'
-            : e.keyword === 'additionalProperties'
-              ? `has a field that is not known: ${e.params.additionalProperty}`
-              : (e.message ?? e.keyword),
-      })),
+      problems: explain(check.errors ?? []),
     }
   const problems = Object.entries(input.specs as Partial<Record<SpecKey, NumberFact>>).flatMap(([k, f]) => {
     const rule = SPECS[k as SpecKey]
-    if (f.unit !== rule.unit)
-      return [{ path: `/specs/${k}/unit`, rule: 'unit', message: `${rule.label} is kept in ${rule.unit}`, got: f.unit }]
     if (f.value === null || (f.value >= rule.min && f.value <= rule.max)) return []
     return [rangeProblem(k as SpecKey, f.value)]
   })
@@ -81,11 +58,27 @@ const rangeProblem = (k: SpecKey, value: number): Problem => ({
   got: String(value),
 })
 
-const FIXED = ['id', 'kind', 'name', 'protected', 'stock', 'lot', 'supplier', 'cost', 'source', 'source note'] as const
+const FIXED = [
+  'id',
+  'kind',
+  'name',
+  'protected',
+  'material',
+  'converter',
+  'key',
+  'stock',
+  'lot',
+  'supplier',
+  'cost',
+  'source',
+  'source note',
+] as const
 type Fixed = (typeof FIXED)[number]
 const SPEC_KEYS = Object.keys(SPECS) as SpecKey[]
 const heading = (k: SpecKey) => (SPECS[k].unit === '×' ? SPECS[k].label : `${SPECS[k].label} (${SPECS[k].unit})`)
 const tolHeading = (k: SpecKey) => `${SPECS[k].label} ± (${SPECS[k].unit})`
+
+const yesNo = (v: boolean | undefined) => (v === undefined ? '' : v ? 'yes' : 'no')
 
 /** The catalogue as CSV: one row a part, units in the heading, decimal points, a source for the row. */
 export function writePartsCsv(parts: readonly CataloguePart[]): string {
@@ -98,7 +91,10 @@ export function writePartsCsv(parts: readonly CataloguePart[]): string {
       id: p.id,
       kind: p.kind,
       name: p.name,
-      protected: p.protected === undefined ? '' : p.protected ? 'yes' : 'no',
+      protected: yesNo(p.protected),
+      material: p.material ?? '',
+      converter: yesNo(p.converter),
+      key: p.key ?? '',
       stock: p.stock === undefined ? '' : String(p.stock),
       lot: p.lot ?? '',
       supplier: p.supplier ?? '',
@@ -233,16 +229,20 @@ export class PartsReader {
     }
     const stock = this.whole('stock', fixed.stock)
     const cost = this.money(fixed.cost)
-    const shut = fixed.protected?.toLowerCase()
-    if (shut && !(shut in YES)) this.fault('protected', 'yesNo', 'must be yes or no', shut)
+    const shut = this.yesNo('protected', fixed.protected)
+    const converter = this.yesNo('converter', fixed.converter)
+    const material = this.materialOf(fixed.material ?? '')
     const id = this.idOf(fixed.id, name)
     if (!kind || !name || !id) return undefined
     return {
       id,
       kind,
       name,
-      specs,
-      ...(shut ? { protected: YES[shut] ?? false } : {}),
+      specs: specs as SpecMap,
+      ...(shut === undefined ? {} : { protected: shut }),
+      ...(material ? { material } : {}),
+      ...(converter === undefined ? {} : { converter }),
+      ...(fixed.key ? { key: fixed.key.slice(0, 240) } : {}),
       ...(stock === undefined ? {} : { stock }),
       ...(fixed.lot ? { lot: fixed.lot.slice(0, 240) } : {}),
       ...(fixed.supplier ? { supplier: fixed.supplier.slice(0, 240) } : {}),
@@ -265,6 +265,19 @@ export class PartsReader {
         text,
       )
     }
+    return found
+  }
+
+  private yesNo(column: string, text: string | undefined): boolean | undefined {
+    if (!text) return undefined
+    const said = YES[text.toLowerCase()]
+    if (said === undefined) this.fault(column, 'yesNo', 'must be yes or no', text)
+    return said
+  }
+
+  private materialOf(text: string): Material | undefined {
+    const found = MATERIALS.find((m) => m.toLowerCase() === text.toLowerCase())
+    if (text && !found) this.fault('material', 'enum', `must be one of ${MATERIALS.join(', ')}`, text)
     return found
   }
 

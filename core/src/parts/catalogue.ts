@@ -1,26 +1,28 @@
-import { fact, type NumberFact } from '../record/fact'
-import type { FittedPart } from '../record/schema'
-import { type PartKind, SPECS, type SpecKey } from './kinds'
+import { fact } from '../facts'
+import { type FittedPart, type Material, type PartKind, SPECS, type SpecKey, type SpecMap } from '../record'
 
 /** A row of the shop's catalogue. A commission copies it; later edits to the row do not reach a finished saber. */
 export interface CataloguePart {
   id: string
   kind: PartKind
   name: string
-  specs: Partial<Record<SpecKey, NumberFact>>
+  specs: SpecMap
   protected?: boolean
+  /** What it is made of, where that matters. */
+  material?: Material
+  /** A board that turns a pack's voltage into what pixels take. */
+  converter?: boolean
+  /** The key a tool turns. */
+  key?: string
   stock?: number
   lot?: string
   supplier?: string
   cost?: number
 }
 
-type Row = [
-  id: string,
-  name: string,
-  specs: Partial<Record<SpecKey, number>>,
-  extra?: { protected?: boolean; tol?: number },
-]
+/** What a row says beyond its sizes and ratings. */
+type Extra = Pick<CataloguePart, 'protected' | 'material' | 'converter' | 'key'> & { tol?: number }
+type Row = [id: string, name: string, specs: Partial<Record<SpecKey, number>>, extra?: Extra]
 
 const SOURCE_NOTE = 'generic datasheet; check the lot in hand'
 /** Length and diameter tolerance where the row states none: typical of moulded and wound parts, mm. */
@@ -213,6 +215,7 @@ const TABLE: Partial<Record<PartKind, Row[]>> = {
       'aux-boost',
       'Voltage converter',
       { length: 18, width: 11, height: 4.4, mass: 3, idleCurrent: 3, sleepCurrent: 0.08 },
+      { converter: true },
     ],
   ],
   switch: [
@@ -338,7 +341,7 @@ const TABLE: Partial<Record<PartKind, Row[]>> = {
     ['chamber-24', 'Crystal chamber Ø 24 × 40', { diameter: 24, length: 40, wall: 1.2, mass: 19 }],
   ],
   chassis: [
-    ['ch-resin', 'Chassis, resin, one piece', { length: 130, wall: 1.4, mass: 32 }],
+    ['ch-resin', 'Chassis, resin, one piece', { length: 130, wall: 1.4, mass: 32 }, { material: 'resin' }],
     ['ch-filament', 'Chassis, filament, one piece', { length: 130, wall: 1.8, mass: 30 }],
     ['ch-split', 'Chassis, two halves with contact board', { length: 150, wall: 1.6, mass: 36 }],
   ],
@@ -380,9 +383,9 @@ const TABLE: Partial<Record<PartKind, Row[]>> = {
     ['charger-usb', 'USB-C cable, 1 A', { chargeCurrent: 1 }],
   ],
   tool: [
-    ['tool-hex-15', 'Hex key 1.5 mm', {}],
-    ['tool-hex-2', 'Hex key 2 mm', {}],
-    ['tool-hex-116', 'Hex key 1/16 in', {}],
+    ['tool-hex-15', 'Hex key 1.5 mm', {}, { key: '1.5 mm' }],
+    ['tool-hex-2', 'Hex key 2 mm', {}, { key: '2 mm' }],
+    ['tool-hex-116', 'Hex key 1/16 in', {}, { key: '1/16 in' }],
   ],
   screw: [
     ['screw-m3-5', 'Set screw M3 × 5', { diameter: 3, length: 5 }],
@@ -391,6 +394,14 @@ const TABLE: Partial<Record<PartKind, Row[]>> = {
     ['screw-thumb-m4', 'Thumb screw M4', { diameter: 4, length: 10 }],
   ],
 }
+
+/** The properties of a row that are neither size nor rating. */
+const beyond = ({ protected: p, material, converter, key }: Extra = {}) => ({
+  ...(p === undefined ? {} : { protected: p }),
+  ...(material ? { material } : {}),
+  ...(converter === undefined ? {} : { converter }),
+  ...(key ? { key } : {}),
+})
 
 /** The catalogue a new shop starts with: generic parts, every value with its source. */
 export const GENERIC_CATALOGUE: readonly CataloguePart[] = Object.entries(TABLE).flatMap(([kind, rows]) =>
@@ -410,7 +421,7 @@ export const GENERIC_CATALOGUE: readonly CataloguePart[] = Object.entries(TABLE)
         ]
       }),
     ),
-    ...(extra?.protected === undefined ? {} : { protected: extra.protected }),
+    ...beyond(extra),
   })),
 )
 
@@ -422,7 +433,7 @@ export function fitFrom(row: CataloguePart, id: string, more: Partial<FittedPart
     name: row.name,
     catalogue: row.id,
     specs: structuredClone(row.specs) as FittedPart['specs'],
-    ...(row.protected === undefined ? {} : { protected: row.protected }),
+    ...beyond(row),
     ...(row.lot ? { lot: row.lot } : {}),
     supplied: 'shop',
     ...more,

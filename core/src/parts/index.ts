@@ -1,2 +1,3 @@
+export { KINDS, type KindRule, kindRule, type PartKind, SPECS, type SpecKey, type SpecRule } from '../record'
 export { type CataloguePart, fitFrom, GENERIC_CATALOGUE } from './catalogue'
-export { KINDS, type KindRule, kindRule, type PartKind, SPECS, type SpecKey, type SpecRule } from './kinds'
+export { CataloguePartSchema } from './schema'

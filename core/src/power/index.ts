@@ -1,32 +1,13 @@
-export {
-  bladeCurrent,
-  chargeTime,
-  FAR_LED_VOLTS,
-  farLedVolts,
-  LEFT_WAYS,
-  type LeftWay,
-  ledResistors,
-  levels,
-  litBlades,
-  litCurrent,
-  looksOf,
-  meanCurrent,
-  pixels,
-  type Rating,
-  type Runtime,
-  ratings,
-  runtime,
-  safeVolume,
-  speakerWatts,
-  standby,
-  WHITE,
-  wattHours,
-  wireDrop,
-  type ZoneBudget,
-  zoneBudget,
-  zoneCurrent,
-} from './budget'
+export { chargeTime, wattHours } from './charging'
 export { type Discharge, type DischargeInput, discharge, ocv } from './discharge'
+export { LEFT_WAYS, type LeftWay, standby } from './keeping'
+export { ledResistors } from './led-resistors'
+export { bladeCurrent, levels, litBlades, litCurrent, pixels, WHITE, zoneCurrent } from './lights'
+export { looksOf, type ZoneBudget, zoneBudget } from './looks'
 export { cellsIn, type Pack, packOf } from './pack'
+export { type Rating, ratings } from './ratings'
 export { chooseResistor, nextE24, type ResistorChoice } from './resistor'
+export { meanCurrent, type Runtime, runtime } from './runtime'
+export { safeVolume, speakerWatts } from './speaker'
 export { awgDiameterMm, wireGuideAmps, wireOhms } from './wire'
+export { FAR_LED_VOLTS, farLedVolts, wireDrop } from './wire-drop'

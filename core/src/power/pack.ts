@@ -1,6 +1,5 @@
-import type { Gather } from '../findings/figure'
-import { known } from '../record/fact'
-import type { FittedPart, Saber } from '../record/schema'
+import { type Gather, known } from '../facts'
+import type { FittedPart, Saber } from '../record'
 
 /** Cells as they are joined, and how the lights are fed from them. */
 export interface Pack {

@@ -1,1 +1,2 @@
-export { judge, latest, limitText, type Proposal, proposeTests, type Standing, standing } from './propose'
+export { type Proposal, proposeTests } from './plan'
+export { judge, latest, limitText, type Standing, standing } from './standing'

@@ -1,10 +1,9 @@
-import { fact } from './fact'
-import { type Commission, FORMAT, FORMAT_VERSION, type Saber } from './schema'
+import { fact } from '../facts/fact'
+import { type Commission, FORMAT, FORMAT_VERSION } from './commission'
+import type { Saber } from './saber'
 
 /** Makes fresh ids; the core has no randomness of its own, so the caller brings it. */
 export type NewId = () => string
-
-const none = (unit: Parameters<typeof fact>[1]) => fact(null, unit)
 
 /** An empty saber: one socket is not assumed, nothing is measured yet. */
 export function blankSaber(newId: NewId, name: string, job: Saber['job']): Saber {
@@ -24,7 +23,7 @@ export function blankSaber(newId: NewId, name: string, job: Saber['job']): Saber
     blades: [],
     zones: [],
     cutPower: 'none',
-    use: { litShare: fact(50, '%', 'assumed'), brightness: fact(80, '%', 'assumed'), volume: none('%') },
+    use: { litShare: fact(50, '%', 'assumed'), brightness: fact(80, '%', 'assumed'), volume: fact(null, '%') },
     presets: [],
     inputs: [],
     controls: [],
@@ -35,7 +34,7 @@ export function blankSaber(newId: NewId, name: string, job: Saber['job']): Saber
     beats: [],
     order: 'operateFirst',
     takes: [],
-    untold: [],
+    leftOut: [],
   }
 }
 

@@ -1,7 +1,58 @@
+export { DIRECTIONS, Procedure, Step, TASKS, type Task } from './access'
+export { BLADE_KINDS, BLADE_USES, Blade, ZONE_KINDS, Zone } from './blade'
 export { blankCommission, blankSaber, type NewId } from './blank'
-export { Claim, fact, known, NumberFact, printable, SOURCE_WORDS, SOURCES, type Source, settle, state } from './fact'
-export { factPaths, forEachFact } from './facts'
-export { byId, hasCutOff, nameOf, saberTitle } from './lookup'
-export * from './schema'
-export type { Checked, Problem } from './validate'
-export { ACTION_WORDS, TASK_WORDS, words } from './words'
+export {
+  Arrival,
+  Commission,
+  FATES,
+  FORMAT,
+  FORMAT_VERSION,
+  LOG_KINDS,
+  Photo,
+  PURPOSES,
+  Question,
+  REQUEST_STATES,
+  Request,
+} from './commission'
+export { ACTIONS, type Action, ControlRow, GESTURES, INPUT_KINDS, Input, POSES, STATES } from './controls'
+export { asCopy, unconfirmed } from './copy'
+export {
+  CLIENT_MAY,
+  Fastener,
+  HEADS,
+  Hilt,
+  INSERTIONS,
+  JOINTS,
+  MATERIALS,
+  type Material,
+  OPENINGS,
+  Opening,
+  ORIGINS,
+  ROLES,
+  SCREW_PURPOSES,
+  Section,
+  Socket,
+} from './hilt'
+export { KINDS, type KindRule, kindRule, type PartKind, SPECS, type SpecKey, type SpecRule } from './kinds'
+export { byId, hasCutOff, nameOf, placesOf, SABER_KINDS, saberTitle, shelfOf } from './lookup'
+export { CARRIES, CHASSIS_HELD_BY, FittedPart, PartKindSchema, SpecMap, SUPPLIED } from './part'
+export { type FactPlace, factPaths, forEachFact } from './places'
+export { EVENTS, LOOKS, Preset, Sound, STATUSES } from './preset'
+export type { Problem } from './problem'
+export { Fix, Reading, Test } from './proof'
+export { ALL_KINDS, type Id, type Kind, partsOfRef, type Ref, refTo, THINGS } from './ref'
+export {
+  danglingOf,
+  findThing,
+  leaningOn,
+  nameOfThing,
+  type Reference,
+  type Removal,
+  referencesOf,
+  type Thing,
+  thingsOf,
+  withoutThing,
+} from './references'
+export { CUT_POWER, Decision, JOBS, Saber } from './saber'
+export { Beat, ORDERS, Take, Waiver } from './script'
+export { keyWords } from './words'

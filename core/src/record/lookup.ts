@@ -1,29 +1,56 @@
-import type { Commission, Saber } from './schema'
+import type { Commission } from './commission'
+import { isObject, type Plan, SABER_PLAN } from './plan'
+import { type Kind, partsOfRef, type Ref, refTo } from './ref'
+import { nameOfThing } from './references'
+import type { Saber } from './saber'
 
-/** The lists of a saber that references can point into. */
-const SHELVES = {
-  section: (s: Saber) => s.hilt.sections,
-  fastener: (s: Saber) => s.hilt.fasteners,
-  opening: (s: Saber) => s.hilt.openings,
-  socket: (s: Saber) => s.hilt.sockets,
-  part: (s: Saber) => s.parts,
-  blade: (s: Saber) => s.blades,
-  zone: (s: Saber) => s.zones,
-  preset: (s: Saber) => s.presets,
-  input: (s: Saber) => s.inputs,
-} as const
-type Shelf = keyof typeof SHELVES
+/** The lists of a saber by the kind of thing they hold, read off the schema: the path of keys that leads to each. */
+const SHELVES: ReadonlyMap<Kind, readonly string[]> = (() => {
+  const out = new Map<Kind, readonly string[]>()
+  const find = (plan: Plan, path: readonly string[]) => {
+    for (const f of plan.fields ?? []) {
+      const kind = f.plan.items?.fields?.find((g) => g.key === 'id')?.plan.kind
+      if (kind && !out.has(kind)) out.set(kind, [...path, f.key])
+      find(f.plan.items ?? f.plan, [...path, f.key])
+    }
+  }
+  find(SABER_PLAN, [])
+  return out
+})()
+
+/** Follows keys from a value, through every item of each list on the way. */
+function* follow(value: unknown, path: readonly string[]): Generator<Record<string, unknown>> {
+  if (Array.isArray(value)) for (const item of value) yield* follow(item, path)
+  else if (isObject(value)) {
+    if (path.length) yield* follow(value[path[0]!], path.slice(1))
+    else yield value
+  }
+}
+
+/** All things of one kind in a saber. */
+export const shelfOf = (saber: Saber, kind: Kind): Record<string, unknown>[] => {
+  const path = SHELVES.get(kind)
+  return path ? [...follow(saber, path)] : []
+}
+
+/** The kinds of things a saber holds in lists of its own. */
+export const SABER_KINDS: readonly Kind[] = [...SHELVES.keys()]
 
 /** The name of the thing a reference points to; undefined when it is gone. */
-export function nameOf(saber: Saber, ref: string | undefined): string | undefined {
-  if (!ref) return undefined
-  const [shelf, id] = ref.split(':') as [string, string]
-  if (shelf in SHELVES) return SHELVES[shelf as Shelf](saber).find((x: { id: string }) => x.id === id)?.name
-  if (shelf === 'row')
-    return saber.controls.find((r) => r.id === id)?.says ?? saber.controls.find((r) => r.id === id)?.does
-  if (shelf === 'task') return saber.access.find((p) => p.id === id)?.task
-  if (shelf === 'test') return saber.tests.find((t) => t.id === id)?.what
-  return undefined
+export function nameOf(saber: Saber, target: string | undefined): string | undefined {
+  const p = target === undefined ? undefined : partsOfRef(target)
+  const found = p && shelfOf(saber, p.kind).find((x) => x.id === p.id)
+  return p && found && nameOfThing(p.kind, found)
+}
+
+/** Places of a saber that something can be linked to, by kind; kinds with nothing in them are left out. */
+export function placesOf(saber: Saber, kinds: readonly Kind[]): { kind: Kind; items: { ref: Ref; name: string }[] }[] {
+  return kinds
+    .map((kind) => ({
+      kind,
+      items: shelfOf(saber, kind).map((v) => ({ ref: refTo(kind, String(v.id)), name: nameOfThing(kind, v) })),
+    }))
+    .filter((g) => g.items.length)
 }
 
 /** Finds an item by id anywhere in a list of identified things. */

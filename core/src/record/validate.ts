@@ -1,18 +1,18 @@
 import Ajv, { type ErrorObject } from 'ajv'
 import addFormats from 'ajv-formats'
-import { Commission, FORMAT, FORMAT_VERSION } from './schema'
+import { Commission, FORMAT, FORMAT_VERSION } from './commission'
+import { isObject } from './plan'
+import type { Problem } from './problem'
+import { THINGS } from './ref'
+import { danglingOf, thingsOf } from './references'
 
-/** What is wrong, where, and by which rule. The interface owns the sentence; `message` is a plain default. */
-export interface Problem {
-  /** JSON pointer into the document, e.g. `/sabers/0/hilt/sections/2/length/value`. */
-  path: string
-  rule: string
-  message: string
-  got?: string
+/** A validator that knows this format's own keywords. */
+export const makeAjv = () => {
+  const ajv = addFormats(new Ajv({ allErrors: true, strict: true, verbose: true }), ['date', 'date-time'])
+  ajv.addVocabulary(['x-fact', 'x-kind', 'x-names'])
+  return ajv
 }
-
-const ajv = addFormats(new Ajv({ allErrors: true, strict: true, verbose: true }), ['date', 'date-time'])
-const check = ajv.compile<Commission>(Commission)
+const check = makeAjv().compile<Commission>(Commission)
 
 export type Checked = { ok: true; record: Commission } | { ok: false; problems: Problem[] }
 
@@ -35,7 +35,6 @@ export function validateCommission(input: unknown): Checked {
   return problems.length ? { ok: false, problems: problems.slice(0, 40) } : { ok: true, record: input }
 }
 
-const isObject = (v: unknown): v is Record<string, unknown> => typeof v === 'object' && v !== null && !Array.isArray(v)
 const refuse = (path: string, rule: string, message: string, got?: string): Checked => ({
   ok: false,
   problems: [{ path, rule, message, ...(got === undefined ? {} : { got }) }],
@@ -43,7 +42,7 @@ const refuse = (path: string, rule: string, message: string, got?: string): Chec
 const show = (v: unknown): string => (JSON.stringify(v) ?? 'undefined').slice(0, 80)
 
 /** Turns the validator's errors into problems; a failed choice is told once, with what it would accept. */
-function explain(errors: ErrorObject[]): Problem[] {
+export function explain(errors: ErrorObject[]): Problem[] {
   const choices = new Map<string, Set<string>>()
   for (const e of errors)
     if (e.keyword === 'const')
@@ -61,16 +60,19 @@ function explain(errors: ErrorObject[]): Problem[] {
         : e.keyword === 'additionalProperties'
           ? `${e.instancePath}/${e.params.additionalProperty}`
           : e.instancePath
-    const rule = accepted ? 'enum' : e.keyword
+    const unit = e.keyword === 'const' && path.endsWith('/unit')
+    const rule = accepted ? 'enum' : unit ? 'unit' : e.keyword
     if (seen.has(path + rule)) continue
     seen.add(path + rule)
     const message = accepted
       ? `must be one of ${[...accepted].join(', ')}`
-      : e.keyword === 'required'
-        ? 'is missing'
-        : e.keyword === 'additionalProperties'
-          ? 'is not a field of this format'
-          : (e.message ?? e.keyword)
+      : e.keyword === 'const'
+        ? `must be ${String(e.params.allowedValue)}`
+        : e.keyword === 'required'
+          ? 'is missing'
+          : e.keyword === 'additionalProperties'
+            ? 'is not a field of this format'
+            : (e.message ?? e.keyword)
     out.push({
       path,
       rule,
@@ -83,56 +85,22 @@ function explain(errors: ErrorObject[]): Problem[] {
   return out.sort((a, b) => b.path.length - a.path.length).slice(0, 40)
 }
 
-/** Duplicate ids, and references within a saber that lead nowhere. */
+/** Duplicate ids, and references that lead nowhere or out of their saber. */
 function integrity(record: Commission): Problem[] {
-  const problems: Problem[] = []
   const seen = new Map<string, string>()
-  const visit = (v: unknown, path: string) => {
-    if (Array.isArray(v)) {
-      for (const [i, item] of v.entries()) visit(item, `${path}/${i}`)
-      return
+  const twice = thingsOf(record).flatMap((t) => {
+    const first = seen.get(t.id)
+    if (first === undefined) {
+      seen.set(t.id, t.pointer)
+      return []
     }
-    if (!isObject(v)) return
-    if (typeof v.id === 'string' && path && !path.endsWith('/client')) {
-      const first = seen.get(v.id)
-      if (first === undefined) seen.set(v.id, path)
-      else
-        problems.push({
-          path: `${path}/id`,
-          rule: 'uniqueId',
-          message: `the id is already used at ${first}`,
-          got: v.id,
-        })
-    }
-    for (const [k, x] of Object.entries(v)) if (typeof x === 'object') visit(x, `${path}/${k}`)
-  }
-  visit(record, '')
-  record.sabers.forEach((s, n) => {
-    const base = `/sabers/${n}`
-    const must = (path: string, id: string | undefined, among: { id: string }[], what: string) => {
-      if (id !== undefined && !among.some((a) => a.id === id))
-        problems.push({
-          path: base + path,
-          rule: 'reference',
-          message: `names a ${what} that is not in this saber`,
-          got: id,
-        })
-    }
-    s.hilt.sockets.forEach((k, i) => {
-      must(`/hilt/sockets/${i}/section`, k.section, s.hilt.sections, 'section')
-      for (const [j, f] of k.retention.entries())
-        must(`/hilt/sockets/${i}/retention/${j}`, f, s.hilt.fasteners, 'fastener')
-    })
-    for (const [i, b] of s.blades.entries()) must(`/blades/${i}/socket`, b.socket, s.hilt.sockets, 'socket')
-    for (const [i, p] of s.parts.entries()) must(`/parts/${i}/beside`, p.beside, s.parts, 'part')
-    s.zones.forEach((z, i) => {
-      must(`/zones/${i}/follows`, z.follows, s.zones, 'zone')
-      must(`/zones/${i}/blade`, z.blade, s.blades, 'blade')
-    })
-    s.controls.forEach((r, i) => {
-      must(`/controls/${i}/input`, r.input, s.inputs, 'input')
-      must(`/controls/${i}/other`, r.other, s.inputs, 'input')
-    })
+    return [{ path: `${t.pointer}/id`, rule: 'uniqueId', message: `the id is already used at ${first}`, got: t.id }]
   })
-  return problems
+  const lost = danglingOf(record).map((r) => ({
+    path: r.pointer,
+    rule: 'reference',
+    message: `names a ${r.kinds.length === 1 ? THINGS[r.kinds[0]!][0] : 'thing'} that is not in this ${r.saber ? 'saber' : 'record'}`,
+    got: r.to,
+  }))
+  return [...twice, ...lost]
 }

@@ -1,6 +1,3 @@
-import type { NumberFact } from '../record/fact'
-import { printable } from '../record/fact'
-
 /** A number with at most `digits` decimals, no trailing zeros, and a real minus sign. */
 export function formatNumber(value: number, digits = 2): string {
   return Number(value.toFixed(digits)).toString().replace('-', '−')
@@ -26,23 +23,4 @@ export function inchFraction(mm: number, within = 0.06): string | undefined {
 /** Both readings of a length, as a bench wants them: `22.2 mm · 7/8 in`, `47.6 mm · 1.874 in`. */
 export function mmAndInch(mm: number): string {
   return `${formatNumber(mm)} mm · ${inchFraction(mm) ?? formatNumber(mm / 25.4, 3)} in`
-}
-
-/**
- * How a fact may be printed. Only measured, datasheet, configured and computed values stand as plain fact; a recalled,
- * assumed or client-stated one prints as "about"; an unknown one as "not recorded".
- */
-export function formatFact(fact: NumberFact | undefined, digits = 2): string {
-  if (!fact || fact.value === null) return 'not recorded'
-  const unit =
-    fact.unit === '×'
-      ? ''
-      : fact.unit === '%' || fact.unit === 'deg'
-        ? fact.unit === 'deg'
-          ? '°'
-          : ' %'
-        : ` ${fact.unit}`
-  const tol = fact.tol ? ` ± ${formatNumber(fact.tol, digits)}` : ''
-  const body = `${formatNumber(fact.value, digits)}${tol}${unit}`
-  return printable(fact) === 'plain' ? body : `about ${body}`
 }

@@ -25,6 +25,12 @@ const MIGRATIONS: { name: string; up: string[] }[] = [
       "CREATE TRIGGER history_no_update BEFORE UPDATE ON history FOR EACH ROW SIGNAL SQLSTATE '45000' SET MESSAGE_TEXT = 'history is append-only'",
     ],
   },
+  {
+    name: '002-what-a-part-is',
+    up: [
+      'ALTER TABLE parts ADD COLUMN IF NOT EXISTS material VARCHAR(20), ADD COLUMN IF NOT EXISTS converter BOOLEAN, ADD COLUMN IF NOT EXISTS turns VARCHAR(240)',
+    ],
+  },
 ]
 
 /** Brings the database to the newest schema; does nothing when it is there. Returns the names applied. */

@@ -105,6 +105,10 @@ export interface PartRow {
   name: string
   specs: unknown
   protected: boolean | null
+  material: string | null
+  converter: boolean | null
+  /** The key a tool turns. */
+  turns: string | null
   stock: number | null
   lot: string | null
   supplier: string | null
@@ -260,6 +264,9 @@ export function tables(sequelize: Sequelize): Tables {
       name: S(240),
       specs: json('specs'),
       protected: DataTypes.BOOLEAN,
+      material: S(20),
+      converter: DataTypes.BOOLEAN,
+      turns: S(240),
       stock: DataTypes.INTEGER,
       lot: S(240),
       supplier: S(240),

@@ -1,21 +1,37 @@
 import { existsSync } from 'node:fs'
 import { join } from 'node:path'
+import { API, openApi } from '@nubrin/core/api'
 import compression from 'compression'
 import express, { type Express } from 'express'
 import helmet from 'helmet'
 import type { Logger } from 'pino'
 import { QueryTypes } from 'sequelize'
+import { commissionRoutes } from '../commissions/routes'
+import type { Commissions } from '../commissions/store'
 import type { Config } from '../config'
-import type { Store } from '../db/store'
-import type { Files } from '../files'
-import { authRoutes, csrf, sessions, signedIn } from './auth'
-import { clientRoutes, commissionRoutes } from './commissions'
-import { openApi } from './openapi'
-import { partRoutes } from './parts'
-import { HttpProblem, NotFound, onError, send } from './problem'
+import type { Tables } from '../db/models'
+import { clientRoutes, handoffRoutes } from '../handoff/routes'
+import type { Files } from '../media/files'
+import { mediaRoutes } from '../media/routes'
+import { peopleRoutes } from '../people/routes'
+import { csrf, sessions, signedIn } from '../people/sessions'
+import { rackRoutes } from '../rack/routes'
+import { shelfRoutes } from '../shelf/routes'
+import { HttpProblem, NotFound, onError } from './problem'
+import { serve } from './serve'
+
+/** What the server works with. */
+export interface Parts {
+  config: Config
+  db: Tables
+  store: Commissions
+  files: Files
+  cookieSecret: string
+  log: Logger
+}
 
 /** The whole server: API under /api, the built interface everywhere else. */
-export function createApp(config: Config, store: Store, files: Files, cookieSecret: string, log: Logger): Express {
+export function createApp({ config, db, store, files, cookieSecret, log }: Parts): Express {
   const app = express()
   app.disable('x-powered-by')
   app.use(
@@ -37,23 +53,24 @@ export function createApp(config: Config, store: Store, files: Files, cookieSecr
 
   const api = express.Router()
   api.use(express.json({ limit: '3mb' }))
-  api.get('/health', async (_req, res) => {
+  serve(api, API.health, async () => {
     try {
-      await store.db.sequelize.query('SELECT 1', { type: QueryTypes.SELECT })
-      res.json({ ok: true })
+      await db.sequelize.query('SELECT 1', { type: QueryTypes.SELECT })
     } catch {
-      send(res, new HttpProblem(503, 'database', 'The database does not answer.'))
+      throw new HttpProblem(503, 'database', 'The database does not answer.')
     }
+    return { ok: true as const }
   })
-  api.get('/openapi.json', (_req, res) => {
-    res.json(openApi())
-  })
-  api.use('/client', clientRoutes(store, files))
-  api.use(sessions(store.db, cookieSecret))
-  api.use(authRoutes(store.db, config))
+  serve(api, API.openapi, async () => openApi())
+  api.use(clientRoutes(db, files))
+  api.use(sessions(db, cookieSecret))
+  api.use(peopleRoutes(db, config))
   api.use(signedIn, csrf)
-  api.use(commissionRoutes(store, files))
-  api.use(partRoutes(store.db))
+  rackRoutes(api, store, db)
+  commissionRoutes(api, store, db, files)
+  mediaRoutes(api, db, files)
+  handoffRoutes(api, store, db)
+  shelfRoutes(api, db)
   api.use((req, _res) => {
     throw new NotFound(`There is nothing at ${req.method} ${req.baseUrl}${req.path}.`)
   })

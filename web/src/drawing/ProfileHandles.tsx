@@ -1,5 +1,7 @@
-import { layOut, type ProfilePoint, type Scene } from '@nubrin/core/hilt'
-import { known, type Saber, type Section } from '@nubrin/core/record'
+import type { Scene } from '@nubrin/core/drawing'
+import { known } from '@nubrin/core/facts'
+import type { Saber, Section } from '@nubrin/core/record'
+import { layOut, type ProfilePoint } from '@nubrin/core/room'
 import { formatNumber } from '@nubrin/core/units'
 import { type KeyboardEvent, type PointerEvent, useState } from 'react'
 

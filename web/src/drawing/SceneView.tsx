@@ -1,4 +1,4 @@
-import { inkOf, pathData, type Scene, TEXT_INK } from '@nubrin/core/hilt'
+import { inkOf, pathData, type Scene, TEXT_INK } from '@nubrin/core/drawing'
 import { memo, type ReactNode, useId } from 'react'
 
 /** Renders a scene as SVG. Blade colours glow; everything else is ink. Overlays come as children, in the scene's pixels. */

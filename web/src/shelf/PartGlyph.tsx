@@ -1,5 +1,5 @@
+import { known } from '@nubrin/core/facts'
 import { type CataloguePart, kindRule } from '@nubrin/core/parts'
-import { known } from '@nubrin/core/record'
 
 /** A part seen from the side, to one scale for all on the shelf: its outline, and a mark of its kind. Nothing for what has no size. */
 export function PartGlyph({ part, scale = 1.5 }: { part: CataloguePart; scale?: number }) {

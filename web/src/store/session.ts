@@ -1,5 +1,8 @@
+import type { Api, GoodOf } from '@nubrin/core/api'
 import { create } from 'zustand'
-import { api, type Person, setCsrf } from '../api'
+import { call, setCsrf } from '../data/client'
+
+export type Person = NonNullable<GoodOf<Api['session']>['user']>
 
 interface Session {
   /** undefined until asked; null when nobody is signed in. */
@@ -12,17 +15,17 @@ interface Session {
 export const useSession = create<Session>()((set) => ({
   person: undefined,
   async ask() {
-    const r = await api<{ user: Person | null; csrf?: string }>('GET', '/session')
+    const r = await call('session', {})
     setCsrf(r.csrf ?? '')
     set({ person: r.user })
   },
   async signIn(signIn, password) {
-    const r = await api<{ user: Person; csrf: string }>('POST', '/session', { signIn, password })
+    const r = await call('signIn', { body: { signIn, password } })
     setCsrf(r.csrf)
     set({ person: r.user })
   },
   async signOut() {
-    await api('DELETE', '/session')
+    await call('signOut', {})
     setCsrf('')
     set({ person: null })
   },

@@ -1,8 +1,8 @@
-import { type Lane, laneOf, pushRear, type Steps, stepsOf } from './lanes'
-import { arrangementsOf, type Layout, type LayoutProblem, type LayoutResult, type Stair } from './problem'
+import { type Lineup, lineupOf, pushRear, type Steps, stepsOf } from './lineup'
+import { arrangementsOf, type ClosingPairs, type Layout, type LayoutProblem, type LayoutResult } from './problem'
 import { type Prepared, prepare } from './room'
 import { type Hits, note, verdictsOf, worst } from './verdicts'
-import { layoutFor, offerLane, weightsOf } from './weigh'
+import { layoutFor, offerLineup, weightsOf } from './weigh'
 
 /**
  * Finds every layout that closes, and of them the best trade-offs between runtime, speaker size, chamber length, slack and
@@ -21,29 +21,29 @@ export function findLayouts(p: LayoutProblem, report?: (share: number) => void):
     board: new Float64Array(boards.length),
     connector: new Float64Array(connectors.length),
   }
-  const lanes: { lane: Lane; steps: Steps }[] = []
-  const found: Stair[] = []
+  const lineups: { lineup: Lineup; steps: Steps }[] = []
+  const found: ClosingPairs[] = []
   let feasible = 0
   connectors.forEach((_, connector) => {
     const room = has.room(connector)
     if (!room) return
     arrangements.forEach((arr, arrangement) => {
       boards.forEach((_, board) => {
-        const lane = laneOf(room, arr, arrangement, board, connector)
-        const steps = stepsOf(lane, p.cavity.x0)
-        lanes.push({ lane, steps })
+        const lineup = lineupOf(room, arr, arrangement, board, connector)
+        const steps = stepsOf(lineup, p.cavity.x0)
+        lineups.push({ lineup, steps })
         if (!steps.first.length) return
-        const stair = stairOf(lane, steps)
-        found.push(stair)
-        feasible += tally(has, stair, hit)
+        const closing = closingPairsOf(lineup, steps)
+        found.push(closing)
+        feasible += tally(has, closing, hit)
       })
     })
   })
-  const miss = misses(p, has, lanes, hit)
+  const miss = misses(p, has, lineups, hit)
   const weights = weightsOf(p, has)
-  lanes.forEach(({ lane, steps }, i) => {
-    report?.(i / lanes.length)
-    offerLane(p, has, lane, steps, weights)
+  lineups.forEach(({ lineup, steps }, i) => {
+    report?.(i / lineups.length)
+    offerLineup(p, has, lineup, steps, weights)
   })
   report?.(1)
   return {
@@ -55,8 +55,8 @@ export function findLayouts(p: LayoutProblem, report?: (share: number) => void):
   }
 }
 
-/** The steps of a lane told in classes. */
-function stairOf(l: Lane, s: Steps): Stair {
+/** The steps of a lineup told in classes. */
+function closingPairsOf(l: Lineup, s: Steps): ClosingPairs {
   const second = Array.from(s.second, (i) => l.choices[l.second]!.members[i]!)
   const among = [0]
   for (const m of second) among.push(among.at(-1)! + m.length)
@@ -69,8 +69,8 @@ function stairOf(l: Lane, s: Steps): Stair {
   }
 }
 
-/** Counts the layouts of a stair, in all and for each size; returns how many there are. */
-function tally(has: Prepared, s: Stair, hit: Hits): number {
+/** Counts the layouts of a closing, in all and for each size; returns how many there are. */
+function tally(has: Prepared, s: ClosingPairs, hit: Hits): number {
   const [first, second] = s.speakerFirst ? [has.speakers, has.cells] : [has.cells, has.speakers]
   const [hitFirst, hitSecond] = s.speakerFirst ? [hit.speaker, hit.cell] : [hit.cell, hit.speaker]
   const b = has.boards[s.board]!.rows.length
@@ -97,7 +97,7 @@ function tally(has: Prepared, s: Stair, hit: Hits): number {
 }
 
 /** For each size that is in no layout, the least length that was missing, and beside what. */
-function misses(p: LayoutProblem, has: Prepared, lanes: readonly { lane: Lane; steps: Steps }[], hit: Hits) {
+function misses(p: LayoutProblem, has: Prepared, lineups: readonly { lineup: Lineup; steps: Steps }[], hit: Hits) {
   const miss = {
     speaker: worst(has.speakers.length),
     cell: worst(has.cells.length),
@@ -105,7 +105,7 @@ function misses(p: LayoutProblem, has: Prepared, lanes: readonly { lane: Lane; s
   }
   const none = (hits: Float64Array) => Array.from(hits.keys()).filter((i) => hits[i] === 0)
   const [noSpeaker, noCell] = [none(hit.speaker), none(hit.cell)]
-  for (const { lane: l, steps } of lanes) {
+  for (const { lineup: l, steps } of lineups) {
     const [speakers, cells] = [l.choices[l.speakerAt]!, l.choices[l.cellAt]!]
     const begin = pushRear(l, 0, l.first, p.cavity.x0)
     /** One of the first with some of the second: nothing to look at where the first lies nowhere. */
@@ -139,7 +139,7 @@ function misses(p: LayoutProblem, has: Prepared, lanes: readonly { lane: Lane; s
 export function* layoutsOf(p: LayoutProblem, r: LayoutResult): Generator<Layout> {
   const has = prepare(p)
   for (const { arrangement, board, connector, speakerFirst, first, second, reach } of r.found) {
-    const lane = laneOf(has.room(connector)!, r.arrangements[arrangement]!, arrangement, board, connector)
+    const lineup = lineupOf(has.room(connector)!, r.arrangements[arrangement]!, arrangement, board, connector)
     for (let i = 0; i < first.length; i++)
       for (let j = 0; j < reach[i]!; j++) {
         const [s, c] = speakerFirst ? [first[i]!, second[j]!] : [second[j]!, first[i]!]
@@ -147,7 +147,7 @@ export function* layoutsOf(p: LayoutProblem, r: LayoutResult): Generator<Layout>
           for (const cr of has.cells[c]!.rows)
             for (const br of has.boards[board]!.rows)
               for (const kr of has.connectors[connector]!.rows)
-                yield layoutFor(p, has, { lane, classes: [s, c], rows: [sr, cr, br, kr] })
+                yield layoutFor(p, has, { lineup, classes: [s, c], rows: [sr, cr, br, kr] })
       }
   }
 }

@@ -1,5 +1,5 @@
-import type { Cavity, Interval } from '../cavity'
-import type { Body } from '../radial'
+import type { Cavity, Interval } from '../../room/cavity'
+import type { Body } from '../../room/radial'
 
 /** One row that a slot may take. Sizes in mm, mass in g. */
 export interface Candidate {
@@ -83,7 +83,7 @@ export type Verdict =
  * sorted by how little room it takes, what stands later by how little it needs: the n-th of `first` closes with exactly the
  * `reach[n]` foremost of `second`.
  */
-export interface Stair {
+export interface ClosingPairs {
   arrangement: number
   board: number
   connector: number
@@ -99,7 +99,7 @@ export interface LayoutResult {
   raw: number
   feasible: number
   /** Every feasible combination of sizes; `layoutsOf` unfolds them into single layouts. */
-  found: Stair[]
+  found: ClosingPairs[]
   /** Layouts that no other beats in every respect, best runtime first. */
   best: Layout[]
   verdicts: { speakers: Verdict[]; cells: Verdict[]; boards: Verdict[]; connectors: Verdict[] }

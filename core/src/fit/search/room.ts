@@ -1,5 +1,5 @@
-import { type Cavity, earliest, type Interval, meet, passable, startsOf } from '../cavity'
-import type { Body } from '../radial'
+import { type Cavity, earliest, type Interval, meet, passable, startsOf } from '../../room/cavity'
+import type { Body } from '../../room/radial'
 import { type Arrangement, type Class, classesOf, type LayoutProblem } from './problem'
 
 export const EPS = 1e-9

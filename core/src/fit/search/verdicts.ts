@@ -1,5 +1,5 @@
-import { type Cavity, meet, passable, startsOf } from '../cavity'
-import type { Body } from '../radial'
+import { type Cavity, meet, passable, startsOf } from '../../room/cavity'
+import type { Body } from '../../room/radial'
 import type { Candidate, Class, LayoutProblem, LayoutResult, Verdict } from './problem'
 import { EPS, heardFrom } from './room'
 

@@ -1,11 +1,11 @@
 import { Front } from './front'
-import { type Lane, pushRear, type Steps, settle } from './lanes'
+import { type Lineup, pushRear, type Steps, settle } from './lineup'
 import { type Candidate, type Class, GRAIN, type Layout, type LayoutProblem } from './problem'
 import { type Choice, leftAfter, type Prepared } from './room'
 
-/** A layout that may be among the best: its lane, classes of speaker and cell, and its rows. */
+/** A layout that may be among the best: its lineup, classes of speaker and cell, and its rows. */
 export interface Offer {
-  lane: Lane
+  lineup: Lineup
   classes: [speaker: number, cell: number]
   rows: [speaker: number, cell: number, board: number, connector: number]
 }
@@ -29,7 +29,7 @@ function ranked(values: number[]): { rank: Int32Array; count: number } {
   return { rank: Int32Array.from(values, (v) => place.get(v)!), count: sorted.length }
 }
 
-/** What the front needs to know of the rows, found once for all lanes. */
+/** What the front needs to know of the rows, found once for all lineups. */
 interface Weights {
   kinds: (choice: Choice, slot: 'speaker' | 'cell') => Kinds[]
   /** Different masses of each board and connector class, with the first row of each. */
@@ -89,8 +89,8 @@ export function weightsOf(p: LayoutProblem, has: Prepared): Weights {
   }
 }
 
-/** Writes where the middles of speaker, cell, board and connector lie in a settled lane, mm from the pommel. */
-function middles(has: Prepared, l: Lane, speaker: number, cell: number, out: Float64Array) {
+/** Writes where the middles of speaker, cell, board and connector lie in a settled lineup, mm from the pommel. */
+function middles(has: Prepared, l: Lineup, speaker: number, cell: number, out: Float64Array) {
   const s = has.speakers[speaker]!.length
   const c = has.cells[cell]!.length
   const b = has.boards[l.board]!.length
@@ -102,10 +102,10 @@ function middles(has: Prepared, l: Lane, speaker: number, cell: number, out: Flo
 }
 
 /**
- * Offers the layouts of a lane to the front. What could at best be worth no more than something that stands is passed
+ * Offers the layouts of a lineup to the front. What could at best be worth no more than something that stands is passed
  * over: first all rows of a pair of items, then all cells with one speaker, then single rows.
  */
-export function offerLane(p: LayoutProblem, has: Prepared, l: Lane, s: Steps, ws: Weights) {
+export function offerLineup(p: LayoutProblem, has: Prepared, l: Lineup, s: Steps, ws: Weights) {
   const { room, first, second, chamberAt, choices } = l
   const { front, farOff } = ws
   const n = l.pick.length
@@ -160,7 +160,7 @@ export function offerLane(p: LayoutProblem, has: Prepared, l: Lane, s: Steps, ws
               const e = balanced ? grain(offOf(moment, mass, as, ms, ac, mc), farOff) : 0
               if (front.covers(a, b, c, d, e)) continue
               front.add(a, b, c, d, e, {
-                lane: l,
+                lineup: l,
                 classes: [sk.cls[si]!, ck.cls[ci]!],
                 rows: [sk.row[si]!, ck.row[ci]!, boards.row[bi]!, connectors.row[ki]!],
               })
@@ -200,7 +200,7 @@ function nearestOff(
 }
 
 /** One layout in full: everything pushed to the rear, the chamber settled, and what its rows weigh. */
-export function layoutFor(p: LayoutProblem, has: Prepared, { lane: l, classes: [s, c], rows }: Offer): Layout {
+export function layoutFor(p: LayoutProblem, has: Prepared, { lineup: l, classes: [s, c], rows }: Offer): Layout {
   const [speaker, cell, board, connector] = rows
   l.pick[l.speakerAt] = l.choices[l.speakerAt]!.itemOf[s]!
   l.pick[l.cellAt] = l.choices[l.cellAt]!.itemOf[c]!

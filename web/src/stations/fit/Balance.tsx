@@ -1,9 +1,10 @@
-import { balance, balanceWhatIfs, gripMiddle, judgeDuel } from '@nubrin/core/fit'
-import { layOut } from '@nubrin/core/hilt'
+import { balance, balanceWhatIfs, gripMiddle } from '@nubrin/core/fit'
 import type { Blade, FittedPart, Saber } from '@nubrin/core/record'
+import { layOut } from '@nubrin/core/room'
 import { formatNumber } from '@nubrin/core/units'
 import { useMemo, useState } from 'react'
-import { FigureView } from '../../ui/FigureView'
+import { FigureView } from '../../kit'
+import { DuelNote } from './DuelNote'
 import { Weights } from './Weights'
 
 /** Where the saber balances, bare and with each blade, what pulls at the hand, and what small changes would do. */
@@ -100,39 +101,6 @@ export function BalanceBench({ saber }: { saber: Saber }) {
         ) : null}
         {now.blades.length === 1 ? <DuelNote saber={saber} blade={now.blades[0]!} /> : null}
       </section>
-    </div>
-  )
-}
-
-/** The judgement on contact, with its reasons. */
-export function DuelNote({ saber, blade }: { saber: Saber; blade: Blade }) {
-  const j = useMemo(() => judgeDuel(saber, blade), [saber, blade])
-  const lines = [
-    ...j.against.map((t) => ['✕', t]),
-    ...j.limits.map((t) => ['△', t]),
-    ...j.unknown.map((t) => ['?', `needs ${t}`]),
-  ]
-  return (
-    <div className="mt-2">
-      <p className="font-semibold">
-        {
-          {
-            notForContact: '✕ Not for contact',
-            lightContact: '△ Light contact at most',
-            nothingAgainst: 'Nothing recorded speaks against contact',
-            unknown: 'Contact: cannot be judged yet',
-          }[j.verdict]
-        }
-      </p>
-      <ul className="text-[0.92rem]">
-        {lines.map(([mark, t]) => (
-          <li key={t} className="flex gap-2">
-            <span aria-hidden="true">{mark}</span>
-            <span>{t}</span>
-          </li>
-        ))}
-      </ul>
-      <p className="text-quiet text-[0.87rem]">A judgement with reasons, not a certificate.</p>
     </div>
   )
 }

@@ -2,7 +2,7 @@ import { axialSlack, clampOf, grilleAir } from '@nubrin/core/fit'
 import type { Saber } from '@nubrin/core/record'
 import { formatNumber } from '@nubrin/core/units'
 import { useMemo } from 'react'
-import { FigureView } from '../../ui/FigureView'
+import { FigureView } from '../../kit'
 import { useWorker } from '../../workers/useWorker'
 
 const DRAWS = 100_000

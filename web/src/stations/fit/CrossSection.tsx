@@ -1,5 +1,6 @@
-import { sliceAt, wireRoom } from '@nubrin/core/fit'
+import { wireRoom } from '@nubrin/core/fit'
 import type { Saber } from '@nubrin/core/record'
+import { crossSectionAt } from '@nubrin/core/room'
 import { formatNumber } from '@nubrin/core/units'
 import { useMemo } from 'react'
 
@@ -7,7 +8,7 @@ const SIZE = 196
 
 /** The hilt cut across at x, to scale: wall, chassis, what lies inside, and the wires that pass. */
 export function CrossSection({ saber, cut }: { saber: Saber; cut: number }) {
-  const slice = useMemo(() => sliceAt(saber, cut), [saber, cut])
+  const slice = useMemo(() => crossSectionAt(saber, cut), [saber, cut])
   const wires = useMemo(() => wireRoom(saber, cut), [saber, cut])
   if (!slice) return <p className="text-quiet">Drag the mark above the drawing onto the hilt.</p>
   const k = (SIZE - 8) / Math.max(40, slice.outer)

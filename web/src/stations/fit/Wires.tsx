@@ -2,7 +2,7 @@ import { wireRoom } from '@nubrin/core/fit'
 import type { Saber } from '@nubrin/core/record'
 import { formatNumber } from '@nubrin/core/units'
 import { useMemo } from 'react'
-import { Opens, ToThing } from '../../ui/FigureView'
+import { Opens, ToThing } from '../../kit'
 
 const GOES = { one: 'in one bundle', two: 'in two bundles', singly: 'laid singly', no: '✕ do not pass' }
 

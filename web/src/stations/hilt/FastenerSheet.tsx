@@ -1,29 +1,25 @@
 import { standardKey } from '@nubrin/core/fit'
-import { CLIENT_MAY, type Fastener, type Saber, SCREW_PURPOSES, words } from '@nubrin/core/record'
-import { useEditSaber } from '../../store/commission'
-import { FactField } from '../../ui/FactField'
-import { Labelled, SelectCell, TextCell } from '../../ui/fields'
+import { CLIENT_MAY, Fastener, HEADS, type Saber, SCREW_PURPOSES, keyWords as words } from '@nubrin/core/record'
+import { CheckBox, FactField, Labelled, SelectCell, TextCell } from '../../kit'
+import { useEditHilt, useRemove } from '../../store/commission'
 import { Sheet } from './Sheet'
 
 export function FastenerSheet({ saber, fastener: x }: { saber: Saber; fastener: Fastener }) {
-  const editSaber = useEditSaber()
-  const h = saber.hilt
-  const set = (run: (y: Fastener) => void) =>
-    editSaber('screw', (s) => {
-      const y = s.hilt.fasteners.find((q) => q.id === x.id)
-      if (y) run(y)
+  const edit = useEditHilt('fasteners')
+  const editSocket = useEditHilt('sockets')
+  const remove = useRemove()
+  const set = (run: (y: Fastener) => void) => edit('screw', x.id, run)
+  const holds = (socket: string, on: boolean) =>
+    editSocket('what holds the blade', socket, (q) => {
+      const others = q.retention.filter((r) => r !== x.id)
+      q.retention = on ? [...others, x.id] : others
     })
   return (
     <Sheet
       what="Screw"
       name={x.name}
       onName={(v) => set((y) => void (y.name = v))}
-      onRemove={() =>
-        editSaber('remove screw', (s) => {
-          s.hilt.fasteners = s.hilt.fasteners.filter((q) => q.id !== x.id)
-          for (const q of s.hilt.sockets) q.retention = q.retention.filter((r) => r !== x.id)
-        })
-      }
+      onRemove={() => remove(`fastener:${x.id}`)}
     >
       <div className="grid grid-cols-3 gap-2">
         <Labelled label="thread">
@@ -48,25 +44,18 @@ export function FastenerSheet({ saber, fastener: x }: { saber: Saber; fastener: 
           />
         </Labelled>
         <Labelled label="head">
-          <SelectCell
-            label="Head"
-            value={x.head}
-            options={['set', 'cap', 'button', 'thumb', 'dummy'] as const}
-            onCommit={(v) => set((y) => void (y.head = v))}
-          />
+          <SelectCell label="Head" value={x.head} options={HEADS} onCommit={(v) => set((y) => void (y.head = v))} />
         </Labelled>
         <FactField
           label="from pommel"
           value={x.at}
-          unit="mm"
-          quantity="length"
+          of={Fastener.properties.at}
           onCommit={(v) => set((y) => void (y.at = v))}
         />
         <FactField
           label="clock angle"
           value={x.clock}
-          unit="deg"
-          quantity="angle"
+          of={Fastener.properties.clock}
           onCommit={(v) => set((y) => void (y.clock = v))}
         />
         <Labelled label="holds">
@@ -89,32 +78,17 @@ export function FastenerSheet({ saber, fastener: x }: { saber: Saber; fastener: 
         />
       </Labelled>
       <div className="flex flex-wrap gap-4">
-        {h.sockets.map((q, i) => (
-          <label key={q.id} className="flex items-center gap-1.5">
-            <input
-              type="checkbox"
-              checked={q.retention.includes(x.id)}
-              onChange={(e) =>
-                editSaber(
-                  'what holds the blade',
-                  (s) =>
-                    void (s.hilt.sockets[i]!.retention = e.target.checked
-                      ? [...s.hilt.sockets[i]!.retention, x.id]
-                      : s.hilt.sockets[i]!.retention.filter((r) => r !== x.id)),
-                )
-              }
-            />
+        {saber.hilt.sockets.map((q) => (
+          <CheckBox key={q.id} checked={q.retention.includes(x.id)} onChange={(on) => holds(q.id, on)}>
             holds the blade in the {q.name}
-          </label>
+          </CheckBox>
         ))}
-        <label className="flex items-center gap-1.5">
-          <input
-            type="checkbox"
-            checked={!!x.looseNow}
-            onChange={(e) => set((y) => void (e.target.checked ? (y.looseNow = true) : delete y.looseNow))}
-          />{' '}
+        <CheckBox
+          checked={!!x.looseNow}
+          onChange={(on) => set((y) => void (on ? (y.looseNow = true) : delete y.looseNow))}
+        >
           loose at the moment
-        </label>
+        </CheckBox>
       </div>
     </Sheet>
   )

@@ -1,32 +1,24 @@
-import { OPENINGS, type Opening, words } from '@nubrin/core/record'
-import type { Unit } from '@nubrin/core/units'
-import { useEditSaber } from '../../store/commission'
-import { FactField } from '../../ui/FactField'
-import { Labelled, SelectCell, setText, TextCell } from '../../ui/fields'
+import { OPENINGS, Opening, keyWords as words } from '@nubrin/core/record'
+import { FactField, Labelled, SelectCell, setText, TextCell } from '../../kit'
+import { useEditHilt, useRemove } from '../../store/commission'
 import { Sheet } from './Sheet'
 
-const SIZES = [
-  ['at', 'middle, from pommel', 'mm'],
-  ['clock', 'clock angle', 'deg'],
-  ['length', 'length', 'mm'],
-  ['width', 'width', 'mm'],
-] as const satisfies readonly (readonly [keyof Opening, string, Unit])[]
+const LENGTHS = [
+  ['at', 'middle, from pommel'],
+  ['length', 'length'],
+  ['width', 'width'],
+] as const
 
 export function OpeningSheet({ opening: x }: { opening: Opening }) {
-  const editSaber = useEditSaber()
-  const set = (run: (y: Opening) => void) =>
-    editSaber('opening', (s) => {
-      const y = s.hilt.openings.find((q) => q.id === x.id)
-      if (y) run(y)
-    })
+  const edit = useEditHilt('openings')
+  const remove = useRemove()
+  const set = (run: (y: Opening) => void) => edit('opening', x.id, run)
   return (
     <Sheet
       what="Opening"
       name={x.name}
       onName={(v) => set((y) => void (y.name = v))}
-      onRemove={() =>
-        editSaber('remove opening', (s) => void (s.hilt.openings = s.hilt.openings.filter((q) => q.id !== x.id)))
-      }
+      onRemove={() => remove(`opening:${x.id}`)}
     >
       <SelectCell
         label="Kind of opening"
@@ -36,16 +28,21 @@ export function OpeningSheet({ opening: x }: { opening: Opening }) {
         onCommit={(v) => set((y) => void (y.kind = v))}
       />
       <div className="grid grid-cols-2 gap-2">
-        {SIZES.map(([key, label, unit]) => (
+        {LENGTHS.map(([key, label]) => (
           <FactField
             key={key}
             label={label}
             value={x[key]}
-            unit={unit}
-            quantity={unit === 'deg' ? 'angle' : 'length'}
+            of={Opening.properties[key]}
             onCommit={(v) => set((y) => void (y[key] = v))}
           />
         ))}
+        <FactField
+          label="clock angle"
+          value={x.clock}
+          of={Opening.properties.clock}
+          onCommit={(v) => set((y) => void (y.clock = v))}
+        />
       </div>
       <Labelled label="note">
         <TextCell label="Opening note" value={x.note ?? ''} onCommit={(v) => set((y) => setText(y, 'note', v))} />

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react'
+import { RemoveButton, TextCell } from '../../kit'
 import { useLight } from '../../store/commission'
-import { RemoveButton, TextCell } from '../../ui/fields'
 
 /** The frame of what is lit: a way back, its name, its removal, and its figures below. */
 export function Sheet({

@@ -1,32 +1,31 @@
-import type { Socket } from '@nubrin/core/record'
-import { useEditSaber } from '../../store/commission'
-import { FactField } from '../../ui/FactField'
-import { Labelled, SelectCell, setText, TextCell } from '../../ui/fields'
+import { Socket } from '@nubrin/core/record'
+import { FactField, Labelled, SelectCell, setText, TextCell } from '../../kit'
+import { useEditHilt, useRemove } from '../../store/commission'
 import { Sheet } from './Sheet'
 
 export function SocketSheet({ socket: x }: { socket: Socket }) {
-  const editSaber = useEditSaber()
-  const set = (run: (y: Socket) => void) =>
-    editSaber('socket', (s) => {
-      const y = s.hilt.sockets.find((q) => q.id === x.id)
-      if (y) run(y)
-    })
+  const edit = useEditHilt('sockets')
+  const remove = useRemove()
+  const set = (run: (y: Socket) => void) => edit('socket', x.id, run)
   return (
-    <Sheet what="Socket" name={x.name} onName={(v) => set((y) => void (y.name = v))}>
+    <Sheet
+      what="Socket"
+      name={x.name}
+      onName={(v) => set((y) => void (y.name = v))}
+      onRemove={() => remove(`socket:${x.id}`)}
+    >
       <div className="grid grid-cols-2 gap-2">
         <FactField
           label="socket bore"
           kind="bore"
           value={x.bore}
-          unit="mm"
-          quantity="length"
+          of={Socket.properties.bore}
           onCommit={(v) => set((y) => void (y.bore = v))}
         />
         <FactField
           label="depth"
           value={x.depth}
-          unit="mm"
-          quantity="length"
+          of={Socket.properties.depth}
           onCommit={(v) => set((y) => void (y.depth = v))}
         />
       </div>

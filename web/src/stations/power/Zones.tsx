@@ -1,13 +1,15 @@
-import { fact, type Saber } from '@nubrin/core/record'
-import { freshId } from '../../api'
-import { useEditSaber } from '../../store/commission'
-import { FactField } from '../../ui/FactField'
-import { AddLine, RemoveButton, SelectCell, setText, TextCell } from '../../ui/fields'
+import { fact } from '@nubrin/core/facts'
+import { type Saber, ZONE_KINDS, Zone } from '@nubrin/core/record'
+import { freshId } from '../../data'
+import { AddLine, FactField, RemoveButton, SelectCell, setText, TextCell } from '../../kit'
+import { useEditSaber, useEditThing, useRemove } from '../../store/commission'
 
 /** Every run of LEDs beside the blade: crystal, accents, chassis strips; one may follow another's colour and still draws its own current. */
 export function Zones({ saber }: { saber: Saber }) {
   const editSaber = useEditSaber()
-  const set = (i: number, run: (z: Saber['zones'][number]) => void) => editSaber('light zone', (s) => run(s.zones[i]!))
+  const edit = useEditThing('zones')
+  const remove = useRemove()
+  const set = (id: string, run: (z: Zone) => void) => edit('light', id, run)
   return (
     <section aria-label="Light zones" className="mt-4">
       <h2 className="h2">Other lights</h2>
@@ -20,49 +22,39 @@ export function Zones({ saber }: { saber: Saber }) {
             <TextCell
               label={`Name of light ${i + 1}`}
               value={z.name}
-              onCommit={(v) => set(i, (x) => void (x.name = v || x.name))}
+              onCommit={(v) => set(z.id, (x) => void (x.name = v || x.name))}
             />
             <SelectCell
               label={`Kind of ${z.name}`}
               value={z.kind}
-              options={['crystal', 'chassis', 'accent', 'connector', 'button', 'quillon', 'blade'] as const}
-              onCommit={(v) => set(i, (x) => void (x.kind = v))}
+              options={ZONE_KINDS}
+              onCommit={(v) => set(z.id, (x) => void (x.kind = v))}
             />
             <FactField
               hideLabel
               compact
               label={`LEDs in ${z.name}`}
               value={z.leds}
-              unit="×"
-              quantity="count"
-              onCommit={(f) => set(i, (x) => void (x.leds = f))}
+              of={Zone.properties.leds}
+              onCommit={(f) => set(z.id, (x) => void (x.leds = f))}
             />
             <FactField
               hideLabel
               compact
               label={`mA per channel of ${z.name}`}
               value={z.channelCurrent}
-              unit="mA"
-              quantity="current"
+              of={Zone.properties.channelCurrent}
               source="datasheet"
-              onCommit={(f) => set(i, (x) => void (x.channelCurrent = f))}
+              onCommit={(f) => set(z.id, (x) => void (x.channelCurrent = f))}
             />
             <SelectCell
               label={`${z.name} follows`}
               value={z.follows ?? ''}
               options={['', ...saber.zones.filter((o) => o.id !== z.id && o.follows !== z.id).map((o) => o.id)]}
               words={(v) => (v ? `with ${saber.zones.find((o) => o.id === v)?.name}` : 'its own')}
-              onCommit={(v) => set(i, (x) => setText(x, 'follows', v))}
+              onCommit={(v) => set(z.id, (x) => setText(x, 'follows', v))}
             />
-            <RemoveButton
-              what={z.name}
-              onClick={() =>
-                editSaber('remove light', (s) => {
-                  s.zones.splice(i, 1)
-                  for (const o of s.zones) if (o.follows === z.id) delete o.follows
-                })
-              }
-            />
+            <RemoveButton what={z.name} onClick={() => remove(`zone:${z.id}`)} />
           </div>
         ),
       )}

@@ -1,0 +1,12 @@
+import { commissions } from './commissions'
+import { handoffs } from './handoffs'
+import { media } from './media'
+import { people } from './people'
+import { rack } from './rack'
+import { shelf } from './shelf'
+import { system } from './system'
+
+/** Every route of the API by its name. */
+export const API = { ...system, ...people, ...rack, ...commissions, ...media, ...handoffs, ...shelf } as const
+export type Api = typeof API
+export type RouteName = keyof Api

@@ -1,0 +1,137 @@
+import { Type as T } from '@sinclair/typebox'
+import { Photo, Saber } from '../record'
+import { closed, Moment, orNull, Revision } from './common'
+import { route } from './route'
+
+const Text = T.String()
+const Row = T.Object({ name: Text, value: Text, about: T.Optional(T.Boolean()) }, closed)
+const Block = T.Union([
+  T.Object({ kind: T.Literal('para'), text: Text }, closed),
+  T.Object({ kind: T.Literal('facts'), rows: T.Array(Row) }, closed),
+  T.Object(
+    {
+      kind: T.Literal('table'),
+      head: T.Array(Text),
+      rows: T.Array(T.Array(Text)),
+      swatch: T.Optional(T.Array(Text)),
+    },
+    closed,
+  ),
+  T.Object(
+    {
+      kind: T.Literal('steps'),
+      title: Text,
+      steps: T.Array(
+        T.Object({ text: Text, tool: T.Optional(Text), caution: T.Optional(Text), place: T.Optional(Text) }, closed),
+      ),
+    },
+    closed,
+  ),
+  T.Object({ kind: T.Literal('caution'), title: Text, text: Text }, closed),
+  T.Object(
+    {
+      kind: T.Literal('drawing'),
+      saber: Text,
+      which: T.Union([T.Literal('section'), T.Literal('unrolled')]),
+    },
+    closed,
+  ),
+  T.Object(
+    {
+      kind: T.Literal('script'),
+      saber: Text,
+      beats: T.Array(T.Object({ n: T.Integer(), say: Text, show: T.Optional(Text), ref: T.Optional(Text) }, closed)),
+    },
+    closed,
+  ),
+])
+/** The handoff record as it is frozen and sent. */
+export const HandoffSchema = T.Object(
+  {
+    format: T.Literal('nubrin-handoff'),
+    version: T.Literal(2),
+    title: Text,
+    client: Text,
+    shop: Text,
+    number: T.Integer(),
+    date: Text,
+    chapters: T.Array(T.Object({ id: Text, title: Text, saber: T.Optional(Text), blocks: T.Array(Block) }, closed)),
+  },
+  closed,
+)
+
+const Issued = T.Object(
+  {
+    number: T.Integer(),
+    revision: Revision,
+    issuedAt: Moment,
+    issuedBy: Text,
+    revokedAt: orNull(Moment),
+  },
+  closed,
+)
+const noLink = { 404: 'No such link, or withdrawn' } as const
+
+export const handoffs = {
+  handoffPdf: route({
+    method: 'get',
+    path: '/commissions/{id}/handoff.pdf',
+    summary: 'The handoff record as it stands',
+    query: T.Object({ paper: T.Optional(T.Union([T.Literal('A4'), T.Literal('Letter')])) }, closed),
+    good: { status: 200, says: 'PDF', file: 'application/pdf' },
+    bad: { 404: 'Not in this shop' },
+  }),
+  issue: route({
+    method: 'post',
+    path: '/commissions/{id}/handoffs',
+    summary: 'Issue a handoff: freezes the record and makes the client’s link',
+    good: {
+      status: 201,
+      says: 'Number and link, told once',
+      json: T.Object({ number: T.Integer(), revision: Revision, link: Text }, closed),
+    },
+    bad: { 404: 'Not in this shop', 409: 'Something stands against it' },
+  }),
+  issued: route({
+    method: 'get',
+    path: '/commissions/{id}/handoffs',
+    summary: 'Handoffs issued',
+    good: { status: 200, says: 'List', json: T.Array(Issued) },
+    bad: { 404: 'Not in this shop' },
+  }),
+  withdraw: route({
+    method: 'delete',
+    path: '/commissions/{id}/handoffs/{number}',
+    summary: 'Withdraw a client’s link',
+    good: { status: 204, says: 'Withdrawn', empty: true },
+    bad: { 404: 'None, or withdrawn already' },
+  }),
+  clientPage: route({
+    method: 'get',
+    path: '/client/{token}',
+    summary: 'A client’s page, frozen as issued',
+    open: true,
+    good: {
+      status: 200,
+      says: 'Document',
+      json: T.Object({ document: HandoffSchema, sabers: T.Array(Saber), media: T.Array(Photo) }, closed),
+    },
+    bad: noLink,
+  }),
+  clientPdf: route({
+    method: 'get',
+    path: '/client/{token}/handoff.pdf',
+    summary: 'The same as PDF',
+    open: true,
+    good: { status: 200, says: 'PDF', file: 'application/pdf' },
+    bad: noLink,
+  }),
+  clientFile: route({
+    method: 'get',
+    path: '/client/{token}/media/{hash}',
+    summary: 'A file of that record',
+    open: true,
+    good: { status: 200, says: 'File', file: 'application/octet-stream' },
+    bad: noLink,
+  }),
+}

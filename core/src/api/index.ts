@@ -1,0 +1,3 @@
+export { API, type Api, type RouteName } from './all'
+export { openApi, refusalsOf } from './openapi'
+export { type BodyOf, type GoodOf, type ParamsOf, paramNames, type QueryOf, type Route } from './route'

@@ -1,0 +1,74 @@
+import { Type as T } from '@sinclair/typebox'
+import { CataloguePartSchema } from '../parts/schema'
+import { closed, orNull } from './common'
+import { route } from './route'
+
+const { id: _id, ...withoutId } = CataloguePartSchema.properties
+const Carried = T.Object(
+  {
+    part: T.String(),
+    lot: orNull(T.String()),
+    kind: T.String(),
+    saberId: T.String(),
+    saber: T.String(),
+    commission: T.String(),
+    title: T.String(),
+    shipped: orNull(T.String()),
+    client: orNull(T.String()),
+  },
+  closed,
+)
+
+export const shelf = {
+  parts: route({
+    method: 'get',
+    path: '/parts',
+    summary: 'The catalogue',
+    good: { status: 200, says: 'Parts', json: T.Array(CataloguePartSchema) },
+  }),
+  partsCsv: route({
+    method: 'get',
+    path: '/parts/export.csv',
+    summary: 'The catalogue as CSV',
+    good: { status: 200, says: 'CSV', file: 'text/csv' },
+  }),
+  partsJson: route({
+    method: 'get',
+    path: '/parts/export.json',
+    summary: 'The catalogue as JSON',
+    good: { status: 200, says: 'JSON', file: 'application/json' },
+  }),
+  keepPart: route({
+    method: 'put',
+    path: '/parts/{id}',
+    summary: 'Put one part on the shelf, or change it',
+    body: T.Object({ id: T.Optional(T.String()), ...withoutId }, closed),
+    good: { status: 200, says: 'The part', json: CataloguePartSchema },
+  }),
+  dropPart: route({
+    method: 'delete',
+    path: '/parts/{id}',
+    summary: 'Take one part off the shelf; sabers keep their copy',
+    good: { status: 204, says: 'Taken off', empty: true },
+    bad: { 404: 'Not on this shelf' },
+  }),
+  bringIn: route({
+    method: 'post',
+    path: '/parts/import',
+    summary: 'Bring parts in from CSV or JSON; all or none, or with take=good the rows without a fault',
+    query: T.Object({ take: T.Optional(T.Literal('good')) }, closed),
+    takesFile: true,
+    good: {
+      status: 201,
+      says: 'Taken in',
+      json: T.Object({ rows: T.Integer(), taken: T.Integer(), faults: T.Integer() }, closed),
+    },
+  }),
+  recall: route({
+    method: 'get',
+    path: '/recall',
+    summary: 'Which sabers carry this part or lot',
+    query: T.Object({ q: T.String({ minLength: 1, maxLength: 120, pattern: '\\S' }) }, closed),
+    good: { status: 200, says: 'Sabers', json: T.Array(Carried) },
+  }),
+}

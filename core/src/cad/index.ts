@@ -1,1 +1,0 @@
-export { CAD_LAYERS, type CadEntity, type CadLayer, cadCsv, cadDxf, cadOf, cadSvg, keyCuts } from './drawing'

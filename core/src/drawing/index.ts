@@ -1,0 +1,5 @@
+export { CAD_LAYERS, type CadEntity, type CadLayer, cadCsv, cadDxf, cadOf, cadSvg, keyCuts } from './cad'
+export { hatch, Pen, type Prim, type Pt, type Role, type Scene, type Spot, type TextRole } from './scene'
+export { drawSection, placeOf, type SectionView } from './section'
+export { INK, inkOf, pathData, svgOf, TEXT_INK } from './svg'
+export { drawUnrolled } from './unrolled'

@@ -1,0 +1,14 @@
+import { formatNumber } from '../units/format'
+import { type NumberFact, printable } from './fact'
+
+/**
+ * How a fact may be printed. Only measured, datasheet, configured and computed values stand as plain fact; a recalled,
+ * assumed or client-stated one prints as "about"; an unknown one as "not recorded".
+ */
+export function formatFact(fact: NumberFact | undefined, digits = 2): string {
+  if (!fact || fact.value === null) return 'not recorded'
+  const unit = fact.unit === '×' ? '' : fact.unit === 'deg' ? '°' : ` ${fact.unit}`
+  const tol = fact.tol ? ` ± ${formatNumber(fact.tol, digits)}` : ''
+  const body = `${formatNumber(fact.value, digits)}${tol}${unit}`
+  return printable(fact) === 'plain' ? body : `about ${body}`
+}

@@ -1,0 +1,39 @@
+import type { Commission, Saber } from '../record'
+
+/** A line of facts: what, and how much is known of it. */
+export interface FactRow {
+  name: string
+  value: string
+  about?: boolean
+}
+
+/** A block of the handoff record. The PDF and the client page render the same list, so they cannot disagree. */
+export type Block =
+  | { kind: 'para'; text: string }
+  | { kind: 'facts'; rows: FactRow[] }
+  | { kind: 'table'; head: string[]; rows: string[][]; swatch?: string[] }
+  | { kind: 'steps'; title: string; steps: { text: string; tool?: string; caution?: string; place?: string }[] }
+  | { kind: 'caution'; title: string; text: string }
+  | { kind: 'drawing'; saber: string; which: 'section' | 'unrolled' }
+  | { kind: 'script'; saber: string; beats: { n: number; say: string; show?: string; ref?: string }[] }
+
+export interface Chapter {
+  id: string
+  title: string
+  /** The saber it belongs to, in an order of several. */
+  saber?: string
+  blocks: Block[]
+}
+
+/** A chapter on one saber, or on the order: a title and what stands in it. Without blocks it is left out. */
+export interface Written {
+  id: string
+  title: string
+  blocks: Block[]
+}
+export type SaberChapter = (s: Saber) => Written
+export type OrderChapter = (c: Commission) => Written
+
+/** A table whose heads are worded by their column. Without rows there is none. */
+export const table = (head: string[], rows: string[][], swatch?: string[]): Block[] =>
+  rows.length ? [{ kind: 'table', head, rows, ...(swatch ? { swatch } : {}) }] : []

@@ -1,0 +1,24 @@
+import { byId, nameOf } from '../../record'
+import { say, whether } from '../../words'
+import { type OrderChapter, table } from '../block'
+
+export const requests: OrderChapter = (c) => {
+  const several = c.sabers.length > 1
+  const head = (column: 'wish' | 'answer' | 'where') => say('chapter.requests.head', { column })
+  return {
+    id: 'requests',
+    title: say('chapter.requests'),
+    blocks: table(
+      [head('wish'), head('answer'), head('where')],
+      c.requests.map((r) => [
+        say('request.text', {
+          text: r.text,
+          saber: byId(c.sabers, r.saber)?.name ?? say('handoff.all'),
+          several: whether(several),
+        }),
+        say('request.answer', { status: r.status, answer: r.answer ?? '', answered: whether(r.answer) }),
+        c.sabers.map((s) => nameOf(s, r.where)).find(Boolean) ?? (r.status === 'met' ? say('notRecorded') : '–'),
+      ]),
+    ),
+  }
+}

@@ -1,0 +1,37 @@
+import { type Calculated, formatFact, known, missingText, type NumberFact } from '../facts'
+import { nameOf, type Saber, type Task } from '../record'
+import { formatNumber, mmAndInch } from '../units'
+import { say } from '../words'
+import type { Block } from './block'
+
+/** A computed value as it prints: plain, about, or what is missing for it. */
+export const asText = (c: Calculated, digits = 0): { value: string; about?: boolean } => {
+  if (!c.ok) return { value: say('notRecordedWhy', { why: missingText(c) }) }
+  const value = `${formatNumber(c.value, digits)}${c.unit === '×' ? '' : ` ${c.unit}`}`
+  return { value: c.about ? say('about', { what: value }) : value, about: c.about }
+}
+
+/** A length in millimetres and inches, about when the fact is. */
+export function bothWays(f: NumberFact): string {
+  const v = known(f)
+  const plain = formatFact(f)
+  if (v === undefined) return plain
+  return plain.startsWith('about') ? say('about', { what: mmAndInch(v) }) : mmAndInch(v)
+}
+
+export const orNotRecorded = (s: string | undefined) => s || say('notRecorded')
+
+/** The recorded steps of some tasks, each under its name. */
+export const stepsOf = (s: Saber, tasks: readonly Task[]): Block[] =>
+  s.access
+    .filter((p) => tasks.includes(p.task) && p.steps.length)
+    .map((p) => ({
+      kind: 'steps',
+      title: say('task', { task: p.task }),
+      steps: p.steps.map((st) => ({
+        text: st.text,
+        ...(st.tool ? { tool: st.tool } : {}),
+        ...(st.caution ? { caution: st.caution } : {}),
+        ...(st.place ? { place: orNotRecorded(nameOf(s, st.place)) } : {}),
+      })),
+    }))

@@ -1,0 +1,72 @@
+import type { Commission, FactPlace, Ref, Saber } from '../record'
+import type { Level, Station } from './finding'
+
+/** What a check is given. The facts are those of the saber, in the order of the record. */
+export interface Context {
+  commission: Commission
+  saber: Saber
+  /** Today, ISO date; brought by the caller since the core has no clock. */
+  today: string
+  readonly facts: readonly FactPlace[]
+}
+
+/** What a check reads: fields of the saber, fields of the order, and the day. Nothing else may change its answer. */
+export type Reads = keyof Saber | `order.${keyof Commission}` | 'today'
+/** Every field that holds facts; what reads all facts reads these. */
+export const ALL_FACTS: readonly Reads[] = ['name', 'hilt', 'parts', 'blades', 'zones', 'use', 'presets', 'controls']
+
+export interface Worded {
+  title: string
+  detail: string
+  remedy: string
+}
+
+/** What a check says about one matter, without words. `subject` names the matter by identity and tells those of one check apart. */
+export interface Raised<Code extends string = string, Params extends object = object> {
+  code: Code
+  subject: string
+  level: Level
+  params: Params
+  refs?: Ref[]
+  /** Stands against shipping; a stop does unless it says otherwise. */
+  gate?: boolean
+}
+type RaisedOf<Codes> = { [C in keyof Codes & string]: Raised<C, Codes[C] & object> }[keyof Codes & string]
+
+/** Raises any number of matters for each item of a list. */
+export type Each<R> = <T>(list: readonly T[], raise: (item: T) => readonly R[]) => R[]
+const each: Each<Raised> = (list, raise) => list.flatMap(raise)
+
+interface Definition<Codes> {
+  id: string
+  station: Station
+  /** `order`: runs once for a commission, with its first saber. */
+  scope: 'saber' | 'order'
+  /** The rule in words, and where it comes from. */
+  rule: string
+  source: string
+  reads: readonly Reads[]
+  /** `each` gathers what is raised over a list. */
+  run: (ctx: Context, each: Each<RaisedOf<Codes>>) => RaisedOf<Codes>[]
+  /** How each code is said. */
+  words: { [C in keyof Codes & string]: (params: Codes[C]) => Worded }
+}
+
+export interface Check {
+  id: string
+  station: Station
+  scope: 'saber' | 'order'
+  rule: string
+  source: string
+  reads: readonly Reads[]
+  run: (ctx: Context) => Raised[]
+  say: (raised: Raised) => Worded
+}
+
+/** A pure judgement over the record: each code with the type of its parameters, what raises it, and its words. */
+export function check<Codes extends { [C in keyof Codes]: object }>(d: Definition<Codes>): Check {
+  const { words, run, ...rest } = d
+  const by = words as unknown as Record<string, (params: object) => Worded>
+  const raise = run as unknown as (ctx: Context, each: Each<Raised>) => Raised[]
+  return { ...rest, run: (ctx) => raise(ctx, each), say: (r) => by[r.code]!(r.params) }
+}

@@ -1,0 +1,71 @@
+import { nameOf, partsOfRef, type Task } from '../../../record'
+import { say } from '../../../words'
+import { check } from '../../check'
+
+export const stepGone = check<{
+  nowhere: { task: Task; text: string }
+  forbidden: { task: Task; text: string; screw: string }
+}>({
+  id: 'stepGone',
+  station: 'access',
+  scope: 'saber',
+  rule: 'A step points to a place that exists, and never to a screw the client must leave alone.',
+  source: 'screw map',
+  reads: [
+    'hilt',
+    'parts',
+    'blades',
+    'zones',
+    'presets',
+    'inputs',
+    'controls',
+    'access',
+    'tests',
+    'fixes',
+    'decisions',
+    'beats',
+    'takes',
+  ],
+  run: ({ saber }, each) =>
+    each(saber.access, ({ task, steps }) =>
+      each(steps, (s) => {
+        if (!s.place) return []
+        if (nameOf(saber, s.place) === undefined)
+          return [
+            {
+              code: 'nowhere' as const,
+              subject: s.id,
+              level: 'caution' as const,
+              params: { task, text: s.text },
+              gate: true,
+            },
+          ]
+        const place = partsOfRef(s.place)
+        const f = place?.kind === 'fastener' ? saber.hilt.fasteners.find((q) => q.id === place.id) : undefined
+        return f?.clientMay === 'never'
+          ? [
+              {
+                code: 'forbidden' as const,
+                subject: s.id,
+                level: 'stop' as const,
+                params: { task, text: s.text, screw: f.name },
+                refs: [s.place],
+                gate: true,
+              },
+            ]
+          : []
+      }),
+    ),
+  words: {
+    nowhere: (p) => ({
+      title: `${say('task', p)}: a step points nowhere`,
+      detail: `“${p.text}”`,
+      remedy: 'Choose its place again.',
+    }),
+    forbidden: (p) => ({
+      title: `${say('task', p)} turns ${p.screw}`,
+      detail: `The screw map says it must not be touched. “${p.text}”`,
+      remedy: 'Correct the step or the screw map.',
+    }),
+  },
+})

@@ -1,0 +1,29 @@
+import { gestureText } from '../../../controls'
+import { known } from '../../../facts'
+import { check } from '../../check'
+
+export const holdUnknown = check<{ unknown: { does: string; state: string; gesture: string } }>({
+  id: 'holdUnknown',
+  station: 'controls',
+  scope: 'saber',
+  rule: 'A hold has a time read off the configuration.',
+  source: 'house rule: facts know where they come from',
+  reads: ['controls', 'inputs'],
+  run: ({ saber }) =>
+    saber.controls
+      .filter((r) => r.gesture === 'hold' && known(r.hold) === undefined)
+      .map((r) => ({
+        code: 'unknown',
+        subject: r.id,
+        level: 'caution',
+        params: { does: r.says ?? r.does, state: r.state, gesture: gestureText(saber, r) },
+        refs: [`row:${r.id}`],
+      })),
+  words: {
+    unknown: (p) => ({
+      title: `How long is the hold for “${p.does}”?`,
+      detail: `In ${p.state}: ${p.gesture}.`,
+      remedy: 'Read it off the board’s configuration.',
+    }),
+  },
+})

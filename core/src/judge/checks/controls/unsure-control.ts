@@ -1,0 +1,29 @@
+import { gestureText } from '../../../controls'
+import { check } from '../../check'
+
+export const unsureControl = check<{ unsure: { does: string; gesture: string } }>({
+  id: 'unsureControl',
+  station: 'controls',
+  scope: 'saber',
+  rule: 'A control marked "not sure" is tried before it is shown or printed.',
+  source: 'shop practice',
+  reads: ['controls', 'inputs'],
+  run: ({ saber }) =>
+    saber.controls
+      .filter((r) => r.status === 'unsure')
+      .map((r) => ({
+        code: 'unsure',
+        subject: r.id,
+        level: 'caution',
+        params: { does: r.says ?? r.does, gesture: gestureText(saber, r) },
+        refs: [`row:${r.id}`],
+        gate: true,
+      })),
+  words: {
+    unsure: (p) => ({
+      title: `Not sure: ${p.does}`,
+      detail: p.gesture,
+      remedy: 'Try it on the saber, then mark it configured or take it out.',
+    }),
+  },
+})

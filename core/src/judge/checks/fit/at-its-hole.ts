@@ -1,0 +1,52 @@
+import { known } from '../../../facts'
+import { HOLE_OF } from '../../../fit'
+import { inWall, spanOf } from '../../../room'
+import { formatNumber } from '../../../units'
+import { check } from '../../check'
+import { mm } from '../../text'
+
+/** How far a button's or port's middle may lie from that of its hole, mm. */
+const BESIDE = 0.5
+
+export const atItsHole = check<{ beside: { part: string; hole: string; at: number; middle: number; off: number } }>({
+  id: 'atItsHole',
+  station: 'fit',
+  scope: 'saber',
+  rule: 'A button stands in its hole and a port behind its hole.',
+  source: 'geometry',
+  reads: ['hilt', 'parts'],
+  run: ({ saber }) =>
+    (['switch', 'chargePort'] as const).flatMap((kind) => {
+      const holes = saber.hilt.openings.flatMap((o) => {
+        const at = known(o.at)
+        return o.kind === HOLE_OF[kind] && at !== undefined ? [{ o, at }] : []
+      })
+      return saber.parts
+        .filter((p) => p.kind === kind && inWall(p))
+        .flatMap((p) => {
+          const span = spanOf(p)
+          if (!span) return []
+          const middle = (span.x0 + span.x1) / 2
+          const near = holes
+            .map((h) => ({ ...h, off: middle - h.at }))
+            .sort((a, b) => Math.abs(a.off) - Math.abs(b.off))[0]
+          if (!near || Math.abs(near.off) <= BESIDE) return []
+          return [
+            {
+              code: 'beside' as const,
+              subject: p.id,
+              level: 'caution' as const,
+              params: { part: p.name, hole: near.o.name, at: near.at, middle, off: near.off },
+              refs: [`part:${p.id}` as const, `opening:${near.o.id}` as const],
+            },
+          ]
+        })
+    }),
+  words: {
+    beside: (p) => ({
+      title: `${p.part} sits ${mm(Math.abs(p.off))} beside ${p.hole}`,
+      detail: `Hole at ${formatNumber(p.at, 1)}, its middle at ${formatNumber(p.middle, 1)}.`,
+      remedy: `Move it ${p.off > 0 ? 'back' : 'forward'} by ${mm(Math.abs(p.off))}, or correct the hole.`,
+    }),
+  },
+})

@@ -1,0 +1,67 @@
+import { known } from '../../../facts'
+import { layOut, spanOf } from '../../../room'
+import { formatNumber } from '../../../units'
+import { check } from '../../check'
+
+export const displayWindow = check<{
+  none: { display: string; middle: number }
+  off: { display: string; middle: number; window: number; off: number }
+}>({
+  id: 'displayWindow',
+  station: 'fit',
+  scope: 'saber',
+  rule: 'A display stands behind a window.',
+  source: 'geometry',
+  reads: ['hilt', 'parts'],
+  run: ({ saber }, each) => {
+    if (!layOut(saber.hilt).complete) return []
+    const windows = saber.hilt.openings.flatMap((o) => {
+      const at = known(o.at)
+      return o.kind === 'window' && at !== undefined ? [{ o, at, half: (known(o.length) ?? 0) / 2 }] : []
+    })
+    return each(
+      saber.parts.filter((p) => p.kind === 'display'),
+      (p) => {
+        const span = spanOf(p)
+        if (!span) return []
+        const middle = (span.x0 + span.x1) / 2
+        const w = windows.find((q) => Math.abs(q.at - middle) <= q.half)
+        if (!w)
+          return [
+            {
+              code: 'none' as const,
+              subject: p.id,
+              level: 'stop' as const,
+              params: { display: p.name, middle },
+              refs: [`part:${p.id}` as const],
+              gate: true,
+            },
+          ]
+        const off = Math.abs(w.at - middle)
+        return off > 1
+          ? [
+              {
+                code: 'off' as const,
+                subject: p.id,
+                level: 'caution' as const,
+                params: { display: p.name, middle, window: w.at, off },
+                refs: [`part:${p.id}` as const, `opening:${w.o.id}` as const],
+              },
+            ]
+          : []
+      },
+    )
+  },
+  words: {
+    none: (p) => ({
+      title: `${p.display}: no window over it`,
+      detail: `Its middle is at ${formatNumber(p.middle, 1)} mm.`,
+      remedy: 'Move the display, or record the window.',
+    }),
+    off: (p) => ({
+      title: `${p.display} sits ${formatNumber(p.off, 1)} mm off its window`,
+      detail: `Window at ${formatNumber(p.window, 1)}, display at ${formatNumber(p.middle, 1)}.`,
+      remedy: `Move the display by ${formatNumber(p.off, 1)} mm.`,
+    }),
+  },
+})

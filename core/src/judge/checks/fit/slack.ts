@@ -1,0 +1,70 @@
+import { type Missing, missingText } from '../../../facts'
+import { axialSlack } from '../../../fit'
+import type { Ref } from '../../../record'
+import { check } from '../../check'
+import { mm } from '../../text'
+
+export const slack = check<{
+  unknown: { needs: Missing['needs'] }
+  tooLong: { by: number; taken: number }
+  tolerances: { slack: number; worst: number; rss: number }
+}>({
+  id: 'slack',
+  station: 'fit',
+  scope: 'saber',
+  rule: 'What lies in line is no longer than the cavity.',
+  source: 'axial sum, worst case Σ|tol|',
+  reads: ['hilt', 'parts'],
+  run: ({ saber }) => {
+    if (!saber.parts.length || !saber.hilt.sections.length) return []
+    const s = axialSlack(saber)
+    if (!s.nominal.ok)
+      return [
+        {
+          code: 'unknown',
+          subject: 'slack',
+          level: 'note',
+          params: { needs: s.nominal.needs },
+          refs: s.nominal.needs.flatMap((n) => (n.ref ? [n.ref as Ref] : [])),
+        },
+      ]
+    const v = s.nominal.value
+    if (v < 0)
+      return [
+        {
+          code: 'tooLong',
+          subject: 'slack',
+          level: 'stop',
+          params: { by: -v, taken: s.chain.reduce((a, c) => a + c.lengthMm, 0) },
+          gate: true,
+        },
+      ]
+    return v < s.worst
+      ? [
+          {
+            code: 'tolerances',
+            subject: 'slack',
+            level: 'caution',
+            params: { slack: v, worst: s.worst, rss: s.rss },
+          },
+        ]
+      : []
+  },
+  words: {
+    unknown: (p) => ({
+      title: 'Axial slack',
+      detail: missingText({ ok: false, needs: p.needs }),
+      remedy: 'Enter what is missing.',
+    }),
+    tooLong: (p) => ({
+      title: `It does not close: ${mm(p.by)} too long`,
+      detail: `The parts in line take ${mm(p.taken)}.`,
+      remedy: 'Lay the board beside the cell, take a shorter part, or lengthen the hilt.',
+    }),
+    tolerances: (p) => ({
+      title: `Slack ${mm(p.slack)}, worst case ${mm(p.slack - p.worst)}`,
+      detail: `Tolerances add up to ±${mm(p.worst)}, ±${mm(p.rss)} by root sum of squares.`,
+      remedy: 'Measure the longest parts, or leave room.',
+    }),
+  },
+})

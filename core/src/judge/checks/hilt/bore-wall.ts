@@ -1,0 +1,62 @@
+import { known } from '../../../facts'
+import { formatNumber } from '../../../units'
+import { check } from '../../check'
+import { mm } from '../../text'
+
+interface Wall {
+  section: string
+  outside: number
+  bore: number
+}
+/** Below this a wall is worth a second look before it is cut, mm. */
+const THIN = 0.8
+
+export const boreWall = check<{ none: Wall; thin: Wall & { wall: number; material: string } }>({
+  id: 'boreWall',
+  station: 'hilt',
+  scope: 'saber',
+  rule: 'A bore is smaller than the outside, and leaves a wall worth cutting.',
+  source: 'geometry',
+  reads: ['hilt'],
+  run: ({ saber }, each) =>
+    each(saber.hilt.sections, (s) => {
+      const [outside, bore] = [known(s.outside), known(s.bore)]
+      if (outside === undefined || bore === undefined) return []
+      const wall = (outside - bore) / 2
+      const refs = [`section:${s.id}` as const]
+      if (wall <= 0)
+        return [
+          {
+            code: 'none' as const,
+            subject: s.id,
+            level: 'stop' as const,
+            params: { section: s.name, outside, bore },
+            refs,
+            gate: true,
+          },
+        ]
+      return wall < THIN
+        ? [
+            {
+              code: 'thin' as const,
+              subject: s.id,
+              level: 'caution' as const,
+              params: { section: s.name, outside, bore, wall, material: s.material },
+              refs,
+            },
+          ]
+        : []
+    }),
+  words: {
+    none: (p) => ({
+      title: `${p.section}: the bore is wider than the outside`,
+      detail: `Bore ${mm(p.bore)}, outside ${mm(p.outside)}.`,
+      remedy: 'One of the two is wrong: measure again.',
+    }),
+    thin: (p) => ({
+      title: `${p.section}: thin wall`,
+      detail: `(${formatNumber(p.outside)} − ${formatNumber(p.bore)})/2 = ${mm(p.wall)} of ${p.material}.`,
+      remedy: 'Check before a thread or a screw goes in.',
+    }),
+  },
+})

@@ -1,0 +1,67 @@
+import { known } from '../../../facts'
+import type { Ref } from '../../../record'
+import { type SizeKind, type Suggestion, suggestCode, suggestNominal } from '../../../units'
+import { type Context, check } from '../../check'
+
+export const oddSize = check<{
+  size: { name: string; asked: Suggestion }
+  thread: { name: string; asked: Suggestion }
+}>({
+  id: 'oddSize',
+  station: 'hilt',
+  scope: 'saber',
+  rule: 'A size far from any standard or plausible one is asked back with the nearest.',
+  source: 'nominal sizes',
+  reads: ['hilt', 'blades'],
+  run: ({ saber }) => {
+    const sizes = sizesOf(saber).flatMap(([subject, ref, name, value, kind]) => {
+      const asked = value === undefined ? undefined : suggestNominal(value, kind)
+      return asked
+        ? [{ code: 'size' as const, subject, level: 'caution' as const, params: { name, asked }, refs: [ref] }]
+        : []
+    })
+    const threads = saber.hilt.fasteners.flatMap((f) => {
+      const asked = f.thread && f.head !== 'dummy' ? suggestCode(f.thread, 'screw') : undefined
+      return asked
+        ? [
+            {
+              code: 'thread' as const,
+              subject: f.id,
+              level: 'caution' as const,
+              params: { name: f.name, asked },
+              refs: [`fastener:${f.id}` as const],
+            },
+          ]
+        : []
+    })
+    return [...sizes, ...threads]
+  },
+  words: {
+    size: ({ name, asked: { got, nearest } }) => ({
+      title: `${name}: ${got}?`,
+      detail: nearest ? `Nearest that would make sense: ${nearest.text}.` : 'Far from anything usual.',
+      remedy: nearest ? `Is it ${nearest.text}? Correct it, or measure again.` : 'Measure again.',
+    }),
+    thread: ({ name, asked: { got, nearest } }) => ({
+      title: `${name}: thread ${got}?`,
+      detail: nearest ? `Nearest standard: ${nearest.text}.` : 'Not a thread this shop’s tables know.',
+      remedy: nearest ? `Is it ${nearest.text}?` : 'Check the thread with a gauge.',
+    }),
+  },
+})
+
+type Size = [subject: string, ref: Ref, name: string, value: number | undefined, kind: SizeKind]
+
+const sizesOf = (s: Context['saber']): Size[] => [
+  ...s.hilt.sections.flatMap((x): Size[] => {
+    const ref: Ref = `section:${x.id}`
+    return [
+      [`${x.id}-l`, ref, `${x.name} length`, known(x.length), 'sectionLength'],
+      [`${x.id}-o`, ref, `${x.name} outside`, known(x.outside), 'outside'],
+      [`${x.id}-b`, ref, `${x.name} bore`, known(x.bore), 'bore'],
+    ]
+  }),
+  ...s.blades
+    .filter((b) => b.kind !== 'plug')
+    .map((b): Size => [`${b.id}-d`, `blade:${b.id}`, `${b.name} tube`, known(b.outside), 'tube']),
+]

@@ -1,0 +1,87 @@
+import { known } from '../../../facts'
+import type { Opening } from '../../../record'
+import { type HiltShape, layOut, outerAt } from '../../../room'
+import { formatNumber } from '../../../units'
+import { check } from '../../check'
+import { mm } from '../../text'
+
+export const openingPlace = check<{
+  off: { opening: string; from: number; to: number; length: number }
+  meet: { a: string; b: string; along: number; round: number }
+}>({
+  id: 'openingPlace',
+  station: 'hilt',
+  scope: 'saber',
+  rule: 'Openings lie on the hilt and do not run into one another.',
+  source: 'geometry',
+  reads: ['hilt'],
+  run: ({ saber }) => {
+    const shape = layOut(saber.hilt)
+    if (!shape.complete) return []
+    const boxes = saber.hilt.openings.flatMap(boxOf)
+    const off = boxes
+      .filter((b) => b.x0 < -0.05 || b.x1 > shape.length + 0.05)
+      .map((b) => ({
+        code: 'off' as const,
+        subject: `${b.o.id}-out`,
+        level: 'stop' as const,
+        params: { opening: b.o.name, from: b.x0, to: b.x1, length: shape.length },
+        refs: [`opening:${b.o.id}` as const],
+      }))
+    const meeting = boxes.flatMap((a, i) =>
+      boxes.slice(i + 1).flatMap((b) => {
+        const shared = sharedBy(shape, a, b)
+        return shared
+          ? [
+              {
+                code: 'meet' as const,
+                subject: `${a.o.id}-${b.o.id}`,
+                level: 'stop' as const,
+                params: { a: a.o.name, b: b.o.name, ...shared },
+                refs: [`opening:${b.o.id}` as const, `opening:${a.o.id}` as const],
+              },
+            ]
+          : []
+      }),
+    )
+    return [...off, ...meeting]
+  },
+  words: {
+    off: (p) => ({
+      title: `${p.opening} runs off the hilt`,
+      detail: `It would lie from ${formatNumber(p.from, 1)} to ${formatNumber(p.to, 1)} of ${formatNumber(p.length, 1)} mm.`,
+      remedy: 'Correct its place or its length.',
+    }),
+    meet: (p) => ({
+      title: `${p.a} and ${p.b} run into each other`,
+      detail: `They share ${mm(p.along)} of length and ${mm(p.round)} round the hilt.`,
+      remedy: `Move one by ${mm(Math.min(p.along, p.round))}.`,
+    }),
+  },
+})
+
+interface Box {
+  o: Opening
+  x0: number
+  x1: number
+  at: number
+  width: number | undefined
+  clock: number | undefined
+}
+
+function boxOf(o: Opening): Box[] {
+  const [at, length] = [known(o.at), known(o.length)]
+  if (at === undefined || length === undefined) return []
+  return [{ o, x0: at - length / 2, x1: at + length / 2, at, width: known(o.width), clock: known(o.clock) }]
+}
+
+/** Length and arc that two openings share, mm; undefined when they keep apart or a size is not known. */
+function sharedBy(shape: HiltShape, a: Box, b: Box): { along: number; round: number } | undefined {
+  const along = Math.min(a.x1, b.x1) - Math.max(a.x0, b.x0)
+  if (along <= 0 || a.width === undefined || b.width === undefined) return undefined
+  if (a.clock === undefined || b.clock === undefined) return undefined
+  const r = (outerAt(shape, (a.at + b.at) / 2) ?? 34) / 2
+  const turn = Math.abs(((a.clock - b.clock + 540) % 360) - 180)
+  const round = (a.width + b.width) / 2 - (turn * Math.PI * r) / 180
+  return round > 0 ? { along, round } : undefined
+}

@@ -1,0 +1,145 @@
+import type { Check } from '../check'
+import { noSteps } from './access/no-steps'
+import { retightened } from './access/retightened'
+import { stepGone } from './access/step-gone'
+import { collision } from './controls/collision'
+import { holdUnknown } from './controls/hold-unknown'
+import { manyHolds } from './controls/many-holds'
+import { noIgnite } from './controls/no-ignite'
+import { noOff } from './controls/no-off'
+import { unsureControl } from './controls/unsure-control'
+import { atItsHole } from './fit/at-its-hole'
+import { bladeToDo } from './fit/blade-to-do'
+import { clamp } from './fit/clamp'
+import { displayWindow } from './fit/display-window'
+import { duel } from './fit/duel'
+import { frontHeavy } from './fit/front-heavy'
+import { grilleAir } from './fit/grille-air'
+import { layoutBroke } from './fit/layout-broke'
+import { overlap } from './fit/overlap'
+import { shopping } from './fit/shopping'
+import { slack } from './fit/slack'
+import { socketFit } from './fit/socket-fit'
+import { specs } from './fit/specs'
+import { stringSums } from './fit/string-sums'
+import { tooWide } from './fit/too-wide'
+import { vents } from './fit/vents'
+import { wires } from './fit/wires'
+import { bladesToBuy } from './handoff/blades-to-buy'
+import { unpacked } from './handoff/unpacked'
+import { bladeHeld } from './hilt/blade-held'
+import { boreWall } from './hilt/bore-wall'
+import { hiltLength } from './hilt/hilt-length'
+import { loose } from './hilt/loose'
+import { modelFacts } from './hilt/model-facts'
+import { nameHints } from './hilt/name-hints'
+import { noSize } from './hilt/no-size'
+import { oddSize } from './hilt/odd-size'
+import { openingPlace } from './hilt/opening-place'
+import { overClosing } from './hilt/over-closing'
+import { profile } from './hilt/profile'
+import { sameKey } from './hilt/same-key'
+import { unmeasured } from './hilt/unmeasured'
+import { wrongKey } from './hilt/wrong-key'
+import { cutOff } from './power/cut-off'
+import { farLed } from './power/far-led'
+import { landmark } from './power/landmark'
+import { overRating } from './power/over-rating'
+import { packVolts } from './power/pack-volts'
+import { powerNeeds } from './power/power-needs'
+import { protectedCell } from './power/protected-cell'
+import { standby } from './power/standby'
+import { wireDrop } from './power/wire-drop'
+import { untested } from './proof/untested'
+import { arrivals } from './record/arrivals'
+import { client } from './record/client'
+import { contradiction } from './record/contradiction'
+import { deadline } from './record/deadline'
+import { keptAside } from './record/kept-aside'
+import { openQuestion } from './record/open-question'
+import { openRequest } from './record/open-request'
+import { recalled } from './record/recalled'
+import { demoDiffers } from './script/demo-differs'
+import { neverTold } from './script/never-told'
+import { rehearsal } from './script/rehearsal'
+import { alikeColours } from './voice/alike-colours'
+import { clipped } from './voice/clipped'
+import { flashing } from './voice/flashing'
+import { ignitionTime } from './voice/ignition-time'
+import { lostEffect } from './voice/lost-effect'
+import { loudVolume } from './voice/loud-volume'
+import { missingSound } from './voice/missing-sound'
+
+/** Every judgement the program makes. Those of one level and station are shown in this order. */
+export const CHECKS: readonly Check[] = [
+  contradiction,
+  recalled,
+  keptAside,
+  openQuestion,
+  openRequest,
+  arrivals,
+  deadline,
+  unmeasured,
+  boreWall,
+  oddSize,
+  sameKey,
+  wrongKey,
+  bladeHeld,
+  loose,
+  tooWide,
+  overlap,
+  slack,
+  socketFit,
+  vents,
+  specs,
+  frontHeavy,
+  noSize,
+  profile,
+  openingPlace,
+  modelFacts,
+  overClosing,
+  nameHints,
+  layoutBroke,
+  clamp,
+  grilleAir,
+  wires,
+  atItsHole,
+  duel,
+  stringSums,
+  bladeToDo,
+  shopping,
+  demoDiffers,
+  overRating,
+  powerNeeds,
+  wireDrop,
+  farLed,
+  packVolts,
+  standby,
+  cutOff,
+  protectedCell,
+  landmark,
+  missingSound,
+  clipped,
+  ignitionTime,
+  alikeColours,
+  lostEffect,
+  flashing,
+  loudVolume,
+  displayWindow,
+  collision,
+  noOff,
+  noIgnite,
+  holdUnknown,
+  manyHolds,
+  unsureControl,
+  noSteps,
+  stepGone,
+  retightened,
+  untested,
+  neverTold,
+  rehearsal,
+  unpacked,
+  bladesToBuy,
+  client,
+  hiltLength,
+]

@@ -1,0 +1,85 @@
+import { latest, limitText, proposeTests, standing } from '../../../proof'
+import type { Reading, Saber, Test } from '../../../record'
+import { formatNumber } from '../../../units'
+import { check } from '../../check'
+import { firstFew } from '../../text'
+
+export const untested = check<{
+  proposed: { tests: string[] }
+  open: { tests: string[] }
+  failed: { test: string; last: Reading | undefined; unit: string; wanted: string }
+  retest: { test: string }
+}>({
+  id: 'untested',
+  station: 'proof',
+  scope: 'saber',
+  rule: 'What is fitted and set up is tested once, after the last fix that touched it.',
+  source: 'tests proposed from the record',
+  reads: ['hilt', 'parts', 'blades', 'zones', 'use', 'presets', 'controls', 'tests', 'fixes'],
+  run: ({ saber, commission }, each) => {
+    const have = new Set(saber.tests.map((t) => t.key))
+    const proposed = proposeTests(commission, saber).filter((p) => !have.has(p.key))
+    const open = saber.tests.filter((t) => standing(saber, t) === 'none')
+    return [
+      ...(proposed.length
+        ? [
+            {
+              code: 'proposed' as const,
+              subject: 'proposed',
+              level: 'caution' as const,
+              params: { tests: proposed.map((p) => p.what) },
+            },
+          ]
+        : []),
+      ...(open.length
+        ? [
+            {
+              code: 'open' as const,
+              subject: 'open',
+              level: 'caution' as const,
+              params: { tests: open.map((t) => t.what) },
+              refs: open.flatMap((t) => (t.place ? [t.place] : [])).slice(0, 4),
+              gate: true,
+            },
+          ]
+        : []),
+      ...each(saber.tests, (t) => verdict(saber, t)),
+    ]
+  },
+  words: {
+    proposed: ({ tests }) => ({
+      title: `${tests.length} ${tests.length === 1 ? 'test is' : 'tests are'} proposed and not taken up`,
+      detail: firstFew(tests, 4),
+      remedy: 'Take them up under Proof.',
+    }),
+    open: ({ tests }) => ({
+      title: `${tests.length} ${tests.length === 1 ? 'test has' : 'tests have'} no reading`,
+      detail: firstFew(tests, 4),
+      remedy: 'Carry them out.',
+    }),
+    failed: (p) => ({
+      title: `Failed: ${p.test}`,
+      detail: `${p.last?.value === undefined ? (p.last?.text ?? 'failed') : `${formatNumber(p.last.value)} ${p.unit}`}; wanted ${p.wanted}.`,
+      remedy: 'Find the cause, record the fix, test again.',
+    }),
+    retest: (p) => ({
+      title: `Test again: ${p.test}`,
+      detail: 'A fix came after its last reading.',
+      remedy: 'Repeat the test.',
+    }),
+  },
+})
+
+function verdict(saber: Saber, t: Test) {
+  const stands = standing(saber, t)
+  const base = { subject: t.id as string, level: 'stop' as const, refs: t.place ? [t.place] : [], gate: true }
+  if (stands === 'fail')
+    return [
+      {
+        ...base,
+        code: 'failed' as const,
+        params: { test: t.what, last: latest(t), unit: t.unit ?? '', wanted: limitText(t) },
+      },
+    ]
+  return stands === 'retest' ? [{ ...base, code: 'retest' as const, params: { test: t.what } }] : []
+}

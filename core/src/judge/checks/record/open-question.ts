@@ -1,0 +1,31 @@
+import { check } from '../../check'
+
+interface Asked {
+  text: string
+  askedOn: string | undefined
+}
+const detail = (p: Asked) => `“${p.text}”${p.askedOn ? ` Asked ${p.askedOn}.` : ' Not asked yet.'}`
+const remedy = (p: Asked) => (p.askedOn ? 'Write the answer down when it comes.' : 'Ask, and note the day.')
+
+export const openQuestion = check<{ blocking: Asked; open: Asked }>({
+  id: 'openQuestion',
+  station: 'brief',
+  scope: 'order',
+  rule: 'A question to the client that blocks the handoff needs its answer.',
+  source: 'shop practice',
+  reads: ['order.questions'],
+  run: ({ commission }) =>
+    commission.questions
+      .filter((q) => !q.answer)
+      .map((q) => ({
+        code: q.blocks ? 'blocking' : 'open',
+        subject: q.id,
+        level: q.blocks ? 'stop' : 'note',
+        params: { text: q.text, askedOn: q.askedOn },
+        gate: q.blocks,
+      })),
+  words: {
+    blocking: (p) => ({ title: 'Waiting for the client', detail: detail(p), remedy: remedy(p) }),
+    open: (p) => ({ title: 'Open question', detail: detail(p), remedy: remedy(p) }),
+  },
+})

@@ -1,0 +1,58 @@
+import { check } from '../../check'
+
+export const openRequest = check<{
+  open: { text: string }
+  untold: { text: string; status: string; answer: string | undefined }
+  nowhere: { text: string }
+}>({
+  id: 'openRequest',
+  station: 'brief',
+  scope: 'order',
+  rule: 'Every wish is met, changed or declined before shipping, and the client is told.',
+  source: 'shop practice',
+  reads: ['order.requests'],
+  run: ({ commission }, each) =>
+    each(commission.requests, (r) => {
+      if (r.status === 'open')
+        return [
+          {
+            code: 'open' as const,
+            subject: r.id,
+            level: 'caution' as const,
+            params: { text: r.text },
+            gate: true,
+            ...(r.where ? { refs: [r.where] } : {}),
+          },
+        ]
+      if ((r.status === 'declined' || r.status === 'changed') && !r.toldOn)
+        return [
+          {
+            code: 'untold' as const,
+            subject: r.id,
+            level: 'caution' as const,
+            params: { text: r.text, status: r.status, answer: r.answer },
+            gate: true,
+          },
+        ]
+      return r.status === 'met' && !r.where
+        ? [{ code: 'nowhere' as const, subject: r.id, level: 'note' as const, params: { text: r.text } }]
+        : []
+    }),
+  words: {
+    open: (p) => ({
+      title: 'A wish is still open',
+      detail: `“${p.text}”`,
+      remedy: 'Say where it is met, or that it was changed or declined.',
+    }),
+    untold: (p) => ({
+      title: `The client was not told: wish ${p.status}`,
+      detail: `“${p.text}”${p.answer ? `: ${p.answer}` : ''}`,
+      remedy: 'Tell the client and note the day.',
+    }),
+    nowhere: (p) => ({
+      title: 'A wish is met, but where?',
+      detail: `“${p.text}”`,
+      remedy: 'Link it to its place so that it can be shown.',
+    }),
+  },
+})

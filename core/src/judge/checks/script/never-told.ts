@@ -1,0 +1,84 @@
+import { gestureText } from '../../../controls'
+import { topicsOf, uncovered } from '../../../script'
+import { check } from '../../check'
+import { firstFew } from '../../text'
+
+export const neverTold = check<{
+  noScript: { topics: number }
+  off: { gesture: string }
+  gaps: { topics: string[] }
+}>({
+  id: 'neverTold',
+  station: 'walkthrough',
+  scope: 'saber',
+  rule: 'What must be told is derived from what was built; a gap is closed or set aside by name.',
+  source: 'coverage',
+  reads: [
+    'id',
+    'name',
+    'hilt',
+    'parts',
+    'blades',
+    'zones',
+    'cutPower',
+    'use',
+    'presets',
+    'inputs',
+    'controls',
+    'access',
+    'beats',
+    'leftOut',
+    'order.client',
+    'order.requests',
+    'order.arrivals',
+  ],
+  run: ({ commission, saber }) => {
+    if (!saber.beats.length) {
+      const topics = topicsOf(commission, saber).filter((t) => t.must).length
+      return topics > 2 ? [{ code: 'noScript', subject: 'none', level: 'caution', params: { topics }, gate: true }] : []
+    }
+    const gaps = uncovered(commission, saber).filter((t) => t.must)
+    const off = saber.controls.filter((r) => r.does === 'retract')
+    const untoldOff = off.filter((r) => gaps.some((g) => g.key === `control:${r.id}`))
+    const rest = gaps.filter((g) => !off.some((r) => g.key === `control:${r.id}`))
+    return [
+      ...untoldOff.map((r) => ({
+        code: 'off' as const,
+        subject: `off-${r.id}`,
+        level: 'stop' as const,
+        params: { gesture: gestureText(saber, r) },
+        refs: [`row:${r.id}` as const],
+        gate: true,
+      })),
+      ...(rest.length
+        ? [
+            {
+              code: 'gaps' as const,
+              subject: 'gaps',
+              level: 'caution' as const,
+              params: { topics: rest.map((g) => g.what) },
+              refs: rest.flatMap((g) => (g.show ? [g.show] : [])).slice(0, 5),
+              gate: true,
+            },
+          ]
+        : []),
+    ]
+  },
+  words: {
+    noScript: (p) => ({
+      title: 'No walkthrough yet',
+      detail: `${p.topics} things must be told.`,
+      remedy: 'Compose it from the record.',
+    }),
+    off: (p) => ({
+      title: 'It never says how to turn it off',
+      detail: `${p.gesture}.`,
+      remedy: 'Add the beat.',
+    }),
+    gaps: ({ topics }) => ({
+      title: `${topics.length} ${topics.length === 1 ? 'thing is' : 'things are'} not told`,
+      detail: firstFew(topics, 5),
+      remedy: 'Add a beat, or set it aside with a reason.',
+    }),
+  },
+})

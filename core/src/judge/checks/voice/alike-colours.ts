@@ -1,0 +1,45 @@
+import { difference, SAME_COLOUR } from '../../../light'
+import { formatNumber } from '../../../units'
+import { check } from '../../check'
+
+export const alikeColours = check<{
+  alike: { a: string; b: string; difference: number; colours: [string, string] }
+}>({
+  id: 'alikeColours',
+  station: 'voice',
+  scope: 'saber',
+  rule: `Two presets closer than ΔE00 ${SAME_COLOUR} are hard to tell apart.`,
+  source: 'CIEDE2000',
+  reads: ['presets'],
+  run: ({ saber }) => {
+    const colours = saber.presets.filter((p) => !p.look)
+    return colours.flatMap((a, i) =>
+      colours.slice(i + 1).flatMap((b) => {
+        const d = difference(a.colour, b.colour)
+        return d > 0 && d < SAME_COLOUR
+          ? [
+              {
+                code: 'alike' as const,
+                subject: `${a.id}-${b.id}`,
+                level: 'note' as const,
+                params: {
+                  a: a.name,
+                  b: b.name,
+                  difference: d,
+                  colours: [a.colour, b.colour] as [string, string],
+                },
+                refs: [`preset:${a.id}` as const, `preset:${b.id}` as const],
+              },
+            ]
+          : []
+      }),
+    )
+  },
+  words: {
+    alike: (p) => ({
+      title: `${p.a} and ${p.b} look alike`,
+      detail: `ΔE00 ${formatNumber(p.difference, 1)} between ${p.colours[0]} and ${p.colours[1]}.`,
+      remedy: 'Move one, or tell the client which is which.',
+    }),
+  },
+})

@@ -1,0 +1,43 @@
+import { addLight, difference, hueWord } from '../../../light'
+import { check } from '../../check'
+
+/** An effect this near to its sum with the base reads as itself, and a sum this near to white as near white, ΔE00. */
+const READS = 12
+const NEAR_WHITE = 22
+
+export const lostEffect = check<{
+  lost: { preset: string; effect: string; asked: string; reads: string; colour: string; base: string; sum: string }
+}>({
+  id: 'lostEffect',
+  station: 'voice',
+  scope: 'saber',
+  rule: 'An effect that adds light to its base reads as its own colour.',
+  source: 'additive light in linear RGB, ΔE00 to white',
+  reads: ['presets'],
+  run: ({ saber }) =>
+    saber.presets.flatMap((p) =>
+      Object.entries(p.effects ?? {}).flatMap(([effect, colour]) => {
+        const sum = addLight(p.colour, colour)
+        const asked = hueWord(colour)
+        const hue = hueWord(sum)
+        if (hue === asked || asked === 'white' || difference(sum, colour) < READS) return []
+        const reads = difference(sum, '#ffffff') < NEAR_WHITE ? 'near white' : hue
+        return [
+          {
+            code: 'lost' as const,
+            subject: `${p.id}-${effect}`,
+            level: 'caution' as const,
+            params: { preset: p.name, effect, asked, reads, colour, base: p.colour, sum },
+            refs: [`preset:${p.id}` as const],
+          },
+        ]
+      }),
+    ),
+  words: {
+    lost: (p) => ({
+      title: `${p.preset}: the ${p.asked} ${p.effect} will read ${p.reads}`,
+      detail: `${p.colour} added to ${p.base} gives ${p.sum}.`,
+      remedy: 'Replace the base colour for the effect instead of adding, or darken the effect.',
+    }),
+  },
+})

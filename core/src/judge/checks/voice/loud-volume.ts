@@ -1,0 +1,47 @@
+import { type Calculated, known, missingText } from '../../../facts'
+import { safeVolume } from '../../../power'
+import { check } from '../../check'
+
+const highest = (safe: Calculated) => (safe.ok ? `The highest safe setting is ${safe.value}.` : missingText(safe))
+
+export const loudVolume = check<{
+  unknown: { safe: Calculated }
+  loud: { volume: number; safe: Calculated; most: number }
+}>({
+  id: 'loudVolume',
+  station: 'voice',
+  scope: 'saber',
+  rule: 'The shipped volume stays within the speaker’s rating.',
+  source: 'P = (Vrms·volume)²/Z',
+  reads: ['parts', 'use'],
+  run: ({ saber }) => {
+    const speakers = saber.parts.filter((p) => p.kind === 'speaker')
+    if (!speakers.length) return []
+    const safe = safeVolume(saber)
+    const volume = known(saber.use.volume)
+    if (volume === undefined) return [{ code: 'unknown', subject: 'volume', level: 'note', params: { safe } }]
+    return safe.ok && volume > safe.value
+      ? [
+          {
+            code: 'loud',
+            subject: 'volume',
+            level: 'caution',
+            params: { volume, safe, most: safe.value },
+            refs: speakers.map((p) => `part:${p.id}` as const),
+          },
+        ]
+      : []
+  },
+  words: {
+    unknown: (p) => ({
+      title: 'Shipped volume not recorded',
+      detail: highest(p.safe),
+      remedy: 'Read it off the board.',
+    }),
+    loud: (p) => ({
+      title: `Volume ${p.volume} drives the speaker past its rating`,
+      detail: highest(p.safe),
+      remedy: `Set it to ${p.most} or below.`,
+    }),
+  },
+})

@@ -1,0 +1,108 @@
+import { type Commission, type FactPlace, factPaths, type Saber } from '../record'
+import type { Check, Context, Raised, Reads, Worded } from './check'
+import { CHECKS } from './checks'
+import { type Finding, type Level, STATIONS, type Station } from './finding'
+
+const WEIGHT: Record<Level, number> = { stop: 0, caution: 1, note: 2 }
+
+/** A model sheet has no client, is not proved, not told and not handed over. */
+const NOT_OF_MODELS: ReadonlySet<Station> = new Set(['brief', 'access', 'proof', 'walkthrough', 'handoff'])
+
+type Matter = Raised & Worded
+
+/** Runs one check. One that throws becomes a finding of its own: a judgement that cannot be made stands against shipping. */
+function matters(check: Check, ctx: Context): Matter[] {
+  try {
+    return check.run(ctx).map((r) => ({ ...r, ...check.say(r) }))
+  } catch (e) {
+    return [
+      {
+        code: 'failed',
+        subject: 'failed',
+        level: 'caution',
+        params: { message: (e as Error).message },
+        title: 'This could not be judged',
+        detail: `“${check.rule}” failed on what is recorded: ${(e as Error).message}`,
+        remedy: 'Look for a value that cannot be, and correct it.',
+        gate: true,
+      },
+    ]
+  }
+}
+
+function finding(check: Check, saber: Saber, m: Matter): Finding {
+  const whose = check.scope === 'saber' ? saber.id : 'order'
+  return {
+    key: `${check.id}:${whose}:${m.subject}`.slice(0, 240),
+    check: check.id,
+    code: m.code,
+    level: m.level,
+    station: check.station,
+    ...(check.scope === 'saber' ? { saber: saber.id } : {}),
+    params: m.params,
+    title: m.title,
+    detail: m.detail,
+    remedy: m.remedy,
+    refs: m.refs ?? [],
+    gate: m.gate ?? m.level === 'stop',
+  }
+}
+
+const readOf = (c: Commission, saber: Saber, today: string, what: Reads): unknown => {
+  if (what === 'today') return today
+  return what.startsWith('order.') ? c[what.slice(6) as keyof Commission] : saber[what as keyof Saber]
+}
+
+interface Kept {
+  read: unknown[]
+  found: Finding[]
+}
+/** Judges a commission; what is set aside by name in the handoff is left out unless `withWaived` is given. */
+export type Judge = (commission: Commission, today: string, withWaived?: boolean) => Finding[]
+
+/**
+ * A judge that remembers: a check whose reads are the same values as last time is not run again. The answer is that of
+ * judging everything anew. Sorted stops first, then by station. Keys are unique.
+ */
+export function makeJudge(checks: readonly Check[] = CHECKS): Judge {
+  let memory = new Map<string, Kept>()
+  return (commission, today, withWaived = false) => {
+    const next = new Map<string, Kept>()
+    const out: Finding[] = []
+    commission.sabers.forEach((saber, n) => {
+      let facts: FactPlace[] | undefined
+      const ctx: Context = {
+        commission,
+        saber,
+        today,
+        get facts() {
+          facts ??= factPaths(saber)
+          return facts
+        },
+      }
+      for (const check of checks) {
+        if (check.scope === 'order' && n > 0) continue
+        if (commission.job === 'model' && NOT_OF_MODELS.has(check.station)) continue
+        const id = `${saber.id}/${check.id}`
+        const read = check.reads.map((r) => readOf(commission, saber, today, r))
+        const before = memory.get(id)
+        const kept = before?.read.every((v, i) => v === read[i])
+          ? before
+          : { read, found: matters(check, ctx).map((m) => finding(check, saber, m)) }
+        next.set(id, kept)
+        out.push(...kept.found)
+      }
+    })
+    memory = next
+    const waived = new Set(commission.handoff.waivers.map((w) => w.key))
+    return (withWaived ? out : out.filter((f) => !waived.has(f.key))).sort(
+      (a, b) => WEIGHT[a.level] - WEIGHT[b.level] || STATIONS.indexOf(a.station) - STATIONS.indexOf(b.station),
+    )
+  }
+}
+
+/** Runs every check over a commission, remembering nothing. */
+export const judgeCommission: Judge = (commission, today, withWaived) => makeJudge()(commission, today, withWaived)
+
+/** What still stands against shipping: every finding that gates and was not set aside by name. */
+export const gateOf = (findings: readonly Finding[]): Finding[] => findings.filter((f) => f.gate)

@@ -1,0 +1,54 @@
+import { type Calculated, Gather } from '../facts'
+import { refTo, type Saber } from '../record'
+import { litBlades, pixels } from './lights'
+import { notePack, packOf } from './pack'
+
+/** Self-discharge of lithium-ion at room temperature, share of the capacity a month: usual, not a datasheet's. */
+const SELF_DISCHARGE = 0.03
+const MONTH_H = 30 * 24
+
+/** The ways to leave a saber, and what still draws current then. */
+export const LEFT_WAYS = ['on', 'asleep', 'deepSleep', 'cut', 'cellOut'] as const
+export type LeftWay = (typeof LEFT_WAYS)[number]
+
+/**
+ * Hours until a saber left in one way has emptied its cell: awake, asleep, in deep sleep, with the power cut by switch or
+ * key, or with the cell taken out. What the way leaves connected draws its current, and self-discharge always goes on.
+ */
+export function standby(saber: Saber, how: LeftWay): Calculated {
+  const g = new Gather()
+  const pack = packOf(saber)
+  const cell = pack.cells[0]
+  if (!cell) g.missing('a cell')
+  const capacity = g.take('capacity', cell?.specs.capacity, cell && refTo('part', cell.id)) * Math.max(1, pack.parallel)
+  notePack(g, pack)
+  let mA = 0
+  const boards = saber.parts.filter((p) => p.kind === 'board' || p.kind === 'auxBoard' || p.kind === 'display')
+  const board = boards.find((b) => b.kind === 'board')
+  if (how !== 'cut' && how !== 'cellOut') {
+    if (!board) g.missing('a sound board')
+    const key = how === 'on' ? 'idleCurrent' : how === 'asleep' ? 'sleepCurrent' : 'deepSleepCurrent'
+    const word = { idleCurrent: 'idle', sleepCurrent: 'sleep', deepSleepCurrent: 'deep-sleep' }[key]
+    for (const b of boards)
+      if (b.kind === 'board' || b.specs[key])
+        mA += g.take(`${word} current of ${b.name}`, b.specs[key], refTo('part', b.id))
+    // Pixels draw their idle current while they are powered; asleep, a board with a switched output cuts them off.
+    for (const blade of litBlades(saber).filter((b) => b.kind === 'pixel')) {
+      if (how === 'on') {
+        const n = pixels(saber, blade)
+        mA += g.from(`pixels of ${blade.name}`, n) * g.take(`idle current of ${blade.name}`, blade.idleCurrent)
+      } else g.note(`${blade.name}, asleep`, 'taken as switched off by the board', true)
+    }
+  }
+  g.note(
+    'self-discharge',
+    `${SELF_DISCHARGE * 100} % a month, usual at room temperature`,
+    how === 'cut' || how === 'cellOut',
+  )
+  return g.figure(
+    'h',
+    'capacity ÷ (Σ current + self-discharge)',
+    'standby: what stays connected, and the cell itself',
+    () => capacity / (mA * pack.stepDown + (SELF_DISCHARGE * capacity) / MONTH_H),
+  )
+}

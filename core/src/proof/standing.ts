@@ -1,0 +1,45 @@
+import type { Reading, Saber, Test } from '../record'
+import { formatNumber } from '../units'
+import { say } from '../words'
+
+/** How a reading stands against the test's limits. A text-only test takes the maker's own verdict. */
+export function judge(test: Pick<Test, 'min' | 'max' | 'unit'>, value: number | undefined, own: boolean): boolean {
+  if (value === undefined) return own && test.min === undefined && test.max === undefined
+  if (!Number.isFinite(value)) return false
+  return value >= (test.min ?? Number.NEGATIVE_INFINITY) && value <= (test.max ?? Number.POSITIVE_INFINITY)
+}
+
+export type Standing = 'none' | 'pass' | 'fail' | 'retest'
+
+/** A test's standing: its latest reading, unless a fix that names it came on a later day (or the same day, with no reading after). */
+export function standing(saber: Saber, test: Test): Standing {
+  const last = latest(test)
+  if (!last) return 'none'
+  if (!last.pass) return 'fail'
+  const touched = saber.fixes.filter((f) => f.retest.includes(test.id)).some((f) => f.on > last.at.slice(0, 10))
+  return touched ? 'retest' : 'pass'
+}
+
+export const latest = (t: Test): Reading | undefined => [...t.readings].sort((a, b) => a.at.localeCompare(b.at)).at(-1)
+
+/** "min 3 V, max 4.25 V", "at least 10 cycles", or what is expected in words. */
+export function limitText(t: Pick<Test, 'min' | 'max' | 'unit' | 'expect'>): string {
+  const number = (v: number | undefined) => (v === undefined ? '' : formatNumber(v))
+  const form =
+    t.min !== undefined && t.max !== undefined
+      ? 'range'
+      : t.min !== undefined
+        ? 'least'
+        : t.max !== undefined
+          ? 'most'
+          : t.expect === undefined
+            ? 'works'
+            : 'expect'
+  return say('limit', {
+    form,
+    min: number(t.min),
+    max: number(t.max),
+    unit: t.unit ? ` ${t.unit}` : '',
+    expect: t.expect ?? '',
+  })
+}

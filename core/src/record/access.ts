@@ -1,0 +1,34 @@
+import { type Static, Type as T } from '@sinclair/typebox'
+import { ownId, ref } from './ref'
+import { Line, list, obj, oneOf, opt } from './schema-kit'
+
+export const TASKS = [
+  'powerOn',
+  'powerOff',
+  'bladeIn',
+  'bladeOut',
+  'open',
+  'cellIn',
+  'cellOut',
+  'close',
+  'charge',
+  'card',
+] as const
+export type Task = (typeof TASKS)[number]
+export const DIRECTIONS = ['clockwise', 'anticlockwise', 'pull', 'push', 'lift', 'slide', 'none'] as const
+
+export const Step = obj({
+  id: ownId('step'),
+  text: Line,
+  place: opt(ref()),
+  tool: opt(Line),
+  direction: oneOf(DIRECTIONS),
+  turns: opt(T.Number({ minimum: 0 })),
+  caution: opt(Line),
+  irreversible: opt(T.Boolean()),
+})
+/** The steps of one task that the client will do alone. */
+export const Procedure = obj({ id: ownId('task'), task: oneOf(TASKS), steps: list(Step, 60) })
+
+export type Step = Static<typeof Step>
+export type Procedure = Static<typeof Procedure>

@@ -1,0 +1,36 @@
+import type { NumberFact } from '../facts/fact'
+import { SABER_PLAN, walk } from './plan'
+import { type Kind, type Ref, refTo } from './ref'
+import type { Saber } from './saber'
+
+/** Where a fact stands in the saber: its path by identity, the thing that owns it, and words for both. */
+export interface FactPlace {
+  path: string
+  ref?: Ref
+  owner: string
+  field: string
+  fact: NumberFact
+}
+
+/** Calls back for every number of a saber that is a fact, with its owner. Order is that of the schema. */
+export function forEachFact(saber: Saber, visit: (place: FactPlace) => void): void {
+  walk(SABER_PLAN, saber, (plan, value, at) => {
+    if (!plan.fact || plan.fact === 'text' || plan.fact === 'choice') return
+    const thing = at.within.at(-1)
+    const named = at.within.findLast((w) => typeof w.value.name === 'string')
+    visit({
+      path: at.path,
+      field: at.path.slice(at.path.lastIndexOf('/') + 1),
+      owner: named ? String(named.value.name) : saber.name,
+      fact: value as NumberFact,
+      ...(thing ? { ref: refTo(thing.kind as Kind, String(thing.value.id)) } : {}),
+    })
+  })
+}
+
+/** All facts of a saber as a list. */
+export function factPaths(saber: Saber): FactPlace[] {
+  const out: FactPlace[] = []
+  forEachFact(saber, (p) => out.push(p))
+  return out
+}

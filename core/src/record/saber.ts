@@ -1,0 +1,60 @@
+import { type Static, Type as T } from '@sinclair/typebox'
+import { factOf } from '../facts/fact'
+import { Procedure } from './access'
+import { Blade, Zone } from './blade'
+import { ControlRow, Input } from './controls'
+import { Hilt } from './hilt'
+import { FittedPart } from './part'
+import { Preset } from './preset'
+import { Fix, Test } from './proof'
+import { ownId } from './ref'
+import { Day, Line, list, obj, oneOf, opt } from './schema-kit'
+import { Beat, ORDERS, Take, Waiver } from './script'
+
+export const JOBS = ['install', 'conversion', 'repair', 'scratch', 'showcase', 'rebuild', 'model'] as const
+export const CUT_POWER = ['killSwitch', 'killKeyPull', 'killKeyTurn', 'cellOut', 'deepSleep', 'none'] as const
+
+/** A choice the maker made, with its reason, what it gave up, and the facts a chosen layout rests on. */
+export const Decision = obj({
+  id: ownId('decision'),
+  on: Day,
+  by: Line,
+  chose: Line,
+  why: Line,
+  gaveUp: opt(Line),
+  layout: opt(T.Record(T.String({ maxLength: 80 }), T.Union([T.Number(), T.String({ maxLength: 120 })]))),
+})
+
+export const Saber = obj({
+  id: ownId('saber'),
+  name: Line,
+  job: oneOf(JOBS),
+  hilt: Hilt,
+  parts: list(FittedPart, 120),
+  blades: list(Blade, 16),
+  zones: list(Zone, 24),
+  cutPower: oneOf(CUT_POWER),
+  /** How it will be used, and how loud it is shipped. */
+  use: obj({
+    litShare: factOf('%'),
+    brightness: factOf('%'),
+    volume: factOf('%'),
+    highestVolume: opt(factOf('%')),
+  }),
+  firmware: opt(Line),
+  presets: list(Preset, 60),
+  inputs: list(Input, 12),
+  controls: list(ControlRow, 160),
+  access: list(Procedure, 16),
+  tests: list(Test, 120),
+  fixes: list(Fix, 60),
+  decisions: list(Decision, 60),
+  beats: list(Beat, 200),
+  order: oneOf(ORDERS),
+  takes: list(Take, 40),
+  /** Topics knowingly left out of the film. */
+  leftOut: list(Waiver, 120),
+})
+
+export type Decision = Static<typeof Decision>
+export type Saber = Static<typeof Saber>

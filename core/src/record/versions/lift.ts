@@ -1,0 +1,30 @@
+import type { Commission } from '../commission'
+import { type Loose, liftNames, liftWaivers } from './from-2'
+import { setAside } from './set-aside'
+
+/**
+ * Steps from a version to the next. Version 0 was the draft before publication: one saber at the top level, `deadline`
+ * called `due`. Version 1 knew no string blades, thread stops or wire uses; what it has is read as it stands. Version 2
+ * judged by words in names and let references and units be wrong.
+ */
+const STEPS: readonly ((d: Loose) => Loose)[] = [
+  ({ saber, due, ...rest }) => ({
+    ...rest,
+    version: 1,
+    ...(due === undefined ? {} : { deadline: due }),
+    ...(saber === undefined ? {} : { sabers: [saber] }),
+  }),
+  (d) => ({ ...d, version: 2 }),
+  (d) => setAside(liftNames(liftWaivers({ ...d, version: 3 })) as unknown as Commission) as unknown as Loose,
+]
+
+/** Brings an older document one version on. A document whose version has no step is returned as it is. */
+export const liftOnce = (d: Loose): Loose => (typeof d.version === 'number' ? (STEPS[d.version]?.(d) ?? d) : d)
+
+/** Brings an older document to the current version, step by step. A document without a known version is returned as it is. */
+export function lift(input: unknown): unknown {
+  if (typeof input !== 'object' || input === null || Array.isArray(input)) return input
+  let doc = input as Loose
+  for (let next = liftOnce(doc); next !== doc; next = liftOnce(doc)) doc = next
+  return doc
+}

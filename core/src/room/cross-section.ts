@@ -1,0 +1,237 @@
+import { known } from '../facts'
+import { type FittedPart, kindRule, type Ref, refTo, type Saber } from '../record'
+import { inWall } from './cavity'
+import { boreAt, layOut, outerAt, spanOf } from './hilt'
+import { BESIDE_GAP } from './radial'
+
+// The wire checks probe tens of thousands of points; the functions are bound once.
+const { abs, cos, floor, max, min, PI, sin, sqrt } = Math
+
+/** Something lying in a cut across the hilt; mm from the axis, y upwards, 0° of the clock at the top. */
+export type Lying =
+  | {
+      shape: 'circle'
+      ref: Ref
+      name: string
+      kind: FittedPart['kind']
+      x: number
+      y: number
+      r: number
+      /** Radius of a ring's hole; wires go through it. */
+      hole?: number
+    }
+  | {
+      shape: 'box'
+      ref: Ref
+      name: string
+      kind: FittedPart['kind']
+      x: number
+      y: number
+      w: number
+      h: number
+      /** Turned clockwise about the axis, degrees; things in the wall are turned to their clock angle. */
+      turn: number
+    }
+
+/** Wall of the chassis round x, mm on one side; 0 where none is fitted. */
+export function chassisWall(saber: Saber, x0: number, x1: number): number {
+  const chassis = saber.parts.find((p) => {
+    const s = p.kind === 'chassis' ? spanOf(p) : undefined
+    return s && s.x0 < x1 && s.x1 > x0
+  })
+  return known(chassis?.specs.wall) ?? 0
+}
+
+/** Wall of a spacer, mm: it is a ring, so that wires pass. */
+const RING = 2
+
+/** The hilt cut across at x. */
+export interface CrossSection {
+  x: number
+  outer: number
+  bore: number
+  /** Chassis wall at x, mm; 0 without a chassis. */
+  wall: number
+  clearance: number
+  /** Radius free for what lies inside. */
+  free: number
+  lying: Lying[]
+}
+
+/**
+ * What a cut across the hilt at x shows, placed as the radial rules place it: a cell with a board on it lies on the wall
+ * opposite the switch line, a lone cell keeps away from what reaches in, speakers and connectors stay on the axis.
+ * Undefined off the hilt.
+ */
+export function crossSectionAt(saber: Saber, x: number): CrossSection | undefined {
+  const shape = layOut(saber.hilt)
+  const [outer, bore] = [outerAt(shape, x), boreAt(shape, x)]
+  if (outer === undefined || bore === undefined) return undefined
+  const clearance = known(saber.hilt.clearance) ?? 0
+  const wall = chassisWall(saber, x, x + 0.01)
+  const free = bore / 2 - wall - clearance
+  const here = saber.parts.filter((p) => {
+    const s = spanOf(p)
+    return (
+      s &&
+      s.x0 <= x &&
+      s.x1 >= x &&
+      kindRule(p.kind).inside &&
+      (kindRule(p.kind).glyph !== 'dot' || p.kind === 'accentLed') &&
+      p.kind !== 'strip'
+    )
+  })
+  const walls: Lying[] = here.filter(inWall).flatMap((p): Lying[] => {
+    const h = known(p.specs.height)
+    const w = known(p.specs.width) ?? known(p.specs.diameter)
+    if (h === undefined || w === undefined) return []
+    // A display lies under its window; buttons and ports hang from the outside.
+    const top = p.kind === 'display' ? bore / 2 - 0.4 : outer / 2
+    return [
+      {
+        ...{ shape: 'box', ref: refTo('part', p.id), name: p.name, kind: p.kind },
+        ...{ x: 0, y: top - h / 2, w, h, turn: known(p.clock) ?? 0 },
+      },
+    ]
+  })
+  const intrusion = walls.reduce((m, b) => (b.shape === 'box' ? Math.max(m, free - (b.y - b.h / 2)) : m), 0)
+  const inside = here
+    .filter((p) => !inWall(p))
+    .flatMap((p): Lying[] => {
+      const base = { ref: refTo('part', p.id), name: p.name, kind: p.kind }
+      const d = known(p.specs.diameter)
+      if (d !== undefined) {
+        const glyph = kindRule(p.kind).glyph
+        const carries = saber.parts.some((q) => q.beside === p.id)
+        const down = glyph === 'cell' && (carries || intrusion > 0) ? Math.min(0, -(free - d / 2)) : 0
+        const hole = p.kind === 'spacer' ? { hole: max(0, d / 2 - RING) } : {}
+        return [{ ...base, shape: 'circle', x: 0, y: down, r: d / 2, ...hole }]
+      }
+      const [w, h] = [known(p.specs.width), known(p.specs.height)]
+      if (w === undefined || h === undefined) return []
+      const cell = here.find((q) => q.id === p.beside)
+      const cellD = known(cell?.specs.diameter)
+      const y =
+        cellD !== undefined ? -free + cellD + BESIDE_GAP + h / 2 : Math.min(0, free - Math.max(intrusion, 0) - h / 2)
+      return [{ ...base, shape: 'box', x: 0, y, w, h, turn: 0 }]
+    })
+  return { x, outer, bore, wall, clearance, free, lying: [...walls, ...inside] }
+}
+
+export interface FreeCircle {
+  x: number
+  y: number
+  r: number
+}
+
+/** Distance from a point to what is taken, mm; negative inside it. Square roots by hand: this is the inner loop of the wire checks. */
+function distance(s: CrossSection, x: number, y: number): number {
+  let d = s.free - sqrt(x * x + y * y)
+  for (const l of s.lying) {
+    if (l.shape === 'circle') {
+      const [dx, dy] = [x - l.x, y - l.y]
+      const from = sqrt(dx * dx + dy * dy)
+      d = min(d, l.hole === undefined ? from - l.r : max(from - l.r, l.hole - from))
+      continue
+    }
+    const [c, n] = l.turn ? [cos((l.turn * PI) / 180), sin((l.turn * PI) / 180)] : [1, 0]
+    const qx = abs(x * c - y * n - l.x) - l.w / 2
+    const qy = abs(x * n + y * c - l.y) - l.h / 2
+    const [ox, oy] = [max(qx, 0), max(qy, 0)]
+    d = min(d, sqrt(ox * ox + oy * oy) + min(max(qx, qy), 0))
+  }
+  return d
+}
+
+/** Points of a cut on a square lattice with the distance of each to what is taken; only free ones. */
+interface Field {
+  n: number
+  x: Float64Array
+  y: Float64Array
+  d: Float64Array
+}
+
+function fieldOf(s: CrossSection, step: number): Field {
+  const k = floor(max(s.free, 0) / step)
+  const size = (2 * k + 1) ** 2
+  const f: Field = { n: 0, x: new Float64Array(size), y: new Float64Array(size), d: new Float64Array(size) }
+  for (let i = -k; i <= k; i++)
+    for (let j = -k; j <= k; j++) {
+      const d = distance(s, i * step, j * step)
+      if (d <= 0) continue
+      f.x[f.n] = i * step
+      f.y[f.n] = j * step
+      f.d[f.n++] = d
+    }
+  return f
+}
+
+/**
+ * The largest free circle of a cut: the best points of a lattice are climbed from, halving the step to 5 µm. `side` keeps
+ * to the right (1) or left (−1) of the axis. What is returned is free; a test holds it against a fine raster. Radius 0
+ * when nothing is free.
+ */
+export function freeCircle(s: CrossSection, side: 0 | 1 | -1 = 0, step = 0.5): FreeCircle {
+  const at = (x: number, y: number) => (side === 0 ? distance(s, x, y) : min(distance(s, x, y), side * x))
+  const f = fieldOf(s, step)
+  const order = Array.from({ length: f.n }, (_, i) => ({ i, d: at(f.x[i]!, f.y[i]!) }))
+    .sort((a, b) => b.d - a.d || a.i - b.i)
+    .slice(0, 8)
+  let best: FreeCircle = { x: 0, y: 0, r: 0 }
+  for (const o of order) {
+    let c = { x: f.x[o.i]!, y: f.y[o.i]!, r: o.d }
+    for (let h = step / 2; h > 0.005; ) {
+      const next = [
+        [h, 0],
+        [-h, 0],
+        [0, h],
+        [0, -h],
+        [h, h],
+        [h, -h],
+        [-h, h],
+        [-h, -h],
+      ]
+        .map(([dx, dy]) => ({ x: c.x + dx!, y: c.y + dy!, r: at(c.x + dx!, c.y + dy!) }))
+        .reduce((a, b) => (b.r > a.r ? b : a))
+      if (next.r > c.r + 1e-9) c = next
+      else h /= 2
+    }
+    if (c.r > best.r) best = c
+  }
+  return best
+}
+
+/** A lower bound of the free circle's radius from a coarse lattice: cheap enough to ask at every cut. */
+export function roughlyFree(s: CrossSection): number {
+  const f = fieldOf(s, 1)
+  let most = 0
+  for (let i = 0; i < f.n; i++) most = max(most, f.d[i]!)
+  return most
+}
+
+/**
+ * Lays wires singly into a cut, thickest first, each into the tightest spot of a lattice that still takes it, and gives
+ * their places. A laying found is a proof that they pass; fewer places than wires means that none was found. Lengths in mm.
+ */
+export function layWires(s: CrossSection, diameters: readonly number[], step = 0.25): FreeCircle[] {
+  const f = fieldOf(s, step)
+  const laid: FreeCircle[] = []
+  for (const diameter of diameters.toSorted((a, b) => b - a)) {
+    const r = diameter / 2
+    let pick = -1
+    let least = Infinity
+    for (let i = 0; i < f.n; i++)
+      if (f.d[i]! >= r && f.d[i]! < least - 1e-9) {
+        pick = i
+        least = f.d[i]!
+      }
+    if (pick < 0) break
+    const [x, y] = [f.x[pick]!, f.y[pick]!]
+    laid.push({ x, y, r })
+    for (let i = 0; i < f.n; i++) {
+      const d = sqrt((f.x[i]! - x) ** 2 + (f.y[i]! - y) ** 2) - r
+      if (d < f.d[i]!) f.d[i] = d
+    }
+  }
+  return laid
+}

@@ -1,0 +1,46 @@
+import { known } from '../facts'
+import { FLASH_LIMIT_HZ } from '../light'
+import type { Saber } from '../record'
+import { say, whether } from '../words'
+
+/** A safety caution that this build calls for (usual ones; local codes, carriers and licensed practice decide). */
+export interface Caution {
+  key: 'cell' | 'flash' | 'blade' | 'sharp' | 'inside'
+  title: string
+  text: string
+}
+
+/** The cautions of a saber, from its cells, lights, sockets and edges. */
+export function cautionsOf(s: Saber): Caution[] {
+  const out: Caution[] = []
+  const cells = s.parts.filter((p) => p.kind === 'cell')
+  if (cells.length) {
+    const landmarks = cells.map((c) => c.landmark).filter(Boolean)
+    out.push({
+      key: 'cell',
+      title: say('caution.cell.title'),
+      text: say('caution.cell', {
+        polarity: landmarks.join('; '),
+        told: whether(landmarks.length > 0),
+        protected: whether(cells.some((c) => c.protected)),
+      }),
+    })
+  }
+  const fast = s.presets.filter((p) => (known(p.flickerHz) ?? 0) > FLASH_LIMIT_HZ)
+  if (fast.length > 0 || s.controls.some((r) => r.does === 'lock' || r.does === 'surge'))
+    out.push({
+      key: 'flash',
+      title: say('caution.flash.title'),
+      text: say('caution.flash', {
+        presets: fast.map((p) => p.name).join(', '),
+        named: whether(fast.length > 0),
+        limit: FLASH_LIMIT_HZ,
+      }),
+    })
+  const add = (key: 'blade' | 'sharp' | 'inside') =>
+    out.push({ key, title: say(`caution.${key}.title`), text: say(`caution.${key}`) })
+  if (s.hilt.sockets.length) add('blade')
+  if (s.hilt.sections.some((x) => x.sharp)) add('sharp')
+  if (s.parts.some((p) => p.kind === 'chassis')) add('inside')
+  return out
+}

@@ -1,0 +1,102 @@
+import type { Beat, Commission, ORDERS, Saber } from '../record'
+import { type Chapter, type Topic, topicsOf } from './topics'
+
+export type Order = (typeof ORDERS)[number]
+
+/** Chapters in each school's order of telling. */
+const CHAPTERS: Record<Order, Chapter[]> = {
+  pommelUp: ['welcome', 'outside', 'inside', 'power', 'blade', 'controls', 'presets', 'care', 'requests'],
+  outsideIn: ['welcome', 'outside', 'power', 'blade', 'controls', 'presets', 'inside', 'care', 'requests'],
+  operateFirst: ['welcome', 'power', 'blade', 'controls', 'presets', 'outside', 'inside', 'care', 'requests'],
+  build: ['welcome', 'inside', 'outside', 'power', 'blade', 'controls', 'presets', 'care', 'requests'],
+}
+
+/** Spoken words a second, for a first guess at a beat's length. */
+const WORDS_PER_SECOND = 2.4
+
+/** Seconds a beat takes to say, plus two to show; never under four. */
+export const guessSeconds = (say: string): number =>
+  Math.max(4, Math.round(say.split(/\s+/).filter(Boolean).length / WORDS_PER_SECOND) + 2)
+
+/**
+ * Composes the beats of a walkthrough from the record. Within a chapter, opening comes before closing and lighting before
+ * what is done while lit; the blade is taken out, and the power cut, after everything that needs them. Beats the maker has edited
+ * or written are kept: an edited one stands where its topic stands, an own one goes to the end unless it was moved.
+ */
+export function compose(c: Commission, s: Saber, order: Order = s.order): Beat[] {
+  // A task whose steps nobody has recorded is no beat: it stays in the list of what is not told.
+  const topics = topicsOf(c, s).filter((t) => t.key !== 'off' && (!t.key.startsWith('task:') || t.perform))
+  const rank = (t: Topic) => CHAPTERS[order].indexOf(t.chapter)
+  const sorted = [...topics].sort((a, b) => rank(a) - rank(b) || inner(s, a) - inner(s, b))
+  const placed = settleEnds(s, sorted)
+  const kept = new Map(s.beats.filter((b) => b.by === 'edited').map((b) => [b.id, b]))
+  const beats = placed.map((t) => kept.get(beatId(s, t.key)) ?? beatFor(s, t))
+  return [...beats, ...s.beats.filter((b) => b.by === 'own')]
+}
+
+const beatId = (s: Saber, key: string) =>
+  `${s.id.slice(0, 12)}-${key.toLowerCase().replace(/[^a-z0-9]+/g, '-')}`.slice(0, 48)
+
+/** The beat that tells one thing, with an id made from the saber and the thing. */
+export function beatFor(s: Saber, t: Topic): Beat {
+  return {
+    id: beatId(s, t.key),
+    say: t.say,
+    ...(t.show ? { show: t.show } : {}),
+    ...(t.perform ? { perform: t.perform } : {}),
+    ...(t.expect ? { expect: t.expect } : {}),
+    seconds: guessSeconds(t.say),
+    covers: [t.key],
+    by: 'composed',
+  }
+}
+
+const TASK_ORDER = [
+  'powerOn',
+  'bladeIn',
+  'open',
+  'cellOut',
+  'cellIn',
+  'card',
+  'close',
+  'charge',
+  'bladeOut',
+  'powerOff',
+]
+const STATE_ORDER = ['asleep', 'off', 'lit', 'combat', 'muted', 'menu']
+
+/** Order within a chapter: wake, ignite, what lit does, then leaving that state last. */
+function inner(s: Saber, t: Topic): number {
+  if (t.key.startsWith('task:')) return TASK_ORDER.indexOf(t.key.slice(5))
+  if (!t.key.startsWith('control:')) return 0
+  const row = s.controls.find((r) => `control:${r.id}` === t.key)!
+  const base = STATE_ORDER.indexOf(row.state) * 100
+  const leaves = ['retract', 'sleep', 'powerOff', 'menuClose', 'unmute', 'combatOff'].includes(row.does)
+  const enters = ['wake', 'ignite', 'menuOpen', 'mute', 'combatOn'].includes(row.does)
+  const body = s.controls.indexOf(row)
+  return base + (row.state === 'off' ? (row.does === 'ignite' ? 90 : body) : leaves ? 95 : enters ? 90 : body)
+}
+
+/** Taking the blade out and cutting the power come after the presets; opening needs the power cut first. */
+function settleEnds(s: Saber, list: Topic[]): Topic[] {
+  const out = [...list]
+  const move = (key: string, beforeChapter: (t: Topic) => boolean) => {
+    const i = out.findIndex((t) => t.key === key)
+    if (i < 0) return
+    const [t] = out.splice(i, 1)
+    const last = out.findLastIndex(beforeChapter)
+    out.splice(last < 0 ? Math.min(i, out.length) : last + 1, 0, t!)
+  }
+  const live = (t: Topic) => t.chapter === 'controls' || t.chapter === 'presets'
+  move('task:bladeOut', live)
+  const afterBlade = out.findIndex((t) => t.key === 'task:bladeOut')
+  move('task:powerOff', (t) => (afterBlade >= 0 ? t.key === 'task:bladeOut' : live(t)))
+  return s.controls.length || s.presets.length ? out : list
+}
+
+/** Keys that no beat covers and no named person has set aside. */
+export function uncovered(c: Commission, s: Saber): Topic[] {
+  const covered = new Set(s.beats.flatMap((b) => b.covers))
+  const waived = new Set(s.leftOut.map((w) => w.key))
+  return topicsOf(c, s).filter((t) => !covered.has(t.key) && !waived.has(t.key))
+}

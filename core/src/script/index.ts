@@ -1,0 +1,6 @@
+export { type Caution, cautionsOf } from './cautions'
+export { beatFor, compose, guessSeconds, type Order, uncovered } from './compose'
+export { type CueTime, chaptersOf, cueTimes, markdownOf, stamp, webVttOf } from './export'
+export { type Rehearsal, rehearse, spokenSeconds, type Trouble } from './rehearse'
+export { type Chapter, type Topic, topicsOf } from './topics'
+export { troubleText } from './trouble-words'

@@ -1,0 +1,33 @@
+import { type Mode, secondsInWords } from '../controls'
+import type { Trouble } from './rehearse'
+
+const STATE: Record<Mode, string> = {
+  lit: 'lit',
+  off: 'off',
+  asleep: 'asleep',
+  menu: 'in the menu',
+  muted: 'muted',
+  combat: 'in combat mode',
+}
+
+/** A trouble as a sentence for the maker. */
+export function troubleText(t: Trouble): string {
+  switch (t.code) {
+    case 'gone':
+      return 'It shows a control or task that is no longer in the record.'
+    case 'wrongState':
+      return `It needs the saber ${STATE[t.needs]}; here it is ${STATE[t.is]}.`
+    case 'noPower':
+      return 'The power has not been switched on yet.'
+    case 'notConfigured':
+      return 'The control it shows is marked "not sure": it may not be set up.'
+    case 'holdDiffers':
+      return `It says ${secondsInWords(t.said)}; the board is set to ${secondsInWords(t.is)}.`
+    case 'bladeMissing':
+      return 'It lights the saber before the blade has been put in.'
+    case 'litWhile':
+      return 'It handles the blade or opens the hilt while the saber is still lit.'
+    case 'endsLit':
+      return 'The script ends with the saber lit and never tells how to turn it off.'
+  }
+}

@@ -1,0 +1,242 @@
+import type { SayingCode } from './sayings'
+
+/** English, in ICU MessageFormat. */
+export const en: Readonly<Record<SayingCode, string>> = {
+  action: `{action, select,
+    powerOn {power on} powerOff {cut the power} wake {wake it} sleep {send it to sleep} ignite {ignite} retract {retract}
+    nextPreset {next preset} previousPreset {previous preset} lock {lock} drag {drag the tip} melt {melt}
+    deflect {deflect} surge {surge} quote {play a quote} track {play a track} trackStop {stop the track}
+    colour {change the colour} volumeUp {louder} volumeDown {quieter} mute {mute} unmute {unmute}
+    menuOpen {open the menu} menuClose {leave the menu} combatOn {combat mode on} combatOff {combat mode off}
+    battery {show the battery level} other {something else}}`,
+  task: `{task, select,
+    powerOn {Switch it on} powerOff {Cut the power} bladeIn {Put the blade in} bladeOut {Take the blade out}
+    open {Open the hilt} cellIn {Put the cell in} cellOut {Take the cell out} close {Close the hilt}
+    charge {Charge it} card {Reach the memory card} other {Handle it}}`,
+  state: `{state, select, asleep {asleep} off {off} lit {lit} menu {menu} muted {muted} combat {combat} other {}}`,
+
+  seconds: `{form, select, half {half a second}
+    whole {{n, plural, =1 {one second} =2 {two seconds} =3 {three seconds} =4 {four seconds} =5 {five seconds} =6 {six seconds} =7 {seven seconds} =8 {eight seconds} =9 {nine seconds} =10 {ten seconds} other {# seconds}}}
+    other {{text} seconds}}`,
+  times:
+    '{n, plural, =1 {once} =2 {twice} =3 {three times} =4 {four times} =5 {five times} =6 {six times} =7 {seven times} =8 {eight times} =9 {nine times} other {once}}',
+  input: 'the {name}',
+  'input.unknown': 'the button',
+  'gesture.holdFor':
+    ' {known, select, no {for a time not recorded} other {for {about, select, yes {about } other {}}{seconds}}}',
+  gesture: `{gesture, select,
+    tap {press {input} {times}}
+    hold {hold {input}{holdFor}}
+    holdThenTap {hold {input} and press {other} {times}}
+    chord {press {input} and {other} together}
+    holdStrike {hold {input} and strike the blade}
+    holdFlick {hold {input} and flick the hilt}
+    twist {twist the hilt {times}}
+    thrust {thrust forward}
+    swing {swing}
+    shake {shake the hilt}
+    slide {slide {input}}
+    insert {use {input}}
+    other {}}{pose, select, up { with the blade up} level { with the blade level} down { with the blade down} other {}}`,
+
+  'step.loosenJoint': '{how, select, remove {Take out} other {Loosen}} {screw}',
+  'step.tighten': 'Tighten {screw}',
+  'step.unscrew': 'Unscrew the {section}',
+  'step.screwOn': 'Screw on the {section}',
+  'step.pullOff': 'Pull off the {section}',
+  'step.pushOn': 'Push on the {section}',
+  'step.softSurface': 'Work over a soft surface.',
+  'step.noWireInThread': 'No wire in the thread.',
+  'step.keyIn': '{how, select, turn {Put the {key} in and turn it} other {Pull out the {key}}}',
+  'step.keyBack': 'Push the {key} back in',
+  'step.slide': 'Slide the {named, select, yes {{switch}} other {kill switch}} {to, select, on {on} other {off}}',
+  'step.loosenBlade': 'Loosen {screw}; do not take it out',
+  'step.bladeIn': `{how, select,
+    clockwise {Turn the blade clockwise while pushing it in to the stop}
+    pushAndHold {Push the blade in to the stop and keep pressing}
+    other {Push the blade straight in to the stop; never twist it}}`,
+  'step.bladeOut':
+    '{how, select, clockwise {Turn the blade clockwise while pulling it out} other {Pull the blade straight out}}',
+  'step.tightenBlade': 'Tighten {screw} until it holds; no more',
+  'step.pullCheck': 'Pull at the blade: it must not move',
+  'step.pullCheck.caution': 'Never swing before this check.',
+  'step.keepScrew': 'Turn {screw} back in so that it is not lost',
+  'step.cellIn': `Put the cell in{plus, select, emitter {, plus pole towards the emitter} pommel {, plus pole towards the pommel} other {}}{told, select, yes {: {landmark}} other {}}`,
+  'step.cellIn.caution': 'Never a cell with a damaged wrap. Support the chassis while pressing.',
+  'step.cellOut': 'Lift the cell out at its middle',
+  'step.cellOut.caution': 'No metal tool against the wrap.',
+  'step.chargePort': 'Cut the power, then plug the charger into the {port}',
+  'step.chargePort.caution': 'Never charge unattended.',
+  'step.chargeCell': 'Take the cell out and charge it in the charger',
+  'step.chargeCell.caution': 'Never charge unattended. Use a charger made for this cell.',
+  'step.card': 'With the power cut, push the card to release it; copy all of it before changing anything',
+  'step.card.caution': 'Card and USB sockets snap: pull straight.',
+  tool: 'hex key {key}',
+
+  'caution.cell.title': 'The cell',
+  'caution.cell':
+    'Lithium-ion can burn. {told, select, yes {Polarity: {polarity}. } other {}}{protected, select, yes {Use a protected cell of the same size only. } other {}}Never a cell with a damaged wrap, never loose in a pocket, never charged unattended; store it part-charged. Sending it is a matter for the carrier and local rules: ask them.',
+  'caution.flash.title': 'Flashing light',
+  'caution.flash':
+    '{named, select, yes {{presets} flickers more than {limit} times a second} other {Some effects flash quickly}}: it can trigger seizures in people with photosensitive epilepsy. Warn those present.',
+  'caution.blade.title': 'Blade and eyes',
+  'caution.blade':
+    'Secure the blade before every swing and clear the room. Do not look into a bare socket or a blade plug at full light. Eye and hand protection when duelling.',
+  'caution.sharp.title': 'Sharp parts',
+  'caution.sharp':
+    'The hilt has points and edges that can hurt: watch hands and clothes, and keep it away from children.',
+  'caution.inside.title': 'Opening it',
+  'caution.inside':
+    'Work over a soft surface, support the chassis when pressing a cell in, do not press the speaker cone, and leave no wire in a thread. Card and USB sockets snap when levered.',
+  'caution.usual': 'These are the usual cautions. Local codes, the carrier’s rules and licensed practice come first.',
+
+  'topic.welcome.what': 'whose saber this is',
+  'topic.welcome': 'This is {saber}{named, select, yes {, made for {client}} other {}}.',
+  'topic.part': 'Here is the {part}.',
+  'topic.never.what': '{screw}: not to be touched',
+  'topic.never': `Leave {screw} alone: it {dummy, select, yes {is only decoration and glued} other {holds the {purpose, select, bladeRetention {blade retention} joint {joint} chassis {chassis} cover {cover} switch {switch} decoration {decoration} other {build}}}}.`,
+  'topic.task': '{task}. {told, select, yes {{steps}} other {(The steps are not recorded yet.)}}',
+  'topic.control': `{state, select, lit {While it is lit, } off {With the blade off, } asleep {When it sleeps, } menu {In the menu, } muted {In mute, } other {In combat mode, }}{gesture}: {what}.{limited, select, yes { In {only} only.} other {}}`,
+  'topic.off.what': 'how to turn it off',
+  'topic.off': '(No control turns it off yet.)',
+  'topic.preset.what': 'preset {preset}',
+  'topic.preset':
+    '{preset}: {hue}, font {font}{reasoned, select, yes {, {why}} other {}}{asked, select, yes {, asked for by {asker}} other {}}.',
+  'topic.demoBlade.what': "the {blade} is the bench's, not the shipped one",
+  'topic.demoBlade':
+    "The blade in this film is the bench's {blade}. {has, select, yes {Yours is the {shipped}: {size}.} other {Yours is yet to be bought.}}",
+  'topic.bladeToBuy.what': '{blade} to be bought',
+  'topic.bladeToBuy': '{blade} is not in the box: {size}.',
+  bladeSize:
+    '{measured, select, yes {Ø {diameter} mm} other {diameter not recorded}}, {long, select, yes {{length} mm long} other {length not recorded}}',
+  'topic.caution.what': 'caution: {title}',
+  'topic.volume.what': 'shipped and highest volume',
+  'topic.volume':
+    'It is set to volume {set, select, yes {{volume}} other {not recorded}}; the highest safe one is {highest}.',
+  'topic.request.what': 'your wish: {text}',
+  'topic.request':
+    'You asked: {text} – {status, select, met {done} open {still open} changed {changed} other {declined}}{answered, select, yes {: {answer}} other {}}.',
+  'topic.arrival.what':
+    '{what}: {fate, select, leftOver {left over} returned {returned} altered {altered} used {used} other {undecided}}',
+  'topic.arrival':
+    'The {what} you sent: {fate, select, leftOver {left over} returned {returned} altered {altered} used {used} other {undecided}}{noted, select, yes {, {note}} other {}}.',
+
+  'test.cellVolts': 'Cell voltage at rest',
+  'test.sleepCurrent': 'Current when asleep',
+  'test.cutOff': 'Power cut while lit: everything goes dark',
+  'test.cutOff.expect': 'dark at once, and wakes again',
+  'test.litCurrent': 'Current lit in {preset}',
+  'test.pull': 'Blade held in the {socket}: pull by hand',
+  'test.pull.expect': 'does not move',
+  'test.pixels': 'Every pixel lights, {socket}',
+  'test.pixels.expect': 'red, green, blue and white without a gap',
+  'test.preset': '{preset} plays and shows its colour',
+  'test.preset.expect': 'right font, right colour',
+  'test.control': 'Control: {what}',
+  'test.control.expect': 'does it, first try',
+  'test.volume': 'Volume as shipped',
+  'test.display': '{display} straight behind its window',
+  'test.display.expect': 'whole picture seen',
+  'test.repair': 'Open and close after the repair: {fix}',
+  'test.repair.unit': 'cycles',
+  'test.repair.expect': 'no fault in any cycle',
+  limit: `{form, select, range {{min} to {max}{unit}} least {at least {min}{unit}} most {at most {max}{unit}} expect {{expect}} other {works}}`,
+
+  'box.saber': 'The saber',
+  'box.killKey': '{name} (key itself)',
+  'box.hexKey': 'Hex key {key}',
+  'box.returned': '{what} (yours, coming back)',
+  'box.record': 'Handoff record, printed',
+
+  notRecorded: 'not recorded',
+  notRecordedWhy: 'not recorded ({why})',
+  about: 'about {what}',
+  'handoff.noClient': 'client not recorded',
+  'handoff.all': 'all',
+  'handoff.ofSaber': '{saber}: {title}',
+  'chapter.words': 'A word with it',
+  'chapter.requests': 'What you asked for, and where it is',
+  'chapter.requests.head': '{column, select, wish {Your wish} answer {Answer} other {Where}}',
+  'request.text': '{text}{several, select, yes { ({saber})} other {}}',
+  'request.answer':
+    '{status, select, met {done} open {still open} changed {changed} other {declined}}{answered, select, yes {: {answer}} other {}}',
+  'chapter.arrivals': 'What you sent, and what became of it',
+  'chapter.arrivals.head': '{column, select, part {Part} condition {How it arrived} other {What became of it}}',
+  'arrival.what': '{quantity, plural, =1 {{what}} other {# × {what}}}',
+  'arrival.fate':
+    '{fate, select, leftOver {left over} returned {returned} altered {altered} used {used} other {undecided}}{noted, select, yes {: {note}} other {}}',
+  'chapter.questions': 'What we asked you',
+  'chapter.questions.head': '{column, select, question {Question} other {Your answer}}',
+  'chapter.packing': 'In the box',
+  'chapter.packing.head': '{column, select, what {What} quantity {How many} other {Packed}}',
+  'packing.packed': '{packed, select, yes {yes} other {not yet}}',
+  'chapter.aside': 'Knowingly left open',
+  'chapter.aside.head': '{column, select, why {What and why} who {Who decided} other {When}}',
+  'chapter.credits': 'Who made what',
+  'chapter.credits.head': '{column, select, who {Who} other {Did}}',
+  'credits.none': 'Not recorded.',
+  'chapter.spec': 'What it is',
+  'spec.name': `{row, select, hilt {Hilt} length {Length of the hilt} mass {Mass without blade} balance {Balance from the pommel} cell {Cell} speaker {Speaker} board {Sound board} firmware {Firmware} other {Power is cut by}}`,
+  'spec.hilt': `{origin, select, bought {bought} kit {kit} clientOwn {client own} inherited {inherited} scratch {scratch} other {series}}; {known, select, yes {{materials}} other {material not recorded}}`,
+  'spec.lot': '{name} (lot {lot})',
+  'spec.socket': 'Socket, {socket}',
+  'spec.socketSize': '{bore}, {depth} deep',
+  'spec.cutPower': `{way, select, killSwitch {kill switch} killKeyPull {kill key pull} killKeyTurn {kill key turn} cellOut {cell out} deepSleep {deep sleep} other {nothing but taking the cell out}}`,
+  'chapter.cautions': 'Cautions',
+  'chapter.power': 'Switching on and off',
+  'chapter.controls': 'Controls',
+  'chapter.controls.head': '{column, select, state {When it is} gesture {Do this} does {It will} other {Shown}}',
+  'control.state':
+    '{state, select, asleep {asleep} off {off} lit {lit} menu {menu} muted {muted} other {combat}}{limited, select, yes { ({presets})} other {}}',
+  'control.status': '{status, select, unsure {not sure: try it} configured {configured} other {shown}}',
+  'controls.none': 'Controls: not recorded.',
+  'chapter.presets': 'Presets',
+  'chapter.presets.head':
+    '{column, select, number {No.} preset {Preset} colour {Colour} font {Font} other {Asked for by}}',
+  'preset.colour': '{hue} {hex}',
+  'preset.font': '{font}{has, select, yes {; tracks: {tracks}} other {}}',
+  'chapter.blade': 'The blade',
+  'chapter.blade.head': '{column, select, blade {Blade} outside {Outside} length {Length} other {In the box}}',
+  'blade.inBox': '{use, select, ship {yes} toBuy {no: to be bought} other {no: the bench’s own}}',
+  'chapter.screws': 'Screw map',
+  'chapter.screws.head': '{column, select, screw {Screw} where {Where} key {Key} holds {Holds} other {You may}}',
+  'screw.holds': `{purpose, select, bladeRetention {blade retention} joint {joint} chassis {chassis} cover {cover} switch {switch} decoration {decoration} other {other}}`,
+  'screw.may': '{may, select, never {NOT touch it} loosen {loosen, not remove} other {remove}}',
+  'chapter.opening': 'Opening, cell and closing',
+  'chapter.charging': 'Charging and storing',
+  'charging.name': `{row, select, runtime {Runs for} charging {Charging takes} asleep {Left asleep it lasts} energy {Energy} volume {Volume as shipped} other {Highest safe volume}}`,
+  'charging.days': 'about {days} days',
+  'chapter.tests': 'What was tested',
+  'chapter.tests.head': '{column, select, test {Test} wanted {Wanted} found {Found} other {Verdict}}',
+  'test.verdict': '{standing, select, pass {passed} fail {failed} retest {to be repeated} other {not done}}',
+  'tests.none': 'Tests: not recorded.',
+  'chapter.repairs.head': '{column, select, on {Repaired on} cause {Cause} other {Fix}}',
+  'chapter.walkthrough': 'Walkthrough',
+
+  'cover.line': '{shop} · handoff record no. {number} · {date}',
+  'cover.for': 'for {client}',
+  'cover.legend': '“About” marks a value that was not measured. “Not recorded” is what it says.',
+  'pdf.title': '{title}: handoff record',
+  'pdf.page': '{page} of {of}',
+  'pdf.foot': '{title}, for {client}',
+  'pdf.caution': 'Caution: {text}',
+  'page.pdf': 'The same as a PDF',
+  'page.contents': 'Contents',
+  'page.drawing': 'Drawing of {saber}',
+  'page.waiting': 'One moment…',
+  'page.title': '{title}, for {client}',
+  'script.title': '{saber}: walkthrough',
+  'script.show': 'Show: {what}',
+  'script.do': 'Do: {what}',
+  'script.expect': 'Expect: {what}',
+  'script.about': 'About {seconds} s',
+
+  'buy.tube': 'tube {size} outside',
+  'buy.wall': 'wall {wall} mm',
+  'buy.length': '{size} long',
+  'buy.exposed': 'of which {mm} mm outside the hilt',
+  'buy.density': 'pixel strips, {density} a metre',
+  'buy.strips': '{strips} strips',
+  'buy.contacts': 'contacts to match: {connector}',
+  'buy.kind': '{kind, select, inHilt {hollow tube, no LEDs} plug {plug} other {string}}',
+}

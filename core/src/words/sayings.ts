@@ -1,0 +1,219 @@
+/** A number already written as the reader wants it, or words that stand as they are. */
+type Words = string
+
+/**
+ * Everything a client reads or hears, as codes with typed parameters. Each language words every one of them; what computes
+ * knows the code and never the sentence. Names, and the maker's own words, are parameters.
+ */
+export interface Sayings {
+  // Names of things and doings.
+  action: { action: Words }
+  task: { task: Words }
+  state: { state: Words }
+
+  // How a control is worked.
+  seconds: { form: 'half' | 'whole' | 'other'; n: number; text: Words }
+  times: { n: number }
+  input: { name: Words }
+  'input.unknown': Record<never, never>
+  'gesture.holdFor': { known: 'yes' | 'no'; about: 'yes' | 'no'; seconds: Words }
+  gesture: { gesture: Words; pose: Words; input: Words; other: Words; times: Words; holdFor: Words }
+
+  // Steps that are drafted.
+  'step.loosenJoint': { how: 'remove' | 'loosen'; screw: Words }
+  'step.tighten': { screw: Words }
+  'step.unscrew': { section: Words }
+  'step.screwOn': { section: Words }
+  'step.pullOff': { section: Words }
+  'step.pushOn': { section: Words }
+  'step.softSurface': Record<never, never>
+  'step.noWireInThread': Record<never, never>
+  'step.keyIn': { key: Words; how: 'turn' | 'pull' }
+  'step.keyBack': { key: Words }
+  'step.slide': { switch: Words; named: 'yes' | 'no'; to: 'on' | 'off' }
+  'step.loosenBlade': { screw: Words }
+  'step.bladeIn': { how: Words }
+  'step.bladeOut': { how: Words }
+  'step.tightenBlade': { screw: Words }
+  'step.pullCheck': Record<never, never>
+  'step.pullCheck.caution': Record<never, never>
+  'step.keepScrew': { screw: Words }
+  'step.cellIn': { plus: 'emitter' | 'pommel' | 'unknown'; landmark: Words; told: 'yes' | 'no' }
+  'step.cellIn.caution': Record<never, never>
+  'step.cellOut': Record<never, never>
+  'step.cellOut.caution': Record<never, never>
+  'step.chargePort': { port: Words }
+  'step.chargePort.caution': Record<never, never>
+  'step.chargeCell': Record<never, never>
+  'step.chargeCell.caution': Record<never, never>
+  'step.card': Record<never, never>
+  'step.card.caution': Record<never, never>
+  tool: { key: Words }
+
+  // Cautions.
+  'caution.cell.title': Record<never, never>
+  'caution.cell': { polarity: Words; told: 'yes' | 'no'; protected: 'yes' | 'no' }
+  'caution.flash.title': Record<never, never>
+  'caution.flash': { presets: Words; named: 'yes' | 'no'; limit: number }
+  'caution.blade.title': Record<never, never>
+  'caution.blade': Record<never, never>
+  'caution.sharp.title': Record<never, never>
+  'caution.sharp': Record<never, never>
+  'caution.inside.title': Record<never, never>
+  'caution.inside': Record<never, never>
+  'caution.usual': Record<never, never>
+
+  // Topics of the walkthrough.
+  'topic.welcome.what': Record<never, never>
+  'topic.welcome': { saber: Words; client: Words; named: 'yes' | 'no' }
+  'topic.part': { part: Words }
+  'topic.never.what': { screw: Words }
+  'topic.never': { screw: Words; dummy: 'yes' | 'no'; purpose: Words }
+  'topic.task': { task: Words; steps: Words; told: 'yes' | 'no' }
+  'topic.control': { state: Words; gesture: Words; what: Words; only: Words; limited: 'yes' | 'no' }
+  'topic.off.what': Record<never, never>
+  'topic.off': Record<never, never>
+  'topic.preset.what': { preset: Words }
+  'topic.preset': {
+    preset: Words
+    hue: Words
+    font: Words
+    why: Words
+    reasoned: 'yes' | 'no'
+    asker: Words
+    asked: 'yes' | 'no'
+  }
+  'topic.demoBlade.what': { blade: Words }
+  'topic.demoBlade': { blade: Words; shipped: Words; size: Words; has: 'yes' | 'no' }
+  'topic.bladeToBuy.what': { blade: Words }
+  'topic.bladeToBuy': { blade: Words; size: Words }
+  bladeSize: { diameter: Words; measured: 'yes' | 'no'; length: Words; long: 'yes' | 'no' }
+  'topic.caution.what': { title: Words }
+  'topic.volume.what': Record<never, never>
+  'topic.volume': { volume: Words; set: 'yes' | 'no'; highest: Words }
+  'topic.request.what': { text: Words }
+  'topic.request': { text: Words; status: Words; answer: Words; answered: 'yes' | 'no' }
+  'topic.arrival.what': { what: Words; fate: Words }
+  'topic.arrival': { what: Words; fate: Words; note: Words; noted: 'yes' | 'no' }
+
+  // Tests.
+  'test.cellVolts': Record<never, never>
+  'test.sleepCurrent': Record<never, never>
+  'test.cutOff': Record<never, never>
+  'test.cutOff.expect': Record<never, never>
+  'test.litCurrent': { preset: Words }
+  'test.pull': { socket: Words }
+  'test.pull.expect': Record<never, never>
+  'test.pixels': { socket: Words }
+  'test.pixels.expect': Record<never, never>
+  'test.preset': { preset: Words }
+  'test.preset.expect': Record<never, never>
+  'test.control': { what: Words }
+  'test.control.expect': Record<never, never>
+  'test.volume': Record<never, never>
+  'test.display': { display: Words }
+  'test.display.expect': Record<never, never>
+  'test.repair': { fix: Words }
+  'test.repair.unit': Record<never, never>
+  'test.repair.expect': Record<never, never>
+  limit: { form: 'range' | 'least' | 'most' | 'expect' | 'works'; min: Words; max: Words; unit: Words; expect: Words }
+
+  // What goes into the box.
+  'box.saber': Record<never, never>
+  'box.killKey': { name: Words }
+  'box.hexKey': { key: Words }
+  'box.returned': { what: Words }
+  'box.record': Record<never, never>
+
+  // The handoff record.
+  notRecorded: Record<never, never>
+  notRecordedWhy: { why: Words }
+  about: { what: Words }
+  'handoff.noClient': Record<never, never>
+  'handoff.all': Record<never, never>
+  'handoff.ofSaber': { saber: Words; title: Words }
+  'chapter.words': Record<never, never>
+  'chapter.requests': Record<never, never>
+  'chapter.requests.head': { column: 'wish' | 'answer' | 'where' }
+  'request.text': { text: Words; saber: Words; several: 'yes' | 'no' }
+  'request.answer': { status: Words; answer: Words; answered: 'yes' | 'no' }
+  'chapter.arrivals': Record<never, never>
+  'chapter.arrivals.head': { column: 'part' | 'condition' | 'fate' }
+  'arrival.what': { quantity: number; what: Words }
+  'arrival.fate': { fate: Words; note: Words; noted: 'yes' | 'no' }
+  'chapter.questions': Record<never, never>
+  'chapter.questions.head': { column: 'question' | 'answer' }
+  'chapter.packing': Record<never, never>
+  'chapter.packing.head': { column: 'what' | 'quantity' | 'packed' }
+  'packing.packed': { packed: 'yes' | 'no' }
+  'chapter.aside': Record<never, never>
+  'chapter.aside.head': { column: 'why' | 'who' | 'when' }
+  'chapter.credits': Record<never, never>
+  'chapter.credits.head': { column: 'who' | 'did' }
+  'credits.none': Record<never, never>
+  'chapter.spec': Record<never, never>
+  'spec.name': { row: Words }
+  'spec.hilt': { origin: Words; materials: Words; known: 'yes' | 'no' }
+  'spec.lot': { name: Words; lot: Words }
+  'spec.socket': { socket: Words }
+  'spec.socketSize': { bore: Words; depth: Words }
+  'spec.cutPower': { way: Words }
+  'chapter.cautions': Record<never, never>
+  'chapter.power': Record<never, never>
+  'chapter.controls': Record<never, never>
+  'chapter.controls.head': { column: 'state' | 'gesture' | 'does' | 'shown' }
+  'control.state': { state: Words; presets: Words; limited: 'yes' | 'no' }
+  'control.status': { status: Words }
+  'controls.none': Record<never, never>
+  'chapter.presets': Record<never, never>
+  'chapter.presets.head': { column: 'number' | 'preset' | 'colour' | 'font' | 'asker' }
+  'preset.colour': { hue: Words; hex: Words }
+  'preset.font': { font: Words; tracks: Words; has: 'yes' | 'no' }
+  'chapter.blade': Record<never, never>
+  'chapter.blade.head': { column: 'blade' | 'outside' | 'length' | 'inBox' }
+  'blade.inBox': { use: Words }
+  'chapter.screws': Record<never, never>
+  'chapter.screws.head': { column: 'screw' | 'where' | 'key' | 'holds' | 'may' }
+  'screw.holds': { purpose: Words }
+  'screw.may': { may: Words }
+  'chapter.opening': Record<never, never>
+  'chapter.charging': Record<never, never>
+  'charging.name': { row: Words }
+  'charging.days': { days: Words }
+  'chapter.tests': Record<never, never>
+  'chapter.tests.head': { column: 'test' | 'wanted' | 'found' | 'verdict' }
+  'test.verdict': { standing: Words }
+  'tests.none': Record<never, never>
+  'chapter.repairs.head': { column: 'on' | 'cause' | 'fix' }
+  'chapter.walkthrough': Record<never, never>
+
+  // Page and paper around it.
+  'cover.line': { shop: Words; number: number; date: Words }
+  'cover.for': { client: Words }
+  'cover.legend': Record<never, never>
+  'pdf.title': { title: Words }
+  'pdf.page': { page: number; of: number }
+  'pdf.foot': { title: Words; client: Words }
+  'pdf.caution': { text: Words }
+  'page.pdf': Record<never, never>
+  'page.contents': Record<never, never>
+  'page.drawing': { saber: Words }
+  'page.waiting': Record<never, never>
+  'page.title': { title: Words; client: Words }
+  'script.title': { saber: Words }
+  'script.show': { what: Words }
+  'script.do': { what: Words }
+  'script.expect': { what: Words }
+  'script.about': { seconds: number }
+
+  // What a client has to buy.
+  'buy.tube': { size: Words }
+  'buy.wall': { wall: Words }
+  'buy.length': { size: Words }
+  'buy.exposed': { mm: Words }
+  'buy.density': { density: Words }
+  'buy.strips': { strips: Words }
+  'buy.contacts': { connector: Words }
+  'buy.kind': { kind: Words }
+}
+export type SayingCode = keyof Sayings

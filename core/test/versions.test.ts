@@ -1,0 +1,97 @@
+import { readFileSync } from 'node:fs'
+import { dirname, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { describe, expect, test } from '@jest/globals'
+import { lift, readCommission, readDocument, writeCommission } from '@nubrin/core/import'
+import { FORMAT_VERSION } from '@nubrin/core/record'
+
+const here = join(dirname(fileURLToPath(import.meta.url)), 'fixtures')
+type Loose = Record<string, unknown>
+const fixture = (name: string) => JSON.parse(readFileSync(join(here, name), 'utf8')) as Loose
+const TWO = ['cinder-oath.v2.json', 'ember-fair.v2.json']
+/** An order without what version 2 brought: a version 1 could not say it. */
+const plain = (d: Loose): Loose =>
+  JSON.parse(JSON.stringify(d, (key, v) => (['deepSleepCurrent', 'stripResistance'].includes(key) ? undefined : v)))
+/** The same order as the older versions wrote it. */
+const asOne = (d: Loose): Loose => ({ ...plain(d), version: 1 })
+const asZero = (d: Loose): Loose => {
+  const { sabers, deadline, ...rest } = plain(d)
+  return { ...rest, version: 0, saber: (sabers as Loose[])[0], due: deadline }
+}
+const first = fixture(TWO[0]!)
+const FILES: [string, Loose][] = [
+  ...TWO.map((n): [string, Loose] => [n, fixture(n)]),
+  ['version 1', asOne(first)],
+  ['version 0', asZero(first)],
+]
+
+/** Every scalar of a document with how often it stands there; what was kept aside counts as standing there. */
+function leaves(v: unknown, into = new Map<string, number>()): Map<string, number> {
+  if (typeof v === 'object' && v !== null) for (const x of Object.values(v)) leaves(x, into)
+  else into.set(JSON.stringify(v), (into.get(JSON.stringify(v)) ?? 0) + 1)
+  return into
+}
+const leavesOfRecord = (r: Loose) => {
+  const out = leaves(r)
+  for (const a of (r.aside ?? []) as { was: string }[]) leaves(JSON.parse(a.was), out)
+  return out
+}
+
+describe('files of every version', () => {
+  test.each(FILES)('%s is read, and no value of it is lost', (_name, doc) => {
+    const r = readCommission(JSON.stringify(doc))
+    if (!r.ok) throw new Error(JSON.stringify(r.problems.slice(0, 3)))
+    expect(r.record.version).toBe(FORMAT_VERSION)
+    const after = leavesOfRecord(r.record as unknown as Loose)
+    const { version: _v, handoff, ...rest } = doc
+    const waivers = ((handoff as Loose).waivers as Loose[]).map(({ key: _k, ...w }) => w)
+    for (const [leaf, n] of leaves({ ...rest, handoff: { ...(handoff as Loose), waivers } }))
+      expect(`${leaf} ${(after.get(leaf) ?? 0) >= n}`).toBe(`${leaf} true`)
+    expect(readCommission(writeCommission(r.record))).toEqual(r)
+  })
+  test('all versions of one order come to the same record', () => {
+    const [two, one, zero] = [plain(first), asOne(first), asZero(first)].map((d) => readDocument(d))
+    expect(one).toEqual(two)
+    expect(zero).toEqual(two)
+  })
+  test('a name that version 2 judged by has become a field', () => {
+    const r = readDocument(first)
+    const saber = r.ok ? r.record.sabers[0]! : undefined
+    const clawed = saber!.hilt.sections.filter((s) => /claw/.test(s.name))
+    expect(clawed.length).toBeGreaterThan(0)
+    for (const s of clawed) expect(s.sharp).toBe(true)
+  })
+  test('what version 2 let be wrong is kept aside with its place and its words', () => {
+    const d = structuredClone(first) as { sabers: Loose[] }
+    const saber = d.sabers[0] as {
+      blades: Loose[]
+      hilt: { sections: { id: string; length: Loose }[] }
+      access: unknown[]
+    }
+    const section = saber.hilt.sections[0]!
+    section.length = { value: 3, unit: 'V', source: 'measured' }
+    ;(d as unknown as { requests: Loose[] }).requests.push({ id: 'zz', text: 'x', status: 'met', where: 'part:gone' })
+    const r = readDocument(d)
+    if (!r.ok) throw new Error(JSON.stringify(r.problems.slice(0, 3)))
+    expect(r.record.sabers[0]!.hilt.sections[0]!.length).toMatchObject({ value: null, unit: 'mm', source: 'unknown' })
+    const aside = r.record.aside!
+    expect(aside.map((a) => a.path)).toEqual(
+      expect.arrayContaining([
+        expect.stringContaining(`@${section.id}/length`),
+        expect.stringContaining('/requests/@zz/where'),
+      ]),
+    )
+    expect(aside.find((a) => a.path.endsWith('/length'))!.was).toContain('"V"')
+    expect(aside.find((a) => a.path.endsWith('/where'))!.was).toBe('"part:gone"')
+  })
+  test('a fault is told in the words of its own version, a newer version by name', () => {
+    const broken = { ...first, deadline: 'soon' }
+    expect(readDocument(broken)).toMatchObject({ ok: false, problems: [{ path: '/deadline' }] })
+    const newer = readDocument({ ...first, version: FORMAT_VERSION + 1 })
+    expect(newer.ok).toBe(false)
+    expect(!newer.ok && newer.problems[0]!.message).toMatch(new RegExp(`${FORMAT_VERSION + 1}`))
+  })
+  test('what is no document is left as it is', () => {
+    for (const v of ['text', 3, null, [], {}]) expect(lift(v)).toEqual(v)
+  })
+})

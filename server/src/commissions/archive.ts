@@ -1,0 +1,123 @@
+import { readCommission, writeCommission } from '@nubrin/core/import'
+import type { Commission } from '@nubrin/core/record'
+import yauzl from 'yauzl'
+import yazl from 'yazl'
+import { Invalid } from '../http/problem'
+import { sha256 } from '../ids'
+import type { Files } from '../media/files'
+
+/** Limits against archives made to hurt: entries, bytes of one entry, bytes in all. */
+export const LIMITS = {
+  entries: 600,
+  entryBytes: 45 * 1024 * 1024,
+  totalBytes: 150 * 1024 * 1024,
+  recordBytes: 8 * 1024 * 1024,
+}
+
+/** Every stored file a record refers to. */
+export const mediaHashes = (c: Commission): string[] => [
+  ...new Set([
+    ...c.media.map((m) => m.hash),
+    ...c.sabers.flatMap((s) => s.presets.flatMap((p) => p.sounds.flatMap((q) => (q.media ? [q.media] : [])))),
+  ]),
+]
+
+/** `commission.json` and `media/<hash>`, as one ZIP. */
+export async function pack(c: Commission, files: Files): Promise<NodeJS.ReadableStream> {
+  const zip = new yazl.ZipFile()
+  zip.addBuffer(Buffer.from(writeCommission(c)), 'commission.json')
+  for (const hash of mediaHashes(c)) zip.addBuffer(await files.get(hash), `media/${hash}`)
+  zip.end()
+  return zip.outputStream
+}
+
+export interface Unpacked {
+  record: Commission
+  media: Map<string, Buffer>
+}
+
+const fault = (path: string, rule: string, message: string, got?: string) =>
+  new Invalid(message, [{ path, rule, message, ...(got ? { got } : {}) }])
+
+/** Reads an upload: a ZIP as `pack` writes it, or the bare JSON. Nothing is stored here; every fault names path and rule. */
+export async function unpack(bytes: Buffer): Promise<Unpacked> {
+  const isZip = bytes.subarray(0, 2).toString('latin1') === 'PK'
+  const entries = isZip ? await readEntries(bytes) : new Map([['commission.json', bytes]])
+  const json = entries.get('commission.json')
+  if (!json) throw fault('commission.json', 'required', 'The archive has no commission.json.')
+  if (json.length > LIMITS.recordBytes) throw fault('commission.json', 'maxBytes', 'The record is larger than 8 MB.')
+  let text: string
+  try {
+    text = new TextDecoder('utf-8', { fatal: true }).decode(json)
+  } catch {
+    throw fault('commission.json', 'utf8', 'The record is not UTF-8 text.')
+  }
+  const read = readCommission(text)
+  if (!read.ok) throw new Invalid('The file does not hold a valid commission; nothing was changed.', read.problems)
+  const media = new Map<string, Buffer>()
+  for (const [name, data] of entries) {
+    if (name === 'commission.json') continue
+    const hash = name.slice('media/'.length)
+    if (sha256(data) !== hash) throw fault(name, 'checksum', `${name} is damaged: its content does not match its name.`)
+    media.set(hash, data)
+  }
+  if (isZip)
+    for (const h of mediaHashes(read.record))
+      if (!media.has(h))
+        throw fault(`media/${h}`, 'required', `The archive lacks a file that the record names: media/${h}.`)
+  return { record: read.record, media }
+}
+
+function readEntries(bytes: Buffer): Promise<Map<string, Buffer>> {
+  return new Promise((done, fail) => {
+    yauzl.fromBuffer(bytes, { lazyEntries: true, validateEntrySizes: true, strictFileNames: true }, (err, zip) => {
+      if (err) return fail(fault('', 'zip', `The archive cannot be read: ${err.message}.`))
+      if (zip.entryCount > LIMITS.entries)
+        return fail(fault('', 'maxEntries', `The archive has ${zip.entryCount} entries; ${LIMITS.entries} are taken.`))
+      const out = new Map<string, Buffer>()
+      let total = 0
+      const stop = (e: Error) => {
+        zip.close()
+        fail(e)
+      }
+      zip.on('error', (e: Error) => stop(fault('', 'zip', `The archive cannot be read: ${e.message}.`)))
+      zip.on('end', () => done(out))
+      zip.on('entry', (entry: yauzl.Entry) => {
+        const name = entry.fileName
+        if (name.endsWith('/')) return zip.readEntry()
+        if (name !== 'commission.json' && !/^media\/[0-9a-f]{64}$/.test(name))
+          return stop(fault(name, 'unknownEntry', `The archive holds ${name}, which does not belong to this format.`))
+        if (out.has(name)) return stop(fault(name, 'duplicate', `The archive holds ${name} twice.`))
+        if (entry.uncompressedSize > LIMITS.entryBytes || total + entry.uncompressedSize > LIMITS.totalBytes)
+          return stop(
+            fault(
+              name,
+              'maxBytes',
+              `${name} unpacks to ${Math.round(entry.uncompressedSize / 1048576)} MB; that is more than is taken.`,
+            ),
+          )
+        zip.openReadStream(entry, (e, stream) => {
+          if (e) return stop(fault(name, 'zip', `${name} cannot be read: ${e.message}.`))
+          const chunks: Buffer[] = []
+          let size = 0
+          stream.on('data', (c: Buffer) => {
+            size += c.length
+            total += c.length
+            // The header may lie about its size; the bytes do not.
+            if (size > LIMITS.entryBytes || total > LIMITS.totalBytes)
+              stream.destroy(fault(name, 'maxBytes', `${name} unpacks to more than is taken.`))
+            else chunks.push(c)
+          })
+          stream.on('error', (x: Error) =>
+            stop(x instanceof Invalid ? x : fault(name, 'zip', `${name} cannot be read: ${x.message}.`)),
+          )
+          stream.on('end', () => {
+            out.set(name, Buffer.concat(chunks))
+            zip.readEntry()
+          })
+        })
+      })
+      zip.readEntry()
+    })
+  })
+}

@@ -1,0 +1,79 @@
+import { STATIONS, type Station } from '@nubrin/core/judge'
+import { useCallback, useEffect, useState } from 'react'
+import { Link, useParams } from 'react-router'
+import { KeySheet, type Sheet, useCommands, useKeys } from '../commands'
+import { BenchDrawing } from '../drawing/BenchDrawing'
+import { Boundary, FindingsPanel } from '../kit'
+import { STATION_NAME } from '../names'
+import { useBench, useOrder, useStationFindings } from '../store/commission'
+import { AddFact } from './AddFact'
+import { BenchHead } from './BenchHead'
+import { KeepModel } from './KeepModel'
+import { RemovalSheet } from './Removal'
+import { StationRuler } from './StationRuler'
+import { Trouble } from './Trouble'
+import { useView } from './views'
+
+/** A commission on the bench: its drawing above, one station's work in the middle, what stands against it at the side. */
+export default function Bench() {
+  const { id, station: name } = useParams()
+  const station = (STATIONS as readonly string[]).includes(name ?? '') ? (name as Station) : 'brief'
+  const open = useBench((b) => b.open)
+  const ready = useBench((b) => !!b.record && b.id === id)
+  const error = useBench((b) => b.error)
+  useEffect(() => {
+    void open(id!)
+  }, [id, open])
+  if (error)
+    return (
+      <p className="p-6">
+        {error}{' '}
+        <Link to="/" className="text-brass underline">
+          Back to the rack
+        </Link>
+      </p>
+    )
+  return ready ? <Laid station={station} /> : <p className="text-quiet p-6">Fetching it from the rack…</p>
+}
+
+function Laid({ station }: { station: Station }) {
+  const order = useOrder()
+  const all = useBench((b) => b.findings)
+  const cutting = useBench((b) => b.cutting)
+  const here = useStationFindings(station)
+  const [sheet, setSheet] = useState<Sheet>()
+  const [cut, setCut] = useState(80)
+  const View = useView(station)
+  const show = useCallback((s: Sheet) => setSheet(s), [])
+  const close = () => setSheet(undefined)
+  const commands = useCommands('commission', show)
+  useKeys(commands)
+  useEffect(() => {
+    document.title = `${order.title} · ${STATION_NAME[station]} · Nubrin`
+  }, [order.title, station])
+  const elsewhere = all.filter((f) => f.station !== station && f.level !== 'note')
+  return (
+    <div className="bench flex h-screen min-h-[640px] flex-col">
+      <BenchHead commands={commands} />
+      <Boundary what="The drawing" resetKeys={[order]}>
+        <BenchDrawing station={station} findings={here} {...(cutting ? { cut, onCut: setCut } : {})} />
+      </Boundary>
+      <StationRuler station={station} />
+      <Trouble />
+      <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_minmax(270px,340px)]">
+        <main className="relative min-h-0 overflow-y-auto px-5 py-3">
+          <Boundary what={`The station ${STATION_NAME[station]}`} resetKeys={[order, station]}>
+            {View ? <View cut={cut} /> : null}
+          </Boundary>
+        </main>
+        <aside className="border-rule min-h-0 border-l px-4 py-3">
+          <FindingsPanel list={here} elsewhere={elsewhere} />
+        </aside>
+      </div>
+      <RemovalSheet />
+      {sheet === 'addFact' ? <AddFact close={close} /> : null}
+      {sheet === 'keepModel' ? <KeepModel close={close} /> : null}
+      {sheet === 'keys' ? <KeySheet list={commands.list} drawing close={close} /> : null}
+    </div>
+  )
+}

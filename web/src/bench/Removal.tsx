@@ -1,0 +1,49 @@
+import { nameOfThing, THINGS } from '@nubrin/core/record'
+import { Modal } from '../kit'
+import { pathText } from '../pathText'
+import { useBench, useOrder } from '../store/commission'
+
+/** Asked before a thing goes on which others lean: what goes with it, and who only lets it go. */
+export function RemovalSheet() {
+  const asked = useBench((b) => b.removing)
+  const answer = useBench((b) => b.answerRemoval)
+  const order = useOrder()
+  if (!asked) return null
+  const name = nameOfThing(asked.target.kind, asked.target.value)
+  return (
+    <Modal title={`Take out ${name}?`} close={() => answer(false)}>
+      {asked.goes.length ? (
+        <>
+          <p className="mt-1">With it go, since they cannot stand without it:</p>
+          <ul className="mt-1 mb-2">
+            {asked.goes.map((t) => (
+              <li key={t.ref} className="border-rule border-b py-0.5">
+                {THINGS[t.kind][0]} <span className="font-medium">{nameOfThing(t.kind, t.value)}</span>
+              </li>
+            ))}
+          </ul>
+        </>
+      ) : null}
+      {asked.letsGo.length ? (
+        <>
+          <p className="mt-1">These speak of it and stay without it:</p>
+          <ul className="mt-1 max-h-48 overflow-y-auto">
+            {asked.letsGo.map((r) => (
+              <li key={r.pointer} className="border-rule border-b py-0.5">
+                {pathText(order, r.path)}
+              </li>
+            ))}
+          </ul>
+        </>
+      ) : null}
+      <div className="mt-4 flex gap-2">
+        <button type="button" className="btn btn-main" onClick={() => answer(true)}>
+          Take it out
+        </button>
+        <button type="button" className="btn" onClick={() => answer(false)}>
+          Leave it
+        </button>
+      </div>
+    </Modal>
+  )
+}

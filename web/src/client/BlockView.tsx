@@ -1,0 +1,84 @@
+import type { Block } from '@nubrin/core/handoff'
+import type { Saber } from '@nubrin/core/record'
+import { say } from '@nubrin/core/words'
+import { Drawing } from './Drawing'
+import { TableView } from './TableView'
+
+/** One block of the record as the client reads it. */
+export function BlockView({
+  block: b,
+  sabers,
+  lit,
+  setLit,
+}: {
+  block: Block
+  sabers: Saber[]
+  lit: string | undefined
+  setLit: (ref: string | undefined) => void
+}) {
+  switch (b.kind) {
+    case 'para':
+      return <p className="mt-3">{b.text}</p>
+    case 'facts':
+      return (
+        <dl className="mt-3">
+          {b.rows.map((r) => (
+            <div key={r.name} className="border-rule grid grid-cols-[42%_1fr] gap-3 border-b py-1">
+              <dt className="text-quiet">{r.name}</dt>
+              <dd>{r.value}</dd>
+            </div>
+          ))}
+        </dl>
+      )
+    case 'table':
+      return <TableView block={b} />
+    case 'steps':
+      return (
+        <div className="mt-4">
+          <h3 className="text-[1.1rem]">{b.title}</h3>
+          <ol className="mt-1 list-decimal space-y-1.5 pl-6">
+            {b.steps.map((s) => (
+              <li key={s.text}>
+                {s.text}
+                {s.tool ? ` (${s.tool})` : ''}
+                {s.place ? <span className="text-quiet"> – {s.place}</span> : null}
+                {s.caution ? (
+                  <span className="text-brass block font-semibold">{say('pdf.caution', { text: s.caution })}</span>
+                ) : null}
+              </li>
+            ))}
+          </ol>
+        </div>
+      )
+    case 'caution':
+      return (
+        <div className="border-brassline mt-3 border-l-4 pl-3">
+          <p className="font-semibold">{b.title}</p>
+          <p>{b.text}</p>
+        </div>
+      )
+    case 'drawing': {
+      const saber = sabers.find((s) => s.id === b.saber)
+      return saber && (b.which === 'unrolled' || sabers.length > 1) ? (
+        <Drawing saber={saber} which={b.which} lit={lit} />
+      ) : null
+    }
+    case 'script':
+      return (
+        <ol className="mt-3 space-y-1">
+          {b.beats.map((t) => (
+            <li key={t.n}>
+              <button
+                type="button"
+                className={`flex w-full gap-3 py-1.5 text-left ${lit && lit === t.ref ? 'bg-card' : ''}`}
+                onClick={() => setLit(t.ref)}
+              >
+                <span className="text-brass w-7 shrink-0 text-right font-semibold">{t.n}</span>
+                <span>{t.say}</span>
+              </button>
+            </li>
+          ))}
+        </ol>
+      )
+  }
+}

@@ -1,0 +1,13 @@
+export { ApiError, call, refusalText, setCsrf, urlOf } from './client'
+export { freshId, todayIso } from './local'
+export {
+  queries,
+  type RackRow,
+  useCatalogue,
+  useClientPage,
+  useClients,
+  useIssued,
+  useRack,
+  useRecall,
+  useShelf,
+} from './queries'

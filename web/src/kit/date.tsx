@@ -1,0 +1,74 @@
+import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react'
+import { format, isValid, parseISO } from 'date-fns'
+import { CalendarDays, X } from 'lucide-react'
+import { useId } from 'react'
+import { DayPicker } from 'react-day-picker'
+import 'react-day-picker/style.css'
+
+/** A day as its reader writes it. */
+export const dayText = (iso: string): string => {
+  const d = parseISO(iso)
+  return isValid(d)
+    ? new Intl.DateTimeFormat(undefined, { day: 'numeric', month: 'short', year: 'numeric' }).format(d)
+    : iso
+}
+
+/** A day, chosen from a calendar and shown in the reader's own format; it can be taken out again. */
+export function DateCell({
+  value,
+  onCommit,
+  label,
+  className = '',
+}: {
+  /** ISO date, or nothing. */
+  value: string | undefined
+  onCommit: (iso: string | undefined) => void
+  label: string
+  className?: string
+}) {
+  const [name, shown] = [useId(), useId()]
+  const day = value ? parseISO(value) : undefined
+  return (
+    <div className={`flex items-center ${className}`}>
+      <Popover className="min-w-0 flex-1">
+        <PopoverButton
+          data-date={label}
+          aria-labelledby={`${name} ${shown}`}
+          className="cell flex items-center gap-1 text-left"
+        >
+          <span id={name} className="sr-only">
+            {label}
+          </span>
+          <span id={shown} className={`min-w-0 flex-1 truncate ${value ? '' : 'text-quiet'}`}>
+            {value ? dayText(value) : 'no day'}
+          </span>
+          {value ? null : <CalendarDays size={13} className="text-quiet shrink-0" aria-hidden />}
+        </PopoverButton>
+        <PopoverPanel anchor="bottom start" className="calendar border-ink bg-card z-60 border p-2 shadow-lg">
+          {({ close }) => (
+            <DayPicker
+              mode="single"
+              autoFocus
+              weekStartsOn={1}
+              {...(day && isValid(day) ? { selected: day, defaultMonth: day } : {})}
+              onSelect={(d) => {
+                if (d) onCommit(format(d, 'yyyy-MM-dd'))
+                close()
+              }}
+            />
+          )}
+        </PopoverPanel>
+      </Popover>
+      {value ? (
+        <button
+          type="button"
+          className="text-quiet hover:text-stop grid h-7 w-6 shrink-0 place-items-center"
+          aria-label={`No day for ${label}`}
+          onClick={() => onCommit(undefined)}
+        >
+          <X size={13} />
+        </button>
+      ) : null}
+    </div>
+  )
+}

@@ -1,0 +1,39 @@
+import { Listbox, ListboxButton, ListboxOption, ListboxOptions } from '@headlessui/react'
+import { correct, type Fact, SOURCE_WORDS, SOURCES, type Source } from '@nubrin/core/facts'
+import type { Unit } from '@nubrin/core/units'
+
+const SHORT: Record<Source, string> = { ...SOURCE_WORDS, configured: 'on the board' }
+/** Sources that stand as plain fact. */
+export const PLAIN = new Set<Source>(['measured', 'datasheet', 'configured', 'computed'])
+
+/** Where a value comes from, and another source for the same value. */
+export function SourcePicker<U extends Unit>({
+  label,
+  value,
+  compact,
+  onCommit,
+}: {
+  label: string
+  value: Fact<U>
+  compact: boolean
+  onCommit: (f: Fact<U>) => void
+}) {
+  return (
+    <Listbox value={value.source} onChange={(source: Source) => onCommit(correct(value, { source }))}>
+      <ListboxButton
+        className={`truncate underline decoration-dotted underline-offset-2 ${compact ? '[font-stretch:72%]' : ''} ${PLAIN.has(value.source) ? 'text-quiet' : 'text-brass'}`}
+        aria-label={`Source of ${label}: ${SOURCE_WORDS[value.source]}`}
+        title={[value.with, value.by, value.on].filter(Boolean).join(', ')}
+      >
+        {SHORT[value.source]}
+      </ListboxButton>
+      <ListboxOptions anchor="bottom start" className="border-ink bg-card z-60 border py-1 shadow-lg">
+        {SOURCES.filter((s) => s !== 'unknown').map((s) => (
+          <ListboxOption key={s} value={s} className="data-focus:bg-ink data-focus:text-paper px-3 py-1.5">
+            {SOURCE_WORDS[s]}
+          </ListboxOption>
+        ))}
+      </ListboxOptions>
+    </Listbox>
+  )
+}

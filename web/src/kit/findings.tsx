@@ -1,0 +1,71 @@
+import { CHECKS, type Finding } from '@nubrin/core/judge'
+import { useNavigate } from 'react-router'
+import { useBench, useOrder } from '../store/commission'
+import { LEVEL_WORD, Mark } from './marks'
+
+/** The judgements that concern a station, stops first; each lights its place and can be asked for its rule. */
+export function FindingsPanel({ list, elsewhere }: { list: Finding[]; elsewhere: Finding[] }) {
+  const light = useBench((b) => b.light)
+  const lit = useBench((b) => b.lit)
+  const order = useOrder()
+  const navigate = useNavigate()
+  return (
+    <section aria-label="What stands against it" className="flex h-full min-h-0 flex-col">
+      <h2 className="h2 mb-1">{list.length ? 'What stands against it' : 'Nothing stands against it here'}</h2>
+      <div className="relative min-h-0 flex-1 overflow-y-auto pr-1" tabIndex={-1}>
+        <ol>
+          {list.map((f, i) => (
+            <li key={f.key} className={`border-rule border-b py-2 ${lit && f.refs.includes(lit) ? 'bg-card' : ''}`}>
+              <button
+                type="button"
+                className="flex w-full items-start gap-2 text-left"
+                onClick={() => light(f.refs[0])}
+              >
+                <span className="mt-0.5">
+                  <Mark level={f.level} />
+                </span>
+                <span className="min-w-0 flex-1">
+                  <span className="sr-only">{LEVEL_WORD[f.level]}: </span>
+                  <span className="font-semibold">{f.title}</span>
+                </span>
+                {f.refs.length ? (
+                  <span className="border-ink bg-card grid h-6 w-6 shrink-0 place-items-center rounded-full border text-[0.82rem] font-semibold">
+                    {i + 1}
+                  </span>
+                ) : null}
+              </button>
+              <p className="pl-[26px] leading-snug">{f.detail}</p>
+              <p className="text-brass pl-[26px] leading-snug font-medium">{f.remedy}</p>
+              <details className="pl-[26px] text-[0.82rem]">
+                <summary className="text-quiet cursor-pointer">why</summary>
+                <p className="text-quiet">
+                  {CHECKS.find((c) => c.id === f.check)?.rule} ({CHECKS.find((c) => c.id === f.check)?.source})
+                </p>
+              </details>
+            </li>
+          ))}
+        </ol>
+        {elsewhere.length ? (
+          <div className="mt-2">
+            <h3 className="label">elsewhere</h3>
+            {elsewhere.slice(0, 5).map((f) => (
+              <button
+                type="button"
+                key={f.key}
+                className="text-quiet hover:text-ink flex w-full items-center gap-2 py-0.5 text-left text-[0.9rem]"
+                onClick={() => navigate(`/commission/${order.id}/${f.station}`)}
+              >
+                <Mark level={f.level} size={13} />
+                <span className="truncate">
+                  {f.saber && order.sabers.length > 1 ? `${order.sabers.find((s) => s.id === f.saber)?.name}: ` : ''}
+                  {f.title}
+                </span>
+              </button>
+            ))}
+            {elsewhere.length > 5 ? <p className="text-quiet text-[0.85rem]">and {elsewhere.length - 5} more</p> : null}
+          </div>
+        ) : null}
+      </div>
+    </section>
+  )
+}

@@ -1,0 +1,113 @@
+import { fact, type NumberFact, state } from '@nubrin/core/facts'
+import { MATERIALS, Section } from '@nubrin/core/record'
+import { useState } from 'react'
+import {
+  AddLine,
+  CheckBox,
+  ColourCell,
+  ComboCell,
+  CountCell,
+  DateCell,
+  Empty,
+  FactField,
+  FileButton,
+  Labelled,
+  Mark,
+  Modal,
+  Refused,
+  RemoveButton,
+  SelectCell,
+  SortableList,
+  Tabs,
+  TextCell,
+  Toasts,
+  tell,
+} from '..'
+
+const disputed = state(fact(24, 'mm', 'measured', { on: '2026-11-02', by: 'Ansa' }), fact(25, 'mm', 'client'))
+
+/** Every piece of the kit in each of its states, for whoever builds a screen. */
+export default function Gallery() {
+  const [text, setText] = useState('a line of text')
+  const [count, setCount] = useState(3)
+  const [day, setDay] = useState<string | undefined>('2026-11-25')
+  const [on, setOn] = useState(true)
+  const [material, setMaterial] = useState<(typeof MATERIALS)[number]>('brass')
+  const [colour, setColour] = useState('#10d8b0')
+  const [size, setSize] = useState<NumberFact>(fact(24, 'mm', 'assumed', { with: 'model sheet' }))
+  const [two, setTwo] = useState<NumberFact>(disputed)
+  const [list, setList] = useState([
+    { id: 'a', name: 'first' },
+    { id: 'b', name: 'second' },
+  ])
+  const [tab, setTab] = useState(0)
+  const [open, setOpen] = useState(false)
+  return (
+    <main className="mx-auto max-w-5xl p-6">
+      <h1 className="text-[1.6rem]">The kit</h1>
+      <div className="mt-4 grid grid-cols-4 gap-6">
+        <Labelled label="text">
+          <TextCell label="Text" value={text} onCommit={setText} />
+        </Labelled>
+        <Labelled label="free text with suggestions">
+          <ComboCell label="Suggested" value={text} suggestions={['a line', 'a longer line']} onCommit={setText} />
+        </Labelled>
+        <Labelled label="count">
+          <CountCell label="Count" value={count} max={12} onCommit={setCount} />
+        </Labelled>
+        <Labelled label="day">
+          <DateCell label="Day" value={day} onCommit={setDay} />
+        </Labelled>
+        <Labelled label="choice">
+          <SelectCell label="Material" value={material} options={MATERIALS} onCommit={setMaterial} />
+        </Labelled>
+        <Labelled label="colour">
+          <ColourCell label="Colour" value={colour} onCommit={setColour} />
+        </Labelled>
+        <CheckBox checked={on} onChange={setOn}>
+          a mark that is set or not
+        </CheckBox>
+        <span className="flex items-center gap-3">
+          {(['stop', 'caution', 'note', 'fine', 'empty'] as const).map((l) => (
+            <Mark key={l} level={l} />
+          ))}
+          <RemoveButton what="nothing" onClick={() => undefined} />
+        </span>
+        <FactField label="assumed" value={size as never} of={Section.properties.length} onCommit={setSize} />
+        <FactField label="disputed" value={two as never} of={Section.properties.length} onCommit={setTwo} />
+        <FactField label="unknown" value={undefined} of={Section.properties.length} onCommit={setSize} />
+        <FactField compact label="narrow" value={size as never} of={Section.properties.length} onCommit={setSize} />
+      </div>
+      <div className="mt-6 grid grid-cols-2 gap-6">
+        <div>
+          <Tabs label="Tabs" tabs={['one', 'two']} at={tab} onChange={setTab} panels={(i) => <p>panel {i + 1}</p>} />
+          <SortableList items={list} name={(x) => x.name} onMove={setList}>
+            {(x) => <span className="block py-1">{x.name}</span>}
+          </SortableList>
+          <AddLine label="another" onAdd={(name) => setList([...list, { id: name, name }])} />
+        </div>
+        <div>
+          <Refused why="length: must be from 0 to 2000 mm (got 9000)" />
+          <Empty
+            title="Nothing here yet"
+            action={<FileButton label="choose a file" accept=".json" onFiles={() => tell('taken')} />}
+          >
+            What an empty place teaches: the next step, and a button that does it.
+          </Empty>
+          <button type="button" className="btn btn-main" onClick={() => setOpen(true)}>
+            open a sheet
+          </button>
+          <button type="button" className="btn ml-2" onClick={() => tell('Kept as a model sheet.')}>
+            say something in passing
+          </button>
+        </div>
+      </div>
+      {open ? (
+        <Modal title="A sheet" close={() => setOpen(false)}>
+          <p>Escape puts it away.</p>
+        </Modal>
+      ) : null}
+      <Toasts />
+    </main>
+  )
+}

@@ -1,0 +1,166 @@
+import { Plus } from 'lucide-react'
+import { type KeyboardEvent, type ReactNode, useEffect, useRef, useState } from 'react'
+
+/** What a field shows while it is being typed in, and how it is committed or put back. */
+export function useDraft(value: string, onCommit: (v: string) => void) {
+  const [draft, setDraft] = useState(value)
+  const focused = useRef(false)
+  useEffect(() => {
+    if (!focused.current) setDraft(value)
+  }, [value])
+  const commit = () => {
+    focused.current = false
+    if (draft !== value) onCommit(draft)
+  }
+  return {
+    draft,
+    setDraft,
+    commit,
+    putBack: () => setDraft(value),
+    focus: () => {
+      focused.current = true
+    },
+  }
+}
+
+/** A text that is committed when the field is left or Enter is pressed; Escape brings the old one back. */
+export function TextCell({
+  value,
+  onCommit,
+  label,
+  placeholder = '',
+  lines,
+  className = '',
+}: {
+  value: string
+  onCommit: (v: string) => void
+  label: string
+  placeholder?: string
+  lines?: number
+  className?: string
+}) {
+  const d = useDraft(value, onCommit)
+  const shared = {
+    value: d.draft,
+    'aria-label': label,
+    placeholder,
+    className: `cell ${className}`,
+    onFocus: d.focus,
+    onBlur: d.commit,
+  }
+  if (lines)
+    return (
+      <textarea
+        {...shared}
+        rows={lines}
+        onChange={(e) => d.setDraft(e.target.value)}
+        onKeyDown={(e) => e.key === 'Escape' && d.putBack()}
+      />
+    )
+  return (
+    <input
+      {...shared}
+      onChange={(e) => d.setDraft(e.target.value)}
+      onKeyDown={(e) => {
+        if (e.key === 'Enter') d.commit()
+        if (e.key === 'Escape') d.putBack()
+      }}
+    />
+  )
+}
+
+/** A whole number within limits; what is not one stays in the field with the rule beside it. */
+export function CountCell({
+  value,
+  onCommit,
+  label,
+  min = 1,
+  max,
+  className = '',
+}: {
+  value: number
+  onCommit: (v: number) => void
+  label: string
+  min?: number
+  max: number
+  className?: string
+}) {
+  const [wrong, setWrong] = useState('')
+  const d = useDraft(String(value), (text) => {
+    const n = Number(text.trim())
+    if (Number.isInteger(n) && n >= min && n <= max) {
+      setWrong('')
+      onCommit(n)
+    } else setWrong(`a whole number from ${min} to ${max}`)
+  })
+  return (
+    <span className={className}>
+      <input
+        className="cell"
+        inputMode="numeric"
+        aria-label={label}
+        aria-invalid={!!wrong}
+        value={d.draft}
+        onFocus={d.focus}
+        onBlur={d.commit}
+        onChange={(e) => d.setDraft(e.target.value)}
+        onKeyDown={(e) => {
+          if (e.key === 'Enter') d.commit()
+          if (e.key === 'Escape') d.putBack()
+        }}
+      />
+      {wrong ? (
+        <span role="alert" className="text-stop text-[0.8rem]">
+          {wrong}
+        </span>
+      ) : null}
+    </span>
+  )
+}
+
+export function Labelled({
+  label,
+  children,
+  className = '',
+}: {
+  label: string
+  children: ReactNode
+  className?: string
+}) {
+  return (
+    <div className={`min-w-0 ${className}`}>
+      <div className="label">{label}</div>
+      {children}
+    </div>
+  )
+}
+
+/** One line that adds an item on Enter and stays ready for the next. */
+export function AddLine({ label, onAdd }: { label: string; onAdd: (text: string) => void }) {
+  const [text, setText] = useState('')
+  const add = () => {
+    if (!text.trim()) return
+    onAdd(text.trim())
+    setText('')
+  }
+  return (
+    <div className="flex items-center gap-2">
+      <Plus size={16} className="text-brass shrink-0" aria-hidden />
+      <input
+        className="cell"
+        aria-label={label}
+        placeholder={label}
+        value={text}
+        onChange={(e) => setText(e.target.value)}
+        onBlur={add}
+        onKeyDown={(e: KeyboardEvent) => e.key === 'Enter' && add()}
+      />
+    </div>
+  )
+}
+
+/** Sets an optional text: an empty one is taken out of the record. */
+export function setText<T extends object, K extends keyof T>(o: T, key: K, value: string) {
+  if (value.trim()) o[key] = value as T[K]
+  else delete o[key]
+}

@@ -1,0 +1,75 @@
+import { DIRECTIONS, type Saber, type Step, type Task } from '@nubrin/core/record'
+import { CheckBox, RefPicker, RemoveButton, SelectCell, setText, TextCell } from '../../kit'
+import { useEditSaber, useLight, useRemove } from '../../store/commission'
+
+const TURN: Record<(typeof DIRECTIONS)[number], string> = {
+  clockwise: '↻ clockwise',
+  anticlockwise: '↺ anticlockwise',
+  pull: '← pull',
+  push: '→ push',
+  lift: '↑ lift',
+  slide: '↔ slide',
+  none: '–',
+}
+
+/** One step: what to do, where, which way, with what, and what to mind. */
+export function StepRow({ saber, task, step: s, n }: { saber: Saber; task: Task; step: Step; n: number }) {
+  const editSaber = useEditSaber()
+  const light = useLight()
+  const remove = useRemove()
+  const set = (run: (x: Step) => void) =>
+    editSaber('step', (d) => {
+      const x = d.access.find((p) => p.task === task)?.steps.find((y) => y.id === s.id)
+      if (x) run(x)
+    })
+  return (
+    // biome-ignore lint/a11y/noStaticElementInteractions: focusing any field inside lights the place
+    <div className="py-1" onFocus={() => light(s.place)}>
+      <div className="flex items-center gap-2">
+        <span className="text-brass w-5 text-right font-semibold">{n}</span>
+        <TextCell
+          label={`Step ${n}`}
+          className="text-[1.05rem] font-medium"
+          value={s.text}
+          onCommit={(v) => set((x) => void (x.text = v || x.text))}
+        />
+        <RemoveButton what={`step ${n}`} onClick={() => remove(`step:${s.id}`)} />
+      </div>
+      <div className="grid grid-cols-[150px_140px_1fr_1fr_auto] gap-2 pl-7">
+        <RefPicker
+          label={`Place of step ${n}`}
+          saber={saber}
+          value={s.place}
+          onCommit={(v) => set((x) => setText(x, 'place', v ?? ''))}
+        />
+        <SelectCell
+          label={`Direction of step ${n}`}
+          value={s.direction}
+          options={DIRECTIONS}
+          words={(d) => TURN[d]}
+          onCommit={(v) => set((x) => void (x.direction = v))}
+        />
+        <TextCell
+          label={`Tool of step ${n}`}
+          placeholder="tool"
+          value={s.tool ?? ''}
+          onCommit={(v) => set((x) => setText(x, 'tool', v))}
+        />
+        <TextCell
+          label={`Caution of step ${n}`}
+          placeholder="caution"
+          className="text-brass"
+          value={s.caution ?? ''}
+          onCommit={(v) => set((x) => setText(x, 'caution', v))}
+        />
+        <CheckBox
+          className="label"
+          checked={!!s.irreversible}
+          onChange={(on) => set((x) => void (on ? (x.irreversible = true) : delete x.irreversible))}
+        >
+          cannot be undone
+        </CheckBox>
+      </div>
+    </div>
+  )
+}

@@ -1,0 +1,66 @@
+import { REQUEST_STATES, type Request } from '@nubrin/core/record'
+import { freshId } from '../../data'
+import { AddLine, DateCell, RefPicker, RemoveButton, SelectCell, setText, TextCell } from '../../kit'
+import { useEdit, useEditEntry, useOrder, useRemove, useSaber } from '../../store/commission'
+
+/** The wishes, one a line, and what became of each. */
+export function Requests() {
+  const order = useOrder()
+  const edit = useEdit()
+  return (
+    <section aria-label="Requests">
+      <h2 className="h2">What they asked for</h2>
+      {order.requests.map((r, i) => (
+        <RequestRow key={r.id} request={r} n={i + 1} />
+      ))}
+      <AddLine
+        label="one wish a line"
+        onAdd={(text) => edit('add request', (d) => void d.requests.push({ id: freshId(), text, status: 'open' }))}
+      />
+    </section>
+  )
+}
+
+function RequestRow({ request: r, n }: { request: Request; n: number }) {
+  const saber = useSaber()
+  const set = useEditEntry('requests')
+  const remove = useRemove()
+  return (
+    <div className="border-rule grid grid-cols-[minmax(0,1.6fr)_92px_minmax(0,1fr)_minmax(0,1fr)_auto] items-start gap-2 border-b">
+      <TextCell
+        label={`Request ${n}`}
+        value={r.text}
+        onCommit={(v) => set('request', r.id, (x) => void (x.text = v))}
+      />
+      <SelectCell
+        label={`Status of request ${n}`}
+        value={r.status}
+        options={REQUEST_STATES}
+        onCommit={(v) => set('request status', r.id, (x) => void (x.status = v))}
+      />
+      {r.status === 'met' ? (
+        <RefPicker
+          label={`Where request ${n} is met`}
+          saber={saber}
+          value={r.where}
+          onCommit={(v) => set('where met', r.id, (x) => setText(x, 'where', v ?? ''))}
+        />
+      ) : r.status === 'open' ? (
+        <span />
+      ) : (
+        <DateCell
+          label={`Client told about request ${n} on`}
+          value={r.toldOn}
+          onCommit={(v) => set('told', r.id, (x) => setText(x, 'toldOn', v ?? ''))}
+        />
+      )}
+      <TextCell
+        label={`Answer to request ${n}`}
+        placeholder="answer"
+        value={r.answer ?? ''}
+        onCommit={(v) => set('answer', r.id, (x) => setText(x, 'answer', v))}
+      />
+      <RemoveButton what={`request ${n}`} onClick={() => remove(`request:${r.id}`)} />
+    </div>
+  )
+}

@@ -1,0 +1,26 @@
+import { Arrivals } from './Arrivals'
+import { Client } from './Client'
+import { KeptAsideList } from './KeptAside'
+import { Photos } from './Photos'
+import { Questions } from './Questions'
+import { Requests } from './Requests'
+
+/** What the client wishes, what they sent, and what has to be asked. */
+export default function Brief() {
+  return (
+    <div className="grid grid-cols-[270px_minmax(0,1fr)] gap-x-8 gap-y-4">
+      <div className="space-y-3">
+        <Client />
+        <Photos />
+      </div>
+      <div className="min-w-0 space-y-5">
+        <Requests />
+        <div className="grid grid-cols-2 gap-7">
+          <Arrivals />
+          <Questions />
+        </div>
+        <KeptAsideList />
+      </div>
+    </div>
+  )
+}

@@ -1,0 +1,74 @@
+import { BLADE_KINDS, BLADE_USES, type Blade, type Saber } from '@nubrin/core/record'
+import { Labelled, RemoveButton, SelectCell, setText, TextCell } from '../../kit'
+import { useEditThing, useRemove } from '../../store/commission'
+import { BladeFields } from './BladeFields'
+import { DuelNote } from './DuelNote'
+import { SocketFit } from './SocketFit'
+import { ToDo } from './ToDo'
+
+/** One blade in full: what it is, its figures, how it sits, what is left to do on it, whether it may be struck. */
+export function BladeSheet({ saber, blade: b }: { saber: Saber; blade: Blade }) {
+  const edit = useEditThing('blades')
+  const remove = useRemove()
+  const set = (run: (x: Blade) => void) => edit('blade', b.id, run)
+  return (
+    <section aria-label={`Blade ${b.name}`}>
+      <div className="flex items-center gap-2">
+        <TextCell
+          label="Blade name"
+          className="font-semibold"
+          value={b.name}
+          onCommit={(v) => set((x) => void (x.name = v || x.name))}
+        />
+        <RemoveButton what={b.name} onClick={() => remove(`blade:${b.id}`)} />
+      </div>
+      <div className="grid grid-cols-5 gap-x-3 gap-y-0.5">
+        <Labelled label="this one">
+          <SelectCell
+            label="Use of the blade"
+            value={b.use}
+            options={BLADE_USES}
+            words={(u) => ({ ship: 'ships', demo: 'is the bench’s', toBuy: 'client buys it' })[u]}
+            onCommit={(v) => set((x) => void (x.use = v))}
+          />
+        </Labelled>
+        <Labelled label="kind">
+          <SelectCell
+            label="Kind of blade"
+            value={b.kind}
+            options={BLADE_KINDS}
+            words={(v) => ({ pixel: 'pixel', string: 'string', inHilt: 'hollow tube', plug: 'plug' })[v]}
+            onCommit={(v) => set((x) => void (x.kind = v))}
+          />
+        </Labelled>
+        <Labelled label="socket">
+          <SelectCell
+            label="Socket of the blade"
+            value={b.socket}
+            options={saber.hilt.sockets.map((q) => q.id)}
+            words={(v) => saber.hilt.sockets.find((q) => q.id === v)?.name ?? '?'}
+            onCommit={(v) => set((x) => void (x.socket = v))}
+          />
+        </Labelled>
+        <Labelled label="tip">
+          <TextCell label="Tip" value={b.tip ?? ''} onCommit={(v) => set((x) => setText(x, 'tip', v))} />
+        </Labelled>
+        <Labelled label="diffusion">
+          <TextCell
+            label="Diffusion"
+            value={b.diffusion ?? ''}
+            onCommit={(v) => set((x) => setText(x, 'diffusion', v))}
+          />
+        </Labelled>
+        <BladeFields saber={saber} blade={b} onEdit={set} />
+      </div>
+      <div className="mt-2 grid grid-cols-2 gap-5">
+        <SocketFit saber={saber} blade={b} />
+        <div>
+          <ToDo blade={b} onEdit={set} />
+          <DuelNote saber={saber} blade={b} />
+        </div>
+      </div>
+    </section>
+  )
+}

@@ -1,0 +1,69 @@
+import { known } from '@nubrin/core/facts'
+import { fitParts } from '@nubrin/core/fit'
+import { KINDS } from '@nubrin/core/parts'
+import { FittedPart, type Saber } from '@nubrin/core/record'
+import { formatNumber } from '@nubrin/core/units'
+import { useMemo } from 'react'
+import { FactField, RemoveButton } from '../../kit'
+import { useBench, useEditThing, useRemove } from '../../store/commission'
+
+/** What is fitted, from the pommel forward, each with its place and its room; what lies outside below. */
+export function FittedList({ saber }: { saber: Saber }) {
+  const edit = useEditThing('parts')
+  const remove = useRemove()
+  const lit = useBench((b) => b.lit)
+  const light = useBench((b) => b.light)
+  const fits = useMemo(() => fitParts(saber), [saber])
+  return (
+    <>
+      {[...fits]
+        .sort((a, b) => (known(a.part.at) ?? 999) - (known(b.part.at) ?? 999))
+        .map((f) => {
+          return (
+            <div
+              key={f.part.id}
+              className={`border-rule grid grid-cols-[minmax(0,1fr)_74px_118px_auto] items-center gap-2 border-b ${lit === `part:${f.part.id}` ? 'bg-card' : ''}`}
+            >
+              <button
+                type="button"
+                className="text-left leading-tight font-medium"
+                onClick={() => light(`part:${f.part.id}`)}
+              >
+                {f.part.name}
+              </button>
+              <FactField
+                hideLabel
+                compact
+                label={`${f.part.name}, rear face from the pommel`}
+                value={f.part.at}
+                of={FittedPart.properties.at}
+                onCommit={(v) => edit('place', f.part.id, (x) => void (x.at = v))}
+              />
+              <span
+                className={`text-[0.9rem] ${f.spareMm !== undefined && f.spareMm < 0 ? 'text-stop font-semibold' : 'text-quiet'}`}
+              >
+                {f.needs.length
+                  ? 'not judged'
+                  : f.spareMm === undefined
+                    ? ''
+                    : f.spareMm < 0
+                      ? `✕ ${formatNumber(-f.spareMm)} mm too big`
+                      : `✓ ${formatNumber(f.spareMm)} mm to spare`}
+              </span>
+              <RemoveButton what={f.part.name} onClick={() => remove(`part:${f.part.id}`)} />
+            </div>
+          )
+        })}
+      {saber.parts
+        .filter((p) => !fits.some((f) => f.part.id === p.id))
+        .map((p) => (
+          <div key={p.id} className="border-rule flex items-center border-b">
+            <button type="button" className="flex-1 truncate py-1 text-left" onClick={() => light(`part:${p.id}`)}>
+              {p.name} <span className="text-quiet">{KINDS[p.kind].label}</span>
+            </button>
+            <RemoveButton what={p.name} onClick={() => remove(`part:${p.id}`)} />
+          </div>
+        ))}
+    </>
+  )
+}

@@ -1,0 +1,139 @@
+import {
+  CARRIES,
+  CHASSIS_HELD_BY,
+  FittedPart,
+  MATERIALS,
+  type PartKind,
+  type Saber,
+  keyWords as words,
+} from '@nubrin/core/record'
+import { CheckBox, FactField, Labelled, SelectCell, setText, TextCell } from '../../kit'
+import { useEditSaber } from '../../store/commission'
+
+interface Props {
+  saber: Saber
+  part: FittedPart
+  onEdit: (run: (p: FittedPart) => void) => void
+}
+
+const CLOCKED = (props: Props) => (
+  <FactField
+    label="clock angle"
+    value={props.part.clock}
+    of={FittedPart.properties.clock}
+    onCommit={(v) => props.onEdit((x) => void (x.clock = v))}
+  />
+)
+const OF_KIND: Partial<Record<PartKind, (props: Props) => React.ReactNode>> = {
+  switch: CLOCKED,
+  display: CLOCKED,
+  chargePort: CLOCKED,
+  killSwitch: CLOCKED,
+  cell: Cell,
+  chassis: Chassis,
+  wire: Wire,
+  auxBoard: AuxBoard,
+  tool: Tool,
+}
+
+/** What only this kind of part has to say. */
+export function PartOfKind(props: Props) {
+  const View = OF_KIND[props.part.kind]
+  return View ? <View {...props} /> : null
+}
+
+function Cell({ saber, part: p, onEdit }: Props) {
+  const editSaber = useEditSaber()
+  return (
+    <>
+      {saber.parts.filter((q) => q.kind === 'cell').length > 1 ? (
+        <Labelled label="joined">
+          <SelectCell
+            label="Joined"
+            value={p.wiring ?? 'parallel'}
+            options={['parallel', 'series'] as const}
+            onCommit={(v) =>
+              editSaber('wiring of the cells', (s) => {
+                for (const q of s.parts) if (q.kind === 'cell') q.wiring = v
+              })
+            }
+          />
+        </Labelled>
+      ) : null}
+      <Labelled label="which way round: the landmarks on this saber" className="col-span-2">
+        <TextCell
+          label="Landmark"
+          value={p.landmark ?? ''}
+          placeholder="minus pole first; a plus is cut into the groove"
+          onCommit={(v) => onEdit((x) => setText(x, 'landmark', v))}
+        />
+      </Labelled>
+      <CheckBox checked={!!p.removable} onChange={(on) => onEdit((x) => void (x.removable = on))}>
+        can be taken out
+      </CheckBox>
+      <CheckBox checked={!!p.protected} onChange={(on) => onEdit((x) => void (x.protected = on))}>
+        has its own protection
+      </CheckBox>
+    </>
+  )
+}
+
+function Chassis({ part: p, onEdit }: Props) {
+  return (
+    <>
+      <Labelled label="held by">
+        <SelectCell
+          label="Held by"
+          value={p.heldBy ?? ''}
+          options={['', ...CHASSIS_HELD_BY]}
+          words={(v) => (v ? words(v) : 'not said')}
+          onCommit={(v) => onEdit((x) => void (v ? (x.heldBy = v) : delete x.heldBy))}
+        />
+      </Labelled>
+      <Labelled label="made of">
+        <SelectCell
+          label="Chassis material"
+          value={p.material ?? ''}
+          options={['', ...MATERIALS]}
+          words={(v) => v || 'not said'}
+          onCommit={(v) => onEdit((x) => void (v ? (x.material = v) : delete x.material))}
+        />
+      </Labelled>
+    </>
+  )
+}
+
+function Wire({ part: p, onEdit }: Props) {
+  return (
+    <Labelled label="carries">
+      <SelectCell
+        label="Carries"
+        value={p.carries ?? ''}
+        options={['', ...CARRIES]}
+        words={(v) => v || 'everything'}
+        onCommit={(v) => onEdit((x) => void (v ? (x.carries = v) : delete x.carries))}
+      />
+    </Labelled>
+  )
+}
+
+function AuxBoard({ part: p, onEdit }: Props) {
+  return (
+    <CheckBox checked={!!p.converter} onChange={(on) => onEdit((x) => void (x.converter = on))}>
+      turns the pack’s voltage into what pixels take
+    </CheckBox>
+  )
+}
+
+function Tool({ part: p, onEdit }: Props) {
+  return (
+    <Labelled label="turns">
+      <TextCell
+        label="Key the tool turns"
+        placeholder="2 mm"
+        value={p.key ?? ''}
+        onCommit={(v) => onEdit((x) => setText(x, 'key', v))}
+      />
+    </Labelled>
+  )
+}

@@ -1,0 +1,74 @@
+import { kindRule, SPECS } from '@nubrin/core/parts'
+import { type FittedPart, type Saber, SpecMap, SUPPLIED } from '@nubrin/core/record'
+import type { Unit } from '@nubrin/core/units'
+import { FactField, type FactSchema, Labelled, SelectCell, setText, TextCell } from '../../kit'
+import { useEditThing } from '../../store/commission'
+import { PartOfKind } from './PartOfKind'
+
+const SUPPLIED_WORDS = { shop: 'the shop', client: 'the client', notSupplied: 'nobody: not supplied' }
+
+/** One part in full: where and how it lies, its figures, and what is particular to its kind. */
+export function PartSheet({ saber, part: p }: { saber: Saber; part: FittedPart }) {
+  const edit = useEditThing('parts')
+  const rule = kindRule(p.kind)
+  const set = (run: (p: FittedPart) => void) => edit('part', p.id, run)
+  return (
+    <section aria-label={`Part ${p.name}`} className="bg-card border-brassline mt-3 border-t-2 p-3">
+      <div className="grid grid-cols-4 gap-x-3 gap-y-1">
+        <Labelled label={rule.label} className="col-span-2">
+          <TextCell
+            label="Part name"
+            className="font-semibold"
+            value={p.name}
+            onCommit={(v) => set((x) => void (x.name = v || x.name))}
+          />
+        </Labelled>
+        {p.kind === 'cell' ? null : (
+          <Labelled label="lies beside">
+            <SelectCell
+              label="Lies beside"
+              value={p.beside ?? ''}
+              options={['', ...saber.parts.filter((q) => q.id !== p.id && q.kind === 'cell').map((q) => q.id)]}
+              words={(v) => saber.parts.find((q) => q.id === v)?.name ?? 'on the axis'}
+              onCommit={(v) => set((x) => void (v ? (x.beside = v) : delete x.beside))}
+            />
+          </Labelled>
+        )}
+        <Labelled label="its front faces">
+          <SelectCell
+            label="Faces"
+            value={p.faces ?? 'emitter'}
+            options={['emitter', 'pommel'] as const}
+            onCommit={(v) => set((x) => void (x.faces = v))}
+          />
+        </Labelled>
+        <PartOfKind saber={saber} part={p} onEdit={set} />
+        <Labelled label="comes from">
+          <SelectCell
+            label="Supplied by"
+            value={p.supplied ?? ''}
+            options={['', ...SUPPLIED]}
+            words={(v) => (v ? SUPPLIED_WORDS[v] : 'not said')}
+            onCommit={(v) => set((x) => void (v ? (x.supplied = v) : delete x.supplied))}
+          />
+        </Labelled>
+        <Labelled label="lot">
+          <TextCell label="Lot" value={p.lot ?? ''} onCommit={(v) => set((x) => setText(x, 'lot', v))} />
+        </Labelled>
+        {[...rule.needs, ...rule.extras].map((k) => (
+          <FactField<Unit>
+            key={k}
+            label={SPECS[k].label}
+            value={p.specs[k]}
+            of={SpecMap.properties[k] as unknown as FactSchema<Unit>}
+            source="datasheet"
+            onCommit={(v) => set((x) => Object.assign(x.specs, { [k]: v }))}
+          />
+        ))}
+        <Labelled label="note" className="col-span-2">
+          <TextCell label="Part note" value={p.note ?? ''} onCommit={(v) => set((x) => setText(x, 'note', v))} />
+        </Labelled>
+      </div>
+    </section>
+  )
+}

@@ -1,0 +1,91 @@
+import type { LayoutWish } from '@nubrin/core/fit'
+import type { Saber } from '@nubrin/core/record'
+import { useState } from 'react'
+import { Labelled, Refused, SelectCell, TextCell } from '../../kit'
+import type { Search } from './useLayouts'
+
+/** What the search may choose and what it has to keep to. */
+export function WhatMayVary({ saber, search }: { saber: Saber; search: Search }) {
+  const { wish, setWish } = search
+  const set = (change: Partial<LayoutWish>) => setWish((w) => ({ ...w, ...change }))
+  return (
+    <div className="grid grid-cols-2 gap-x-3 gap-y-1">
+      <Labelled label="cell">
+        <SelectCell
+          label="Cell"
+          value={wish.cell}
+          options={['strong', 'any', 'keep'] as const}
+          words={(v) => ({ strong: 'strong enough', any: 'any', keep: 'as fitted' })[v]}
+          onCommit={(cell) => set({ cell })}
+        />
+      </Labelled>
+      <Labelled label="speaker">
+        <SelectCell
+          label="Speaker"
+          value={wish.speaker}
+          options={['any', 'keep'] as const}
+          words={(v) => (v === 'any' ? 'any' : 'as fitted')}
+          onCommit={(speaker) => set({ speaker })}
+        />
+      </Labelled>
+      <Labelled label="board lies">
+        <SelectCell
+          label="Board lies"
+          value={wish.beside && wish.inLine ? 'either' : wish.beside ? 'beside' : 'inLine'}
+          options={['either', 'beside', 'inLine'] as const}
+          words={(v) => ({ either: 'either way', beside: 'on the cell', inLine: 'in line' })[v]}
+          onCommit={(v) => set({ beside: v !== 'inLine', inLine: v !== 'beside' })}
+        />
+      </Labelled>
+      <Labelled label="speaker looks to">
+        <SelectCell
+          label="Speaker looks"
+          value={wish.faces.length > 1 ? 'either' : wish.faces[0]!}
+          options={['pommel', 'emitter', 'either'] as const}
+          words={(v) => (v === 'either' ? 'either way' : v)}
+          onCommit={(v) => set({ faces: v === 'either' ? ['pommel', 'emitter'] : [v] })}
+        />
+      </Labelled>
+      <WishedLength
+        label="chamber of at least"
+        value={wish.chamber}
+        hint={saber.parts.some((p) => p.kind === 'chamber') ? 'it stays' : 'none'}
+        onCommit={(chamber) => setWish(({ chamber: _c, ...w }) => (chamber === undefined ? w : { ...w, chamber }))}
+      />
+      <WishedLength
+        label="balance wanted at"
+        value={wish.balance}
+        hint="any"
+        onCommit={(balance) => setWish(({ balance: _b, ...w }) => (balance === undefined ? w : { ...w, balance }))}
+      />
+    </div>
+  )
+}
+
+const MOST = 400
+/** A length in mm, or nothing; what is neither stays in the field with the rule beside it. */
+function WishedLength({
+  label,
+  value,
+  hint,
+  onCommit,
+}: {
+  label: string
+  value: number | undefined
+  hint: string
+  onCommit: (mm: number | undefined) => void
+}) {
+  const [wrong, setWrong] = useState('')
+  const commit = (text: string) => {
+    const n = Number(text.replace(',', '.'))
+    const fine = text.trim() === '' || (Number.isFinite(n) && n >= 0 && n <= MOST)
+    setWrong(fine ? '' : `“${text}” is not a length from 0 to ${MOST} mm.`)
+    if (fine) onCommit(text.trim() === '' ? undefined : n)
+  }
+  return (
+    <Labelled label={label}>
+      <TextCell label={label} value={value === undefined ? '' : String(value)} placeholder={hint} onCommit={commit} />
+      <Refused why={wrong} className="text-[0.9rem]" />
+    </Labelled>
+  )
+}

@@ -1,0 +1,58 @@
+import { balance } from '@nubrin/core/fit'
+import { partsOfRef } from '@nubrin/core/record'
+import { formatNumber } from '@nubrin/core/units'
+import { useEffect, useMemo, useState } from 'react'
+import type { StationProps } from '../../bench/views'
+import { useCatalogue } from '../../data'
+import { FigureView, Tabs } from '../../kit'
+import { useBench, useSaber } from '../../store/commission'
+import { BalanceBench } from './Balance'
+import { Blades } from './Blades'
+import { Closing } from './Closing'
+import { CrossSection } from './CrossSection'
+import { Layouts } from './Layouts'
+import { Parts } from './Parts'
+import { Wires } from './Wires'
+
+const BENCHES = ['Parts', 'Layouts', 'Blades', 'Balance'] as const
+
+/** The planning bench: four ways to work, with the cut across the hilt and what it says beside those it concerns. */
+export default function Fit({ cut }: StationProps) {
+  const recorded = useSaber()
+  const shown = useBench((b) => b.preview?.saber) ?? recorded
+  const lit = useBench((b) => b.lit)
+  const { data: rows = [], error } = useCatalogue()
+  const [bench, setBench] = useState(0)
+  // Touching a blade on the drawing opens the blades, touching a part the parts.
+  const kind = lit ? partsOfRef(lit)?.kind : undefined
+  useEffect(() => {
+    if (kind === 'blade') setBench(2)
+    if (kind === 'part') setBench((b) => (b === 2 ? 0 : b))
+  }, [kind])
+  const bal = useMemo(() => balance(shown), [shown])
+  const showCut = useBench((b) => b.showCut)
+  const cutting = BENCHES[bench] === 'Parts' || BENCHES[bench] === 'Layouts'
+  useEffect(() => {
+    showCut(cutting)
+    return () => showCut(false)
+  }, [cutting, showCut])
+  const panel = (i: number) =>
+    [
+      () => <Parts saber={recorded} rows={rows} refused={error?.message} />,
+      () => <Layouts saber={recorded} rows={rows} />,
+      () => <Blades saber={recorded} />,
+      () => <BalanceBench saber={recorded} />,
+    ][i]!()
+  return (
+    <div className={cutting ? 'grid grid-cols-[minmax(0,1fr)_214px] gap-5' : ''}>
+      <Tabs label="Ways to plan" tabs={BENCHES} at={bench} onChange={setBench} panels={panel} />
+      <section aria-label="Cross-section" hidden={!cutting}>
+        <h2 className="h2">Cut at {formatNumber(cut, 1)} mm</h2>
+        <CrossSection saber={shown} cut={cut} />
+        <Wires saber={shown} cut={cut} />
+        <Closing saber={shown} />
+        <FigureView name="balance" figure={bal.centre} digits={0} />
+      </section>
+    </div>
+  )
+}

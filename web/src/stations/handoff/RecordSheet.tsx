@@ -1,0 +1,96 @@
+import { gateOf } from '@nubrin/core/judge'
+import { useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { call, refusalText, todayIso, urlOf } from '../../data'
+import { DateCell, Labelled, Refused, SelectCell, setText, TextCell } from '../../kit'
+import { useBench, useEdit, useOrder } from '../../store/commission'
+import { useSession } from '../../store/session'
+import { IssuedList } from './IssuedList'
+
+/** The handoff record: paper, a word with it, the PDF, and its issue to the client. */
+export function RecordSheet() {
+  const order = useOrder()
+  const edit = useEdit()
+  const me = useSession((s) => s.person?.name ?? '')
+  const flush = useBench((b) => b.flush)
+  const open = gateOf(useBench((b) => b.findings)).length === 0
+  const asked = useQueryClient()
+  const [link, setLink] = useState('')
+  const [wrong, setWrong] = useState('')
+  const params = { id: order.id }
+  const issue = async () => {
+    setWrong('')
+    try {
+      await flush()
+      const r = await call('issue', { params })
+      setLink(`${location.origin}${r.link}`)
+      edit('issue the handoff', (d) => {
+        d.handoff.issued.push({ number: r.number, on: todayIso(), revision: r.revision, by: me })
+      })
+      await asked.invalidateQueries({ queryKey: ['issued', order.id] })
+    } catch (e) {
+      setWrong(refusalText(e))
+    }
+  }
+  return (
+    <section aria-label="The record" className="bg-card border-ink border p-3">
+      <h2 className="h2">The handoff record</h2>
+      <div className="mt-1 grid grid-cols-[90px_1fr] gap-3">
+        <Labelled label="paper">
+          <SelectCell
+            label="Paper"
+            value={order.handoff.paper}
+            options={['A4', 'Letter'] as const}
+            onCommit={(v) => edit('paper', (d) => void (d.handoff.paper = v))}
+          />
+        </Labelled>
+        <Labelled label="a word with it">
+          <TextCell
+            label="A word with it"
+            value={order.handoff.words ?? ''}
+            onCommit={(v) => edit('words', (d) => setText(d.handoff, 'words', v))}
+          />
+        </Labelled>
+      </div>
+      <div className="mt-3 flex flex-wrap gap-2">
+        <a className="btn" href={urlOf('handoffPdf', { params })} target="_blank" rel="noreferrer">
+          see the PDF
+        </a>
+        <button
+          type="button"
+          className="btn btn-main"
+          disabled={!open}
+          title={open ? '' : 'Resolve what stands against it, or set it aside by name'}
+          onClick={() => void issue()}
+        >
+          issue it to the client
+        </button>
+      </div>
+      <Refused why={wrong} className="mt-2" />
+      {link ? (
+        <p className="mt-2">
+          The client’s page, shown this once:{' '}
+          <a
+            className="text-brass break-all underline"
+            href={link}
+            target="_blank"
+            rel="noreferrer"
+            data-testid="client-link"
+          >
+            {link}
+          </a>
+        </p>
+      ) : null}
+      <IssuedList id={order.id} />
+      <div className="mt-2 flex items-center gap-2">
+        <span className="label">shipped on</span>
+        <DateCell
+          className="w-44"
+          label="Shipped on"
+          value={order.shipped}
+          onCommit={(v) => edit('shipped', (d) => setText(d, 'shipped', v ?? ''))}
+        />
+      </div>
+    </section>
+  )
+}

@@ -1,0 +1,62 @@
+import { missingText } from '@nubrin/core/facts'
+import { litCurrent, type Rating, ratings, WHITE } from '@nubrin/core/power'
+import type { Preset, Saber } from '@nubrin/core/record'
+import { formatNumber } from '@nubrin/core/units'
+import { useMemo } from 'react'
+import { useLight } from '../../store/commission'
+
+/** Everything the current passes against its rating, at full white and in a preset. */
+export function Ratings({ saber, preset }: { saber: Saber; preset: Preset | undefined }) {
+  const white = useMemo(() => ratings(saber, WHITE), [saber])
+  const usual = useMemo(() => (preset ? ratings(saber, preset.colour).list : []), [saber, preset])
+  const load = useMemo(() => litCurrent(saber, WHITE), [saber])
+  return (
+    <>
+      <h2 className="h2">Everything the current passes, worst first</h2>
+      {white.list.length ? (
+        <>
+          <ul className="mt-1">
+            {white.list.map((r) => (
+              <RatingRow
+                key={r.ref + r.name}
+                rating={r}
+                now={usual.find((u) => u.ref === r.ref && u.name === r.name)}
+              />
+            ))}
+          </ul>
+          <p className="text-quiet mt-0.5 text-[0.87rem]">
+            The upright stroke is the rating; the bar is full white{preset ? `, its dark part ${preset.name}` : ''}.
+          </p>
+        </>
+      ) : (
+        <p className="text-quiet mt-1">
+          {missingText({ ok: false, needs: [...(load.ok ? [] : load.needs), ...white.needs] })}
+        </p>
+      )}
+    </>
+  )
+}
+
+function RatingRow({ rating: r, now }: { rating: Rating; now: Rating | undefined }) {
+  const light = useLight()
+  const over = r.share > 1
+  return (
+    <li className="border-rule border-b py-0.5">
+      <button type="button" className="w-full text-left leading-tight" onClick={() => light(r.ref)}>
+        <span className="flex justify-between gap-2">
+          <span className="truncate font-medium">{r.name}</span>
+          <span className={`whitespace-nowrap ${over ? 'text-stop font-semibold' : ''}`}>
+            {over ? '✕ ' : '✓ '}
+            {formatNumber(r.share * r.ratedAmps, 1)} of {formatNumber(r.ratedAmps, 1)} A
+          </span>
+        </span>
+        <svg viewBox="0 0 400 12" className="h-3 w-full" preserveAspectRatio="none" aria-hidden="true">
+          <rect x="0" y="3" width="400" height="6" fill="#e7dfcc" />
+          <rect x="0" y="3" width={Math.min(400, r.share * 200)} height="6" fill={over ? '#a63a2b' : '#6d7f79'} />
+          {now ? <rect x="0" y="3" width={Math.min(400, now.share * 200)} height="6" fill="#1e2a2b" /> : null}
+          <path d="M200 0v12" stroke="#1e2a2b" strokeWidth="2" />
+        </svg>
+      </button>
+    </li>
+  )
+}

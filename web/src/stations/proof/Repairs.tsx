@@ -1,0 +1,77 @@
+import type { Saber } from '@nubrin/core/record'
+import { useState } from 'react'
+import { freshId, todayIso } from '../../data'
+import { CheckBox, RemoveButton } from '../../kit'
+import { useEditSaber, useRemove } from '../../store/commission'
+
+/** What was mended, and which tests that calls for again. */
+export function Repairs({ saber }: { saber: Saber }) {
+  const remove = useRemove()
+  return (
+    <section aria-label="Repairs">
+      <h2 className="h2">Repairs</h2>
+      {saber.fixes.map((f) => (
+        <div key={f.id} className="border-rule flex gap-1 border-b py-1 leading-tight">
+          <p className="flex-1">
+            <span className="text-quiet">{f.on}</span> {f.cause}. <span className="font-medium">{f.fix}</span>
+            {f.retest.length ? <span className="text-brass block">calls for {f.retest.length} tests again</span> : null}
+          </p>
+          <RemoveButton what="repair" onClick={() => remove(`fix:${f.id}`)} />
+        </div>
+      ))}
+      <NewRepair saber={saber} />
+    </section>
+  )
+}
+
+function NewRepair({ saber }: { saber: Saber }) {
+  const editSaber = useEditSaber()
+  const [cause, setCause] = useState('')
+  const [fix, setFix] = useState('')
+  const [again, setAgain] = useState<string[]>([])
+  const record = () => {
+    editSaber('repair', (s) => void s.fixes.push({ id: freshId(), on: todayIso(), cause, fix, retest: again }))
+    setCause('')
+    setFix('')
+    setAgain([])
+  }
+  return (
+    <div className="mt-2 space-y-1">
+      <input
+        className="cell"
+        aria-label="Cause"
+        placeholder="cause"
+        value={cause}
+        onChange={(e) => setCause(e.target.value)}
+      />
+      <input
+        className="cell"
+        aria-label="Fix"
+        placeholder="what was done"
+        value={fix}
+        onChange={(e) => setFix(e.target.value)}
+      />
+      {cause && fix ? (
+        <>
+          <p className="label">which tests does it touch?</p>
+          <div className="max-h-28 overflow-y-auto text-[0.9rem] leading-tight">
+            {saber.tests
+              .filter((t) => t.readings.length)
+              .map((t) => (
+                <CheckBox
+                  key={t.id}
+                  checked={again.includes(t.id)}
+                  onChange={(on) => setAgain(on ? [...again, t.id] : again.filter((x) => x !== t.id))}
+                >
+                  {t.what}
+                </CheckBox>
+              ))}
+          </div>
+          <button type="button" className="btn" onClick={record}>
+            Record the repair
+          </button>
+        </>
+      ) : null}
+    </div>
+  )
+}

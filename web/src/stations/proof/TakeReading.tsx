@@ -1,0 +1,64 @@
+import { judge } from '@nubrin/core/proof'
+import type { Test } from '@nubrin/core/record'
+import { useState } from 'react'
+import { freshId } from '../../data'
+import { Refused } from '../../kit'
+import { useEditThing } from '../../store/commission'
+import { useSession } from '../../store/session'
+
+/** A reading where the test has a limit; a verdict where it has none. */
+export function TakeReading({ test: t }: { test: Test }) {
+  const edit = useEditThing('tests')
+  const by = useSession((s) => s.person?.name ?? 'the shop')
+  const [draft, setDraft] = useState('')
+  const [wrong, setWrong] = useState('')
+  const take = (own: boolean, value?: number, words?: string) => {
+    edit('reading', t.id, (x) => {
+      x.readings.push({
+        id: freshId(),
+        at: new Date().toISOString(),
+        by,
+        pass: judge(t, value, own),
+        ...(value === undefined ? {} : { value }),
+        ...(words ? { text: words } : {}),
+      })
+    })
+    setDraft('')
+    setWrong('')
+  }
+  if (t.min === undefined && t.max === undefined)
+    return (
+      <span className="flex gap-1">
+        <button
+          type="button"
+          className="btn min-h-7! px-2! py-0!"
+          onClick={() => take(true, undefined, 'as it should')}
+        >
+          passes
+        </button>
+        <button type="button" className="btn min-h-7! px-2! py-0!" onClick={() => take(false, undefined, 'does not')}>
+          fails
+        </button>
+      </span>
+    )
+  return (
+    <span>
+      <input
+        className="cell"
+        aria-label={`Reading of ${t.what}`}
+        aria-invalid={!!wrong}
+        placeholder={`reading, ${t.unit ?? ''} ↵`}
+        inputMode="decimal"
+        value={draft}
+        onChange={(e) => setDraft(e.target.value)}
+        onKeyDown={(e) => {
+          if (e.key !== 'Enter') return
+          const v = Number(draft.trim().replace(',', '.'))
+          if (!draft.trim() || !Number.isFinite(v)) setWrong(`“${draft}” is not a number`)
+          else take(true, v)
+        }}
+      />
+      <Refused why={wrong} className="text-[0.85rem]" />
+    </span>
+  )
+}

@@ -1,0 +1,42 @@
+import { latest, limitText, standing } from '@nubrin/core/proof'
+import type { Saber, Test } from '@nubrin/core/record'
+import { formatNumber } from '@nubrin/core/units'
+import { Mark, RemoveButton } from '../../kit'
+import { useLight, useRemove } from '../../store/commission'
+import { TakeReading } from './TakeReading'
+
+const STAND = {
+  none: ['empty', 'no reading'],
+  pass: ['fine', 'passed'],
+  fail: ['stop', 'failed'],
+  retest: ['stop', 'test again'],
+} as const
+
+/** One test: where it stands, what is wanted, the last reading, and a place for the next. */
+export function TestRow({ saber, test: t }: { saber: Saber; test: Test }) {
+  const light = useLight()
+  const remove = useRemove()
+  const st = standing(saber, t)
+  const last = latest(t)
+  const reading = last
+    ? `${last.value === undefined ? (last.text ?? '') : `${formatNumber(last.value)} ${t.unit ?? ''}`}, ${last.at.slice(5, 10)} ${last.by}`
+    : 'no reading'
+  return (
+    <div className="border-rule grid grid-cols-[20px_minmax(0,1fr)_150px_190px_auto] items-center gap-2 border-b py-0.5">
+      <span title={STAND[st][1]}>
+        <Mark level={STAND[st][0]} size={16} />
+        <span className="sr-only">{STAND[st][1]}</span>
+      </span>
+      <button type="button" className="text-left leading-tight font-medium" onClick={() => light(t.place)}>
+        {t.what}
+        <span className="text-quiet block text-[0.87rem] font-normal">wanted: {limitText(t)}</span>
+      </button>
+      <span className={`text-[0.92rem] ${st === 'fail' || st === 'retest' ? 'text-stop font-semibold' : 'text-quiet'}`}>
+        {reading}
+        {t.readings.length > 1 ? ` (${t.readings.length})` : ''}
+      </span>
+      <TakeReading test={t} />
+      <RemoveButton what={t.what} onClick={() => remove(`test:${t.id}`)} />
+    </div>
+  )
+}

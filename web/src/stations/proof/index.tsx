@@ -1,0 +1,52 @@
+import { proposeTests } from '@nubrin/core/proof'
+import { freshId } from '../../data'
+import { AddLine, Empty } from '../../kit'
+import { useEditSaber, useOrder, useSaber } from '../../store/commission'
+import { Repairs } from './Repairs'
+import { TestRow } from './TestRow'
+
+/** Tests with limits, readings and repairs. */
+export default function Proof() {
+  const order = useOrder()
+  const saber = useSaber()
+  const editSaber = useEditSaber()
+  const proposed = proposeTests(order, saber).filter((p) => !saber.tests.some((t) => t.key === p.key))
+  const takeUp = () =>
+    editSaber('take up tests', (s) => {
+      s.tests.push(...proposed.map((p) => ({ ...p, id: freshId(), readings: [] })))
+    })
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)_230px] gap-7">
+      <section aria-label="Tests">
+        <div className="flex items-center gap-3">
+          <h2 className="h2">Tests</h2>
+          {proposed.length ? (
+            <button type="button" className="btn btn-main ml-auto" onClick={takeUp}>
+              take up {proposed.length} proposed
+            </button>
+          ) : null}
+        </div>
+        {saber.tests.length ? null : (
+          <Empty title="Nothing proved yet">
+            {proposed.length
+              ? 'The tests below follow from what is fitted and set up. Take them up, then enter what you find.'
+              : 'Fit parts and record controls; the tests follow from them.'}
+          </Empty>
+        )}
+        {saber.tests.map((t) => (
+          <TestRow key={t.id} saber={saber} test={t} />
+        ))}
+        <AddLine
+          label="another test, in words"
+          onAdd={(what) =>
+            editSaber('add test', (s) => {
+              const id = freshId()
+              s.tests.push({ id, key: `own-${id}`, what, readings: [] })
+            })
+          }
+        />
+      </section>
+      <Repairs saber={saber} />
+    </div>
+  )
+}
