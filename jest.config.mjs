@@ -1,18 +1,28 @@
+/** Core and server run in Node; the kit and the store run against a DOM, which their files ask for at the top. */
 export default {
-  testMatch: ['<rootDir>/{core,server}/test/**/*.test.ts'],
+  testMatch: ['<rootDir>/{core,server,web}/test/**/*.test.{ts,tsx}'],
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   transform: {
     '^.+\\.tsx?$': [
       '@swc/jest',
-      { jsc: { parser: { syntax: 'typescript', tsx: true }, target: 'es2022' }, module: { type: 'es6' } },
+      {
+        jsc: {
+          parser: { syntax: 'typescript', tsx: true },
+          target: 'es2022',
+          transform: { react: { runtime: 'automatic' } },
+          experimental: { keepImportAttributes: true },
+        },
+        module: { type: 'es6' },
+      },
     ],
   },
   moduleNameMapper: {
+    '\\.css$': '<rootDir>/web/test/no-style.ts',
     '^@nubrin/core/record/ops$': '<rootDir>/core/src/record/ops/index.ts',
     '^@nubrin/core/(.*)$': '<rootDir>/core/src/$1/index.ts',
-    '^@nubrin/core$': '<rootDir>/core/src/index.ts',
     '^@nubrin/demo$': '<rootDir>/demo/src/index.ts',
   },
+  setupFiles: ['<rootDir>/web/test/dom.ts'],
   testTimeout: 60_000,
   maxWorkers: 2,
 }

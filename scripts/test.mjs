@@ -21,13 +21,12 @@ const step = (name, command, args, env = {}) => {
     maxBuffer: 1 << 28,
   })
   const text = `${r.stdout}${r.stderr}`
-  const counts =
-    /Tests:\s+(?:(\d+) failed, )?(?:\d+ skipped, )?(\d+) passed/.exec(text) ?? /interface: ()(\d+) passed/.exec(text)
-  const bad = Number(counts?.[1] || /interface: \d+ passed, (\d+) failed/.exec(text)?.[1] || 0)
-  passed += counts ? Number(counts[2]) : r.status === 0 ? 1 : 0
-  failed += r.status === 0 ? 0 : Math.max(1, bad)
-  if (r.status !== 0 || /interface:/.test(text)) console.log(text)
-  else console.log(`  ok${counts ? `, ${counts[2]} tests` : ''}`)
+  const count = (word) => Number(new RegExp(`^\\s*(?:Tests:.*?)?(\\d+) ${word}\\b`, 'm').exec(text)?.[1] ?? 0)
+  const good = count('passed')
+  passed += good || (r.status === 0 ? 1 : 0)
+  failed += r.status === 0 ? 0 : Math.max(1, count('failed'))
+  if (r.status !== 0) console.log(text)
+  else console.log(`  ok${good ? `, ${good} tests` : ''}`)
 }
 
 step('types', bin('tsc'), ['--noEmit', '-p', 'tsconfig.json'])
@@ -39,16 +38,11 @@ step('core and server', process.execPath, [
   '--no-warnings',
   join(root, 'node_modules/jest/bin/jest.js'),
 ])
-const esbuild = await import('esbuild')
-await esbuild.build({
-  entryPoints: ['e2e/run.ts'],
-  outfile: 'e2e/dist/run.mjs',
-  bundle: true,
-  platform: 'node',
-  format: 'esm',
-  packages: 'external',
-  logLevel: 'warning',
-})
-step('the real interface', process.execPath, ['e2e/dist/run.mjs', ...process.argv.slice(2)])
+step('the real interface', bin('playwright'), [
+  'test',
+  '-c',
+  'e2e/playwright.config.ts',
+  ...process.argv.slice(2),
+])
 console.log(`\n${passed} passed, ${failed} failed`)
 process.exit(failed ? 1 : 0)

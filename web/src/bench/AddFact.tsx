@@ -3,6 +3,7 @@ import { fact, formatFact, type NumberFact, SOURCE_WORDS, SOURCES, type Source, 
 import { factPaths, keyWords } from '@nubrin/core/record'
 import { stepsOf } from '@nubrin/core/record/ops'
 import { parseMeasure, quantityOf } from '@nubrin/core/units'
+import { current } from 'immer'
 import { useState } from 'react'
 import { todayIso } from '../data'
 import { Modal, Refused, SelectCell } from '../kit'
@@ -50,7 +51,7 @@ export function AddFact({ close }: { close: () => void }) {
       ...(tool ? { with: tool } : {}),
       ...(me ? { by: me } : {}),
     })
-    editSaber('add a fact', (s) => writeAt(s, chosen.path, (old) => state(structuredClone(old), said)))
+    editSaber('add a fact', (s) => writeAt(s, chosen.path, (old) => state(current(old), said)))
     close()
   }
   return (
@@ -66,6 +67,7 @@ export function AddFact({ close }: { close: () => void }) {
           onChange={(e) => setQuery(e.target.value)}
         />
         <ComboboxOptions
+          modal={false}
           anchor="bottom start"
           className="border-ink bg-card z-60 max-h-60 w-(--input-width) overflow-auto border"
         >

@@ -39,6 +39,7 @@ export function ComboCell({
         }}
       />
       <ComboboxOptions
+        modal={false}
         anchor="bottom start"
         className="border-ink bg-card z-60 max-h-60! w-(--input-width) overflow-auto border empty:hidden"
       >

@@ -54,7 +54,11 @@ export function FactField<U extends Unit>({
           onChange={(e) => field.setDraft(e.target.value)}
           onBlur={() => field.commit(false)}
           onKeyDown={(e) => {
-            if (e.key === 'Enter') field.commit(true)
+            if (e.key === 'Enter') {
+              // The same press must not also answer the question that it may raise.
+              e.preventDefault()
+              field.commit(true)
+            }
             if (e.key === 'Escape') field.putBack()
           }}
         />

@@ -75,7 +75,10 @@ export function useStated<U extends Unit>({
     wrong,
     justTyped,
     commit,
-    putBack: () => setDraft(show(value, compact)),
+    putBack: () => {
+      setDraft(show(value, compact))
+      setWrong(undefined)
+    },
     focus: () => {
       focused.current = true
     },

@@ -1,0 +1,129 @@
+import { describe, expect, test } from '@jest/globals'
+import { fact } from '@nubrin/core/facts'
+import { CHECKS, judgeCommission, makeJudge } from '@nubrin/core/judge'
+import type { Commission, Saber } from '@nubrin/core/record'
+import { demoCommissions } from '@nubrin/demo'
+import fc from 'fast-check'
+import { ALL_FACTS, check } from '../src/judge/check'
+import { demo, TODAY } from './samples'
+
+const all = demoCommissions(TODAY)
+
+/** The value behind a proxy that notes which of its own fields are read. */
+function watched<T extends object>(value: T, seen: Set<string>, prefix = ''): T {
+  return new Proxy(value, {
+    get(target, key, self) {
+      if (typeof key === 'string' && key in target) seen.add(`${prefix}${key}`)
+      return Reflect.get(target, key, self) as unknown
+    },
+    ownKeys(target) {
+      for (const key of Object.keys(target)) seen.add(`${prefix}${key}`)
+      return Reflect.ownKeys(target)
+    },
+  })
+}
+
+describe('what a check reads is what it says that it reads', () => {
+  // Identity and the list of sabers tell where a matter lies; they never change under a check that is kept.
+  const FREE = new Set(['id', 'order.sabers', 'order.id'])
+  test.each(CHECKS.map((c) => [c.id, c] as const))('%s', (_id, c) => {
+    for (const commission of all)
+      for (const saber of commission.sabers) {
+        const seen = new Set<string>()
+        let facts = false
+        const order = watched(commission, seen, 'order.')
+        c.run({
+          commission: order,
+          saber: watched(saber, seen),
+          get today() {
+            seen.add('today')
+            return TODAY
+          },
+          get facts() {
+            facts = true
+            return demoFacts(saber)
+          },
+        })
+        const declared = new Set<string>([...c.reads, ...(facts ? ALL_FACTS : [])])
+        if (facts) for (const f of ALL_FACTS) expect(c.reads).toContain(f)
+        expect([...seen].filter((f) => !declared.has(f) && !FREE.has(f))).toEqual([])
+      }
+  })
+})
+const demoFacts = (saber: Saber) => {
+  let found: Parameters<(typeof CHECKS)[number]['run']>[0]['facts'] = []
+  makeJudge([
+    check<Record<never, never>>({
+      ...{ id: 'probe', station: 'hilt', scope: 'saber', rule: '', source: '', reads: [], words: {} },
+      run: (ctx) => {
+        found = ctx.facts
+        return []
+      },
+    }),
+  ])({ ...all[0]!, sabers: [saber] }, TODAY)
+  return found
+}
+
+describe('a judge that remembers', () => {
+  type Change = (c: Commission, n: number) => void
+  const CHANGES: Change[] = [
+    (c, n) => void (c.sabers[0]!.hilt.sections[0]!.length = fact(n, 'mm', 'measured')),
+    (c, n) => void (c.sabers.at(-1)!.parts[n % c.sabers.at(-1)!.parts.length]!.at = fact(n, 'mm', 'measured')),
+    (c, n) => void (c.sabers[0]!.use.volume = fact(n % 101, '%', 'configured')),
+    (c) => void c.sabers[0]!.controls.pop(),
+    (c) => void c.sabers[0]!.beats.shift(),
+    (c, n) => void (c.requests[0]!.status = n % 2 ? 'open' : 'met'),
+    (c, n) => void (c.deadline = n % 2 ? '2026-11-26' : '2027-01-01'),
+    (c) => void c.sabers[0]!.blades.pop(),
+    (c) => void (c.sabers[0]!.cutPower = 'none'),
+    (c, n) => void (c.client.name = n % 2 ? ' ' : 'Someone'),
+  ]
+  test('says after any number of changes what judging anew says', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom('reed-warden', 'ember-fair', 'cinder-oath'),
+        fc.array(fc.tuple(fc.nat(CHANGES.length - 1), fc.nat(400)), { minLength: 1, maxLength: 8 }),
+        (which, steps) => {
+          const remembers = makeJudge()
+          let c = demo(which)
+          remembers(c, TODAY)
+          for (const [k, n] of steps) {
+            const next = structuredClone(c)
+            CHANGES[k]!(next, n)
+            // Unchanged fields stay the same values, as they do on the bench.
+            c = shared(c, next) as Commission
+            expect(remembers(c, TODAY)).toEqual(judgeCommission(c, TODAY))
+          }
+        },
+      ),
+      { numRuns: 25 },
+    )
+  })
+})
+/** `next` with every part that equals its part in `old` taken from `old`. */
+function shared(old: unknown, next: unknown): unknown {
+  if (JSON.stringify(old) === JSON.stringify(next)) return old
+  if (Array.isArray(next)) return next.map((x, i) => shared((old as unknown[] | undefined)?.[i], x))
+  if (typeof next !== 'object' || next === null) return next
+  const was = (old ?? {}) as Record<string, unknown>
+  return Object.fromEntries(Object.entries(next).map(([k, v]) => [k, shared(was[k], v)]))
+}
+
+describe('a check that breaks', () => {
+  const broken = check<{ never: object }>({
+    ...{ id: 'broken', station: 'fit', scope: 'saber', rule: 'Something holds.', source: 'test' },
+    reads: ['hilt'],
+    run: () => {
+      throw new Error('a length of NaN')
+    },
+    words: { never: () => ({ title: '', detail: '', remedy: '' }) },
+  })
+  test('stands against shipping and says what broke it; the others are judged all the same', () => {
+    const c = demo('reed-warden')
+    const found = makeJudge([broken, ...CHECKS])(c, TODAY)
+    const own = found.filter((f) => f.check === 'broken')
+    expect(own).toMatchObject([{ gate: true, level: 'caution', code: 'failed', title: 'This could not be judged' }])
+    expect(own[0]!.detail).toContain('a length of NaN')
+    expect(found.filter((f) => f.check !== 'broken')).toEqual(judgeCommission(c, TODAY))
+  })
+})

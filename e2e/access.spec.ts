@@ -1,0 +1,49 @@
+import { readFileSync } from 'node:fs'
+import { createRequire } from 'node:module'
+import { expect, signIn, test } from './bench'
+
+const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
+
+test('axe finds nothing on any screen; 1024 px and 200 % hold', async ({ page, server }) => {
+  const check = async (where: string) => {
+    await page.waitForTimeout(350)
+    await page.evaluate(axeSource)
+    const found = (await page.evaluate('axe.run({ resultTypes: ["violations"] })')) as {
+      violations: { id: string; nodes: { html: string; failureSummary: string }[] }[]
+    }
+    expect(
+      !found.violations.length,
+      `${where}: ${found.violations.map((v) => `${v.id} ${v.nodes[0]?.html.slice(0, 160)} ${v.nodes[0]?.failureSummary.slice(0, 200)}`).join(' | ')}`,
+    ).toBeTruthy()
+  }
+  await page.goto(server.url)
+  await page.getByLabel('Password').waitFor()
+  await check('door')
+  await signIn(page, server.url)
+  await check('rack')
+  for (const s of ['brief', 'hilt', 'fit', 'power', 'voice', 'controls', 'access', 'proof', 'walkthrough', 'handoff']) {
+    await page.goto(`${server.url}/commission/reed-warden/${s}`)
+    await page.locator('main section').first().waitFor()
+    await check(s)
+  }
+  for (const bench of ['Layouts', 'Blades', 'Balance']) {
+    await page.goto(`${server.url}/commission/reed-warden/fit`)
+    await page.getByRole('tab', { name: bench }).click()
+    await check(`fit, ${bench}`)
+  }
+  await page.goto(`${server.url}/shelf`)
+  await page.locator('main li').first().waitFor()
+  await check('shelf')
+  await page.goto(`${server.url}/film/reed-warden/rw`)
+  await page.getByTestId('say').waitFor()
+  await check('film')
+  for (const width of [1024, 640]) {
+    await page.setViewportSize({ width, height: 800 })
+    await page.goto(`${server.url}/commission/reed-warden/brief`)
+    await page.locator('main section').first().waitFor()
+    expect(
+      (await page.evaluate(() => document.documentElement.scrollWidth)) <= width,
+      `${width} px does not scroll sideways`,
+    ).toBeTruthy()
+  }
+})

@@ -1,0 +1,71 @@
+import { writeFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { test as base, expect, type Page } from '@playwright/test'
+import { type Server, startServer } from '../server/test/harness'
+
+/** A shop of its own for every file of tests, a maker signed in, and a page on which nothing may go wrong unseen. */
+export const test = base.extend<{ folder: string; maker: Page; quiet: undefined }, { server: Server }>({
+  server: [
+    // biome-ignore lint/correctness/noEmptyPattern: the runner reads what a fixture needs from this pattern
+    async ({}, use) => {
+      const server = await startServer({ NUBRIN_SIGNIN_LIMIT: '500' })
+      await use(server)
+      await server.stop()
+    },
+    { scope: 'worker', timeout: 120_000 },
+  ],
+  // biome-ignore lint/correctness/noEmptyPattern: the runner reads what a fixture needs from this pattern
+  folder: async ({}, use, info) => {
+    const folder = info.outputPath('made')
+    writeFileSync(info.outputPath('.keep'), '')
+    await import('node:fs').then((fs) => fs.mkdirSync(folder, { recursive: true }))
+    await use(folder)
+  },
+  quiet: [
+    async ({ page }, use) => {
+      const faults: string[] = []
+      page.on('pageerror', (e) => faults.push(e.message))
+      await use(undefined)
+      expect(faults).toEqual([])
+    },
+    { auto: true },
+  ],
+  maker: async ({ page, server }, use) => {
+    await signIn(page, server.url)
+    await use(page)
+  },
+})
+export { expect }
+
+export async function signIn(page: Page, url: string) {
+  await page.goto(url)
+  await page.getByLabel('Sign-in name').fill('maren')
+  await page.getByLabel('Password').fill('brass-and-light')
+  await page.keyboard.press('Enter')
+  await page.getByRole('heading', { name: 'On the rack' }).waitFor()
+}
+export const saved = (page: Page) => expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved')
+
+export const open = async (page: Page, path: string) => {
+  await page.goto(path)
+  await page.locator('nav[aria-label=Stations]').waitFor()
+}
+
+/** Films the page while something is done; the pictures stay with the test's results. */
+export async function startFilm(page: Page, folder: string) {
+  const cdp = await page.context().newCDPSession(page)
+  let frames = 0
+  cdp.on('Page.screencastFrame', ({ data, sessionId }) => {
+    frames++
+    writeFileSync(join(folder, `${String(frames).padStart(4, '0')}.jpg`), Buffer.from(data, 'base64'))
+    void cdp.send('Page.screencastFrameAck', { sessionId }).catch(() => undefined)
+  })
+  await cdp.send('Page.startScreencast', { format: 'jpeg', quality: 60, everyNthFrame: 2 })
+  return {
+    async stop() {
+      await cdp.send('Page.stopScreencast')
+      await cdp.detach()
+      return frames
+    },
+  }
+}

@@ -1,0 +1,127 @@
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
+import type { Commission } from '@nubrin/core/record'
+import { diffOps, type Op } from '@nubrin/core/record/ops'
+import { demoCommissions } from '@nubrin/demo'
+// @ts-expect-error a plain script without types, shared with npm start
+import { startMariadb } from '../../scripts/lib/mariadb.mjs'
+import { MemoryCommissions } from '../src/commissions/memory-store'
+import { SqlCommissions } from '../src/commissions/sql-store'
+import type { Commissions, Maker } from '../src/commissions/store'
+import { migrate } from '../src/db/migrations'
+import { connect, tables } from '../src/db/models'
+import { Conflict, NotFound } from '../src/http/problem'
+import { type Files, FolderFiles, MemoryFiles } from '../src/media/files'
+
+const TODAY = '2026-11-24'
+const folder = mkdtempSync(join(tmpdir(), 'nubrin-twins-'))
+let db: { url: string; stop: () => Promise<void> }
+let sequelize: ReturnType<typeof connect>
+let sql: Commissions
+const memory = new MemoryCommissions()
+beforeAll(async () => {
+  db = (await startMariadb(join(folder, 'mariadb'))) as typeof db
+  sequelize = connect(db.url)
+  await migrate(sequelize)
+  const models = tables(sequelize)
+  for (const id of ['one', 'two']) {
+    await models.shops.create({ id, name: id })
+    await models.users.create({ id: `u-${id}`, shopId: id, signIn: id, name: id, passwordHash: 'x' })
+  }
+  sql = new SqlCommissions(models)
+}, 120_000)
+afterAll(async () => {
+  await sequelize.close()
+  await db.stop()
+  rmSync(folder, { recursive: true, force: true })
+})
+const osk: Maker = { id: 'u-one', shopId: 'one', name: 'Osk' }
+const other: Maker = { id: 'u-two', shopId: 'two', name: 'Other' }
+const fresh = (id: string): Commission => ({ ...demoCommissions(TODAY).find((c) => c.id === 'first-lantern')!, id })
+const title = (c: Commission, to: string): Op[] => diffOps(c, { ...c, title: to })
+
+describe.each([
+  ['in memory', () => memory],
+  ['in MariaDB', () => sql],
+] as const)('commissions %s', (name, store) => {
+  const own = (id: string) => `${id}-${name.split(' ')[1]!.toLowerCase()}`
+  test('what is created is there, whole, at revision 1, for its own shop only', async () => {
+    const c = fresh(own('whole'))
+    const made = await store().create(osk, c)
+    expect(made).toMatchObject({ record: c, revision: 1, savedBy: 'Osk' })
+    expect(await store().load('one', c.id)).toEqual(made)
+    expect((await store().all('one')).map((s) => s.record.id)).toContain(c.id)
+    await expect(store().load('two', c.id)).rejects.toBeInstanceOf(NotFound)
+    await expect(store().create(other, c)).rejects.toBeInstanceOf(Conflict)
+    expect((await store().all('two')).map((s) => s.record.id)).not.toContain(c.id)
+  })
+  test('two changes from one revision both land; what the other did is told', async () => {
+    const c = fresh(own('both'))
+    await store().create(osk, c)
+    await store().change(osk, c.id, 1, title(c, 'mine'))
+    const second = await store().change(osk, c.id, 1, diffOps(c, { ...c, brief: 'theirs' }))
+    expect(second).toMatchObject({ revision: 3, record: { title: 'mine', brief: 'theirs' } })
+    expect(second.since).toEqual(title(c, 'mine'))
+    expect((await store().history('one', c.id)).map((h) => h.revision)).toEqual([3, 2, 1])
+  })
+  test('two values for one field: the second is refused and nothing of it is kept', async () => {
+    const c = fresh(own('clash'))
+    await store().create(osk, c)
+    await store().change(osk, c.id, 1, title(c, 'first'))
+    await expect(store().change(osk, c.id, 1, title(c, 'second'))).rejects.toBeInstanceOf(Conflict)
+    expect(await store().load('one', c.id)).toMatchObject({ revision: 2, record: { title: 'first' } })
+  })
+  test('the same change sent twice, as after a lost reply, is done once', async () => {
+    const c = fresh(own('twice'))
+    await store().create(osk, c)
+    const ops = title(c, 'once')
+    const a = await store().change(osk, c.id, 1, ops)
+    const b = await store().change(osk, c.id, 1, ops)
+    expect(b).toMatchObject({ revision: a.revision, record: { title: 'once' } })
+  })
+  test('what does not hold is refused whole', async () => {
+    const c = fresh(own('bad'))
+    await store().create(osk, c)
+    const bad: Op[] = [...title(c, 'half'), { op: 'set', at: '/deadline', value: 'soon' }]
+    await expect(store().change(osk, c.id, 1, bad)).rejects.toMatchObject({ status: 422 })
+    expect(await store().load('one', c.id)).toMatchObject({ revision: 1, record: { title: c.title } })
+    await expect(store().change(osk, 'nothing', 1, [])).rejects.toBeInstanceOf(NotFound)
+  })
+  test('what is given away can be changed without changing what is kept', async () => {
+    const c = fresh(own('apart'))
+    await store().create(osk, c)
+    ;(await store().load('one', c.id)).record.title = 'scribbled'
+    expect((await store().load('one', c.id)).record.title).toBe(c.title)
+  })
+  test('what is put away is gone from every list', async () => {
+    const c = fresh(own('away'))
+    await store().create(osk, c)
+    await store().archive('one', c.id)
+    await expect(store().load('one', c.id)).rejects.toBeInstanceOf(NotFound)
+    await expect(store().archive('one', c.id)).rejects.toBeInstanceOf(NotFound)
+    expect((await store().all('one')).map((s) => s.record.id)).not.toContain(c.id)
+  })
+})
+
+describe.each([
+  ['in memory', (): Files => new MemoryFiles()],
+  ['in a folder', (): Files => new FolderFiles(join(folder, 'files'))],
+] as const)('files %s', (_name, make) => {
+  test('the same bytes have one name, other bytes another, and come back as they were', async () => {
+    const files = make()
+    const bytes = new Uint8Array([1, 2, 3])
+    const hash = await files.put(bytes)
+    expect(await files.put(Uint8Array.from(bytes))).toBe(hash)
+    expect(await files.put(new Uint8Array([1, 2, 4]))).not.toBe(hash)
+    expect([...(await files.get(hash))]).toEqual([1, 2, 3])
+    bytes[0] = 9
+    expect([...(await files.get(hash))]).toEqual([1, 2, 3])
+  })
+  test('no name leads anywhere else', async () => {
+    const files = make()
+    for (const name of ['../../etc/passwd', '', 'a'.repeat(64), 'A'.repeat(64)])
+      await expect(files.get(name)).rejects.toBeInstanceOf(NotFound)
+  })
+})
