@@ -41,7 +41,7 @@ export function largeProblem(alike: boolean): LayoutProblem {
   }))
   const piece = (x0: number, x1: number, r0: number, r1: number, depth = 0): Cavity['pieces'][number] => ({
     ...{ x0, x1, r0, r1, section: 'bore' },
-    keeps: depth ? [{ ref: 'part:k', name: 'button', x0, x1, depth }] : [],
+    keeps: depth ? [{ ref: 'part:k', name: 'button', x0, x1, depth, clock: 0 }] : [],
   })
   return {
     cavity: {

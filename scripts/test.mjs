@@ -38,11 +38,6 @@ step('core and server', process.execPath, [
   '--no-warnings',
   join(root, 'node_modules/jest/bin/jest.js'),
 ])
-step('the real interface', bin('playwright'), [
-  'test',
-  '-c',
-  'e2e/playwright.config.ts',
-  ...process.argv.slice(2),
-])
+step('the real interface', bin('playwright'), ['test', '-c', 'e2e/playwright.config.ts', ...process.argv.slice(2)])
 console.log(`\n${passed} passed, ${failed} failed`)
 process.exit(failed ? 1 : 0)

@@ -1,5 +1,3 @@
-import { readdirSync, readFileSync, statSync } from 'node:fs'
-import { join } from 'node:path'
 import { describe, expect, test } from '@jest/globals'
 import { readCommission, writeCommission } from '@nubrin/core/import'
 import { addLight, difference, hueWord } from '@nubrin/core/light'
@@ -149,44 +147,5 @@ describe('the catalogue', () => {
       for (const need of KINDS[p.kind].needs)
         expect(`${p.id} has ${need}: ${p.specs[need] !== undefined}`).toBe(`${p.id} has ${need}: true`)
     }
-  })
-})
-
-describe('dependencies point one way', () => {
-  const files = (dir: string): string[] =>
-    readdirSync(dir).flatMap((f) =>
-      statSync(join(dir, f)).isDirectory() ? files(join(dir, f)) : /\.tsx?$/.test(f) ? [join(dir, f)] : [],
-    )
-  const imports = (file: string) =>
-    [...readFileSync(file, 'utf8').matchAll(/(?:from |import\()'([^'\n]+)'/g)].map((m) => m[1]!)
-  const outside = (dir: string, allowed: RegExp) =>
-    files(dir).flatMap((f) =>
-      imports(f)
-        .filter((i) => !i.startsWith('.') && !allowed.test(i))
-        .map((i) => `${f}: ${i}`),
-    )
-  test('core knows only its own few pure packages', () => {
-    expect(
-      outside(
-        'core/src',
-        /^(ajv|ajv-formats|@sinclair\/typebox|culori|wavefile|papaparse|dxf-writer|intl-messageformat)$/,
-      ),
-    ).toEqual([])
-    for (const f of files('core/src'))
-      expect(
-        `${f} ${/\b(document|window|process|localStorage)\.|\bDate\.now|new Date\(\)|Math\.random/.test(readFileSync(f, 'utf8').replace(/\/\*[\s\S]*?\*\/|\/\/.*|'[^'\n]*'|`[^`]*`|\.\/document/g, ''))}`,
-      ).toBe(`${f} false`)
-  })
-  test('web and server meet only in core', () => {
-    expect(
-      files('web/src')
-        .flatMap(imports)
-        .filter((i) => /@nubrin\/(server|demo)|^node:|sequelize|express/.test(i)),
-    ).toEqual([])
-    expect(
-      files('server/src')
-        .flatMap(imports)
-        .filter((i) => /@nubrin\/web|react-dom|zustand/.test(i)),
-    ).toEqual([])
   })
 })

@@ -86,7 +86,7 @@ function steps(list: [number, number, number][]): Cavity {
       x1: x + l,
       r0: r,
       r1: r,
-      keeps: keep ? [{ ref: `part:k${i}` as const, name: 'knob', x0: x, x1: x + l, depth: keep }] : [],
+      keeps: keep ? [{ ref: `part:k${i}` as const, name: 'knob', x0: x, x1: x + l, depth: keep, clock: 0 }] : [],
       section: `piece ${i}`,
     }
     x += l

@@ -75,7 +75,7 @@ function proveAll(c: Commission, s: Saber, when: string): Saber['tests'] {
 }
 
 /** Complete, with handoff: a two-button install in a client's own hilt, crystal chamber and all. */
-export function reedWarden(today: string): Commission {
+function reedWarden(today: string): Commission {
   const s = saber('Reed Warden', 'install', {
     id: 'rw',
     hilt: {
@@ -461,7 +461,7 @@ export function reedWarden(today: string): Commission {
 }
 
 /** Three sabers in one order, one of them a repair that is not proved to the end yet. */
-export function emberFair(today: string): Commission {
+function emberFair(today: string): Commission {
   const player = (id: string, name: string, colour: string, grip: number, job: Saber['job']): Saber =>
     saber(name, job, {
       id,
@@ -714,7 +714,7 @@ export function emberFair(today: string): Commission {
 }
 
 /** Honest trouble: an inherited hilt with memory, contradiction, an unknown, and a speaker that does not go in. */
-export function cinderOath(today: string): Commission {
+function cinderOath(today: string): Commission {
   const s = saber('Cinder Oath', 'rebuild', {
     id: 'co',
     hilt: {
@@ -854,7 +854,7 @@ export function cinderOath(today: string): Commission {
 }
 
 /** Early: a gift for a beginner, brief and hilt only. */
-export function firstLantern(today: string): Commission {
+function firstLantern(today: string): Commission {
   const s = saber('First Lantern', 'install', {
     id: 'fl',
     hilt: {
@@ -916,7 +916,7 @@ export function firstLantern(today: string): Commission {
 }
 
 /** Conversion of an old crossguard for a client abroad: three emitters, blades to buy. */
-export function crosswind(today: string): Commission {
+function crosswind(today: string): Commission {
   const s = saber('Crosswind', 'conversion', {
     id: 'cw',
     hilt: {
@@ -1071,7 +1071,7 @@ export function crosswind(today: string): Commission {
 }
 
 /** A model sheet: the shop's own pattern, measured once, to begin new orders from. */
-export function drillPattern(): Commission {
+function drillPattern(): Commission {
   const s = saber('Drill-hall pattern', 'model', {
     id: 'dh',
     hilt: {

@@ -6,7 +6,7 @@ import { route } from './route'
 
 const oneOf = <const V extends readonly string[]>(values: V) => T.Union(values.map((v) => T.Literal(v as V[number])))
 /** A whole commission as it is kept. */
-export const SavedCommission = T.Object(
+const SavedCommission = T.Object(
   { record: Commission, revision: Revision, savedAt: Moment, savedBy: T.String() },
   closed,
 )
@@ -15,7 +15,7 @@ const file = (says: string, type: string) => ({ status: 200, says, file: type })
 const elsewhere = { 404: 'Not in this shop' } as const
 
 /** The most operations one change may have. */
-export const MOST_OPS = 2000
+const MOST_OPS = 2000
 
 export const commissions = {
   begin: route({

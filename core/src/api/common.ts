@@ -1,7 +1,6 @@
 import { Type as T } from '@sinclair/typebox'
 
 export const closed = { additionalProperties: false }
-export const Name = T.String({ minLength: 1, maxLength: 240, pattern: '\\S' })
 export const Title = T.String({ minLength: 1, maxLength: 120, pattern: '\\S' })
 export const Moment = T.String({ format: 'date-time' })
 export const Revision = T.Integer({ minimum: 0 })

@@ -46,7 +46,7 @@ const Block = T.Union([
   ),
 ])
 /** The handoff record as it is frozen and sent. */
-export const HandoffSchema = T.Object(
+const HandoffSchema = T.Object(
   {
     format: T.Literal('nubrin-handoff'),
     version: T.Literal(2),

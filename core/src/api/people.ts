@@ -2,7 +2,7 @@ import { Type as T } from '@sinclair/typebox'
 import { closed } from './common'
 import { route } from './route'
 
-export const Person = T.Object({ id: T.String(), shopId: T.String(), name: T.String(), shop: T.String() }, closed)
+const Person = T.Object({ id: T.String(), shopId: T.String(), name: T.String(), shop: T.String() }, closed)
 
 export const people = {
   session: route({

@@ -1,5 +1,5 @@
 import { Type as T } from '@sinclair/typebox'
-import { STATIONS } from '../judge/finding'
+import { STATIONS } from '../judge'
 import { Hilt, JOBS } from '../record'
 import { closed, Moment, orNull, Revision } from './common'
 import { route } from './route'
@@ -10,7 +10,7 @@ const Job = oneOf(JOBS)
 const State = oneOf(['empty', 'stop', 'caution', 'clear'] as const)
 
 /** One commission on its peg. */
-export const RackRow = T.Object(
+const RackRow = T.Object(
   {
     id: T.String(),
     title: T.String(),

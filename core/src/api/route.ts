@@ -1,11 +1,7 @@
 import type { Static, TObject, TSchema } from '@sinclair/typebox'
 
-/** A file in an answer: its media type. */
-export interface FileAnswer {
-  file: string
-}
 /** What a status code brings: JSON of a schema, a file, or nothing. */
-export type Answer = { says: string; json: TSchema } | { says: string; file: string } | { says: string; empty: true }
+type Answer = { says: string; json: TSchema } | { says: string; file: string } | { says: string; empty: true }
 
 /**
  * One route of the API: the server checks requests and answers against it, the document is made from it, and the client is

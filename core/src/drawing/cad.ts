@@ -1,8 +1,18 @@
 import Drawing from 'dxf-writer'
 import { known } from '../facts'
-import { kindRule, refTo, type Saber } from '../record'
-import { cavityOf, crossSectionAt } from '../room'
-import { certainty, layOut, outerAt, sectionAt, socketSpan, spanOf } from '../room/hilt'
+import { kindRule, type Saber } from '../record'
+import {
+  cavityOf,
+  certainty,
+  crossSectionAt,
+  facesUp,
+  layOut,
+  lieOf,
+  outerAt,
+  sectionAt,
+  socketSpan,
+  spanOf,
+} from '../room'
 
 /** Layers of an exported drawing, with the colour numbers every CAD program knows. */
 export const CAD_LAYERS = {
@@ -122,7 +132,8 @@ export function cadOf(saber: Saber): { entities: CadEntity[]; left: string[]; wi
         )
   for (const k of cavity.keeps) {
     const top = cavity.pieces.find((p) => p.x0 <= k.x0 + 1e-6 && p.x1 >= k.x0)?.r0
-    if (top !== undefined) box('KEEPOUT', k.x0, top - k.depth, k.x1, top)
+    const side = facesUp(k.clock) ? 1 : -1
+    if (top !== undefined) box('KEEPOUT', k.x0, side * (top - k.depth), k.x1, side * top)
   }
   for (const p of saber.parts) {
     const s = spanOf(p)
@@ -132,8 +143,8 @@ export function cadOf(saber: Saber): { entities: CadEntity[]; left: string[]; wi
       left.push(`${p.name}: no place or size`)
       continue
     }
-    const lying = crossSectionAt(saber, (s.x0 + s.x1) / 2)?.lying.find((l) => l.ref === refTo('part', p.id))
-    box('PARTS', s.x0, (lying?.y ?? 0) - half, s.x1, (lying?.y ?? 0) + half)
+    const { height } = lieOf(saber, p, shape)
+    box('PARTS', s.x0, height - half, s.x1, height + half)
   }
   for (const o of saber.hilt.openings) {
     const [at, length] = [known(o.at), known(o.length)]
@@ -276,7 +287,7 @@ export function cadCsv(saber: Saber): string {
   }
   if (!cavity.needs.length)
     for (const p of cavity.pieces) rows.push(['free', p.section, p.x0, p.x1, 2 * p.r0, 2 * p.r1, undefined, undefined])
-  for (const k of cavity.keeps) rows.push(['keep-out', k.name, k.x0, k.x1, k.depth, k.depth, 0, undefined])
+  for (const k of cavity.keeps) rows.push(['keep-out', k.name, k.x0, k.x1, k.depth, k.depth, k.clock, undefined])
   for (const p of saber.parts) {
     const s = spanOf(p)
     if (s)

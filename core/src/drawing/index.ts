@@ -1,5 +1,7 @@
 export { CAD_LAYERS, type CadEntity, type CadLayer, cadCsv, cadDxf, cadOf, cadSvg, keyCuts } from './cad'
+export type { SectionView } from './painters/canvas'
+export { placeOf } from './place'
 export { hatch, Pen, type Prim, type Pt, type Role, type Scene, type Spot, type TextRole } from './scene'
-export { drawSection, placeOf, type SectionView } from './section'
+export { drawSection } from './section'
 export { INK, inkOf, pathData, svgOf, TEXT_INK } from './svg'
 export { drawUnrolled } from './unrolled'

@@ -1,6 +1,6 @@
 import { known } from '../facts'
 import { refTo, type Saber } from '../record'
-import { certainty, layOut, outerAt, spanOf } from '../room/hilt'
+import { certainty, layOut, outerAt, spanOf } from '../room'
 import { formatNumber } from '../units'
 import { Pen, type Pt, type Role, type Scene, type Spot } from './scene'
 

@@ -1,4 +1,4 @@
-import { type Static, Type as T, type TSchema } from '@sinclair/typebox'
+import { Type as T, type TSchema } from '@sinclair/typebox'
 import type { Unit } from '../units/unit'
 
 /** Where a value comes from. The order is the order of trust, best first. */
@@ -96,7 +96,6 @@ export function unitOf(schema: TSchema): Unit | undefined {
   const said: unknown = schema['x-fact']
   return typeof said === 'string' && said !== 'text' && said !== 'choice' ? (said as Unit) : undefined
 }
-export type StaticFact<S extends TSchema> = Static<S>
 
 /** Whether a fact may be printed plainly, only as "about", or not at all. A standing contradiction is never plain. */
 export function printable(fact: AnyFact<unknown>): 'plain' | 'about' | 'none' {

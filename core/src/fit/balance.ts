@@ -1,7 +1,6 @@
 import { type Calculated, Gather, known } from '../facts'
 import { type Blade, type FittedPart, type Ref, refTo, type Saber, type Section } from '../record'
-import { mainSocket } from '../room/cavity'
-import { crossAt, inArm, layOut, type Piece, socketSpan, spanOf } from '../room/hilt'
+import { crossAt, inArm, layOut, mainSocket, type Piece, socketSpan, spanOf } from '../room'
 
 /** Densities, g/cm³, for masses nobody has weighed (DOMAIN 4, handbook values). */
 export const DENSITY: Record<string, number> = {
@@ -28,7 +27,7 @@ export interface Balance {
   loads: Load[]
 }
 
-export interface Load {
+interface Load {
   name: string
   ref: Ref
   mass: number

@@ -1,7 +1,6 @@
 import { type Calculated, Gather, known } from '../facts'
 import { type FittedPart, kindRule, type Ref, refTo, type Saber } from '../record'
-import { bodyOf, cavityOf, mainSocket, onAxis, tightest } from '../room/cavity'
-import { layOut, socketSpan, spanOf } from '../room/hilt'
+import { bodyOf, cavityOf, layOut, mainSocket, onAxis, socketSpan, spanOf, tightest } from '../room'
 
 export interface PartFit {
   part: FittedPart

@@ -1,6 +1,6 @@
 import { type Calculated, Gather, known } from '../facts'
 import { type FittedPart, refTo, type Saber, type Section } from '../record'
-import { layOut, spanOf } from '../room/hilt'
+import { layOut, spanOf } from '../room'
 import { axialSlack } from './chain'
 
 /** Wanted clamp of a chassis held by its length, and air before a speaker's face, mm; the shop may change them. */

@@ -1,7 +1,6 @@
 import { fact } from '../facts'
 import type { FittedPart, Saber } from '../record'
-import { cavityOf, type Interval, keepDepth, onAxis } from '../room/cavity'
-import { spanOf } from '../room/hilt'
+import { cavityOf, type Interval, keepDepth, onAxis, spanOf } from '../room'
 import { axialSlack } from './chain'
 
 /** Air left around a spacer, and the shortest worth cutting, mm. */

@@ -1,16 +1,19 @@
 import { known } from '../facts'
 import { type FittedPart, type PartKind, type Ref, refTo, type Saber } from '../record'
-import { mainSocket } from '../room/cavity'
 import {
+  bundleDiameter,
   type CrossSection,
   crossSectionAt,
   type FreeCircle,
   freeCircle,
+  inArm,
+  layOut,
   layWires,
+  mainSocket,
   roughlyFree,
-} from '../room/cross-section'
-import { inArm, layOut, socketSpan, spanOf } from '../room/hilt'
-import { bundleDiameter } from '../room/radial'
+  socketSpan,
+  spanOf,
+} from '../room'
 
 /** Leads from one thing to another: how many, how thick, and why there are so many. */
 export interface Conductors {

@@ -26,7 +26,7 @@ export interface Chapter {
 }
 
 /** A chapter on one saber, or on the order: a title and what stands in it. Without blocks it is left out. */
-export interface Written {
+interface Written {
   id: string
   title: string
   blocks: Block[]

@@ -3,8 +3,8 @@ import { say } from '../words'
 import type { Chapter, OrderChapter } from './block'
 import { AFTER, BEFORE, OF_A_SABER } from './chapters'
 
-export const HANDOFF_FORMAT = 'nubrin-handoff'
-export const HANDOFF_VERSION = 2
+const HANDOFF_FORMAT = 'nubrin-handoff'
+const HANDOFF_VERSION = 2
 
 export interface HandoffDocument {
   format: typeof HANDOFF_FORMAT

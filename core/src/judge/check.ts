@@ -34,7 +34,7 @@ export interface Raised<Code extends string = string, Params extends object = ob
 type RaisedOf<Codes> = { [C in keyof Codes & string]: Raised<C, Codes[C] & object> }[keyof Codes & string]
 
 /** Raises any number of matters for each item of a list. */
-export type Each<R> = <T>(list: readonly T[], raise: (item: T) => readonly R[]) => R[]
+type Each<R> = <T>(list: readonly T[], raise: (item: T) => readonly R[]) => R[]
 const each: Each<Raised> = (list, raise) => list.flatMap(raise)
 
 interface Definition<Codes> {

@@ -3,7 +3,7 @@ import { type Preset, type Ref, refTo, type Saber } from '../record'
 import { bladeCurrent, litBlades, WHITE, zoneCurrent } from './lights'
 
 /** Current of one light in one look. */
-export interface LookCurrent {
+interface LookCurrent {
   look: string
   colour: string
   current: Calculated

@@ -41,7 +41,7 @@ export const Question = obj({
   answeredOn: opt(Day),
   blocks: T.Boolean(),
 })
-export const LogEntry = obj({
+const LogEntry = obj({
   id: ownId('entry'),
   on: Day,
   text: Text,
@@ -58,7 +58,7 @@ export const Photo = obj({
   bytes: T.Integer({ minimum: 0 }),
 })
 /** What an older file held wrongly and this format cannot: where it stood, what it said as JSON, and why it is not there. */
-export const KeptAside = obj({
+const KeptAside = obj({
   id: ownId('aside'),
   path: T.String({ maxLength: 600 }),
   was: T.String({ maxLength: 4000 }),

@@ -38,8 +38,6 @@ function planOf(schema: TSchema): Plan | undefined {
 
 export const RECORD_PLAN: Plan = planOf(Commission)!
 export const SABER_PLAN: Plan = planOf(Saber)!
-/** The plan of a single thing's schema, for tests and lifts. */
-export const planFor = (schema: TSchema): Plan => planOf(schema) ?? {}
 
 /** Where a value stands: the pointer by identity (`/sabers/@rw/hilt/…`), by position, and the things it lies in, outermost first. */
 export interface Standing {

@@ -45,7 +45,7 @@ export type Id<K extends Kind = Kind> = string & { readonly [flavour]?: K }
 export type Ref<K extends Kind = Kind> = `${K}:${string}`
 
 /** Short, url-safe, unique within the record. */
-export const ID_PATTERN = '[a-z0-9][a-z0-9-]{0,47}'
+const ID_PATTERN = '[a-z0-9][a-z0-9-]{0,47}'
 const OWN_PATTERN = '^[a-z0-9][a-z0-9-]{1,47}$'
 
 /** The identity of a thing itself. */

@@ -10,6 +10,8 @@ export interface KeepOut {
   x0: number
   x1: number
   depth: number
+  /** Where on the circumference it hangs, degrees; 0 is the switch line, and taken where none is known. */
+  clock: number
 }
 
 /** A stretch of the cavity with straight sides and one set of keep-outs. */
@@ -39,6 +41,8 @@ export interface Interval {
 }
 
 const EPS = 1e-9
+/** Air between a display and the window over it, mm. */
+export const DISPLAY_AIR = 0.4
 const WALL_MOUNTED: readonly PartKind[] = ['switch', 'display', 'chargePort', 'killSwitch']
 
 /** Whether a part is carried by the wall rather than lying in line: buttons, displays, and ports and kill switches with a clock angle. */
@@ -72,9 +76,15 @@ function keepOutOf(p: FittedPart, shape: HiltShape): KeepOut | undefined {
       .map((b) => b.d0),
     0,
   )
-  const inwards = p.kind === 'display' ? depth + 0.4 : depth - (outer - bore) / 2
-  return inwards > 0 ? { ref: refTo('part', p.id), name: p.name, x0: span.x0, x1: span.x1, depth: inwards } : undefined
+  const inwards = p.kind === 'display' ? depth + DISPLAY_AIR : depth - (outer - bore) / 2
+  return inwards > 0
+    ? { ref: refTo('part', p.id), name: p.name, x0: span.x0, x1: span.x1, depth: inwards, clock: known(p.clock) ?? 0 }
+    : undefined
 }
+
+/** Everything that reaches in from the wall. */
+export const keepsOf = (saber: Saber, shape: HiltShape = layOut(saber.hilt)): KeepOut[] =>
+  saber.parts.map((p) => keepOutOf(p, shape)).filter((k) => k !== undefined)
 
 /** The main socket: the first one on a section of the chain. */
 export const mainSocket = (saber: Saber, shape = layOut(saber.hilt)) =>

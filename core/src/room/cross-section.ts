@@ -2,7 +2,7 @@ import { known } from '../facts'
 import { type FittedPart, kindRule, type Ref, refTo, type Saber } from '../record'
 import { inWall } from './cavity'
 import { boreAt, layOut, outerAt, spanOf } from './hilt'
-import { BESIDE_GAP } from './radial'
+import { chassisWall, freeAt, lieOf } from './placing'
 
 // The wire checks probe tens of thousands of points; the functions are bound once.
 const { abs, cos, floor, max, min, PI, sin, sqrt } = Math
@@ -33,15 +33,6 @@ export type Lying =
       turn: number
     }
 
-/** Wall of the chassis round x, mm on one side; 0 where none is fitted. */
-export function chassisWall(saber: Saber, x0: number, x1: number): number {
-  const chassis = saber.parts.find((p) => {
-    const s = p.kind === 'chassis' ? spanOf(p) : undefined
-    return s && s.x0 < x1 && s.x1 > x0
-  })
-  return known(chassis?.specs.wall) ?? 0
-}
-
 /** Wall of a spacer, mm: it is a ring, so that wires pass. */
 const RING = 2
 
@@ -59,17 +50,15 @@ export interface CrossSection {
 }
 
 /**
- * What a cut across the hilt at x shows, placed as the radial rules place it: a cell with a board on it lies on the wall
- * opposite the switch line, a lone cell keeps away from what reaches in, speakers and connectors stay on the axis.
- * Undefined off the hilt.
+ * What a cut across the hilt at x shows, each part lying where `lieOf` says that it lies. Undefined off the hilt.
  */
 export function crossSectionAt(saber: Saber, x: number): CrossSection | undefined {
   const shape = layOut(saber.hilt)
   const [outer, bore] = [outerAt(shape, x), boreAt(shape, x)]
   if (outer === undefined || bore === undefined) return undefined
   const clearance = known(saber.hilt.clearance) ?? 0
-  const wall = chassisWall(saber, x, x + 0.01)
-  const free = bore / 2 - wall - clearance
+  const wall = chassisWall(saber, x)
+  const free = freeAt(saber, x, shape)
   const here = saber.parts.filter((p) => {
     const s = spanOf(p)
     return (
@@ -81,41 +70,19 @@ export function crossSectionAt(saber: Saber, x: number): CrossSection | undefine
       p.kind !== 'strip'
     )
   })
-  const walls: Lying[] = here.filter(inWall).flatMap((p): Lying[] => {
-    const h = known(p.specs.height)
-    const w = known(p.specs.width) ?? known(p.specs.diameter)
-    if (h === undefined || w === undefined) return []
-    // A display lies under its window; buttons and ports hang from the outside.
-    const top = p.kind === 'display' ? bore / 2 - 0.4 : outer / 2
-    return [
-      {
-        ...{ shape: 'box', ref: refTo('part', p.id), name: p.name, kind: p.kind },
-        ...{ x: 0, y: top - h / 2, w, h, turn: known(p.clock) ?? 0 },
-      },
-    ]
+  // What hangs in the wall comes first, beneath the rest.
+  const lying = [...here.filter(inWall), ...here.filter((p) => !inWall(p))].flatMap((p): Lying[] => {
+    const base = { ref: refTo('part', p.id), name: p.name, kind: p.kind, x: 0 }
+    const { height: y, turn } = lieOf(saber, p, shape)
+    const [d, w, h] = [known(p.specs.diameter), known(p.specs.width), known(p.specs.height)]
+    if (d !== undefined && !inWall(p)) {
+      const hole = p.kind === 'spacer' ? { hole: max(0, d / 2 - RING) } : {}
+      return [{ ...base, shape: 'circle', y, r: d / 2, ...hole }]
+    }
+    const wide = w ?? (inWall(p) ? d : undefined)
+    return wide === undefined || h === undefined ? [] : [{ ...base, shape: 'box', y, w: wide, h, turn }]
   })
-  const intrusion = walls.reduce((m, b) => (b.shape === 'box' ? Math.max(m, free - (b.y - b.h / 2)) : m), 0)
-  const inside = here
-    .filter((p) => !inWall(p))
-    .flatMap((p): Lying[] => {
-      const base = { ref: refTo('part', p.id), name: p.name, kind: p.kind }
-      const d = known(p.specs.diameter)
-      if (d !== undefined) {
-        const glyph = kindRule(p.kind).glyph
-        const carries = saber.parts.some((q) => q.beside === p.id)
-        const down = glyph === 'cell' && (carries || intrusion > 0) ? Math.min(0, -(free - d / 2)) : 0
-        const hole = p.kind === 'spacer' ? { hole: max(0, d / 2 - RING) } : {}
-        return [{ ...base, shape: 'circle', x: 0, y: down, r: d / 2, ...hole }]
-      }
-      const [w, h] = [known(p.specs.width), known(p.specs.height)]
-      if (w === undefined || h === undefined) return []
-      const cell = here.find((q) => q.id === p.beside)
-      const cellD = known(cell?.specs.diameter)
-      const y =
-        cellD !== undefined ? -free + cellD + BESIDE_GAP + h / 2 : Math.min(0, free - Math.max(intrusion, 0) - h / 2)
-      return [{ ...base, shape: 'box', x: 0, y, w, h, turn: 0 }]
-    })
-  return { x, outer, bore, wall, clearance, free, lying: [...walls, ...inside] }
+  return { x, outer, bore, wall, clearance, free, lying }
 }
 
 export interface FreeCircle {

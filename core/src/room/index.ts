@@ -1,17 +1,30 @@
 export {
+  bodyOf,
   type Cavity,
   type CavityPiece,
   cavityOf,
+  earliest,
   type Interval,
   inWall,
   type KeepOut,
   keepDepth,
+  keepsOf,
   mainSocket,
+  meet,
   onAxis,
   passable,
   startsOf,
+  tightest,
 } from './cavity'
-export { type CrossSection, crossSectionAt, type FreeCircle, freeCircle, type Lying, layWires } from './cross-section'
+export {
+  type CrossSection,
+  crossSectionAt,
+  type FreeCircle,
+  freeCircle,
+  type Lying,
+  layWires,
+  roughlyFree,
+} from './cross-section'
 export {
   boreAt,
   type Certainty,
@@ -28,6 +41,7 @@ export {
   socketSpan,
   spanOf,
 } from './hilt'
+export { facesUp, freeAt, type Lie, lieOf } from './placing'
 export { type ProfileFault, type ProfilePoint, profileFaults, sectionFaults } from './profile'
 export { profileFaultText } from './profile-words'
 export { BESIDE_GAP, type Body, bundleDiameter, needRadius } from './radial'

@@ -47,7 +47,7 @@ export interface Parsed {
   hedged: boolean
 }
 
-export type ParseCode = 'empty' | 'notANumber' | 'unknownUnit' | 'zeroDenominator' | 'negative' | 'tooMany'
+type ParseCode = 'empty' | 'notANumber' | 'unknownUnit' | 'zeroDenominator' | 'negative' | 'tooMany'
 export interface ParseFailure {
   ok: false
   code: ParseCode

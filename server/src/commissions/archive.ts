@@ -7,7 +7,7 @@ import { sha256 } from '../ids'
 import type { Files } from '../media/files'
 
 /** Limits against archives made to hurt: entries, bytes of one entry, bytes in all. */
-export const LIMITS = {
+const LIMITS = {
   entries: 600,
   entryBytes: 45 * 1024 * 1024,
   totalBytes: 150 * 1024 * 1024,

@@ -16,7 +16,7 @@ export function connect(url: string): Sequelize {
 type Row<T extends object> = Model<T> & T
 type Table<T extends object> = ModelStatic<Row<T>>
 
-export interface Shop {
+interface Shop {
   id: string
   name: string
 }
@@ -49,7 +49,7 @@ export interface CommissionRow {
   savedBy: string
   archivedAt: Date | null
 }
-export interface SaberRow {
+interface SaberRow {
   id: string
   commissionId: string
   position: number
@@ -57,13 +57,13 @@ export interface SaberRow {
   job: string
   lengthMm: number | null
 }
-export interface RequestRow {
+interface RequestRow {
   id: string
   commissionId: string
   text: string
   status: string
 }
-export interface FittedRow {
+interface FittedRow {
   id: string
   commissionId: string
   saberId: string
@@ -72,7 +72,7 @@ export interface FittedRow {
   catalogueId: string | null
   lot: string | null
 }
-export interface PresetRow {
+interface PresetRow {
   id: string
   commissionId: string
   saberId: string
@@ -81,14 +81,14 @@ export interface PresetRow {
   font: string
   colour: string
 }
-export interface TestRow {
+interface TestRow {
   id: string
   commissionId: string
   saberId: string
   testKey: string
   what: string
 }
-export interface ReadingRow {
+interface ReadingRow {
   id: string
   commissionId: string
   testId: string
@@ -114,14 +114,14 @@ export interface PartRow {
   supplier: string | null
   cost: number | null
 }
-export interface MediaRow {
+interface MediaRow {
   hash: string
   shopId: string
   type: string
   bytes: number
   createdAt: Date
 }
-export interface HandoffRow {
+interface HandoffRow {
   id: string
   commissionId: string
   number: number

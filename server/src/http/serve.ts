@@ -8,7 +8,7 @@ import { Invalid } from './problem'
 export type Who = Pick<User, 'id' | 'shopId' | 'name'> & { shop: string }
 
 /** One request as its route describes it: everything in it has been checked. */
-export interface Call<R extends Route> {
+interface Call<R extends Route> {
   params: ParamsOf<R>
   query: QueryOf<R>
   body: BodyOf<R>

@@ -2,7 +2,7 @@ import { readWav } from '@nubrin/core/voice'
 import sharp from 'sharp'
 import { Invalid } from '../http/problem'
 
-export const MAX_PHOTO_BYTES = 12 * 1024 * 1024
+const MAX_PHOTO_BYTES = 12 * 1024 * 1024
 export const MAX_SOUND_BYTES = 40 * 1024 * 1024
 const MAX_PIXELS = 60_000_000
 

@@ -1,10 +1,7 @@
 import type { Station } from '@nubrin/core/judge'
 import { type ComponentType, useEffect, useState } from 'react'
+import type { StationProps } from '../stations/station'
 
-/** One station's work area; `cut` is where the cross-section stands, for those that show one. */
-export interface StationProps {
-  cut: number
-}
 type View = ComponentType<StationProps>
 const LOAD: Record<Station, () => Promise<{ default: View }>> = {
   brief: () => import('../stations/brief'),

@@ -1,4 +1,4 @@
-export { ApiError, call, refusalText, setCsrf, urlOf } from './client'
+export { ApiError, call, refusalText, urlOf } from './client'
 export { freshId, todayIso } from './local'
 export {
   queries,

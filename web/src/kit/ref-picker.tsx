@@ -2,17 +2,7 @@ import { type Kind, placesOf, type Ref, type Saber, THINGS } from '@nubrin/core/
 import { GroupedSelect } from './select'
 
 /** The kinds of things that have a place, or can be shown. */
-export const SHOWN: readonly Kind[] = [
-  'section',
-  'fastener',
-  'opening',
-  'socket',
-  'part',
-  'blade',
-  'zone',
-  'input',
-  'preset',
-]
+const SHOWN: readonly Kind[] = ['section', 'fastener', 'opening', 'socket', 'part', 'blade', 'zone', 'input', 'preset']
 
 /** Links to a thing of the saber, or to nothing. */
 export function RefPicker({

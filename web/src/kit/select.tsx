@@ -2,7 +2,7 @@ import { Listbox, ListboxButton, ListboxOption, ListboxOptions } from '@headless
 import { ChevronDown } from 'lucide-react'
 import { useId } from 'react'
 
-export interface Choice<T extends string> {
+interface Choice<T extends string> {
   value: T
   words: string
 }

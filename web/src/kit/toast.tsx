@@ -2,7 +2,6 @@ import { Toaster, toast } from 'sonner'
 
 /** Says in passing what happened; what must be answered is said where it stands. */
 export const tell = (text: string) => toast(text)
-export const warn = (text: string) => toast.error(text)
 
 export const Toasts = () => (
   <Toaster

@@ -22,7 +22,7 @@ interface Change {
   ops: Op[]
 }
 
-export type SaveState = 'saved' | 'saving' | 'waiting' | 'offline' | 'conflict' | 'refused'
+type SaveState = 'saved' | 'saving' | 'waiting' | 'offline' | 'conflict' | 'refused'
 
 export interface BenchState {
   id: string | undefined

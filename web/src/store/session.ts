@@ -2,7 +2,7 @@ import type { Api, GoodOf } from '@nubrin/core/api'
 import { create } from 'zustand'
 import { call, setCsrf } from '../data/client'
 
-export type Person = NonNullable<GoodOf<Api['session']>['user']>
+type Person = NonNullable<GoodOf<Api['session']>['user']>
 
 interface Session {
   /** undefined until asked; null when nobody is signed in. */

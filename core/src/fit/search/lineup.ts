@@ -57,7 +57,7 @@ export function pushRear(l: Lineup, i: number, to: number, x: number): number {
 }
 
 /** Where the one before must end when all in the slots from `i` down to above `to` lies as far forward as it goes. */
-export function pushFront(l: Lineup, i: number, to: number, x: number): number {
+function pushFront(l: Lineup, i: number, to: number, x: number): number {
   for (; i > to; i--) {
     const c = l.choices[i]!
     l.at[i] = lastBefore(c, l.pick[i]!, x - c.len[l.pick[i]!]!)

@@ -1,5 +1,4 @@
-import type { Cavity, Interval } from '../../room/cavity'
-import type { Body } from '../../room/radial'
+import type { Body, Cavity, Interval } from '../../room'
 
 /** One row that a slot may take. Sizes in mm, mass in g. */
 export interface Candidate {
@@ -15,7 +14,7 @@ export interface Candidate {
   score: number
 }
 
-export interface ChamberWish {
+interface ChamberWish {
   d: number
   least: number
   mass: number

@@ -1,5 +1,4 @@
-import { type Cavity, earliest, type Interval, meet, passable, startsOf } from '../../room/cavity'
-import type { Body } from '../../room/radial'
+import { type Body, type Cavity, earliest, type Interval, meet, passable, startsOf } from '../../room'
 import { type Arrangement, type Class, classesOf, type LayoutProblem } from './problem'
 
 export const EPS = 1e-9

@@ -1,5 +1,4 @@
-import { type Cavity, meet, passable, startsOf } from '../../room/cavity'
-import type { Body } from '../../room/radial'
+import { type Body, type Cavity, meet, passable, startsOf } from '../../room'
 import type { Candidate, Class, LayoutProblem, LayoutResult, Verdict } from './problem'
 import { EPS, heardFrom } from './room'
 
@@ -122,7 +121,7 @@ function refuse(
 }
 
 /** Outer diameter of a round row, mm. */
-export const sizeOf = (c: Class) => (c.body as { d: number }).d
+const sizeOf = (c: Class) => (c.body as { d: number }).d
 const name = (rows: readonly Candidate[], c: Class | undefined) => (c ? rows[c.rows[0]!]!.name : undefined)
 
 /** From where to where the bore is too small for a body lying from x on. */

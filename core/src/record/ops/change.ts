@@ -36,7 +36,7 @@ export function composeOps(first: readonly Op[], second: readonly Op[]): Op[] {
 }
 
 /** What an operation touches: the path of the field or item it changes. An insertion touches the item it brings. */
-export const touched = (op: Op): string => (op.op === 'insert' ? `${op.at}/@${op.item.id}` : op.at)
+const touched = (op: Op): string => (op.op === 'insert' ? `${op.at}/@${op.item.id}` : op.at)
 /** All that a change touches, each once. */
 export const touches = (ops: readonly Op[]): string[] => [...new Set(ops.map(touched))]
 

@@ -1,0 +1,39 @@
+import { readdirSync, readFileSync, statSync } from 'node:fs'
+import { join } from 'node:path'
+import { describe, expect, test } from '@jest/globals'
+
+const files = (dir: string): string[] =>
+  readdirSync(dir).flatMap((f) => {
+    const p = join(dir, f)
+    return statSync(p).isDirectory() ? files(p) : /\.tsx?$/.test(p) ? [p] : []
+  })
+const read = (file: string) => readFileSync(file, 'utf8')
+const bare = (text: string) => text.replace(/\/\*[\s\S]*?\*\/|\/\/.*/g, '')
+
+describe('the core is pure', () => {
+  test('it knows only its own few packages', () => {
+    const allowed = /^(ajv|ajv-formats|@sinclair\/typebox|culori|wavefile|papaparse|dxf-writer|intl-messageformat)$/
+    const strange = files('core/src').flatMap((f) =>
+      [...read(f).matchAll(/(?:from |import\()'([^'\n]+)'/g)]
+        .map((m) => m[1]!)
+        .filter((i) => !i.startsWith('.') && !allowed.test(i))
+        .map((i) => `${f}: ${i}`),
+    )
+    expect(strange).toEqual([])
+  })
+  test('it has no clock, no chance, no screen and no process', () => {
+    const outer = /\b(document|window|process|localStorage)\.|\bDate\.now|new Date\(\)|Math\.random/
+    const strange = files('core/src').filter((f) =>
+      outer.test(bare(read(f)).replace(/'[^'\n]*'|`[^`]*`|\.\/document/g, '')),
+    )
+    expect(strange).toEqual([])
+  })
+})
+
+describe('the client’s sentences', () => {
+  test('are made nowhere but in the catalogue', () => {
+    const prose = /'[A-Z][a-z]+ [a-z]+ [a-z]+[^']*\.'|`[A-Z][a-z]+ [^`]*\.`/
+    const own = ['core/src/script/topics.ts', 'core/src/script/cautions.ts', ...files('core/src/handoff')]
+    expect(own.filter((f) => prose.test(bare(read(f))))).toEqual([])
+  })
+})

@@ -1,0 +1,34 @@
+// npm run mutate -- facts record: plants faults in folders of the core and says how many of them a test noticed.
+import { spawnSync } from 'node:child_process'
+import { existsSync, readFileSync } from 'node:fs'
+import { dirname, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { ensureNpm } from './lib/install.mjs'
+
+const root = dirname(dirname(fileURLToPath(import.meta.url)))
+process.chdir(root)
+ensureNpm(root)
+const GATED = ['facts', 'record', 'units', 'room', 'drawing', 'fit', 'power', 'parts', 'import']
+const folders = process.argv.slice(2)
+for (const folder of folders.length ? folders : GATED) {
+  const run = spawnSync(join(root, 'node_modules/.bin/stryker'), ['run'], {
+    stdio: ['ignore', 'ignore', 'inherit'],
+    env: { ...process.env, NUBRIN_MUTATE: folder },
+  })
+  const file = `test-results/mutation/${folder.replaceAll('/', '-')}.json`
+  if (run.status !== 0 || !existsSync(file)) {
+    console.log(`${folder}: the run itself failed`)
+    process.exitCode = 1
+    continue
+  }
+  const { files } = JSON.parse(readFileSync(file, 'utf8'))
+  let [found, all] = [0, 0]
+  for (const [name, { mutants }] of Object.entries(files)) {
+    const counted = mutants.filter((m) => ['Killed', 'Timeout', 'Survived', 'NoCoverage'].includes(m.status))
+    const killed = counted.filter((m) => m.status === 'Killed' || m.status === 'Timeout').length
+    found += killed
+    all += counted.length
+    if (counted.length && killed / counted.length < 0.6) console.log(`  ${name}: ${killed} of ${counted.length}`)
+  }
+  console.log(`${folder}: ${found} of ${all} planted faults noticed, ${Math.round((100 * found) / Math.max(1, all))} %`)
+}
