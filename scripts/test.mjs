@@ -1,4 +1,4 @@
-// npm test: installs what is missing, then types, lint, unit and server tests, and the real interface in Chromium.
+// npm test: installs what is missing, then types, lint, floors, unit, component and server tests, and the real interface in Chromium.
 import { spawnSync } from 'node:child_process'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
@@ -26,14 +26,16 @@ const step = (name, command, args, env = {}) => {
   passed += good || (r.status === 0 ? 1 : 0)
   failed += r.status === 0 ? 0 : Math.max(1, count('failed'))
   if (r.status !== 0) console.log(text)
-  else console.log(`  ok${good ? `, ${good} tests` : ''}`)
+  else console.log(`  ok${good ? `, ${good} tests` : ''}${/^\d+ modules.*$/m.exec(text)?.[0].replace(/^/, ', ') ?? ''}`)
 }
 
 step('types', bin('tsc'), ['--noEmit', '-p', 'tsconfig.json'])
 step('lint and format', bin('biome'), ['check', '.'])
+step('floors', process.execPath, ['scripts/floors.mjs'])
+step('nothing dead', bin('knip'), [])
 const { build } = await import('./build.mjs')
 await build()
-step('core and server', process.execPath, [
+step('core, server and kit', process.execPath, [
   '--experimental-vm-modules',
   '--no-warnings',
   join(root, 'node_modules/jest/bin/jest.js'),

@@ -30,6 +30,7 @@ export async function startServer(env: Record<string, string> = {}): Promise<Ser
         PORT: String(port),
         NUBRIN_DATA: data,
         NUBRIN_SIGNIN_LIMIT: '8',
+        NUBRIN_CHECK_ANSWERS: '1',
         ...env,
       },
       stdio: ['ignore', 'pipe', 'pipe'],

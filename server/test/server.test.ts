@@ -64,7 +64,7 @@ describe('signing in', () => {
 })
 
 describe('keeping a commission', () => {
-  test('created, changed by patch, read back, and its rows agree with the record', async () => {
+  test('created, changed by operations, read back, and its rows agree with the record', async () => {
     const made = await me.ask('POST', '/commissions', {
       title: 'Kelp',
       client: 'Ilsabet Vorne',
@@ -77,8 +77,8 @@ describe('keeping a commission', () => {
     const saved = await me.ask('PATCH', `/commissions/${id}`, {
       base: 1,
       ops: [
-        { op: 'replace', path: '/brief', value: 'green' },
-        { op: 'add', path: '/requests/-', value: { id: 'rq1', text: 'loud', status: 'open' } },
+        { op: 'set', at: '/brief', value: 'green' },
+        { op: 'insert', at: '/requests', item: { id: 'rq1', text: 'loud', status: 'open' }, after: null },
       ],
     })
     expect(saved).toMatchObject({ status: 200, body: { revision: 2, savedBy: 'Maren' } })
@@ -108,7 +108,7 @@ describe('keeping a commission', () => {
         ).toEqual(list.map((x: { id: string }) => x.id).sort())
     }
   })
-  test('an old revision is a conflict that names who changed what', async () => {
+  test('the same field changed from an old revision is a conflict that names who changed what; another field is not', async () => {
     const osk = new Visitor(server.url)
     await osk.signIn('osk')
     const { revision } = (await me.ask('GET', '/commissions/first-lantern')).body
@@ -116,29 +116,42 @@ describe('keeping a commission', () => {
       (
         await osk.ask('PATCH', '/commissions/first-lantern', {
           base: revision,
-          ops: [{ op: 'replace', path: '/title', value: 'First Lantern II' }],
+          ops: [{ op: 'set', at: '/title', value: 'First Lantern II' }],
         })
       ).status,
     ).toBe(200)
     const late = await me.ask('PATCH', '/commissions/first-lantern', {
       base: revision,
-      ops: [{ op: 'replace', path: '/brief', value: 'late' }],
+      ops: [{ op: 'set', at: '/title', value: 'late' }],
     })
     expect(late).toMatchObject({
       status: 409,
-      body: { revision: revision + 1, changes: [{ by: 'Osk', paths: ['/title'] }] },
+      body: { revision: revision + 1, changes: [{ by: 'Osk', paths: ['/title'] }], clashes: ['/title'] },
     })
-    expect((await me.ask('GET', '/commissions/first-lantern')).body.record.brief).not.toBe('late')
+    expect((await me.ask('GET', '/commissions/first-lantern')).body.record.title).toBe('First Lantern II')
+    // Another field does not clash: it lands beside what he changed, and what he changed comes back.
+    const beside = await me.ask('PATCH', '/commissions/first-lantern', {
+      base: revision,
+      ops: [{ op: 'set', at: '/brief', value: 'late' }],
+    })
+    expect(beside).toMatchObject({
+      status: 200,
+      body: { since: [{ op: 'set', at: '/title' }] },
+    })
+    expect((await me.ask('GET', '/commissions/first-lantern')).body.record).toMatchObject({
+      title: 'First Lantern II',
+      brief: 'late',
+    })
   })
   test.each([
-    ['a path that is not there', [{ op: 'replace', path: '/sabers/9/name', value: 'x' }], '/sabers/9/name'],
+    ['a path that is not there', [{ op: 'set', at: '/sabers/@nobody/name', value: 'x' }], '/sabers/@nobody/name'],
     [
       'a wrong type',
-      [{ op: 'replace', path: '/sabers/0/hilt/sections/0/length/value', value: 'long' }],
+      [{ op: 'set', at: '/sabers/@cw/hilt/sections/@cw-pommel/length/value', value: 'long' }],
       '/sabers/0/hilt/sections/0/length/value',
     ],
-    ['a new id', [{ op: 'replace', path: '/id', value: 'other-id' }], '/id'],
-    ['a prototype', [{ op: 'add', path: '/__proto__/x', value: 1 }], '/__proto__/x'],
+    ['a new id', [{ op: 'set', at: '/id', value: 'other-id' }], '/id'],
+    ['a prototype', [{ op: 'set', at: '/__proto__/x', value: 1 }], '/__proto__/x'],
   ])('%s changes nothing and names the path', async (_n, ops, path) => {
     const before = (await me.ask('GET', '/commissions/crosswind')).body
     const r = await me.ask('PATCH', '/commissions/crosswind', { base: before.revision, ops })
@@ -149,7 +162,10 @@ describe('keeping a commission', () => {
   test('history cannot be rewritten, even in the database', async () => {
     await expect(sql("UPDATE history SET `by` = 'nobody'")).rejects.toThrow('append-only')
     const h = (await me.ask('GET', '/commissions/first-lantern/history')).body
-    expect(h[0]).toMatchObject({ by: 'Osk', paths: ['/title'] })
+    expect(h.slice(0, 2)).toMatchObject([
+      { by: 'Maren', paths: ['/brief'] },
+      { by: 'Osk', paths: ['/title'] },
+    ])
   })
   test('a commission begun from another hilt owns its copy, sizes to be confirmed', async () => {
     const r = (await me.ask('POST', '/commissions', { title: 'Second Warden', model: 'reed-warden' })).body.record
@@ -242,10 +258,11 @@ describe('planning', () => {
     expect(model.sabers[0].parts.every((p: { lot?: string }) => p.lot === undefined)).toBe(true)
     const begun = (await me.ask('POST', '/commissions', { title: 'From it', model: model.id })).body.record
     expect(begun.sabers[0].hilt.sections[1].bore).toMatchObject({ source: 'assumed', with: 'model sheet' })
-    await me.ask('PATCH', `/commissions/${model.id}`, {
-      base: 1,
-      ops: [{ op: 'replace', path: '/sabers/0/hilt/sections/1/length/value', value: 99 }],
-    })
+    const at = `/sabers/@${model.sabers[0].id}/hilt/sections/@${model.sabers[0].hilt.sections[1].id}/length/value`
+    const changed = await me.ask('PATCH', `/commissions/${model.id}`, { base: 1, ops: [{ op: 'set', at, value: 99 }] })
+    expect(changed.status).toBe(200)
+    const byPosition = [{ op: 'set', at: '/sabers/0/hilt/sections/1/length/value', value: 98 }]
+    expect((await me.ask('PATCH', `/commissions/${model.id}`, { base: 2, ops: byPosition })).status).toBe(422)
     const later = (await me.ask('GET', `/commissions/${begun.id}`)).body.record
     expect(later.sabers[0].hilt.sections[1].length.value).toBe(116)
     expect(
@@ -269,17 +286,17 @@ describe('planning', () => {
   test('a record kept by an older version is read as it is now, and rewritten by the next save', async () => {
     await sql("UPDATE commissions SET record = JSON_SET(record, '$.version', 1) WHERE id = 'first-lantern'")
     const { revision, record } = (await me.ask('GET', '/commissions/first-lantern')).body
-    expect(record.version).toBe(2)
+    expect(record.version).toBe(3)
     const saved = await me.ask('PATCH', '/commissions/first-lantern', {
       base: revision,
-      ops: [{ op: 'replace', path: '/brief', value: 'older' }],
+      ops: [{ op: 'set', at: '/brief', value: 'older' }],
     })
     expect(saved.status).toBe(200)
     expect(
       Number(
         (await sql("SELECT JSON_VALUE(record, '$.version') AS v FROM commissions WHERE id = 'first-lantern'"))[0].v,
       ),
-    ).toBe(2)
+    ).toBe(3)
   })
 })
 
@@ -435,7 +452,7 @@ describe('handing over', () => {
     const { revision } = (await me.ask('GET', '/commissions/reed-warden')).body
     await me.ask('PATCH', '/commissions/reed-warden', {
       base: revision,
-      ops: [{ op: 'replace', path: '/title', value: 'Changed later' }],
+      ops: [{ op: 'set', at: '/title', value: 'Changed later' }],
     })
     const client = new Visitor(server.url)
     const page = await client.ask('GET', `/client/${token}`)
@@ -475,13 +492,68 @@ describe('the API’s own description', () => {
           path.replace(/\{\w+\}/g, (k) => known[k]!),
           method === 'get' ? undefined : {},
         )
-        expect(
-          `${method} ${path} ${r.status} ${[...Object.keys(route.responses), '500'].includes(String(r.status))}`,
-        ).toBe(`${method} ${path} ${r.status} true`)
+        expect(`${method} ${path} ${r.status} ${Object.keys(route.responses).includes(String(r.status))}`).toBe(
+          `${method} ${path} ${r.status} true`,
+        )
         expect(r.body?.detail ?? '').not.toMatch(/There is nothing at/)
       }
     expect((await me.ask('GET', '/nowhere')).body.detail).toContain('There is nothing at')
     expect((await me.ask('POST', '/commissions', undefined)).status).toBe(422)
+  })
+  test('no route breaks on anything that is sent to it', async () => {
+    const strange = [
+      ...['', ' ', '0', '-1', '1e999', 'null', '%00', '..', '../..', '\u202e', '😀', 'a'.repeat(400), "';--", '{}'],
+    ]
+    const bodies = [
+      undefined,
+      null,
+      0,
+      'x',
+      [],
+      {},
+      [[]],
+      { base: -1, ops: [] },
+      { base: 1e300, ops: [{}] },
+      { ops: 'x' },
+    ]
+    const changes = [
+      { op: 'set', at: '/sabers/@__proto__/name', value: 'x' },
+      { op: 'set', at: '/__proto__/polluted', value: true },
+      { op: 'remove', at: '/sabers/@rw', item: { id: 'rw' }, after: null },
+      { op: 'move', at: '/sabers/@rw', after: 'nobody', was: null },
+      { op: 'insert', at: '/title', item: { id: 'x' }, after: null },
+      { op: 'unset', at: '/format', was: 'x' },
+    ]
+    const told: string[] = []
+    const send = async (method: string, path: string, body?: unknown) => {
+      const r = await me.ask(method, path, body)
+      if (r.status >= 500)
+        told.push(`${method} ${path} ${JSON.stringify(body)}: ${r.status} ${JSON.stringify(r.body).slice(0, 120)}`)
+    }
+    const paths = (await me.ask('GET', '/openapi.json')).body.paths as Record<
+      string,
+      Record<string, { parameters: { name: string; in: string }[] }>
+    >
+    for (const [path, methods] of Object.entries(paths))
+      for (const [method, { parameters }] of Object.entries(methods)) {
+        if (path === '/session') continue
+        for (const word of strange) {
+          const at = path.replace(/\{\w+\}/g, encodeURIComponent(word) || '_')
+          const query = parameters.filter((p) => p.in === 'query').map((p) => `${p.name}=${encodeURIComponent(word)}`)
+          await send(
+            method.toUpperCase(),
+            query.length ? `${at}?${query.join('&')}` : at,
+            method === 'get' ? undefined : {},
+          )
+        }
+        if (method === 'get' || method === 'delete') continue
+        const known = path.replace('{id}', 'drill-pattern').replace(/\{\w+\}/g, '1')
+        for (const body of bodies) await send(method.toUpperCase(), known, body)
+      }
+    for (const op of changes) await send('PATCH', '/commissions/drill-pattern', { base: 1, ops: [op] })
+    expect(told).toEqual([])
+    expect(({} as { polluted?: boolean }).polluted).toBeUndefined()
+    expect((await me.ask('GET', '/commissions/reed-warden')).body.record.sabers).toHaveLength(1)
   })
   test('a body that is not JSON, or too large, is told so', async () => {
     const res = await fetch(`${server.url}/api/session`, {
@@ -505,7 +577,7 @@ describe('a power cut', () => {
         const r = await me
           .ask('PATCH', `/commissions/${id}`, {
             base: revision,
-            ops: [{ op: 'replace', path: '/brief', value: `edit ${i}` }],
+            ops: [{ op: 'set', at: '/brief', value: `edit ${i}` }],
           })
           .catch(() => undefined)
         if (r?.status !== 200) return

@@ -16,6 +16,7 @@ export {
 } from './commission'
 export { ACTIONS, type Action, ControlRow, GESTURES, INPUT_KINDS, Input, POSES, STATES } from './controls'
 export { asCopy, unconfirmed } from './copy'
+export { describeFormat } from './describe'
 export {
   CLIENT_MAY,
   Fastener,

@@ -1,0 +1,153 @@
+import { describe, expect, test } from '@jest/globals'
+import { gestureText } from '@nubrin/core/controls'
+import { fact, known, type NumberFact } from '@nubrin/core/facts'
+import { type Block, buildHandoff, type HandoffDocument, liftHandoff } from '@nubrin/core/handoff'
+import { type Commission, factPaths, ORDERS, type Saber } from '@nubrin/core/record'
+import { compose, rehearse, troubleText } from '@nubrin/core/script'
+import { demoCommissions } from '@nubrin/demo'
+import { demo, TODAY } from './samples'
+
+const all = demoCommissions(TODAY)
+const build = (c: Commission) => buildHandoff(c, 'Shop', TODAY)
+const chapter = (d: HandoffDocument, id: string) => d.chapters.find((c) => c.id === id)!
+const blocks = <K extends Block['kind']>(d: HandoffDocument, id: string, kind: K) =>
+  chapter(d, id).blocks.filter((b): b is Extract<Block, { kind: K }> => b.kind === kind)
+const idFor = (c: Commission, s: Saber, id: string) => (c.sabers.length > 1 ? `${id}-${s.id}` : id)
+
+describe('the shape of the handoff', () => {
+  test('chapters stand in the order in which the client needs them, each once, none of them empty', () => {
+    const d = build(demo('reed-warden'))
+    expect(d.chapters.map((c) => c.id)).toEqual(
+      [
+        ['words', 'requests', 'arrivals', 'spec', 'cautions', 'power', 'controls', 'presets', 'blade', 'screws'],
+        ['opening', 'charging', 'tests', 'walkthrough', 'questions', 'packing', 'credits'],
+      ].flat(),
+    )
+    for (const c of all)
+      for (const ch of build(c).chapters) {
+        expect(ch.blocks.length).toBeGreaterThan(0)
+        for (const b of ch.blocks) {
+          if (b.kind === 'table') for (const row of b.rows) expect(row).toHaveLength(b.head.length)
+          if (b.kind === 'table' && b.swatch) expect(b.swatch).toHaveLength(b.rows.length)
+          if (b.kind === 'steps') expect(b.steps.length).toBeGreaterThan(0)
+        }
+      }
+  })
+  test.each(all.map((c) => [c.id, c] as const))('%s: every preset in its position with its colour', (_id, c) => {
+    for (const s of c.sabers.filter((x) => x.presets.length)) {
+      const [table] = blocks(build(c), idFor(c, s, 'presets'), 'table')
+      expect(table!.rows.map((r) => [r[0], r[1]])).toEqual(s.presets.map((p, i) => [String(i + 1), p.name]))
+      expect(table!.swatch).toEqual(s.presets.map((p) => p.colour))
+      for (const [i, p] of s.presets.entries()) {
+        expect(table!.rows[i]![2]).toContain(p.colour)
+        if (p.askedBy) expect(table!.rows[i]!.join()).toContain(p.askedBy)
+      }
+    }
+  })
+  test.each(all.map((c) => [c.id, c] as const))('%s: every control as the hand does it', (_id, c) => {
+    for (const s of c.sabers.filter((x) => x.controls.length)) {
+      const [table] = blocks(build(c), idFor(c, s, 'controls'), 'table')
+      expect(table!.rows).toHaveLength(s.controls.length)
+      for (const r of s.controls) {
+        const row = table!.rows.find((x) => x[1] === gestureText(s, r) && x[0]!.startsWith(r.state))
+        expect(`${r.id} ${row !== undefined}`).toBe(`${r.id} true`)
+      }
+    }
+  })
+  test.each(all.map((c) => [c.id, c] as const))('%s: every step with its tool and its caution, in order', (_id, c) => {
+    for (const s of c.sabers) {
+      const told = build(c)
+        .chapters.filter((ch) => ch.saber === s.id)
+        .flatMap((ch) => ch.blocks)
+      for (const p of s.access.filter((a) => a.steps.length)) {
+        const found = told.find(
+          (b): b is Extract<Block, { kind: 'steps' }> =>
+            b.kind === 'steps' && b.steps[0]!.text === p.steps[0]!.text && b.steps.length === p.steps.length,
+        )
+        expect(found?.steps.map((x) => [x.text, x.tool, x.caution])).toEqual(
+          p.steps.map((x) => [x.text, x.tool, x.caution]),
+        )
+      }
+    }
+  })
+  test.each(all.map((c) => [c.id, c] as const))(
+    '%s: wishes, arrivals, packing, credits and questions, row for row',
+    (_id, c) => {
+      const d = build(c)
+      const rows = (id: string) => (d.chapters.some((x) => x.id === id) ? (blocks(d, id, 'table')[0]?.rows ?? []) : [])
+      const whose = (saber?: string) =>
+        c.sabers.length > 1 ? ` (${c.sabers.find((x) => x.id === saber)?.name ?? 'all'})` : ''
+      expect(rows('requests').map((r) => r[0])).toEqual(c.requests.map((r) => r.text + whose(r.saber)))
+      expect(rows('arrivals').map((r) => r[1])).toEqual(c.arrivals.map((a) => a.condition))
+      expect(rows('packing').map((r) => [r[0], r[1]])).toEqual(c.packing.map((p) => [p.what, String(p.quantity)]))
+      expect(rows('packing').map((r) => r[2])).toEqual(c.packing.map((p) => (p.packed ? 'yes' : 'not yet')))
+      expect(rows('credits')).toEqual(c.credits.map((k) => [k.who, k.did]))
+      expect(rows('questions').map((r) => r[0])).toEqual(c.questions.filter((q) => q.answer).map((q) => q.text))
+    },
+  )
+  test('every test says what was wanted, what was found and how it stands', () => {
+    const c = demo('ember-fair')
+    for (const s of c.sabers.filter((x) => x.tests.length)) {
+      const rows = blocks(build(c), idFor(c, s, 'tests'), 'table')[0]!.rows
+      for (const t of s.tests) {
+        const row = rows.find((r) => r[0] === t.what)!
+        const last = t.readings.at(-1)
+        if (!last) expect(row[3]).toMatch(/not/)
+        else if (last.value !== undefined) expect(row[2]).toContain(String(last.value))
+      }
+    }
+  })
+  test('the script of the walkthrough is told beat for beat', () => {
+    const c = demo('reed-warden')
+    const [script] = blocks(build(c), 'walkthrough', 'script')
+    expect(script!.beats.map((b) => b.say)).toEqual(c.sabers[0]!.beats.map((b) => b.say))
+    expect(script!.beats.map((b) => b.n)).toEqual(c.sabers[0]!.beats.map((_b, i) => i + 1))
+  })
+})
+
+describe('nothing is firmer on paper than in the record', () => {
+  test('a length that is recalled, assumed, told or disputed is printed as about; an unknown is not recorded', () => {
+    const c = demo('reed-warden')
+    const row = (f: NumberFact) => {
+      const x = structuredClone(c)
+      x.sabers[0]!.blades[0]!.length = f as (typeof x.sabers)[0]['blades'][0]['length']
+      return blocks(build(x), 'blade', 'table')[0]!.rows[0]![2]
+    }
+    for (const source of ['recalled', 'assumed', 'client'] as const)
+      expect(row(fact(900, 'mm', source))).toBe('about 900 mm')
+    for (const source of ['measured', 'datasheet', 'configured', 'computed'] as const)
+      expect(row(fact(900, 'mm', source))).toBe('900 mm')
+    expect(row({ ...fact(900, 'mm', 'measured'), rivals: [{ value: 920, source: 'client' }] })).toBe('about 900 mm')
+    expect(row(fact(null, 'mm'))).toBe('not recorded')
+  })
+  test('without any value at all it still says what it does not know, and breaks on nothing', () => {
+    for (const c of all) {
+      const bare = structuredClone(c)
+      for (const s of bare.sabers)
+        for (const { fact: f } of factPaths(s)) Object.assign(f, { value: null, source: 'unknown' })
+      const said = JSON.stringify(build(bare))
+      expect(said).not.toMatch(/NaN|undefined|null|\[object/)
+    }
+    for (const c of all) expect(JSON.stringify(build(c))).not.toMatch(/NaN|undefined|\[object/)
+  })
+})
+
+describe('a frozen handoff', () => {
+  test('the first ones, without a version, are read as they were issued', () => {
+    const { format: _f, version: _v, ...old } = build(demo('reed-warden'))
+    expect(liftHandoff(old)).toEqual({ ...old, format: 'nubrin-handoff', version: 2 })
+  })
+})
+
+describe('scripts composed by hand of nobody', () => {
+  test.each(all.flatMap((c) => ORDERS.map((o) => [c.id, o, c] as const)))(
+    '%s told %s has no trouble at all',
+    (_id, o, c) => {
+      for (const s of c.sabers) {
+        const told = { ...s, beats: compose(c, s, o) }
+        expect(rehearse(told).troubles.map((t) => `${troubleText(t)} ${t.beat.say}`)).toEqual([])
+        expect(told.beats.every((b) => b.say.trim() && known(fact(b.seconds, 's'))! > 0)).toBe(true)
+      }
+    },
+  )
+})
