@@ -6,8 +6,8 @@ import { freshId } from '../../data'
 import { Empty, SelectCell, SortableList } from '../../kit'
 import { useEditSaber, useOrder, useSaber } from '../../store/commission'
 import { BeatRow } from './BeatRow'
+import { NotTold } from './NotTold'
 import { TakeAlong } from './TakeAlong'
-import { Untold } from './Untold'
 
 const ORDER_WORDS = {
   pommelUp: 'from the pommel up',
@@ -89,7 +89,7 @@ export default function Walkthrough() {
         ) : null}
       </section>
       <div>
-        <Untold order={order} saber={saber} />
+        <NotTold order={order} saber={saber} />
         <TakeAlong order={order} saber={saber} />
       </div>
     </div>

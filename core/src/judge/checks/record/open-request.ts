@@ -2,7 +2,7 @@ import { check } from '../../check'
 
 export const openRequest = check<{
   open: { text: string }
-  untold: { text: string; status: string; answer: string | undefined }
+  notTold: { text: string; status: string; answer: string | undefined }
   nowhere: { text: string }
 }>({
   id: 'openRequest',
@@ -27,7 +27,7 @@ export const openRequest = check<{
       if ((r.status === 'declined' || r.status === 'changed') && !r.toldOn)
         return [
           {
-            code: 'untold' as const,
+            code: 'notTold' as const,
             subject: r.id,
             level: 'caution' as const,
             params: { text: r.text, status: r.status, answer: r.answer },
@@ -44,7 +44,7 @@ export const openRequest = check<{
       detail: `“${p.text}”`,
       remedy: 'Say where it is met, or that it was changed or declined.',
     }),
-    untold: (p) => ({
+    notTold: (p) => ({
       title: `The client was not told: wish ${p.status}`,
       detail: `“${p.text}”${p.answer ? `: ${p.answer}` : ''}`,
       remedy: 'Tell the client and note the day.',

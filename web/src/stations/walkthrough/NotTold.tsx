@@ -7,7 +7,7 @@ import { useEditSaber } from '../../store/commission'
 import { useSession } from '../../store/session'
 
 /** What the script does not say yet; each gets a beat or is left out by name. */
-export function Untold({ order, saber }: { order: Commission; saber: Saber }) {
+export function NotTold({ order, saber }: { order: Commission; saber: Saber }) {
   const editSaber = useEditSaber()
   const me = useSession((s) => s.person?.name ?? '')
   const gaps = useMemo(() => uncovered(order, saber), [order, saber])
