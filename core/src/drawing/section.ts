@@ -1,4 +1,4 @@
-import type { Saber } from '../record'
+import type { FittedPart, Saber } from '../record'
 import { layOut } from '../room'
 import { drawBlade } from './painters/blade'
 import { type Canvas, MARGIN, type SectionView } from './painters/canvas'
@@ -58,7 +58,12 @@ export function drawSection(saber: Saber, view: SectionView): Scene {
   shape.sections.forEach((s, i) => {
     drawJoint(ctx, s, shape.sections[i + 1])
   })
-  if (!view.bare) for (const p of saber.parts) drawPart(ctx, p)
+  if (!view.bare) {
+    // What lies in a chamber is seen through its crystal.
+    const chambers = new Set(saber.parts.flatMap((p) => (p.kind === 'chamber' ? [p.id] : [])))
+    const inChamber = (p: FittedPart) => p.beside !== undefined && chambers.has(p.beside)
+    for (const p of [...saber.parts.filter(inChamber), ...saber.parts.filter((q) => !inChamber(q))]) drawPart(ctx, p)
+  }
   for (const o of saber.hilt.openings) drawOpening(ctx, o)
   for (const f of saber.hilt.fasteners) drawFastener(ctx, f)
   if (!view.bare) drawMeasures(ctx)

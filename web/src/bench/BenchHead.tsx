@@ -32,14 +32,15 @@ export function BenchHead({ commands }: { commands: ReturnType<typeof useCommand
       <Link to="/" className="text-brass" aria-label="Back to the rack" title="Back to the rack">
         ←
       </Link>
-      <h1 className="truncate text-[1.32rem]">{order.title}</h1>
-      <p className="text-quiet hidden truncate min-[1100px]:block">{dueText(order)}</p>
+      <h1 className="max-w-[38%] shrink-0 truncate text-[1.32rem]">{order.title}</h1>
+      <p className="text-quiet hidden min-w-0 shrink-[9] truncate min-[1100px]:block">{dueText(order)}</p>
       {order.sabers.length > 1 ? (
         <Tabs
           label="Sabers in this order"
           tabs={order.sabers.map((s) => s.name)}
           at={order.sabers.findIndex((s) => s.id === saberId)}
           onChange={(i) => choose(order.sabers[i]!.id)}
+          className="min-w-[140px] overflow-x-auto"
         />
       ) : null}
       <div className="ml-auto flex shrink-0 items-center gap-3">

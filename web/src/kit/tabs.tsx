@@ -23,7 +23,7 @@ export function Tabs({
         {tabs.map((t) => (
           <Tab
             key={t}
-            className="text-quiet data-selected:border-ink data-selected:text-ink border-b-2 border-transparent px-3 py-1 data-selected:font-semibold"
+            className="text-quiet data-selected:border-ink data-selected:text-ink border-b-2 border-transparent px-3 py-1 whitespace-nowrap data-selected:font-semibold"
           >
             {t}
           </Tab>

@@ -66,7 +66,7 @@ export function PresetSheet({ saber, preset: p, n }: { saber: Saber; preset: Pre
           source="configured"
           onCommit={(f) => set((x) => void (x.flickerHz = f))}
         />
-        <Labelled label="tracks, by comma" className="col-span-2">
+        <Labelled label="tracks, by comma">
           <TextCell
             label="Tracks"
             value={p.tracks.join(', ')}
@@ -80,7 +80,7 @@ export function PresetSheet({ saber, preset: p, n }: { saber: Saber; preset: Pre
             }
           />
         </Labelled>
-        <Labelled label="looks like" className="col-span-2">
+        <Labelled label="looks like">
           <SelectCell
             label="Look of the blade"
             value={p.look ?? ''}
