@@ -34,6 +34,12 @@ test('axe finds nothing on any screen; 1024 px and 200 % hold', async ({ page, s
   await page.goto(`${server.url}/shelf`)
   await page.locator('main li').first().waitFor()
   await check('shelf')
+  // Every piece of the kit, in each of its states.
+  await page.goto(`${server.url}/kit`)
+  await page.getByRole('heading', { name: 'The kit' }).waitFor()
+  await check('kit')
+  await page.getByRole('button', { name: 'open a sheet' }).click()
+  await check('a sheet of the kit')
   await page.goto(`${server.url}/film/reed-warden/rw`)
   await page.getByTestId('say').waitFor()
   await check('film')

@@ -1,10 +1,11 @@
-import { writeFileSync } from 'node:fs'
+import { mkdirSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { test as base, expect, type Page } from '@playwright/test'
 import { type Server, startServer } from '../server/test/harness'
 
-/** A shop of its own for every file of tests, a maker signed in, and a page on which nothing may go wrong unseen. */
-export const test = base.extend<{ folder: string; maker: Page; quiet: undefined }, { server: Server }>({
+/** A fresh shop for every file of tests, and a page on which nothing may go wrong unseen. */
+let usedBy = ''
+export const test = base.extend<{ folder: string; fresh: undefined; quiet: undefined }, { server: Server }>({
   server: [
     // biome-ignore lint/correctness/noEmptyPattern: the runner reads what a fixture needs from this pattern
     async ({}, use) => {
@@ -17,8 +18,7 @@ export const test = base.extend<{ folder: string; maker: Page; quiet: undefined 
   // biome-ignore lint/correctness/noEmptyPattern: the runner reads what a fixture needs from this pattern
   folder: async ({}, use, info) => {
     const folder = info.outputPath('made')
-    writeFileSync(info.outputPath('.keep'), '')
-    await import('node:fs').then((fs) => fs.mkdirSync(folder, { recursive: true }))
+    mkdirSync(folder, { recursive: true })
     await use(folder)
   },
   quiet: [
@@ -30,10 +30,14 @@ export const test = base.extend<{ folder: string; maker: Page; quiet: undefined 
     },
     { auto: true },
   ],
-  maker: async ({ page, server }, use) => {
-    await signIn(page, server.url)
-    await use(page)
-  },
+  fresh: [
+    async ({ server }, use, info) => {
+      if (usedBy && usedBy !== info.file) await server.reset()
+      usedBy = info.file
+      await use(undefined)
+    },
+    { auto: true },
+  ],
 })
 export { expect }
 

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test'
 import { expect, open, saved, signIn, startFilm, test } from './bench'
-import { choose, type } from './hands'
+import { choose, restate, type } from './hands'
 
 const middle = async (page: Page, ref: string) => {
   const box = (await page.locator(`section[aria-label=Drawing] [data-ref="${ref}"]`).first().boundingBox())!
@@ -92,7 +92,7 @@ test('a layout is searched, chosen and kept with the keyboard alone, and a later
   // A bore is measured anew, and the choice is held against it.
   await page.goto(`${server.url}/commission/crosswind/hilt`)
   await page.getByLabel('Name of section 2').waitFor()
-  await type(page, 'bore', '19', 1)
+  await restate(page, 'bore', '19', 1)
   await saved(page)
   await page.goto(`${server.url}/commission/crosswind/fit`)
   await page.getByText('The chosen layout does not hold any more').waitFor()
@@ -171,7 +171,7 @@ test('blades: what to take off, what adapter, what is left to do, and what the c
   await signIn(page, server.url)
   await open(page, `${server.url}/commission/reed-warden/fit`)
   await page.getByRole('tab', { name: 'Blades' }).click()
-  await type(page, 'tube outside', '25.7')
+  await restate(page, 'tube outside', '25.7')
   await page.getByText('Take 0.15 mm off per side.').waitFor()
   await page
     .getByText(/will not enter/)

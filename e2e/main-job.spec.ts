@@ -273,4 +273,5 @@ test('the main job: from a wish to the PDF and the client’s page', async ({ pa
     (await client.evaluate(() => document.documentElement.scrollWidth)) <= 390,
     'a phone does not scroll sideways',
   ).toBeTruthy()
+  await client.close()
 })

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test'
 import { expect, open, saved, signIn, test } from './bench'
-import { choose, chooseWords, type } from './hands'
+import { choose, chooseWords, restate } from './hands'
 
 /** What a figure comes to on the screen, as a number. */
 async function figure(page: Page, name: RegExp): Promise<number> {
@@ -17,7 +17,7 @@ test('power: the use changes the runtime, a figure opens to its inputs, and what
   await open(page, `${server.url}/commission/reed-warden/power`)
   const runtime = /^runtime in use/
   const before = await figure(page, runtime)
-  await type(page, 'share of time lit', '30')
+  await restate(page, 'share of time lit', '30')
   await expect
     .poll(async () => (await figure(page, runtime)) > 1.6 * before, { message: 'about twice as long' })
     .toBeTruthy()

@@ -12,6 +12,8 @@ export interface Server {
   /** Kills the server process at once, as a power cut would. */
   kill: () => Promise<void>
   start: () => Promise<void>
+  /** Starts it anew on an emptied database with the demo shop. */
+  reset: () => Promise<void>
   stop: () => Promise<void>
 }
 
@@ -21,7 +23,7 @@ export async function startServer(env: Record<string, string> = {}): Promise<Ser
   const db = (await startMariadb(join(data, 'mariadb'))) as { url: string; stop: () => Promise<void> }
   const port = (await freePort()) as number
   let child: ChildProcess | undefined
-  const start = async () => {
+  const start = async (more: Record<string, string> = {}) => {
     child = spawn(process.execPath, ['server/dist/main.js'], {
       env: {
         ...process.env,
@@ -32,6 +34,7 @@ export async function startServer(env: Record<string, string> = {}): Promise<Ser
         NUBRIN_SIGNIN_LIMIT: '8',
         NUBRIN_CHECK_ANSWERS: '1',
         ...env,
+        ...more,
       },
       stdio: ['ignore', 'pipe', 'pipe'],
     })
@@ -58,7 +61,11 @@ export async function startServer(env: Record<string, string> = {}): Promise<Ser
     data,
     databaseUrl: db.url,
     kill: () => end('SIGKILL'),
-    start,
+    start: () => start(),
+    reset: async () => {
+      await end('SIGTERM')
+      await start({ NUBRIN_RESET: '1' })
+    },
     stop: async () => {
       await end('SIGTERM')
       await db.stop()

@@ -20,7 +20,6 @@ import {
   SortableList,
   Tabs,
   TextCell,
-  Toasts,
   tell,
 } from '..'
 
@@ -107,7 +106,6 @@ export default function Gallery() {
           <p>Escape puts it away.</p>
         </Modal>
       ) : null}
-      <Toasts />
     </main>
   )
 }
