@@ -36,6 +36,18 @@ function replaced<F extends AnyFact<unknown>>(old: F, next: Claim<unknown>, why?
   return { ...rest, ...asClaim(next), ...(kept.length ? { trail: kept } : {}) } as unknown as F
 }
 
+/** The fact with no two claims that agree: a rival that says what another claim says by now is kept in the trail. */
+function joined<F extends AnyFact<unknown>>(f: F): F {
+  const { rivals = [], ...rest } = f
+  const apart: Claim<unknown>[] = []
+  const same: (Claim<unknown> & { why: string })[] = []
+  for (const r of rivals)
+    if ([f, ...apart].some((c) => agrees(c, r))) same.push({ ...r, why: 'agrees' })
+    else apart.push(r)
+  if (!same.length) return f
+  return { ...rest, ...(apart.length ? { rivals: apart } : {}), trail: [...(f.trail ?? []), ...same] } as unknown as F
+}
+
 /**
  * States a value. An unknown is simply filled, and an assumption yields, since nobody stands behind it. An equal value
  * keeps the better source. A different value from another source, person or day becomes a rival until somebody settles it;
@@ -49,20 +61,20 @@ export function state<F extends AnyFact<unknown>>(old: F | undefined, next: F): 
     if (sameClaim(old, next)) return old
     return better(next, old) ? replaced(old, next) : old
   }
-  if (sameReading(old, next)) return replaced(old, next, 'mistyped')
+  if (sameReading(old, next)) return joined(replaced(old, next, 'mistyped'))
   if (old.source === 'assumed' && !old.rivals?.length) return replaced(old, next, 'assumed until then')
   const rivals = old.rivals ?? []
   const twin = rivals.findIndex((r) => agrees(r, next) || sameReading(r, next))
   if (twin >= 0) {
     const gone = rivals[twin]!
     if (agrees(gone, next) && !better(next, gone)) return old
-    return {
+    return joined({
       ...old,
       rivals: rivals.map((r, i) => (i === twin ? asClaim(next) : r)),
       ...(sameClaim(gone, next)
         ? {}
         : { trail: [...(old.trail ?? []), { ...gone, ...(agrees(gone, next) ? {} : { why: 'mistyped' }) }] }),
-    }
+    })
   }
   // A thirteenth opinion pushes the oldest one into the trail; it is not forgotten.
   const spill = rivals.slice(0, Math.max(0, rivals.length + 1 - MOST_RIVALS))
@@ -77,7 +89,7 @@ export function state<F extends AnyFact<unknown>>(old: F | undefined, next: F): 
 export const correct = <F extends AnyFact<unknown>>(old: F, next: Partial<Claim<F['value']>>): F =>
   sameClaim(old, { ...asClaim(old), ...next } as Claim<unknown>)
     ? old
-    : replaced(old, { ...asClaim(old), ...next } as Claim<unknown>, 'corrected')
+    : joined(replaced(old, { ...asClaim(old), ...next } as Claim<unknown>, 'corrected'))
 
 /** Takes a value back: unknown again, with all that was said kept in the trail. */
 export function retract<F extends AnyFact<unknown>>(old: F, why = 'taken back'): F {

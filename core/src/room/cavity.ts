@@ -73,7 +73,7 @@ function keepOutOf(p: FittedPart, shape: HiltShape): KeepOut | undefined {
     ...shape.sections
       .flatMap((s) => s.bore)
       .filter((b) => mid >= b.x0 && mid <= b.x1)
-      .map((b) => b.d0),
+      .map((b) => b.d0 + ((b.d1 - b.d0) * (mid - b.x0)) / (b.x1 - b.x0)),
     0,
   )
   const inwards = p.kind === 'display' ? depth + DISPLAY_AIR : depth - (outer - bore) / 2
@@ -140,7 +140,6 @@ export function cavityOf(saber: Saber, gone: ReadonlySet<string> = new Set()): C
   return { pieces, x0: 0, x1: end, keeps, needs }
 }
 
-/** Depth kept out of a piece, for everything but the part itself. */
 /** How far the deepest thing reaches in from the wall over a piece, mm; `self` does not keep itself out. */
 export const keepDepth = (p: CavityPiece, self?: string) =>
   p.keeps.reduce((m, k) => (k.ref === self ? m : Math.max(m, k.depth)), 0)

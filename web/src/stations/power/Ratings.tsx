@@ -10,6 +10,7 @@ export function Ratings({ saber, preset }: { saber: Saber; preset: Preset | unde
   const white = useMemo(() => ratings(saber, WHITE), [saber])
   const usual = useMemo(() => (preset ? ratings(saber, preset.colour).list : []), [saber, preset])
   const load = useMemo(() => litCurrent(saber, WHITE), [saber])
+  const needs = [...(load.ok ? [] : load.needs), ...white.needs]
   return (
     <>
       <h2 className="h2">Everything the current passes, worst first</h2>
@@ -30,7 +31,9 @@ export function Ratings({ saber, preset }: { saber: Saber; preset: Preset | unde
         </>
       ) : (
         <p className="text-quiet mt-1">
-          {missingText({ ok: false, needs: [...(load.ok ? [] : load.needs), ...white.needs] })}
+          {needs.length
+            ? missingText({ ok: false, needs })
+            : 'Nothing that carries the current is fitted yet: a cell, a board, a wire, a connector.'}
         </p>
       )}
     </>

@@ -1,0 +1,401 @@
+/** @jest-environment jsdom */
+import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals'
+import { STATIONS, type Station } from '@nubrin/core/judge'
+import { GENERIC_CATALOGUE } from '@nubrin/core/parts'
+import type { Commission } from '@nubrin/core/record'
+import { demoCommissions } from '@nubrin/demo'
+import { QueryClientProvider } from '@tanstack/react-query'
+import { act, cleanup, render, screen, within } from '@testing-library/react'
+import userEvent from '@testing-library/user-event'
+import type { ComponentType } from 'react'
+import { MemoryRouter } from 'react-router'
+import { queries, todayIso } from '../src/data'
+import Access from '../src/stations/access'
+import Brief from '../src/stations/brief'
+import Controls from '../src/stations/controls'
+import Handoff from '../src/stations/handoff'
+import Hilt from '../src/stations/hilt'
+import Power from '../src/stations/power'
+import Proof from '../src/stations/proof'
+import Voice from '../src/stations/voice'
+import Walkthrough from '../src/stations/walkthrough'
+import { useBench } from '../src/store/commission'
+import { useSession } from '../src/store/session'
+
+const VIEWS: Partial<Record<Station, ComponentType>> = {
+  brief: Brief,
+  hilt: Hilt,
+  power: Power,
+  voice: Voice,
+  controls: Controls,
+  access: Access,
+  proof: Proof,
+  walkthrough: Walkthrough,
+  handoff: Handoff,
+}
+const all = demoCommissions(todayIso())
+const bench = () => useBench.getState()
+const saber = () => bench().record!.sabers.find((s) => s.id === bench().saberId)!
+const user = userEvent.setup()
+/** Answers what the stations ask of the server; nothing is ever saved. */
+const answer = (url: string) => {
+  if (url.includes('/clients'))
+    return [{ name: 'Ilsabet Vorne', commissions: [{ id: 'old', title: 'An older one', shipped: null }] }]
+  if (url.includes('/handoffs')) return []
+  if (url.includes('/parts')) return GENERIC_CATALOGUE
+  return {}
+}
+
+beforeEach(() => {
+  jest.useRealTimers()
+  localStorage.clear()
+  queries.clear()
+  Object.assign(globalThis, {
+    fetch: async (url: string, init: { method: string }) =>
+      init.method === 'GET'
+        ? { ok: true, status: 200, json: async () => answer(url) }
+        : Promise.reject(new TypeError('no network')),
+  })
+  useSession.setState({ person: { name: 'Maren' } as never })
+})
+afterEach(cleanup)
+
+async function lay(station: Station, which: string, run?: (c: Commission) => void) {
+  const record = structuredClone(all.find((c) => c.id === which)!)
+  run?.(record)
+  useBench.setState({ id: undefined, record: undefined })
+  const { fetch } = globalThis
+  Object.assign(globalThis, {
+    fetch: async () => ({
+      ok: true,
+      status: 200,
+      json: async () => ({ record, revision: 1, savedAt: '2026-11-24T20:00:00.000Z', savedBy: 'Osk' }),
+    }),
+  })
+  await act(() => bench().open(which))
+  Object.assign(globalThis, { fetch })
+  act(() => bench().chooseSaber(record.sabers[0]!.id))
+  const View = VIEWS[station]!
+  await act(async () => {
+    render(
+      <QueryClientProvider client={queries}>
+        <MemoryRouter>
+          <View />
+        </MemoryRouter>
+      </QueryClientProvider>,
+    )
+  })
+  return record
+}
+const put = async (label: string | RegExp, text: string, nth = 0) => {
+  const field = screen.getAllByLabelText(label)[nth]!
+  await user.clear(field)
+  await user.type(field, `${text}{Enter}`)
+}
+const choose = async (label: string, words: string | RegExp) => {
+  await user.click(document.querySelector(`[data-select="${label}"]`)!)
+  await user.click(await screen.findByRole('option', { name: words }))
+}
+
+describe('every station shows every demo order', () => {
+  const shown = STATIONS.filter((s) => VIEWS[s])
+  test.each(shown.flatMap((s) => all.map((c) => [s, c.id] as const)))('%s of %s', async (station, which) => {
+    await lay(station, which)
+    expect(document.body.textContent).not.toMatch(/NaN|undefined|\[object/)
+    for (const button of screen.queryAllByRole('button'))
+      expect(
+        `${button.outerHTML.slice(0, 80)} ${!!(button.getAttribute('aria-label') || button.getAttribute('aria-labelledby') || button.textContent?.trim() || button.title)}`,
+      ).toMatch(/true$/)
+  })
+  test.each(shown)('%s of an order with nothing in it', async (station) => {
+    await lay(station, 'first-lantern', (c) => {
+      const s = c.sabers[0]!
+      for (const key of [
+        'parts',
+        'blades',
+        'zones',
+        'presets',
+        'inputs',
+        'controls',
+        'access',
+        'tests',
+        'beats',
+        'fixes',
+        'takes',
+      ] as const)
+        (s[key] as unknown[]).length = 0
+      s.hilt.sections = []
+      s.hilt.sockets = []
+      s.hilt.fasteners = []
+      s.hilt.openings = []
+      c.requests = []
+    })
+    expect(document.body.textContent!.length).toBeGreaterThan(20)
+    expect(document.body.textContent).not.toMatch(/NaN|undefined|\[object/)
+  })
+})
+
+describe('brief', () => {
+  test('a wish is added, met and linked to its place; taken out it is gone', async () => {
+    await lay('brief', 'reed-warden')
+    const before = bench().record!.requests.length
+    await user.type(screen.getByLabelText('one wish a line'), 'Quieter{Enter}')
+    expect(bench().record!.requests.at(-1)).toMatchObject({ text: 'Quieter', status: 'open' })
+    await choose(`Status of request ${before + 1}`, 'met')
+    await choose(`Where request ${before + 1} is met`, 'pommel')
+    expect(bench().record!.requests.at(-1)).toMatchObject({
+      status: 'met',
+      where: `section:${saber().hilt.sections[0]!.id}`,
+    })
+    await user.click(screen.getByRole('button', { name: `Remove request ${before + 1}` }))
+    expect(bench().record!.requests).toHaveLength(before)
+  })
+  test('a returning client is known by name', async () => {
+    await lay('brief', 'reed-warden')
+    expect(await screen.findByText('Returning.')).toBeTruthy()
+    expect(screen.getByRole('link', { name: 'An older one' })).toBeTruthy()
+  })
+  test('a count that is none stays in its field; a good one is kept', async () => {
+    await lay('brief', 'cinder-oath')
+    const what = bench().record!.arrivals[0]!.what
+    await put(`How many of ${what}`, '0')
+    expect(screen.getByText('a whole number from 1 to 999')).toBeTruthy()
+    expect(bench().record!.arrivals[0]!.quantity).toBe(1)
+    await put(`How many of ${what}`, '3')
+    expect(bench().record!.arrivals[0]!.quantity).toBe(3)
+  })
+  test('a question answered has its day; the answer taken back has none', async () => {
+    await lay('brief', 'cinder-oath')
+    await put('Answer to question 1', 'yes')
+    expect(bench().record!.questions[0]).toMatchObject({ answer: 'yes', answeredOn: todayIso() })
+    await user.clear(screen.getByLabelText('Answer to question 1'))
+    await user.tab()
+    expect(bench().record!.questions[0]!.answer).toBeUndefined()
+    expect(bench().record!.questions[0]!.answeredOn).toBeUndefined()
+  })
+  test('what an older file held wrongly is shown until it is let go', async () => {
+    await lay('brief', 'reed-warden', (c) => {
+      c.aside = [{ id: 'aside-1', path: '/sabers/@rw/use/volume', was: '{"value":3,"unit":"V"}', why: 'is kept in %' }]
+    })
+    const kept = screen.getByLabelText('Kept aside')
+    expect(kept.textContent).toContain('is kept in %')
+    await user.click(within(kept).getByRole('button'))
+    expect(bench().record!.aside ?? []).toEqual([])
+    expect(screen.queryByLabelText('Kept aside')).toBeNull()
+  })
+})
+
+describe('hilt', () => {
+  test('a bare bench is laid out in one press, with a socket in the emitter', async () => {
+    await lay('hilt', 'first-lantern', (c) => {
+      c.sabers[0]!.hilt = { ...c.sabers[0]!.hilt, sections: [], sockets: [], fasteners: [], openings: [] }
+      c.sabers[0]!.blades = []
+      c.sabers[0]!.access = []
+      c.sabers[0]!.beats = []
+    })
+    await user.click(screen.getByRole('button', { name: 'Lay out pommel, grip, neck and emitter' }))
+    expect(saber().hilt.sections.map((s) => s.role)).toEqual(['pommel', 'grip', 'neck', 'emitter'])
+    expect(saber().hilt.sockets.map((k) => k.section)).toEqual([saber().hilt.sections[3]!.id])
+    await user.click(screen.getByRole('button', { name: '+ shroud' }))
+    expect(saber().hilt.sections.map((s) => s.role)).toEqual(['pommel', 'grip', 'neck', 'shroud', 'emitter'])
+  })
+  test('a section says that it is sharp, and that it is not', async () => {
+    await lay('hilt', 'reed-warden')
+    act(() => bench().light(`section:${saber().hilt.sections[0]!.id}`))
+    const box = screen.getByRole('checkbox', { name: 'has points or edges that can hurt' })
+    await user.click(box)
+    expect(saber().hilt.sections[0]!.sharp).toBe(true)
+    await user.click(box)
+    expect(saber().hilt.sections[0]!.sharp).toBe(false)
+  })
+  test('sizes of a model sheet are confirmed together and keep what they were in the trail', async () => {
+    await lay('hilt', 'reed-warden', (c) => {
+      const x = c.sabers[0]!.hilt.sections[1]!
+      for (const k of ['length', 'outside', 'bore'] as const) x[k] = { ...x[k], source: 'assumed', with: 'model sheet' }
+    })
+    await user.click(screen.getByRole('button', { name: 'checked: they hold here' }))
+    const x = saber().hilt.sections[1]!
+    for (const k of ['length', 'outside', 'bore'] as const) {
+      expect(x[k]).toMatchObject({ source: 'measured', with: 'checked on this hilt', on: todayIso() })
+      expect(x[k].trail!.at(-1)).toMatchObject({ source: 'assumed', with: 'model sheet' })
+    }
+  })
+  test('a profile point outside its section is refused with the rule', async () => {
+    await lay('hilt', 'first-lantern')
+    act(() => bench().light(`section:${saber().hilt.sections[0]!.id}`))
+    await user.click(screen.getAllByRole('button', { name: '+ step or taper it' })[0]!)
+    expect(saber().hilt.sections[0]!.outerProfile).toHaveLength(3)
+    await put('outside point 2, from the rear', '900')
+    expect(screen.getByRole('alert').textContent).toMatch(/outside the section/)
+    expect(saber().hilt.sections[0]!.outerProfile![1]!.x).toBeLessThan(900)
+  })
+})
+
+describe('controls', () => {
+  test('a hold is added in a state, given its time, and takes part in one preset only', async () => {
+    await lay('controls', 'reed-warden')
+    const lit = screen.getByLabelText('blade lit')
+    await choose('Gesture, blade lit', 'hold')
+    await user.click(within(lit).getByRole('button', { name: '+ add it' }))
+    const row = saber().controls.at(-1)!
+    expect(row).toMatchObject({ state: 'lit', gesture: 'hold', does: 'retract', hold: { value: null, unit: 's' } })
+    await put('hold for', '3')
+    expect(saber().controls.at(-1)!.hold).toMatchObject({ value: 3, unit: 's', source: 'configured' })
+    await user.click(screen.getByRole('checkbox', { name: saber().presets[1]!.name }))
+    expect(saber().controls.at(-1)!.presets).toEqual([saber().presets[1]!.id])
+    await user.click(screen.getByRole('button', { name: 'Remove this control' }))
+    expect(saber().controls.map((r) => r.id)).not.toContain(row.id)
+  })
+  test('an input that a control uses cannot be taken out from under it', async () => {
+    await lay('controls', 'reed-warden')
+    const used = new Set(saber().controls.map((r) => r.input))
+    for (const n of saber().inputs)
+      expect(!!screen.queryByRole('button', { name: `Remove ${n.name}` })).toBe(
+        !used.has(n.id) && !saber().controls.some((r) => r.other === n.id),
+      )
+  })
+})
+
+describe('voice', () => {
+  test('a preset is named, coloured, given a look and an effect; taken out, controls let it go', async () => {
+    await lay('voice', 'reed-warden')
+    await user.type(screen.getByLabelText('name of a preset'), 'Fourth{Enter}')
+    expect(saber().presets.at(-1)).toMatchObject({ name: 'Fourth', colour: '#2a6cff' })
+    act(() => bench().light(`preset:${saber().presets.at(-1)!.id}`))
+    await choose('Look of the blade', 'the state of the cell')
+    expect(saber().presets.at(-1)!.look).toBe('battery')
+    await choose('Look of the blade', 'its blade colour')
+    expect('look' in saber().presets.at(-1)!).toBe(false)
+    await user.click(screen.getByRole('checkbox', { name: 'melt' }))
+    expect(saber().presets.at(-1)!.effects).toEqual({ melt: '#ffffff' })
+    await put('Tracks', 'one, , two ')
+    expect(saber().presets.at(-1)!.tracks).toEqual(['one', 'two'])
+    await user.click(screen.getByRole('button', { name: 'Remove Fourth' }))
+    expect(saber().presets.map((p) => p.name)).not.toContain('Fourth')
+  })
+})
+
+describe('access', () => {
+  test('steps are drafted, corrected and kept under their own task', async () => {
+    await lay('access', 'crosswind')
+    await user.click(within(screen.getByLabelText('Tasks')).getByRole('button', { name: /Open the hilt/ }))
+    await user.click(screen.getByRole('button', { name: /draft/ }))
+    const steps = () => saber().access.find((p) => p.task === 'open')!.steps
+    expect(steps().length).toBeGreaterThan(0)
+    await put('Step 1', 'Turn it out')
+    await put('Tool of step 1', 'by hand')
+    await user.click(screen.getAllByRole('checkbox', { name: 'cannot be undone' })[0]!)
+    expect(steps()[0]).toMatchObject({ text: 'Turn it out', tool: 'by hand', irreversible: true })
+    await user.type(screen.getByLabelText('the next step'), 'Lift it off{Enter}')
+    expect(steps().at(-1)).toMatchObject({ text: 'Lift it off', direction: 'none' })
+  })
+})
+
+describe('proof', () => {
+  test('a reading is judged by its limit; one that is no number is refused', async () => {
+    await lay('proof', 'reed-warden')
+    const t = saber().tests.find((x) => x.max !== undefined)!
+    const before = t.readings.length
+    await put(`Reading of ${t.what}`, 'much')
+    expect(screen.getByRole('alert').textContent).toBe('“much” is not a number')
+    await put(`Reading of ${t.what}`, String(t.max! + 1))
+    const now = saber().tests.find((x) => x.id === t.id)!
+    expect(now.readings).toHaveLength(before + 1)
+    expect(now.readings.at(-1)).toMatchObject({ value: t.max! + 1, pass: false, by: 'Maren' })
+    await put(`Reading of ${t.what}`, String(t.max).replace('.', ','))
+    expect(
+      saber()
+        .tests.find((x) => x.id === t.id)!
+        .readings.at(-1),
+    ).toMatchObject({ value: t.max, pass: true })
+  })
+  test('a repair names the tests that it calls for again', async () => {
+    await lay('proof', 'reed-warden')
+    await user.type(screen.getByLabelText('Cause'), 'a cold joint')
+    await user.type(screen.getByLabelText('Fix'), 'soldered anew')
+    const first = saber().tests.find((t) => t.readings.length)!
+    await user.click(screen.getByRole('checkbox', { name: first.what }))
+    await user.click(screen.getByRole('button', { name: 'Record the repair' }))
+    expect(saber().fixes.at(-1)).toMatchObject({ cause: 'a cold joint', fix: 'soldered anew', retest: [first.id] })
+  })
+})
+
+describe('walkthrough', () => {
+  test('words of one’s own are kept, their time is told anew, and a wrong hold is said at once', async () => {
+    await lay('walkthrough', 'reed-warden')
+    const beat = saber().beats.find((b) => /two seconds/.test(b.say))!
+    await user.click(screen.getByRole('button', { name: beat.say }))
+    const n = saber().beats.indexOf(beat) + 1
+    const field = screen.getByLabelText(`Say, beat ${n}`)
+    await user.clear(field)
+    await user.paste(beat.say.replace('two seconds', 'one second'))
+    await user.tab()
+    const now = saber().beats.find((b) => b.id === beat.id)!
+    expect(now).toMatchObject({ by: 'edited', say: expect.stringContaining('one second') })
+    expect(screen.getByText('It says one second; the board is set to two seconds.')).toBeTruthy()
+  })
+  test('a beat taken out leaves a gap that is named, told again or left out by name', async () => {
+    await lay('walkthrough', 'reed-warden')
+    expect(screen.getByText('Everything is told')).toBeTruthy()
+    const beat = saber().beats.find((b) => b.covers.some((k) => k.startsWith('task:')))!
+    await user.click(screen.getByRole('button', { name: `Remove beat ${saber().beats.indexOf(beat) + 1}` }))
+    expect(screen.getByText('Not told yet: 1')).toBeTruthy()
+    await user.click(screen.getByRole('button', { name: 'set aside' }))
+    await user.type(screen.getByLabelText('Why it is set aside'), 'he knows{Enter}')
+    expect(saber().leftOut.at(-1)).toMatchObject({
+      key: beat.covers[0],
+      who: 'Maren',
+      reason: 'he knows',
+      on: todayIso(),
+    })
+    expect(screen.getByText('Everything is told')).toBeTruthy()
+  })
+})
+
+describe('handoff', () => {
+  test('the gate lists what stands against it; set aside by name it opens', async () => {
+    await lay('handoff', 'reed-warden', (c) => void c.questions.push({ id: 'q9', text: 'Which key?', blocks: true }))
+    expect(screen.getByText('1 thing stands against shipping')).toBeTruthy()
+    expect((screen.getByRole('button', { name: 'issue it to the client' }) as HTMLButtonElement).disabled).toBe(true)
+    await user.click(screen.getByRole('button', { name: 'set aside' }))
+    await user.type(screen.getByLabelText('Why it is set aside'), 'asked by word of mouth{Enter}')
+    expect(bench().record!.handoff.waivers.at(-1)).toMatchObject({ key: 'openQuestion:order:q9', who: 'Maren' })
+    expect(screen.getByText('The gate is open')).toBeTruthy()
+    await user.click(screen.getByRole('button', { name: 'Remove this waiver' }))
+    expect(screen.getByText('1 thing stands against shipping')).toBeTruthy()
+  })
+  test('the box is drafted from the record and ticked off', async () => {
+    await lay('handoff', 'crosswind', (c) => void (c.packing = []))
+    await user.click(screen.getByRole('button', { name: /^draft \d+ from the record/ }))
+    const first = bench().record!.packing[0]!
+    await user.click(screen.getByRole('checkbox', { name: first.what }))
+    expect(bench().record!.packing[0]).toMatchObject({ packed: true })
+    await put(`How many: ${first.what}`, '2')
+    expect(bench().record!.packing[0]!.quantity).toBe(2)
+  })
+})
+
+describe('power', () => {
+  test('how it is used is written down as set on the board, and the hours follow', async () => {
+    await lay('power', 'reed-warden')
+    const minutes = () => Number(/runtime in use(\d+) min/.exec(document.body.textContent!)![1])
+    const before = minutes()
+    await put('share of time lit', '30')
+    await user.keyboard('{Enter}')
+    expect(saber().use.litShare).toMatchObject({ value: 30, source: 'configured' })
+    expect(minutes()).toBeGreaterThan(1.6 * before)
+    await choose('Power is cut by', 'taking the cell out')
+    expect(saber().cutPower).toBe('cellOut')
+  })
+  test('another light is asked for what it draws', async () => {
+    await lay('power', 'reed-warden')
+    await user.type(screen.getByLabelText('another light: crystal, accent, strip'), 'lamp{Enter}')
+    expect(saber().zones.at(-1)).toMatchObject({ name: 'lamp', kind: 'accent', leds: { value: null } })
+    await put('LEDs in lamp', '4')
+    await put('mA per channel of lamp', '18')
+    expect(saber().zones.at(-1)).toMatchObject({
+      leds: { value: 4 },
+      channelCurrent: { value: 18, source: 'datasheet' },
+    })
+  })
+})
