@@ -4,6 +4,6 @@ import config from './jest.config.mjs'
 export default {
   ...config,
   testMatch: ['<rootDir>/core/test/**/*.test.ts'],
-  testPathIgnorePatterns: ['sources\\.test'],
+  testPathIgnorePatterns: ['sources\\.test', 'format-page\\.test'],
   maxWorkers: 1,
 }

@@ -169,3 +169,15 @@ test('what cannot stand without a section goes with it only when that is said', 
   await expect(out).toBeVisible()
   await saved(page)
 })
+
+test('every key is listed with ?', async ({ page, server }) => {
+  await signIn(page, server.url)
+  await open(page, `${server.url}/commission/first-lantern/hilt`)
+  await page.locator('h1').click()
+  await page.keyboard.press('?')
+  const sheet = page.getByRole('dialog')
+  await expect(sheet).toContainText(/undo/i)
+  await expect(sheet).toContainText(/add a fact/i)
+  await page.keyboard.press('Escape')
+  await expect(sheet).toHaveCount(0)
+})

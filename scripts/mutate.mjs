@@ -12,7 +12,7 @@ const GATED = ['facts', 'record', 'units', 'room', 'drawing', 'fit', 'power', 'p
 const folders = process.argv.slice(2)
 for (const folder of folders.length ? folders : GATED) {
   const run = spawnSync(join(root, 'node_modules/.bin/stryker'), ['run'], {
-    stdio: ['ignore', 'ignore', 'inherit'],
+    stdio: ['ignore', process.env.NUBRIN_TALK ? 'inherit' : 'ignore', 'inherit'],
     env: { ...process.env, NUBRIN_MUTATE: folder },
   })
   const file = `test-results/mutation/${folder.replaceAll('/', '-')}.json`

@@ -232,7 +232,7 @@ describe('hours and volts', () => {
 })
 
 describe('resistors and cones', () => {
-  test('the next E24 value is in the series, not below, and less than a step above', () => {
+  test('the next E24 value is in the series, not below, and at most a step above', () => {
     const series = [10, 11, 12, 13, 15, 16, 18, 20, 22, 24, 27, 30, 33, 36, 39, 43, 47, 51, 56, 62, 68, 75, 82, 91]
     fc.assert(
       fc.property(fc.double({ min: 0.11, max: 9e5, noNaN: true }), (r) => {
@@ -240,7 +240,7 @@ describe('resistors and cones', () => {
         const decade = 10 ** Math.floor(Math.log10(e) + 1e-9)
         expect(series.some((v) => Math.abs(v / 10 - e / decade) < 1e-6)).toBe(true)
         expect(e).toBeGreaterThanOrEqual(r - 1e-9)
-        expect(e / r).toBeLessThan(1.12)
+        expect(e / r).toBeLessThan(1.16)
       }),
     )
   })
