@@ -18,6 +18,7 @@ export default {
   thresholds: { high: 80, low: 60, break: null },
   tempDirName: '.data/stryker',
   disableTypeChecks: false,
+  disableBail: false,
   // Its preprocessor needs a TypeScript that can be programmed; nothing here depends on it.
   tsconfigFile: 'none.json',
 }
