@@ -1,0 +1,190 @@
+import { describe, expect, test } from '@jest/globals'
+import { fact, known } from '@nubrin/core/facts'
+import { axialSlack, fitParts, ventShare } from '@nubrin/core/fit'
+import { judgeCommission } from '@nubrin/core/judge'
+import type { Commission, Saber } from '@nubrin/core/record'
+import { demo, TODAY } from './samples'
+
+const mm = (v: number) => fact(v, 'mm', 'measured')
+/** What one check says after a change to the finished commission: codes with their levels. */
+function said(check: string, run: (s: Saber, c: Commission) => void): string[] {
+  const c = structuredClone(demo('reed-warden'))
+  run(c.sabers[0]!, c)
+  return judgeCommission(c, TODAY)
+    .filter((f) => f.check === check)
+    .map((f) => `${f.code} ${f.level}${f.gate ? ' gate' : ''}`)
+}
+const part = (s: Saber, kind: string) => s.parts.find((p) => p.kind === kind)!
+
+describe('where a judgement turns, to the hundredth', () => {
+  test('a wall of 0.8 is fine, a hundredth less is thin, none at all is a stop', () => {
+    const wall = (w: number) =>
+      said('boreWall', (s) => {
+        const x = s.hilt.sections[1]!
+        x.outside = mm(40)
+        x.bore = mm(40 - 2 * w)
+        delete x.outerProfile
+        delete x.boreProfile
+      })
+    expect(wall(0.8)).toEqual([])
+    expect(wall(0.79)).toEqual(['thin caution'])
+    expect(wall(0)).toEqual(['none stop gate'])
+    expect(wall(-1)).toEqual(['none stop gate'])
+  })
+  test('0.3 to spare is fine, less is tight, less than none is blocked', () => {
+    const spare = (wanted: number) => {
+      const s = structuredClone(demo('reed-warden')).sabers[0]!
+      const now = fitParts(s).find((f) => f.part.kind === 'speaker')!
+      const d = known(part(s, 'speaker').specs.diameter)! + now.spareMm! - wanted
+      return said('tooWide', (x) => void (part(x, 'speaker').specs.diameter = mm(d)))
+    }
+    expect(spare(0.31)).toEqual([])
+    expect(spare(0.29)).toEqual(['tight caution'])
+    expect(spare(0.01)).toEqual(['tight caution'])
+    expect(spare(-0.01)).toEqual(['blocked stop gate'])
+  })
+  test('a part that ends with the hilt is in it, one that sticks out by a tenth is not', () => {
+    const end = (over: number) =>
+      said('tooWide', (s) => {
+        const p = part(s, 'speaker')
+        p.at = mm(-over)
+      })
+    expect(end(0)).toEqual([])
+    expect(end(0.1)).toContain('outside stop gate')
+  })
+  test('slack: enough for every tolerance, only for the kind ones, or none', () => {
+    const s = demo('reed-warden').sabers[0]!
+    const slack = axialSlack(s)
+    const now = slack.nominal.ok ? slack.nominal.value : Number.NaN
+    const left = (wanted: number) =>
+      said('slack', (x) => {
+        x.parts.push({
+          id: 'fill',
+          kind: 'spacer',
+          name: 'fill',
+          specs: { length: mm(now - wanted), diameter: mm(20) },
+          at: mm(40),
+        })
+      })
+    expect(left(slack.worst + 0.2)).toEqual([])
+    expect(left(slack.worst / 2)).toEqual(['tolerances caution'])
+    expect(left(-0.1)).toEqual(['tooLong stop gate'])
+  })
+  test('a size of nothing is a stop, a hundredth is a size; the place of a screw may be 0', () => {
+    const size = (v: number) => said('noSize', (s) => void (s.hilt.openings[0]!.width = mm(v)))
+    expect(size(0.01)).toEqual([])
+    expect(size(0)).toEqual(['nothing stop gate'])
+    expect(size(-3)).toEqual(['nothing stop gate'])
+    expect(said('noSize', (s) => void (s.hilt.fasteners[0]!.at = mm(0)))).toEqual([])
+    expect(said('noSize', (s) => void (s.hilt.openings[0]!.width = fact(null, 'mm')))).toEqual([])
+  })
+  test('the day: quiet until a week before, a note until it is there, a caution from the day after', () => {
+    const days = (iso: string) =>
+      said('deadline', (_s, c) => {
+        delete c.shipped
+        c.deadline = iso
+      })
+    expect(days('2026-12-02')).toEqual([])
+    expect(days('2026-12-01')).toEqual(['near note'])
+    expect(days(TODAY)).toEqual(['near note'])
+    expect(days('2026-11-23')).toEqual(['past caution'])
+    expect(said('deadline', (_s, c) => void (c.deadline = '2026-11-01'))).toEqual([])
+  })
+  test('sound and blade may part by half a second, either way', () => {
+    const apart = (ms: number) =>
+      said('ignitionTime', (s) => {
+        const p = s.presets[0]!
+        p.sounds = [{ id: 'ig', event: 'ignite', name: 'ignite.wav', seconds: 1.5 }]
+        p.extendMs = fact(ms, 'ms', 'configured')
+      })
+    for (const ms of [1000, 1500, 2000]) expect(apart(ms)).toEqual([])
+    expect(apart(990)).toEqual(['early note'])
+    expect(apart(2010)).toEqual(['late note'])
+  })
+  test('three meanings of one hold are told from memory, four want a list; the same meaning counts once', () => {
+    const holds = (does: readonly Saber['controls'][number]['does'][]) =>
+      said('manyHolds', (s) => {
+        s.controls = does.map((d, i) => ({
+          ...{
+            id: `h${i}`,
+            state: 'lit' as const,
+            pose: 'any' as const,
+            input: s.inputs[0]!.id,
+            gesture: 'hold' as const,
+          },
+          ...{ does: d, status: 'configured' as const, hold: fact(1 + i, 's', 'configured') },
+        }))
+      })
+    expect(holds(['lock', 'drag', 'melt'])).toEqual([])
+    expect(holds(['lock', 'drag', 'melt', 'surge'])).toEqual(['many note'])
+    expect(holds(['lock', 'lock', 'lock', 'lock'])).toEqual([])
+  })
+  test('a button may stand half a millimetre beside its hole', () => {
+    const beside = (off: number) =>
+      said('atItsHole', (s) => {
+        const p = part(s, 'switch')
+        s.parts = s.parts.filter((q) => q.kind !== 'switch' || q === p)
+        const middle = known(p.at)! + known(p.specs.length)! / 2
+        s.hilt.openings = [{ ...s.hilt.openings[0]!, kind: 'switch', at: mm(middle - off) }]
+      })
+    expect(beside(0.5)).toEqual([])
+    expect(beside(-0.5)).toEqual([])
+    expect(beside(0.6)).toEqual(['beside caution'])
+    expect(beside(-0.6)).toEqual(['beside caution'])
+  })
+  test('vents of a third of the cone are enough', () => {
+    const s = demo('reed-warden').sabers[0]!
+    const share = ventShare(s)
+    const now = share.ok ? share.value : Number.NaN
+    const vents = (wanted: number) =>
+      said('vents', (x) => {
+        // Area goes with length times width: both are scaled alike.
+        const k = Math.sqrt(wanted / now)
+        for (const o of x.hilt.openings)
+          if (o.kind === 'vent' || o.kind === 'grille') {
+            o.length = mm(known(o.length)! * k)
+            o.width = mm(known(o.width)! * k)
+          }
+      })
+    expect(vents(34)).toEqual([])
+    expect(vents(32)).toEqual(['muffled caution'])
+  })
+})
+
+describe('a waiver belongs to its matter, wherever things move', () => {
+  test('a section put in before does not hand it on', () => {
+    const c = structuredClone(demo('reed-warden'))
+    const s = c.sabers[0]!
+    s.hilt.sections[1]!.length.rivals = [{ value: 99, source: 'client' }]
+    s.hilt.sections[2]!.length.rivals = [{ value: 88, source: 'client' }]
+    const mine = () => judgeCommission(c, TODAY).filter((f) => f.check === 'contradiction')
+    expect(mine()).toHaveLength(2)
+    const waived = mine().find((f) => f.refs[0] === `section:${s.hilt.sections[1]!.id}`)!
+    c.handoff.waivers.push({ key: waived.key, who: 'Maren', reason: 'measured twice', on: TODAY })
+    s.hilt.sections.unshift({ ...structuredClone(s.hilt.sections[0]!), id: 'fresh', name: 'ring' })
+    expect(mine().map((f) => f.refs[0])).toEqual([`section:${s.hilt.sections[3]!.id}`])
+    s.hilt.sections.reverse()
+    expect(mine()).toHaveLength(1)
+  })
+  test.each(['reed-warden', 'ember-fair', 'cinder-oath', 'crosswind'])(
+    '%s: a name changes no judgement; it may ask',
+    (id) => {
+      const c = structuredClone(demo(id))
+      // A chosen layout remembers the parts by name, and rightly says when another stands there.
+      for (const s of c.sabers) s.decisions = []
+      const judged = () =>
+        judgeCommission(c, TODAY)
+          .filter((f) => f.check !== 'nameHints')
+          .map((f) => `${f.key} ${f.level} ${f.gate}`)
+          .toSorted()
+      const before = judged()
+      for (const s of c.sabers) {
+        for (const x of s.hilt.sections) x.name = 'clawed finned spike'
+        for (const x of s.parts) x.name = 'resin converter party 2 mm'
+        for (const x of s.presets) x.name = 'battery party'
+        for (const x of s.hilt.fasteners) x.name = 'resin screw'
+      }
+      expect(judged()).toEqual(before)
+    },
+  )
+})
