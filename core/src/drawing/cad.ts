@@ -5,11 +5,11 @@ import {
   cavityOf,
   certainty,
   crossSectionAt,
-  facesUp,
   layOut,
   lieOf,
   outerAt,
   sectionAt,
+  sideOf,
   socketSpan,
   spanOf,
 } from '../room'
@@ -132,7 +132,7 @@ export function cadOf(saber: Saber): { entities: CadEntity[]; left: string[]; wi
         )
   for (const k of cavity.keeps) {
     const top = cavity.pieces.find((p) => p.x0 <= k.x0 + 1e-6 && p.x1 >= k.x0)?.r0
-    const side = facesUp(k.clock) ? 1 : -1
+    const side = sideOf(k.clock)
     if (top !== undefined) box('KEEPOUT', k.x0, side * (top - k.depth), k.x1, side * top)
   }
   for (const p of saber.parts) {
@@ -153,7 +153,7 @@ export function cadOf(saber: Saber): { entities: CadEntity[]; left: string[]; wi
       continue
     }
     const r = (outerAt(shape, at) ?? 34) / 2
-    const side = Math.cos(((known(o.clock) ?? 0) * Math.PI) / 180) >= 0 ? 1 : -1
+    const side = sideOf(known(o.clock))
     box('OPENINGS', at - length / 2, side * r - 0.4, at + length / 2, side * r + 0.4)
   }
   for (const f of saber.hilt.fasteners) {

@@ -41,7 +41,7 @@ export {
   socketSpan,
   spanOf,
 } from './hilt'
-export { facesUp, freeAt, type Lie, lieOf } from './placing'
+export { freeAt, type Lie, lieOf, sideOf } from './placing'
 export { type ProfileFault, type ProfilePoint, profileFaults, sectionFaults } from './profile'
 export { profileFaultText } from './profile-words'
 export { BESIDE_GAP, type Body, bundleDiameter, needRadius } from './radial'

@@ -12,8 +12,8 @@ export interface Lie {
   turn: number
 }
 
-/** Whether something at a clock angle faces the upper half of a cut along the axis. */
-export const facesUp = (clock: number | undefined): boolean => Math.cos(((clock ?? 0) * Math.PI) / 180) >= 0
+/** Which half of a cut along the axis something at a clock angle belongs to: 1 above the axis, −1 below. */
+export const sideOf = (clock: number | undefined): 1 | -1 => (Math.cos(((clock ?? 0) * Math.PI) / 180) >= 0 ? 1 : -1)
 
 /** Wall of the chassis round x, mm on one side; 0 where none is fitted. */
 export function chassisWall(saber: Saber, x: number): number {
@@ -50,7 +50,7 @@ function placed(saber: Saber, p: FittedPart, shape: HiltShape): Lie {
   }
   const free = freeAt(saber, mid, shape)
   const over = keepsOf(saber, shape).filter((k) => k.x0 < span.x1 && k.x1 > span.x0)
-  const reach = (up: boolean) => over.reduce((m, k) => (facesUp(k.clock) === up ? Math.max(m, k.depth) : m), 0)
+  const reach = (side: 1 | -1) => over.reduce((m, k) => (sideOf(k.clock) === side ? Math.max(m, k.depth) : m), 0)
   if (d !== undefined) {
     const r = d / 2
     const room = Math.max(0, free - r)
@@ -58,12 +58,12 @@ function placed(saber: Saber, p: FittedPart, shape: HiltShape): Lie {
     if (glyph !== 'cell' && glyph !== 'chamber') return { height: 0, turn: 0 }
     if (saber.parts.some((q) => q.beside === p.id)) return { height: glyph === 'cell' ? -room : 0, turn: 0 }
     const gives = (from: number) => (r + from - free > 1e-9 ? Math.min(room, r + from - free) : 0)
-    return { height: gives(reach(false)) - gives(reach(true)), turn: 0 }
+    return { height: gives(reach(-1)) - gives(reach(1)), turn: 0 }
   }
   if (h === undefined) return { height: 0, turn: 0 }
   const cell = known(saber.parts.find((q) => q.id === p.beside)?.specs.diameter)
   return {
-    height: cell !== undefined ? -free + cell + BESIDE_GAP + h / 2 : Math.min(0, free - reach(true) - h / 2),
+    height: cell !== undefined ? -free + cell + BESIDE_GAP + h / 2 : Math.min(0, free - reach(1) - h / 2),
     turn: 0,
   }
 }

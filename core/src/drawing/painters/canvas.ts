@@ -36,5 +36,3 @@ export interface Canvas {
 
 /** Between hatch lines of aluminium, px. */
 export const HATCH_GAP = 6
-/** Which half of the section something at a clock angle belongs to: 1 above the axis, −1 below. */
-export const sideOf = (clock: number | undefined): 1 | -1 => (Math.cos(((clock ?? 0) * Math.PI) / 180) >= 0 ? 1 : -1)

@@ -1,8 +1,8 @@
 import { known } from '../../facts'
 import { type FittedPart, kindRule, type Ref, refTo } from '../../record'
-import { boreAt, lieOf, outerAt, spanOf } from '../../room'
+import { boreAt, lieOf, outerAt, sideOf, spanOf } from '../../room'
 import type { Pen } from '../scene'
-import { type Canvas, sideOf } from './canvas'
+import type { Canvas } from './canvas'
 
 /** A part on the page: its box, which way it looks, and the pen. */
 interface Body {
