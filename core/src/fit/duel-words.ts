@@ -1,12 +1,5 @@
 import { formatNumber } from '../units'
-import { DUEL, type DuelJudgement, type DuelReason } from './duel'
-
-export const DUEL_WORDS: Record<DuelJudgement['verdict'], string> = {
-  notForContact: 'not for contact',
-  lightContact: 'light contact at most',
-  nothingAgainst: 'nothing recorded speaks against contact',
-  unknown: 'cannot be judged yet',
-}
+import { DUEL, type DuelReason } from './duel'
 
 /** A reason of the duelling judgement in words. */
 export function duelReasonText(r: DuelReason): string {

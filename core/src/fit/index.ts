@@ -5,7 +5,7 @@ export { axialSlack, fitParts, overlaps, type PartFit, type Slack, ventShare } f
 export { CLAMP, type Clamp, clampOf, GRILLE_AIR, grilleAir, overClosing } from './clamp'
 export { type BladeDifference, bladeDifferenceText, demoAgainstShipped } from './demo-blade'
 export { type DuelJudgement, type DuelReason, judgeDuel } from './duel'
-export { DUEL_WORDS, duelReasonText } from './duel-words'
+export { duelReasonText } from './duel-words'
 export { exposed, swingRoom } from './exposed'
 export { standardKey } from './fasteners'
 export { type LayoutWish, type PreparedLayouts, prepareLayouts, withLayout } from './plan'

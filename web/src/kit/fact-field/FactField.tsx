@@ -1,6 +1,7 @@
 import { type Fact, known, type Source, unitOf } from '@nubrin/core/facts'
 import { formatNumber, inchFraction, type SizeKind, suggestNominal, type Unit } from '@nubrin/core/units'
 import type { TSchema } from '@sinclair/typebox'
+import { Refused } from '../state'
 import { Rivals } from './Rivals'
 import { PLAIN, SourcePicker } from './SourcePicker'
 import { useStated } from './useStated'
@@ -65,9 +66,7 @@ export function FactField<U extends Unit>({
         {compact ? null : <span className="label">{unit === '×' ? '' : unit === 'deg' ? '°' : unit}</span>}
       </div>
       {field.wrong ? (
-        <p role="alert" className="text-stop text-[0.8rem]">
-          {field.wrong}
-        </p>
+        <Refused why={field.wrong} className="text-[0.8rem]" />
       ) : value && stands !== undefined ? (
         <div className="flex items-baseline justify-between gap-1 text-[0.78rem]">
           <SourcePicker label={label} value={value} compact={!!compact} onCommit={onCommit} />
