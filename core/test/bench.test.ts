@@ -82,8 +82,10 @@ describe('room in a cut', () => {
         const c = freeCircle(s)
         if (c.r > 0) expect(free(s, c.x, c.y, c.r - 1e-6)).toBe(true)
         const larger = c.r + 0.15
+        const found: number[][] = []
         for (let x = -s.free; x <= s.free; x += 0.4)
-          for (let y = -s.free; y <= s.free; y += 0.4) expect(free(s, x, y, larger)).toBe(false)
+          for (let y = -s.free; y <= s.free; y += 0.4) if (free(s, x, y, larger)) found.push([x, y])
+        expect(found).toEqual([])
       }),
       { numRuns: 60 },
     )
@@ -182,7 +184,7 @@ describe('whether it closes', () => {
           expect(c.histogram.counts.reduce((a, b) => a + b, 0)).toBe(20_000)
         },
       ),
-      { numRuns: 25 },
+      { numRuns: 8 },
     )
   })
   test('the same seed draws the same; without tolerances it is all or none', () => {

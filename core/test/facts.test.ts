@@ -1,5 +1,20 @@
 import { describe, expect, test } from '@jest/globals'
-import { type Claim, fact, SOURCES, settle, state } from '@nubrin/core/facts'
+import {
+  type Claim,
+  choiceFactOf,
+  fact,
+  factOf,
+  Gather,
+  isFact,
+  printable,
+  SOURCES,
+  settle,
+  state,
+  textFactOf,
+  unitOf,
+} from '@nubrin/core/facts'
+import { makeAjv } from '@nubrin/core/import'
+import { diffOps } from '@nubrin/core/record/ops'
 import fc from 'fast-check'
 
 const claim = fc.record({
@@ -43,5 +58,53 @@ describe('stating values', () => {
   })
   test('a choice that does not exist is a broken contract', () => {
     expect(() => settle(fact(1, 'mm'), 3, '')).toThrow(RangeError)
+  })
+})
+
+describe('the schemas of facts', () => {
+  const takes = (schema: object, v: unknown) => makeAjv().compile(schema)(v)
+  const said = { value: 'brass', source: 'client' }
+  test('a number in its unit, words, one of some choices; nothing else, no other unit, no unknown property', () => {
+    expect(takes(factOf('mm'), fact(24, 'mm'))).toBe(true)
+    expect(takes(factOf('mm'), fact(24, 'V'))).toBe(false)
+    expect(takes(factOf('mm'), { ...fact(24, 'mm'), of: 'x' })).toBe(false)
+    expect(takes(textFactOf(5), said)).toBe(true)
+    expect(takes(textFactOf(4), said)).toBe(false)
+    expect(takes(textFactOf(), { ...said, unit: 'mm' })).toBe(false)
+    expect(takes(choiceFactOf(['brass', 'steel']), said)).toBe(true)
+    expect(takes(choiceFactOf(['steel']), said)).toBe(false)
+    expect(takes(choiceFactOf(['brass']), { ...said, more: 1 })).toBe(false)
+    expect(takes(textFactOf(), { value: null, source: 'unknown' })).toBe(true)
+  })
+  test('only a number has a unit', () => {
+    expect(unitOf(factOf('mAh'))).toBe('mAh')
+    expect(unitOf(textFactOf())).toBeUndefined()
+    expect(unitOf(choiceFactOf(['a']))).toBeUndefined()
+    expect(unitOf({} as never)).toBeUndefined()
+  })
+  test('a fact is known by its shape, whatever it is of, and changes as one thing', () => {
+    expect([fact(1, 'mm'), said, fact(null, 'V')].map(isFact)).toEqual([true, true, true])
+    expect([null, undefined, 3, 'value', [], {}, { value: 1 }, { source: 'client' }].map(isFact)).toEqual(
+      Array(8).fill(false),
+    )
+    expect(diffOps({ a: said }, { a: { ...said, value: 'steel' } }).map((o) => o.at)).toEqual(['/a'])
+  })
+  test('unknown prints not at all, whichever way it is said', () => {
+    expect(printable({ value: null, source: 'measured' })).toBe('none')
+    expect(printable({ value: 3, source: 'unknown' })).toBe('none')
+    expect(printable({ value: 3, source: 'measured', rivals: [{ value: 4, source: 'measured' }] })).toBe('about')
+  })
+  test('a figure is "about" when one of its inputs is', () => {
+    const about = (...sources: ('measured' | 'recalled')[]) => {
+      const g = new Gather()
+      for (const [i, s] of sources.entries()) g.take(`x${i}`, fact(1, 'mm', s))
+      const f = g.figure('mm', 'sum', 'sums', () => 2)
+      return f.ok && f.about
+    }
+    expect([about('measured', 'recalled'), about('measured', 'measured'), about('recalled')]).toEqual([
+      true,
+      false,
+      true,
+    ])
   })
 })

@@ -117,6 +117,6 @@ export function fact<U extends Unit>(
 /** The value when there is one; undefined when the fact is absent or unknown. Contradicted facts still have their first value. */
 export const known = <V>(f: AnyFact<V> | undefined): V | undefined => (f && f.value !== null ? f.value : undefined)
 
-/** Whether a value of a record is a fact, by its shape. */
+/** Whether a value of a record is a fact (a number, words or a choice), by its shape. */
 export const isFact = (v: unknown): v is AnyFact<unknown> =>
-  typeof v === 'object' && v !== null && 'value' in v && 'source' in v && 'unit' in v
+  typeof v === 'object' && v !== null && 'value' in v && 'source' in v

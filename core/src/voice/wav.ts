@@ -1,11 +1,10 @@
-import wavefile from 'wavefile'
-
 /** What a sound file says about itself, and what its samples say. */
 export interface WavFacts {
   ok: true
   seconds: number
   rate: number
   channels: number
+  /** Bits a sample is stored in. */
   bits: number
   /** Highest sample against full scale, dBFS; −Infinity is given as −200 for silence. */
   peakDb: number
@@ -30,83 +29,161 @@ const FLOOR_DB = -200
 const toDb = (x: number) => (x > 0 ? Math.max(FLOOR_DB, 20 * Math.log10(x)) : FLOOR_DB)
 const SILENCE = 10 ** (-60 / 20)
 
+/** What is believed of a header; beyond it the file is refused. A chunk is eight bytes and more, so even a full count is soon walked. */
+const MOST = { chunks: 4096, channels: 64, rate: 768_000 }
+const [PCM, FLOAT, EXTENSIBLE] = [1, 3, 0xfffe]
+const UNKNOWN_SIZE = 0xffffffff
+/** Samples decoded at a time. */
+const BLOCK = 8192
+
+interface Stored {
+  rate: number
+  channels: number
+  /** Bytes a sample takes. */
+  width: number
+  float: boolean
+  littleEndian: boolean
+  /** Where the samples stand. */
+  from: number
+  bytes: number
+}
+
+const fault = (code: WavFault['code'], message: string): WavFault => ({ ok: false, code, message })
+const text = (bytes: Uint8Array, from: number) => String.fromCharCode(...bytes.subarray(from, from + 4))
+
+/** Walks the chunks for format and samples; sizes are held against the bytes that are there, all other chunks are passed over. */
+function locate(bytes: Uint8Array): Stored | WavFault {
+  const tag = text(bytes, 0)
+  if (!['RIFF', 'RIFX', 'RF64'].includes(tag) || text(bytes, 8) !== 'WAVE')
+    return fault('notWav', 'This is not a WAV file (no RIFF/WAVE header).')
+  const littleEndian = tag !== 'RIFX'
+  const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength)
+  const declared = view.getUint32(4, littleEndian)
+  if (tag !== 'RF64' && declared + 8 > bytes.byteLength + 1)
+    return fault('truncated', `The file is cut short: it declares ${declared + 8} bytes and has ${bytes.byteLength}.`)
+  let format: { code: number; channels: number; rate: number; align: number; bits: number } | undefined
+  let long: number | undefined
+  let data: { from: number; bytes: number } | undefined
+  let at = 12
+  for (let n = 0; at + 8 <= bytes.byteLength && !(format && data); n++) {
+    if (n === MOST.chunks) return fault('unreadable', `The file is in more than ${MOST.chunks} pieces.`)
+    const id = text(bytes, at)
+    const start = at + 8
+    const there = bytes.byteLength - start
+    let size = view.getUint32(at + 4, littleEndian)
+    if (id === 'ds64' && there >= 16 && size >= 16)
+      // The samples' size in 64 bits; more than a file can have here counts as cut short below.
+      long = view.getUint32(start + 8, true) + view.getUint32(start + 12, true) * 2 ** 32
+    if (id === 'data' && tag === 'RF64' && size === UNKNOWN_SIZE && long !== undefined) size = long
+    if (id === 'fmt ') {
+      if (size < 16 || there < 16) return fault('unreadable', 'The format of the samples is not complete.')
+      const code = view.getUint16(start, littleEndian)
+      if (code === EXTENSIBLE && (size < 26 || there < 26))
+        return fault('unreadable', 'The format of the samples is not complete.')
+      format = {
+        code: code === EXTENSIBLE ? view.getUint16(start + 24, littleEndian) : code,
+        channels: view.getUint16(start + 2, littleEndian),
+        rate: view.getUint32(start + 4, littleEndian),
+        align: view.getUint16(start + 12, littleEndian),
+        bits: view.getUint16(start + 14, littleEndian),
+      }
+    } else if (id === 'data') {
+      if (size > there)
+        return fault('truncated', `The file is cut short: it declares ${size} bytes of samples and has ${there}.`)
+      data = { from: start, bytes: size }
+    }
+    // A chunk of an odd size is followed by one byte of padding.
+    at = start + size + (size % 2)
+  }
+  if (!format) return fault('unreadable', 'The file does not say how its samples are stored.')
+  if (format.code !== PCM && format.code !== FLOAT)
+    return fault('compressed', `The samples are stored compressed (format ${format.code}); export it as plain PCM.`)
+  if (!data) return fault('empty', 'The file has no samples.')
+  const { channels, rate, align, bits } = format
+  if (channels < 1 || channels > MOST.channels)
+    return fault('unreadable', `The file declares ${channels} channels; 1 to ${MOST.channels} can be read.`)
+  if (rate < 1 || rate > MOST.rate)
+    return fault('unreadable', `The file declares ${rate} samples a second; 1 to ${MOST.rate} can be read.`)
+  const float = format.code === FLOAT
+  const width = align / channels
+  if (!(float ? [4, 8] : [1, 2, 3, 4]).includes(width) || bits < 1 || bits > width * 8)
+    return fault('unreadable', `Samples of ${bits} bits, ${align} bytes for ${channels} channels, cannot be read.`)
+  return { rate, channels, width, float, littleEndian, ...data }
+}
+
+/** Samples `from` … `from + into.length` as −1…1; 8 bits are unsigned, wider ones signed, as the format has it. */
+function decode(view: DataView, s: Stored, from: number, into: Float64Array): void {
+  const { width, littleEndian: le } = s
+  let p = s.from + from * width
+  for (let i = 0; i < into.length; i++, p += width)
+    into[i] = s.float
+      ? width === 4
+        ? view.getFloat32(p, le)
+        : view.getFloat64(p, le)
+      : width === 2
+        ? view.getInt16(p, le) / 0x8000
+        : width === 1
+          ? (view.getUint8(p) - 128) / 128
+          : width === 4
+            ? view.getInt32(p, le) / 0x80000000
+            : le
+              ? ((view.getInt8(p + 2) << 16) | view.getUint16(p, true)) / 0x800000
+              : ((view.getInt8(p) << 16) | view.getUint16(p + 1, false)) / 0x800000
+}
+
 /**
- * Reads a PCM or float WAV (8–64 bits, any channel count) and measures it. Samples are scaled to ±1. Expected faults
- * (another format, a file cut short, a compressed stream, no samples) come back with a code; nothing is thrown.
+ * Reads a PCM (8, 16, 24, 32 bits) or float (32, 64 bits) WAV, plain, extensible, big-endian or long, and measures it in
+ * one pass: time and memory follow the bytes that are there, never the counts a header claims. Samples are scaled to ±1.
+ * Expected faults (another format, a file cut short, a compressed stream, no samples, samples that are no numbers) come
+ * back with a code; nothing is thrown. Source: the RIFF/WAVE form as published by its makers, EBU Tech 3306 for RF64.
  */
 export function readWav(bytes: Uint8Array): WavFacts | WavFault {
-  const tag = String.fromCharCode(...bytes.subarray(0, 4))
-  const form = String.fromCharCode(...bytes.subarray(8, 12))
-  if (!['RIFF', 'RIFX', 'RF64'].includes(tag) || form !== 'WAVE')
-    return { ok: false, code: 'notWav', message: 'This is not a WAV file (no RIFF/WAVE header).' }
-  const declared = new DataView(bytes.buffer, bytes.byteOffset).getUint32(4, tag !== 'RIFX')
-  if (tag !== 'RF64' && declared + 8 > bytes.byteLength + 1)
-    return {
-      ok: false,
-      code: 'truncated',
-      message: `The file is cut short: it declares ${declared + 8} bytes and has ${bytes.byteLength}.`,
-    }
-  let wav: InstanceType<typeof wavefile.WaveFile>
-  try {
-    wav = new wavefile.WaveFile(bytes)
-  } catch (e) {
-    return { ok: false, code: 'unreadable', message: `The file cannot be read: ${(e as Error).message}` }
-  }
-  const fmt = wav.fmt as {
-    audioFormat: number
-    numChannels: number
-    sampleRate: number
-    bitsPerSample: number
-    subformat?: number[]
-  }
-  const format = fmt.audioFormat === 65534 ? fmt.subformat?.[0] : fmt.audioFormat
-  if (format !== 1 && format !== 3)
-    return {
-      ok: false,
-      code: 'compressed',
-      message: `The samples are stored compressed (format ${format}); export it as plain PCM.`,
-    }
-  const bits = fmt.bitsPerSample
-  const raw = wav.getSamples(false) as unknown as Float64Array | Float64Array[]
-  const channels = Array.isArray(raw) ? raw : [raw]
-  const frames = channels[0]?.length ?? 0
-  if (!frames) return { ok: false, code: 'empty', message: 'The file has no samples.' }
-
-  const scale = format === 3 ? 1 : 2 ** (bits - 1)
-  const offset = format === 1 && bits === 8 ? 128 : 0
-  const at = (c: number, i: number) => (channels[c]![i]! - offset) / scale
-  let peak = 0
-  let square = 0
-  let sum = 0
-  let fullScale = 0
-  let first = frames
-  let last = -1
-  for (let c = 0; c < channels.length; c++)
-    for (let i = 0; i < frames; i++) {
-      const v = at(c, i)
+  const s = locate(bytes)
+  if ('ok' in s) return s
+  const { channels, rate, width } = s
+  const frames = Math.floor(s.bytes / (width * channels))
+  if (!frames) return fault('empty', 'The file has no samples.')
+  const count = frames * channels
+  const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength)
+  const full = s.float ? Number.POSITIVE_INFINITY : 1 - 1.5 / 2 ** (width * 8 - 1)
+  const block = new Float64Array(Math.min(BLOCK, count))
+  let [peak, square, sum, fullScale] = [0, 0, 0, 0]
+  let [first, last] = [count, -1]
+  for (let from = 0; from < count; from += block.length) {
+    const part = block.subarray(0, Math.min(block.length, count - from))
+    decode(view, s, from, part)
+    for (let i = 0; i < part.length; i++) {
+      const v = part[i]!
       const a = Math.abs(v)
       if (a > peak) peak = a
-      if (a >= 1 - 1.5 / scale && format === 1) fullScale++
+      if (a >= full) fullScale++
       square += v * v
       sum += v
       if (a > SILENCE) {
-        if (i < first) first = i
-        if (i > last) last = i
+        if (last < 0) first = from + i
+        last = from + i
       }
     }
-  const count = frames * channels.length
+  }
+  if (!Number.isFinite(square)) return fault('unreadable', 'The file holds samples that are no numbers.')
+  const ends = new Float64Array(1)
+  decode(view, s, 0, ends)
+  const begin = ends[0]!
+  decode(view, s, count - channels, ends)
+  const silent = last < 0
+  const frameOf = (sample: number) => Math.floor(sample / channels)
   return {
     ok: true,
-    seconds: frames / fmt.sampleRate,
-    rate: fmt.sampleRate,
-    channels: channels.length,
-    bits,
+    seconds: frames / rate,
+    rate,
+    channels,
+    bits: width * 8,
     peakDb: toDb(peak),
     rmsDb: toDb(Math.sqrt(square / count)),
     fullScale,
     dc: sum / count,
-    leadSilence: last < 0 ? frames / fmt.sampleRate : first / fmt.sampleRate,
-    tailSilence: last < 0 ? 0 : (frames - 1 - last) / fmt.sampleRate,
-    seam: Math.abs(at(0, frames - 1) - at(0, 0)),
+    leadSilence: (silent ? frames : frameOf(first)) / rate,
+    tailSilence: silent ? 0 : (frames - 1 - frameOf(last)) / rate,
+    seam: Math.abs(ends[0]! - begin),
   }
 }
