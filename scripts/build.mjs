@@ -33,7 +33,10 @@ export async function build({ force = false } = {}) {
   console.log('Building …')
   const esbuild = await import('esbuild')
   await esbuild.build({
-    entryPoints: { main: join(root, 'server', 'src', 'main.ts') },
+    entryPoints: {
+      main: join(root, 'server', 'src', 'main.ts'),
+      worker: join(root, 'server', 'src', 'work', 'worker.ts'),
+    },
     outdir: join(root, 'server', 'dist'),
     bundle: true,
     platform: 'node',

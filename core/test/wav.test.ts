@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { readWav } from '@nubrin/core/voice'
+import { plainWav, readWav } from '@nubrin/core/voice'
 import { makeSounds } from '@nubrin/demo'
 import fc from 'fast-check'
 import wavefile from 'wavefile'
@@ -16,7 +16,14 @@ const chunk = (id: string, body: number[], size = body.length) => [
   ...body,
   ...(body.length % 2 ? [0] : []),
 ]
-const fmt = ({ code = 1, channels = 1, rate = 8000, bits = 16, align = (channels * bits) / 8 } = {}) =>
+interface Format {
+  code?: number
+  channels?: number
+  rate?: number
+  bits?: number
+  align?: number
+}
+const fmt = ({ code = 1, channels = 1, rate = 8000, bits = 16, align = (channels * bits) / 8 }: Format = {}) =>
   chunk('fmt ', [...u(code, 2), ...u(channels, 2), ...u(rate, 4), ...u(rate * align, 4), ...u(align, 2), ...u(bits, 2)])
 const file = (...chunks: number[][]) => {
   const body = [...word('WAVE'), ...chunks.flat()]
@@ -115,6 +122,41 @@ describe('what is measured', () => {
       readWav(file(chunk('LIST', [1, 2, 3]), fmt(), chunk('JUNK', [9]), samples16, chunk('cue ', []))),
     ).toMatchObject({ ok: true, seconds: 3 / 8000, bits: 16 })
     expect(codeOf(file(samples16, fmt()))).toBe('ok')
+  })
+})
+
+describe('a plain file', () => {
+  test('holds the same samples and nothing else; what is plain stays byte for byte', () => {
+    const secret = chunk('LIST', [...word('INFO'), ...chunk('IART', word('Somebody'))])
+    const full = file(chunk('JUNK', [9]), secret, fmt({ channels: 2 }), chunk('data', [...Array(11).keys()]), secret)
+    const plain = plainWav(full)
+    expect(plain.length).toBe(44 + 8)
+    expect(Buffer.from(plain).includes('Somebody')).toBe(false)
+    expect([...plain.subarray(44)]).toEqual([0, 1, 2, 3, 4, 5, 6, 7])
+    expect(readWav(plain)).toEqual(readWav(full))
+    expect(plainWav(plain)).toEqual(plain)
+    expect(() => plainWav(file())).toThrow(RangeError)
+  })
+  test('whatever the width, order and form: measured the same, and a fixed point', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom('8', '16', '24', '32', '32f', '64'),
+        fc.integer({ min: 1, max: 3 }),
+        fc.constantFrom('RIFF', 'RIFX'),
+        (depth, channels, form) => {
+          const w = new wavefile.WaveFile()
+          w.fromScratch(channels, 8000, depth, Array<number[]>(channels).fill([1, 0, 1, 1]))
+          w.setTag('ICMT', 'made at home')
+          if (form === 'RIFX') w.toRIFX()
+          const bytes = w.toBuffer()
+          const plain = plainWav(bytes)
+          expect(readWav(plain)).toEqual(readWav(bytes))
+          expect(plainWav(plain)).toEqual(plain)
+          expect(Buffer.from(plain).includes('made at home')).toBe(false)
+        },
+      ),
+      { numRuns: 40 },
+    )
   })
 })
 

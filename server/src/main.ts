@@ -11,11 +11,13 @@ import { createApp } from './http/app'
 import { secret } from './ids'
 import { FolderFiles } from './media/files'
 import { DEMO_SIGN_IN, seed } from './seed'
+import { ThreadWork } from './work'
 
+const here = dirname(fileURLToPath(import.meta.url))
 const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' })
 
 async function main() {
-  const config = readConfig(process.env, dirname(fileURLToPath(import.meta.url)))
+  const config = readConfig(process.env, here)
   mkdirSync(config.dataFolder, { recursive: true })
   const sequelize = connect(config.databaseUrl)
   const db = tables(sequelize)
@@ -25,8 +27,9 @@ async function main() {
   const store = new SqlCommissions(db)
   if ((await db.shops.count()) === 0) await seed(db, store, files)
 
+  const work = new ThreadWork(join(here, 'worker.js'))
   const server = createServer(
-    createApp({ config, db, store, files, cookieSecret: cookieSecret(config.dataFolder), log }),
+    createApp({ config, db, store, files, work, cookieSecret: cookieSecret(config.dataFolder), log }),
   )
   await new Promise<void>((done, fail) => {
     server.once('error', fail)
@@ -36,7 +39,7 @@ async function main() {
     `Nubrin is at http://127.0.0.1:${config.port}\nDemo sign-in: ${DEMO_SIGN_IN.signIn} / ${DEMO_SIGN_IN.password}\nCtrl-C stops it.`,
   )
   const stop = () => {
-    server.close(() => sequelize.close().finally(() => process.exit(0)))
+    server.close(() => Promise.allSettled([work.close(), sequelize.close()]).finally(() => process.exit(0)))
     server.closeIdleConnections()
     setTimeout(() => process.exit(0), 3000).unref()
   }

@@ -6,7 +6,7 @@ import type { Commissions } from './commissions/store'
 import type { Tables } from './db/models'
 import { newId, today } from './ids'
 import type { Files } from './media/files'
-import { noteFile } from './media/routes'
+import { Library } from './media/library'
 import { hashPassword } from './people/routes'
 import { rowOf } from './shelf/rows'
 
@@ -24,11 +24,7 @@ export async function seed(db: Tables, store: Commissions, files: Files): Promis
     { id: newId('u'), shopId, name: SHOP.second, signIn: SHOP.second.toLowerCase(), passwordHash },
   ])
   await db.parts.bulkCreate(GENERIC_CATALOGUE.map((p) => rowOf({ ...p, ...SHELF[p.id] }, shopId)))
-  const keep = async (bytes: Uint8Array, type: string) => {
-    const hash = await files.put(bytes)
-    await noteFile(db, shopId, hash, type, bytes.length)
-    return hash
-  }
+  const library = new Library(db, files)
   let pitch = 86
   for (const c of demoCommissions(today())) {
     for (const s of c.sabers)
@@ -45,7 +41,7 @@ export async function seed(db: Tables, store: Commissions, files: Files): Promis
             id: `${p.id}-w${i}`,
             event: made.event,
             name: made.name,
-            media: await keep(made.bytes, 'audio/wav'),
+            media: await library.keep(shopId, { bytes: made.bytes, type: 'audio/wav' }),
             seconds: Number(wav.seconds.toFixed(3)),
             rate: wav.rate,
             channels: wav.channels,
@@ -61,7 +57,7 @@ export async function seed(db: Tables, store: Commissions, files: Files): Promis
       .toBuffer()
     c.media.push({
       id: `${c.id}-m1`.slice(0, 48),
-      hash: await keep(jpeg, 'image/jpeg'),
+      hash: await library.keep(shopId, { bytes: jpeg, type: 'image/jpeg' }),
       type: 'image/jpeg',
       name: 'bench.jpg',
       caption: 'on the bench',

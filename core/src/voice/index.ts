@@ -1,2 +1,2 @@
 export { missingSounds, reachableEvents } from './events'
-export { readWav, type WavFacts, type WavFault } from './wav'
+export { plainWav, readWav, type WavFacts, type WavFault } from './wav'

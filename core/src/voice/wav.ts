@@ -37,6 +37,8 @@ const UNKNOWN_SIZE = 0xffffffff
 const BLOCK = 8192
 
 interface Stored {
+  /** The chunk that says how samples are stored. */
+  format: { from: number; bytes: number }
   rate: number
   channels: number
   /** Bytes a sample takes. */
@@ -61,7 +63,9 @@ function locate(bytes: Uint8Array): Stored | WavFault {
   const declared = view.getUint32(4, littleEndian)
   if (tag !== 'RF64' && declared + 8 > bytes.byteLength + 1)
     return fault('truncated', `The file is cut short: it declares ${declared + 8} bytes and has ${bytes.byteLength}.`)
-  let format: { code: number; channels: number; rate: number; align: number; bits: number } | undefined
+  let format:
+    | { from: number; bytes: number; code: number; channels: number; rate: number; align: number; bits: number }
+    | undefined
   let long: number | undefined
   let data: { from: number; bytes: number } | undefined
   let at = 12
@@ -81,6 +85,8 @@ function locate(bytes: Uint8Array): Stored | WavFault {
       if (code === EXTENSIBLE && (size < 26 || there < 26))
         return fault('unreadable', 'The format of the samples is not complete.')
       format = {
+        from: start,
+        bytes: Math.min(size, 40),
         code: code === EXTENSIBLE ? view.getUint16(start + 24, littleEndian) : code,
         channels: view.getUint16(start + 2, littleEndian),
         rate: view.getUint32(start + 4, littleEndian),
@@ -108,7 +114,11 @@ function locate(bytes: Uint8Array): Stored | WavFault {
   const width = align / channels
   if (!(float ? [4, 8] : [1, 2, 3, 4]).includes(width) || bits < 1 || bits > width * 8)
     return fault('unreadable', `Samples of ${bits} bits, ${align} bytes for ${channels} channels, cannot be read.`)
-  return { rate, channels, width, float, littleEndian, ...data }
+  return {
+    format: { from: format.from, bytes: format.bytes },
+    ...{ rate, channels, width, float, littleEndian },
+    ...data,
+  }
 }
 
 /** Samples `from` … `from + into.length` as −1…1; 8 bits are unsigned, wider ones signed, as the format has it. */
@@ -186,4 +196,32 @@ export function readWav(bytes: Uint8Array): WavFacts | WavFault {
     tailSilence: silent ? 0 : (frames - 1 - frameOf(last)) / rate,
     seam: Math.abs(ends[0]! - begin),
   }
+}
+
+/**
+ * The same samples in a file that holds their format, them, and nothing else: no names, places, pictures or cue lists.
+ * What is plain already comes back byte for byte. Only for bytes that `readWav` has read; throws RangeError for others.
+ */
+export function plainWav(bytes: Uint8Array): Uint8Array {
+  const s = locate(bytes)
+  if ('ok' in s) throw new RangeError(`plainWav: ${s.message}`)
+  const frame = s.width * s.channels
+  const size = Math.floor(s.bytes / frame) * frame
+  const head = s.format.bytes + (s.format.bytes % 2)
+  const out = new Uint8Array(12 + 8 + head + 8 + size + (size % 2))
+  const view = new DataView(out.buffer)
+  const tag = (at: number, name: string) =>
+    out.set(
+      [...name].map((c) => c.charCodeAt(0)),
+      at,
+    )
+  tag(0, s.littleEndian ? 'RIFF' : 'RIFX')
+  view.setUint32(4, out.length - 8, s.littleEndian)
+  tag(8, 'WAVEfmt ')
+  view.setUint32(16, s.format.bytes, s.littleEndian)
+  out.set(bytes.subarray(s.format.from, s.format.from + s.format.bytes), 20)
+  tag(20 + head, 'data')
+  view.setUint32(24 + head, size, s.littleEndian)
+  out.set(bytes.subarray(s.from, s.from + size), 28 + head)
+  return out
 }

@@ -219,6 +219,8 @@ export const en: Readonly<Record<SayingCode, string>> = {
   'pdf.title': '{title}: handoff record',
   'pdf.page': '{page} of {of}',
   'pdf.foot': '{title}, for {client}',
+  'pdf.drawing':
+    '{which, select, section {Drawing of {saber} to scale, cut along its axis} other {The surface of {saber} unrolled, to scale}}; what it shows is said in words in this record.',
   'pdf.caution': 'Caution: {text}',
   'page.pdf': 'The same as a PDF',
   'page.contents': 'Contents',

@@ -194,6 +194,7 @@ export interface Sayings {
   'pdf.title': { title: Words }
   'pdf.page': { page: number; of: number }
   'pdf.foot': { title: Words; client: Words }
+  'pdf.drawing': { saber: Words; which: 'section' | 'unrolled' }
   'pdf.caution': { text: Words }
   'page.pdf': Record<never, never>
   'page.contents': Record<never, never>

@@ -4,7 +4,8 @@ import yauzl from 'yauzl'
 import yazl from 'yazl'
 import { Invalid } from '../http/problem'
 import { sha256 } from '../ids'
-import type { Files } from '../media/files'
+import type { Library } from '../media/library'
+import type { Unpacked } from '../work/jobs'
 
 /** Limits against archives made to hurt: entries, bytes of one entry, bytes in all. */
 const LIMITS = {
@@ -22,18 +23,33 @@ export const mediaHashes = (c: Commission): string[] => [
   ]),
 ]
 
-/** `commission.json` and `media/<hash>`, as one ZIP. */
-export async function pack(c: Commission, files: Files): Promise<NodeJS.ReadableStream> {
-  const zip = new yazl.ZipFile()
-  zip.addBuffer(Buffer.from(writeCommission(c)), 'commission.json')
-  for (const hash of mediaHashes(c)) zip.addBuffer(await files.get(hash), `media/${hash}`)
-  zip.end()
-  return zip.outputStream
+/** The record with its files under other hashes and of the types that they were found to be. */
+export function withMedia(c: Commission, found: ReadonlyMap<string, { hash: string; type: string }>): Commission {
+  const next = structuredClone(c)
+  for (const m of next.media) {
+    const f = found.get(m.hash)
+    if (f) Object.assign(m, f)
+  }
+  for (const s of next.sabers)
+    for (const p of s.presets)
+      for (const q of p.sounds) {
+        const f = q.media ? found.get(q.media) : undefined
+        if (f) q.media = f.hash
+      }
+  return next
 }
 
-export interface Unpacked {
-  record: Commission
-  media: Map<string, Buffer>
+/** `commission.json`, `media/<hash>`, and in `missing.json` the hashes of files that this shop was never given, as one ZIP. */
+export async function pack(c: Commission, shopId: string, library: Library): Promise<NodeJS.ReadableStream> {
+  const zip = new yazl.ZipFile()
+  zip.addBuffer(Buffer.from(writeCommission(c)), 'commission.json')
+  const hashes = mediaHashes(c)
+  const here = await library.has(shopId, hashes)
+  const missing = hashes.filter((h) => !here.has(h))
+  if (missing.length) zip.addBuffer(Buffer.from(JSON.stringify(missing)), 'missing.json')
+  for (const hash of here) zip.addBuffer((await library.of(shopId, hash)).bytes, `media/${hash}`)
+  zip.end()
+  return zip.outputStream
 }
 
 const fault = (path: string, rule: string, message: string, got?: string) =>
@@ -54,16 +70,22 @@ export async function unpack(bytes: Buffer): Promise<Unpacked> {
   }
   const read = readCommission(text)
   if (!read.ok) throw new Invalid('The file does not hold a valid commission; nothing was changed.', read.problems)
-  const media = new Map<string, Buffer>()
+  const media = new Map<string, Uint8Array>()
   for (const [name, data] of entries) {
-    if (name === 'commission.json') continue
+    if (name === 'commission.json' || name === 'missing.json') continue
     const hash = name.slice('media/'.length)
     if (sha256(data) !== hash) throw fault(name, 'checksum', `${name} is damaged: its content does not match its name.`)
     media.set(hash, data)
   }
+  const missing = new Set(
+    entries
+      .get('missing.json')
+      ?.toString('latin1')
+      .match(/[0-9a-f]{64}/g),
+  )
   if (isZip)
     for (const h of mediaHashes(read.record))
-      if (!media.has(h))
+      if (!media.has(h) && !missing.has(h))
         throw fault(`media/${h}`, 'required', `The archive lacks a file that the record names: media/${h}.`)
   return { record: read.record, media }
 }
@@ -85,7 +107,7 @@ function readEntries(bytes: Buffer): Promise<Map<string, Buffer>> {
       zip.on('entry', (entry: yauzl.Entry) => {
         const name = entry.fileName
         if (name.endsWith('/')) return zip.readEntry()
-        if (name !== 'commission.json' && !/^media\/[0-9a-f]{64}$/.test(name))
+        if (name !== 'commission.json' && name !== 'missing.json' && !/^media\/[0-9a-f]{64}$/.test(name))
           return stop(fault(name, 'unknownEntry', `The archive holds ${name}, which does not belong to this format.`))
         if (out.has(name)) return stop(fault(name, 'duplicate', `The archive holds ${name} twice.`))
         if (entry.uncompressedSize > LIMITS.entryBytes || total + entry.uncompressedSize > LIMITS.totalBytes)

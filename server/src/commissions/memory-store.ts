@@ -29,8 +29,9 @@ export class MemoryCommissions implements Commissions {
   async all(shopId: string): Promise<Saved[]> {
     return [...this.kept.values()].filter((k) => k.shopId === shopId && !k.archived).map((k) => this.shown(k))
   }
-  async create(who: Maker, record: Commission): Promise<Saved> {
+  async create(who: Maker, record: Commission, alongside?: () => Promise<void>): Promise<Saved> {
     if (this.kept.has(record.id)) throw taken(record.id)
+    await alongside?.()
     const at = new Date().toISOString()
     const kept: Kept = {
       record: structuredClone(record),

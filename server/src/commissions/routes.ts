@@ -8,11 +8,11 @@ import type { Response, Router } from 'express'
 import type { Tables } from '../db/models'
 import { Invalid } from '../http/problem'
 import { serve } from '../http/serve'
-import { newId } from '../ids'
-import { accept } from '../media/accept'
-import type { Files } from '../media/files'
-import { noteFile } from '../media/routes'
-import { pack, unpack } from './archive'
+import { newId, sha256 } from '../ids'
+import { type Accepted, accept } from '../media/accept'
+import type { Library } from '../media/library'
+import type { Work } from '../work'
+import { pack, withMedia } from './archive'
 import { beginFrom, blankFor, modelOf } from './begin'
 import { pathsOf } from './merge'
 import type { Commissions } from './store'
@@ -25,8 +25,15 @@ const send = (res: Response, name: string, type: string, content: string) => {
   return undefined
 }
 
+interface With {
+  store: Commissions
+  db: Tables
+  library: Library
+  work: Work
+}
+
 /** Commissions: begun, read, changed, taken in and given out. */
-export function commissionRoutes(r: Router, store: Commissions, db: Tables, files: Files): void {
+export function commissionRoutes(r: Router, { store, db, library, work }: With): void {
   serve(r, API.begin, async ({ body, who }) => {
     const client = body.client?.trim() ?? ''
     const known = client ? await db.clients.findOne({ where: { shopId: who.shopId, name: client } }) : null
@@ -55,39 +62,41 @@ export function commissionRoutes(r: Router, store: Commissions, db: Tables, file
   serve(r, API.history, async ({ params, who }) =>
     (await store.history(who.shopId, params.id)).map(({ ops, ...h }) => ({ ...h, paths: pathsOf(ops) })),
   )
-  takingIn(r, store, db, files)
-  givingOut(r, store, files)
+  takingIn(r, store, library, work)
+  givingOut(r, store, library)
 }
 
-function takingIn(r: Router, store: Commissions, db: Tables, files: Files) {
+function takingIn(r: Router, store: Commissions, library: Library, work: Work) {
   serve(
     r,
     API.takeIn,
     async ({ file, query, who }) => {
-      const { record, media } = await unpack(file.bytes)
-      // Media are looked at before anything is stored; a bad one refuses the whole import.
-      for (const [hash, bytes] of media) await accept(bytes, `media/${hash}`)
-      const saved = await store.create(who, query.as === 'copy' ? asCopy(record, newId) : record)
+      const { record, media } = await work.run('unpack', { bytes: file.bytes })
+      // Every file goes through the door before anything is stored; a bad one refuses the whole import.
+      const good: Accepted[] = []
+      const found = new Map<string, { hash: string; type: string }>()
       for (const [hash, bytes] of media) {
-        await files.put(bytes)
-        const declared = saved.record.media.find((m) => m.hash === hash)?.type ?? 'application/octet-stream'
-        const type = bytes.subarray(0, 2).toString('latin1') === 'RI' ? 'audio/wav' : declared
-        await noteFile(db, who.shopId, hash, type, bytes.length)
+        const a = await accept(bytes, `media/${hash}`, work)
+        good.push(a)
+        found.set(hash, { hash: sha256(a.bytes), type: a.type })
       }
-      return saved
+      const clean = withMedia(record, found)
+      return store.create(who, query.as === 'copy' ? asCopy(clean, newId) : clean, async (transaction) => {
+        for (const a of good) await library.keep(who.shopId, a, transaction)
+      })
     },
     MOST_IMPORT_BYTES,
   )
 }
 
-function givingOut(r: Router, store: Commissions, files: Files) {
+function givingOut(r: Router, store: Commissions, library: Library) {
   serve(r, API.exportJson, async ({ params, who, res }) => {
     const { record } = await store.load(who.shopId, params.id)
     return send(res, `${fileName(record)}.json`, 'application/json', writeCommission(record))
   })
   serve(r, API.exportZip, async ({ params, who, res }) => {
     const { record } = await store.load(who.shopId, params.id)
-    const zip = await pack(record, files)
+    const zip = await pack(record, who.shopId, library)
     res.attachment(`${fileName(record)}.zip`).type('application/zip')
     await new Promise<void>((done, fail) => {
       zip.once('error', fail)

@@ -1,5 +1,6 @@
 import type { Commission } from '@nubrin/core/record'
 import type { Op } from '@nubrin/core/record/ops'
+import type { Transaction } from 'sequelize'
 import type { User } from '../db/models'
 
 export interface Saved {
@@ -25,8 +26,8 @@ export interface Revised {
 export interface Commissions {
   load(shopId: string, id: string): Promise<Saved>
   all(shopId: string): Promise<Saved[]>
-  /** Takes a whole, already validated record in as revision 1. */
-  create(who: Maker, record: Commission): Promise<Saved>
+  /** Takes a whole, already validated record in as revision 1, and does what belongs to it in the same transaction. */
+  create(who: Maker, record: Commission, alongside?: (transaction?: Transaction) => Promise<void>): Promise<Saved>
   /** Carries operations out; `since` is what others changed after `base`. */
   change(who: Maker, id: string, base: number, ops: readonly Op[]): Promise<Saved & { since: Op[] }>
   archive(shopId: string, id: string): Promise<void>

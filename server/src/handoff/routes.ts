@@ -1,30 +1,30 @@
 import { API } from '@nubrin/core/api'
-import { buildHandoff, type HandoffDocument, handoffFileName, liftHandoff } from '@nubrin/core/handoff'
+import { buildHandoff, handoffFileName, liftHandoff } from '@nubrin/core/handoff'
 import { lift } from '@nubrin/core/import'
 import { gateOf, judgeCommission } from '@nubrin/core/judge'
 import type { Commission } from '@nubrin/core/record'
-import { Router } from 'express'
+import { type Response, Router } from 'express'
 import { mediaHashes } from '../commissions/archive'
 import type { Commissions } from '../commissions/store'
 import type { Tables } from '../db/models'
 import { Conflict, NotFound } from '../http/problem'
 import { serve } from '../http/serve'
 import { newId, secret, sha256, today } from '../ids'
-import type { Files } from '../media/files'
-
-/** The PDF writer and its fonts are fetched with the first PDF, not at every start. */
-const pdfOf = async (doc: HandoffDocument, c: Commission, paper: 'A4' | 'Letter') =>
-  (await import('./pdf')).handoffPdf(doc, c, paper)
+import type { Library } from '../media/library'
+import { sendFile } from '../media/routes'
+import type { Pdfs } from './pdfs'
 
 /** Handing over: the PDF as it stands, and what is issued to the client and frozen. */
-export function handoffRoutes(r: Router, store: Commissions, db: Tables): void {
+export function handoffRoutes(r: Router, store: Commissions, db: Tables, pdfs: Pdfs): void {
   serve(r, API.handoffPdf, async ({ params, query, who, res }) => {
-    const { record } = await store.load(who.shopId, params.id)
-    const pdf = await pdfOf(buildHandoff(record, who.shop, today()), record, query.paper ?? record.handoff.paper)
-    res
-      .type('application/pdf')
-      .set('Content-Disposition', `inline; filename="${encodeURIComponent(handoffFileName(record))}.pdf"`)
-      .send(pdf)
+    const { record, revision } = await store.load(who.shopId, params.id)
+    const paper = query.paper ?? record.handoff.paper
+    const pdf = await pdfs.of(`${record.id} ${revision} ${who.shop} ${today()} ${paper}`, () => ({
+      document: buildHandoff(record, who.shop, today()),
+      sabers: record.sabers,
+      paper,
+    }))
+    sendPdf(res, pdf, handoffFileName(record))
     return undefined
   })
 
@@ -77,13 +77,24 @@ export function handoffRoutes(r: Router, store: Commissions, db: Tables): void {
   })
 }
 
+const sendPdf = (res: Response, pdf: Uint8Array, name: string) =>
+  res
+    .type('application/pdf')
+    .set('Content-Disposition', `inline; filename="${encodeURIComponent(name)}.pdf"`)
+    .send(Buffer.from(pdf.buffer, pdf.byteOffset, pdf.byteLength))
+
 /** What the client may fetch with a link: the frozen document, the record behind its drawings, and its media. */
-export function clientRoutes(db: Tables, files: Files): Router {
+export function clientRoutes(db: Tables, library: Library, pdfs: Pdfs): Router {
   const r = Router()
   const find = async (token: string) => {
     const row = await db.handoffs.findOne({ where: { secretHash: sha256(token), revokedAt: null } })
     if (!row) throw new NotFound('This link does not lead anywhere, or it was withdrawn. Ask the shop for a new one.')
-    return { document: liftHandoff(row.document), record: lift(row.record) as Commission }
+    return {
+      id: row.id,
+      of: row.commissionId,
+      document: liftHandoff(row.document),
+      record: lift(row.record) as Commission,
+    }
   }
   serve(r, API.clientPage, async ({ params, res }) => {
     const { document, record } = await find(params.token)
@@ -95,15 +106,20 @@ export function clientRoutes(db: Tables, files: Files): Router {
     }
   })
   serve(r, API.clientPdf, async ({ params, res }) => {
-    const { document, record } = await find(params.token)
-    res.type('application/pdf').send(await pdfOf(document, record, record.handoff.paper))
+    const { id, document, record } = await find(params.token)
+    const { paper } = record.handoff
+    sendPdf(
+      res,
+      await pdfs.of(`${id} ${paper}`, () => ({ document, sabers: record.sabers, paper })),
+      handoffFileName(record),
+    )
     return undefined
   })
   serve(r, API.clientFile, async ({ params, res }) => {
-    const { record } = await find(params.token)
+    const { of, record } = await find(params.token)
     if (!mediaHashes(record).includes(params.hash)) throw new NotFound('There is no such file.')
-    const media = await db.media.findOne({ where: { hash: params.hash } })
-    res.type(media?.type ?? 'application/octet-stream').send(await files.get(params.hash))
+    const shop = await db.commissions.findByPk(of, { attributes: ['shopId'] })
+    sendFile(res, await library.of(shop!.shopId, params.hash), 'private, max-age=3600')
     return undefined
   })
   return r

@@ -10,13 +10,16 @@ import { commissionRoutes } from '../commissions/routes'
 import type { Commissions } from '../commissions/store'
 import type { Config } from '../config'
 import type { Tables } from '../db/models'
+import { Pdfs } from '../handoff/pdfs'
 import { clientRoutes, handoffRoutes } from '../handoff/routes'
 import type { Files } from '../media/files'
+import { Library } from '../media/library'
 import { mediaRoutes } from '../media/routes'
 import { peopleRoutes } from '../people/routes'
 import { csrf, sessions, signedIn } from '../people/sessions'
 import { rackRoutes } from '../rack/routes'
 import { shelfRoutes } from '../shelf/routes'
+import type { Work } from '../work'
 import { HttpProblem, NotFound, onError } from './problem'
 import { serve } from './serve'
 
@@ -26,12 +29,15 @@ export interface Parts {
   db: Tables
   store: Commissions
   files: Files
+  work: Work
   cookieSecret: string
   log: Logger
 }
 
 /** The whole server: API under /api, the built interface everywhere else. */
-export function createApp({ config, db, store, files, cookieSecret, log }: Parts): Express {
+export function createApp({ config, db, store, files, work, cookieSecret, log }: Parts): Express {
+  const library = new Library(db, files)
+  const pdfs = new Pdfs(work)
   const app = express()
   app.disable('x-powered-by')
   app.use(
@@ -62,14 +68,14 @@ export function createApp({ config, db, store, files, cookieSecret, log }: Parts
     return { ok: true as const }
   })
   serve(api, API.openapi, async () => openApi())
-  api.use(clientRoutes(db, files))
+  api.use(clientRoutes(db, library, pdfs))
   api.use(sessions(db, cookieSecret))
   api.use(peopleRoutes(db, config))
   api.use(signedIn, csrf)
   rackRoutes(api, store, db)
-  commissionRoutes(api, store, db, files)
-  mediaRoutes(api, db, files)
-  handoffRoutes(api, store, db)
+  commissionRoutes(api, { store, db, library, work })
+  mediaRoutes(api, library, work)
+  handoffRoutes(api, store, db, pdfs)
   shelfRoutes(api, db)
   api.use((req, _res) => {
     throw new NotFound(`There is nothing at ${req.method} ${req.baseUrl}${req.path}.`)

@@ -1,35 +1,37 @@
 import { API } from '@nubrin/core/api'
-import type { Router } from 'express'
-import type { Tables } from '../db/models'
-import { NotFound } from '../http/problem'
+import type { Response, Router } from 'express'
 import { serve } from '../http/serve'
-import { accept, MAX_SOUND_BYTES } from './accept'
-import type { Files } from './files'
+import type { Work } from '../work'
+import { accept, MAX_SOUND_BYTES, MEDIA_TYPES } from './accept'
+import type { Library } from './library'
 
-/** Notes that a shop has a file, and what it is. */
-export const noteFile = (db: Tables, shopId: string, hash: string, type: string, bytes: number) =>
-  db.media.upsert({ hash, shopId, type, bytes, createdAt: new Date() })
+/** Sends a stored file as what it was found to be, from where it cannot act: no script, no frame, no guess at its type. */
+export function sendFile(res: Response, file: { bytes: Buffer; type: string }, cache: string): void {
+  const type = MEDIA_TYPES.find((t) => t === file.type)
+  res.set({
+    'Content-Type': type ?? 'application/octet-stream',
+    'X-Content-Type-Options': 'nosniff',
+    'Content-Security-Policy': "sandbox; default-src 'none'",
+    'Content-Disposition': type ? 'inline' : 'attachment',
+    'Cache-Control': cache,
+  })
+  res.send(file.bytes)
+}
 
 /** Photos and sounds, in and out. */
-export function mediaRoutes(r: Router, db: Tables, files: Files): void {
+export function mediaRoutes(r: Router, library: Library, work: Work): void {
   serve(
     r,
     API.upload,
     async ({ file, who }) => {
-      const good = await accept(file.bytes, file.name)
-      const hash = await files.put(good.bytes)
-      await noteFile(db, who.shopId, hash, good.type, good.bytes.length)
+      const good = await accept(file.bytes, file.name, work)
+      const hash = await library.keep(who.shopId, good)
       return { hash, type: good.type, bytes: good.bytes.length, name: file.name.slice(0, 240) }
     },
     MAX_SOUND_BYTES + 1024,
   )
   serve(r, API.stored, async ({ params, who, res }) => {
-    const row = await db.media.findOne({ where: { hash: params.hash, shopId: who.shopId } })
-    if (!row) throw new NotFound('There is no such file.')
-    res
-      .type(row.type)
-      .set('Cache-Control', 'private, max-age=31536000, immutable')
-      .send(await files.get(row.hash))
+    sendFile(res, await library.of(who.shopId, params.hash), 'private, max-age=31536000, immutable')
     return undefined
   })
 }

@@ -1,0 +1,326 @@
+import { inkOf, pathData, type Scene, TEXT_INK } from '@nubrin/core/drawing'
+import PDFDocument from 'pdfkit'
+import { faces, type Weight } from './fonts'
+
+export interface Style {
+  size: number
+  weight: Weight
+  colour: string
+  /** Height of a line, in sizes. */
+  lead: number
+}
+/** Words of one font within a line. */
+interface Run {
+  text: string
+  font: string
+  width: number
+}
+export type Line = Run[]
+/** One column of a row: where it begins, how it is set, its lines, what it is for a reader that cannot see. */
+export interface Column {
+  x: number
+  lines: Line[]
+  style: Style
+  tag: string
+}
+/** An element of the document's structure, with its dictionary: the writer's types leave that out. */
+export type Element = PDFKit.PDFStructureElement & { dictionary: { data: Record<string, unknown> } }
+
+const PAGE = { A4: [595.28, 841.89], Letter: [612, 792] } as const
+export type Paper = keyof typeof PAGE
+
+/** What the format does not hold or nobody can see: half a surrogate pair, control characters. */
+const clean = (text: string) =>
+  text
+    .toWellFormed()
+    // biome-ignore lint/suspicious/noControlCharactersInRegex: that is what is taken out
+    .replace(/[\u0000-\u0009\u000b-\u001f\u007f-\u009f]/g, ' ')
+
+/**
+ * A run of pages that are filled from the top: lines of words in fonts that have their shapes, drawings, and the structure
+ * that a screen reader follows. Everything drawn is either part of that structure or marked as decoration. Measures in points.
+ */
+export class Sheet {
+  readonly doc: PDFKit.PDFDocument
+  readonly left = 48
+  readonly width: number
+  y = 0
+  private readonly top = 46
+  private readonly bottom: number
+  private readonly widths = new Map<string, number>()
+  private readonly fontOf = new Map<string, string>()
+
+  constructor(paper: Paper, info: { title: string; author: string; subject: string; lang: string }) {
+    const [w, h] = PAGE[paper]
+    this.width = w - 2 * this.left
+    this.bottom = h - 54
+    this.doc = new PDFDocument({
+      size: [w, h],
+      margin: 0,
+      autoFirstPage: false,
+      bufferPages: true,
+      pdfVersion: '1.7',
+      subset: 'PDF/UA',
+      tagged: true,
+      displayTitle: true,
+      lang: info.lang,
+      info: { Title: info.title, Author: info.author, Subject: info.subject, Creator: 'Nubrin', Producer: 'Nubrin' },
+    } as unknown as PDFKit.PDFDocumentOptions)
+    for (const weight of [400, 600, 700] as const)
+      for (const [i, bytes] of faces()[weight].entries()) this.doc.registerFont(`${weight}-${i}`, bytes)
+  }
+
+  newPage() {
+    this.doc.addPage()
+    this.y = this.top
+  }
+  /** Goes to a new page unless so much room is left. */
+  need(height: number) {
+    if (this.y + height > this.bottom && this.y > this.top) this.newPage()
+  }
+  /** Height that a whole page offers. */
+  get pageHeight() {
+    return this.bottom - this.top
+  }
+
+  private face(char: string, weight: Weight): string {
+    const key = `${weight}${char}`
+    const known = this.fontOf.get(key)
+    if (known) return known
+    const code = char.codePointAt(0)!
+    const has = [0, 1, 2].find((i) => {
+      this.doc.font(`${weight}-${i}`)
+      const { font } = (this.doc as unknown as { _font: { font: { hasGlyphForCodePoint(c: number): boolean } } })._font
+      return font.hasGlyphForCodePoint(code)
+    })
+    const name = `${weight}-${has ?? 2}`
+    this.fontOf.set(key, name)
+    return name
+  }
+  private measure(text: string, font: string, size: number): number {
+    const key = `${font}${size} ${text}`
+    let w = this.widths.get(key)
+    if (w === undefined) {
+      w = this.doc.font(font).fontSize(size).widthOfString(text)
+      this.widths.set(key, w)
+    }
+    return w
+  }
+  private runs(text: string, style: Style): Run[] {
+    const out: Run[] = []
+    for (const char of text) {
+      const font = this.face(char, style.weight)
+      const last = out.at(-1)
+      if (last?.font === font) last.text += char
+      else out.push({ text: char, font, width: 0 })
+    }
+    for (const r of out) r.width = this.measure(r.text, r.font, style.size)
+    return out
+  }
+
+  /** Breaks words into lines no wider than `width`; a word that is wider by itself is broken where it must be. */
+  lines(text: string, style: Style, width: number): Line[] {
+    const out: Line[] = []
+    for (const para of clean(text).split('\n')) {
+      let line: Run[] = []
+      let used = 0
+      const push = (runs: Run[], w: number) => {
+        for (const r of runs) {
+          const last = line.at(-1)
+          if (last?.font === r.font) {
+            last.text += r.text
+            last.width += r.width
+          } else line.push({ ...r })
+        }
+        used += w
+      }
+      const flush = () => {
+        out.push(line)
+        line = []
+        used = 0
+      }
+      for (const token of para.match(/\s+|\S+/g) ?? []) {
+        const blank = /^\s/.test(token)
+        const runs = this.runs(blank ? ' ' : token, style)
+        const w = runs.reduce((sum, r) => sum + r.width, 0)
+        if (used + w <= width) {
+          if (!blank || line.length) push(runs, w)
+        } else if (blank) continue
+        else if (w <= width) {
+          flush()
+          push(runs, w)
+        } else
+          for (const char of token) {
+            const one = this.runs(char, style)
+            const cw = one.reduce((sum, r) => sum + r.width, 0)
+            if (used + cw > width && line.length) flush()
+            push(one, cw)
+          }
+      }
+      flush()
+    }
+    return out
+  }
+
+  /** Width of a text set in one line. */
+  widthOf(text: string, style: Style): number {
+    return this.runs(clean(text), style).reduce((sum, r) => sum + r.width, 0)
+  }
+
+  private drawLine(line: Line, x: number, y: number, style: Style) {
+    let at = x
+    for (const r of line) {
+      this.doc.font(r.font).fontSize(style.size).fillColor(style.colour)
+      this.doc.text(r.text, at, y, { lineBreak: false })
+      at += r.width
+    }
+  }
+
+  /** An element under another one, or under the document. */
+  element(type: string, parent?: Element, options: Record<string, unknown> = {}): Element {
+    const e = this.doc.struct(type as never, options as never) as Element
+    if (parent) parent.add(e)
+    else this.doc.addStructure(e)
+    return e
+  }
+  /** Draws as the content of an element. */
+  as(element: Element, draw: () => void) {
+    const content = this.doc.markStructureContent(String(element.dictionary.data.S))
+    draw()
+    this.doc.endMarkedContent()
+    element.add(content)
+  }
+  /** Draws what says nothing: rules, page numbers. */
+  decoration(draw: () => void) {
+    this.doc.markContent('Artifact', {})
+    draw()
+    this.doc.endMarkedContent()
+  }
+
+  /**
+   * Sets columns side by side. They stay together when they fit on a page, and go on over the page's end line by line when
+   * they do not. Each becomes an element under `parent`.
+   */
+  row(parent: Element, columns: Column[], { above = 0, below = 0, attributes = {} as Record<string, object> } = {}) {
+    const heightOf = (c: Column) => c.style.size * c.style.lead
+    const most = Math.max(...columns.map((c) => c.lines.length))
+    const high = Math.max(...columns.map((c) => c.lines.length * heightOf(c)))
+    if (high + above + below <= this.pageHeight) this.need(high + above + below)
+    this.y += above
+    const elements = columns.map((c) => {
+      const e = this.element(c.tag, parent)
+      const a = attributes[c.tag]
+      if (a) e.dictionary.data.A = a
+      return e
+    })
+    const step = Math.max(...columns.map(heightOf))
+    let from = 0
+    do {
+      const fit = Math.max(1, Math.floor((this.bottom - this.y + 0.01) / step))
+      const to = Math.min(most, from + fit)
+      columns.forEach((c, i) => {
+        const part = c.lines.slice(from, to)
+        if (part.length || from === 0)
+          this.as(elements[i]!, () => {
+            for (const [k, line] of part.entries()) this.drawLine(line, c.x, this.y + k * heightOf(c), c.style)
+          })
+      })
+      this.y += Math.max(...columns.map((c) => c.lines.slice(from, to).length * heightOf(c)))
+      from = to
+      if (from < most) this.newPage()
+    } while (from < most)
+    this.y += below
+    return elements
+  }
+
+  /** A paragraph over the whole width, or from `indent` on. */
+  para(parent: Element, tag: string, text: string, style: Style, { indent = 0, above = 0, below = 0 } = {}) {
+    const lines = this.lines(text, style, this.width - indent)
+    return this.row(parent, [{ x: this.left + indent, lines, style, tag }], { above, below })[0]!
+  }
+
+  rule(colour: string, thickness: number, y = this.y) {
+    this.decoration(() =>
+      this.doc
+        .moveTo(this.left, y)
+        .lineTo(this.left + this.width, y)
+        .lineWidth(thickness)
+        .strokeColor(colour)
+        .stroke(),
+    )
+  }
+
+  /** A drawing in lines, with the words that stand for it where it cannot be seen. */
+  figure(parent: Element, scene: Scene, alt: string, below = 8) {
+    const k = this.width / scene.width
+    const height = scene.height * k
+    this.need(height + below)
+    const { doc } = this
+    const e = this.element('Figure', parent, { alt: clean(alt) })
+    const page = doc.page.height
+    e.dictionary.data.A = {
+      O: 'Layout',
+      Placement: 'Block',
+      BBox: [this.left, page - this.y - height, this.left + this.width, page - this.y],
+    }
+    this.as(e, () => {
+      doc.save().translate(this.left, this.y).scale(k).rect(0, 0, scene.width, scene.height).clip()
+      for (const p of scene.prims) {
+        if (p.t === 'text') {
+          const ink = TEXT_INK[p.role]
+          const style: Style = {
+            size: ink.size,
+            weight: ink.weight >= 600 ? 600 : 400,
+            colour: ink.fill,
+            lead: 1,
+          }
+          const line = this.runs(clean(p.text), style)
+          const w = line.reduce((sum, r) => sum + r.width, 0)
+          const x = p.at[0] - (p.anchor === 'middle' ? w / 2 : p.anchor === 'end' ? w : 0)
+          this.drawLine(line, x, p.at[1] - ink.size * 0.86, style)
+          continue
+        }
+        const ink = inkOf(p)
+        const [fill, stroke] = [ink.fill !== 'none', ink.stroke !== 'none' && ink.width > 0]
+        if (!fill && !stroke) continue
+        doc.save()
+        if (ink.opacity) doc.opacity(ink.opacity)
+        if (p.t === 'circle') doc.circle(p.at[0], p.at[1], p.r)
+        else doc.path(pathData(p.pts, p.closed))
+        doc.lineWidth(ink.width)
+        if (ink.dash) doc.dash(ink.dash.split(' ').map(Number) as unknown as number, {})
+        if (fill && stroke) doc.fillAndStroke(ink.fill, ink.stroke)
+        else if (fill) doc.fill(ink.fill)
+        else doc.stroke(ink.stroke)
+        doc.restore()
+      }
+      doc.restore()
+    })
+    this.y += height + below
+  }
+
+  /** Writes below every page what belongs there, and gives the bytes. */
+  async end(foot: (page: number, of: number) => [left: string, right: string], style: Style): Promise<Uint8Array> {
+    const { start, count } = this.doc.bufferedPageRange()
+    for (let i = 0; i < count; i++) {
+      this.doc.switchToPage(start + i)
+      const [left, right] = foot(i + 1, count)
+      const r = this.lines(right, style, this.width)[0] ?? []
+      const rw = r.reduce((sum, x) => sum + x.width, 0)
+      const l = this.lines(left, style, this.width - rw - 20)[0] ?? []
+      this.decoration(() => {
+        this.drawLine(l, this.left, this.bottom + 20, style)
+        this.drawLine(r, this.left + this.width - rw, this.bottom + 20, style)
+      })
+    }
+    const chunks: Buffer[] = []
+    const done = new Promise<void>((yes, no) => {
+      this.doc.on('data', (c: Buffer) => chunks.push(c))
+      this.doc.once('end', yes)
+      this.doc.once('error', no)
+    })
+    this.doc.end()
+    await done
+    return Buffer.concat(chunks)
+  }
+}

@@ -1,0 +1,31 @@
+import { LRUCache } from 'lru-cache'
+import type { Work } from '../work'
+import type { Asked } from '../work/jobs'
+
+const MOST_BYTES = 96 * 1024 * 1024
+
+/** PDFs that were made, by what they were made of; several who ask for one at the same time wait for the same. */
+export class Pdfs {
+  private readonly made = new LRUCache<string, Uint8Array>({ maxSize: MOST_BYTES, sizeCalculation: (b) => b.length })
+  private readonly making = new Map<string, Promise<Uint8Array>>()
+
+  constructor(private readonly work: Work) {}
+
+  /** The PDF under a key that says everything it depends on. */
+  of(key: string, ask: () => Asked<'pdf'>): Promise<Uint8Array> {
+    const there = this.made.get(key)
+    if (there) return Promise.resolve(there)
+    let making = this.making.get(key)
+    if (!making) {
+      making = this.work
+        .run('pdf', ask())
+        .then((bytes) => {
+          this.made.set(key, bytes)
+          return bytes
+        })
+        .finally(() => this.making.delete(key))
+      this.making.set(key, making)
+    }
+    return making
+  }
+}

@@ -1,0 +1,66 @@
+import { availableParallelism } from 'node:os'
+import { Piscina } from 'piscina'
+import { HttpProblem, Invalid } from '../http/problem'
+import type { Asked, Done, JobName } from './jobs'
+import { owned } from './owned'
+import type { Answer } from './worker'
+
+/** Work that is done beside the requests. */
+export interface Work {
+  /** Does a job; what was asked is handed over and not to be used again. Throws its refusal, or one that says that it took too long, too much, or that too many wait. */
+  run<K extends JobName>(name: K, ask: Asked<K>): Promise<Done<K>>
+  close(): Promise<void>
+}
+
+/** How long a job may take, ms, and what is said when it does not end. */
+const BUDGET: Record<JobName, { ms: number; tooLong: () => HttpProblem }> = {
+  pdf: { ms: 30_000, tooLong: () => new HttpProblem(503, 'tooLong', 'The PDF took too long to make. Try again.') },
+  sound: { ms: 20_000, tooLong: () => hard('The sound takes too long to read.') },
+  unpack: { ms: 40_000, tooLong: () => hard('The file takes too long to read; nothing was changed.') },
+}
+const hard = (message: string, rule = 'time') => new Invalid(message, [{ path: 'file', rule, message }])
+
+/** Threads that do the jobs: one fewer than the machine has, so that requests are answered meanwhile. */
+export class ThreadWork implements Work {
+  private readonly pool: Piscina
+
+  constructor(script: string) {
+    this.pool = new Piscina({
+      filename: script,
+      minThreads: 0,
+      maxThreads: Math.max(1, Math.min(4, availableParallelism() - 1)),
+      maxQueue: 60,
+      idleTimeout: 60_000,
+      resourceLimits: { maxOldGenerationSizeMb: 512 },
+    })
+    // A thread that died has failed its job, which is answered; nothing else is to be done.
+    this.pool.on('error', () => {})
+  }
+
+  async run<K extends JobName>(name: K, ask: Asked<K>): Promise<Done<K>> {
+    const limit = new AbortController()
+    const timer = setTimeout(() => limit.abort(), BUDGET[name].ms)
+    try {
+      const answer = (await this.pool.run(
+        { name, ask },
+        { signal: limit.signal, transferList: owned(ask) as never },
+      )) as Answer
+      if ('done' in answer) return answer.done as Done<K>
+      const { status, type, detail, problems, more } = answer.refused
+      throw new HttpProblem(status, type, detail, problems, more)
+    } catch (e) {
+      if (limit.signal.aborted) throw BUDGET[name].tooLong()
+      if ((e as { code?: string }).code === 'ERR_WORKER_OUT_OF_MEMORY')
+        throw hard('The file takes more memory to read than it may.', 'memory')
+      if (/queue/i.test((e as Error).message) && !(e instanceof HttpProblem))
+        throw new HttpProblem(503, 'busy', 'Too much is being worked on just now. Try again in a moment.')
+      throw e
+    } finally {
+      clearTimeout(timer)
+    }
+  }
+
+  async close(): Promise<void> {
+    await this.pool.destroy()
+  }
+}
