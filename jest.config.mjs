@@ -22,6 +22,7 @@ export default {
     '^@nubrin/core/(.*)$': '<rootDir>/core/src/$1/index.ts',
     '^@nubrin/demo$': '<rootDir>/demo/src/index.ts',
   },
+  modulePathIgnorePatterns: ['<rootDir>/\\.data'],
   setupFiles: ['<rootDir>/web/test/dom.ts'],
   testTimeout: 60_000,
   maxWorkers: 2,

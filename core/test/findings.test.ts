@@ -11,6 +11,7 @@ const part = (s: Saber, kind: string) => s.parts.find((p) => p.kind === kind)!
 /** For every check, a change to the finished commission that makes it speak; without the change it is silent. */
 const FIRES: Record<string, Mutation> = {
   contradiction: (s) => void (s.hilt.sections[1]!.length.rivals = [{ value: 99, source: 'client' }]),
+  impossible: (s) => void (part(s, 'cell').specs.capacity!.value = -3000),
   recalled: (s) => void (s.hilt.sections[1]!.length.source = 'recalled'),
   openQuestion: (_s, c) => void c.questions.push({ id: 'q9', text: 'Which screw?', blocks: true }),
   openRequest: (_s, c) => void c.requests.push({ id: 'r9', text: 'Louder', status: 'open' }),
@@ -186,6 +187,7 @@ const BRINGS: Record<string, string> = {
   noIgnite: 'caution gate ',
   noOff: 'stop gate ',
   noSize: 'stop gate section',
+  impossible: 'stop gate part',
   noSteps: 'caution gate ',
   oddSize: 'caution blade',
   openQuestion: 'stop gate ',

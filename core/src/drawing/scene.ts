@@ -64,6 +64,8 @@ export function hatch(poly: Pt[], gap: number, lean: 1 | -1): Pt[][] {
   const key = ([x, y]: Pt) => x + lean * y
   const keys = poly.map(key)
   const lines: Pt[][] = []
+  // No page has more; what would is drawn far beyond it.
+  if (!((Math.max(...keys) - Math.min(...keys)) / gap < 10_000)) return lines
   for (let k = Math.ceil(Math.min(...keys) / gap) * gap; k < Math.max(...keys); k += gap) {
     const hits: Pt[] = []
     for (let i = 0; i < poly.length; i++) {

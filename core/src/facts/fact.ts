@@ -1,5 +1,5 @@
 import { Type as T, type TSchema } from '@sinclair/typebox'
-import type { Unit } from '../units/unit'
+import { possible, type Unit } from '../units/unit'
 
 /** Where a value comes from. The order is the order of trust, best first. */
 export const SOURCES = [
@@ -99,7 +99,7 @@ export function unitOf(schema: TSchema): Unit | undefined {
 
 /** Whether a fact may be printed plainly, only as "about", or not at all. A standing contradiction is never plain. */
 export function printable(fact: AnyFact<unknown>): 'plain' | 'about' | 'none' {
-  if (fact.value === null || fact.source === 'unknown') return 'none'
+  if (fact.value === null || fact.source === 'unknown' || impossible(fact)) return 'none'
   if (fact.rivals?.length) return 'about'
   return fact.source === 'recalled' || fact.source === 'assumed' || fact.source === 'client' ? 'about' : 'plain'
 }
@@ -114,8 +114,21 @@ export function fact<U extends Unit>(
   return { value, unit, source: value === null ? 'unknown' : source, ...extra }
 }
 
-/** The value when there is one; undefined when the fact is absent or unknown. Contradicted facts still have their first value. */
-export const known = <V>(f: AnyFact<V> | undefined): V | undefined => (f && f.value !== null ? f.value : undefined)
+const impossible = (f: AnyFact<unknown>) =>
+  typeof f.value === 'number' && 'unit' in f && !possible(f.value, f.unit as Unit)
+
+/**
+ * The value when there is one that can be; undefined when the fact is absent, unknown, or beyond what a saber can have: no
+ * figure is made of such a number, and a finding names it. Contradicted facts still have their first value.
+ */
+export const known = <V>(f: AnyFact<V> | undefined): V | undefined =>
+  f && f.value !== null && !impossible(f) ? f.value : undefined
+
+/** A size that is more than nothing (a thousandth of a thousandth of its unit); undefined otherwise. */
+export const sized = (f: NumberFact | undefined): number | undefined => {
+  const v = known(f)
+  return v !== undefined && v > 1e-6 ? v : undefined
+}
 
 /** Whether a value of a record is a fact (a number, words or a choice), by its shape. */
 export const isFact = (v: unknown): v is AnyFact<unknown> =>

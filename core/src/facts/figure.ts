@@ -73,9 +73,11 @@ export class Gather {
 
   figure(unit: Unit, formula: string, basis: string, compute: () => number): Calculated {
     if (this.needs.length) return { ok: false, needs: dedupe(this.needs) }
+    const value = compute()
+    if (!Number.isFinite(value)) return { ok: false, needs: [{ name: 'values that can be true together' }] }
     return {
       ok: true,
-      value: compute(),
+      value,
       unit,
       formula,
       basis,

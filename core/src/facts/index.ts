@@ -13,6 +13,7 @@ export {
   SOURCE_WORDS,
   SOURCES,
   type Source,
+  sized,
   type TextFact,
   textFactOf,
   unitOf,

@@ -6,7 +6,7 @@ import { type NumberFact, printable } from './fact'
  * assumed or client-stated one prints as "about"; an unknown one as "not recorded".
  */
 export function formatFact(fact: NumberFact | undefined, digits = 2): string {
-  if (!fact || fact.value === null) return 'not recorded'
+  if (!fact || fact.value === null || printable(fact) === 'none') return 'not recorded'
   const unit = fact.unit === '×' ? '' : fact.unit === 'deg' ? '°' : ` ${fact.unit}`
   const tol = fact.tol ? ` ± ${formatNumber(fact.tol, digits)}` : ''
   const body = `${formatNumber(fact.value, digits)}${tol}${unit}`

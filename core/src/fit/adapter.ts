@@ -1,4 +1,4 @@
-import { known } from '../facts'
+import { known, sized } from '../facts'
 import type { Blade, Saber } from '../record'
 import { formatNumber, inchFraction } from '../units'
 import { socketOf } from './exposed'
@@ -20,7 +20,7 @@ const THINNEST = 0.6
 /** The sleeve that would take a thinner tube into a wider socket, with the target clearance on both sides; undefined when none is needed or the wall would be below 0.6 mm. */
 export function adapterFor(saber: Saber, b: Blade): Adapter | undefined {
   const k = socketOf(saber, b)
-  const [socketMm, tubeMm] = [known(k?.bore), known(b.outside)]
+  const [socketMm, tubeMm] = [sized(k?.bore), sized(b.outside)]
   if (socketMm === undefined || tubeMm === undefined || judgeSocket(socketMm, tubeMm).kind !== 'wrongSize')
     return undefined
   const outsideMm = socketMm - SOCKET_LIMITS.target

@@ -1,4 +1,4 @@
-import { known } from '../facts'
+import { known, sized } from '../facts'
 import { type Blade, byId, type Saber } from '../record'
 import { socketOf } from './exposed'
 import { judgeSocket } from './socket'
@@ -39,7 +39,7 @@ export interface DuelJudgement {
 export function judgeDuel(saber: Saber, b: Blade): DuelJudgement {
   const [against, limits, unknown]: [DuelReason[], DuelReason[], DuelReason[]] = [[], [], []]
   const k = socketOf(saber, b)
-  const [depth, d, wall, bore] = [known(k?.depth), known(b.outside), known(b.wall), known(k?.bore)]
+  const [depth, d, wall, bore] = [known(k?.depth), sized(b.outside), sized(b.wall), sized(k?.bore)]
   if (b.kind === 'plug') against.push({ code: 'plug' })
   if (b.kind === 'string') limits.push({ code: 'string' })
   if (depth === undefined) unknown.push({ code: 'unknownDepth' })

@@ -43,6 +43,7 @@ export function runtime(saber: Saber, preset: Preset | undefined = saber.presets
   notePack(g, pack)
   const lit = g.from('current lit', litCurrent(saber, preset?.colour ?? WHITE))
   const mean = g.from('mean current', meanCurrent(saber, preset))
+  if (mean <= 0) g.missing('a mean current above nothing')
   let curve: Discharge['curve'] = []
   const minutes = g.figure(
     'min',

@@ -1,14 +1,38 @@
 import Ajv, { type ErrorObject } from 'ajv'
-import addFormats from 'ajv-formats'
 import { Commission, FORMAT, FORMAT_VERSION } from './commission'
 import { isObject } from './plan'
 import type { Problem } from './problem'
 import { THINGS } from './ref'
 import { danglingOf, thingsOf } from './references'
 
-/** A validator that knows this format's own keywords. */
+/** A day of the calendar between 1900 and 2199: others are slips, and some programs and databases cannot hold them. */
+const isDay = (v: string): boolean => {
+  const [, y, m, d] = /^(\d{4})-(\d{2})-(\d{2})$/.exec(v) ?? []
+  const [year, month, day] = [Number(y), Number(m), Number(d)]
+  const last = [
+    31,
+    year % 4 === 0 && (year % 100 !== 0 || year % 400 === 0) ? 29 : 28,
+    31,
+    30,
+    31,
+    30,
+    31,
+    31,
+    30,
+    31,
+    30,
+    31,
+  ]
+  return year >= 1900 && year <= 2199 && day >= 1 && day <= (last[month - 1] ?? 0)
+}
+/** A moment with its offset from UTC; a leap second is none, since clocks that compute cannot say it. */
+const isMoment = (v: string): boolean =>
+  /^\d{4}-\d{2}-\d{2}[Tt ]([01]\d|2[0-3]):[0-5]\d:[0-5]\d(\.\d{1,9})?([Zz]|[+-]([01]\d|2[0-3]):[0-5]\d)$/.test(v) &&
+  isDay(v.slice(0, 10))
+
+/** A validator that knows this format's own keywords and what a day and a moment are. */
 export const makeAjv = () => {
-  const ajv = addFormats(new Ajv({ allErrors: true, strict: true, verbose: true }), ['date', 'date-time'])
+  const ajv = new Ajv({ allErrors: true, strict: true, verbose: true, formats: { date: isDay, 'date-time': isMoment } })
   ajv.addVocabulary(['x-fact', 'x-kind', 'x-names'])
   return ajv
 }
@@ -31,7 +55,7 @@ export function validateCommission(input: unknown): Checked {
       show(input.version),
     )
   if (!check(input)) return { ok: false, problems: explain(check.errors ?? []) }
-  const problems = integrity(input)
+  const problems = [...unwritable(input), ...integrity(input)]
   return problems.length ? { ok: false, problems: problems.slice(0, 40) } : { ok: true, record: input }
 }
 
@@ -83,6 +107,17 @@ export function explain(errors: ErrorObject[]): Problem[] {
     })
   }
   return out.sort((a, b) => b.path.length - a.path.length).slice(0, 40)
+}
+
+/** Texts with half a surrogate pair or a control character: no page, paper or database takes them. */
+function unwritable(v: unknown, path = ''): Problem[] {
+  if (typeof v === 'string')
+    // biome-ignore lint/suspicious/noControlCharactersInRegex: those are looked for
+    return v.isWellFormed() && !/[\u0000-\u0008\u000b\u000c\u000e-\u001f]/.test(v)
+      ? []
+      : [{ path, rule: 'text', message: 'holds a character that cannot be written', got: show(v) }]
+  if (typeof v !== 'object' || v === null) return []
+  return Object.entries(v).flatMap(([k, x]) => unwritable(x, `${path}/${k}`))
 }
 
 /** Duplicate ids, and references that lead nowhere or out of their saber. */

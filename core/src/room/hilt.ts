@@ -1,5 +1,6 @@
-import { known, type NumberFact, printable } from '../facts'
+import { known, type NumberFact, printable, sized } from '../facts'
 import type { FittedPart, Hilt, Saber, Section } from '../record'
+import { possible } from '../units'
 
 /** How well a length on the drawing is known. Unknown ones are drawn with a stand-in and never used in a figure. */
 export type Certainty = 'known' | 'assumed' | 'unknown'
@@ -51,11 +52,11 @@ export function layOut(hilt: Hilt): HiltShape {
   let complete = true
   let lengthTol = 0
   for (const section of hilt.sections.filter((s) => s.role !== 'quillon')) {
-    const length = known(section.length) ?? STAND_IN.length
-    if (known(section.length) === undefined) complete = false
+    const length = sized(section.length) ?? STAND_IN.length
+    if (sized(section.length) === undefined) complete = false
     lengthTol += section.length.tol ?? 0
-    const outside = known(section.outside) ?? STAND_IN.outside
-    const bore = known(section.bore) ?? STAND_IN.bore
+    const outside = sized(section.outside) ?? STAND_IN.outside
+    const bore = sized(section.bore) ?? STAND_IN.bore
     const worst = [section.length, section.outside, section.bore].map(certainty)
     sections.push({
       section,
@@ -78,7 +79,8 @@ export function layOut(hilt: Hilt): HiltShape {
 
 /** Profile points → pieces covering exactly 0…length; the ends are held level. Zero-length pieces (steps) vanish. */
 function pieces(profile: { x: number; d: number }[] | undefined, x0: number, length: number, uniform: number): Piece[] {
-  if (!profile || profile.length < 2) return [{ x0, x1: x0 + length, d0: uniform, d1: uniform }]
+  if (!profile || profile.length < 2 || profile.some((p) => !(p.d > 0) || !possible(p.d, 'mm')))
+    return [{ x0, x1: x0 + length, d0: uniform, d1: uniform }]
   const pts = profile.map((p) => ({ x: Math.min(Math.max(p.x, 0), length), d: p.d }))
   const all = [{ x: 0, d: pts[0]!.d }, ...pts, { x: length, d: pts.at(-1)!.d }]
   const out: Piece[] = []

@@ -55,6 +55,7 @@ import { arrivals } from './record/arrivals'
 import { client } from './record/client'
 import { contradiction } from './record/contradiction'
 import { deadline } from './record/deadline'
+import { impossible } from './record/impossible'
 import { keptAside } from './record/kept-aside'
 import { openQuestion } from './record/open-question'
 import { openRequest } from './record/open-request'
@@ -74,6 +75,7 @@ import { missingSound } from './voice/missing-sound'
 export const CHECKS: readonly Check[] = [
   contradiction,
   recalled,
+  impossible,
   keptAside,
   openQuestion,
   openRequest,

@@ -1,4 +1,4 @@
-import { known } from '../../../facts'
+import { known, sized } from '../../../facts'
 import { judgeSocket, type SocketFit } from '../../../fit'
 import { byId } from '../../../record'
 import { mmAndInch } from '../../../units'
@@ -30,7 +30,7 @@ export const socketFit = check<{
   run: ({ saber }, each) =>
     each(saber.blades, (b) => {
       const k = byId(saber.hilt.sockets, b.socket)
-      const [bore, tube] = [known(k?.bore), known(b.outside)]
+      const [bore, tube] = [sized(k?.bore), sized(b.outside)]
       if (!k || bore === undefined || tube === undefined)
         return [
           {

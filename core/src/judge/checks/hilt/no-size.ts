@@ -6,12 +6,12 @@ export const noSize = check<{ nothing: { owner: string; field: string; value: nu
   id: 'noSize',
   station: 'hilt',
   scope: 'saber',
-  rule: 'A size of the hilt is more than nothing.',
+  rule: 'A size is more than nothing.',
   source: 'geometry',
   reads: ALL_FACTS,
   run: ({ facts }) =>
     facts
-      .filter((p) => p.path.startsWith('/hilt/') && p.fact.unit === 'mm' && !['at', 'clearance'].includes(p.field))
+      .filter((p) => p.fact.unit === 'mm' && !['at', 'clearance'].includes(p.field))
       .filter((p) => p.fact.value !== null && p.fact.value <= 0)
       .map((p) => ({
         code: 'nothing',

@@ -1,0 +1,34 @@
+import { keyWords } from '../../../record'
+import { formatNumber, possible, type Unit } from '../../../units'
+import { ALL_FACTS, check } from '../../check'
+import { unitText } from '../../text'
+
+/** Sizes of nothing are said by their own check. */
+const isImpossible = (value: number | null, unit: Unit) => value !== null && !possible(value, unit)
+
+export const impossible = check<{ beyond: { owner: string; field: string; unit: Unit; value: number } }>({
+  id: 'impossible',
+  station: 'hilt',
+  scope: 'saber',
+  rule: 'A number is one that a saber can have.',
+  source: 'limits of each unit: below zero only places, angles and levels, no more than any part has',
+  reads: ALL_FACTS,
+  run: ({ facts }) =>
+    facts
+      .filter((p) => isImpossible(p.fact.value, p.fact.unit))
+      .map((p) => ({
+        code: 'beyond',
+        subject: p.path,
+        level: 'stop',
+        params: { owner: p.owner, field: p.field, unit: p.fact.unit, value: p.fact.value! },
+        ...(p.ref ? { refs: [p.ref] } : {}),
+        gate: true,
+      })),
+  words: {
+    beyond: (p) => ({
+      title: `${p.owner}: the ${keyWords(p.field)} cannot be ${Math.abs(p.value) > 1e6 ? p.value.toExponential(0) : formatNumber(p.value)}${unitText(p.unit)}`,
+      detail: 'No saber has such a value; nothing is computed or drawn from it.',
+      remedy: 'Correct it: a sign, a comma or a unit has slipped.',
+    }),
+  },
+})

@@ -1,0 +1,117 @@
+import { describe, expect, test } from '@jest/globals'
+import { cadDxf, drawSection, drawUnrolled, svgOf } from '@nubrin/core/drawing'
+import { balance, shoppingList } from '@nubrin/core/fit'
+import { buildHandoff, proposePacking } from '@nubrin/core/handoff'
+import { readCommission } from '@nubrin/core/import'
+import { gateOf, judgeCommission, progress, stationStates } from '@nubrin/core/judge'
+import type { Commission } from '@nubrin/core/record'
+import { crossSectionAt, layOut } from '@nubrin/core/room'
+import { markdownOf, webVttOf } from '@nubrin/core/script'
+import { demoCommissions } from '@nubrin/demo'
+import { demo, TODAY } from './samples'
+
+type Path = (string | number)[]
+const at = (root: unknown, path: Path) => path.reduce((v, k) => (v as Record<string, unknown>)[k], root)
+/** Every number of a record, and every text, by its path. */
+function leaves(v: unknown, of: 'number' | 'string', path: Path = []): Path[] {
+  if (typeof v === of) return [path]
+  if (typeof v !== 'object' || v === null) return []
+  return Object.entries(v).flatMap(([k, x]) => leaves(x, of, [...path, Array.isArray(v) ? Number(k) : k]))
+}
+const put = (root: Commission, path: Path, value: unknown): Commission => {
+  const copy = structuredClone(root)
+  const holder = at(copy, path.slice(0, -1)) as Record<string, unknown>
+  if (value === undefined) delete holder[path.at(-1)!]
+  else holder[path.at(-1)!] = value
+  return copy
+}
+
+/** Everything that is made of a record. */
+function everything(c: Commission) {
+  const list = judgeCommission(c, TODAY)
+  gateOf(list)
+  progress(c, list)
+  stationStates(c, list)
+  proposePacking(c)
+  buildHandoff(c, 'Shop', TODAY)
+  for (const s of c.sabers) {
+    for (const zoom of [1, 6]) svgOf(drawSection(s, { width: 900, height: 240, zoom }), 'x', 'x')
+    svgOf(drawUnrolled(s, { width: 900, height: 220 }), 'x', 'x')
+    crossSectionAt(s, layOut(s.hilt).length / 2)
+    balance(s)
+    shoppingList(s)
+    cadDxf(s)
+    markdownOf(s.name, s)
+    webVttOf(s, undefined)
+  }
+
+  return list
+}
+const failed = (c: Commission): string[] => {
+  const read = readCommission(JSON.stringify(c))
+  if (!read.ok) return []
+  try {
+    return everything(read.record)
+      .filter((f) => f.title === 'This could not be judged')
+      .map((f) => `${f.key}: ${f.title} ${f.detail}`)
+  } catch (e) {
+    return [`${(e as Error).stack?.split('\n').slice(0, 3).join(' ')}`]
+  }
+}
+
+describe('whatever number stands in a record', () => {
+  // Every number that the demo orders have, once by its field, in the smallest order that has it.
+  const fields = new Map(
+    demoCommissions(TODAY)
+      .toSorted((a, b) => leaves(b, 'number').length - leaves(a, 'number').length)
+      .flatMap((c) =>
+        leaves(c, 'number').map((path) => [path.filter((k) => typeof k === 'string').join('.'), { c, path }]),
+      ) as [string, { c: Commission; path: Path }][],
+  )
+  const kinds: [string, unknown][] = [
+    ['nothing', 0],
+    ['less than nothing', -1],
+    ['huge', 1e308],
+    ['tiny', 5e-324],
+    ['missing', undefined],
+  ]
+  test.each(kinds)('%s: judged, drawn, told and handed over all the same', (_what, value) => {
+    const seen: string[] = []
+    for (const [field, { c, path }] of fields) for (const f of failed(put(c, path, value))) seen.push(`${field} ${f}`)
+    expect(fields.size).toBeGreaterThan(100)
+    expect(seen).toEqual([])
+  })
+  test('a value that no saber can have is named, and nothing is computed from it', () => {
+    const c = demo('reed-warden')
+    c.sabers[0]!.hilt.sections[1]!.length.value = 1e7
+    c.sabers[0]!.parts.find((p) => p.kind === 'cell')!.specs.capacity!.value = -3000
+    const found = judgeCommission(c, TODAY).filter((f) => f.check === 'impossible')
+    expect(found).toMatchObject([
+      { code: 'beyond', level: 'stop', gate: true, refs: [`section:${c.sabers[0]!.hilt.sections[1]!.id}`] },
+      { code: 'beyond', title: expect.stringContaining('−3000 mAh') },
+    ])
+    expect(layOut(c.sabers[0]!.hilt).complete).toBe(false)
+  })
+})
+
+describe('texts that no database and no page can hold', () => {
+  const faults = (run: (c: Commission) => void) => {
+    const c = demo('reed-warden')
+    run(c)
+    const r = readCommission(JSON.stringify(c))
+    return r.ok ? [] : r.problems.map((p) => `${p.path} ${p.rule}`)
+  }
+  test.each([
+    ['half a surrogate pair', (c: Commission) => void (c.title = 'Reed \ud800'), '/title text'],
+    ['a character of nothing', (c: Commission) => void (c.sabers[0]!.name = 'a\u0000b'), '/sabers/0/name text'],
+    ['a day that is none', (c: Commission) => void (c.deadline = '2026-02-30'), '/deadline format'],
+    ['the year nought', (c: Commission) => void (c.deadline = '0000-01-01'), '/deadline format'],
+    [
+      'a leap second',
+      (c: Commission) => void (c.sabers[0]!.tests[0]!.readings[0]!.at = '2016-12-31T23:59:60Z'),
+      '/sabers/0/tests/0/readings/0/at format',
+    ],
+  ])('%s is refused where it stands', (_what, run, expected) => {
+    expect(faults(run)).toEqual([expected])
+  })
+})
