@@ -1,53 +1,128 @@
 // npm start: installs what is missing, starts the database, builds, serves. Ctrl-C stops all of it.
+//   npm start -- --empty   begins without the demo shop and asks for an owner
+//   npm run reset          empties the database and loads the demo shop anew
 import { spawn } from 'node:child_process'
-import { rmSync } from 'node:fs'
+import { mkdirSync, realpathSync, rmSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { ensureDebian, ensureNpm } from './lib/install.mjs'
+import { lockFolder } from './lib/lock.mjs'
 import { freePort, startMariadb } from './lib/mariadb.mjs'
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)))
 const reset = process.argv.includes('--reset')
-const data = process.env.NUBRIN_DATA ?? join(root, '.data')
-
-ensureNpm(root)
+const empty = process.argv.includes('--empty')
 const external = process.env.DATABASE_URL
+const keepBackups = process.env.NUBRIN_BACKUP_HOURS ?? '24'
+
+/** More deaths than this within the time, and something is wrong that starting again does not mend. */
+const [MOST_DEATHS, WITHIN_MS] = [5, 60_000]
+
+let data
+let giveBack = () => {}
 let db
 let server
+let backups
 let stopping = false
 async function stop(code) {
   if (stopping) return
   stopping = true
+  clearInterval(backups)
   if (server && server.exitCode === null && server.signalCode === null) {
     server.kill('SIGTERM')
     await new Promise((r) => server.once('exit', r))
   }
   await db?.stop()
+  giveBack()
   process.exit(code)
 }
 for (const s of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(s, () => stop(0))
 
-try {
-  if (!external) {
-    ensureDebian(['mariadbd', 'mariadb'])
-    db = await startMariadb(join(data, 'mariadb'), { wantedPort: Number(process.env.NUBRIN_DB_PORT ?? 0) })
+/** Says whether what just died may be started again. */
+function deaths(what) {
+  const times = []
+  return (how) => {
+    const now = Date.now()
+    times.push(now)
+    while (times[0] < now - WITHIN_MS) times.shift()
+    if (times.length > MOST_DEATHS) {
+      console.error(`${what} ended ${times.length} times within a minute (${how}). Nubrin stops; its log says more.`)
+      return false
+    }
+    console.error(`${what} ended unexpectedly (${how}); it is started again.`)
+    return true
   }
-  if (reset) rmSync(join(data, 'files'), { recursive: true, force: true })
-  const { build } = await import('./build.mjs')
-  await build()
-  const port = await freePort(Number(process.env.PORT ?? 4310))
+}
+const databaseMayRise = deaths('The database')
+const serverMayRise = deaths('The server')
+
+async function startDatabase(port = Number(process.env.NUBRIN_DB_PORT ?? 0)) {
+  db = await startMariadb(join(data, 'mariadb'), {
+    wantedPort: port,
+    onExit: async (how) => {
+      if (stopping) return
+      if (!databaseMayRise(how)) return stop(1)
+      try {
+        // On the same port: the server's connections find it again by themselves.
+        await startDatabase(db.port)
+      } catch (e) {
+        console.error(e.message)
+        await stop(1)
+      }
+    },
+  })
+}
+
+function startServer(port, first) {
   server = spawn(process.execPath, ['--enable-source-maps', join(root, 'server', 'dist', 'main.js')], {
     stdio: 'inherit',
     env: {
       ...process.env,
       NODE_ENV: 'production',
       DATABASE_URL: external ?? db.url,
+      ...(external ? {} : { DATABASE_OWNER_URL: db.ownerUrl }),
+      ...(external || empty ? {} : { NUBRIN_DEMO: '1' }),
       PORT: String(port),
       NUBRIN_DATA: data,
-      ...(reset ? { NUBRIN_RESET: '1' } : {}),
+      ...(reset && first ? { NUBRIN_RESET: '1' } : {}),
     },
   })
-  server.once('exit', (code) => stop(code ?? 0))
+  let began = false
+  setTimeout(() => {
+    began = true
+  }, 8000).unref()
+  server.once('exit', (code, signal) => {
+    if (stopping) return
+    // One that never stood says itself why; trying again would only say it again.
+    if ((first && !began) || !serverMayRise(signal ?? `code ${code}`)) return stop(code || 1)
+    setTimeout(() => !stopping && startServer(port, false), 500)
+  })
+}
+
+try {
+  ensureNpm(root)
+  mkdirSync(process.env.NUBRIN_DATA ?? join(root, '.data'), { recursive: true })
+  data = realpathSync(process.env.NUBRIN_DATA ?? join(root, '.data'))
+  giveBack = lockFolder(data)
+  if (!external) {
+    ensureDebian(['mariadbd', 'mariadb'])
+    await startDatabase()
+  }
+  if (reset) rmSync(join(data, 'files'), { recursive: true, force: true })
+  const { build } = await import('./build.mjs')
+  await build()
+  startServer(await freePort(Number(process.env.PORT ?? 4310)), true)
+  if (!external && Number(keepBackups) > 0) {
+    const { backup, thin } = await import('./lib/backup.mjs')
+    const often = Number(keepBackups) * 3_600_000
+    backups = setInterval(
+      () =>
+        backup({ data, ownerUrl: db.ownerUrl })
+          .then(() => thin(join(data, 'backups'), Number(process.env.NUBRIN_KEEP_BACKUPS ?? 14)))
+          .catch((e) => console.error(`The backup failed: ${e.message}`)),
+      often,
+    )
+  }
 } catch (e) {
   console.error(e instanceof Error ? e.message : e)
   await stop(1)

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import { cadDxf, drawSection, drawUnrolled, svgOf } from '@nubrin/core/drawing'
 import { balance, shoppingList } from '@nubrin/core/fit'
 import { buildHandoff, proposePacking } from '@nubrin/core/handoff'
-import { readCommission } from '@nubrin/core/import'
+import { nestedDeeper, readCommission, readPartsCsv } from '@nubrin/core/import'
 import { gateOf, judgeCommission, progress, stationStates } from '@nubrin/core/judge'
 import type { Commission } from '@nubrin/core/record'
 import { crossSectionAt, layOut } from '@nubrin/core/room'
@@ -113,5 +113,34 @@ describe('texts that no database and no page can hold', () => {
     ],
   ])('%s is refused where it stands', (_what, run, expected) => {
     expect(faults(run)).toEqual([expected])
+  })
+})
+
+describe('what would take ages or all memory', () => {
+  test('nested deeper than any document', () => {
+    for (const text of [
+      '['.repeat(1e5),
+      `${'{"a":'.repeat(1e5)}1${'}'.repeat(1e5)}`,
+      `${'['.repeat(41)}${']'.repeat(41)}`,
+    ])
+      expect(readCommission(text)).toMatchObject({ problems: [{ rule: 'maxDepth' }] })
+    // Brackets in words are words.
+    expect(nestedDeeper(JSON.stringify({ a: `${'['.repeat(100)}\\"${'{'.repeat(100)}` }), 5)).toBe(false)
+    expect(nestedDeeper('[[[]]]', 3)).toBe(false)
+    expect(nestedDeeper('[[[]]]', 2)).toBe(true)
+  })
+  test('headings of blanks and brackets, a million columns, cells of digits: told, and soon', () => {
+    const rule = (csv: string) => readPartsCsv(csv).problems.map((p) => p.rule)
+    expect(rule(`kind,name,x${' '.repeat(200_000)}(\ncell,Cell A,1`)).toEqual(['heading'])
+    expect(rule(`kind,name,${'('.repeat(200_000)}\ncell,Cell A,1`)).toEqual(['heading'])
+    expect(rule(`kind,name${','.repeat(1_000_000)}\ncell,Cell A`)).toEqual(['maxColumns'])
+    expect(rule(`kind,name,diameter (mm)\ncell,Cell A,${'1'.repeat(200_000)}`)).toEqual(['maxLength'])
+    expect(rule(`kind,name,diameter (mm)\ncell,Cell A,${'1 '.repeat(30)}x`)).toHaveLength(1)
+  })
+  test('a heading is read with its unit and its mark of tolerance, in any of their spellings', () => {
+    const read = (h: string) => readPartsCsv(`kind,name,diameter (mm),${h}\ncell,Cell A,18.6,0.1`)
+    for (const h of ['diameter ± (mm)', 'Diameter tol. [mm]', 'diameter tol', '  DIAMETER  ±  ( mm ) '])
+      expect({ h, tol: read(h).parts[0]?.specs.diameter?.tol }).toEqual({ h, tol: 0.1 })
+    expect(read('diameter ± (V)').problems.map((p) => p.rule)).toEqual(['unit'])
   })
 })

@@ -1,15 +1,20 @@
-import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { createHash } from 'node:crypto'
+import { mkdirSync, readFileSync, renameSync, writeFileSync } from 'node:fs'
 import { createServer } from 'node:http'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import pino from 'pino'
+import { repeatErasures } from './commissions/erase'
 import { SqlCommissions } from './commissions/sql-store'
-import { readConfig } from './config'
-import { migrate, wipe } from './db/migrations'
-import { connect, tables } from './db/models'
+import { type Config, readConfig } from './config'
+import { allow, migrate, wipe } from './db/migrations'
+import { connect, type Tables, tables } from './db/models'
+import { transact } from './db/transact'
 import { createApp } from './http/app'
-import { secret } from './ids'
+import { newId, secret } from './ids'
 import { FolderFiles } from './media/files'
+import { invite } from './people/team'
+import { Pegs } from './rack/pegs'
 import { DEMO_SIGN_IN, seed } from './seed'
 import { ThreadWork } from './work'
 
@@ -18,27 +23,37 @@ const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' })
 
 async function main() {
   const config = readConfig(process.env, here)
+  // Neither a thread nor a report of a crash is to find the passwords.
+  delete process.env.DATABASE_URL
+  delete process.env.DATABASE_OWNER_URL
   mkdirSync(config.dataFolder, { recursive: true })
+  await prepare(config)
   const sequelize = connect(config.databaseUrl)
   const db = tables(sequelize)
-  if (config.reset) await wipe(sequelize)
-  else await migrate(sequelize)
   const files = new FolderFiles(join(config.dataFolder, 'files'))
+  const welcome = await firstRun(config, db, files)
+  await repeatErasures(db, files, config.dataFolder)
   const store = new SqlCommissions(db)
-  if ((await db.shops.count()) === 0) await seed(db, store, files)
+  const script = join(here, 'worker.js')
+  const work = new ThreadWork(script)
+  const rules = createHash('sha256').update(readFileSync(script)).digest('hex').slice(0, 40)
+  const pegs = new Pegs(db, work, rules)
 
-  const work = new ThreadWork(join(here, 'worker.js'))
   const server = createServer(
-    createApp({ config, db, store, files, work, cookieSecret: cookieSecret(config.dataFolder), log }),
+    createApp({ config, db, store, files, work, pegs, cookieSecret: cookieSecret(config.dataFolder), log }),
   )
+  server.requestTimeout = 120_000
+  server.headersTimeout = 20_000
   await new Promise<void>((done, fail) => {
     server.once('error', fail)
     server.listen(config.port, '127.0.0.1', done)
   })
-  console.log(
-    `Nubrin is at http://127.0.0.1:${config.port}\nDemo sign-in: ${DEMO_SIGN_IN.signIn} / ${DEMO_SIGN_IN.password}\nCtrl-C stops it.`,
-  )
+  const address = `http://127.0.0.1:${config.port}`
+  console.log(`Nubrin is at ${address}\n${welcome(address)}\nCtrl-C stops it.`)
+  const sweeping = setInterval(() => void sweep(pegs), 10 * 60_000)
+  void sweep(pegs)
   const stop = () => {
+    clearInterval(sweeping)
     server.close(() => Promise.allSettled([work.close(), sequelize.close()]).finally(() => process.exit(0)))
     server.closeIdleConnections()
     setTimeout(() => process.exit(0), 3000).unref()
@@ -47,11 +62,70 @@ async function main() {
   process.once('SIGINT', stop)
 }
 
+/** Tables as this program needs them, made by the user that may. */
+async function prepare(config: Config): Promise<void> {
+  const owner = connect(config.ownerUrl ?? config.databaseUrl)
+  try {
+    if (config.reset) await wipe(owner)
+    else await migrate(owner)
+    if (config.ownerUrl) await allow(owner, decodeURIComponent(new URL(config.databaseUrl).username), '127.0.0.1')
+  } finally {
+    await owner.close()
+  }
+}
+
+/** Fills an empty database: with the demo shop, or with a shop that waits for its owner. Gives the words for the terminal. */
+async function firstRun(config: Config, db: Tables, files: FolderFiles): Promise<(address: string) => string> {
+  const demo = () => `Demo sign-in: ${DEMO_SIGN_IN.signIn} / ${DEMO_SIGN_IN.password}`
+  if (await db.users.count()) {
+    const shown = await db.users.count({ where: { signIn: DEMO_SIGN_IN.signIn } })
+    return config.demo && shown ? demo : () => 'Sign in as you always do.'
+  }
+  if (config.demo) {
+    await seed(db, files)
+    return demo
+  }
+  // Nobody is here yet: whoever reads this terminal may become the owner. A new link each start; the old ones end.
+  const token = await transact(db.sequelize, async (transaction) => {
+    const shop = await db.shops.findOne({ transaction })
+    const shopId = shop?.id ?? newId('s')
+    if (!shop) await db.shops.create({ id: shopId, name: 'My shop' }, { transaction })
+    await db.invitations.update({ usedAt: new Date() }, { where: { shopId, usedAt: null }, transaction })
+    return (await invite(db, { shopId, name: '', role: 'owner', madeBy: 'the first start' }, transaction)).token
+  })
+  return (address) => `Nobody works here yet. Open ${address}/join/${token} to begin as the owner.`
+}
+
+let sweepingNow = false
+/** Brings the rack up to date quietly, a little at a time. */
+async function sweep(pegs: Pegs): Promise<void> {
+  if (sweepingNow) return
+  sweepingNow = true
+  try {
+    while (await pegs.sweep()) await new Promise((r) => setTimeout(r, 50))
+  } catch (e) {
+    log.error(e)
+  } finally {
+    sweepingNow = false
+  }
+}
+
 /** The key that signs session cookies: made once and kept beside the data, readable by its owner only. */
 function cookieSecret(folder: string): string {
   const path = join(folder, 'cookie-secret')
-  if (!existsSync(path)) writeFileSync(path, secret(), { mode: 0o600 })
-  return readFileSync(path, 'utf8')
+  const read = () => {
+    try {
+      return readFileSync(path, 'utf8')
+    } catch {
+      return ''
+    }
+  }
+  // An empty or half written one, as after a full disk, is made anew: everybody signs in again.
+  if (read().length < 20) {
+    writeFileSync(`${path}.new`, secret(), { mode: 0o600 })
+    renameSync(`${path}.new`, path)
+  }
+  return read()
 }
 
 main().catch((e) => {

@@ -1,29 +1,57 @@
 import { GENERIC_CATALOGUE } from '@nubrin/core/parts'
 import { readWav } from '@nubrin/core/voice'
 import { benchPicture, demoCommissions, makeSounds, SHELF, SHOP } from '@nubrin/demo'
+import type { Transaction } from 'sequelize'
 import sharp from 'sharp'
-import type { Commissions } from './commissions/store'
+import { SqlCommissions } from './commissions/sql-store'
 import type { Tables } from './db/models'
+import { transact } from './db/transact'
 import { newId, today } from './ids'
 import type { Files } from './media/files'
 import { Library } from './media/library'
-import { hashPassword } from './people/routes'
+import { hashPassword } from './people/passwords'
 import { rowOf } from './shelf/rows'
 
 /** The demo shop's sign-in, printed at the start. */
 export const DEMO_SIGN_IN = { signIn: 'maren', password: 'brass-and-light' }
 
 /** Loads the demo shop into an empty database: shop, two makers, catalogue, commissions, sounds and pictures made by code. */
-export async function seed(db: Tables, store: Commissions, files: Files): Promise<void> {
+export async function seed(db: Tables, files: Files): Promise<void> {
+  // Whole or not at all: half a demo would stay for ever.
+  await transact(db.sequelize, (transaction) => fill(db, files, transaction))
+}
+
+async function fill(db: Tables, files: Files, transaction: Transaction): Promise<void> {
+  const store = new SqlCommissions(db, transaction)
   const shopId = newId('s')
-  await db.shops.create({ id: shopId, name: SHOP.name })
+  await db.shops.create({ id: shopId, name: SHOP.name }, { transaction })
   const passwordHash = await hashPassword(DEMO_SIGN_IN.password)
-  const maren = { id: newId('u'), shopId, name: SHOP.maker, signIn: DEMO_SIGN_IN.signIn, passwordHash }
-  await db.users.bulkCreate([
-    maren,
-    { id: newId('u'), shopId, name: SHOP.second, signIn: SHOP.second.toLowerCase(), passwordHash },
-  ])
-  await db.parts.bulkCreate(GENERIC_CATALOGUE.map((p) => rowOf({ ...p, ...SHELF[p.id] }, shopId)))
+  const maren = {
+    id: newId('u'),
+    shopId,
+    name: SHOP.maker,
+    signIn: DEMO_SIGN_IN.signIn,
+    passwordHash,
+    role: 'owner' as const,
+  }
+  await db.users.bulkCreate(
+    [
+      maren,
+      {
+        id: newId('u'),
+        shopId,
+        name: SHOP.second,
+        signIn: SHOP.second.toLowerCase(),
+        passwordHash,
+        role: 'maker' as const,
+      },
+    ],
+    { transaction },
+  )
+  await db.parts.bulkCreate(
+    GENERIC_CATALOGUE.map((p) => rowOf({ ...p, ...SHELF[p.id] }, shopId)),
+    { transaction },
+  )
   const library = new Library(db, files)
   let pitch = 86
   for (const c of demoCommissions(today())) {
@@ -41,7 +69,7 @@ export async function seed(db: Tables, store: Commissions, files: Files): Promis
             id: `${p.id}-w${i}`,
             event: made.event,
             name: made.name,
-            media: await library.keep(shopId, { bytes: made.bytes, type: 'audio/wav' }),
+            media: await library.keep(shopId, { bytes: made.bytes, type: 'audio/wav' }, transaction),
             seconds: Number(wav.seconds.toFixed(3)),
             rate: wav.rate,
             channels: wav.channels,
@@ -57,7 +85,7 @@ export async function seed(db: Tables, store: Commissions, files: Files): Promis
       .toBuffer()
     c.media.push({
       id: `${c.id}-m1`.slice(0, 48),
-      hash: await library.keep(shopId, { bytes: jpeg, type: 'image/jpeg' }),
+      hash: await library.keep(shopId, { bytes: jpeg, type: 'image/jpeg' }, transaction),
       type: 'image/jpeg',
       name: 'bench.jpg',
       caption: 'on the bench',

@@ -8,7 +8,10 @@ import { freePort, startMariadb } from '../../scripts/lib/mariadb.mjs'
 export interface Server {
   url: string
   data: string
+  /** The database as the user that owns its tables. */
   databaseUrl: string
+  /** The same as the program's own user. */
+  appUrl: string
   /** Kills the server process at once, as a power cut would. */
   kill: () => Promise<void>
   start: () => Promise<void>
@@ -20,7 +23,11 @@ export interface Server {
 /** The built server on a throw-away MariaDB, both on free loopback ports. */
 export async function startServer(env: Record<string, string> = {}): Promise<Server> {
   const data = mkdtempSync(join(tmpdir(), 'nubrin-test-'))
-  const db = (await startMariadb(join(data, 'mariadb'))) as { url: string; stop: () => Promise<void> }
+  const db = (await startMariadb(join(data, 'mariadb'))) as {
+    url: string
+    ownerUrl: string
+    stop: () => Promise<void>
+  }
   const port = (await freePort()) as number
   let child: ChildProcess | undefined
   const start = async (more: Record<string, string> = {}) => {
@@ -29,6 +36,8 @@ export async function startServer(env: Record<string, string> = {}): Promise<Ser
         ...process.env,
         NODE_OPTIONS: '',
         DATABASE_URL: db.url,
+        DATABASE_OWNER_URL: db.ownerUrl,
+        NUBRIN_DEMO: '1',
         PORT: String(port),
         NUBRIN_DATA: data,
         NUBRIN_SIGNIN_LIMIT: '8',
@@ -59,7 +68,8 @@ export async function startServer(env: Record<string, string> = {}): Promise<Ser
   return {
     url: `http://127.0.0.1:${port}`,
     data,
-    databaseUrl: db.url,
+    databaseUrl: db.ownerUrl,
+    appUrl: db.url,
     kill: () => end('SIGKILL'),
     start: () => start(),
     reset: async () => {
@@ -106,6 +116,10 @@ export class Visitor {
     const r = await this.ask('POST', '/session', { signIn: name, password })
     if (r.status === 200) this.csrf = r.body.csrf
     return r
+  }
+  /** Takes the token over that an answer gave. */
+  use(csrf: string) {
+    this.csrf = csrf
   }
   upload(path: string, bytes: Uint8Array, name: string) {
     const form = new FormData()

@@ -65,9 +65,10 @@ describe('signing in', () => {
 
 describe('keeping a commission', () => {
   test('created, changed by operations, read back, and its rows agree with the record', async () => {
+    const known = (await me.ask('GET', '/clients?name=Ilsabet')).body[0]
     const made = await me.ask('POST', '/commissions', {
       title: 'Kelp',
-      client: 'Ilsabet Vorne',
+      knownClient: known.id,
       job: 'install',
       purpose: 'costume',
     })
@@ -136,7 +137,12 @@ describe('keeping a commission', () => {
     })
     expect(beside).toMatchObject({
       status: 200,
-      body: { since: [{ op: 'set', at: '/title' }] },
+      body: {
+        since: [
+          { by: 'Osk', ops: [{ op: 'set', at: '/title' }] },
+          { by: 'Maren', ops: [{ at: '/brief' }] },
+        ],
+      },
     })
     expect((await me.ask('GET', '/commissions/first-lantern')).body.record).toMatchObject({
       title: 'First Lantern II',

@@ -1,35 +1,115 @@
 import { useEffect, useState } from 'react'
 import { useForm } from 'react-hook-form'
 import { Outlet } from 'react-router'
-import { Refused } from './kit'
+import { ApiError } from './data'
+import { Modal, Refused } from './kit'
 import { useSession } from './store/session'
 
 /** Shows what is behind it to whoever is signed in, and the door to everyone else. */
 export function SignedIn() {
   const person = useSession((s) => s.person)
+  const away = useSession((s) => s.away)
   const ask = useSession((s) => s.ask)
   const [failed, setFailed] = useState('')
   useEffect(() => {
     ask().catch((e: Error) => setFailed(e.message))
   }, [ask])
+  useEffect(() => {
+    if (!away) return
+    const again = setInterval(() => void ask().catch(() => {}), 5000)
+    return () => clearInterval(again)
+  }, [away, ask])
   if (failed) return <p className="p-6">{failed} Start it with npm start, then reload.</p>
   if (person === undefined) return <p className="text-quiet p-6">One moment…</p>
   return person ? <Outlet /> : <Door />
 }
 
-function Door() {
+interface Keys {
+  name: string
+  password: string
+  code: string
+}
+
+/** Name, password and, where one is set, the code of an authenticator. */
+function SignInForm({ done }: { done?: () => void }) {
   const signIn = useSession((s) => s.signIn)
-  const { register, handleSubmit, formState } = useForm<{ name: string; password: string }>()
+  const { register, handleSubmit, formState } = useForm<Keys>()
   const [refused, setRefused] = useState('')
+  const [asksCode, setAsksCode] = useState(false)
+  const go = ({ name, password, code }: Keys) =>
+    signIn(name, password, code || undefined).then(done, (e: Error) => {
+      const wanted = e instanceof ApiError && e.body.title === 'codeWanted'
+      if (wanted) setAsksCode(true)
+      setRefused(wanted ? '' : e.message)
+    })
+  return (
+    <form noValidate onSubmit={handleSubmit(go)}>
+      <label className="label" htmlFor="name">
+        Sign-in name
+      </label>
+      <input
+        id="name"
+        autoComplete="username"
+        className="cell mb-1"
+        {...register('name', { required: 'Enter your sign-in name.' })}
+      />
+      <Refused why={formState.errors.name?.message} />
+      <label className="label mt-3 block" htmlFor="password">
+        Password
+      </label>
+      <input
+        id="password"
+        type="password"
+        autoComplete="current-password"
+        className="cell mb-1"
+        {...register('password', { required: 'Enter your password.' })}
+      />
+      <Refused why={formState.errors.password?.message} />
+      {asksCode ? (
+        <>
+          <label className="label mt-3 block" htmlFor="code">
+            The code of your authenticator
+          </label>
+          <input
+            id="code"
+            inputMode="numeric"
+            autoComplete="one-time-code"
+            className="cell mb-1"
+            {...register('code', { pattern: { value: /^\d{6}$/, message: 'Six digits.' } })}
+          />
+          <Refused why={formState.errors.code?.message} />
+        </>
+      ) : null}
+      <Refused why={refused} className="mt-2" />
+      <button type="submit" className="btn btn-main mt-5" disabled={formState.isSubmitting}>
+        Open the shop
+      </button>
+    </form>
+  )
+}
+
+/** Signing in again in the middle of work: what was typed stays where it is. */
+export function SignInSheet({ done }: { done: () => void }) {
+  const [open, setOpen] = useState(true)
+  if (!open) return null
+  return (
+    <Modal title="Your session has ended" close={() => setOpen(false)}>
+      <p className="text-quiet mt-1 mb-3">Everything you entered is kept here and goes out once you are back.</p>
+      <SignInForm
+        done={() => {
+          setOpen(false)
+          done()
+        }}
+      />
+    </Modal>
+  )
+}
+
+/** The front of the shop, for whoever has no key in hand. */
+export function Porch({ children }: { children: React.ReactNode }) {
   return (
     <main className="paper-grid grid min-h-screen place-items-center">
-      <form
-        className="bg-card border-ink w-[360px] border p-8"
-        noValidate
-        onSubmit={handleSubmit(({ name, password }) =>
-          signIn(name, password).catch((e: Error) => setRefused(e.message)),
-        )}
-      >
+      <div className="bg-card border-ink w-[380px] border p-8">
         <svg viewBox="0 0 300 40" className="mb-5 w-full" aria-hidden="true">
           <path
             d="M2 12h40v16H2zM42 9h50v22H42zM92 13h14v14H92zM106 8h34v24h-34z"
@@ -40,34 +120,18 @@ function Door() {
           <path d="M140 14h146a6 6 0 0 1 0 12H140z" fill="#10d8b0" stroke="#1e2a2b" strokeWidth="0.6" />
           <path d="M0 20h300" stroke="#a9782a" strokeDasharray="12 3 3 3" />
         </svg>
-        <h1 className="text-2xl">Nubrin</h1>
-        <p className="text-quiet mb-5">The shop’s memory and its second pair of eyes.</p>
-        <label className="label" htmlFor="name">
-          Sign-in name
-        </label>
-        <input
-          id="name"
-          autoComplete="username"
-          className="cell mb-1"
-          {...register('name', { required: 'Enter your sign-in name.' })}
-        />
-        <Refused why={formState.errors.name?.message} />
-        <label className="label mt-3 block" htmlFor="password">
-          Password
-        </label>
-        <input
-          id="password"
-          type="password"
-          autoComplete="current-password"
-          className="cell mb-1"
-          {...register('password', { required: 'Enter your password.' })}
-        />
-        <Refused why={formState.errors.password?.message} />
-        <Refused why={refused} className="mt-2" />
-        <button type="submit" className="btn btn-main mt-5" disabled={formState.isSubmitting}>
-          Open the shop
-        </button>
-      </form>
+        {children}
+      </div>
     </main>
+  )
+}
+
+function Door() {
+  return (
+    <Porch>
+      <h1 className="text-2xl">Nubrin</h1>
+      <p className="text-quiet mb-5">The shop’s memory and its second pair of eyes.</p>
+      <SignInForm />
+    </Porch>
   )
 }

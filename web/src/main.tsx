@@ -16,12 +16,15 @@ const router = createBrowserRouter([
   {
     HydrateFallback: () => <p className="text-quiet p-6">Unrolling the drawing…</p>,
     children: [
+      { path: '/join/:token', ...screen(() => import('./shop/Join')) },
+      { path: '/up/:token', ...screen(() => import('./shop/PhoneUpload')) },
       { path: '/c/:token', ...screen(() => import('./client/ClientPage')) },
       {
         element: <SignedIn />,
         children: [
           { path: '/', ...screen(() => import('./rack/Rack')) },
           { path: '/shelf', ...screen(() => import('./shelf/Shelf')) },
+          { path: '/shop', ...screen(() => import('./shop/Shop')) },
           { path: '/kit', ...screen(() => import('./kit/gallery/Gallery')) },
           { path: '/commission/:id', element: <Navigate to="brief" replace /> },
           { path: '/commission/:id/:station', ...screen(() => import('./bench/Bench')) },

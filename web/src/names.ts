@@ -13,3 +13,11 @@ export const STATION_NAME: Record<Station, string> = {
   walkthrough: 'Walkthrough',
   handoff: 'Handoff',
 }
+
+/** What somebody of the shop may do. */
+export const ROLE_WORDS = {
+  owner: 'Owner',
+  maker: 'Maker',
+  helper: 'Helper (neither ships nor takes away)',
+  viewer: 'Viewer (looks only)',
+} as const

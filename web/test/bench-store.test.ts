@@ -2,9 +2,10 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
 import { judgeCommission } from '@nubrin/core/judge'
 import type { Commission } from '@nubrin/core/record'
-import { applyOps, type Op } from '@nubrin/core/record/ops'
+import { applyOps, type Op, rebaseOps } from '@nubrin/core/record/ops'
 import { demoCommissions } from '@nubrin/demo'
-import { todayIso } from '../src/data'
+import 'fake-indexeddb/auto'
+import { keptUnsaved, todayIso } from '../src/data'
 import { useBench } from '../src/store/commission'
 
 /** A server that keeps one commission and says what it is told to say. */
@@ -14,7 +15,9 @@ class FakeServer {
   asked: string[] = []
   /** What the next change is answered with, instead of being carried out. */
   next: (() => Promise<Response>) | undefined
-  since: Op[] = []
+  history: { revision: number; by: string; at: string; ops: Op[]; change?: string }[] = []
+  /** What somebody else saves just before the next change arrives. */
+  before: Op[] | undefined
 
   constructor(record: Commission) {
     this.record = record
@@ -24,34 +27,75 @@ class FakeServer {
   saved() {
     return { record: this.record, revision: this.revision, savedAt: '2026-11-24T20:00:00.000Z', savedBy: 'Osk' }
   }
-  fetch = async (url: string, init: { method: string; body?: string }): Promise<Response> => {
-    this.asked.push(`${init.method} ${url}`)
-    if (init.method === 'GET') return this.json(200, this.saved())
-    const { ops } = JSON.parse(init.body!) as { ops: Op[] }
-    const other = this.next
-    if (other) {
-      this.next = undefined
-      return other()
-    }
+  /** Somebody saves. */
+  other(ops: Op[], by = 'Ansa', change?: string) {
     const done = applyOps(this.record, ops)
-    if (!done.ok) return this.json(422, { detail: 'no', problems: [] })
+    if (!done.ok) throw new Error(done.why)
     this.record = done.value
     this.revision++
-    return this.json(200, { ...this.saved(), since: this.since })
+    this.history.push({
+      revision: this.revision,
+      by,
+      at: '2026-11-24T20:00:00.000Z',
+      ops,
+      ...(change ? { change } : {}),
+    })
   }
+  fetch = async (url: string, init: { method: string; body?: string }): Promise<Response> => {
+    this.asked.push(`${init.method} ${url}`)
+    if (this.away) throw new TypeError('network')
+    const after = /changes\?after=(\d+)/.exec(url)
+    if (after)
+      return this.json(
+        200,
+        this.history.filter((h) => h.revision > Number(after[1])),
+      )
+    if (init.method === 'GET') return this.json(200, this.saved())
+    const { base, ops, change } = JSON.parse(init.body!) as { base: number; ops: Op[]; change: string }
+    const next = this.next
+    if (next) {
+      this.next = undefined
+      return next()
+    }
+    const since = () => this.history.filter((h) => h.revision > base)
+    if (!since().some((h) => h.change === change)) {
+      const mine = rebaseOps(
+        ops,
+        since().flatMap((h) => h.ops),
+      )
+      if (mine.clashes.length) return this.json(409, { detail: 'clash', since: since() })
+      this.other(mine.ops, 'Osk', change)
+    }
+    if (this.lose) {
+      this.lose = false
+      throw new TypeError('network')
+    }
+    return this.json(200, {
+      revision: this.revision,
+      savedAt: '2026-11-24T20:00:00.000Z',
+      savedBy: 'Osk',
+      since: since(),
+    })
+  }
+  away = false
+  lose = false
 }
 let server: FakeServer
 const bench = () => useBench.getState()
 const start = () => demoCommissions(todayIso()).find((c) => c.id === 'ember-fair')!
-const settle = () => new Promise((r) => setTimeout(r, 0))
+const settle = () => new Promise((r) => setTimeout(r, 20))
+const keptHere = async () => (await keptUnsaved('ember-fair')).map((k) => JSON.stringify(k.what))
 beforeEach(async () => {
-  localStorage.clear()
   server = new FakeServer(start())
   Object.assign(globalThis, { fetch: server.fetch })
   useBench.setState({ id: undefined, record: undefined })
   await bench().open('ember-fair')
 })
-afterEach(() => localStorage.clear())
+afterEach(async () => {
+  server.away = false
+  await bench().flush()
+  await settle()
+})
 
 describe('one commission on the bench', () => {
   test('an edit is seen at once, judged, kept here, and sent; then it is saved', async () => {
@@ -59,15 +103,17 @@ describe('one commission on the bench', () => {
     expect(bench().record!.title).toBe('Another')
     expect(bench().save).toBe('waiting')
     expect(bench().findings).toEqual(judgeCommission(bench().record!, todayIso()))
-    expect(localStorage.getItem('nubrin:unsaved:ember-fair')).toContain('Another')
+    await settle()
+    expect((await keptHere())[0]).toContain('Another')
     await bench().flush()
     expect(server.record.title).toBe('Another')
-    expect(bench()).toMatchObject({ save: 'saved', revision: 2, pending: [] })
-    expect(localStorage.getItem('nubrin:unsaved:ember-fair')).toBeNull()
+    expect(bench()).toMatchObject({ save: 'saved', revision: 2, pending: 0 })
+    await settle()
+    expect(await keptHere()).toEqual([])
   })
   test('what changes nothing is no change', () => {
     bench().edit('nothing', (d) => void (d.title = start().title))
-    expect(bench()).toMatchObject({ save: 'saved', pending: [], undo: [] })
+    expect(bench()).toMatchObject({ save: 'saved', pending: 0, undos: 0 })
   })
   test('undo and redo walk back and forth over any number of edits, of any saber', async () => {
     const before = bench().record
@@ -86,86 +132,116 @@ describe('one commission on the bench', () => {
     await bench().flush()
     expect(server.record).toEqual(after)
   })
-  test('a lost reply: the work stays here, is sent again and ends up there once', async () => {
-    bench().edit('add', (d) => void d.questions.push({ id: 'lost', text: 'Which?', blocks: false }))
-    server.next = async () => {
-      throw new TypeError('network')
-    }
+  test('a lost reply: what arrived is there once, and later edits go on', async () => {
+    bench().edit('add', (d) => void d.questions.push({ id: 'lost' as never, text: 'Which?', blocks: false }))
+    server.lose = true
     await bench().flush()
-    expect(bench().save).toBe('offline')
-    expect(bench().pending).toHaveLength(1)
+    expect(bench()).toMatchObject({ save: 'kept', pending: 1 })
+    bench().edit('title', (d) => void (d.title = 'Later'))
+    await bench().flush()
     await bench().flush()
     expect(bench().save).toBe('saved')
     expect(server.record.questions.filter((q) => q.id === 'lost')).toHaveLength(1)
+    expect(server.record.title).toBe('Later')
+    expect(server.history).toHaveLength(2)
   })
-  test('a reloaded tab finds what was not sent, and sends it', async () => {
-    server.next = async () => {
-      throw new TypeError('network')
-    }
+  test('a reloaded tab finds what was not sent, and sends it beside what a colleague did', async () => {
+    server.away = true
     bench().edit('title', (d) => void (d.title = 'Kept'))
     await bench().flush()
-    useBench.setState({ id: undefined, record: undefined, pending: [] })
-    await bench().open('ember-fair')
-    expect(bench().record!.title).toBe('Kept')
-    await bench().flush()
-    expect(server.record.title).toBe('Kept')
-  })
-  test('what was kept and cannot be read is passed over', async () => {
-    localStorage.setItem('nubrin:unsaved:ember-fair', '{"base":1,"ops":[{"op":')
+    await settle()
+    server.away = false
+    server.other([{ op: 'set', at: '/brief', value: 'theirs', was: start().brief }])
     useBench.setState({ id: undefined, record: undefined })
     await bench().open('ember-fair')
-    expect(bench().record).toEqual(server.record)
+    expect(bench().record).toMatchObject({ title: 'Kept', brief: 'theirs' })
+    await bench().flush()
+    expect(server.record).toMatchObject({ title: 'Kept', brief: 'theirs' })
+  })
+  test('a reloaded tab whose kept work meets a colleague’s asks, and overwrites nothing', async () => {
+    server.away = true
+    bench().edit('title', (d) => void (d.title = 'Kept'))
+    await bench().flush()
+    await settle()
+    server.away = false
+    server.other([{ op: 'set', at: '/title', value: 'Theirs', was: start().title }])
+    useBench.setState({ id: undefined, record: undefined })
+    await bench().open('ember-fair')
+    expect(bench()).toMatchObject({ save: 'conflict', conflicts: [{ by: 'Ansa', mine: { value: 'Kept' } }] })
+    expect(bench().record!.title).toBe('Theirs')
+    bench().settle(bench().conflicts[0]!.id, 'theirs')
+    await settle()
+    expect(server.record.title).toBe('Theirs')
+  })
+  test('without the server the commission opens as it was last read, and edits wait', async () => {
+    await settle()
+    server.away = true
+    useBench.setState({ id: undefined, record: undefined })
+    await bench().open('ember-fair')
+    expect(bench()).toMatchObject({ save: 'kept', error: undefined })
+    expect(bench().record!.title).toBe(start().title)
+    bench().edit('title', (d) => void (d.title = 'Away'))
+    await bench().flush()
+    expect(bench().pending).toBe(1)
+    server.away = false
+    await bench().flush()
+    expect(server.record.title).toBe('Away')
   })
   test('typed while sending: it goes out next, nothing is sent twice', async () => {
     bench().edit('title', (d) => void (d.title = 'One'))
     const sending = bench().flush()
     bench().edit('title', (d) => void (d.title = 'Two'))
     await sending
-    expect(bench().pending).toHaveLength(1)
+    expect(bench().pending).toBe(1)
     await bench().flush()
     expect(server.record.title).toBe('Two')
     expect(server.asked.filter((a) => a.startsWith('PATCH'))).toHaveLength(2)
   })
-  test('a clash asks; theirs drops mine, mine goes on top of theirs', async () => {
-    const clash = async () => {
-      server.record = { ...server.record, title: 'Theirs' }
-      server.revision++
-      return server.json(409, {
-        ...{ detail: 'clash', revision: server.revision, clashes: ['/title'] },
-        changes: [{ by: 'Ansa', paths: ['/title'] }],
-      })
-    }
+  test('a clash asks for that field alone; all else is saved', async () => {
+    server.other([{ op: 'set', at: '/title', value: 'Theirs', was: start().title }])
     bench().edit('title', (d) => void (d.title = 'Mine'))
-    server.next = clash
+    bench().edit('brief', (d) => void (d.brief = 'my brief'))
     await bench().flush()
-    expect(bench()).toMatchObject({ save: 'conflict', conflict: { by: 'Ansa', paths: ['/title'] } })
-    expect(bench().record!.title).toBe('Mine')
-    await bench().settleConflict('mine')
-    await settle()
+    await bench().flush()
+    expect(server.record).toMatchObject({ title: 'Theirs', brief: 'my brief' })
+    expect(bench()).toMatchObject({ save: 'conflict', conflicts: [{ by: 'Ansa' }] })
+    bench().settle(bench().conflicts[0]!.id, 'mine')
+    await bench().flush()
     expect(server.record.title).toBe('Mine')
-    bench().edit('title', (d) => void (d.title = 'Mine again'))
-    server.next = clash
-    await bench().flush()
-    await bench().settleConflict('theirs')
-    expect(bench().record!.title).toBe('Theirs')
-    expect(bench()).toMatchObject({ save: 'saved', pending: [] })
+    expect(bench()).toMatchObject({ save: 'saved', conflicts: [] })
   })
-  test('what the server refuses is told with its field, and undone it is fine again', async () => {
+  test('signed out: nothing is lost, and it goes out after signing in', async () => {
+    bench().edit('title', (d) => void (d.title = 'Mine'))
+    server.next = async () => server.json(401, { title: 'signIn', detail: 'Please sign in.' })
+    await bench().flush()
+    expect(bench()).toMatchObject({ save: 'signedOut', pending: 1 })
+    await bench().flush()
+    expect(server.record.title).toBe('Mine')
+  })
+  test('what the server refuses is told with its field, and taken back it is fine again', async () => {
     bench().edit('title', (d) => void (d.title = ''))
     server.next = async () =>
       server.json(422, { detail: 'no', problems: [{ path: '/title', rule: 'minLength', message: 'is empty' }] })
     await bench().flush()
     expect(bench()).toMatchObject({ save: 'refused', problems: [{ path: '/title' }] })
-    bench().undoLast()
+    bench().takeBack()
     await bench().flush()
     expect(bench()).toMatchObject({ save: 'saved', problems: [] })
+    expect(bench().record!.title).toBe(start().title)
   })
-  test('others’ changes come in beneath mine', async () => {
-    server.since = [{ op: 'set', at: '/brief', was: start().brief, value: 'theirs' }]
-    server.record = { ...server.record, brief: 'theirs' }
-    bench().edit('title', (d) => void (d.title = 'mine'))
+  test('others’ changes come in while nothing is typed', async () => {
+    server.other([{ op: 'set', at: '/brief', value: 'theirs', was: start().brief }])
+    await bench().hear()
+    expect(bench()).toMatchObject({ save: 'saved', savedBy: 'Ansa', record: { brief: 'theirs' } })
+  })
+  test('undo does not touch what a colleague has changed since, and says so by leaving it', async () => {
+    bench().edit('title', (d) => void (d.title = 'Mine'))
     await bench().flush()
-    expect(bench().record).toMatchObject({ title: 'mine', brief: 'theirs' })
+    server.other([{ op: 'set', at: '/title', value: 'Theirs', was: 'Mine' }])
+    await bench().hear()
+    bench().undoLast()
+    await bench().flush()
+    expect(server.record.title).toBe('Theirs')
   })
 })
 

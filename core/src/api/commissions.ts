@@ -1,6 +1,6 @@
 import { Type as T } from '@sinclair/typebox'
 import { Commission, JOBS, PURPOSES } from '../record'
-import { OpSchema } from '../record/ops'
+import { type Op, OpSchema } from '../record/ops'
 import { closed, Moment, Revision, Title } from './common'
 import { route } from './route'
 
@@ -13,6 +13,18 @@ const SavedCommission = T.Object(
 const whole = (status: 200 | 201, says: string) => ({ status, says, json: SavedCommission }) as const
 const file = (says: string, type: string) => ({ status: 200, says, file: type }) as const
 const elsewhere = { 404: 'Not in this shop' } as const
+
+/** One revision as it was made. Those from before operations had identities are kept as they were. */
+const Revised = T.Object(
+  {
+    revision: Revision,
+    by: T.String(),
+    at: Moment,
+    ops: T.Array(T.Unsafe<Op>(T.Object({}, { additionalProperties: true }))),
+    change: T.Optional(T.String()),
+  },
+  closed,
+)
 
 /** The most operations one change may have. */
 const MOST_OPS = 2000
@@ -29,6 +41,8 @@ export const commissions = {
         job: T.Optional(oneOf(JOBS)),
         purpose: T.Optional(oneOf(PURPOSES)),
         model: T.Optional(T.String({ maxLength: 48 })),
+        /** A client of the shop whom a person said it is. */
+        knownClient: T.Optional(T.String({ maxLength: 48 })),
       },
       closed,
     ),
@@ -45,19 +59,77 @@ export const commissions = {
     method: 'patch',
     path: '/commissions/{id}',
     summary: 'Change it by operations that name things by identity, against the revision they were made on',
-    body: T.Object({ base: Revision, ops: T.Array(OpSchema, { minItems: 1, maxItems: MOST_OPS }) }, closed),
+    body: T.Object(
+      {
+        base: Revision,
+        ops: T.Array(OpSchema, { minItems: 1, maxItems: MOST_OPS }),
+        change: T.Optional(T.String({ minLength: 8, maxLength: 64, pattern: '^[\\w-]+$' })),
+      },
+      closed,
+    ),
     good: {
       status: 200,
-      says: 'Saved; `since` is what others changed after the base, to be carried out before one’s own',
-      json: T.Object({ revision: Revision, savedAt: Moment, savedBy: T.String(), since: T.Array(OpSchema) }, closed),
+      says: 'Saved; `since` is every revision after the base, one’s own among them, to be carried out in their order',
+      json: T.Object({ revision: Revision, savedAt: Moment, savedBy: T.String(), since: T.Array(Revised) }, closed),
     },
     bad: { ...elsewhere, 409: 'Somebody else changed the same field; says who changed what' },
+  }),
+  changes: route({
+    method: 'get',
+    path: '/commissions/{id}/changes',
+    summary: 'What was changed after a revision',
+    query: T.Object({ after: T.String({ pattern: '^\\d{1,9}$' }) }, closed),
+    good: { status: 200, says: 'Revisions, oldest first', json: T.Array(Revised) },
+    bad: elsewhere,
   }),
   archive: route({
     method: 'delete',
     path: '/commissions/{id}',
-    summary: 'Take it off the rack; history stays',
+    summary: 'Take it off the rack; history stays, clients’ links end',
+    needs: 'maker',
     good: { status: 204, says: 'Archived', empty: true },
+    bad: elsewhere,
+  }),
+  archived: route({
+    method: 'get',
+    path: '/archive',
+    summary: 'What was taken off the rack',
+    good: {
+      status: 200,
+      says: 'List',
+      json: T.Array(T.Object({ id: T.String(), title: T.String(), archivedAt: Moment }, closed)),
+    },
+  }),
+  unarchive: route({
+    method: 'post',
+    path: '/commissions/{id}/unarchive',
+    summary: 'Hang it on the rack again',
+    needs: 'maker',
+    good: { status: 204, says: 'Back', empty: true },
+    bad: elsewhere,
+  }),
+  erase: route({
+    method: 'post',
+    path: '/commissions/{id}/erase',
+    summary: 'Erase the content of a commission that is off the rack, for good: record, history, handoffs, files',
+    needs: 'owner',
+    body: T.Object({ why: T.String({ minLength: 3, maxLength: 300, pattern: '\\S' }) }, closed),
+    good: { status: 204, says: 'Erased', empty: true },
+    bad: { 404: 'Not in this shop', 409: 'It is still on the rack' },
+  }),
+  shopExport: route({
+    method: 'get',
+    path: '/shop/export.zip',
+    summary: 'The whole shop in the open format: every commission with its files, and the shelf',
+    needs: 'owner',
+    good: file('File', 'application/zip'),
+  }),
+  sameClient: route({
+    method: 'put',
+    path: '/commissions/{id}/client',
+    summary: 'Say that its client is one whom the shop knows',
+    body: T.Object({ client: T.String({ maxLength: 48 }) }, closed),
+    good: { status: 204, says: 'Said', empty: true },
     bad: elsewhere,
   }),
   history: route({
@@ -67,7 +139,18 @@ export const commissions = {
     good: {
       status: 200,
       says: 'Revisions',
-      json: T.Array(T.Object({ revision: Revision, by: T.String(), at: Moment, paths: T.Array(T.String()) }, closed)),
+      json: T.Array(
+        T.Object(
+          {
+            revision: Revision,
+            by: T.String(),
+            at: Moment,
+            paths: T.Array(T.String()),
+            ops: T.Array(T.Unsafe<Op>(T.Object({}, { additionalProperties: true }))),
+          },
+          closed,
+        ),
+      ),
     },
     bad: elsewhere,
   }),

@@ -67,6 +67,7 @@ const Issued = T.Object(
     issuedAt: Moment,
     issuedBy: Text,
     revokedAt: orNull(Moment),
+    expiresAt: orNull(Moment),
   },
   closed,
 )
@@ -84,11 +85,12 @@ export const handoffs = {
   issue: route({
     method: 'post',
     path: '/commissions/{id}/handoffs',
-    summary: 'Issue a handoff: freezes the record and makes the client’s link',
+    summary: 'Issue a handoff: freezes the record and makes the client’s link; links of earlier ones end',
+    needs: 'maker',
     good: {
       status: 201,
       says: 'Number and link, told once',
-      json: T.Object({ number: T.Integer(), revision: Revision, link: Text }, closed),
+      json: T.Object({ number: T.Integer(), revision: Revision, link: Text, expires: orNull(Moment) }, closed),
     },
     bad: { 404: 'Not in this shop', 409: 'Something stands against it' },
   }),
@@ -103,6 +105,7 @@ export const handoffs = {
     method: 'delete',
     path: '/commissions/{id}/handoffs/{number}',
     summary: 'Withdraw a client’s link',
+    needs: 'maker',
     good: { status: 204, says: 'Withdrawn', empty: true },
     bad: { 404: 'None, or withdrawn already' },
   }),

@@ -16,7 +16,8 @@ const form = {
 export function refusalsOf(r: Route): Record<string, string> {
   return {
     ...(r.open ? {} : { 401: 'Not signed in' }),
-    ...(r.method === 'get' ? {} : r.open ? {} : { 403: 'The token for changes is missing' }),
+    ...(r.method === 'get' && r.needs ? { 403: 'Not for your role' } : {}),
+    ...(r.method === 'get' ? {} : r.open ? {} : { 403: 'The token for changes is missing, or not for your role' }),
     ...(r.takesFile ? { 413: 'Too large' } : {}),
     ...(r.body || r.query || r.takesFile ? { 422: 'A field is wrong; names field and rule' } : {}),
     ...r.bad,

@@ -21,7 +21,9 @@ const RackRow = T.Object(
     revision: Revision,
     savedAt: Moment,
     savedBy: T.String(),
-    sabers: T.Array(T.Object({ id: T.String(), name: T.String(), job: Job, hilt: Hilt }, closed)),
+    sabers: T.Array(T.Object({ id: T.String(), name: T.String(), job: Job }, closed)),
+    /** The first saber's hilt, as far as it is drawn there. */
+    hilt: Hilt,
     colour: orNull(T.String()),
     states: T.Object(
       Object.fromEntries(STATIONS.map((s) => [s, State])) as Record<(typeof STATIONS)[number], typeof State>,
@@ -63,12 +65,58 @@ export const rack = {
   rack: route({
     method: 'get',
     path: '/rack',
-    summary: 'All commissions with their progress and what blocks them',
+    summary:
+      'Commissions with their progress and what blocks them, a page at a time, or those that answer to some words',
+    query: T.Object(
+      {
+        place: T.Optional(oneOf(['open', 'shipped', 'model'] as const)),
+        after: T.Optional(T.String({ pattern: '^\\d{4}-\\d{2}-\\d{2} \\S{1,48}$' })),
+        q: T.Optional(T.String({ minLength: 1, maxLength: 120 })),
+      },
+      closed,
+    ),
     good: {
       status: 200,
-      says: 'The rack',
-      json: T.Object({ shop: T.String(), commissions: T.Array(RackRow) }, closed),
+      says: 'The rack; `next` asks for the page after',
+      json: T.Object(
+        {
+          shop: T.String(),
+          counts: T.Optional(
+            T.Object(
+              {
+                open: T.Integer(),
+                shipped: T.Integer(),
+                models: T.Integer(),
+                sabers: T.Integer(),
+                soon: T.Integer(),
+              },
+              closed,
+            ),
+          ),
+          commissions: T.Array(RackRow),
+          next: orNull(T.String()),
+        },
+        closed,
+      ),
     },
+  }),
+  clientOf: route({
+    method: 'get',
+    path: '/commissions/{id}/client',
+    summary: 'The client of a commission, their other ones, and clients of the same name',
+    good: {
+      status: 200,
+      says: 'Client',
+      json: T.Object(
+        {
+          id: orNull(T.String()),
+          earlier: T.Array(T.Object({ id: T.String(), title: T.String() }, closed)),
+          alike: T.Array(T.Object({ id: T.String(), name: T.String(), titles: T.Array(T.String()) }, closed)),
+        },
+        closed,
+      ),
+    },
+    bad: { 404: 'Not in this shop' },
   }),
   clients: route({
     method: 'get',

@@ -12,6 +12,8 @@ export interface Route {
   path: string
   summary: string
   open?: true
+  /** The least that somebody must be; otherwise looking is for everybody of the shop and changing for helpers. */
+  needs?: 'owner' | 'maker' | 'helper' | 'viewer'
   query?: TObject
   body?: TSchema
   /** The body is a form with one file. */

@@ -5,10 +5,17 @@ export const system = {
   health: route({
     method: 'get',
     path: '/health',
-    summary: 'Whether server and database answer',
+    summary: 'How each part of the server is',
     open: true,
-    good: { status: 200, says: 'They do', json: T.Object({ ok: T.Literal(true) }) },
-    bad: { 503: 'The database does not' },
+    good: {
+      status: 200,
+      says: 'All are well',
+      json: T.Object({
+        ok: T.Boolean(),
+        parts: T.Record(T.String(), T.Object({ ok: T.Boolean(), says: T.String() })),
+      }),
+    },
+    bad: { 503: 'One is not; says which' },
   }),
   openapi: route({
     method: 'get',

@@ -1,3 +1,4 @@
+export { DEEPEST_JSON, nestedDeeper } from '../record/depth'
 export { readCommission, readDocument, writeCommission } from '../record/document'
 export { type Checked, explain, makeAjv, validateCommission } from '../record/validate'
 export { lift } from '../record/versions/lift'

@@ -13,6 +13,7 @@ import {
   type SpecKey,
   type SpecMap,
 } from '../record'
+import { DEEPEST_JSON, nestedDeeper } from '../record/depth'
 import { explain, makeAjv } from '../record/validate'
 import { nearestWord, parseMeasure, quantityOf } from '../units'
 
@@ -113,17 +114,31 @@ export function writePartsCsv(parts: readonly CataloguePart[]): string {
 
 type Column = { fixed: Fixed } | { spec: SpecKey; tol: boolean; unit: string | undefined } | { unknown: string }
 
+/** No catalogue has more columns, no heading more letters, no cell with a number more. */
+const MOST_COLUMNS = 200
+const LONGEST_HEADING = 120
+const LONGEST_NUMBER = 80
+
 /** Reads a heading: a fixed name, or a specification's key or label with an optional unit in brackets. */
 function columnOf(text: string): Column {
   const bare = text.trim().toLowerCase()
   const fixed = FIXED.find((f) => f === bare)
   if (fixed) return { fixed }
-  const m = /^(.*?)\s*(±|tol\.?)?\s*(?:[([]\s*([^)\]]*?)\s*[)\]])?\s*$/.exec(bare)
-  const name = m?.[1] ?? bare
+  const { name, tol, unit } = partsOfHeading(bare)
   // A label comes before a key: "resistance" is a resistor's, the key of that name a cell's.
   const spec =
     SPEC_KEYS.find((k) => SPECS[k].label.toLowerCase() === name) ?? SPEC_KEYS.find((k) => k.toLowerCase() === name)
-  return spec ? { spec, tol: !!m?.[2], unit: m?.[3] || undefined } : { unknown: text.trim() }
+  return spec ? { spec, tol, unit: unit || undefined } : { unknown: text.trim().slice(0, LONGEST_HEADING) }
+}
+
+/** `bore ± (mm)` as its name, whether it is a tolerance, and its unit. Step by step: a pattern for all of it would try for ages. */
+function partsOfHeading(bare: string): { name: string; tol: boolean; unit: string } {
+  if (bare.length > LONGEST_HEADING) return { name: '', tol: false, unit: '' }
+  const open = /[)\]]$/.test(bare) ? Math.max(bare.lastIndexOf('('), bare.lastIndexOf('[')) : -1
+  const unit = open < 0 ? '' : bare.slice(open + 1, -1).trim()
+  const rest = (open < 0 ? bare : bare.slice(0, open)).trimEnd()
+  const mark = ['±', 'tol.', 'tol'].find((t) => rest.endsWith(t))
+  return { name: mark ? rest.slice(0, -mark.length).trimEnd() : rest, tol: mark !== undefined, unit }
 }
 
 const YES: Record<string, boolean> = { yes: true, true: true, 1: true, no: false, false: false, 0: false }
@@ -139,7 +154,8 @@ export class PartsReader {
   private at = 1
   rows = 0
 
-  private constructor(headings: string[]) {
+  private constructor(all: string[]) {
+    const headings = all.slice(0, MOST_COLUMNS)
     this.headings = headings
     this.columns = headings.map(columnOf)
     const fault = (column: string, rule: string, message: string, got?: string) =>
@@ -160,6 +176,7 @@ export class PartsReader {
           fault(text, 'unit', `is not a unit of ${SPECS[c.spec].label}; one of ${probe.accepts.join(', ')}`, c.unit)
       }
     })
+    if (all.length > MOST_COLUMNS) fault('', 'maxColumns', `are ${all.length}; a catalogue has at most ${MOST_COLUMNS}`)
     for (const need of ['kind', 'name'] as const)
       if (!this.columns.some((c) => 'fixed' in c && c.fixed === need)) fault(need, 'required', 'is missing')
   }
@@ -289,6 +306,10 @@ export class PartsReader {
 
   private measure(c: { spec: SpecKey; tol: boolean; unit: string | undefined }, text: string, column: string) {
     const rule = SPECS[c.spec]
+    if (text.length > LONGEST_NUMBER) {
+      this.fault(column, 'maxLength', `is longer than ${LONGEST_NUMBER} characters`, text.slice(0, 40))
+      return undefined
+    }
     const typed = c.unit && /^[-−+]?[\d\s.,/]+$/.test(text) ? `${text} ${c.unit}` : text
     const read = parseMeasure(typed, quantityOf(rule.unit), rule.unit)
     if (!read.ok) {
@@ -364,12 +385,16 @@ export class PartsReader {
   }
 }
 
+/** So much of a file is looked at for its separator. */
+const HEAD = 40_000
+
 /** The cells of a CSV text. The separator is the one under which the heading reads best; a byte-order mark is skipped. */
 export function csvCells(text: string): string[][] {
   const bare = text.replace(/^\uFEFF/, '')
   const known = (delimiter: string) =>
-    (Papa.parse<string[]>(bare, { delimiter, preview: 1 }).data[0] ?? []).filter((h) => !('unknown' in columnOf(h)))
-      .length
+    (Papa.parse<string[]>(bare.slice(0, HEAD), { delimiter, preview: 1 }).data[0] ?? [])
+      .slice(0, MOST_COLUMNS)
+      .filter((h) => !('unknown' in columnOf(h))).length
   const delimiter = [',', ';', '\t', '|'].reduce((best, d) => (known(d) > known(best) ? d : best))
   return Papa.parse<string[]>(bare, { delimiter }).data
 }
@@ -387,6 +412,10 @@ export function readPartsJson(text: string): PartRows {
   const out: PartRows = { parts: [], problems: [], rows: 0, rejected: '' }
   const fault = (row: number, p: Problem) =>
     out.problems.push({ ...p, row, column: p.path.split('/').filter(Boolean).join(' ') || 'row' })
+  if (nestedDeeper(text, DEEPEST_JSON)) {
+    fault(0, { path: '', rule: 'maxDepth', message: `The list is nested deeper than ${DEEPEST_JSON} levels.` })
+    return out
+  }
   let raw: unknown
   try {
     raw = JSON.parse(text.replace(/^\uFEFF/, ''))

@@ -1,4 +1,5 @@
 import { type Commission, FORMAT_VERSION } from './commission'
+import { DEEPEST_JSON, nestedDeeper } from './depth'
 import { type Checked, explain, makeAjv, validateCommission } from './validate'
 import { FROZEN } from './versions/frozen'
 import { liftOnce } from './versions/lift'
@@ -11,6 +12,11 @@ export const writeCommission = (c: Commission): string => `${JSON.stringify(c, n
  * as problems with path and rule, in the words of the version the file was written in. A byte-order mark is skipped.
  */
 export function readCommission(text: string): Checked {
+  if (nestedDeeper(text, DEEPEST_JSON))
+    return {
+      ok: false,
+      problems: [{ path: '', rule: 'maxDepth', message: `The document is nested deeper than ${DEEPEST_JSON} levels.` }],
+    }
   let raw: unknown
   try {
     raw = JSON.parse(text.replace(/^\uFEFF/, ''))

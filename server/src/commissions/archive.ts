@@ -6,6 +6,7 @@ import { Invalid } from '../http/problem'
 import { sha256 } from '../ids'
 import type { Library } from '../media/library'
 import type { Unpacked } from '../work/jobs'
+import { mediaHashes } from './media-hashes'
 
 /** Limits against archives made to hurt: entries, bytes of one entry, bytes in all. */
 const LIMITS = {
@@ -14,14 +15,6 @@ const LIMITS = {
   totalBytes: 150 * 1024 * 1024,
   recordBytes: 8 * 1024 * 1024,
 }
-
-/** Every stored file a record refers to. */
-export const mediaHashes = (c: Commission): string[] => [
-  ...new Set([
-    ...c.media.map((m) => m.hash),
-    ...c.sabers.flatMap((s) => s.presets.flatMap((p) => p.sounds.flatMap((q) => (q.media ? [q.media] : [])))),
-  ]),
-]
 
 /** The record with its files under other hashes and of the types that they were found to be. */
 export function withMedia(c: Commission, found: ReadonlyMap<string, { hash: string; type: string }>): Commission {

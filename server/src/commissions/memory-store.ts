@@ -2,7 +2,7 @@ import type { Commission } from '@nubrin/core/record'
 import type { Op } from '@nubrin/core/record/ops'
 import { Conflict, NotFound } from '../http/problem'
 import { merge } from './merge'
-import type { Commissions, Maker, Revised, Saved } from './store'
+import type { Alongside, Changed, Commissions, Made, Maker, Revised, Saved } from './store'
 
 interface Kept extends Saved {
   shopId: string
@@ -26,10 +26,7 @@ export class MemoryCommissions implements Commissions {
   async load(shopId: string, id: string): Promise<Saved> {
     return this.shown(this.find(shopId, id))
   }
-  async all(shopId: string): Promise<Saved[]> {
-    return [...this.kept.values()].filter((k) => k.shopId === shopId && !k.archived).map((k) => this.shown(k))
-  }
-  async create(who: Maker, record: Commission, alongside?: () => Promise<void>): Promise<Saved> {
+  async create(who: Maker, record: Commission, { alongside }: Made = {}): Promise<Saved> {
     if (this.kept.has(record.id)) throw taken(record.id)
     await alongside?.()
     const at = new Date().toISOString()
@@ -45,24 +42,38 @@ export class MemoryCommissions implements Commissions {
     this.kept.set(record.id, kept)
     return this.shown(kept)
   }
-  async change(who: Maker, id: string, base: number, ops: readonly Op[]): Promise<Saved & { since: Op[] }> {
+  async change(who: Maker, id: string, base: number, ops: readonly Op[], change?: string): Promise<Changed> {
     const kept = this.find(who.shopId, id)
-    const merged = merge(
-      kept.record,
-      ops,
-      kept.history.filter((h) => h.revision > base),
-    )
+    const since = () => structuredClone(kept.history.filter((h) => h.revision > base))
+    if (change && since().some((h) => h.change === change)) return { ...this.shown(kept), since: since() }
+    const merged = merge(kept.record, ops, since())
     if (merged.ops.length) {
       kept.record = merged.record
       kept.revision++
       kept.savedAt = new Date().toISOString()
       kept.savedBy = who.name
-      kept.history.push({ revision: kept.revision, by: who.name, at: kept.savedAt, ops: merged.ops })
+      kept.history.push({
+        revision: kept.revision,
+        by: who.name,
+        at: kept.savedAt,
+        ops: merged.ops,
+        ...(change ? { change } : {}),
+      })
     }
-    return { ...this.shown(kept), since: merged.since }
+    return { ...this.shown(kept), since: since() }
   }
-  async archive(shopId: string, id: string): Promise<void> {
-    this.find(shopId, id).archived = true
+  async changes(shopId: string, id: string, after: number): Promise<Revised[]> {
+    return structuredClone(this.find(shopId, id).history.filter((h) => h.revision > after))
+  }
+  async archive(shopId: string, id: string, alongside?: Alongside): Promise<void> {
+    const kept = this.find(shopId, id)
+    await alongside?.()
+    kept.archived = true
+  }
+  async unarchive(shopId: string, id: string): Promise<void> {
+    const k = this.kept.get(id)
+    if (!k?.archived || k.shopId !== shopId) throw new NotFound(`There is no commission ${id} in this shop.`)
+    k.archived = false
   }
   async history(shopId: string, id: string): Promise<Revised[]> {
     return this.find(shopId, id).history.toReversed().slice(0, 200)

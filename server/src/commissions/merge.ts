@@ -24,7 +24,7 @@ export function merge(
   record: Commission,
   ops: readonly Op[],
   since: readonly Revised[],
-): { record: Commission; ops: Op[]; since: Op[] } {
+): { record: Commission; ops: Op[] } {
   const foreign = since.flatMap((h) => h.ops as unknown[])
   const readable = foreign.every(isOp)
   const theirs = readable ? (foreign as Op[]) : []
@@ -35,6 +35,7 @@ export function merge(
       revision: latest,
       changes: since.map((h) => ({ revision: h.revision, by: h.by, at: h.at, paths: pathsOf(h.ops) })),
       clashes: [...new Set(rebased.clashes.map((c) => c.mine.at))],
+      since,
     })
   }
   const applied = applyOps(record, rebased.ops)
@@ -48,5 +49,5 @@ export function merge(
     throw new Invalid('The id of a commission cannot be changed.', [
       { path: '/id', rule: 'immutable', message: 'cannot be changed', got: checked.record.id },
     ])
-  return { record: checked.record, ops: rebased.ops, since: theirs }
+  return { record: checked.record, ops: rebased.ops }
 }

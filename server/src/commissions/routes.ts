@@ -3,11 +3,14 @@ import { cadCsv, cadDxf, cadSvg } from '@nubrin/core/drawing'
 import { handoffFileName } from '@nubrin/core/handoff'
 import { writeCommission } from '@nubrin/core/import'
 import { asCopy, byId, type Commission } from '@nubrin/core/record'
+import { touches } from '@nubrin/core/record/ops'
 import { markdownOf, webVttOf } from '@nubrin/core/script'
 import type { Response, Router } from 'express'
+import { Op as Sql } from 'sequelize'
 import type { Tables } from '../db/models'
-import { Invalid } from '../http/problem'
-import { serve } from '../http/serve'
+import { transact } from '../db/transact'
+import { Invalid, NotFound } from '../http/problem'
+import { notAllowed, serve } from '../http/serve'
 import { newId, sha256 } from '../ids'
 import { type Accepted, accept } from '../media/accept'
 import type { Library } from '../media/library'
@@ -35,11 +38,17 @@ interface With {
 /** Commissions: begun, read, changed, taken in and given out. */
 export function commissionRoutes(r: Router, { store, db, library, work }: With): void {
   serve(r, API.begin, async ({ body, who }) => {
-    const client = body.client?.trim() ?? ''
-    const known = client ? await db.clients.findOne({ where: { shopId: who.shopId, name: client } }) : null
-    const record = blankFor(body, client, known)
-    if (!body.model) return store.create(who, record)
-    return store.create(who, beginFrom(record, (await store.load(who.shopId, body.model)).record))
+    const known = body.knownClient
+      ? await db.clients.findOne({ where: { id: body.knownClient, shopId: who.shopId } })
+      : null
+    if (body.knownClient && !known)
+      throw new Invalid('There is no such client in this shop.', [
+        { path: '/knownClient', rule: 'reference', message: 'names a client that is not in this shop' },
+      ])
+    const record = blankFor(body, known?.name ?? body.client?.trim() ?? '', known)
+    const made = known ? { client: known.id } : {}
+    if (!body.model) return store.create(who, record, made)
+    return store.create(who, beginFrom(record, (await store.load(who.shopId, body.model)).record), made)
   })
   serve(r, API.keepModel, async ({ params, body, who }) => {
     const { record } = await store.load(who.shopId, params.id)
@@ -52,16 +61,54 @@ export function commissionRoutes(r: Router, { store, db, library, work }: With):
   })
   serve(r, API.commission, async ({ params, who }) => store.load(who.shopId, params.id))
   serve(r, API.change, async ({ params, body, who }) => {
-    const { revision, savedAt, savedBy, since } = await store.change(who, params.id, body.base, body.ops)
+    if (who.role === 'helper' && touches(body.ops).includes('/shipped'))
+      throw notAllowed('Shipping is for makers of the shop and above.')
+    const { revision, savedAt, savedBy, since } = await store.change(who, params.id, body.base, body.ops, body.change)
     return { revision, savedAt, savedBy, since }
   })
+  serve(r, API.changes, async ({ params, query, who }) => store.changes(who.shopId, params.id, Number(query.after)))
   serve(r, API.archive, async ({ params, who }) => {
-    await store.archive(who.shopId, params.id)
+    await store.archive(who.shopId, params.id, async (transaction) => {
+      await db.handoffs.update(
+        { revokedAt: new Date() },
+        { where: { commissionId: params.id, revokedAt: null }, ...(transaction ? { transaction } : {}) },
+      )
+    })
+    return undefined
+  })
+  serve(r, API.archived, async ({ who }) => {
+    const rows = await db.commissions.findAll({
+      where: { shopId: who.shopId, archivedAt: { [Sql.not]: null } },
+      attributes: ['id', 'title', 'archivedAt', 'savedBy'],
+      order: [['archivedAt', 'DESC']],
+      limit: 200,
+    })
+    return rows.map((c) => ({ id: c.id, title: c.title, archivedAt: c.archivedAt!.toISOString() }))
+  })
+  serve(r, API.unarchive, async ({ params, who }) => {
+    await store.unarchive(who.shopId, params.id)
     return undefined
   })
   serve(r, API.history, async ({ params, who }) =>
-    (await store.history(who.shopId, params.id)).map(({ ops, ...h }) => ({ ...h, paths: pathsOf(ops) })),
+    (await store.history(who.shopId, params.id)).map(({ change: _c, ...h }) => ({ ...h, paths: pathsOf(h.ops) })),
   )
+  serve(r, API.sameClient, async ({ params, body, who }) => {
+    await transact(db.sequelize, async (transaction) => {
+      const row = await db.commissions.findOne({
+        where: { id: params.id, shopId: who.shopId, archivedAt: null },
+        attributes: ['id', 'clientId'],
+        transaction,
+        lock: transaction.LOCK.UPDATE,
+      })
+      const client = await db.clients.findOne({ where: { id: body.client, shopId: who.shopId }, transaction })
+      if (!row || !client) throw new NotFound('There is no such commission or client in this shop.')
+      const before = row.clientId
+      await db.commissions.update({ clientId: client.id }, { where: { id: row.id }, transaction })
+      if (before && before !== client.id && !(await db.commissions.count({ where: { clientId: before }, transaction })))
+        await db.clients.destroy({ where: { id: before }, transaction })
+    })
+    return undefined
+  })
   takingIn(r, store, library, work)
   givingOut(r, store, library)
 }
@@ -81,8 +128,10 @@ function takingIn(r: Router, store: Commissions, library: Library, work: Work) {
         found.set(hash, { hash: sha256(a.bytes), type: a.type })
       }
       const clean = withMedia(record, found)
-      return store.create(who, query.as === 'copy' ? asCopy(clean, newId) : clean, async (transaction) => {
-        for (const a of good) await library.keep(who.shopId, a, transaction)
+      return store.create(who, query.as === 'copy' ? asCopy(clean, newId) : clean, {
+        alongside: async (transaction) => {
+          for (const a of good) await library.keep(who.shopId, a, transaction)
+        },
       })
     },
     MOST_IMPORT_BYTES,

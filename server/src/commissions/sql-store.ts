@@ -1,14 +1,15 @@
 import { lift } from '@nubrin/core/import'
 import type { Commission } from '@nubrin/core/record'
 import type { Op } from '@nubrin/core/record/ops'
-import { layOut } from '@nubrin/core/room'
 import { Op as Sql, type Transaction } from 'sequelize'
 import type { CommissionRow, HistoryRow, Tables } from '../db/models'
+import { transact } from '../db/transact'
 import { NotFound } from '../http/problem'
-import { newId } from '../ids'
+import { clientFor } from './clients'
 import { taken } from './memory-store'
 import { merge } from './merge'
-import type { Commissions, Maker, Revised, Saved } from './store'
+import { project, searchText } from './rows'
+import type { Alongside, Changed, Commissions, Made, Maker, Revised, Saved } from './store'
 
 /** A stored record as this version of the format has it; it is rewritten with the next save. */
 const savedOf = (row: CommissionRow): Saved => ({
@@ -22,90 +23,124 @@ const revisedOf = (h: HistoryRow): Revised => ({
   by: h.by,
   at: h.at.toISOString(),
   ops: h.ops as Op[],
+  ...(h.changeId ? { change: h.changeId } : {}),
 })
+const gone = (id: string) => new NotFound(`There is no commission ${id} in this shop.`)
 
 /** Commissions in MariaDB: the record as one validated document, and its identities as rows, written in one transaction. */
 export class SqlCommissions implements Commissions {
-  constructor(private readonly db: Tables) {}
+  /** `within`: a transaction that everything becomes part of, as when a whole shop is loaded. */
+  constructor(
+    private readonly db: Tables,
+    private readonly within?: Transaction,
+  ) {}
+
+  private transact<T>(run: (t: Transaction) => Promise<T>): Promise<T> {
+    return this.within ? run(this.within) : transact(this.db.sequelize, run)
+  }
 
   async load(shopId: string, id: string): Promise<Saved> {
     const row = await this.db.commissions.findOne({ where: { id, shopId, archivedAt: null } })
-    if (!row) throw new NotFound(`There is no commission ${id} in this shop.`)
+    if (!row) throw gone(id)
     return savedOf(row)
   }
 
-  async all(shopId: string): Promise<Saved[]> {
-    return (await this.db.commissions.findAll({ where: { shopId, archivedAt: null } })).map(savedOf)
-  }
-
-  async create(who: Maker, record: Commission): Promise<Saved> {
-    return this.db.sequelize.transaction(async (transaction) => {
-      if (await this.db.commissions.findByPk(record.id, { transaction })) throw taken(record.id)
-      const clientId = await this.clientFor(who.shopId, record, transaction)
+  async create(who: Maker, record: Commission, { client, alongside }: Made = {}): Promise<Saved> {
+    return this.transact(async (transaction) => {
+      const there = await this.db.commissions.findByPk(record.id, { attributes: ['id'], transaction })
+      if (there) throw taken(record.id)
+      const clientId = await clientFor(this.db, who.shopId, record, client ?? null, transaction)
       const savedAt = new Date()
-      await this.db.commissions.create(
-        {
-          ...this.columns(record),
-          id: record.id,
-          shopId: who.shopId,
-          clientId,
-          revision: 1,
-          record,
-          savedAt,
-          savedBy: who.name,
-          archivedAt: null,
-        },
-        { transaction },
-      )
-      await this.project(record, transaction)
-      await this.note(who, record.id, 1, savedAt, [], transaction)
+      try {
+        await this.db.commissions.create(
+          {
+            ...columns(record),
+            id: record.id,
+            shopId: who.shopId,
+            clientId,
+            revision: 1,
+            record,
+            savedAt,
+            savedBy: who.name,
+            archivedAt: null,
+          },
+          { transaction },
+        )
+      } catch (e) {
+        // Somebody brought the same id in at this very moment.
+        if ((e as Error).name === 'SequelizeUniqueConstraintError') throw taken(record.id)
+        throw e
+      }
+      await project(this.db, undefined, record, transaction)
+      await this.note(who, record.id, { revision: 1, at: savedAt, ops: [] }, transaction)
+      await alongside?.(transaction)
       return { record, revision: 1, savedAt: savedAt.toISOString(), savedBy: who.name }
     })
   }
 
-  async change(who: Maker, id: string, base: number, ops: readonly Op[]): Promise<Saved & { since: Op[] }> {
-    return this.db.sequelize.transaction(async (transaction) => {
+  async change(who: Maker, id: string, base: number, ops: readonly Op[], change?: string): Promise<Changed> {
+    return this.transact(async (transaction) => {
       const row = await this.db.commissions.findOne({
         where: { id, shopId: who.shopId, archivedAt: null },
         transaction,
         lock: transaction.LOCK.UPDATE,
       })
-      if (!row) throw new NotFound(`There is no commission ${id} in this shop.`)
-      const foreign =
-        row.revision === base
-          ? []
-          : await this.db.history.findAll({
-              where: { commissionId: id, revision: { [Sql.gt]: base } },
-              order: [['revision', 'ASC']],
-              transaction,
-            })
+      if (!row) throw gone(id)
       const now = savedOf(row)
-      const merged = merge(now.record, ops, foreign.map(revisedOf))
-      if (!merged.ops.length) return { ...now, since: merged.since }
+      const since = row.revision === base ? [] : await this.between(id, base, transaction)
+      // Sent again after a lost reply: it is there already.
+      if (change && since.some((h) => h.change === change)) return { ...now, since }
+      const merged = merge(now.record, ops, since)
+      if (!merged.ops.length) return { ...now, since }
       const { record } = merged
-      const clientId = await this.clientFor(who.shopId, record, transaction)
+      const clientId = await clientFor(this.db, who.shopId, record, row.clientId, transaction)
       const savedAt = new Date()
       const revision = row.revision + 1
-      await row.update(
-        { ...this.columns(record), clientId, record, revision, savedAt, savedBy: who.name },
-        { transaction },
-      )
-      await this.project(record, transaction)
-      await this.note(who, id, revision, savedAt, merged.ops, transaction)
-      return { record, revision, savedAt: savedAt.toISOString(), savedBy: who.name, since: merged.since }
+      await row.update({ ...columns(record), clientId, record, revision, savedAt, savedBy: who.name }, { transaction })
+      await project(this.db, now.record, record, transaction)
+      const line = { revision, at: savedAt, ops: merged.ops, change }
+      await this.note(who, id, line, transaction)
+      const at = savedAt.toISOString()
+      const own = { revision, by: who.name, at, ops: merged.ops, ...(change ? { change } : {}) }
+      return { record, revision, savedAt: at, savedBy: who.name, since: [...since, own] }
     })
   }
 
-  async archive(shopId: string, id: string): Promise<void> {
-    const [n] = await this.db.commissions.update(
-      { archivedAt: new Date() },
-      { where: { id, shopId, archivedAt: null } },
-    )
-    if (!n) throw new NotFound(`There is no commission ${id} in this shop.`)
+  async changes(shopId: string, id: string, after: number): Promise<Revised[]> {
+    const there = await this.db.commissions.findOne({
+      where: { id, shopId, archivedAt: null },
+      attributes: ['id', 'revision'],
+    })
+    if (!there) throw gone(id)
+    return there.revision <= after ? [] : this.between(id, after)
+  }
+
+  async archive(shopId: string, id: string, alongside?: Alongside): Promise<void> {
+    await this.transact(async (transaction) => {
+      const [n] = await this.db.commissions.update(
+        { archivedAt: new Date(), place: 'archived' },
+        { where: { id, shopId, archivedAt: null }, transaction },
+      )
+      if (!n) throw gone(id)
+      await alongside?.(transaction)
+    })
+  }
+
+  async unarchive(shopId: string, id: string): Promise<void> {
+    await this.transact(async (transaction) => {
+      const row = await this.db.commissions.findOne({
+        where: { id, shopId, archivedAt: { [Sql.not]: null } },
+        transaction,
+        lock: transaction.LOCK.UPDATE,
+      })
+      if (!row) throw gone(id)
+      await row.update({ ...columns(savedOf(row).record), archivedAt: null }, { transaction })
+    })
   }
 
   async history(shopId: string, id: string): Promise<Revised[]> {
-    await this.load(shopId, id)
+    const there = await this.db.commissions.findOne({ where: { id, shopId, archivedAt: null }, attributes: ['id'] })
+    if (!there) throw gone(id)
     const rows = await this.db.history.findAll({
       where: { commissionId: id },
       order: [['revision', 'DESC']],
@@ -114,105 +149,36 @@ export class SqlCommissions implements Commissions {
     return rows.map(revisedOf)
   }
 
-  private note(who: Maker, commissionId: string, revision: number, at: Date, ops: Op[], transaction: Transaction) {
-    return this.db.history.create({ commissionId, revision, userId: who.id, by: who.name, at, ops } as never, {
-      transaction,
+  private async between(commissionId: string, after: number, transaction?: Transaction): Promise<Revised[]> {
+    const rows = await this.db.history.findAll({
+      where: { commissionId, revision: { [Sql.gt]: after } },
+      order: [['revision', 'ASC']],
+      ...(transaction ? { transaction } : {}),
     })
+    return rows.map(revisedOf)
   }
 
-  private columns(r: Commission) {
-    return { title: r.title, job: r.job, deadline: r.deadline ?? null, shipped: r.shipped ?? null }
-  }
-
-  /** The client's row, by name within the shop; made when new. A commission without a name has no client yet. */
-  private async clientFor(shopId: string, r: Commission, transaction: Transaction): Promise<string | null> {
-    const name = r.client.name.trim()
-    if (!name) return null
-    const columns = {
-      country: r.client.country ?? null,
-      contact: r.client.contact ?? null,
-      note: r.client.note ?? null,
-    }
-    const [row, made] = await this.db.clients.findOrCreate({
-      where: { shopId, name },
-      defaults: { id: newId('c'), shopId, name, ...columns },
-      transaction,
-    })
-    if (!made && (row.country !== columns.country || row.contact !== columns.contact || row.note !== columns.note))
-      await row.update(columns, { transaction })
-    return row.id
-  }
-
-  /** Everything with an identity as rows, so that it can be searched, counted and joined. */
-  private async project(r: Commission, transaction: Transaction): Promise<void> {
-    const where = { commissionId: r.id }
-    const { sabers, requests, fitted, presets, tests, readings } = this.db
-    for (const t of [sabers, requests, fitted, presets, tests, readings])
-      await (t as typeof sabers).destroy({ where, transaction })
-    const each = r.sabers
-    await sabers.bulkCreate(
-      each.map((s, position) => ({
-        id: s.id,
-        ...where,
-        position,
-        name: s.name,
-        job: s.job,
-        lengthMm: layOut(s.hilt).complete ? layOut(s.hilt).length : null,
-      })),
-      { transaction },
-    )
-    await requests.bulkCreate(
-      r.requests.map((q) => ({ id: q.id, ...where, text: q.text, status: q.status })),
-      { transaction },
-    )
-    await fitted.bulkCreate(
-      each.flatMap((s) =>
-        s.parts.map((p) => ({
-          id: p.id,
-          ...where,
-          saberId: s.id,
-          kind: p.kind,
-          name: p.name,
-          catalogueId: p.catalogue ?? null,
-          lot: p.lot ?? null,
-        })),
-      ),
-      { transaction },
-    )
-    await presets.bulkCreate(
-      each.flatMap((s) =>
-        s.presets.map((p, position) => ({
-          id: p.id,
-          ...where,
-          saberId: s.id,
-          position,
-          name: p.name,
-          font: p.font,
-          colour: p.colour,
-        })),
-      ),
-      { transaction },
-    )
-    await tests.bulkCreate(
-      each.flatMap((s) => s.tests.map((t) => ({ id: t.id, ...where, saberId: s.id, testKey: t.key, what: t.what }))),
-      { transaction },
-    )
-    await readings.bulkCreate(
-      each.flatMap((s) =>
-        s.tests.flatMap((t) =>
-          t.readings.map((g) => ({
-            id: g.id,
-            ...where,
-            testId: t.id,
-            at: new Date(g.at),
-            value: g.value ?? null,
-            text: g.text ?? null,
-            pass: g.pass,
-            by: g.by,
-          })),
-        ),
-      ),
+  private note(
+    who: Maker,
+    commissionId: string,
+    line: { revision: number; at: Date; ops: Op[]; change?: string | undefined },
+    transaction: Transaction,
+  ) {
+    const { revision, at, ops, change } = line
+    return this.db.history.create(
+      { commissionId, revision, userId: who.id, by: who.name, at, ops, changeId: change ?? null } as never,
       { transaction },
     )
   }
 }
+
+/** What the rack and its search know of a record without reading it. */
+const columns = (r: Commission) => ({
+  place: r.job === 'model' ? ('model' as const) : r.shipped ? ('shipped' as const) : ('open' as const),
+  due: (r.shipped ?? r.deadline ?? '9999-12-31') as string,
+  search: searchText(r),
+  title: r.title,
+  job: r.job,
+  deadline: r.deadline ?? null,
+  shipped: r.shipped ?? null,
+})

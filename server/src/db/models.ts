@@ -1,3 +1,4 @@
+import type { Role } from '@nubrin/core/api'
 import mariadb from 'mariadb'
 import { DataTypes, type Model, type ModelStatic, Sequelize } from 'sequelize'
 
@@ -19,6 +20,7 @@ type Table<T extends object> = ModelStatic<Row<T>>
 interface Shop {
   id: string
   name: string
+  settings?: unknown
 }
 export interface User {
   id: string
@@ -26,6 +28,13 @@ export interface User {
   name: string
   signIn: string
   passwordHash: string
+  role: Role
+  leftAt?: Date | null
+  /** The secret of an authenticator, base32. */
+  secondFactor?: string | null
+  /** The last time step whose code was used; none is taken twice. */
+  factorUsed?: number | null
+  mustChange?: boolean
 }
 export interface Client {
   id: string
@@ -48,6 +57,14 @@ export interface CommissionRow {
   savedAt: Date
   savedBy: string
   archivedAt: Date | null
+  /** Where it hangs, and the day that orders it there. */
+  place: 'open' | 'shipped' | 'model' | 'archived'
+  due: string
+  peg?: unknown
+  pegRevision?: number | null
+  pegOn?: string | null
+  pegRules?: string | null
+  search: string
 }
 interface SaberRow {
   id: string
@@ -132,6 +149,7 @@ interface HandoffRow {
   issuedAt: Date
   issuedBy: string
   revokedAt: Date | null
+  expiresAt?: Date | null
 }
 export interface HistoryRow {
   id: number
@@ -141,6 +159,47 @@ export interface HistoryRow {
   by: string
   at: Date
   ops: unknown
+  changeId: string | null
+}
+
+export interface SessionRow {
+  sid: string
+  expires: Date
+  data: string
+  userId: string | null
+  began: Date | null
+  seen: Date | null
+  agent: string | null
+}
+export interface InvitationRow {
+  id: string
+  shopId: string
+  secretHash: string
+  name: string
+  role: Role
+  /** Set when it lets somebody choose a new password. */
+  userId: string | null
+  madeBy: string
+  expiresAt: Date
+  usedAt: Date | null
+}
+interface UploadLinkRow {
+  id: string
+  shopId: string
+  commissionId: string
+  secretHash: string
+  place: string | null
+  madeBy: string
+  expiresAt: Date
+  usedAt: Date | null
+}
+interface ErasureRow {
+  id: string
+  shopId: string
+  commissionIds: unknown
+  at: Date
+  by: string
+  why: string
 }
 
 export interface Tables {
@@ -159,6 +218,11 @@ export interface Tables {
   media: Table<MediaRow>
   handoffs: Table<HandoffRow>
   history: Table<HistoryRow>
+  sessions: Table<SessionRow>
+  invitations: Table<InvitationRow>
+  mediaUses: Table<{ id: string; commissionId: string }>
+  erasures: Table<ErasureRow>
+  uploadLinks: Table<UploadLinkRow>
 }
 
 const S = (n = 48) => DataTypes.STRING(n)
@@ -176,16 +240,31 @@ export function tables(sequelize: Sequelize): Tables {
   const key = { type: S(), primaryKey: true }
   const define = <T extends object>(name: string, columns: object) =>
     sequelize.define(name, columns as never, { tableName: name }) as unknown as Table<T>
-  // Read and written by the session store.
-  sequelize.define(
-    'sessions',
-    { sid: { type: S(64), primaryKey: true }, expires: DataTypes.DATE, data: DataTypes.TEXT },
-    { tableName: 'sessions' },
-  )
+  // Read and written by the session store, too.
+  const sessions = define<SessionRow>('sessions', {
+    sid: { type: S(64), primaryKey: true },
+    expires: DataTypes.DATE,
+    data: DataTypes.TEXT,
+    userId: S(),
+    began: DataTypes.DATE(3),
+    seen: DataTypes.DATE(3),
+    agent: S(200),
+  })
   return {
     sequelize,
-    shops: define<Shop>('shops', { id: key, name: S(120) }),
-    users: define<User>('users', { id: key, shopId: S(), name: S(120), signIn: S(120), passwordHash: S(255) }),
+    shops: define<Shop>('shops', { id: key, name: S(120), settings: json('settings') }),
+    users: define<User>('users', {
+      id: key,
+      shopId: S(),
+      name: S(120),
+      signIn: S(120),
+      passwordHash: S(255),
+      role: S(12),
+      leftAt: DataTypes.DATE(3),
+      secondFactor: S(80),
+      factorUsed: DataTypes.BIGINT,
+      mustChange: DataTypes.BOOLEAN,
+    }),
     clients: define<Client>('clients', {
       id: key,
       shopId: S(),
@@ -207,6 +286,13 @@ export function tables(sequelize: Sequelize): Tables {
       savedAt: DataTypes.DATE(3),
       savedBy: S(120),
       archivedAt: DataTypes.DATE(3),
+      place: S(12),
+      due: DataTypes.DATEONLY,
+      peg: json('peg'),
+      pegRevision: DataTypes.INTEGER,
+      pegOn: DataTypes.DATEONLY,
+      pegRules: S(40),
+      search: DataTypes.TEXT('medium'),
     }),
     sabers: define<SaberRow>('sabers', {
       id: key,
@@ -290,6 +376,7 @@ export function tables(sequelize: Sequelize): Tables {
       issuedAt: DataTypes.DATE(3),
       issuedBy: S(120),
       revokedAt: DataTypes.DATE(3),
+      expiresAt: DataTypes.DATE(3),
     }),
     history: define<HistoryRow>('history', {
       id: { type: DataTypes.BIGINT, primaryKey: true, autoIncrement: true },
@@ -299,6 +386,41 @@ export function tables(sequelize: Sequelize): Tables {
       by: S(120),
       at: DataTypes.DATE(3),
       ops: json('ops'),
+      changeId: S(64),
+    }),
+    sessions,
+    mediaUses: define<{ id: string; commissionId: string }>('media_uses', {
+      id: { type: S(64), primaryKey: true },
+      commissionId: { type: S(), primaryKey: true },
+    }),
+    erasures: define<ErasureRow>('erasures', {
+      id: key,
+      shopId: S(),
+      commissionIds: json('commissionIds'),
+      at: DataTypes.DATE(3),
+      by: S(120),
+      why: S(300),
+    }),
+    invitations: define<InvitationRow>('invitations', {
+      id: key,
+      shopId: S(),
+      secretHash: S(64),
+      name: S(120),
+      role: S(12),
+      userId: S(),
+      madeBy: S(120),
+      expiresAt: DataTypes.DATE(3),
+      usedAt: DataTypes.DATE(3),
+    }),
+    uploadLinks: define<UploadLinkRow>('upload_links', {
+      id: key,
+      shopId: S(),
+      commissionId: S(),
+      secretHash: S(64),
+      place: S(80),
+      madeBy: S(),
+      expiresAt: DataTypes.DATE(3),
+      usedAt: DataTypes.DATE(3),
     }),
   }
 }

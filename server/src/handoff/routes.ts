@@ -1,17 +1,20 @@
 import { API } from '@nubrin/core/api'
-import { buildHandoff, handoffFileName, liftHandoff } from '@nubrin/core/handoff'
+import { buildHandoff, drawnSaber, handoffFileName, liftHandoff } from '@nubrin/core/handoff'
 import { lift } from '@nubrin/core/import'
 import { gateOf, judgeCommission } from '@nubrin/core/judge'
 import type { Commission } from '@nubrin/core/record'
 import { type Response, Router } from 'express'
-import { mediaHashes } from '../commissions/archive'
+import { Op } from 'sequelize'
+import { mediaHashes } from '../commissions/media-hashes'
 import type { Commissions } from '../commissions/store'
 import type { Tables } from '../db/models'
+import { transact } from '../db/transact'
 import { Conflict, NotFound } from '../http/problem'
 import { serve } from '../http/serve'
 import { newId, secret, sha256, today } from '../ids'
 import type { Library } from '../media/library'
 import { sendFile } from '../media/routes'
+import { settingsOf } from '../people/settings'
 import type { Pdfs } from './pdfs'
 
 /** Handing over: the PDF as it stands, and what is issued to the client and frozen. */
@@ -38,36 +41,65 @@ export function handoffRoutes(r: Router, store: Commissions, db: Tables, pdfs: P
         undefined,
         { open: open.map((f) => ({ key: f.key, title: f.title, station: f.station })) },
       )
-    const number = (await db.handoffs.count({ where: { commissionId: record.id } })) + 1
-    const document = { ...buildHandoff(record, who.shop, today()), number }
+    const { linkDays } = await settingsOf(db, who.shopId)
+    const expiresAt = linkDays ? new Date(Date.now() + linkDays * 24 * 3_600_000) : null
     const token = secret()
-    await db.handoffs.create({
-      id: newId('h'),
-      commissionId: record.id,
-      number,
-      secretHash: sha256(token),
-      revision,
-      document,
-      record,
-      issuedAt: new Date(),
-      issuedBy: who.name,
-      revokedAt: null,
+    const number = await transact(db.sequelize, async (transaction) => {
+      // The commission's row is held, so that two who issue at one time get two numbers.
+      const row = await db.commissions.findOne({
+        where: { id: record.id, shopId: who.shopId, archivedAt: null },
+        attributes: ['id', 'revision'],
+        transaction,
+        lock: transaction.LOCK.UPDATE,
+      })
+      if (row?.revision !== revision)
+        throw new Conflict('Somebody changed this commission just now. Look at it, then issue again.')
+      const last = (await db.handoffs.max('number', { where: { commissionId: record.id }, transaction })) as
+        | number
+        | null
+      const number = (last ?? 0) + 1
+      await db.handoffs.update(
+        { revokedAt: new Date() },
+        { where: { commissionId: record.id, revokedAt: null }, transaction },
+      )
+      await db.handoffs.create(
+        {
+          id: newId('h'),
+          commissionId: record.id,
+          number,
+          secretHash: sha256(token),
+          revision,
+          document: { ...buildHandoff(record, who.shop, today()), number },
+          record,
+          issuedAt: new Date(),
+          issuedBy: who.name,
+          revokedAt: null,
+          expiresAt,
+        },
+        { transaction },
+      )
+      return number
     })
-    return { number, revision, link: `/c/${token}` }
+    return { number, revision, link: `/c/${token}`, expires: expiresAt?.toISOString() ?? null }
   })
   serve(r, API.issued, async ({ params, who }) => {
-    await store.load(who.shopId, params.id)
-    const rows = await db.handoffs.findAll({ where: { commissionId: params.id }, order: [['number', 'DESC']] })
+    await store.changes(who.shopId, params.id, Number.MAX_SAFE_INTEGER)
+    const rows = await db.handoffs.findAll({
+      where: { commissionId: params.id },
+      attributes: ['number', 'revision', 'issuedAt', 'issuedBy', 'revokedAt', 'expiresAt'],
+      order: [['number', 'DESC']],
+    })
     return rows.map((h) => ({
       number: h.number,
       revision: h.revision,
       issuedAt: h.issuedAt.toISOString(),
       issuedBy: h.issuedBy,
       revokedAt: h.revokedAt?.toISOString() ?? null,
+      expiresAt: h.expiresAt?.toISOString() ?? null,
     }))
   })
   serve(r, API.withdraw, async ({ params, who }) => {
-    await store.load(who.shopId, params.id)
+    await store.changes(who.shopId, params.id, Number.MAX_SAFE_INTEGER)
     const [n] = await db.handoffs.update(
       { revokedAt: new Date() },
       { where: { commissionId: params.id, number: Number(params.number) || 0, revokedAt: null } },
@@ -87,8 +119,15 @@ const sendPdf = (res: Response, pdf: Uint8Array, name: string) =>
 export function clientRoutes(db: Tables, library: Library, pdfs: Pdfs): Router {
   const r = Router()
   const find = async (token: string) => {
-    const row = await db.handoffs.findOne({ where: { secretHash: sha256(token), revokedAt: null } })
-    if (!row) throw new NotFound('This link does not lead anywhere, or it was withdrawn. Ask the shop for a new one.')
+    const row = await db.handoffs.findOne({
+      where: {
+        secretHash: sha256(token),
+        revokedAt: null,
+        [Op.or]: [{ expiresAt: null }, { expiresAt: { [Op.gt]: new Date() } }],
+      },
+    })
+    if (!row)
+      throw new NotFound('This link does not lead anywhere, is too old, or was withdrawn. Ask the shop for a new one.')
     return {
       id: row.id,
       of: row.commissionId,
@@ -101,7 +140,7 @@ export function clientRoutes(db: Tables, library: Library, pdfs: Pdfs): Router {
     res.set('Cache-Control', 'private, no-store')
     return {
       document,
-      sabers: record.sabers.map((s) => ({ ...s, decisions: [], fixes: [], leftOut: [], takes: [] })),
+      sabers: record.sabers.map(drawnSaber),
       media: record.media,
     }
   })

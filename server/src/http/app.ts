@@ -5,8 +5,9 @@ import compression from 'compression'
 import express, { type Express } from 'express'
 import helmet from 'helmet'
 import type { Logger } from 'pino'
-import { QueryTypes } from 'sequelize'
+import { eraseRoutes } from '../commissions/erase'
 import { commissionRoutes } from '../commissions/routes'
+import { shopExportRoutes } from '../commissions/shop-export'
 import type { Commissions } from '../commissions/store'
 import type { Config } from '../config'
 import type { Tables } from '../db/models'
@@ -14,12 +15,18 @@ import { Pdfs } from '../handoff/pdfs'
 import { clientRoutes, handoffRoutes } from '../handoff/routes'
 import type { Files } from '../media/files'
 import { Library } from '../media/library'
+import { phoneLinkRoutes, phoneRoutes } from '../media/phone'
 import { mediaRoutes } from '../media/routes'
-import { peopleRoutes } from '../people/routes'
+import { selfRoutes, signInRoutes } from '../people/routes'
 import { csrf, sessions, signedIn } from '../people/sessions'
+import { joinRoutes, teamRoutes } from '../people/team'
+import type { Pegs } from '../rack/pegs'
 import { rackRoutes } from '../rack/routes'
 import { shelfRoutes } from '../shelf/routes'
 import type { Work } from '../work'
+import { healthOf } from './health'
+import { knownHost, readablePath, verifyDepth } from './limits'
+import { requestLog } from './log'
 import { HttpProblem, NotFound, onError } from './problem'
 import { serve } from './serve'
 
@@ -30,16 +37,19 @@ export interface Parts {
   store: Commissions
   files: Files
   work: Work
+  pegs: Pegs
   cookieSecret: string
   log: Logger
 }
 
 /** The whole server: API under /api, the built interface everywhere else. */
-export function createApp({ config, db, store, files, work, cookieSecret, log }: Parts): Express {
+export function createApp({ config, db, store, files, work, pegs, cookieSecret, log }: Parts): Express {
   const library = new Library(db, files)
   const pdfs = new Pdfs(work)
   const app = express()
   app.disable('x-powered-by')
+  app.set('trust proxy', config.trustProxy)
+  app.use(requestLog(log), knownHost(config.hosts), readablePath)
   app.use(
     helmet({
       contentSecurityPolicy: {
@@ -52,31 +62,47 @@ export function createApp({ config, db, store, files, work, cookieSecret, log }:
           upgradeInsecureRequests: null,
         },
       },
-      strictTransportSecurity: false,
+      // Only where the way here is encrypted; browsers ignore it elsewhere, and loopback has no certificate.
+      strictTransportSecurity: config.trustProxy ? { maxAge: 15_552_000 } : false,
     }),
   )
   app.use(compression())
 
   const api = express.Router()
-  api.use(express.json({ limit: '3mb' }))
-  serve(api, API.health, async () => {
-    try {
-      await db.sequelize.query('SELECT 1', { type: QueryTypes.SELECT })
-    } catch {
-      throw new HttpProblem(503, 'database', 'The database does not answer.')
-    }
-    return { ok: true as const }
+  api.use((_req, res, next) => {
+    // What is private is kept nowhere on the way; routes that may be kept say so themselves.
+    res.set('Cache-Control', 'private, no-store')
+    next()
   })
-  serve(api, API.openapi, async () => openApi())
-  api.use(clientRoutes(db, library, pdfs))
-  api.use(sessions(db, cookieSecret))
-  api.use(peopleRoutes(db, config))
+  api.use(express.json({ limit: '3mb', verify: verifyDepth }))
+  serve(api, API.health, async ({ res }) => {
+    const health = await healthOf(db, config.dataFolder)
+    if (!health.ok) {
+      const down = Object.entries(health.parts).flatMap(([k, v]) => (v.ok ? [] : [`${k}: ${v.says}`]))
+      throw new HttpProblem(503, 'health', `Not everything is well. ${down.join('; ')}.`, [], { parts: health.parts })
+    }
+    res.set('Cache-Control', 'no-store')
+    return health
+  })
+  const document = openApi()
+  serve(api, API.openapi, async ({ res }) => {
+    res.set('Cache-Control', 'public, max-age=3600')
+    return document
+  })
+  api.use(clientRoutes(db, library, pdfs), phoneRoutes(db, store, library, work))
+  api.use(...sessions(db, cookieSecret, config.port))
+  api.use(signInRoutes(db, config), joinRoutes(db))
   api.use(signedIn, csrf)
-  rackRoutes(api, store, db)
+  selfRoutes(api, db)
+  teamRoutes(api, db)
+  rackRoutes(api, pegs, db)
   commissionRoutes(api, { store, db, library, work })
   mediaRoutes(api, library, work)
+  eraseRoutes(api, db, files, config.dataFolder)
+  shopExportRoutes(api, db, library)
+  phoneLinkRoutes(api, store, db)
   handoffRoutes(api, store, db, pdfs)
-  shelfRoutes(api, db)
+  shelfRoutes(api, db, work)
   api.use((req, _res) => {
     throw new NotFound(`There is nothing at ${req.method} ${req.baseUrl}${req.path}.`)
   })
@@ -92,6 +118,6 @@ export function createApp({ config, db, store, files, work, cookieSecret, log }:
     if (existsSync(index)) res.set('Cache-Control', 'no-cache').sendFile(index)
     else next(new NotFound('The interface is not built yet: npm run build.'))
   })
-  app.use(onError((e) => log.error(e)))
+  app.use(onError((e, id) => log.error({ err: e, request: id })))
   return app
 }

@@ -45,7 +45,7 @@ export function send(res: Response, p: HttpProblem): void {
 
 /** Turns whatever was thrown into a problem; what nobody foresaw is logged and answered with 500 and no inner detail. */
 export const onError =
-  (log: (e: unknown) => void): ErrorRequestHandler =>
+  (log: (e: unknown, request: string) => void): ErrorRequestHandler =>
   (error, _req, res, next) => {
     if (res.headersSent) return next(error)
     if (error instanceof HttpProblem) return send(res, error)
@@ -68,7 +68,10 @@ export const onError =
       return send(res, new HttpProblem(400, 'upload', `The upload was refused: ${e.message}`))
     if (e.code === 'EBADCSRFTOKEN')
       return send(res, new HttpProblem(403, 'csrf', 'The request did not come from this page. Reload and try again.'))
-    log(error)
+    if (e.type === 'request.aborted') return
+    if (e.status && e.status >= 400 && e.status < 500)
+      return send(res, new HttpProblem(e.status, e.type ?? 'request', 'The request cannot be read.'))
+    log(error, String(res.getHeader('x-request-id') ?? ''))
     send(
       res,
       new HttpProblem(500, 'server', 'Something went wrong here; nothing was saved. The server’s log says more.'),

@@ -1,11 +1,11 @@
-import type { BodyOf, GoodOf, ParamsOf, QueryOf, Route } from '@nubrin/core/api'
+import { type BodyOf, type GoodOf, type ParamsOf, type QueryOf, ROLES, type Route } from '@nubrin/core/api'
 import { explain, makeAjv } from '@nubrin/core/import'
 import type { Request, RequestHandler, Response, Router } from 'express'
 import multer from 'multer'
 import type { User } from '../db/models'
-import { Invalid } from './problem'
+import { HttpProblem, Invalid } from './problem'
 
-export type Who = Pick<User, 'id' | 'shopId' | 'name'> & { shop: string }
+export type Who = Pick<User, 'id' | 'shopId' | 'name' | 'role'> & { shop: string; factor: boolean }
 
 /** One request as its route describes it: everything in it has been checked. */
 interface Call<R extends Route> {
@@ -21,6 +21,14 @@ interface Call<R extends Route> {
 }
 /** Answers with the JSON of the route, or writes a file to `res` itself. */
 export type Handler<R extends Route> = (call: Call<R>) => Promise<GoodOf<R> | undefined>
+
+/** Whether somebody may use a route; those without a word of their own let everybody of the shop look, and helpers change. */
+function may(route: Route, who: Who | undefined): boolean {
+  if (route.open) return true
+  const needs = route.needs ?? (route.method === 'get' ? 'viewer' : 'helper')
+  return who !== undefined && ROLES.indexOf(who.role) <= ROLES.indexOf(needs)
+}
+export const notAllowed = (what: string) => new HttpProblem(403, 'notAllowed', what)
 
 const ajv = makeAjv()
 /** Answers are held against their schema too, where that is asked for: by the tests. */
@@ -51,7 +59,12 @@ export function serve<R extends Route>(router: Router, route: R, handle: Handler
         }).single('file'),
       ]
     : []
-  router[route.method](expressPath(route.path), ...before, async (req: Request, res: Response) => {
+  // Asked before anything is read: what somebody may not do need not be looked at.
+  const allowed: RequestHandler = (req, _res, next) => {
+    if (may(route, req.session?.user)) return next()
+    next(notAllowed(`This is for ${route.needs ?? 'helper'}s of the shop and above.`))
+  }
+  router[route.method](expressPath(route.path), allowed, ...before, async (req: Request, res: Response) => {
     const query = route.query ? checked<QueryOf<R>>(route.query, { ...req.query }, 'query') : {}
     const body = route.body ? checked<BodyOf<R>>(route.body, req.body ?? {}, 'body') : undefined
     if (route.takesFile && !req.file)

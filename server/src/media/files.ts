@@ -1,5 +1,5 @@
 import { existsSync } from 'node:fs'
-import { mkdir, readFile, rename, writeFile } from 'node:fs/promises'
+import { mkdir, readFile, rename, rm, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import { NotFound } from '../http/problem'
 import { newId, sha256 } from '../ids'
@@ -10,6 +10,8 @@ export interface Files {
   put(bytes: Uint8Array): Promise<string>
   /** The bytes under a hash; throws NotFound when there are none. */
   get(hash: string): Promise<Buffer>
+  /** Forgets some bytes for good; nothing happens when there are none. */
+  drop(hash: string): Promise<void>
 }
 
 const isHash = (hash: string) => /^[0-9a-f]{64}$/.test(hash)
@@ -37,6 +39,10 @@ export class FolderFiles implements Files {
     return readFile(this.path(hash))
   }
 
+  async drop(hash: string): Promise<void> {
+    if (isHash(hash)) await rm(this.path(hash), { force: true })
+  }
+
   private path(hash: string) {
     return join(this.folder, hash.slice(0, 2), hash)
   }
@@ -56,5 +62,9 @@ export class MemoryFiles implements Files {
     const bytes = this.kept.get(hash)
     if (!bytes) throw none()
     return Buffer.from(bytes)
+  }
+
+  async drop(hash: string): Promise<void> {
+    this.kept.delete(hash)
   }
 }

@@ -1,55 +1,132 @@
-import { hash, verify } from '@node-rs/argon2'
 import { API } from '@nubrin/core/api'
-import { Router } from 'express'
+import { type RequestHandler, Router } from 'express'
 import { rateLimit } from 'express-rate-limit'
+import { Op } from 'sequelize'
 import type { Config } from '../config'
 import type { Tables } from '../db/models'
-import { HttpProblem, send } from '../http/problem'
-import { serve, type Who } from '../http/serve'
-import { csrf, generateToken } from './sessions'
+import { HttpProblem, NotFound, send } from '../http/problem'
+import { serve } from '../http/serve'
+import { sha256 } from '../ids'
+import { newFactor, stepOfCode } from './factor'
+import { hashPassword, isPassword } from './passwords'
+import { cookieName, csrf, generateToken } from './sessions'
+import { openSession } from './sign-in'
 
-/** argon2id with the library's defaults (19 MiB, 2 passes), the floor OWASP names. */
-export const hashPassword = (password: string) => hash(password)
+declare module 'express-session' {
+  interface SessionData {
+    /** A secret that was shown and not confirmed yet. */
+    newFactor: string
+  }
+}
 
-// A real hash, so that an unknown name costs as much time as a wrong password.
-const DECOY = hashPassword('nobody has this password')
+const wrong = (detail: string) => new HttpProblem(401, 'signIn', detail)
+/** Against guessing: so many failures from one address in a quarter of an hour. */
+const limited = (limit: number): RequestHandler =>
+  rateLimit({
+    windowMs: 15 * 60_000,
+    limit,
+    skipSuccessfulRequests: true,
+    standardHeaders: 'draft-8',
+    legacyHeaders: false,
+    handler: (_req, res) =>
+      send(res, new HttpProblem(429, 'tooManyTries', 'Too many tries. Wait a quarter of an hour, then try again.')),
+  })
 
 /** Signing in and out. */
-export function peopleRoutes(db: Tables, config: Config): Router {
+export function signInRoutes(db: Tables, config: Config): Router {
   const r = Router()
   serve(r, API.session, async ({ req }) =>
     req.session.user ? { user: req.session.user, csrf: generateToken(req) } : { user: null },
   )
-  r.post(
-    API.signIn.path,
-    rateLimit({
-      windowMs: 15 * 60_000,
-      limit: config.signInLimit,
-      skipSuccessfulRequests: true,
-      standardHeaders: 'draft-8',
-      legacyHeaders: false,
-      handler: (_req, res) =>
-        send(res, new HttpProblem(429, 'tooManyTries', 'Too many tries. Wait a quarter of an hour, then try again.')),
-    }),
-  )
+  r.post(API.signIn.path, limited(config.signInLimit))
   serve(r, API.signIn, async ({ body, req }) => {
-    const user = await db.users.findOne({ where: { signIn: body.signIn.trim().toLowerCase() } })
-    const good = await verify(user?.passwordHash ?? (await DECOY), body.password)
-    if (!user || !good) throw new HttpProblem(401, 'signIn', 'That name and password do not belong together.')
-    const shop = await db.shops.findByPk(user.shopId)
-    // A new session id at sign-in, so that one planted before is worth nothing.
-    await new Promise<void>((done, fail) => req.session.regenerate((e) => (e ? fail(e) : done())))
-    const me: Who = { id: user.id, shopId: user.shopId, name: user.name, shop: shop?.name ?? '' }
-    req.session.user = me
-    const token = generateToken(req)
-    await new Promise<void>((done, fail) => req.session.save((e) => (e ? fail(e) : done())))
-    return { user: me, csrf: token }
+    const user = await db.users.findOne({ where: { signIn: body.signIn.trim().toLowerCase(), leftAt: null } })
+    const good = await isPassword(user?.passwordHash, body.password)
+    if (!user || !good) throw wrong('That name and password do not belong together.')
+    if (user.secondFactor) {
+      if (!body.code) throw new HttpProblem(401, 'codeWanted', 'The code of your authenticator is wanted too.')
+      const step = stepOfCode(user.secondFactor, body.code, user.factorUsed ?? null)
+      // Only one of two requests with the same code may use it.
+      const [used] =
+        step === undefined
+          ? [0]
+          : await db.users.update(
+              { factorUsed: step },
+              { where: { id: user.id, [Op.or]: [{ factorUsed: null }, { factorUsed: { [Op.lt]: step } }] } },
+            )
+      if (!used) throw wrong('That code is not right, or was used already.')
+    }
+    return openSession(db, user, req)
   })
   r.delete(API.signOut.path, csrf)
   serve(r, API.signOut, async ({ req, res }) => {
     await new Promise<void>((done, fail) => req.session.destroy((e) => (e ? fail(e) : done())))
-    res.clearCookie('nubrin')
+    res.clearCookie(cookieName(config.port))
     return undefined
   })
+  r.post(API.accept.path.replace('{token}', ':token'), limited(config.signInLimit))
   return r
+}
+
+/** One's own password, second factor and sessions. */
+export function selfRoutes(r: Router, db: Tables): void {
+  serve(r, API.changePassword, async ({ body, who, req }) => {
+    const user = await db.users.findByPk(who.id)
+    if (!(await isPassword(user?.passwordHash, body.current))) throw wrong('The current password is wrong.')
+    await db.users.update({ passwordHash: await hashPassword(body.next) }, { where: { id: who.id } })
+    await db.sessions.destroy({ where: { userId: who.id, sid: { [Op.ne]: req.sessionID } } })
+    return undefined
+  })
+  serve(r, API.beginFactor, async ({ who, req }) => {
+    const made = newFactor(who.name, `Nubrin, ${who.shop}`)
+    req.session.newFactor = made.secret
+    return made
+  })
+  serve(r, API.setFactor, async ({ body, who, req }) => {
+    const secret = req.session.newFactor
+    const step = secret && stepOfCode(secret, body.code, null)
+    if (!secret || step === undefined) throw wrong('That code is not of the secret shown.')
+    await db.users.update({ secondFactor: secret, factorUsed: Number(step) }, { where: { id: who.id } })
+    delete (req.session as Partial<typeof req.session>).newFactor
+    req.session.user = { ...who, factor: true }
+    return undefined
+  })
+  serve(r, API.dropFactor, async ({ body, who, req }) => {
+    const user = await db.users.findByPk(who.id)
+    if (!(await isPassword(user?.passwordHash, body.password))) throw wrong('The password is wrong.')
+    await db.users.update({ secondFactor: null, factorUsed: null }, { where: { id: who.id } })
+    req.session.user = { ...who, factor: false }
+    return undefined
+  })
+  serve(r, API.sessions, async ({ who, req }) => {
+    const people = await db.users.findAll({
+      where: { shopId: who.shopId, ...(who.role === 'owner' ? {} : { id: who.id }) },
+    })
+    const name = new Map(people.map((p) => [p.id, p.name]))
+    const rows = await db.sessions.findAll({
+      where: { userId: [...name.keys()], expires: { [Op.gt]: new Date() } },
+      order: [['seen', 'DESC']],
+      limit: 200,
+    })
+    return rows.map((s) => ({
+      // The id itself opens the session; its hash only names it.
+      id: sha256(s.sid).slice(0, 24),
+      person: name.get(s.userId!) ?? '',
+      agent: s.agent ?? '',
+      began: s.began?.toISOString() ?? null,
+      seen: s.seen?.toISOString() ?? null,
+      here: s.sid === req.sessionID,
+    }))
+  })
+  serve(r, API.endSession, async ({ params, who }) => {
+    const people = await db.users.findAll({
+      where: { shopId: who.shopId, ...(who.role === 'owner' ? {} : { id: who.id }) },
+      attributes: ['id'],
+    })
+    const rows = await db.sessions.findAll({ where: { userId: people.map((p) => p.id) }, attributes: ['sid'] })
+    const row = rows.find((s) => sha256(s.sid).slice(0, 24) === params.id)
+    if (!row) throw new NotFound('There is no such session.')
+    await db.sessions.destroy({ where: { sid: row.sid } })
+    return undefined
+  })
 }

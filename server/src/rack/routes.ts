@@ -1,27 +1,71 @@
 import { API } from '@nubrin/core/api'
-import { gateOf, judgeCommission, progress, stationStates } from '@nubrin/core/judge'
 import type { Router } from 'express'
-import type { Commissions, Saved } from '../commissions/store'
+import { Op } from 'sequelize'
 import type { Tables } from '../db/models'
+import { NotFound } from '../http/problem'
 import { serve } from '../http/serve'
-import { today } from '../ids'
+import { PAGE, type Pegs } from './pegs'
 
 /** The rack, and the shop's clients. */
-export function rackRoutes(r: Router, store: Commissions, db: Tables): void {
-  serve(r, API.rack, async ({ who }) => ({
-    shop: who.shop,
-    commissions: (await store.all(who.shopId)).map(peg),
-  }))
+export function rackRoutes(r: Router, pegs: Pegs, db: Tables): void {
+  serve(r, API.rack, async ({ query, who }) => {
+    const place = query.place ?? 'open'
+    const [due, id] = query.after?.split(' ') ?? []
+    const rows = query.q
+      ? await pegs.found(who.shopId, query.q)
+      : await pegs.page(who.shopId, place, due && id ? { due, id } : undefined)
+    const more = !query.q && rows.length > PAGE
+    const page = more ? rows.slice(0, PAGE) : rows
+    const last = page.at(-1)
+    return {
+      shop: who.shop,
+      ...(query.after || query.q ? {} : { counts: await pegs.counts(who.shopId) }),
+      commissions: await pegs.shown(page),
+      next: more && last ? `${last.due} ${last.id}` : null,
+    }
+  })
+  serve(r, API.clientOf, async ({ params, who }) => {
+    const { shopId } = who
+    const row = await db.commissions.findOne({
+      where: { id: params.id, shopId, archivedAt: null },
+      attributes: ['id', 'clientId'],
+    })
+    if (!row) throw new NotFound(`There is no commission ${params.id} in this shop.`)
+    const client = row.clientId ? await db.clients.findByPk(row.clientId) : null
+    if (!client) return { id: null, earlier: [], alike: [] }
+    const of = (clientId: string[]) =>
+      db.commissions.findAll({
+        where: { shopId, archivedAt: null, clientId, id: { [Op.ne]: row.id } },
+        attributes: ['id', 'title', 'clientId'],
+        limit: 60,
+      })
+    const alike = await db.clients.findAll({
+      where: { shopId, name: client.name, id: { [Op.ne]: client.id } },
+      limit: 5,
+    })
+    const [earlier, theirs] = [await of([client.id]), await of(alike.map((c) => c.id))]
+    return {
+      id: client.id,
+      earlier: earlier.map((c) => ({ id: c.id, title: c.title })),
+      alike: alike.map((c) => ({
+        id: c.id,
+        name: c.name,
+        titles: theirs.filter((t) => t.clientId === c.id).map((t) => t.title),
+      })),
+    }
+  })
   serve(r, API.clients, async ({ query, who }) => {
     const name = query.name?.trim() ?? ''
     const clients = await db.clients.findAll({
-      where: { shopId: who.shopId, ...(name ? { name } : {}) },
-      limit: 200,
+      // The collation of the column takes Å for A and E for e: good for asking, not for deciding.
+      where: { shopId: who.shopId, ...(name ? { name: { [Op.like]: `${name.replace(/[%_\\]/g, '\\$&')}%` } } : {}) },
+      limit: 50,
       order: [['name', 'ASC']],
     })
     const commissions = await db.commissions.findAll({
       where: { shopId: who.shopId, archivedAt: null, clientId: clients.map((c) => c.id) },
       attributes: ['id', 'title', 'shipped', 'clientId', 'job'],
+      limit: 500,
     })
     return clients.map((c) => ({
       id: c.id,
@@ -34,29 +78,4 @@ export function rackRoutes(r: Router, store: Commissions, db: Tables): void {
         .map((x) => ({ id: x.id, title: x.title, shipped: x.shipped, job: x.job })),
     }))
   })
-}
-
-/** A commission as it hangs on its peg: how far it has come, and what blocks it. */
-function peg({ record: c, revision, savedAt, savedBy }: Saved) {
-  const list = c.shipped ? [] : judgeCommission(c, today())
-  const gate = gateOf(list)
-  const worst = list.find((f) => f.level === 'stop') ?? gate[0]
-  const whose = worst && c.sabers.length > 1 ? c.sabers.find((s) => s.id === worst.saber)?.name : undefined
-  return {
-    id: c.id,
-    title: c.title,
-    client: c.client.name,
-    job: c.job,
-    deadline: c.deadline ?? null,
-    shipped: c.shipped ?? null,
-    revision,
-    savedAt,
-    savedBy,
-    sabers: c.sabers.map((s) => ({ id: s.id, name: s.name, job: s.job, hilt: s.hilt })),
-    colour: c.sabers[0]?.presets[0]?.colour ?? null,
-    states: stationStates(c, list),
-    progress: progress(c, list),
-    blocking: worst ? { level: worst.level, station: worst.station, title: worst.title, saber: whose ?? null } : null,
-    gate: gate.length,
-  }
 }

@@ -1,25 +1,13 @@
-import { csvCells, MOST_PARTS, type PartRows, PartsReader, readPartsJson } from '@nubrin/core/import'
+import { MOST_PARTS, type PartRows, readPartsCsv, readPartsJson } from '@nubrin/core/import'
 import { Invalid } from '../http/problem'
 
 const SHOWN = 200
 
-/** Reads a CSV in stretches, so that other makers are served between them. */
-async function readCsv(text: string): Promise<PartRows> {
-  const [headings, ...rows] = csvCells(text)
-  const reader = PartsReader.open(headings ?? [])
-  if (!reader.stopped)
-    for (let i = 0; i < rows.length; i++) {
-      reader.row(rows[i]!)
-      if (i % 2000 === 1999) await new Promise((next) => setImmediate(next))
-    }
-  return reader.result()
-}
-
 /** Reads a list of parts, CSV or JSON by what it is. Refuses it while a row is wrong, unless the good ones are asked for. */
-export async function readParts(bytes: Buffer, name: string, onlyGood: boolean): Promise<PartRows> {
+export function readParts(bytes: Uint8Array, name: string, onlyGood: boolean): PartRows {
   const text = new TextDecoder('utf-8').decode(bytes)
   const json = /\.json$/i.test(name) || /^\s*[[{]/.test(text.replace(/^\uFEFF/, ''))
-  const read = json ? readPartsJson(text) : await readCsv(text)
+  const read = json ? readPartsJson(text) : readPartsCsv(text)
   if (read.parts.length > MOST_PARTS)
     throw new Invalid(
       `The file has ${read.rows} parts; a shelf holds at most ${MOST_PARTS}. Nothing was taken in.${

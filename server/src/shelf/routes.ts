@@ -3,17 +3,30 @@ import { validatePart, writePartsCsv } from '@nubrin/core/import'
 import type { Router } from 'express'
 import { QueryTypes } from 'sequelize'
 import type { Tables } from '../db/models'
+import { transact } from '../db/transact'
 import { Invalid, NotFound } from '../http/problem'
 import { serve } from '../http/serve'
-import { readParts } from './bring-in'
+import type { Work } from '../work'
 import { CHANGEABLE, partOf, rowOf } from './rows'
 
 const MOST_LIST_BYTES = 24 * 1024 * 1024
-const RECALL =
-  'SELECT f.name AS part, f.lot, f.kind, s.id AS saberId, s.name AS saber, c.id AS commission, c.title, c.shipped, k.name AS client FROM fitted_parts f JOIN commissions c ON c.id = f.commission_id JOIN sabers s ON s.commission_id = f.commission_id AND s.id = f.saber_id LEFT JOIN clients k ON k.id = c.client_id WHERE c.shop_id = ? AND c.archived_at IS NULL AND (f.lot = ? OR f.catalogue_id = ? OR f.name LIKE ?) ORDER BY c.title, s.position LIMIT 500'
+/** Found by one of three indexes, each for itself: a lot, a part of the catalogue, or how a name begins. */
+const RECALL = `
+  SELECT f.name AS part, f.lot, f.kind, s.id AS saberId, s.name AS saber, c.id AS commission, c.title, c.shipped, k.name AS client
+  FROM (
+    SELECT commission_id, id FROM fitted_parts WHERE lot = :q
+    UNION SELECT commission_id, id FROM fitted_parts WHERE catalogue_id = :q
+    UNION SELECT commission_id, id FROM fitted_parts WHERE name LIKE :like
+  ) hit
+  JOIN fitted_parts f ON f.commission_id = hit.commission_id AND f.id = hit.id
+  JOIN commissions c ON c.id = f.commission_id
+  JOIN sabers s ON s.commission_id = f.commission_id AND s.id = f.saber_id
+  LEFT JOIN clients k ON k.id = c.client_id
+  WHERE c.shop_id = :shop AND c.place <> 'archived'
+  ORDER BY c.title, s.position LIMIT 500`
 
 /** The shop's catalogue: read, changed a part at a time, brought in and given out as CSV or JSON, and asked for recalls. */
-export function shelfRoutes(r: Router, db: Tables): void {
+export function shelfRoutes(r: Router, db: Tables, work: Work): void {
   const all = async (shopId: string) => {
     const rows = await db.parts.findAll({
       where: { shopId },
@@ -54,8 +67,8 @@ export function shelfRoutes(r: Router, db: Tables): void {
     r,
     API.bringIn,
     async ({ file, query, who }) => {
-      const read = await readParts(file.bytes, file.name, query.take === 'good')
-      await db.sequelize.transaction(async (transaction) => {
+      const read = await work.run('parts', { bytes: file.bytes, name: file.name, onlyGood: query.take === 'good' })
+      await transact(db.sequelize, async (transaction) => {
         for (let i = 0; i < read.parts.length; i += 500)
           await db.parts.bulkCreate(
             read.parts.slice(i, i + 500).map((p) => rowOf(p, who.shopId)),
@@ -68,10 +81,10 @@ export function shelfRoutes(r: Router, db: Tables): void {
   )
   serve(r, API.recall, async ({ query, who }) => {
     const q = query.q.trim()
-    const like = `%${q.replace(/[%_\\]/g, '\\$&')}%`
+    const like = `${q.replace(/[%_\\]/g, '\\$&')}%`
     return (await db.sequelize.query(RECALL, {
       type: QueryTypes.SELECT,
-      replacements: [who.shopId, q, q, like],
+      replacements: { shop: who.shopId, q, like },
     })) as GoodOf<(typeof API)['recall']>
   })
 }

@@ -1,7 +1,10 @@
 import type { HandoffDocument } from '@nubrin/core/handoff'
+import type { PartRows } from '@nubrin/core/import'
 import type { Commission, Saber } from '@nubrin/core/record'
 import { plainWav, readWav, type WavFacts } from '@nubrin/core/voice'
 import { Invalid } from '../http/problem'
+import { type Peg, pegOf } from '../rack/peg'
+import { readParts } from '../shelf/bring-in'
 
 /** What a sound is, and the file that is kept of it. */
 export interface ReadSound {
@@ -35,6 +38,12 @@ export const JOBS = {
   async unpack(ask: { bytes: Uint8Array }): Promise<Unpacked> {
     const { unpack } = await import('../commissions/archive')
     return unpack(Buffer.from(ask.bytes.buffer, ask.bytes.byteOffset, ask.bytes.byteLength))
+  },
+  async parts(ask: { bytes: Uint8Array; name: string; onlyGood: boolean }): Promise<PartRows> {
+    return readParts(ask.bytes, ask.name, ask.onlyGood)
+  },
+  async pegs(ask: { records: readonly Commission[]; today: string }): Promise<Peg[]> {
+    return ask.records.map((c) => pegOf(c, ask.today))
   },
 } satisfies Record<string, (ask: never) => Promise<unknown>>
 

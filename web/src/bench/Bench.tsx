@@ -8,7 +8,9 @@ import { STATION_NAME } from '../names'
 import { useBench, useOrder, useStationFindings } from '../store/commission'
 import { AddFact } from './AddFact'
 import { BenchHead } from './BenchHead'
+import { History } from './History'
 import { KeepModel } from './KeepModel'
+import { Phone } from './Phone'
 import { RemovalSheet } from './Removal'
 import { StationRuler } from './StationRuler'
 import { Trouble } from './Trouble'
@@ -21,9 +23,20 @@ export default function Bench() {
   const open = useBench((b) => b.open)
   const ready = useBench((b) => !!b.record && b.id === id)
   const error = useBench((b) => b.error)
+  const hear = useBench((b) => b.hear)
   useEffect(() => {
     void open(id!)
   }, [id, open])
+  useEffect(() => {
+    // What others do shows within seconds while the page is looked at.
+    const look = () => document.visibilityState === 'visible' && void hear()
+    const often = setInterval(look, 8000)
+    document.addEventListener('visibilitychange', look)
+    return () => {
+      clearInterval(often)
+      document.removeEventListener('visibilitychange', look)
+    }
+  }, [hear])
   if (error)
     return (
       <p className="p-6">
@@ -73,6 +86,8 @@ function Laid({ station }: { station: Station }) {
       <RemovalSheet />
       {sheet === 'addFact' ? <AddFact close={close} /> : null}
       {sheet === 'keepModel' ? <KeepModel close={close} /> : null}
+      {sheet === 'history' ? <History close={close} /> : null}
+      {sheet === 'phone' ? <Phone close={close} /> : null}
       {sheet === 'keys' ? <KeySheet list={commands.list} drawing close={close} /> : null}
     </div>
   )

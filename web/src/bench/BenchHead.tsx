@@ -24,7 +24,7 @@ export function BenchHead({ commands }: { commands: ReturnType<typeof useCommand
   const saberId = useBench((b) => b.saberId)
   const choose = useBench((b) => b.chooseSaber)
   // What a command may do depends on what there is to undo.
-  useBench((b) => b.undo.length + b.redo.length)
+  useBench((b) => b.undos + b.redos)
   const menu = commands.list.filter((c) => c.menu)
   const addFact = commands.list.find((c) => c.id === 'addFact')!
   return (
@@ -78,20 +78,24 @@ function SaveMark() {
   const save = useBench((b) => b.save)
   const savedAt = useBench((b) => b.savedAt)
   const revision = useBench((b) => b.revision)
-  const pending = useBench((b) => b.pending.length)
+  const pending = useBench((b) => b.pending)
   const text = {
     saved: `saved ${savedAt ? format(new Date(savedAt), 'HH:mm') : ''} · revision ${revision}`,
     saving: 'saving…',
     waiting: 'saving…',
-    offline: `no connection · ${pending} kept here`,
-    conflict: 'someone else saved',
+    kept: `no connection · ${pending ? `${pending} kept here` : 'as last read'}`,
+    signedOut: `signed out · ${pending} kept here`,
+    conflict: 'saved, but one thing to decide',
     refused: 'not saved',
+    unkept: 'not kept: do not close this tab',
   }[save]
   const tone = {
     saved: 'text-fine',
     saving: 'text-quiet',
     waiting: 'text-quiet',
-    offline: 'text-stop font-semibold',
+    kept: 'text-stop font-semibold',
+    signedOut: 'text-stop font-semibold',
+    unkept: 'text-stop font-semibold',
     conflict: 'text-stop font-semibold',
     refused: 'text-stop font-semibold',
   }[save]

@@ -1,7 +1,11 @@
+import type { Op } from '@nubrin/core/record/ops'
 import type { ReactNode } from 'react'
 import { Mark } from '../kit'
 import { pathText } from '../pathText'
+import { SignInSheet } from '../SignIn'
 import { useBench, useOrder } from '../store/commission'
+import type { Conflict } from '../store/queue'
+import { valueText } from './valueText'
 
 const Bar = ({ children }: { children: ReactNode }) => (
   <div role="alert" className="bg-card border-stop flex flex-wrap items-center gap-3 border-b-2 px-5 py-2">
@@ -10,42 +14,74 @@ const Bar = ({ children }: { children: ReactNode }) => (
   </div>
 )
 
+function deed(op: Op): string {
+  if (op.op === 'set') return valueText(op.value)
+  if (op.op === 'unset') return 'nothing'
+  if (op.op === 'remove') return `taken out: ${valueText(op.item)}`
+  return op.op === 'insert' ? `put in: ${valueText(op.item)}` : 'another place'
+}
+
+/** Two people changed the same: both values, and a word for each. */
+function Decide({ c }: { c: Conflict }) {
+  const order = useOrder()
+  const settle = useBench((b) => b.settle)
+  return (
+    <Bar>
+      <p className="flex-1">
+        <strong>{pathText(order, c.mine.at) || c.label}</strong>: yours is {deed(c.mine)};{' '}
+        {c.theirs ? `${c.by} saved ${deed(c.theirs)} meanwhile.` : 'what it stood on is not there any more.'}
+      </p>
+      {c.theirs ? (
+        <button type="button" className="btn" onClick={() => settle(c.id, 'mine')}>
+          Put mine
+        </button>
+      ) : null}
+      <button type="button" className="btn" onClick={() => settle(c.id, 'theirs')}>
+        {c.theirs ? 'Keep theirs' : 'Leave it out'}
+      </button>
+    </Bar>
+  )
+}
+
 /** What went wrong with saving, and how to mend it. */
 export function Trouble() {
   const order = useOrder()
   const save = useBench((b) => b.save)
-  const conflict = useBench((b) => b.conflict)
+  const conflicts = useBench((b) => b.conflicts)
   const problems = useBench((b) => b.problems)
-  const settle = useBench((b) => b.settleConflict)
-  const undo = useBench((b) => b.undoLast)
-  if (save === 'conflict' && conflict)
-    return (
-      <Bar>
-        <p className="flex-1">
-          {conflict.by} saved this commission meanwhile and changed{' '}
-          {conflict.paths.map((p) => pathText(order, p)).join(', ') || 'it'}, as you did. Yours is kept here.
-        </p>
-        <button type="button" className="btn" onClick={() => void settle('mine')}>
-          Put mine on top of theirs
-        </button>
-        <button type="button" className="btn" onClick={() => void settle('theirs')}>
-          Take theirs
-        </button>
-      </Bar>
-    )
-  if (save !== 'refused') return null
+  const takeBack = useBench((b) => b.takeBack)
+  const flush = useBench((b) => b.flush)
   return (
-    <Bar>
-      <p className="flex-1">
-        Not saved:{' '}
-        {problems
-          .slice(0, 3)
-          .map((p) => `${pathText(order, p.path)} ${p.message}${p.got ? ` (${p.got})` : ''}`)
-          .join('; ')}
-      </p>
-      <button type="button" className="btn" onClick={undo}>
-        Undo the last change
-      </button>
-    </Bar>
+    <>
+      {save === 'signedOut' ? <SignInSheet done={() => void flush()} /> : null}
+      {save === 'unkept' ? (
+        <Bar>
+          <p>This browser keeps nothing (its store is full or forbidden). Stay on this page until it says “saved”.</p>
+        </Bar>
+      ) : null}
+      {save === 'refused' ? (
+        <Bar>
+          <p className="flex-1">
+            Not saved:{' '}
+            {problems
+              .slice(0, 3)
+              .map((p) => `${pathText(order, p.path)} ${p.message}${p.got ? ` (${p.got})` : ''}`)
+              .join('; ')}
+            . Mend it, or take it back.
+          </p>
+          <button type="button" className="btn" onClick={takeBack}>
+            Take it back
+          </button>
+        </Bar>
+      ) : null}
+      {conflicts.slice(0, 3).map((c) => (
+        <Decide key={c.id} c={c} />
+      ))}
+      {conflicts.length > 3 ? (
+        <Bar>
+          <p>{`and ${conflicts.length - 3} more to decide.`}</p>
+        </Bar>
+      ) : null}
+    </>
   )
 }

@@ -8,7 +8,7 @@ export interface Scope {
   /** Opens a sheet of the page by its name. */
   show: (sheet: Sheet) => void
 }
-export type Sheet = 'addFact' | 'keepModel' | 'newCommission' | 'keys'
+export type Sheet = 'addFact' | 'keepModel' | 'history' | 'phone' | 'newCommission' | 'keys'
 
 /**
  * Something a maker can do, known to button, menu and key alike. `can` says whether it can be done now: undefined when it

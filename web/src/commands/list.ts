@@ -44,6 +44,7 @@ export const COMMANDS: readonly Command[] = [
     run: (s) => s.show('newCommission'),
   },
   { id: 'shelf', words: 'Open the shelf', keys: ['s'], where: 'rack', run: (s) => go(s, '/shelf') },
+  { id: 'shop', words: 'Open the shop’s own page', keys: ['o'], where: 'rack', run: (s) => go(s, '/shop') },
   {
     id: 'find',
     words: 'Find on the rack',
@@ -58,6 +59,20 @@ export const COMMANDS: readonly Command[] = [
     keys: ['f'],
     where: 'commission',
     run: (s) => s.show('addFact'),
+  },
+  {
+    id: 'history',
+    words: 'Who changed what',
+    where: 'commission',
+    menu: true,
+    run: (s) => s.show('history'),
+  },
+  {
+    id: 'phone',
+    words: 'Photos from a phone',
+    where: 'commission',
+    menu: true,
+    run: (s) => s.show('phone'),
   },
   {
     id: 'addSaber',
@@ -98,7 +113,7 @@ export const COMMANDS: readonly Command[] = [
     keys: ['ctrl+z'],
     where: 'commission',
     menu: true,
-    can: (s) => (s.bench!.undo.length ? undefined : 'There is nothing to undo.'),
+    can: (s) => (s.bench!.undos ? undefined : 'There is nothing to undo.'),
     run: (s) => s.bench!.undoLast(),
   },
   {
@@ -107,7 +122,7 @@ export const COMMANDS: readonly Command[] = [
     keys: ['ctrl+shift+z'],
     where: 'commission',
     menu: true,
-    can: (s) => (s.bench!.redo.length ? undefined : 'There is nothing to redo.'),
+    can: (s) => (s.bench!.redos ? undefined : 'There is nothing to redo.'),
     run: (s) => s.bench!.redoLast(),
   },
 ]

@@ -1,11 +1,13 @@
 export { ApiError, call, refusalText, urlOf } from './client'
+export { forgetRead, keepRead, keepUnsaved, keptUnsaved, readKept } from './keep'
 export { freshId, todayIso } from './local'
 export {
   queries,
   type RackRow,
   useCatalogue,
   useClientPage,
-  useClients,
+  useClientsNamed,
+  useFound,
   useIssued,
   useRack,
   useRecall,

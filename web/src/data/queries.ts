@@ -1,6 +1,13 @@
-import type { Api, GoodOf } from '@nubrin/core/api'
+import type { Api, GoodOf, QueryOf } from '@nubrin/core/api'
 import type { CataloguePart } from '@nubrin/core/parts'
-import { QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import {
+  keepPreviousData,
+  QueryClient,
+  useInfiniteQuery,
+  useMutation,
+  useQuery,
+  useQueryClient,
+} from '@tanstack/react-query'
 import { call } from './client'
 
 /** What was asked of the server stays known for a while; changes say what is no longer true. */
@@ -10,20 +17,36 @@ export const queries = new QueryClient({
 
 export type RackRow = GoodOf<Api['rack']>['commissions'][number]
 
-/** The rack: what is under way by date, what has shipped behind it. Asked anew each time home is opened. */
-export const useRack = () =>
-  useQuery({
-    queryKey: ['rack'],
+type Place = NonNullable<QueryOf<Api['rack']>['place']>
+
+/** What hangs in one place of the rack, a page at a time, by its day. Asked anew each time home is opened. */
+export const useRack = (place: Place, wanted = true) =>
+  useInfiniteQuery({
+    queryKey: ['rack', place],
     staleTime: 0,
-    queryFn: async () => {
-      const { commissions } = await call('rack', {})
-      return commissions.sort(
-        (a, b) => Number(!!a.shipped) - Number(!!b.shipped) || (a.deadline ?? '9').localeCompare(b.deadline ?? '9'),
-      )
-    },
+    enabled: wanted,
+    initialPageParam: undefined as string | undefined,
+    queryFn: ({ pageParam }) => call('rack', { query: { place, ...(pageParam ? { after: pageParam } : {}) } }),
+    getNextPageParam: (last) => last.next ?? undefined,
   })
 
-export const useClients = () => useQuery({ queryKey: ['clients'], queryFn: () => call('clients', {}) })
+/** Commissions that answer to some words, asked of the server; what was found before stays until the answer is there. */
+export const useFound = (q: string) =>
+  useQuery({
+    queryKey: ['found', q],
+    enabled: q.trim().length > 0,
+    placeholderData: keepPreviousData,
+    queryFn: async () => (await call('rack', { query: { q: q.trim().slice(0, 120) } })).commissions,
+  })
+
+/** Clients whose name begins so, whatever the accents: to be asked whether it is the same person. */
+export const useClientsNamed = (name: string) =>
+  useQuery({
+    queryKey: ['clients', name],
+    enabled: name.trim().length > 1,
+    placeholderData: keepPreviousData,
+    queryFn: () => call('clients', { query: { name: name.trim() } }),
+  })
 
 export const useCatalogue = () => useQuery({ queryKey: ['parts'], queryFn: () => call('parts', {}) })
 

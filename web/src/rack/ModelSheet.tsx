@@ -6,7 +6,7 @@ import { hiltScene } from './hiltScene'
 
 /** A hilt kept to begin from: its drawing alone, without a blade and without progress. */
 export function ModelSheet({ row }: { row: RackRow }) {
-  const scene = useMemo(() => hiltScene(row.sabers[0]!.hilt, 220, 44), [row])
+  const scene = useMemo(() => hiltScene(row.hilt, 220, 44), [row])
   return (
     <li className="bg-card border-rule border">
       <Link to={`/commission/${row.id}/hilt`} className="block px-3 py-2 hover:bg-white">

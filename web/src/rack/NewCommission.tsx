@@ -4,6 +4,7 @@ import { Controller, useForm } from 'react-hook-form'
 import { useNavigate } from 'react-router'
 import { ApiError, call, type RackRow, refusalText } from '../data'
 import { ComboCell, FileButton, GroupedSelect, Labelled, Modal, Refused, SelectCell } from '../kit'
+import { SameAs } from './SameAs'
 
 interface Start {
   title: string
@@ -16,7 +17,8 @@ interface Start {
 /** Begins a commission: a bare bench, a model sheet, or a file. */
 export function NewCommission({ rows, close }: { rows: readonly RackRow[]; close: () => void }) {
   const navigate = useNavigate()
-  const { register, control, handleSubmit, formState, setError } = useForm<Start>({
+  const [known, setKnown] = useState<string>()
+  const { register, control, handleSubmit, formState, setError, watch } = useForm<Start>({
     defaultValues: { title: '', client: '', job: 'install', purpose: 'display', model: '' },
   })
   const [refused, setRefused] = useState('')
@@ -30,7 +32,7 @@ export function NewCommission({ rows, close }: { rows: readonly RackRow[]; close
     }
   }
   const begin = ({ model, ...v }: Start) =>
-    call('begin', { body: { ...v, ...(model ? { model } : {}) } })
+    call('begin', { body: { ...v, ...(model ? { model } : {}), ...(known ? { knownClient: known } : {}) } })
       .then(go)
       .catch((e: Error) => setError('title', { message: e.message }))
   const hilts = (title: string, sheets: boolean) => ({
@@ -62,10 +64,14 @@ export function NewCommission({ rows, close }: { rows: readonly RackRow[]; close
                 label="Who is it for?"
                 value={field.value}
                 suggestions={[...new Set(rows.map((r) => r.client).filter(Boolean))]}
-                onCommit={field.onChange}
+                onCommit={(v) => {
+                  field.onChange(v)
+                  setKnown(undefined)
+                }}
               />
             )}
           />
+          <SameAs name={watch('client')} chosen={known} onChoose={setKnown} />
         </Labelled>
         <Labelled label="What kind of job?">
           <Controller

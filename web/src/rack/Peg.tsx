@@ -12,14 +12,27 @@ import { hiltScene } from './hiltScene'
 
 const BLADE_PX = 570
 
+interface Hanging {
+  row: RackRow
+  /** Where it hangs in the list, px from its top. */
+  at: number
+  index: number
+  measure: (li: HTMLLIElement | null) => void
+}
+
 /** A commission on its peg: the hilt, its blade as far out as the work has come, and what blocks it. */
-export function Peg({ row }: { row: RackRow }) {
-  const scene = useMemo(() => hiltScene(row.sabers[0]!.hilt, 250, 60), [row])
+export function Peg({ row, at, index, measure }: Hanging) {
+  const scene = useMemo(() => hiltScene(row.hilt, 250, 60), [row])
   const end = Math.max(...scene.spots.filter((s) => s.ref.startsWith('section')).map((s) => s.x1), 40)
   const next = STATIONS.find((s) => row.states[s] !== 'clear') ?? 'handoff'
   const jobs = [...new Set(row.sabers.map((s) => keyWords(s.job)))].join(', ')
   return (
-    <li className="border-rule border-b">
+    <li
+      ref={measure}
+      data-index={index}
+      className="border-rule absolute inset-x-0 top-0 border-b"
+      style={{ transform: `translateY(${at}px)` }}
+    >
       <Link
         to={`/commission/${row.id}/${row.shipped ? 'handoff' : next}`}
         className="hover:bg-card grid grid-cols-[230px_1fr_118px] items-center gap-3 px-5 py-3"

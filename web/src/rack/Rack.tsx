@@ -1,28 +1,27 @@
-import { useCallback, useEffect, useState } from 'react'
+import { useWindowVirtualizer } from '@tanstack/react-virtual'
+import { useCallback, useEffect, useRef, useState } from 'react'
 import { Link } from 'react-router'
 import { KeySheet, type Sheet, useCommands, useKeys } from '../commands'
-import { type RackRow, useRack } from '../data'
+import { type RackRow, useFound, useRack } from '../data'
 import { Refused } from '../kit'
 import { useSession } from '../store/session'
-import { daysTo } from './days'
 import { ModelSheet } from './ModelSheet'
 import { NewCommission } from './NewCommission'
 import { Peg } from './Peg'
 
-/** How much hangs on the rack, and how much of it ships soon. */
-function rackText(rows: readonly RackRow[]): string {
-  const real = rows.filter((r) => r.job !== 'model')
-  const soon = real.filter((r) => !r.shipped && r.deadline && daysTo(r.deadline) <= 7).length
-  const sabers = real.reduce((n, r) => n + r.sabers.length, 0)
-  return `${sabers} sabers on ${real.length} pegs · ${soon ? `${soon} ship within a week` : 'none ships this week'}`
-}
+type Pages = ReturnType<typeof useRack>
+const rowsOf = (p: Pages): RackRow[] => p.data?.pages.flatMap((x) => x.commissions) ?? []
 
 /** Home: the shop's commissions on their pegs, the blade as far out as the work has come. */
 export default function Rack() {
   const person = useSession((s) => s.person)
   const signOut = useSession((s) => s.signOut)
-  const rack = useRack()
   const [find, setFind] = useState('')
+  const [past, setPast] = useState(false)
+  const open = useRack('open')
+  const models = useRack('model')
+  const shipped = useRack('shipped', past)
+  const found = useFound(find)
   const [sheet, setSheet] = useState<Sheet>()
   const show = useCallback((s: Sheet) => setSheet(s), [])
   const commands = useCommands('rack', show)
@@ -30,18 +29,20 @@ export default function Rack() {
   useEffect(() => {
     document.title = 'On the rack · Nubrin'
   }, [])
-  const rows = rack.data ?? []
-  const list = rows.filter((r) =>
-    `${r.title} ${r.client} ${r.sabers.map((s) => s.name).join(' ')}`.toLowerCase().includes(find.toLowerCase()),
-  )
-  const models = list.filter((r) => r.job === 'model')
+  const counts = open.data?.pages[0]?.counts
+  const finding = find.trim().length > 0
+  const rows = finding ? (found.data ?? []) : rowsOf(open)
+  const sheets = finding ? rows.filter((r) => r.job === 'model') : rowsOf(models)
+  const pegs = rows.filter((r) => r.job !== 'model')
   return (
     <div className="min-h-screen">
       <header className="border-rule flex h-[53px] items-center gap-4 border-b px-5">
         <h1 className="text-[1.4rem]">On the rack</h1>
         <p className="text-quiet truncate">
           {person?.shop}
-          {rack.data ? ` · ${rackText(rows)}` : ''}
+          {counts
+            ? ` · ${counts.sabers} sabers on ${counts.open} pegs · ${counts.soon ? `${counts.soon} ship within a week` : 'none ships this week'}`
+            : ''}
         </p>
         <div className="ml-auto flex shrink-0 items-center gap-3">
           <button type="button" className="btn" onClick={() => setSheet('newCommission')}>
@@ -57,45 +58,93 @@ export default function Rack() {
               id="find"
               className="cell w-36!"
               placeholder="find"
+              maxLength={120}
               value={find}
               onChange={(e) => setFind(e.target.value)}
             />
           </label>
-          <span className="text-quiet">{person?.name}</span>
+          <Link to="/shop" className="btn">
+            {person?.name}
+          </Link>
           <button type="button" className="btn-plain btn" onClick={() => void signOut()}>
             leave
           </button>
         </div>
       </header>
       <main>
-        <Refused why={rack.error?.message} className="p-5" />
-        {rack.data && !list.length ? (
+        <Refused why={open.error?.message ?? (finding ? found.error?.message : undefined)} className="p-5" />
+        {finding && found.data && !rows.length ? (
+          <p className="text-quiet p-5">Nothing answers to “{find}”: no name, part, lot, wish or note.</p>
+        ) : null}
+        {!finding && open.data && !rows.length ? (
           <p className="text-quiet p-5">
-            {find
-              ? `Nothing on the rack answers to “${find}”.`
-              : 'The rack is empty. Press N to begin the first commission.'}
+            {counts?.shipped ? 'Nothing is under way.' : 'The rack is empty.'} Press N to begin{' '}
+            {counts?.shipped ? 'a commission' : 'the first commission'}.
           </p>
         ) : null}
-        <ul>
-          {list
-            .filter((r) => r.job !== 'model')
-            .map((r) => (
-              <Peg key={r.id} row={r} />
-            ))}
-        </ul>
-        {models.length ? (
+        <Pegs rows={pegs} more={finding ? undefined : open} />
+        {!finding && counts?.shipped ? (
+          <section aria-label="Handed over">
+            {past ? (
+              <Pegs rows={rowsOf(shipped)} more={shipped} />
+            ) : (
+              <button type="button" className="btn-plain btn m-3" onClick={() => setPast(true)}>
+                {counts.shipped === 1 ? 'one handed over' : `${counts.shipped} handed over`}: show
+              </button>
+            )}
+          </section>
+        ) : null}
+        {sheets.length ? (
           <section aria-label="Model sheets" className="px-5 py-3">
             <h2 className="h2">Model sheets</h2>
             <ul className="mt-1 flex flex-wrap gap-3">
-              {models.map((r) => (
+              {sheets.map((r) => (
                 <ModelSheet key={r.id} row={r} />
               ))}
             </ul>
           </section>
         ) : null}
       </main>
-      {sheet === 'newCommission' ? <NewCommission rows={rows} close={() => setSheet(undefined)} /> : null}
+      {sheet === 'newCommission' ? (
+        <NewCommission rows={[...rowsOf(models), ...rowsOf(open)]} close={() => setSheet(undefined)} />
+      ) : null}
       {sheet === 'keys' ? <KeySheet list={commands.list} drawing={false} close={() => setSheet(undefined)} /> : null}
     </div>
+  )
+}
+
+const PEG_PX = 115
+
+/** Pegs below one another; only those near the window are drawn, and the next page comes as its end is reached. */
+function Pegs({ rows, more }: { rows: readonly RackRow[]; more: Pages | undefined }) {
+  const list = useRef<HTMLUListElement>(null)
+  const view = useWindowVirtualizer({
+    count: rows.length,
+    estimateSize: () => PEG_PX,
+    overscan: 4,
+    scrollMargin: list.current?.offsetTop ?? 0,
+    getItemKey: (i) => rows[i]!.id,
+  })
+  const items = view.getVirtualItems()
+  const last = items.at(-1)?.index ?? -1
+  const { hasNextPage, isFetchingNextPage, fetchNextPage } = more ?? {}
+  useEffect(() => {
+    if (hasNextPage && !isFetchingNextPage && last >= rows.length - 5) void fetchNextPage?.()
+  }, [hasNextPage, isFetchingNextPage, fetchNextPage, last, rows.length])
+  return (
+    <>
+      <ul ref={list} className="relative" style={{ height: view.getTotalSize() }}>
+        {items.map((v) => (
+          <Peg
+            key={v.key}
+            row={rows[v.index]!}
+            at={v.start - view.options.scrollMargin}
+            index={v.index}
+            measure={view.measureElement}
+          />
+        ))}
+      </ul>
+      {isFetchingNextPage ? <p className="text-quiet px-5 py-2">Fetching more…</p> : null}
+    </>
   )
 }

@@ -1,3 +1,4 @@
+import type { Api, GoodOf } from '@nubrin/core/api'
 import { type Finding, makeJudge, type Station } from '@nubrin/core/judge'
 import {
   type Commission,
@@ -11,18 +12,17 @@ import {
   type Thing,
   withoutThing,
 } from '@nubrin/core/record'
-import { applyOps, diffOps, invertOps, type Op } from '@nubrin/core/record/ops'
+import { diffOps } from '@nubrin/core/record/ops'
 import { produce } from 'immer'
 import { create } from 'zustand'
-import { type ApiError, call, todayIso } from '../data'
-import { keepUnsaved, keptUnsaved } from './unsaved'
+import { type ApiError, call, freshId, keepRead, keepUnsaved, keptUnsaved, readKept, todayIso } from '../data'
+import { tell } from '../kit'
+import { pathText } from '../pathText'
+import { type Conflict, type Kept, Queue, type Revision, type Undone } from './queue'
+import { useSession } from './session'
 
-interface Change {
-  label: string
-  ops: Op[]
-}
-
-type SaveState = 'saved' | 'saving' | 'waiting' | 'offline' | 'conflict' | 'refused'
+/** saved · saving · waiting a moment · kept here, no connection · signed out · something to decide · refused · cannot be read. */
+export type SaveState = 'saved' | 'saving' | 'waiting' | 'kept' | 'signedOut' | 'conflict' | 'refused' | 'unkept'
 
 export interface BenchState {
   id: string | undefined
@@ -42,11 +42,13 @@ export interface BenchState {
   /** Whether the cut across the hilt is shown, with its mark on the drawing. */
   cutting: boolean
   findings: Finding[]
-  undo: Change[]
-  redo: Change[]
-  pending: Op[]
+  /** How many edits can be undone, and done again. */
+  undos: number
+  redos: number
+  /** How many edits wait to be acknowledged. */
+  pending: number
   problems: Problem[]
-  conflict: { by: string; paths: string[]; revision: number } | undefined
+  conflicts: Conflict[]
   error: string | undefined
   open: (id: string) => Promise<void>
   edit: (label: string, recipe: (draft: Commission) => void) => void
@@ -64,11 +66,23 @@ export interface BenchState {
   consider: (preview: BenchState['preview']) => void
   showCut: (on: boolean) => void
   flush: () => Promise<void>
-  settleConflict: (how: 'mine' | 'theirs') => Promise<void>
+  /** Asks what others did, and shows it. */
+  hear: () => Promise<void>
+  /** Says whose value of a conflict it shall be. */
+  settle: (conflict: string, whose: 'mine' | 'theirs') => void
+  /** Takes back the change that the server refused. */
+  takeBack: () => void
 }
 
 let timer: ReturnType<typeof setTimeout> | undefined
 let running: Promise<void> | undefined
+let queue: Queue | undefined
+/** How long to wait before trying again, ms; doubles with each failure. */
+const FIRST_WAIT = 1500
+const LONGEST_WAIT = 20_000
+let wait = FIRST_WAIT
+/** Edits within this time go out together, ms. */
+const GATHER = 300
 
 const EMPTY = {
   base: undefined,
@@ -80,11 +94,11 @@ const EMPTY = {
   lit: undefined,
   preview: undefined,
   findings: [] as Finding[],
-  undo: [] as Change[],
-  redo: [] as Change[],
-  pending: [] as Op[],
+  undos: 0,
+  redos: 0,
+  pending: 0,
   problems: [] as Problem[],
-  conflict: undefined,
+  conflicts: [] as Conflict[],
   error: undefined,
   removing: undefined,
 }
@@ -97,26 +111,32 @@ export const useBench = create<BenchState>()((set, get) => {
     clearTimeout(timer)
     timer = setTimeout(() => void get().flush(), ms)
   }
-  const keep = () => {
-    const { id, pending, revision } = get()
-    if (id) keepUnsaved(id, revision, pending)
-  }
-  /** Takes a record over as it is shown, with its judgement. */
-  const show = (record: Commission) => set({ record, findings: judge(record) })
 
-  /** Carries operations out here and queues them; what cannot be carried out is not done. */
-  const apply = (ops: Op[]): boolean => {
-    const next = applyOps(get().record!, ops)
-    if (!next.ok) return false
-    show(next.value)
+  /** Shows what the queue holds, and keeps in the browser what is not acknowledged. */
+  const show = (save?: SaveState) => {
+    if (!queue) return
+    const { shown, base, revision, pending, conflicts, refusal, undo, redo } = queue
+    const changed = shown !== get().record
     set({
-      pending: [...get().pending, ...ops],
-      save: get().save === 'conflict' ? 'conflict' : 'waiting',
-      problems: [],
+      record: shown,
+      base,
+      revision,
+      conflicts,
+      pending: pending.length,
+      problems: refusal ?? [],
+      undos: undo.length,
+      redos: redo.length,
+      save: refusal ? 'refused' : (save ?? (pending.length ? 'waiting' : conflicts.length ? 'conflict' : 'saved')),
+      ...(changed ? { findings: judge(shown) } : {}),
     })
-    keep()
-    schedule(300)
-    return true
+    void keepUnsaved(queue.commission, queue.kept()).catch(() => {
+      // Without a place to keep it, closing the tab would lose it: that has to be known.
+      if (queue?.kept()) set({ save: 'unkept' })
+    })
+  }
+  const changed = () => {
+    show()
+    schedule(GATHER)
   }
 
   return {
@@ -126,26 +146,32 @@ export const useBench = create<BenchState>()((set, get) => {
     ...EMPTY,
 
     async open(id) {
-      if (get().id !== id) set({ ...EMPTY, id })
+      if (get().id !== id) {
+        queue = undefined
+        set({ ...EMPTY, id })
+      }
       try {
-        const saved = await call('commission', { params: { id } })
-        // Kept work goes out against the revision it was made on, so that the server sees what others did since.
-        const kept = keptUnsaved(id)
-        const merged = kept && applyOps(saved.record, kept.ops)
-        const pending = kept && merged?.ok ? kept.ops : []
-        const record = merged?.ok ? merged.value : saved.record
+        const saved = await readCommission(id)
+        if (get().id !== id) return
+        queue = new Queue(id, saved.record, saved.revision, freshId)
+        const left = await keptUnsaved(id)
+        for (const { what, forget } of left) {
+          const kept = what as Kept
+          const since =
+            kept.base < saved.revision && !saved.away
+              ? await call('changes', { params: { id }, query: { after: String(kept.base) } })
+              : []
+          queue.adopt(kept, since)
+          await keepUnsaved(id, queue.kept())
+          await forget()
+        }
         set({
-          id,
-          base: saved.record,
-          revision: kept && pending.length ? kept.base : saved.revision,
           savedAt: saved.savedAt,
           savedBy: saved.savedBy,
-          saberId: record.sabers.find((s) => s.id === get().saberId)?.id ?? record.sabers[0]!.id,
-          pending,
-          save: pending.length ? 'waiting' : 'saved',
+          saberId: queue.shown.sabers.find((s) => s.id === get().saberId)?.id ?? queue.shown.sabers[0]!.id,
         })
-        show(record)
-        if (pending.length) schedule(0)
+        show(saved.away ? 'kept' : undefined)
+        if (queue.pending.length) schedule(saved.away ? FIRST_WAIT : 0)
       } catch (e) {
         set({ error: (e as Error).message })
       }
@@ -153,11 +179,9 @@ export const useBench = create<BenchState>()((set, get) => {
 
     edit(label, recipe) {
       const { record } = get()
-      if (!record) return
+      if (!record || !queue) return
       const ops = diffOps(record, produce(record, recipe))
-      if (!ops.length) return
-      set({ undo: [...get().undo.slice(-199), { label, ops }], redo: [] })
-      apply(ops)
+      if (ops.length && queue.edit(label, ops)) changed()
     },
     editSaber(label, recipe) {
       const { saberId } = get()
@@ -183,18 +207,8 @@ export const useBench = create<BenchState>()((set, get) => {
       get().edit(`take out ${nameOfThing(asked.target.kind, asked.target.value)}`, (d) => void Object.assign(d, next))
       if (lit && !findThing(next, lit)) set({ lit: undefined })
     },
-    undoLast() {
-      const change = get().undo.at(-1)
-      if (!change) return
-      set({ undo: get().undo.slice(0, -1) })
-      if (apply(invertOps(change.ops))) set({ redo: [...get().redo, change] })
-    },
-    redoLast() {
-      const change = get().redo.at(-1)
-      if (!change) return
-      set({ redo: get().redo.slice(0, -1) })
-      if (apply(change.ops)) set({ undo: [...get().undo, change] })
-    },
+    undoLast: () => back(queue?.undoLast()),
+    redoLast: () => back(queue?.redoLast()),
     chooseSaber: (saberId) => set({ saberId, lit: undefined, preview: undefined }),
     light: (ref) => set({ lit: ref && partsOfRef(ref) ? (ref as Ref) : undefined }),
     consider: (preview) => set({ preview }),
@@ -206,91 +220,116 @@ export const useBench = create<BenchState>()((set, get) => {
       })
       return running
     },
-
-    async settleConflict(how) {
-      const { id, pending } = get()
-      if (!id) return
-      const saved = await call('commission', { params: { id } })
-      set({
-        base: saved.record,
-        revision: saved.revision,
-        savedAt: saved.savedAt,
-        savedBy: saved.savedBy,
-        undo: [],
-        redo: [],
-        conflict: undefined,
-      })
-      const mine = how === 'mine' ? applyOps(saved.record, pending) : undefined
-      if (mine && !mine.ok) {
-        set({
-          save: 'conflict',
-          conflict: {
-            by: saved.savedBy,
-            paths: ['Your change no longer fits theirs; take theirs and enter it again.'],
-            revision: saved.revision,
-          },
-        })
-        return
+    async hear() {
+      const { id } = get()
+      if (!id || !queue || queue.flight || get().save === 'signedOut') return
+      const mine = queue
+      try {
+        const since = await call('changes', { params: { id }, query: { after: String(mine.revision) } })
+        if (queue !== mine || !since.length || mine.flight) return
+        mine.others(since)
+        const last = since.at(-1)!
+        set({ savedAt: last.at, savedBy: last.by })
+        await putTogether()
+      } catch {
+        // Asked again soon; what waits says itself when the server is away.
       }
-      show(mine ? mine.value : saved.record)
-      set({ pending: mine ? pending : [], save: mine ? 'waiting' : 'saved', problems: [] })
-      keep()
-      if (mine) await get().flush()
+    },
+    settle(conflict, whose) {
+      if (!queue) return
+      if (!queue.settle(conflict, whose)) tell('What yours was about is gone. It can only be left out now.')
+      changed()
+    },
+    takeBack() {
+      const gone = queue?.takeBack() ?? []
+      if (gone.length) tell(`Taken back: ${[...new Set(gone)].join(', ')}.`)
+      changed()
     },
   }
 
-  /** Sends what is queued. What others changed meanwhile comes back and is put beneath what is still queued. */
+  function back(done: Undone | undefined) {
+    if (!done) return
+    if (!done.ok)
+      tell(
+        `“${done.label}” stays: ${done.by || 'somebody'} has changed the same since${get().record && done.paths.length ? ` (${done.paths.map((p) => pathText(get().record!, p)).join(', ')})` : ''}.`,
+      )
+    changed()
+  }
+
+  /** Reads the record anew when what came does not fit what is here; what waits is put on top. */
+  async function putTogether(): Promise<void> {
+    if (!queue?.lost) return show()
+    const old = queue
+    const saved = await call('commission', { params: { id: old.commission } })
+    const since = await call('changes', { params: { id: old.commission }, query: { after: String(old.revision) } })
+    const next = new Queue(old.commission, saved.record, saved.revision, freshId)
+    const kept = old.kept()
+    if (kept) next.adopt(kept, since)
+    queue = next
+    show()
+  }
+
+  /** Sends what waits. What others changed meanwhile comes back and is put beneath what still waits. */
   async function send(): Promise<void> {
-    const { id, base, pending, revision, save } = get()
-    if (!id || !base || !pending.length || save === 'conflict') return
-    set({ save: 'saving' })
+    const mine = queue
+    const ask = mine?.next()
+    if (!mine || !ask) return
+    show('saving')
     try {
-      const r = await call('change', { params: { id }, body: { base: revision, ops: pending } })
-      if (get().id !== id) return
-      const rest = get().pending.slice(pending.length)
-      const theirs = applyOps(base, r.since)
-      const mine = theirs.ok ? applyOps(theirs.value, pending) : theirs
-      set({
-        revision: r.revision,
+      const r = await call('change', { params: { id: mine.commission }, body: ask })
+      if (queue !== mine) return
+      wait = FIRST_WAIT
+      mine.acknowledged(r.since)
+      set({ savedAt: r.savedAt, savedBy: r.savedBy })
+      await putTogether()
+      void keepRead(`commission ${mine.commission}`, {
+        record: mine.base,
+        revision: mine.revision,
         savedAt: r.savedAt,
         savedBy: r.savedBy,
-        pending: rest,
-        save: rest.length ? 'waiting' : 'saved',
-        ...(mine.ok ? { base: mine.value } : {}),
       })
-      keep()
-      if (r.since.length) {
-        // What they and we did may not commute to the letter; the server's record is the one that counts.
-        const whole = await call('commission', { params: { id } })
-        const shown = applyOps(whole.record, get().pending)
-        set({ base: whole.record, revision: whole.revision })
-        show(shown.ok ? shown.value : whole.record)
-      }
-      if (rest.length) schedule(50)
+      if (mine.pending.length) schedule(50)
     } catch (e) {
-      refused(e as ApiError)
+      if (queue === mine) await refused(mine, e as ApiError)
     }
   }
 
-  function refused(err: ApiError) {
-    if (err.status === 409) {
-      const changes = (err.body.changes ?? []) as { by: string; paths: string[] }[]
-      const clashes = (err.body.clashes ?? []) as string[]
-      set({
-        save: 'conflict',
-        conflict: {
-          by: [...new Set(changes.map((c) => c.by))].join(' and ') || 'Someone',
-          paths: clashes.length ? clashes : [...new Set(changes.flatMap((c) => c.paths))].slice(0, 8),
-          revision: Number(err.body.revision),
-        },
-      })
-    } else if (err.status === 422) set({ save: 'refused', problems: err.problems })
-    else {
-      set({ save: 'offline' })
-      schedule(2500)
+  async function refused(mine: Queue, err: ApiError): Promise<void> {
+    if (err.status === 409 && Array.isArray(err.body.since)) {
+      mine.clashed(err.body.since as Revision[])
+      await putTogether()
+      schedule(0)
+    } else if (err.status === 401) show('signedOut')
+    else if (err.status === 403 && err.body.title === 'csrf') {
+      // The session is another one now; its token has to be asked for.
+      await useSession.getState().ask()
+      show('waiting')
+      schedule(wait)
+    } else if ([400, 403, 404, 413, 422].includes(err.status)) {
+      mine.refused(err.problems.length ? err.problems : [{ path: '', rule: 'refused', message: err.message }])
+      show()
+      if (!mine.refusal) schedule(0)
+    } else {
+      show('kept')
+      schedule(wait)
+      wait = Math.min(LONGEST_WAIT, wait * 2)
     }
   }
 })
+
+/** A commission from the server, or as it was last read here when the server does not answer. */
+async function readCommission(id: string) {
+  try {
+    const saved = await call('commission', { params: { id } })
+    void keepRead(`commission ${id}`, saved)
+    return { ...saved, away: false }
+  } catch (e) {
+    const kept =
+      (e as ApiError).status === 0 ? await readKept<GoodOf<Api['commission']>>(`commission ${id}`) : undefined
+    if (!kept) throw e
+    return { ...kept, away: true }
+  }
+}
 
 /** The saber on the bench; stations are only shown once there is one. */
 export const useSaber = (): Saber =>

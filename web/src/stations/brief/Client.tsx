@@ -1,15 +1,26 @@
 import { type Commission, JOBS, PURPOSES, keyWords as words } from '@nubrin/core/record'
+import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { Link } from 'react-router'
-import { useClients } from '../../data'
+import { call, useClientsNamed } from '../../data'
 import { ComboCell, DateCell, Labelled, SelectCell, setText, TextCell } from '../../kit'
-import { useEdit, useOrder } from '../../store/commission'
+import { useBench, useEdit, useOrder } from '../../store/commission'
 
 /** Who it is for, what kind of job, and by when. */
 export function Client() {
   const order = useOrder()
   const edit = useEdit()
-  const { data: clients = [] } = useClients()
-  const earlier = clients.find((c) => c.name === order.client.name)?.commissions.filter((c) => c.id !== order.id) ?? []
+  const revision = useBench((b) => b.revision)
+  const asked = useQueryClient()
+  const { data: named = [] } = useClientsNamed(order.client.name)
+  const { data: client } = useQuery({
+    queryKey: ['clientOf', order.id, revision],
+    queryFn: () => call('clientOf', { params: { id: order.id } }),
+    placeholderData: (before) => before,
+  })
+  const same = async (id: string) => {
+    await call('sameClient', { params: { id: order.id }, body: { client: id } })
+    await asked.invalidateQueries({ queryKey: ['clientOf', order.id] })
+  }
   const day = (key: 'ordered' | 'deadline', iso: string | undefined) =>
     edit(`set ${key}`, (d: Commission) => setText(d, key, iso ?? ''))
   return (
@@ -18,20 +29,28 @@ export function Client() {
         <ComboCell
           label="Client"
           value={order.client.name}
-          suggestions={clients.map((c) => c.name)}
+          suggestions={[...new Set(named.map((c) => c.name))]}
           className="text-[1.1rem] font-semibold"
           onCommit={(v) => edit('client', (d) => void (d.client.name = v.trim()))}
         />
-        {earlier.length ? (
+        {client?.earlier.length ? (
           <p className="text-[0.87rem]">
             <span className="text-brass font-semibold">Returning.</span> Earlier:{' '}
-            {earlier.map((c) => (
+            {client.earlier.map((c) => (
               <Link key={c.id} to={`/commission/${c.id}/brief`} className="mr-2 underline decoration-dotted">
                 {c.title}
               </Link>
             ))}
           </p>
         ) : null}
+        {client?.alike.map((c) => (
+          <p key={c.id} className="text-[0.87rem]">
+            The same {c.name} as for {c.titles.join(', ') || 'an earlier job'}?{' '}
+            <button type="button" className="text-brass underline" onClick={() => void same(c.id)}>
+              yes, the same person
+            </button>
+          </p>
+        ))}
       </Labelled>
       <Labelled label="job">
         <SelectCell

@@ -22,7 +22,7 @@ export function IssuedList({ id }: { id: string }) {
         <p key={h.number} className="text-quiet mt-1 flex items-center gap-2">
           <span className="flex-1">
             No. {h.number}, revision {h.revision}, {dayText(h.issuedAt)} by {h.issuedBy}
-            {h.revokedAt ? ', link withdrawn' : ''}
+            {h.revokedAt ? ', link withdrawn' : h.expiresAt ? `, link until ${dayText(h.expiresAt)}` : ''}
           </span>
           {h.revokedAt ? null : (
             <button type="button" className="text-brass" onClick={() => void withdraw(h.number)}>

@@ -23,7 +23,8 @@ export function RecordSheet() {
     try {
       await flush()
       const r = await call('issue', { params })
-      setLink(`${location.origin}${r.link}`)
+      const settings = await call('settings', {})
+      setLink(new URL(r.link, settings.publicUrl || location.origin).href)
       edit('issue the handoff', (d) => {
         d.handoff.issued.push({ number: r.number, on: todayIso(), revision: r.revision, by: me })
       })

@@ -1,0 +1,37 @@
+import { isFact } from '../facts'
+import type { Saber } from '../record'
+
+/** Where a value comes from is the shop's; that two values stand against each other shows on the drawing, which values does not. */
+function bare<T>(v: T): T {
+  if (Array.isArray(v)) return v.map(bare) as T
+  if (typeof v !== 'object' || v === null) return v
+  if (isFact(v)) {
+    const { trail: _t, with: _w, on: _o, by: _b, rivals, ...fact } = v as unknown as Record<string, unknown>
+    return {
+      ...fact,
+      ...(Array.isArray(rivals) && rivals.length ? { rivals: [{ value: null, source: 'unknown' }] } : {}),
+    } as T
+  }
+  const { note: _n, lot: _l, supplied: _s, catalogue: _c, ...rest } = v as Record<string, unknown>
+  return Object.fromEntries(Object.entries(rest).map(([k, x]) => [k, bare(x)])) as T
+}
+
+/** A saber as far as its drawing shows it, for a client's page: nothing of the shop's notes, sources, tests and repairs. */
+export const drawnSaber = (s: Saber): Saber => ({
+  ...s,
+  hilt: bare(s.hilt),
+  parts: bare(s.parts),
+  blades: bare(s.blades),
+  presets: s.presets.slice(0, 1).map((p) => ({ ...bare(p), sounds: [] })),
+  use: bare(s.use),
+  zones: [],
+  inputs: [],
+  controls: [],
+  access: [],
+  tests: [],
+  fixes: [],
+  decisions: [],
+  beats: [],
+  takes: [],
+  leftOut: [],
+})

@@ -1,0 +1,9 @@
+import type { Commission } from '@nubrin/core/record'
+
+/** Every stored file a record refers to. */
+export const mediaHashes = (c: Commission): string[] => [
+  ...new Set([
+    ...c.media.map((m) => m.hash),
+    ...c.sabers.flatMap((s) => s.presets.flatMap((p) => p.sounds.flatMap((q) => (q.media ? [q.media] : [])))),
+  ]),
+]

@@ -1,0 +1,107 @@
+import type { Commission } from '@nubrin/core/record'
+import { same } from '@nubrin/core/record/ops'
+import { layOut } from '@nubrin/core/room'
+import type { Transaction } from 'sequelize'
+import type { Tables } from '../db/models'
+import { mediaHashes } from './media-hashes'
+
+const PROJECTED = ['sabers', 'requests', 'fitted', 'presets', 'tests', 'readings', 'mediaUses'] as const
+type Projected = (typeof PROJECTED)[number]
+type Row = Record<string, unknown> & { id: string }
+
+/** What has identity in a record, as the rows that are searched and joined. */
+export function rowsOf(r: Commission): Record<Projected, Row[]> {
+  const each = r.sabers
+  return {
+    sabers: each.map((s, position) => {
+      const shape = layOut(s.hilt)
+      return { id: s.id, position, name: s.name, job: s.job, lengthMm: shape.complete ? shape.length : null }
+    }),
+    requests: r.requests.map((q) => ({ id: q.id, text: q.text, status: q.status })),
+    fitted: each.flatMap((s) =>
+      s.parts.map((p) => ({
+        id: p.id,
+        saberId: s.id,
+        kind: p.kind,
+        name: p.name,
+        catalogueId: p.catalogue ?? null,
+        lot: p.lot ?? null,
+      })),
+    ),
+    presets: each.flatMap((s) =>
+      s.presets.map((p, position) => ({
+        id: p.id,
+        saberId: s.id,
+        position,
+        name: p.name,
+        font: p.font,
+        colour: p.colour,
+      })),
+    ),
+    tests: each.flatMap((s) => s.tests.map((t) => ({ id: t.id, saberId: s.id, testKey: t.key, what: t.what }))),
+    readings: each.flatMap((s) =>
+      s.tests.flatMap((t) =>
+        t.readings.map((g) => ({
+          id: g.id,
+          testId: t.id,
+          at: new Date(g.at).toISOString(),
+          value: g.value ?? null,
+          text: g.text ?? null,
+          pass: g.pass,
+          by: g.by,
+        })),
+      ),
+    ),
+    mediaUses: mediaHashes(r).map((id) => ({ id })),
+  }
+}
+
+const MOST_SEARCHED = 60_000
+/** The words by which a commission is found: names, parts and lots, wishes, notes. */
+export function searchText(r: Commission): string {
+  const words = [
+    r.title,
+    r.client.name,
+    r.client.note,
+    r.brief,
+    ...r.requests.map((q) => q.text),
+    ...r.questions.map((q) => q.text),
+    ...r.log.map((l) => l.text),
+    ...r.sabers.flatMap((s) => [
+      s.name,
+      ...s.parts.flatMap((p) => [p.name, p.lot, p.catalogue]),
+      ...s.presets.flatMap((p) => [p.name, p.font]),
+      ...s.fixes.flatMap((f) => [f.fix, f.cause]),
+    ]),
+  ]
+  return words
+    .filter((w) => w)
+    .join('\n')
+    .slice(0, MOST_SEARCHED)
+}
+
+/** Writes the rows that differ between a record as it was and as it is, and no others. */
+export async function project(
+  db: Tables,
+  before: Commission | undefined,
+  after: Commission,
+  transaction: Transaction,
+): Promise<void> {
+  const [was, is] = [before ? rowsOf(before) : undefined, rowsOf(after)]
+  const where = { commissionId: after.id }
+  for (const name of PROJECTED) {
+    const table = db[name] as Tables['sabers']
+    const old = new Map(was?.[name].map((r) => [r.id, r]))
+    const now = new Map(is[name].map((r) => [r.id, r]))
+    const gone = [...old.keys()].filter((id) => !now.has(id))
+    if (gone.length) await table.destroy({ where: { ...where, id: gone }, transaction })
+    const added = is[name].filter((r) => !old.has(r.id))
+    if (added.length) await table.bulkCreate(added.map((r) => ({ ...r, ...where })) as never, { transaction })
+    for (const r of is[name]) {
+      const o = old.get(r.id)
+      if (!o || same(o, r)) continue
+      const { id, ...rest } = r
+      await table.update(rest as never, { where: { ...where, id }, transaction })
+    }
+  }
+}

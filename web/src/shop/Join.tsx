@@ -1,0 +1,109 @@
+import { useQuery } from '@tanstack/react-query'
+import { useEffect, useState } from 'react'
+import { useForm } from 'react-hook-form'
+import { useNavigate, useParams } from 'react-router'
+import { call, refusalText } from '../data'
+import { Refused } from '../kit'
+import { ROLE_WORDS } from '../names'
+import { Porch } from '../SignIn'
+import { useSession } from '../store/session'
+
+interface Form {
+  shop: string
+  name: string
+  signIn: string
+  password: string
+  again: string
+}
+
+/** Accepting an invitation: the first owner's, a new colleague's, or one for choosing a new password. */
+export default function Join() {
+  const { token } = useParams()
+  const navigate = useNavigate()
+  const welcome = useSession((s) => s.welcome)
+  const invitation = useQuery({
+    queryKey: ['invitation', token],
+    retry: false,
+    queryFn: () => call('invitation', { params: { token: token! } }),
+  })
+  const { register, handleSubmit, formState, watch } = useForm<Form>()
+  const [refused, setRefused] = useState('')
+  useEffect(() => {
+    document.title = 'Come in · Nubrin'
+  }, [])
+  const i = invitation.data
+  if (!i)
+    return (
+      <Porch>
+        <Refused why={invitation.error?.message} />
+        {invitation.isLoading ? <p className="text-quiet">One moment…</p> : null}
+      </Porch>
+    )
+  const go = ({ shop, name, signIn, password }: Form) =>
+    call('accept', {
+      params: { token: token! },
+      body: {
+        password,
+        ...(i.asks === 'password' ? {} : { signIn }),
+        ...(i.asks === 'shop' ? { shop, name } : {}),
+      },
+    }).then(
+      (r) => {
+        welcome(r)
+        navigate('/')
+      },
+      (e) => setRefused(refusalText(e)),
+    )
+  const field = (id: keyof Form, label: string, more: Parameters<typeof register<keyof Form>>[1], type = 'text') => (
+    <div className="mb-3">
+      <label className="label" htmlFor={id}>
+        {label}
+      </label>
+      <input id={id} type={type} className="cell" {...register(id, more)} />
+      <Refused why={formState.errors[id]?.message} />
+    </div>
+  )
+  const heading = {
+    shop: 'Your shop begins here',
+    person: `Welcome to ${i.shop}`,
+    password: 'Choose a new password',
+  }[i.asks]
+  return (
+    <Porch>
+      <h1 className="text-2xl">{heading}</h1>
+      <p className="text-quiet mb-4">
+        {i.asks === 'shop'
+          ? 'You become its owner; others are invited later.'
+          : i.asks === 'person'
+            ? `${i.name}, you come in as ${ROLE_WORDS[i.role].toLowerCase()}.`
+            : `${i.name}, the old one and every open session have ended.`}
+      </p>
+      <form noValidate onSubmit={handleSubmit(go)}>
+        {i.asks === 'shop' ? field('shop', 'Name of the shop', { required: 'A shop needs a name.' }) : null}
+        {i.asks === 'shop' ? field('name', 'Your name', { required: 'Enter your name.' }) : null}
+        {i.asks === 'password'
+          ? null
+          : field('signIn', 'Sign-in name', {
+              required: 'Choose a name to sign in with.',
+              pattern: { value: /^[\p{L}\p{N}._@-]{2,60}$/u, message: 'Letters, digits, . _ - @, no blanks.' },
+            })}
+        {field(
+          'password',
+          'Password (ten characters or more; a sentence is good)',
+          { required: 'Choose a password.', minLength: { value: 10, message: 'Ten characters or more.' } },
+          'password',
+        )}
+        {field(
+          'again',
+          'Once more',
+          { validate: (v) => v === watch('password') || 'The two are not the same.' },
+          'password',
+        )}
+        <Refused why={refused} />
+        <button type="submit" className="btn btn-main mt-2" disabled={formState.isSubmitting}>
+          Come in
+        </button>
+      </form>
+    </Porch>
+  )
+}

@@ -1,0 +1,42 @@
+import { useQuery } from '@tanstack/react-query'
+import { call } from '../data'
+import { Mark } from '../kit'
+import { Block } from './parts'
+
+const NAMES: Record<string, string> = {
+  database: 'The database',
+  files: 'The folder of files',
+  disk: 'The disk',
+  backup: 'The backup',
+}
+
+/** How each part of the server is, and the last good backup. */
+export function Upkeep() {
+  const health = useQuery({
+    queryKey: ['health'],
+    queryFn: () => call('health', {}).catch((e) => e.body as never),
+    staleTime: 0,
+  })
+  const parts = (health.data?.parts ?? {}) as Record<string, { ok: boolean; says: string }>
+  return (
+    <Block
+      title="Upkeep"
+      action={
+        <a className="btn" href="/api/shop/export.zip">
+          the whole shop as a file
+        </a>
+      }
+    >
+      <ul>
+        {Object.entries(parts).map(([k, p]) => (
+          <li key={k} className="border-rule flex items-center gap-2 border-b py-1.5">
+            <Mark level={p.ok ? 'fine' : 'stop'} />
+            <span>
+              {NAMES[k] ?? k}: {p.says}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </Block>
+  )
+}
