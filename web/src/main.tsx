@@ -46,3 +46,14 @@ createRoot(document.getElementById('root')!).render(
     </QueryClientProvider>
   </StrictMode>,
 )
+
+// A page that was open can be opened again while the server is away.
+if ('serviceWorker' in navigator && import.meta.env.PROD)
+  void navigator.serviceWorker.register('/sw.js').then(async () => {
+    const { active } = await navigator.serviceWorker.ready
+    const tell = () =>
+      active?.postMessage({ urls: performance.getEntriesByType('resource').map((r) => r.name.split('?')[0]) })
+    tell()
+    // Scripts of screens opened since then come through it by themselves; those of this first screen may still be loading.
+    setTimeout(tell, 3000)
+  })

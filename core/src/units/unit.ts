@@ -28,7 +28,7 @@ export type Unit = (typeof UNITS)[number]
 
 /** Beyond what no part of a saber can have; a slip of the keyboard or a damaged file. */
 const MOST: Record<Unit, number> = {
-  mm: 10_000,
+  mm: 100_000,
   deg: 3600,
   g: 100_000,
   V: 1000,

@@ -5,7 +5,7 @@ import yazl from 'yazl'
 import { Invalid } from '../http/problem'
 import { sha256 } from '../ids'
 import type { Library } from '../media/library'
-import type { Unpacked } from '../work/jobs'
+import type { Unpacked } from '../work/kinds'
 import { mediaHashes } from './media-hashes'
 
 /** Limits against archives made to hurt: entries, bytes of one entry, bytes in all. */

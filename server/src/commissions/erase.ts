@@ -18,7 +18,7 @@ const ERASED = 'Erased'
 const ERASURES = 'erasures.ndjson'
 
 /** What is left of an erased commission: its id, and which part of which lot was in it, for a recall. No name, no word, no picture. */
-export function erased(c: Commission): Commission {
+function erased(c: Commission): Commission {
   const blank = blankCommission(() => newId('n'), { title: ERASED, client: '', job: c.job, purpose: c.purpose })
   return {
     ...blank,
@@ -46,12 +46,7 @@ export function erased(c: Commission): Commission {
  * Blanks the content of some commissions in record, history, handoffs and files. The history may be touched by one procedure
  * of the database alone. Files that nobody else has go from the disk. May be repeated, as after a backup was restored.
  */
-export async function eraseCommissions(
-  db: Tables,
-  files: Files,
-  shopId: string,
-  ids: readonly string[],
-): Promise<void> {
+async function eraseCommissions(db: Tables, files: Files, shopId: string, ids: readonly string[]): Promise<void> {
   const orphans: string[] = []
   for (const id of ids)
     await transact(db.sequelize, async (transaction) => {

@@ -10,7 +10,7 @@ type Projected = (typeof PROJECTED)[number]
 type Row = Record<string, unknown> & { id: string }
 
 /** What has identity in a record, as the rows that are searched and joined. */
-export function rowsOf(r: Commission): Record<Projected, Row[]> {
+function rowsOf(r: Commission): Record<Projected, Row[]> {
   const each = r.sabers
   return {
     sabers: each.map((s, position) => {

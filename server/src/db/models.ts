@@ -162,7 +162,7 @@ export interface HistoryRow {
   changeId: string | null
 }
 
-export interface SessionRow {
+interface SessionRow {
   sid: string
   expires: Date
   data: string

@@ -1,6 +1,5 @@
 import { LRUCache } from 'lru-cache'
-import type { Work } from '../work'
-import type { Asked } from '../work/jobs'
+import type { Asked, Work } from '../work/kinds'
 
 const MOST_BYTES = 96 * 1024 * 1024
 

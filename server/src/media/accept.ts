@@ -1,6 +1,6 @@
 import sharp from 'sharp'
 import { Invalid } from '../http/problem'
-import type { Work } from '../work'
+import type { Work } from '../work/kinds'
 import { isPlainJpeg, isPlainPng, MOST_SIDE } from './plain-picture'
 
 const MAX_PHOTO_BYTES = 12 * 1024 * 1024
@@ -9,7 +9,7 @@ const MAX_PIXELS = 60_000_000
 
 /** What a file may be. */
 export const MEDIA_TYPES = ['image/jpeg', 'image/png', 'audio/wav'] as const
-export type MediaType = (typeof MEDIA_TYPES)[number]
+type MediaType = (typeof MEDIA_TYPES)[number]
 export interface Accepted {
   bytes: Uint8Array
   type: MediaType

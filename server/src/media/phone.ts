@@ -8,7 +8,7 @@ import type { Tables } from '../db/models'
 import { HttpProblem, NotFound, send } from '../http/problem'
 import { serve } from '../http/serve'
 import { newId, secret, sha256 } from '../ids'
-import type { Work } from '../work'
+import type { Work } from '../work/kinds'
 import { accept } from './accept'
 import type { Library } from './library'
 

@@ -1,7 +1,7 @@
 import { API } from '@nubrin/core/api'
 import type { Response, Router } from 'express'
 import { serve } from '../http/serve'
-import type { Work } from '../work'
+import type { Work } from '../work/kinds'
 import { accept, MAX_SOUND_BYTES, MEDIA_TYPES } from './accept'
 import type { Library } from './library'
 

@@ -15,7 +15,7 @@ declare module 'express-session' {
   }
 }
 
-export const SESSION_DAYS = 14
+const SESSION_DAYS = 14
 const LIFE = SESSION_DAYS * 24 * 3_600_000
 /** A session's use is noted so often, ms; not at every read. */
 const NOTED_EVERY = 3_600_000

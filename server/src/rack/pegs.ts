@@ -4,7 +4,7 @@ import { Op, QueryTypes } from 'sequelize'
 import { searchText } from '../commissions/rows'
 import type { CommissionRow, Tables } from '../db/models'
 import { today } from '../ids'
-import type { Work } from '../work'
+import type { Work } from '../work/kinds'
 import type { Peg, RackRow } from './peg'
 
 /** How many records are judged at a time. */

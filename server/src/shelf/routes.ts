@@ -6,7 +6,7 @@ import type { Tables } from '../db/models'
 import { transact } from '../db/transact'
 import { Invalid, NotFound } from '../http/problem'
 import { serve } from '../http/serve'
-import type { Work } from '../work'
+import type { Work } from '../work/kinds'
 import { CHANGEABLE, partOf, rowOf } from './rows'
 
 const MOST_LIST_BYTES = 24 * 1024 * 1024

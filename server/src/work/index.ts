@@ -1,16 +1,8 @@
 import { availableParallelism } from 'node:os'
 import { Piscina } from 'piscina'
 import { HttpProblem, Invalid } from '../http/problem'
-import type { Asked, Done, JobName } from './jobs'
+import type { Answer, Asked, Done, JobName, Work } from './kinds'
 import { owned } from './owned'
-import type { Answer } from './worker'
-
-/** Work that is done beside the requests. */
-export interface Work {
-  /** Does a job; what was asked is handed over and not to be used again. Throws its refusal, or one that says that it took too long, too much, or that too many wait. */
-  run<K extends JobName>(name: K, ask: Asked<K>): Promise<Done<K>>
-  close(): Promise<void>
-}
 
 /** How long a job may take, ms, and what is said when it does not end. */
 const BUDGET: Record<JobName, { ms: number; tooLong: () => HttpProblem }> = {

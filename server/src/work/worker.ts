@@ -1,20 +1,8 @@
 import { move, transferableSymbol, valueSymbol } from 'piscina'
 import { HttpProblem } from '../http/problem'
-import { JOBS, type JobName } from './jobs'
+import { JOBS } from './jobs'
+import type { Answer, JobName } from './kinds'
 import { owned } from './owned'
-
-/** What a thread answers: a class does not survive the way between threads, its parts do. */
-export type Answer =
-  | { done: unknown }
-  | {
-      refused: {
-        status: number
-        type: string
-        detail: string
-        problems: HttpProblem['problems']
-        more: Record<string, unknown>
-      }
-    }
 
 export default async function work({ name, ask }: { name: JobName; ask: unknown }) {
   try {

@@ -1,5 +1,5 @@
 export { ApiError, call, refusalText, urlOf } from './client'
-export { forgetRead, keepRead, keepUnsaved, keptUnsaved, readKept } from './keep'
+export { keepRead, keepUnsaved, keptUnsaved, readKept } from './keep'
 export { freshId, todayIso } from './local'
 export {
   queries,

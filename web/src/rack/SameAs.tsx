@@ -12,13 +12,12 @@ export function SameAs({ name, chosen, onChoose }: Choice) {
   const like = name.trim().length > 1 ? (known.data ?? []) : []
   if (!like.length) return null
   return (
-    <div role="radiogroup" aria-label="The same as?" className="mt-1 flex flex-wrap gap-2">
+    <fieldset aria-label="The same as?" className="mt-1 flex flex-wrap gap-2">
       {like.slice(0, 4).map((c) => (
         <button
           key={c.id}
           type="button"
-          role="radio"
-          aria-checked={chosen === c.id}
+          aria-pressed={chosen === c.id}
           className={`btn ${chosen === c.id ? 'btn-main' : ''}`}
           onClick={() => onChoose(chosen === c.id ? undefined : c.id)}
         >
@@ -31,13 +30,12 @@ export function SameAs({ name, chosen, onChoose }: Choice) {
       ))}
       <button
         type="button"
-        role="radio"
-        aria-checked={chosen === undefined}
+        aria-pressed={chosen === undefined}
         className={`btn ${chosen === undefined ? 'btn-main' : ''}`}
         onClick={() => onChoose(undefined)}
       >
         somebody new
       </button>
-    </div>
+    </fieldset>
   )
 }

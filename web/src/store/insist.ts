@@ -2,7 +2,7 @@ import type { Commission } from '@nubrin/core/record'
 import { applyOps, type Op, stepsOf } from '@nubrin/core/record/ops'
 
 /** What stands at a path of a record by identity; undefined when nothing does. */
-export function valueAt(root: unknown, path: string): unknown {
+function valueAt(root: unknown, path: string): unknown {
   let at = root
   for (const step of stepsOf(path)) {
     if (typeof at !== 'object' || at === null) return undefined

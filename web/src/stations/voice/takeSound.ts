@@ -1,6 +1,9 @@
 import { EVENTS, type Sound } from '@nubrin/core/record'
-import { readWav } from '@nubrin/core/voice'
 import { call, freshId, refusalText } from '../../data'
+import { readSound } from '../../workers/readSound'
+
+/** The server takes no more. */
+const MOST_BYTES = 40 * 1024 * 1024
 
 /** Proposes the event of a sound from its file name, `ignite02.wav` → ignite; the maker sees it beside the name and corrects it. */
 const eventOf = (name: string): Sound['event'] =>
@@ -8,7 +11,8 @@ const eventOf = (name: string): Sound['event'] =>
 
 /** Measures a WAV file here, stores it, and makes the entry for it; otherwise says why not. */
 export async function takeSound(file: File): Promise<{ ok: true; sound: Sound } | { ok: false; why: string }> {
-  const wav = readWav(new Uint8Array(await file.arrayBuffer()))
+  if (file.size > MOST_BYTES) return { ok: false, why: `${file.name} is larger than 40 MB.` }
+  const wav = await readSound(file)
   if (!wav.ok) return { ok: false, why: wav.message }
   try {
     const m = await call('upload', { file })

@@ -1,0 +1,37 @@
+import type { HandoffDocument } from '@nubrin/core/handoff'
+import type { PartRows } from '@nubrin/core/import'
+import type { Commission, Saber } from '@nubrin/core/record'
+import type { WavFacts } from '@nubrin/core/voice'
+import type { HttpProblem } from '../http/problem'
+import type { Peg } from '../rack/peg'
+
+/** A commission as it comes in, with the files that came along under the hash of their content. */
+export interface Unpacked {
+  record: Commission
+  media: Map<string, Uint8Array>
+}
+
+/** The jobs that are done beside the requests: what each is asked, and what it gives. */
+interface Jobs {
+  pdf: { ask: { document: HandoffDocument; sabers: readonly Saber[]; paper: 'A4' | 'Letter' }; done: Uint8Array }
+  /** Measures a sound; gives the file that is kept of it, too. */
+  sound: { ask: { bytes: Uint8Array; name: string }; done: { facts: WavFacts; bytes: Uint8Array } }
+  unpack: { ask: { bytes: Uint8Array }; done: Unpacked }
+  parts: { ask: { bytes: Uint8Array; name: string; onlyGood: boolean }; done: PartRows }
+  pegs: { ask: { records: readonly Commission[]; today: string }; done: Peg[] }
+}
+export type JobName = keyof Jobs
+export type Asked<K extends JobName> = Jobs[K]['ask']
+export type Done<K extends JobName> = Jobs[K]['done']
+
+/** Work that is done beside the requests. */
+export interface Work {
+  /** Does a job; what was asked is handed over and not to be used again. Throws its refusal, or one that says that it took too long, too much, or that too many wait. */
+  run<K extends JobName>(name: K, ask: Asked<K>): Promise<Done<K>>
+  close(): Promise<void>
+}
+
+/** What a thread answers: a class does not survive the way between threads, its parts do. */
+export type Answer =
+  | { done: unknown }
+  | { refused: Pick<HttpProblem, 'status' | 'type' | 'problems' | 'more'> & { detail: string } }

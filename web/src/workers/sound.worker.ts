@@ -1,0 +1,3 @@
+import { readWav } from '@nubrin/core/voice'
+
+self.onmessage = (e: MessageEvent<ArrayBuffer>) => self.postMessage(readWav(new Uint8Array(e.data)))
