@@ -4,11 +4,11 @@ import config from './jest.config.mjs'
 const MEANT = {
   facts: ['writer', 'facts'],
   units: ['units', 'facts'],
-  record: ['ops', 'references', 'formats', 'facts', 'writer'],
+  record: ['ops', 'references', 'formats', 'facts', 'writer', 'versions', 'planning'],
   room: ['cavity', 'drawing', 'fit', 'bench'],
   drawing: ['drawing', 'bench'],
   fit: ['fit', 'bench', 'planning', 'layouts'],
-  power: ['power', 'currents'],
+  power: ['power', 'currents', 'thresholds', 'findings'],
   parts: ['shelf', 'planning'],
   import: ['shelf', 'formats', 'versions'],
 }

@@ -185,6 +185,14 @@ export const commissions = {
     good: whole(201, 'The record'),
     bad: { 409: 'That id is already here' },
   }),
+  takeEarlier: route({
+    method: 'post',
+    path: '/import/earlier',
+    summary: 'Take work from before this program in, as CSV, a row a commission',
+    needs: 'owner',
+    takesFile: true,
+    good: { status: 201, says: 'How many', json: T.Object({ taken: T.Integer() }, closed) },
+  }),
   scriptMarkdown: route({
     method: 'get',
     path: '/commissions/{id}/walkthrough.md',

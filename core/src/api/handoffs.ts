@@ -56,6 +56,7 @@ const HandoffSchema = T.Object(
     number: T.Integer(),
     date: Text,
     chapters: T.Array(T.Object({ id: Text, title: Text, saber: T.Optional(Text), blocks: T.Array(Block) }, closed)),
+    from: T.Optional(T.Object({ address: Text, contact: Text, signature: Text, closing: Text }, closed)),
   },
   closed,
 )

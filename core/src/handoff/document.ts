@@ -15,13 +15,23 @@ export interface HandoffDocument {
   number: number
   date: string
   chapters: Chapter[]
+  /** What the shop says of itself, where it says something. */
+  from?: ShopCard
+}
+
+/** How a shop is reached, and its last words and signature line. */
+export interface ShopCard {
+  address: string
+  contact: string
+  signature: string
+  closing: string
 }
 
 /**
  * Builds the whole handoff record for a commission: what it is, what was asked and where it is, what came back, how it is
  * opened, lit, charged and cared for, what was tested and who made it. Nothing is stated as fact that the record does not hold as fact.
  */
-export function buildHandoff(c: Commission, shop: string, date: string): HandoffDocument {
+export function buildHandoff(c: Commission, shop: string, date: string, from?: ShopCard): HandoffDocument {
   const several = c.sabers.length > 1
   const order = (list: readonly OrderChapter[]): Chapter[] =>
     list.map((chapter) => chapter(c)).filter((ch) => ch.blocks.length)
@@ -33,6 +43,7 @@ export function buildHandoff(c: Commission, shop: string, date: string): Handoff
     shop,
     number: c.handoff.issued.length + 1,
     date,
+    ...(from && Object.values(from).some((v) => v) ? { from } : {}),
     chapters: [...order(BEFORE), ...c.sabers.flatMap((s) => saberChapters(s, several)), ...order(AFTER)],
   }
 }

@@ -1,5 +1,5 @@
 import { API } from '@nubrin/core/api'
-import { buildHandoff, drawnSaber, handoffFileName, liftHandoff } from '@nubrin/core/handoff'
+import { buildHandoff, drawnSaber, handoffFileName, liftHandoff, type ShopCard } from '@nubrin/core/handoff'
 import { lift } from '@nubrin/core/import'
 import { gateOf, judgeCommission } from '@nubrin/core/judge'
 import type { Commission } from '@nubrin/core/record'
@@ -22,8 +22,9 @@ export function handoffRoutes(r: Router, store: Commissions, db: Tables, pdfs: P
   serve(r, API.handoffPdf, async ({ params, query, who, res }) => {
     const { record, revision } = await store.load(who.shopId, params.id)
     const paper = query.paper ?? record.handoff.paper
-    const pdf = await pdfs.of(`${record.id} ${revision} ${who.shop} ${today()} ${paper}`, () => ({
-      document: buildHandoff(record, who.shop, today()),
+    const { name, ...said } = await settingsOf(db, who.shopId)
+    const pdf = await pdfs.of(`${record.id} ${revision} ${JSON.stringify([name, said])} ${today()} ${paper}`, () => ({
+      document: buildHandoff(record, name, today(), cardOf(said)),
       sabers: record.sabers,
       paper,
     }))
@@ -41,7 +42,7 @@ export function handoffRoutes(r: Router, store: Commissions, db: Tables, pdfs: P
         undefined,
         { open: open.map((f) => ({ key: f.key, title: f.title, station: f.station })) },
       )
-    const { linkDays } = await settingsOf(db, who.shopId)
+    const { name, linkDays, ...said } = await settingsOf(db, who.shopId)
     const expiresAt = linkDays ? new Date(Date.now() + linkDays * 24 * 3_600_000) : null
     const token = secret()
     const number = await transact(db.sequelize, async (transaction) => {
@@ -69,7 +70,7 @@ export function handoffRoutes(r: Router, store: Commissions, db: Tables, pdfs: P
           number,
           secretHash: sha256(token),
           revision,
-          document: { ...buildHandoff(record, who.shop, today()), number },
+          document: { ...buildHandoff(record, name, today(), cardOf(said)), number },
           record,
           issuedAt: new Date(),
           issuedBy: who.name,
@@ -108,6 +109,13 @@ export function handoffRoutes(r: Router, store: Commissions, db: Tables, pdfs: P
     return undefined
   })
 }
+
+const cardOf = ({ address, contact, signature, closing }: ShopCard): ShopCard => ({
+  address,
+  contact,
+  signature,
+  closing,
+})
 
 const sendPdf = (res: Response, pdf: Uint8Array, name: string) =>
   res

@@ -5,6 +5,7 @@ import compression from 'compression'
 import express, { type Express } from 'express'
 import helmet from 'helmet'
 import type { Logger } from 'pino'
+import { earlierRoutes } from '../commissions/earlier'
 import { eraseRoutes } from '../commissions/erase'
 import { commissionRoutes } from '../commissions/routes'
 import { shopExportRoutes } from '../commissions/shop-export'
@@ -99,6 +100,7 @@ export function createApp({ config, db, store, files, work, pegs, cookieSecret, 
   commissionRoutes(api, { store, db, library, work })
   mediaRoutes(api, library, work)
   eraseRoutes(api, db, files, config.dataFolder)
+  earlierRoutes(api, db)
   shopExportRoutes(api, db, library)
   phoneLinkRoutes(api, store, db)
   handoffRoutes(api, store, db, pdfs)

@@ -32,7 +32,7 @@ export async function healthOf(db: Tables, data: string): Promise<Health> {
       const s = await statfs(data)
       const free = s.bavail * s.bsize
       if (free < LEAST_FREE) throw new Error(`only ${Math.round(free / 1e6)} MB are free`)
-      return `${Math.round(free / 1e6)} MB are free`
+      return free > 1e10 ? `${Math.round(free / 1e9)} GB are free` : `${Math.round(free / 1e6)} MB are free`
     }),
     backup: await lastBackup(data),
   }

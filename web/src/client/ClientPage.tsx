@@ -57,6 +57,12 @@ export default function ClientPage() {
           ))}
         </section>
       ))}
+      {d.from ? (
+        <footer className="border-rule mt-10 border-t pt-4 whitespace-pre-line">
+          {d.from.closing ? <p className="mb-3">{d.from.closing}</p> : null}
+          <p className="text-quiet">{[d.shop, d.from.address, d.from.contact].filter(Boolean).join('\n')}</p>
+        </footer>
+      ) : null}
     </main>
   )
 }

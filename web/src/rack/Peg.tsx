@@ -86,11 +86,7 @@ function Progress({ row, end, next }: { row: RackRow; end: number; next: Station
       ) : null}
       {STATIONS.map((s, i) => (
         <g key={s}>
-          <path
-            d={`M${end + ((i + 1) * BLADE_PX) / 10} 43v${s === next ? 9 : 5}`}
-            stroke="#1e2a2b"
-            strokeWidth={s === next ? 2 : 1}
-          />
+          <path d={`M${end + ((i + 1) * BLADE_PX) / 10} 43v5`} stroke="#1e2a2b" strokeWidth={s === next ? 2 : 1} />
           {s === next && !row.shipped ? (
             <text x={end + (i * BLADE_PX) / 10 + 6} y="58" fontSize="12" fill="#4d493d" style={{ fontStretch: '84%' }}>
               {STATION_NAME[s]}, {STATE_WORD[row.states[s]]}

@@ -41,7 +41,7 @@ export default function Rack() {
         <p className="text-quiet truncate">
           {person?.shop}
           {counts
-            ? ` · ${counts.sabers} sabers on ${counts.open} pegs · ${counts.soon ? `${counts.soon} ship within a week` : 'none ships this week'}`
+            ? ` · ${counts.sabers} sabers on ${counts.open} pegs · ${counts.soon > 1 ? `${counts.soon} ship within a week` : counts.soon ? 'one ships within a week' : 'none ships this week'}`
             : ''}
         </p>
         <div className="ml-auto flex shrink-0 items-center gap-3">

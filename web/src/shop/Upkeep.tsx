@@ -1,7 +1,8 @@
 import { useQuery } from '@tanstack/react-query'
 import { call } from '../data'
-import { Mark } from '../kit'
-import { Block } from './parts'
+import { FileButton, Mark } from '../kit'
+import { useSession } from '../store/session'
+import { Block, useDeed, Why } from './parts'
 
 const NAMES: Record<string, string> = {
   database: 'The database',
@@ -37,6 +38,31 @@ export function Upkeep() {
           </li>
         ))}
       </ul>
+      <Earlier />
     </Block>
+  )
+}
+
+/** Work from before this program, so that who comes back is known. */
+function Earlier() {
+  const owner = useSession((s) => s.person?.role === 'owner')
+  const { run, why } = useDeed()
+  if (!owner) return null
+  return (
+    <div className="mt-3">
+      <p className="text-quiet">
+        Earlier work comes in as CSV, a row a commission: client, title, shipped, and where known country, contact,
+        sabers, job, ordered, note.
+      </p>
+      <FileButton
+        label="take earlier work in"
+        className="btn mt-1"
+        accept=".csv,text/csv"
+        onFiles={([f]) =>
+          void run(() => call('takeEarlier', { file: f! }), 'Taken in. It hangs among what was handed over.')
+        }
+      />
+      <Why why={why} />
+    </div>
   )
 }

@@ -192,6 +192,26 @@ export async function handoffPdf(doc: HandoffDocument, sabers: readonly Saber[],
     to.y += 6
     for (const b of ch.blocks) paint[b.kind](b as never, to, part)
   }
+  if (doc.from) {
+    to.need(110)
+    const part = to.element('Sect', root)
+    to.y += 22
+    if (doc.from.closing) to.para(part, 'P', doc.from.closing, text, { below: 26 })
+    if (doc.from.signature) {
+      to.decoration(() =>
+        to.doc
+          .moveTo(to.left, to.y)
+          .lineTo(to.left + 190, to.y)
+          .lineWidth(0.6)
+          .strokeColor(INK)
+          .stroke(),
+      )
+      to.y += 3
+      to.para(part, 'P', doc.from.signature, quiet, { below: 10 })
+    }
+    const reached = [doc.shop, doc.from.address, doc.from.contact].filter(Boolean).join('\n')
+    to.para(part, 'P', reached, quiet)
+  }
   root.end()
   return to.end(
     (page, of) => [say('pdf.foot', { title: doc.title, client: doc.client }), say('pdf.page', { page, of })],
