@@ -20,7 +20,7 @@ const data = realpathSync(folder)
 let own
 let giveBack = () => {}
 try {
-  let ownerUrl = process.env.DATABASE_OWNER_URL ?? process.env.DATABASE_URL ?? runningOwner(join(data, 'mariadb'))
+  let ownerUrl = process.env.DATABASE_OWNER_URL || process.env.DATABASE_URL || runningOwner(join(data, 'mariadb'))
   if (!ownerUrl) {
     giveBack = lockFolder(data)
     own = await startMariadb(join(data, 'mariadb'))

@@ -25,6 +25,7 @@ const views = {
   blades: '/commission/crosswind/fit',
   balance: '/commission/reed-warden/fit',
   shelf: '/shelf',
+  shop: '/shop',
   power: '/commission/reed-warden/power',
   voice: '/commission/reed-warden/voice',
   controls: '/commission/reed-warden/controls',

@@ -12,7 +12,7 @@ import { freePort, startMariadb } from './lib/mariadb.mjs'
 const root = dirname(dirname(fileURLToPath(import.meta.url)))
 const reset = process.argv.includes('--reset')
 const empty = process.argv.includes('--empty')
-const external = process.env.DATABASE_URL
+const external = process.env.DATABASE_URL || undefined
 const keepBackups = process.env.NUBRIN_BACKUP_HOURS ?? '24'
 
 /** More deaths than this within the time, and something is wrong that starting again does not mend. */
@@ -75,7 +75,7 @@ async function startDatabase(port = Number(process.env.NUBRIN_DB_PORT ?? 0)) {
 
 function startServer(port, first) {
   server = spawn(process.execPath, ['--enable-source-maps', join(root, 'server', 'dist', 'main.js')], {
-    stdio: 'inherit',
+    stdio: ['inherit', 'pipe', 'inherit'],
     env: {
       ...process.env,
       NODE_ENV: 'production',
@@ -88,9 +88,10 @@ function startServer(port, first) {
     },
   })
   let began = false
-  setTimeout(() => {
-    began = true
-  }, 8000).unref()
+  server.stdout.on('data', (b) => {
+    began ||= String(b).includes('Nubrin is at')
+    process.stdout.write(b)
+  })
   server.once('exit', (code, signal) => {
     if (stopping) return
     // One that never stood says itself why; trying again would only say it again.

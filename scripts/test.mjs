@@ -42,6 +42,7 @@ step(
   ['--experimental-vm-modules', '--no-warnings', join(root, 'node_modules/jest/bin/jest.js')],
   { NODE_ENV: 'test' },
 )
+step('an unlucky day', process.execPath, ['scripts/attack.mjs', '--small'])
 step('the real interface', bin('playwright'), ['test', '-c', 'e2e/playwright.config.ts', ...process.argv.slice(2)])
 console.log(`\n${passed} passed, ${failed} failed`)
 process.exit(failed ? 1 : 0)

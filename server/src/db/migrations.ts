@@ -24,8 +24,6 @@ const MIGRATIONS: { name: string; up: string[] }[] = [
       'CREATE TABLE IF NOT EXISTS handoffs (id VARCHAR(48) PRIMARY KEY, commission_id VARCHAR(48) NOT NULL, number INT NOT NULL, secret_hash CHAR(64) NOT NULL UNIQUE, revision INT NOT NULL, document LONGTEXT NOT NULL CHECK (JSON_VALID(document)), record LONGTEXT NOT NULL CHECK (JSON_VALID(record)), issued_at DATETIME(3) NOT NULL, issued_by VARCHAR(120) NOT NULL, revoked_at DATETIME(3), UNIQUE KEY handoff_number (commission_id, number), CONSTRAINT handoffs_of FOREIGN KEY (commission_id) REFERENCES commissions(id) ON DELETE CASCADE)',
       'CREATE TABLE IF NOT EXISTS history (id BIGINT AUTO_INCREMENT PRIMARY KEY, commission_id VARCHAR(48) NOT NULL, revision INT NOT NULL, user_id VARCHAR(48) NOT NULL, `by` VARCHAR(120) NOT NULL, at DATETIME(3) NOT NULL, ops LONGTEXT NOT NULL CHECK (JSON_VALID(ops)), UNIQUE KEY history_revision (commission_id, revision), CONSTRAINT history_of FOREIGN KEY (commission_id) REFERENCES commissions(id) ON DELETE CASCADE)',
       'CREATE TABLE IF NOT EXISTS sessions (sid VARCHAR(64) PRIMARY KEY, expires DATETIME, data TEXT, KEY session_expires (expires))',
-      // History is append-only: the database itself refuses to rewrite it.
-      "CREATE TRIGGER IF NOT EXISTS history_no_update BEFORE UPDATE ON history FOR EACH ROW SIGNAL SQLSTATE '45000' SET MESSAGE_TEXT = 'history is append-only'",
     ],
   },
   {
@@ -49,8 +47,6 @@ const MIGRATIONS: { name: string; up: string[] }[] = [
       'ALTER TABLE clients DROP INDEX IF EXISTS client_name',
       'ALTER TABLE history ADD COLUMN IF NOT EXISTS change_id VARCHAR(64)',
       'CREATE UNIQUE INDEX IF NOT EXISTS history_change ON history (commission_id, change_id)',
-      "CREATE TRIGGER IF NOT EXISTS history_no_delete BEFORE DELETE ON history FOR EACH ROW BEGIN IF @nubrin_erasing IS NULL OR @nubrin_erasing <> OLD.commission_id THEN SIGNAL SQLSTATE '45000' SET MESSAGE_TEXT = 'history is append-only'; END IF; END",
-      "CREATE OR REPLACE TRIGGER history_no_update BEFORE UPDATE ON history FOR EACH ROW BEGIN IF @nubrin_erasing IS NULL OR @nubrin_erasing <> OLD.commission_id THEN SIGNAL SQLSTATE '45000' SET MESSAGE_TEXT = 'history is append-only'; END IF; END",
       "ALTER TABLE users ADD COLUMN IF NOT EXISTS role VARCHAR(12) NOT NULL DEFAULT 'owner', ADD COLUMN IF NOT EXISTS left_at DATETIME(3), ADD COLUMN IF NOT EXISTS second_factor VARCHAR(80), ADD COLUMN IF NOT EXISTS factor_used BIGINT, ADD COLUMN IF NOT EXISTS must_change BOOLEAN NOT NULL DEFAULT FALSE",
       'ALTER TABLE sessions ADD COLUMN IF NOT EXISTS user_id VARCHAR(48), ADD COLUMN IF NOT EXISTS began DATETIME(3), ADD COLUMN IF NOT EXISTS seen DATETIME(3), ADD COLUMN IF NOT EXISTS agent VARCHAR(200)',
       'CREATE INDEX IF NOT EXISTS session_user ON sessions (user_id)',
@@ -59,11 +55,19 @@ const MIGRATIONS: { name: string; up: string[] }[] = [
       'CREATE TABLE IF NOT EXISTS media_uses (id CHAR(64), commission_id VARCHAR(48), PRIMARY KEY (commission_id, id), KEY media_use (id), CONSTRAINT media_uses_of FOREIGN KEY (commission_id) REFERENCES commissions(id) ON DELETE CASCADE)',
       'ALTER TABLE handoffs ADD COLUMN IF NOT EXISTS expires_at DATETIME(3)',
       'ALTER TABLE shops ADD COLUMN IF NOT EXISTS settings LONGTEXT CHECK (JSON_VALID(settings))',
-      // Erasing for good is the one thing that may touch history; the procedure has its maker's rights, not its caller's.
-      "CREATE OR REPLACE PROCEDURE erase_commission(IN which VARCHAR(48), IN blank LONGTEXT, IN title_left VARCHAR(120)) SQL SECURITY DEFINER BEGIN SET @nubrin_erasing = which; UPDATE history SET ops = '[]', change_id = NULL WHERE commission_id = which; UPDATE handoffs SET document = '{}', record = '{}', revoked_at = COALESCE(revoked_at, UTC_TIMESTAMP(3)) WHERE commission_id = which; UPDATE commissions SET record = blank, title = title_left, client_id = NULL, search = '', peg = NULL, peg_revision = NULL WHERE id = which; SET @nubrin_erasing = NULL; END",
       'CREATE TABLE IF NOT EXISTS erasures (id VARCHAR(48) PRIMARY KEY, shop_id VARCHAR(48) NOT NULL, commission_ids LONGTEXT NOT NULL CHECK (JSON_VALID(commission_ids)), at DATETIME(3) NOT NULL, `by` VARCHAR(120) NOT NULL, why VARCHAR(300) NOT NULL, CONSTRAINT erasures_shop FOREIGN KEY (shop_id) REFERENCES shops(id))',
     ],
   },
+]
+
+/**
+ * What guards history, made anew at each start, so that a restored or moved database has it too: rows are neither changed nor
+ * deleted, but by the one procedure that erases for good, which has its maker's rights and not its caller's.
+ */
+const GUARDS = [
+  "CREATE OR REPLACE TRIGGER history_no_delete BEFORE DELETE ON history FOR EACH ROW BEGIN IF @nubrin_erasing IS NULL OR @nubrin_erasing <> OLD.commission_id THEN SIGNAL SQLSTATE '45000' SET MESSAGE_TEXT = 'history is append-only'; END IF; END",
+  "CREATE OR REPLACE TRIGGER history_no_update BEFORE UPDATE ON history FOR EACH ROW BEGIN IF @nubrin_erasing IS NULL OR @nubrin_erasing <> OLD.commission_id THEN SIGNAL SQLSTATE '45000' SET MESSAGE_TEXT = 'history is append-only'; END IF; END",
+  "CREATE OR REPLACE PROCEDURE erase_commission(IN which VARCHAR(48), IN blank LONGTEXT, IN title_left VARCHAR(120)) SQL SECURITY DEFINER BEGIN SET @nubrin_erasing = which; UPDATE history SET ops = '[]', change_id = NULL WHERE commission_id = which; UPDATE handoffs SET document = '{}', record = '{}', revoked_at = COALESCE(revoked_at, UTC_TIMESTAMP(3)) WHERE commission_id = which; UPDATE commissions SET record = blank, title = title_left, client_id = NULL, search = '', peg = NULL, peg_revision = NULL WHERE id = which; SET @nubrin_erasing = NULL; END",
 ]
 
 /** What the program may do with each table when it has a user of its own: history it may only read and lengthen. */
@@ -108,7 +112,9 @@ export async function migrate(sequelize: Sequelize): Promise<string[]> {
     storage: new SequelizeStorage({ sequelize, modelName: 'migrations' }),
     logger: undefined,
   })
-  return (await umzug.up()).map((m) => m.name)
+  const done = (await umzug.up()).map((m) => m.name)
+  for (const sql of GUARDS) await sequelize.query(sql)
+  return done
 }
 
 /** Empties the database: every table goes, then the schema is made again. */
