@@ -29,3 +29,6 @@ const html = readFileSync(join(root, 'web', 'dist', 'index.html'), 'utf8')
 const first = readdirSync(assets).filter((f) => f.endsWith('.js') && html.includes(f))
 const bytes = first.reduce((n, f) => n + gzipSync(readFileSync(join(assets, f))).length, 0)
 console.log(`first script, gzip: ${(bytes / 1000).toFixed(0)} kB of 250 kB, ratio ${(250_000 / bytes).toFixed(1)}`)
+
+const { benchShop } = await import('./lib/bench-shop.mjs')
+await benchShop(root)

@@ -26,6 +26,9 @@ export class MemoryCommissions implements Commissions {
   async load(shopId: string, id: string): Promise<Saved> {
     return this.shown(this.find(shopId, id))
   }
+  async text(shopId: string, id: string): Promise<string> {
+    return JSON.stringify(await this.load(shopId, id))
+  }
   async create(who: Maker, record: Commission, { alongside }: Made = {}): Promise<Saved> {
     if (this.kept.has(record.id)) throw taken(record.id)
     await alongside?.()

@@ -10,7 +10,7 @@ import { Op as Sql } from 'sequelize'
 import type { Tables } from '../db/models'
 import { transact } from '../db/transact'
 import { Invalid, NotFound } from '../http/problem'
-import { notAllowed, serve } from '../http/serve'
+import { JsonText, notAllowed, serve } from '../http/serve'
 import { newId, sha256 } from '../ids'
 import { type Accepted, accept } from '../media/accept'
 import type { Library } from '../media/library'
@@ -59,7 +59,7 @@ export function commissionRoutes(r: Router, { store, db, library, work }: With):
       ])
     return store.create(who, modelOf(record, at, body.title))
   })
-  serve(r, API.commission, async ({ params, who }) => store.load(who.shopId, params.id))
+  serve(r, API.commission, async ({ params, who }) => new JsonText(await store.text(who.shopId, params.id)))
   serve(r, API.change, async ({ params, body, who }) => {
     if (who.role === 'helper' && touches(body.ops).includes('/shipped'))
       throw notAllowed('Shipping is for makers of the shop and above.')

@@ -87,6 +87,8 @@ export async function project(
   after: Commission,
   transaction: Transaction,
 ): Promise<void> {
+  // An operation shares all that it does not change.
+  if (before && (['sabers', 'requests', 'media'] as const).every((k) => before[k] === after[k])) return
   const [was, is] = [before ? rowsOf(before) : undefined, rowsOf(after)]
   const where = { commissionId: after.id }
   for (const name of PROJECTED) {

@@ -1,7 +1,7 @@
 import { lift } from '@nubrin/core/import'
-import type { Commission } from '@nubrin/core/record'
+import { type Commission, FORMAT_VERSION } from '@nubrin/core/record'
 import type { Op } from '@nubrin/core/record/ops'
-import { Op as Sql, type Transaction } from 'sequelize'
+import { QueryTypes, Op as Sql, type Transaction } from 'sequelize'
 import type { CommissionRow, HistoryRow, Tables } from '../db/models'
 import { transact } from '../db/transact'
 import { NotFound } from '../http/problem'
@@ -25,6 +25,7 @@ const revisedOf = (h: HistoryRow): Revised => ({
   ops: h.ops as Op[],
   ...(h.changeId ? { change: h.changeId } : {}),
 })
+const CURRENT = new RegExp(`^\\{"format":"[a-z-]+","version":${FORMAT_VERSION},`)
 const gone = (id: string) => new NotFound(`There is no commission ${id} in this shop.`)
 
 /** Commissions in MariaDB: the record as one validated document, and its identities as rows, written in one transaction. */
@@ -43,6 +44,19 @@ export class SqlCommissions implements Commissions {
     const row = await this.db.commissions.findOne({ where: { id, shopId, archivedAt: null } })
     if (!row) throw gone(id)
     return savedOf(row)
+  }
+
+  async text(shopId: string, id: string): Promise<string> {
+    const [row] = await this.db.sequelize.query<{ record: unknown; revision: number; at: string; by: string }>(
+      `SELECT CAST(record AS CHAR) AS record, revision, DATE_FORMAT(saved_at, '%Y-%m-%dT%H:%i:%s.%f') AS at, saved_by AS \`by\` FROM commissions WHERE id = ? AND shop_id = ? AND archived_at IS NULL`,
+      { replacements: [id, shopId], type: QueryTypes.SELECT },
+    )
+    if (!row) throw gone(id)
+    // A record of this version travels as it is kept; an older one is lifted first.
+    const text = String(row.record)
+    if (!CURRENT.test(text.slice(0, 200))) return JSON.stringify(await this.load(shopId, id))
+    const rest = JSON.stringify({ revision: row.revision, savedAt: `${row.at.slice(0, 23)}Z`, savedBy: row.by })
+    return `{"record":${text},${rest.slice(1)}`
   }
 
   async create(who: Maker, record: Commission, { client, alongside }: Made = {}): Promise<Saved> {
@@ -93,7 +107,10 @@ export class SqlCommissions implements Commissions {
       const merged = merge(now.record, ops, since)
       if (!merged.ops.length) return { ...now, since }
       const { record } = merged
-      const clientId = await clientFor(this.db, who.shopId, record, row.clientId, transaction)
+      const clientId =
+        now.record.client === record.client
+          ? row.clientId
+          : await clientFor(this.db, who.shopId, record, row.clientId, transaction)
       const savedAt = new Date()
       const revision = row.revision + 1
       await row.update({ ...columns(record), clientId, record, revision, savedAt, savedBy: who.name }, { transaction })

@@ -38,6 +38,8 @@ export interface Made {
  */
 export interface Commissions {
   load(shopId: string, id: string): Promise<Saved>
+  /** The same as JSON text, as it travels. */
+  text(shopId: string, id: string): Promise<string>
   /** Takes a whole, already validated record in as revision 1, and does what belongs to it in the same transaction. */
   create(who: Maker, record: Commission, made?: Made): Promise<Saved>
   change(who: Maker, id: string, base: number, ops: readonly Op[], change?: string): Promise<Changed>

@@ -67,7 +67,9 @@ export function createApp({ config, db, store, files, work, pegs, cookieSecret, 
       strictTransportSecurity: config.trustProxy ? { maxAge: 15_552_000 } : false,
     }),
   )
-  app.use(compression())
+  // Answers are made once and read once: neither a strong pressing nor a sum over them pays.
+  app.set('etag', false)
+  app.use(compression({ level: 1 }))
 
   const api = express.Router()
   api.use((_req, res, next) => {

@@ -5,6 +5,7 @@ import session from 'express-session'
 import type { Tables } from '../db/models'
 import { HttpProblem, send } from '../http/problem'
 import type { Who } from '../http/serve'
+import { Remembered } from './remembered'
 
 declare module 'express-session' {
   interface SessionData {
@@ -25,6 +26,7 @@ export const cookieName = (port: number) => `nubrin-${port}`
 
 /** Sessions on the server, in MariaDB; the browser holds a signed id in an HttpOnly, SameSite cookie. */
 export function sessions(db: Tables, cookieSecret: string, port: number): RequestHandler[] {
+  db.sessions.addHook('afterBulkDestroy', () => remembered.forget())
   const Store = sequelizeStore(session.Store)
   const store = new Store({
     db: db.sequelize,
@@ -40,8 +42,9 @@ export function sessions(db: Tables, cookieSecret: string, port: number): Reques
       agent: s.agent ?? null,
     }),
   } as unknown as ConstructorParameters<typeof Store>[0])
+  const remembered = new Remembered(store)
   const handle = session({
-    store,
+    store: remembered,
     secret: cookieSecret,
     name: cookieName(port),
     resave: false,

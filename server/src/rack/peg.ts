@@ -2,7 +2,7 @@ import type { Api, GoodOf } from '@nubrin/core/api'
 import { gateOf, judgeCommission, progress, stationStates } from '@nubrin/core/judge'
 import type { Commission, Hilt } from '@nubrin/core/record'
 
-export type RackRow = GoodOf<Api['rack']>['commissions'][number]
+type RackRow = GoodOf<Api['rack']>['commissions'][number]
 /** What is kept of a commission for the rack: all but what its row says anyway. */
 export type Peg = Omit<RackRow, 'revision' | 'savedAt' | 'savedBy'>
 

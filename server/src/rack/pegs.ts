@@ -5,14 +5,26 @@ import { searchText } from '../commissions/rows'
 import type { CommissionRow, Tables } from '../db/models'
 import { today } from '../ids'
 import type { Work } from '../work/kinds'
-import type { Peg, RackRow } from './peg'
 
 /** How many records are judged at a time. */
 const BATCH = 12
 export const PAGE = 20
 
-const MARKS = ['id', 'revision', 'savedAt', 'savedBy', 'peg', 'pegRevision', 'pegOn', 'pegRules', 'due'] as const
-type Row = Pick<CommissionRow, (typeof MARKS)[number]>
+/** The peg stays text: it is sent as it is kept. */
+const COLUMNS =
+  "id, revision, DATE_FORMAT(saved_at, '%Y-%m-%dT%H:%i:%s.%f') AS savedAt, saved_by AS savedBy, CAST(peg AS CHAR) AS peg, peg_revision AS pegRevision, CAST(peg_on AS CHAR) AS pegOn, peg_rules AS pegRules, CAST(due AS CHAR) AS due, place"
+interface Row {
+  id: string
+  revision: number
+  savedAt: string
+  savedBy: string
+  peg: string | null
+  pegRevision: number | null
+  pegOn: string | null
+  pegRules: string | null
+  due: string
+  place: CommissionRow['place']
+}
 
 /**
  * What hangs on the rack, kept beside each record and judged anew in the threads when the record, the day or the rules have
@@ -27,13 +39,19 @@ export class Pegs {
   ) {}
 
   private fresh(r: Row, day: string): boolean {
-    const shipped = (r.peg as Peg | null)?.shipped
     return (
       r.peg !== null &&
       r.pegRevision === r.revision &&
       r.pegRules === this.rules &&
-      (r.pegOn === day || (shipped !== null && shipped !== undefined))
+      (r.pegOn === day || r.place === 'shipped')
     )
+  }
+
+  private rows(where: string, replacements: unknown[]): Promise<Row[]> {
+    return this.db.sequelize.query<Row>(`SELECT ${COLUMNS} FROM commissions WHERE ${where}`, {
+      replacements,
+      type: QueryTypes.SELECT,
+    })
   }
 
   /** Judges the named commissions and keeps what came out; one that cannot be judged hangs there and says so. */
@@ -56,52 +74,40 @@ export class Pegs {
     }
   }
 
-  /** The rows of a page as they are shown, judged first where they have to be. */
-  async shown(rows: Row[]): Promise<RackRow[]> {
+  /** The rows of a page as they are shown, as a JSON list, judged first where they have to be. */
+  async shown(rows: Row[]): Promise<string> {
     const day = today()
     const stale = rows.filter((r) => !this.fresh(r, day)).map((r) => r.id)
     let now = rows
     if (stale.length) {
       await this.refresh(stale, day)
-      const again = await this.db.commissions.findAll({ where: { id: stale }, attributes: [...MARKS] })
-      const by = new Map(again.map((r) => [r.id, r as Row]))
+      const by = new Map((await this.rows('id IN (?)', [stale])).map((r) => [r.id, r]))
       now = rows.map((r) => by.get(r.id) ?? r)
     }
-    return now.map((r) => ({
-      ...(r.peg as Peg),
-      revision: r.revision,
-      savedAt: r.savedAt.toISOString(),
-      savedBy: r.savedBy,
-    }))
+    const own = (r: Row) =>
+      JSON.stringify({ revision: r.revision, savedAt: `${r.savedAt.slice(0, 23)}Z`, savedBy: r.savedBy })
+    return `[${now.map((r) => `${r.peg!.slice(0, -1)},${own(r).slice(1)}`).join(',')}]`
   }
 
   /** One page in a place, ordered by its day; `after` is the day and id of the last one seen. */
-  async page(shopId: string, place: CommissionRow['place'], after?: { due: string; id: string }): Promise<Row[]> {
+  page(shopId: string, place: CommissionRow['place'], after?: { due: string; id: string }): Promise<Row[]> {
     // What has shipped is read from the newest back.
-    const down = place === 'shipped'
-    const past = down ? Op.lt : Op.gt
-    return this.db.commissions.findAll({
-      where: {
-        shopId,
-        place,
-        ...(after ? { [Op.or]: [{ due: { [past]: after.due } }, { due: after.due, id: { [past]: after.id } }] } : {}),
-      },
-      order: [
-        ['due', down ? 'DESC' : 'ASC'],
-        ['id', down ? 'DESC' : 'ASC'],
-      ],
-      limit: PAGE + 1,
-      attributes: [...MARKS],
-    })
+    const [way, past] = place === 'shipped' ? ['DESC', '<'] : ['ASC', '>']
+    const where = after ? `AND (due ${past} ? OR (due = ? AND id ${past} ?))` : ''
+    return this.rows(`shop_id = ? AND place = ? ${where} ORDER BY due ${way}, id ${way} LIMIT ${PAGE + 1}`, [
+      shopId,
+      place,
+      ...(after ? [after.due, after.due, after.id] : []),
+    ])
   }
 
   /** Commissions that answer to some words, the open ones first, the best first; at most 40. */
   async found(shopId: string, words: string): Promise<Row[]> {
     const tokens = words.match(/[\p{L}\p{N}]+/gu) ?? []
-    const long = tokens.filter((t) => t.length >= 3)
+    const long = tokens.filter((t) => t.length >= 2)
     if (!tokens.length) return []
     const against = long.map((t) => `+${t}*`).join(' ')
-    const short = tokens.filter((t) => t.length < 3)
+    const short = tokens.filter((t) => t.length < 2)
     const found = (await this.db.sequelize.query(
       `SELECT id FROM commissions WHERE shop_id = ? AND place <> 'archived'${long.length ? ' AND MATCH(search) AGAINST(? IN BOOLEAN MODE)' : ''}${short.map(() => ' AND search LIKE ?').join('')} ORDER BY place = 'open' DESC, due DESC LIMIT 40`,
       {
@@ -109,11 +115,8 @@ export class Pegs {
         type: QueryTypes.SELECT,
       },
     )) as { id: string }[]
-    const rows = await this.db.commissions.findAll({
-      where: { id: found.map((f) => f.id) },
-      attributes: [...MARKS],
-    })
-    const by = new Map(rows.map((r) => [r.id, r as Row]))
+    if (!found.length) return []
+    const by = new Map((await this.rows('id IN (?)', [found.map((f) => f.id)])).map((r) => [r.id, r]))
     return found.flatMap((f) => by.get(f.id) ?? [])
   }
 
@@ -121,20 +124,20 @@ export class Pegs {
   async counts(
     shopId: string,
   ): Promise<{ open: number; shipped: number; models: number; sabers: number; soon: number }> {
-    const [n] = (await this.db.sequelize.query(
-      "SELECT SUM(place = 'open') AS open, SUM(place = 'shipped') AS shipped, SUM(place = 'model') AS models, SUM(place = 'open' AND due <= DATE_ADD(?, INTERVAL 7 DAY)) AS soon FROM commissions WHERE shop_id = ?",
-      { replacements: [today(), shopId], type: QueryTypes.SELECT },
-    )) as Record<string, string | null>[]
-    const [s] = (await this.db.sequelize.query(
-      "SELECT COUNT(*) AS sabers FROM commissions c JOIN sabers s ON s.commission_id = c.id WHERE c.shop_id = ? AND c.place = 'open'",
-      { replacements: [shopId], type: QueryTypes.SELECT },
-    )) as { sabers: string }[]
+    const place = (p: string, more = '') =>
+      `(SELECT COUNT(*) FROM commissions WHERE shop_id = :shop AND place = '${p}' ${more})`
+    const [n] = await this.db.sequelize.query<Record<string, number | string>>(
+      `SELECT ${place('open')} AS open, ${place('shipped')} AS shipped, ${place('model')} AS models,
+        ${place('open', 'AND due <= DATE_ADD(:today, INTERVAL 7 DAY)')} AS soon,
+        (SELECT COUNT(*) FROM commissions c JOIN sabers s ON s.commission_id = c.id WHERE c.shop_id = :shop AND c.place = 'open') AS sabers`,
+      { replacements: { today: today(), shop: shopId }, type: QueryTypes.SELECT },
+    )
     return {
       open: Number(n!.open ?? 0),
       shipped: Number(n!.shipped ?? 0),
       models: Number(n!.models ?? 0),
       soon: Number(n!.soon ?? 0),
-      sabers: Number(s!.sabers),
+      sabers: Number(n!.sabers),
     }
   }
 

@@ -3,7 +3,7 @@ import type { Router } from 'express'
 import { Op } from 'sequelize'
 import type { Tables } from '../db/models'
 import { NotFound } from '../http/problem'
-import { serve } from '../http/serve'
+import { JsonText, serve } from '../http/serve'
 import { PAGE, type Pegs } from './pegs'
 
 /** The rack, and the shop's clients. */
@@ -17,12 +17,12 @@ export function rackRoutes(r: Router, pegs: Pegs, db: Tables): void {
     const more = !query.q && rows.length > PAGE
     const page = more ? rows.slice(0, PAGE) : rows
     const last = page.at(-1)
-    return {
+    const head = JSON.stringify({
       shop: who.shop,
       ...(query.after || query.q ? {} : { counts: await pegs.counts(who.shopId) }),
-      commissions: await pegs.shown(page),
       next: more && last ? `${last.due} ${last.id}` : null,
-    }
+    })
+    return new JsonText(`${head.slice(0, -1)},"commissions":${await pegs.shown(page)}}`)
   })
   serve(r, API.clientOf, async ({ params, who }) => {
     const { shopId } = who
