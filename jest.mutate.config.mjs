@@ -4,7 +4,7 @@ import config from './jest.config.mjs'
 const MEANT = {
   facts: ['writer', 'facts'],
   units: ['units', 'facts'],
-  record: ['ops', 'references', 'formats', 'facts', 'writer', 'versions', 'planning'],
+  record: ['ops', 'record', 'references', 'formats', 'facts', 'writer', 'versions', 'planning', 'format-page'],
   room: ['cavity', 'drawing', 'fit', 'bench'],
   drawing: ['drawing', 'bench'],
   fit: ['fit', 'bench', 'planning', 'layouts'],
@@ -19,6 +19,6 @@ const names = MEANT[folder] ?? ['*']
 export default {
   ...config,
   testMatch: names.map((n) => `<rootDir>/core/test/${n}.test.ts`),
-  testPathIgnorePatterns: ['sources\\.test', 'format-page\\.test'],
+  testPathIgnorePatterns: ['sources\\.test'],
   maxWorkers: 1,
 }

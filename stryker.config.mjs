@@ -38,7 +38,7 @@ export default {
   coverageAnalysis: 'perTest',
   // Modules of a run stay in memory until its process ends, so it ends often.
   maxTestRunnerReuse: 12,
-  ignorePatterns: ['docs', 'test-results', '.data', 'web/dist', 'server/dist', 'e2e'],
+  ignorePatterns: ['docs/screenshots', 'test-results', '.data', 'web/dist', 'server/dist', 'e2e'],
   ignoreStatic: true,
   reporters: ['clear-text', 'json', 'progress-append-only'],
   clearTextReporter: { allowColor: false, logTests: false, reportTests: false },

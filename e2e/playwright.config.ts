@@ -5,7 +5,7 @@ import { CHROMIUM } from '../scripts/lib/chromium.mjs'
 /** The real interface in Debian's Chromium. A test that fails leaves its trace; none is tried twice. */
 export default defineConfig({
   testDir: '.',
-  outputDir: '../test-results',
+  outputDir: '../test-results/e2e',
   workers: 1,
   retries: 0,
   forbidOnly: true,

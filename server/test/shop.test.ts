@@ -137,6 +137,51 @@ describe('PDFs', () => {
       for (const tag of ['Document', 'H1', 'H2', 'Table', 'TH', 'Figure', 'TOCI']) expect(structure).toContain(tag)
     }
   })
+  test('twelve sabers, texts longer than a page, letters of other scripts: all of it is there', async () => {
+    const c = structuredClone(await record('ember-fair'))
+    c.id = 'twelve'
+    const { asCopy } = await import('@nubrin/core/record')
+    let n = 0
+    c.sabers = Array.from({ length: 4 }, () => asCopy(c, () => `t${n++}x`).sabers)
+      .flat()
+      .slice(0, 12)
+    c.requests = c.requests.map(({ saber: _s, where: _w, ...q }) => q) as typeof c.requests
+    c.sabers[11]!.name = 'Zwölfter Ωμέγα Ж'
+    c.requests[0]!.text = `${'verylongword'.repeat(19)} end`
+    c.handoff.words = 'A line of words.\n'.repeat(180)
+    expect((await me.upload('/import', Buffer.from(writeCommission(c)), 'x.json')).status).toBe(201)
+    const bytes = Buffer.from(await (await me.raw('GET', '/commissions/twelve/handoff.pdf?paper=A4')).arrayBuffer())
+    const file = join(server.data, 'twelve.pdf')
+    writeFileSync(file, bytes)
+    const text = execFileSync('pdftotext', [file, '-']).toString()
+    expect(text).toContain('Zwölfter Ωμέγα Ж')
+    expect(text.match(/A line of words\./g)!.length).toBeGreaterThanOrEqual(180)
+    expect(text.replace(/\s/g, '')).toContain('verylongword'.repeat(19))
+    for (const s of c.sabers) expect(text).toContain(s.name)
+    expect(bytes.length).toBeLessThan(2_000_000)
+  })
+  test('a client’s page carries what it shows: no source, no note of the shop, no test, no repair', async () => {
+    const c = structuredClone(await record('reed-warden'))
+    c.id = 'bare-page'
+    const s = c.sabers[0]!
+    s.hilt.sections[1]!.length.trail = [{ value: 99.25, source: 'recalled', by: 'SHOPSECRET' }]
+    s.hilt.sections[1]!.note = 'SHOPSECRET'
+    s.parts[0]!.note = 'SHOPSECRET'
+    s.parts[0]!.lot = 'SHOPSECRET'
+    c.log.push({ id: 'log-x' as never, on: '2026-11-01', text: 'SHOPSECRET', kind: 'work' })
+    c.questions = [{ id: 'q-x' as never, text: 'SHOPSECRET', answer: 'SHOPSECRET', blocks: false }] as never
+    expect((await me.upload('/import', Buffer.from(writeCommission(c)), 'x.json')).status).toBe(201)
+    const issued = await me.ask('POST', '/commissions/bare-page/handoffs')
+    expect(issued.status).toBe(201)
+    const page = (await new Visitor(server.url).ask('GET', `/client/${issued.body.link.split('/').pop()}`)).body
+    expect(JSON.stringify(page.sabers)).not.toContain('SHOPSECRET')
+    expect(JSON.stringify(page.sabers)).not.toContain('99.25')
+    expect(page.sabers[0]).toMatchObject({ tests: [], fixes: [], beats: [], decisions: [] })
+    // And it is drawn as the shop draws it.
+    const { drawSection } = await import('@nubrin/core/drawing')
+    const view = { width: 760, height: 190 }
+    expect(drawSection(page.sabers[0], view).prims).toEqual(drawSection(s, view).prims)
+  })
   test('others are answered while one is made', async () => {
     let done = false
     const making = me.raw('GET', '/commissions/ember-fair/handoff.pdf?paper=Letter').then((r) => {
