@@ -39,8 +39,9 @@ const saber = () => bench().record!.sabers.find((s) => s.id === bench().saberId)
 const user = userEvent.setup()
 /** Answers what the stations ask of the server; nothing is ever saved. */
 const answer = (url: string) => {
+  if (url.endsWith('/client')) return { id: 'c-1', earlier: [{ id: 'old', title: 'An older one' }], alike: [] }
   if (url.includes('/clients'))
-    return [{ name: 'Ilsabet Vorne', commissions: [{ id: 'old', title: 'An older one', shipped: null }] }]
+    return [{ id: 'c-1', name: 'Ilsabet Vorne', commissions: [{ id: 'old', title: 'An older one', shipped: null }] }]
   if (url.includes('/handoffs')) return []
   if (url.includes('/parts')) return GENERIC_CATALOGUE
   return {}

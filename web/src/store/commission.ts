@@ -154,7 +154,8 @@ export const useBench = create<BenchState>()((set, get) => {
         const saved = await readCommission(id)
         if (get().id !== id) return
         queue = new Queue(id, saved.record, saved.revision, freshId)
-        const left = await keptUnsaved(id)
+        // A browser that keeps nothing has kept nothing; that is said with the first edit.
+        const left = await keptUnsaved(id).catch(() => [])
         for (const { what, forget } of left) {
           const kept = what as Kept
           const since =
