@@ -11,15 +11,16 @@ export function rackRoutes(r: Router, pegs: Pegs, db: Tables): void {
   serve(r, API.rack, async ({ query, who }) => {
     const place = query.place ?? 'open'
     const [due, id] = query.after?.split(' ') ?? []
-    const rows = query.q
-      ? await pegs.found(who.shopId, query.q)
-      : await pegs.page(who.shopId, place, due && id ? { due, id } : undefined)
+    const [rows, counts] = await Promise.all([
+      query.q ? pegs.found(who.shopId, query.q) : pegs.page(who.shopId, place, due && id ? { due, id } : undefined),
+      query.after || query.q ? undefined : pegs.counts(who.shopId),
+    ])
     const more = !query.q && rows.length > PAGE
     const page = more ? rows.slice(0, PAGE) : rows
     const last = page.at(-1)
     const head = JSON.stringify({
       shop: who.shop,
-      ...(query.after || query.q ? {} : { counts: await pegs.counts(who.shopId) }),
+      ...(counts ? { counts } : {}),
       next: more && last ? `${last.due} ${last.id}` : null,
     })
     return new JsonText(`${head.slice(0, -1)},"commissions":${await pegs.shown(page)}}`)
