@@ -163,8 +163,8 @@ function mutated(doc) {
     const how = nat(5)
     if (how === 0) delete at[key]
     else if (how === 1 && Array.isArray(at)) at.push(...Array(1 + nat(3)).fill(at[key]))
-    else if (how === 2) at[pick(['id', 'x', 'value', 'constructor'])] = pick(ODD)
-    else at[key] = pick(ODD)
+    else if (how === 2) at[pick(['id', 'x', 'value', 'constructor'])] = structuredClone(pick(ODD))
+    else at[key] = structuredClone(pick(ODD))
   }
   return copy
 }
