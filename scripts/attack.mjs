@@ -15,7 +15,7 @@ const small = process.argv.includes('--small')
 const seed = Number(process.argv.find((a) => a.startsWith('--seed='))?.slice(7) ?? Math.floor(Date.now() / 86_400_000))
 const HOW_MANY = small
   ? { json: 150, zip: 20, wav: 30, csv: 20, pictures: 15, kills: 1 }
-  : { json: 10_000, zip: 1000, wav: 1000, csv: 500, pictures: 500, kills: 15 }
+  : { json: 10_000, zip: 1000, wav: 1000, csv: 500, pictures: 500, kills: 30 }
 const HANGS_MS = 60_000
 const MOST_MEMORY = 1024 ** 3
 
@@ -329,7 +329,7 @@ const rounds = {
 let code = 0
 try {
   mkdirSync(data, { recursive: true })
-  db = await startMariadb(join(data, 'mariadb'), { quietDisk: !small && false })
+  db = await startMariadb(join(data, 'mariadb'))
   await start()
   await signIn()
   for (const [name, run] of Object.entries(rounds)) {

@@ -47,7 +47,9 @@ const first = whole(files.filter((f) => html.includes(f)))
 const kB = (n) => `${(n / 1000).toFixed(0)} kB of 250 kB, ratio ${(250_000 / n).toFixed(1)}`
 console.log(`first script, gzip: ${kB(bytes(first))}`)
 const screens = [
-  ...new Set([...text.values()].flatMap((t) => [...t.matchAll(/import\(["`]\.\/([^"`]+\.js)["`]\)/g)].map((m) => m[1]))),
+  ...new Set(
+    [...text.values()].flatMap((t) => [...t.matchAll(/import\(["`]\.\/([^"`]+\.js)["`]\)/g)].map((m) => m[1])),
+  ),
 ]
 const all = screens.filter((f) => text.has(f)).map((f) => ({ f, n: bytes(whole([...first, f])) }))
 for (const { f, n } of all.toSorted((x, y) => y.n - x.n).slice(0, 6))

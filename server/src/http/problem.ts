@@ -43,6 +43,22 @@ export function send(res: Response, p: HttpProblem): void {
     })
 }
 
+/** Whether an error says that the connection to the database is gone, however it is wrapped. */
+function isAway(e: unknown): boolean {
+  const x = e as {
+    name?: string
+    sqlState?: string
+    errno?: number
+    message?: string
+    parent?: unknown
+    original?: unknown
+  }
+  if (!x || typeof x !== 'object') return false
+  if (/^SequelizeConnection/.test(x.name ?? '') || x.sqlState?.startsWith('08')) return true
+  if (/connection (is )?closed|socket has unexpectedly|ECONNREFUSED|ECONNRESET/i.test(x.message ?? '')) return true
+  return isAway(x.original ?? x.parent)
+}
+
 /** Turns whatever was thrown into a problem; what nobody foresaw is logged and answered with 500 and no inner detail. */
 export const onError =
   (log: (e: unknown, request: string) => void): ErrorRequestHandler =>
@@ -69,6 +85,11 @@ export const onError =
     if (e.code === 'EBADCSRFTOKEN')
       return send(res, new HttpProblem(403, 'csrf', 'The request did not come from this page. Reload and try again.'))
     if (e.type === 'request.aborted') return
+    if (isAway(error))
+      return send(
+        res,
+        new HttpProblem(503, 'database', 'The database does not answer just now. Send it again in a moment.'),
+      )
     if (e.status && e.status >= 400 && e.status < 500)
       return send(res, new HttpProblem(e.status, e.type ?? 'request', 'The request cannot be read.'))
     log(error, String(res.getHeader('x-request-id') ?? ''))
