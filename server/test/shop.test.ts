@@ -146,17 +146,20 @@ describe('PDFs', () => {
       .flat()
       .slice(0, 12)
     c.requests = c.requests.map(({ saber: _s, where: _w, ...q }) => q) as typeof c.requests
+    c.media = []
     c.sabers[11]!.name = 'Zwölfter Ωμέγα Ж'
     c.requests[0]!.text = `${'verylongword'.repeat(19)} end`
     c.handoff.words = 'A line of words.\n'.repeat(180)
-    expect((await me.upload('/import', Buffer.from(writeCommission(c)), 'x.json')).status).toBe(201)
+    const taken = await me.upload('/import', Buffer.from(writeCommission(c)), 'x.json')
+    expect({ status: taken.status, problems: taken.body.problems }).toEqual({ status: 201, problems: undefined })
     const bytes = Buffer.from(await (await me.raw('GET', '/commissions/twelve/handoff.pdf?paper=A4')).arrayBuffer())
     const file = join(server.data, 'twelve.pdf')
     writeFileSync(file, bytes)
     const text = execFileSync('pdftotext', [file, '-']).toString()
     expect(text).toContain('Zwölfter Ωμέγα Ж')
     expect(text.match(/A line of words\./g)!.length).toBeGreaterThanOrEqual(180)
-    expect(text.replace(/\s/g, '')).toContain('verylongword'.repeat(19))
+    const raw = execFileSync('pdftotext', ['-raw', file, '-']).toString()
+    expect(raw.replace(/\s/g, '')).toContain('verylongword'.repeat(19))
     for (const s of c.sabers) expect(text).toContain(s.name)
     expect(bytes.length).toBeLessThan(2_000_000)
   })
@@ -342,6 +345,65 @@ describe('clients', () => {
     expect((await of(three)).id).not.toBe(ids[0])
     expect((await of(one)).id).toBe(ids[0])
     expect((await me.ask('PUT', `/commissions/${one}/client`, { client: 'nobody' })).status).toBe(404)
+  })
+})
+
+describe('what the shop brings and takes along', () => {
+  test('earlier work comes in whole or not at all; who comes back is one person', async () => {
+    const csv = (rows: string) => Buffer.from(`client,title,shipped,contact\n${rows}`)
+    const bad = await me.upload('/import/earlier', csv('Reed,First,2020-01-01,r@x\nReed,Second,soon,r@x\n'), 'x.csv')
+    expect(bad).toMatchObject({ status: 422, body: { problems: [{ path: '/3/shipped', rule: 'format' }] } })
+    expect((await me.ask('GET', '/clients?name=Reed')).body).toEqual([])
+    const rows = 'Reed,First,2020-01-01,r@x\nReed,Second,2021-01-01,r@x\nReed,Third,2021-01-01,other@x\n'
+    expect(await me.upload('/import/earlier', csv(rows), 'x.csv')).toMatchObject({ status: 201, body: { taken: 3 } })
+    const clients = (await me.ask('GET', '/clients?name=Reed')).body as { commissions: { title: string }[] }[]
+    expect(clients.map((c) => c.commissions.map((x) => x.title).sort()).sort()).toEqual([
+      ['First', 'Second'],
+      ['Third'],
+    ])
+  })
+  test('the whole shop goes out: every commission, off the rack too, the shelf, what it says of itself, the files', async () => {
+    const out = join(server.data, 'shop.zip')
+    writeFileSync(out, Buffer.from(await (await me.raw('GET', '/shop/export.zip')).arrayBuffer()))
+    const yauzl = (await import('yauzl')).default
+    const names = await new Promise<string[]>((done, fail) => {
+      yauzl.open(out, (err, z) => {
+        if (err) return fail(err)
+        const list: string[] = []
+        z.on('entry', (e) => list.push(e.fileName))
+          .on('end', () => done(list))
+          .on('error', fail)
+      })
+    })
+    const rows = (await sql("SELECT id, archived_at AS off FROM commissions WHERE shop_id <> 'other'")) as {
+      id: string
+      off: unknown
+    }[]
+    const wanted = rows.map((r) => `${r.off ? 'archive' : 'commissions'}/${r.id}.json`)
+    expect(names.filter((n) => /^(archive|commissions)\//.test(n)).sort()).toEqual(wanted.sort())
+    expect(names).toEqual(expect.arrayContaining(['shop.json', 'shelf.json']))
+    expect(names.filter((n) => n.startsWith('media/')).length).toBeGreaterThan(3)
+  })
+  test('what it says of itself is checked, kept, and stands on paper and on the client’s page', async () => {
+    const said = (await me.ask('GET', '/settings')).body
+    const bad = await me.ask('PUT', '/settings', { ...said, publicUrl: 'javascript:alert(1)', linkDays: -1 })
+    expect(bad.body.problems.map((p: { path: string }) => p.path).sort()).toEqual(['/linkDays', '/publicUrl'])
+    const next = { ...said, address: 'The old Mill', closing: 'Light it well.', signature: 'for the shop', linkDays: 3 }
+    expect((await me.ask('PUT', '/settings', next)).body).toEqual(next)
+    const file = join(server.data, 's.pdf')
+    writeFileSync(file, Buffer.from(await (await me.raw('GET', '/commissions/reed-warden/handoff.pdf')).arrayBuffer()))
+    const text = execFileSync('pdftotext', [file, '-']).toString()
+    for (const t of ['The old Mill', 'Light it well.', 'for the shop']) expect(text).toContain(t)
+    const issued = (await me.ask('POST', '/commissions/reed-warden/handoffs')).body
+    const days = (Date.parse(issued.expires) - Date.now()) / 86_400_000
+    expect(days).toBeGreaterThan(2.9)
+    expect(days).toBeLessThanOrEqual(3)
+    const token = issued.link.split('/').pop()
+    const page = () => new Visitor(server.url).ask('GET', `/client/${token}`)
+    expect((await page()).body.document.from).toMatchObject({ address: 'The old Mill' })
+    await sql('UPDATE handoffs SET expires_at = NOW() - INTERVAL 1 HOUR')
+    expect((await page()).status).toBe(404)
+    await me.ask('PUT', '/settings', said)
   })
 })
 
