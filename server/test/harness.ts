@@ -2,6 +2,7 @@ import { type ChildProcess, spawn } from 'node:child_process'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import yazl from 'yazl'
 // @ts-expect-error a plain script without types, shared with npm start
 import { freePort, startMariadb } from '../../scripts/lib/mariadb.mjs'
 
@@ -127,3 +128,13 @@ export class Visitor {
     return this.ask('POST', path, form)
   }
 }
+
+/** A ZIP of some entries. */
+export const zip = (entries: [string, Uint8Array][]) =>
+  new Promise<Buffer>((done) => {
+    const z = new yazl.ZipFile()
+    for (const [name, data] of entries) z.addBuffer(Buffer.from(data), name)
+    z.end()
+    const parts: Buffer[] = []
+    z.outputStream.on('data', (b: Buffer) => parts.push(b)).on('end', () => done(Buffer.concat(parts)))
+  })

@@ -7,8 +7,7 @@ import { writeCommission } from '@nubrin/core/import'
 import { makeSounds } from '@nubrin/demo'
 import mariadb from 'mariadb'
 import sharp from 'sharp'
-import yazl from 'yazl'
-import { type Server, startServer, Visitor } from './harness'
+import { type Server, startServer, Visitor, zip } from './harness'
 
 let server: Server
 let me: Visitor
@@ -22,14 +21,6 @@ const sql = async (query: string, values: unknown[] = []) => {
     await c.end()
   }
 }
-const zip = (entries: [string, Uint8Array][]) =>
-  new Promise<Buffer>((done) => {
-    const z = new yazl.ZipFile()
-    for (const [name, data] of entries) z.addBuffer(Buffer.from(data), name)
-    z.end()
-    const parts: Buffer[] = []
-    z.outputStream.on('data', (b: Buffer) => parts.push(b)).on('end', () => done(Buffer.concat(parts)))
-  })
 const count = async () => Number((await sql('SELECT COUNT(*) AS n FROM commissions'))[0].n)
 
 beforeAll(async () => {

@@ -8,8 +8,8 @@ import { makeSounds } from '@nubrin/demo'
 import mariadb from 'mariadb'
 import { Secret, TOTP } from 'otpauth'
 import sharp from 'sharp'
-import yazl from 'yazl'
-import { type Server, startServer, Visitor } from './harness'
+import { sha256 } from '../src/ids'
+import { type Server, startServer, Visitor, zip } from './harness'
 
 let server: Server
 let me: Visitor
@@ -20,18 +20,6 @@ const sql = async (query: string, values: unknown[] = [], url = server.databaseU
   } finally {
     await c.end()
   }
-}
-const zip = (entries: [string, Uint8Array][]) =>
-  new Promise<Buffer>((done) => {
-    const z = new yazl.ZipFile()
-    for (const [name, data] of entries) z.addBuffer(Buffer.from(data), name)
-    z.end()
-    const parts: Buffer[] = []
-    z.outputStream.on('data', (b: Buffer) => parts.push(b)).on('end', () => done(Buffer.concat(parts)))
-  })
-const sha = async (b: Uint8Array) => {
-  const { createHash } = await import('node:crypto')
-  return createHash('sha256').update(b).digest('hex')
 }
 const record = async (id: string): Promise<Commission> => (await me.ask('GET', `/commissions/${id}`)).body.record
 
@@ -69,7 +57,7 @@ describe('the one door for files', () => {
   test('an import passes the same door: a picture typed as a page is a picture, and no metadata comes along', async () => {
     const c = structuredClone(await record('reed-warden'))
     const bytes = await photo()
-    const hash = await sha(bytes)
+    const hash = sha256(bytes)
     c.id = 'door-1'
     for (const s of c.sabers) for (const p of s.presets) p.sounds = []
     c.media = [{ ...c.media[0]!, hash, type: 'text/html', name: 'x.html' }]

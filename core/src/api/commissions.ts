@@ -14,13 +14,15 @@ const whole = (status: 200 | 201, says: string) => ({ status, says, json: SavedC
 const file = (says: string, type: string) => ({ status: 200, says, file: type }) as const
 const elsewhere = { 404: 'Not in this shop' } as const
 
-/** One revision as it was made. Those from before operations had identities are kept as they were. */
+/** Operations of a revision. Those from before operations had identities are kept as they were. */
+const OldOrNewOps = T.Array(T.Unsafe<Op>(T.Object({}, { additionalProperties: true })))
+/** One revision as it was made. */
 const Revised = T.Object(
   {
     revision: Revision,
     by: T.String(),
     at: Moment,
-    ops: T.Array(T.Unsafe<Op>(T.Object({}, { additionalProperties: true }))),
+    ops: OldOrNewOps,
     change: T.Optional(T.String()),
   },
   closed,
@@ -146,7 +148,7 @@ export const commissions = {
             by: T.String(),
             at: Moment,
             paths: T.Array(T.String()),
-            ops: T.Array(T.Unsafe<Op>(T.Object({}, { additionalProperties: true }))),
+            ops: OldOrNewOps,
           },
           closed,
         ),

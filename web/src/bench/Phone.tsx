@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { format } from 'date-fns'
 import QR from 'qrcode'
-import { call } from '../data'
+import { call, publicLink } from '../data'
 import { Modal, Refused } from '../kit'
 import { useOrder } from '../store/commission'
 
@@ -13,11 +13,8 @@ export function Phone({ close }: { close: () => void }) {
     staleTime: 0,
     gcTime: 0,
     queryFn: async () => {
-      const [r, settings] = [
-        await call('phoneLink', { params: { id: order.id }, body: {} }),
-        await call('settings', {}),
-      ]
-      const link = new URL(r.link, settings.publicUrl || location.origin).href
+      const r = await call('phoneLink', { params: { id: order.id }, body: {} })
+      const link = await publicLink(r.link)
       return { link, until: r.expires, picture: await QR.toString(link, { type: 'svg', margin: 1 }) }
     },
   })

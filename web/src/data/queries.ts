@@ -64,6 +64,10 @@ export const useClientPage = (token: string) =>
     queryFn: () => call('clientPage', { params: { token } }),
   })
 
+/** A link of the shop as it works elsewhere: under the address that clients reach, or the one this page has. */
+export const publicLink = async (path: string) =>
+  new URL(path, (await call('settings', {})).publicUrl || location.origin).href
+
 /** Changes of the shelf; the list is read again after each. */
 export function useShelf() {
   const client = useQueryClient()

@@ -1,7 +1,7 @@
 import { gateOf } from '@nubrin/core/judge'
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import { call, refusalText, todayIso, urlOf } from '../../data'
+import { call, publicLink, refusalText, todayIso, urlOf } from '../../data'
 import { DateCell, Labelled, Refused, SelectCell, setText, TextCell } from '../../kit'
 import { useBench, useEdit, useOrder } from '../../store/commission'
 import { useSession } from '../../store/session'
@@ -23,8 +23,7 @@ export function RecordSheet() {
     try {
       await flush()
       const r = await call('issue', { params })
-      const settings = await call('settings', {})
-      setLink(new URL(r.link, settings.publicUrl || location.origin).href)
+      setLink(await publicLink(r.link))
       edit('issue the handoff', (d) => {
         d.handoff.issued.push({ number: r.number, on: todayIso(), revision: r.revision, by: me })
       })
