@@ -267,7 +267,7 @@ describe('blades', () => {
     fc.assert(
       fc.property(
         fc.integer({ min: 1, max: 12 }),
-        fc.integer({ min: 1, max: 40 }),
+        fc.integer({ min: 4, max: 40 }),
         fc.integer({ min: -3, max: 3 }),
         (g, n, d) => {
           const b = {
