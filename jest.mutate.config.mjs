@@ -8,7 +8,7 @@ const MEANT = {
   room: ['cavity', 'drawing', 'fit', 'bench'],
   drawing: ['drawing', 'bench'],
   fit: ['fit', 'bench', 'planning', 'layouts'],
-  power: ['power', 'currents', 'thresholds', 'findings'],
+  power: ['power', 'currents', 'figures', 'thresholds', 'findings'],
   parts: ['shelf', 'planning'],
   import: ['shelf', 'formats', 'versions'],
 }

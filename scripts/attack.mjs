@@ -2,8 +2,8 @@
 // fails when anything was answered with a fault, hung, was lost, or took too much memory.
 //   --small   a tenth of a hundredth of it, as npm test runs it: the same doors, another seed each day
 //   --seed=N  the same draw again
-import { spawn } from 'node:child_process'
-import { mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { execFileSync, spawn } from 'node:child_process'
+import { mkdirSync, mkdtempSync, readFileSync, rmSync, statfsSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
@@ -14,8 +14,8 @@ process.chdir(root)
 const small = process.argv.includes('--small')
 const seed = Number(process.argv.find((a) => a.startsWith('--seed='))?.slice(7) ?? Math.floor(Date.now() / 86_400_000))
 const HOW_MANY = small
-  ? { json: 150, zip: 20, wav: 30, csv: 20, pictures: 15, kills: 1 }
-  : { json: 10_000, zip: 1000, wav: 1000, csv: 500, pictures: 500, kills: 30 }
+  ? { json: 150, zip: 20, wav: 30, csv: 20, pictures: 15, kills: 1, disk: 1 }
+  : { json: 10_000, zip: 1000, wav: 1000, csv: 500, pictures: 500, kills: 30, disk: 3 }
 const HANGS_MS = 60_000
 const MOST_MEMORY = 1024 ** 3
 
@@ -33,6 +33,10 @@ const nat = (n) => Math.floor(random() * n)
 const { build } = await import('./build.mjs')
 await build()
 const data = mkdtempSync(join(tmpdir(), 'nubrin-attack-'))
+/** Another data folder, on a disk of its own that is soon full. */
+const SMALL_DISK = '420m'
+const tight = mkdtempSync(join(tmpdir(), 'nubrin-tight-'))
+let home = data
 let db
 let server
 let deaths = 0
@@ -47,7 +51,7 @@ async function start() {
       DATABASE_OWNER_URL: db.ownerUrl,
       NUBRIN_DEMO: '1',
       PORT: String(port),
-      NUBRIN_DATA: data,
+      NUBRIN_DATA: home,
       NUBRIN_SIGNIN_LIMIT: '100000',
       LOG_LEVEL: 'silent',
     },
@@ -102,7 +106,8 @@ async function ask(method, path, body, headers = {}) {
     const text = await res.text()
     const set = res.headers.getSetCookie().map((c) => c.split(';')[0])
     if (set.length) cookie = set.join('; ')
-    if (res.status >= 500 && res.status !== 503) note(`${res.status} to ${method} ${path}: ${text.slice(0, 160)}`)
+    if (res.status >= 500 && res.status !== 503 && res.status !== 507)
+      note(`${res.status} to ${method} ${path}: ${text.slice(0, 160)}`)
     return { status: res.status, text, json: () => JSON.parse(text) }
   } catch (e) {
     if (e.name === 'TimeoutError') note(`no answer within ${(Date.now() - began) / 1000} s: ${method} ${path}`)
@@ -324,6 +329,90 @@ const rounds = {
       void record
     }
   },
+  /** A disk of its own is filled: refusals say so, nothing acknowledged is gone, reading goes on, and with room all goes on. */
+  async disk() {
+    try {
+      execFileSync('mount', ['-t', 'tmpfs', '-o', `size=${SMALL_DISK}`, 'tmpfs', tight], { stdio: 'pipe' })
+    } catch (e) {
+      // Only root may; said, so that nobody takes it for tried.
+      console.log(`disk: not tried, a small disk cannot be mounted here: ${e.stderr?.toString().trim()}`)
+      return
+    }
+    stopping = true
+    server.kill('SIGTERM')
+    await new Promise((done) => server.once('exit', done))
+    await db.stop()
+    stopping = false
+    home = tight
+    db = await startMariadb(join(tight, 'mariadb'))
+    await start()
+    await signIn()
+    const sharp = (await import('sharp')).default
+    for (let i = 0; i < HOW_MANY.disk; i++) {
+      const free = () => {
+        const s = statfsSync(tight)
+        return s.bavail * s.bsize
+      }
+      const filler = join(tight, 'filler')
+      writeFileSync(filler, Buffer.alloc(Math.max(0, free() - 3_000_000 * (1 + nat(2)))))
+      const edits = []
+      let { revision: base } = (await ask('GET', '/commissions/reed-warden')).json()
+      const refused = { edits: 0, photos: 0 }
+      for (let k = 0; k < 400 && (refused.edits < 3 || refused.photos < 3); k++) {
+        const id = `d${i}-${k}`
+        const item = { id, text: `${id} ${'ledger '.repeat(280)}`, blocks: false }
+        const r = await ask('PATCH', '/commissions/reed-warden', {
+          base,
+          change: `disk-${seed}-${id}`,
+          ops: [
+            { op: 'insert', at: '/questions', item, after: null },
+            ...(edits.length > 40
+              ? [{ op: 'remove', at: `/questions/@${edits.at(-41).id}`, item: edits.at(-41), after: null }]
+              : []),
+          ],
+        })
+        if (r.status === 200) {
+          base = r.json().revision
+          edits.push(item)
+        } else if (r.status === 507) refused.edits++
+        else note(`a full disk: an edit is answered ${r.status} ${r.text.slice(0, 120)}`)
+        const noise = await sharp(Buffer.from(Array.from({ length: 300 * 300 * 3 }, () => nat(256))), {
+          raw: { width: 300, height: 300, channels: 3 },
+        })
+          .png()
+          .toBuffer()
+        const photo = await upload('/media', noise, 'x.png')
+        if (photo.status === 507) refused.photos++
+        else if (photo.status !== 201 && photo.status !== 200)
+          note(`a full disk: a photo is answered ${photo.status} ${photo.text.slice(0, 120)}`)
+        if (free() > 40_000) writeFileSync(filler, Buffer.alloc(40_000), { flag: 'a' })
+        if ((await ask('GET', '/commissions/reed-warden')).status !== 200) note('a full disk: reading stops')
+      }
+      if (!refused.photos) note('a full disk: no photo was refused, so nothing was tried')
+      const health = await ask('GET', '/health')
+      if (health.status !== 503 || !/disk/.test(health.text)) note(`a full disk: health says ${health.status}`)
+      rmSync(filler)
+      // Room again: what was refused goes through, and what was acknowledged is there, also after a kill.
+      server.kill('SIGKILL')
+      db.kill()
+      await new Promise((done) => setTimeout(done, 300))
+      db = await startMariadb(join(tight, 'mariadb'))
+      await start()
+      await signIn()
+      const lines = (await ask('GET', '/commissions/reed-warden/history')).text
+      const lost = edits.slice(-150).filter((e) => !lines.includes(`"${e.id}"`))
+      if (lost.length) note(`a full disk: ${lost.length} acknowledged edits are gone`)
+      const now = (await ask('GET', '/commissions/reed-warden')).json()
+      const after = await ask('PATCH', '/commissions/reed-warden', {
+        base: now.revision,
+        ops: now.record.questions
+          .filter((q) => /^d\d+-\d+$/.test(q.id))
+          .map((item) => ({ op: 'remove', at: `/questions/@${item.id}`, item, after: null }))
+          .concat([{ op: 'set', at: '/brief', value: `room again ${i}` }]),
+      })
+      if (after.status !== 200) note(`with room again an edit is answered ${after.status} ${after.text.slice(0, 120)}`)
+    }
+  },
 }
 
 let code = 0
@@ -354,6 +443,7 @@ try {
   stopping = true
   server?.kill('SIGTERM')
   await db?.stop()
-  rmSync(data, { recursive: true, force: true })
+  if (home === tight) execFileSync('umount', [tight])
+  for (const folder of [data, tight]) rmSync(folder, { recursive: true, force: true })
   process.exit(code)
 }

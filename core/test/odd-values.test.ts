@@ -8,23 +8,8 @@ import type { Commission } from '@nubrin/core/record'
 import { crossSectionAt, layOut } from '@nubrin/core/room'
 import { markdownOf, webVttOf } from '@nubrin/core/script'
 import { demoCommissions } from '@nubrin/demo'
+import { leaves, ODD, type Path, put } from './odd'
 import { demo, TODAY } from './samples'
-
-type Path = (string | number)[]
-const at = (root: unknown, path: Path) => path.reduce((v, k) => (v as Record<string, unknown>)[k], root)
-/** Every number of a record, and every text, by its path. */
-function leaves(v: unknown, of: 'number' | 'string', path: Path = []): Path[] {
-  if (typeof v === of) return [path]
-  if (typeof v !== 'object' || v === null) return []
-  return Object.entries(v).flatMap(([k, x]) => leaves(x, of, [...path, Array.isArray(v) ? Number(k) : k]))
-}
-const put = (root: Commission, path: Path, value: unknown): Commission => {
-  const copy = structuredClone(root)
-  const holder = at(copy, path.slice(0, -1)) as Record<string, unknown>
-  if (value === undefined) delete holder[path.at(-1)!]
-  else holder[path.at(-1)!] = value
-  return copy
-}
 
 /** Everything that is made of a record. */
 function everything(c: Commission) {
@@ -68,16 +53,9 @@ describe('whatever number stands in a record', () => {
         leaves(c, 'number').map((path) => [path.filter((k) => typeof k === 'string').join('.'), { c, path }]),
       ) as [string, { c: Commission; path: Path }][],
   )
-  const kinds: [string, unknown][] = [
-    ['nothing', 0],
-    ['less than nothing', -1],
-    ['huge', 1e308],
-    ['tiny', 5e-324],
-    ['missing', undefined],
-  ]
-  test.each(kinds)('%s: judged, drawn, told and handed over all the same', (_what, value) => {
+  test.each(ODD)('%s: judged, drawn, told and handed over all the same', (_what, value) => {
     const seen: string[] = []
-    for (const [field, { c, path }] of fields) for (const f of failed(put(c, path, value))) seen.push(`${field} ${f}`)
+    for (const [field, { c, path }] of fields) for (const f of failed(put(c, [path], value))) seen.push(`${field} ${f}`)
     expect(fields.size).toBeGreaterThan(100)
     expect(seen).toEqual([])
   })

@@ -36,7 +36,9 @@ export function standby(saber: Saber, how: LeftWay): Calculated {
     for (const blade of litBlades(saber).filter((b) => b.kind === 'pixel')) {
       if (how === 'on') {
         const n = pixels(saber, blade)
-        mA += g.from(`pixels of ${blade.name}`, n) * g.take(`idle current of ${blade.name}`, blade.idleCurrent)
+        mA +=
+          g.from(`pixels of ${blade.name}`, n) *
+          g.take(`idle current of ${blade.name}`, blade.idleCurrent, refTo('blade', blade.id))
       } else g.note(`${blade.name}, asleep`, 'taken as switched off by the board', true)
     }
   }

@@ -43,21 +43,44 @@ export function send(res: Response, p: HttpProblem): void {
     })
 }
 
-/** Whether an error says that the connection to the database is gone, however it is wrapped. */
-function isAway(e: unknown): boolean {
-  const x = e as {
-    name?: string
-    sqlState?: string
-    errno?: number
-    message?: string
-    parent?: unknown
-    original?: unknown
-  }
-  if (!x || typeof x !== 'object') return false
-  if (/^SequelizeConnection/.test(x.name ?? '') || x.sqlState?.startsWith('08')) return true
-  if (/connection (is )?closed|socket has unexpectedly|ECONNREFUSED|ECONNRESET/i.test(x.message ?? '')) return true
-  return isAway(x.original ?? x.parent)
+/** What an error says of itself, and what is wrapped in it. */
+interface Wrapped {
+  name?: string
+  code?: string
+  sqlState?: string
+  errno?: number
+  message?: string
+  parent?: unknown
+  original?: unknown
 }
+const within = (e: unknown, says: (x: Wrapped) => boolean): boolean => {
+  if (!e || typeof e !== 'object') return false
+  const x = e as Wrapped
+  return says(x) || within(x.original ?? x.parent, says)
+}
+
+/** Whether an error says that the connection to the database is gone, however it is wrapped. */
+const isAway = (e: unknown) =>
+  within(
+    e,
+    (x) =>
+      /^SequelizeConnection/.test(x.name ?? '') ||
+      x.sqlState?.startsWith('08') === true ||
+      /connection (is )?closed|socket has unexpectedly|ECONNREFUSED|ECONNRESET/i.test(x.message ?? ''),
+  )
+
+/** The database's words for no room: disk full, error writing a file, a table that cannot grow, a temporary file likewise. */
+const NO_ROOM = new Set([1021, 1026, 1114, 3, 28])
+/** Whether an error says that there is no room on the disk. */
+export const isFull = (e: unknown) =>
+  within(
+    e,
+    (x) =>
+      x.code === 'ENOSPC' ||
+      x.code === 'EDQUOT' ||
+      (x.sqlState !== undefined && NO_ROOM.has(x.errno ?? 0)) ||
+      /no space left on device/i.test(x.message ?? ''),
+  )
 
 /** Turns whatever was thrown into a problem; what nobody foresaw is logged and answered with 500 and no inner detail. */
 export const onError =
@@ -89,6 +112,11 @@ export const onError =
       return send(
         res,
         new HttpProblem(503, 'database', 'The database does not answer just now. Send it again in a moment.'),
+      )
+    if (isFull(error))
+      return send(
+        res,
+        new HttpProblem(507, 'disk', 'The server’s disk is full; nothing was saved. Make room, then send it again.'),
       )
     if (e.status && e.status >= 400 && e.status < 500)
       return send(res, new HttpProblem(e.status, e.type ?? 'request', 'The request cannot be read.'))

@@ -28,8 +28,14 @@ export class FolderFiles implements Files {
       await mkdir(join(this.folder, hash.slice(0, 2)), { recursive: true })
       // Written beside and renamed, so that a crash never leaves half a file under a good name.
       const draft = `${path}.${newId()}`
-      await writeFile(draft, bytes, { flush: true })
-      await rename(draft, path)
+      try {
+        await writeFile(draft, bytes, { flush: true })
+        await rename(draft, path)
+      } catch (e) {
+        // Half a file on a full disk would only take the room that is wanted.
+        await rm(draft, { force: true })
+        throw e
+      }
     }
     return hash
   }

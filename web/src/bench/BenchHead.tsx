@@ -79,11 +79,12 @@ function SaveMark() {
   const savedAt = useBench((b) => b.savedAt)
   const revision = useBench((b) => b.revision)
   const pending = useBench((b) => b.pending)
+  const because = useBench((b) => b.keptBecause)
   const text = {
     saved: `saved ${savedAt ? format(new Date(savedAt), 'HH:mm') : ''} · revision ${revision}`,
     saving: 'saving…',
     waiting: 'saving…',
-    kept: `no connection · ${pending ? `${pending} kept here` : 'as last read'}`,
+    kept: `${because ? 'the server cannot save' : 'no connection'} · ${pending ? `${pending} kept here` : 'as last read'}`,
     signedOut: `signed out · ${pending} kept here`,
     conflict: 'saved, but one thing to decide',
     refused: 'not saved',

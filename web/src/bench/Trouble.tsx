@@ -51,9 +51,15 @@ export function Trouble() {
   const problems = useBench((b) => b.problems)
   const takeBack = useBench((b) => b.takeBack)
   const flush = useBench((b) => b.flush)
+  const because = useBench((b) => b.keptBecause)
   return (
     <>
       {save === 'signedOut' ? <SignInSheet done={() => void flush()} /> : null}
+      {save === 'kept' && because ? (
+        <Bar>
+          <p>{because} What you enter is kept in this browser and goes out by itself.</p>
+        </Bar>
+      ) : null}
       {save === 'unkept' ? (
         <Bar>
           <p>This browser keeps nothing (its store is full or forbidden). Stay on this page until it says “saved”.</p>

@@ -32,6 +32,8 @@ export interface BenchState {
   record: Commission | undefined
   revision: number
   save: SaveState
+  /** Why work is only kept here, in the server's words; undefined when there is no answer at all. */
+  keptBecause: string | undefined
   savedAt: string
   savedBy: string
   saberId: string
@@ -89,6 +91,7 @@ const EMPTY = {
   record: undefined,
   revision: 0,
   save: 'saved' as SaveState,
+  keptBecause: undefined as string | undefined,
   savedAt: '',
   savedBy: '',
   lit: undefined,
@@ -311,6 +314,7 @@ export const useBench = create<BenchState>()((set, get) => {
       show()
       if (!mine.refusal) schedule(0)
     } else {
+      set({ keptBecause: err.status > 0 ? err.message : undefined })
       show('kept')
       schedule(wait)
       wait = Math.min(LONGEST_WAIT, wait * 2)

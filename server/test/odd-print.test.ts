@@ -1,0 +1,42 @@
+import { describe, expect, test } from '@jest/globals'
+import { buildHandoff } from '@nubrin/core/handoff'
+import { readCommission } from '@nubrin/core/import'
+import type { Commission } from '@nubrin/core/record'
+import { demoCommissions } from '@nubrin/demo'
+import { leaves, ODD, type Path, put } from '../../core/test/odd'
+import { handoffPdf } from '../src/handoff/pdf'
+
+const TODAY = '2026-11-24'
+
+/** The record with one odd value in every number that may hold it; where the schema lets it not in, what was there stays. */
+function allOdd(c: Commission, value: unknown): { record: Commission; changed: number } {
+  let odd: Path[] = leaves(c, 'number').filter(([first]) => first !== 'version')
+  for (;;) {
+    const record = put(c, odd, value)
+    const read = readCommission(JSON.stringify(record))
+    if (read.ok) return { record: read.record, changed: odd.length }
+    const wrong = read.problems.map((p) => p.path)
+    const kept = odd.filter(
+      (path) =>
+        !wrong.some((w) => `${w}/`.startsWith(`/${path.join('/')}/`) || w === `/${path.slice(0, -1).join('/')}`),
+    )
+    if (kept.length === odd.length) throw new Error(JSON.stringify(read.problems.slice(0, 3)))
+    odd = kept
+  }
+}
+
+describe('whatever numbers stand in a record, it is printed', () => {
+  const orders = demoCommissions(TODAY).filter((c) => c.sabers.length > 0)
+  test.each(ODD)('%s, everywhere at once', async (_what, value) => {
+    let all = 0
+    for (const c of orders) {
+      const { record, changed } = allOdd(c, value)
+      all += changed
+      const pdf = await handoffPdf(buildHandoff(record, 'Shop', TODAY), record.sabers, 'A4')
+      expect(Buffer.from(pdf.subarray(0, 5)).toString()).toBe('%PDF-')
+      expect(Buffer.from(pdf.subarray(-8)).toString()).toContain('%%EOF')
+    }
+    // A value that is missing is mostly refused, since a fact needs one.
+    expect(all).toBeGreaterThan(value === undefined ? 20 : 300)
+  })
+})
