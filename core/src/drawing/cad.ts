@@ -143,8 +143,9 @@ export function cadOf(saber: Saber): { entities: CadEntity[]; left: string[]; wi
       left.push(`${p.name}: no place or size`)
       continue
     }
-    const { height } = lieOf(saber, p, shape)
-    box('PARTS', s.x0, height - half, s.x1, height + half)
+    const { height, turn } = lieOf(saber, p, shape)
+    const mid = turn ? sideOf(turn) * height : height
+    box('PARTS', s.x0, mid - half, s.x1, mid + half)
   }
   for (const o of saber.hilt.openings) {
     const [at, length] = [known(o.at), known(o.length)]
