@@ -2,18 +2,19 @@ import { readFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { describe, expect, test } from '@jest/globals'
-import { readCommission } from '@nubrin/core/import'
+import { lift, nestedDeeper, readCommission, readDocument, writeCommission } from '@nubrin/core/import'
 import {
   blankCommission,
   blankSaber,
   byId,
   type Commission,
   hasCutOff,
+  keyWords,
   nameOf,
   placesOf,
   saberTitle,
 } from '@nubrin/core/record'
-import { composeOps, type Op, rebaseOps } from '@nubrin/core/record/ops'
+import { applyOps, composeOps, type Op, rebaseOps } from '@nubrin/core/record/ops'
 import { demo, done } from './samples'
 
 const here = join(dirname(fileURLToPath(import.meta.url)), 'fixtures')
@@ -178,5 +179,69 @@ describe('what an older file holds wrongly', () => {
     })
     expect(c.sabers[0]!.hilt.sections[1]!.length).toEqual({ value: null, unit: 'mm', source: 'unknown' })
     expect(c.aside).toMatchObject([{ why: 'is kept in mm, not in V', was: expect.stringContaining('"value":12') }])
+  })
+})
+
+describe('what a text or a document may be before it is a record', () => {
+  test.each([
+    ['[', 1, false],
+    ['[[', 1, true],
+    ['{"a":{"b":1}}', 1, true],
+    ['{"a":{"b":1}}', 2, false],
+    ['[][][]', 1, false],
+    // Brackets in words are words, also after a quotation mark that is one.
+    ['"[[["', 0, false],
+    ['"\\"[[["', 0, false],
+    ['"\\\\"[', 0, true],
+    ['"a"[', 0, true],
+    ['["a"]', 1, false],
+    ['', 0, false],
+  ])('%s is deeper than %d: %s', (text, most, deeper) => expect(nestedDeeper(text, most)).toBe(deeper))
+  test('no JSON is told as such with how it began, and a byte-order mark is none of it', () => {
+    expect(readCommission('{"a":')).toEqual({
+      ok: false,
+      problems: [{ path: '', rule: 'json', message: expect.stringMatching(/^This is not JSON: ./), got: '{"a":' }],
+    })
+    const long = readCommission(`x${'y'.repeat(100)}`)
+    expect(!long.ok && long.problems[0]!.got).toHaveLength(60)
+    expect(readCommission(`\uFEFF${writeCommission(demo('reed-warden'))}`)).toMatchObject({ ok: true })
+    expect(readCommission(`${'['.repeat(41)}`)).toEqual({
+      ok: false,
+      problems: [{ path: '', rule: 'maxDepth', message: 'The document is nested deeper than 40 levels.' }],
+    })
+  })
+  test.each([null, 7, 'text', [], {}, { version: 99 }, { version: '3' }, { version: -1 }])(
+    'what is no commission is refused by its rules, not lifted: %j',
+    (raw) => {
+      const r = readDocument(raw)
+      expect(r.ok).toBe(false)
+      expect(!r.ok && r.problems.length).toBeGreaterThan(0)
+      expect(lift(raw)).toBe(raw)
+    },
+  )
+  test('what is wrong in an older file is told in the words of its own version', () => {
+    const v2 = JSON.parse(readFileSync(join(here, 'cinder-oath.v2.json'), 'utf8'))
+    const r = readDocument({ ...v2, title: 7 })
+    expect(r).toMatchObject({ ok: false, problems: [{ path: '/title', rule: 'type' }] })
+    expect(readDocument(v2)).toMatchObject({ ok: true, record: { version: 3 } })
+  })
+  test('a path to what is no list of things, or to no thing, is refused', () => {
+    const c = demo('reed-warden')
+    const why = (op: object) => {
+      const r = applyOps(c, [op as never])
+      return r.ok ? 'done' : r.why
+    }
+    expect(why({ op: 'set', at: '/requests/0', value: 1 })).toBe('notAList')
+    expect(why({ op: 'set', at: `/requests/@${c.requests[0]!.id}`, value: 1 })).toBe('notAList')
+    expect(why({ op: 'unset', at: '/requests/@none/text', was: 'x' })).not.toBe('done')
+    expect(why({ op: 'set', at: '/title', value: 'x', was: c.title })).toBe('done')
+  })
+  test('words of a key are for a maker’s eye', () => {
+    expect(['bladeRetention', 'a', 'twoBigWords', 'v2Key'].map(keyWords)).toEqual([
+      'blade retention',
+      'a',
+      'two big words',
+      'v2key',
+    ])
   })
 })
