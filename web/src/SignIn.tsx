@@ -1,9 +1,10 @@
-import { useEffect, useState } from 'react'
-import { useForm } from 'react-hook-form'
+import { lazy, Suspense, useEffect, useState } from 'react'
 import { Outlet } from 'react-router'
-import { ApiError } from './data'
-import { Modal, Refused } from './kit'
+import { Modal } from './kit'
 import { useSession } from './store/session'
+
+// Whoever is signed in does not need the form.
+const SignInForm = lazy(() => import('./SignInForm'))
 
 /** Shows what is behind it to whoever is signed in, and the door to everyone else. */
 export function SignedIn() {
@@ -24,70 +25,6 @@ export function SignedIn() {
   return person ? <Outlet /> : <Door />
 }
 
-interface Keys {
-  name: string
-  password: string
-  code: string
-}
-
-/** Name, password and, where one is set, the code of an authenticator. */
-function SignInForm({ done }: { done?: () => void }) {
-  const signIn = useSession((s) => s.signIn)
-  const { register, handleSubmit, formState } = useForm<Keys>()
-  const [refused, setRefused] = useState('')
-  const [asksCode, setAsksCode] = useState(false)
-  const go = ({ name, password, code }: Keys) =>
-    signIn(name, password, code || undefined).then(done, (e: Error) => {
-      const wanted = e instanceof ApiError && e.body.title === 'codeWanted'
-      if (wanted) setAsksCode(true)
-      setRefused(wanted ? '' : e.message)
-    })
-  return (
-    <form noValidate onSubmit={handleSubmit(go)}>
-      <label className="label" htmlFor="name">
-        Sign-in name
-      </label>
-      <input
-        id="name"
-        autoComplete="username"
-        className="cell mb-1"
-        {...register('name', { required: 'Enter your sign-in name.' })}
-      />
-      <Refused why={formState.errors.name?.message} />
-      <label className="label mt-3 block" htmlFor="password">
-        Password
-      </label>
-      <input
-        id="password"
-        type="password"
-        autoComplete="current-password"
-        className="cell mb-1"
-        {...register('password', { required: 'Enter your password.' })}
-      />
-      <Refused why={formState.errors.password?.message} />
-      {asksCode ? (
-        <>
-          <label className="label mt-3 block" htmlFor="code">
-            The code of your authenticator
-          </label>
-          <input
-            id="code"
-            inputMode="numeric"
-            autoComplete="one-time-code"
-            className="cell mb-1"
-            {...register('code', { pattern: { value: /^\d{6}$/, message: 'Six digits.' } })}
-          />
-          <Refused why={formState.errors.code?.message} />
-        </>
-      ) : null}
-      <Refused why={refused} className="mt-2" />
-      <button type="submit" className="btn btn-main mt-5" disabled={formState.isSubmitting}>
-        Open the shop
-      </button>
-    </form>
-  )
-}
-
 /** Signing in again in the middle of work: what was typed stays where it is. */
 export function SignInSheet({ done }: { done: () => void }) {
   const [open, setOpen] = useState(true)
@@ -95,12 +32,14 @@ export function SignInSheet({ done }: { done: () => void }) {
   return (
     <Modal title="Your session has ended" close={() => setOpen(false)}>
       <p className="text-quiet mt-1 mb-3">Everything you entered is kept here and goes out once you are back.</p>
-      <SignInForm
-        done={() => {
-          setOpen(false)
-          done()
-        }}
-      />
+      <Suspense>
+        <SignInForm
+          done={() => {
+            setOpen(false)
+            done()
+          }}
+        />
+      </Suspense>
     </Modal>
   )
 }
@@ -131,7 +70,9 @@ function Door() {
     <Porch>
       <h1 className="text-2xl">Nubrin</h1>
       <p className="text-quiet mb-5">The shop’s memory and its second pair of eyes.</p>
-      <SignInForm />
+      <Suspense>
+        <SignInForm />
+      </Suspense>
     </Porch>
   )
 }

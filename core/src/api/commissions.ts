@@ -1,4 +1,4 @@
-import { Type as T } from '@sinclair/typebox'
+import * as T from '@sinclair/typebox'
 import { Commission, JOBS, PURPOSES } from '../record'
 import { type Op, OpSchema } from '../record/ops'
 import { closed, Moment, Revision, Title } from './common'

@@ -1,4 +1,4 @@
-import { Type as T } from '@sinclair/typebox'
+import * as T from '@sinclair/typebox'
 
 export const closed = { additionalProperties: false }
 export const Title = T.String({ minLength: 1, maxLength: 120, pattern: '\\S' })

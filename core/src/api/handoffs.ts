@@ -1,4 +1,4 @@
-import { Type as T } from '@sinclair/typebox'
+import * as T from '@sinclair/typebox'
 import { Photo, Saber } from '../record'
 import { closed, Moment, orNull, Revision } from './common'
 import { route } from './route'

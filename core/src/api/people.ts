@@ -1,4 +1,4 @@
-import { Type as T } from '@sinclair/typebox'
+import * as T from '@sinclair/typebox'
 import { closed, Moment, orNull } from './common'
 import { route } from './route'
 

@@ -1,4 +1,4 @@
-import { Type as T } from '@sinclair/typebox'
+import * as T from '@sinclair/typebox'
 import { STATIONS } from '../judge'
 import { Hilt, JOBS } from '../record'
 import { closed, Moment, orNull, Revision } from './common'

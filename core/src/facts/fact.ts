@@ -1,4 +1,5 @@
-import { Type as T, type TSchema } from '@sinclair/typebox'
+import type { TSchema } from '@sinclair/typebox'
+import * as T from '@sinclair/typebox'
 import { possible, type Unit } from '../units/unit'
 
 /** Where a value comes from. The order is the order of trust, best first. */

@@ -1,9 +1,25 @@
-import { converter, differenceCiede2000, formatHex } from 'culori'
+import {
+  converter,
+  differenceCiede2000,
+  formatHex,
+  modeLab,
+  modeLab65,
+  modeLrgb,
+  modeOklab,
+  modeOklch,
+  modeRgb,
+  modeXyz50,
+  modeXyz65,
+  useMode,
+} from 'culori/fn'
 
 /** More than three general flashes a second is the usual photosensitive threshold (WCAG 2.3.1). */
 export const FLASH_LIMIT_HZ = 3
 /** Below about this ΔE00 two blade colours are hard to tell apart side by side. */
 export const SAME_COLOUR = 5
+
+// Only the spaces that are asked for: the whole library knows thirty.
+for (const mode of [modeRgb, modeLrgb, modeXyz50, modeXyz65, modeLab, modeLab65, modeOklab, modeOklch]) useMode(mode)
 
 const ciede = differenceCiede2000()
 const linear = converter('lrgb')

@@ -1,4 +1,4 @@
-import { Type as T } from '@sinclair/typebox'
+import * as T from '@sinclair/typebox'
 import { MATERIALS, PartKindSchema, SpecMap } from '../record'
 
 const Text = T.String({ maxLength: 240 })

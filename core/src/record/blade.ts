@@ -1,4 +1,5 @@
-import { type Static, Type as T } from '@sinclair/typebox'
+import type { Static } from '@sinclair/typebox'
+import * as T from '@sinclair/typebox'
 import { factOf } from '../facts/fact'
 import { idOf, ownId } from './ref'
 import { Line, list, obj, oneOf, opt } from './schema-kit'

@@ -1,4 +1,5 @@
-import { type Static, Type as T } from '@sinclair/typebox'
+import type { Static } from '@sinclair/typebox'
+import * as T from '@sinclair/typebox'
 import { idOf, ownId, ref } from './ref'
 import { JOBS, Saber } from './saber'
 import { Day, Hash, Line, list, obj, oneOf, opt, Text } from './schema-kit'

@@ -1,4 +1,5 @@
-import { type Static, Type as T } from '@sinclair/typebox'
+import type { Static } from '@sinclair/typebox'
+import * as T from '@sinclair/typebox'
 import { factOf } from '../facts/fact'
 import { STATUSES } from './preset'
 import { idOf, ownId } from './ref'

@@ -1,4 +1,5 @@
-import { type Static, Type as T, type TOptional, type TUnsafe } from '@sinclair/typebox'
+import type { Static, TOptional, TUnsafe } from '@sinclair/typebox'
+import * as T from '@sinclair/typebox'
 import { type Fact, factOf } from '../facts/fact'
 import { MATERIALS } from './hilt'
 import { KINDS, type PartKind, SPECS, type SpecKey } from './kinds'

@@ -1,4 +1,4 @@
-import { Type as T } from '@sinclair/typebox'
+import * as T from '@sinclair/typebox'
 
 /**
  * Everything in a record that has an identity, with the words for one and for many. The schema says where each kind lives

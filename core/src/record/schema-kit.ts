@@ -1,4 +1,5 @@
-import { Type as T, type TSchema } from '@sinclair/typebox'
+import type { TSchema } from '@sinclair/typebox'
+import * as T from '@sinclair/typebox'
 
 export const closed = { additionalProperties: false }
 /** An object with exactly these fields. */

@@ -2,19 +2,22 @@ import { STATIONS, type Station } from '@nubrin/core/judge'
 import { useCallback, useEffect, useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { KeySheet, type Sheet, useCommands, useKeys } from '../commands'
+import { BENCH_COMMANDS } from '../commands/bench'
 import { BenchDrawing } from '../drawing/BenchDrawing'
 import { Boundary, FindingsPanel } from '../kit'
+import { fetchWhenIdle, later } from '../later'
 import { STATION_NAME } from '../names'
 import { useBench, useOrder, useStationFindings } from '../store/commission'
-import { AddFact } from './AddFact'
 import { BenchHead } from './BenchHead'
-import { History } from './History'
-import { KeepModel } from './KeepModel'
-import { Phone } from './Phone'
-import { RemovalSheet } from './Removal'
 import { StationRuler } from './StationRuler'
 import { Trouble } from './Trouble'
 import { useView } from './views'
+
+const AddFact = later(() => import('./AddFact').then((m) => m.AddFact))
+const History = later(() => import('./History').then((m) => m.History))
+const KeepModel = later(() => import('./KeepModel').then((m) => m.KeepModel))
+const Phone = later(() => import('./Phone').then((m) => m.Phone))
+const RemovalSheet = later(() => import('./Removal').then((m) => m.RemovalSheet))
 
 /** A commission on the bench: its drawing above, one station's work in the middle, what stands against it at the side. */
 export default function Bench() {
@@ -53,14 +56,16 @@ function Laid({ station }: { station: Station }) {
   const order = useOrder()
   const all = useBench((b) => b.findings)
   const cutting = useBench((b) => b.cutting)
+  const removing = useBench((b) => b.removing !== undefined)
   const here = useStationFindings(station)
   const [sheet, setSheet] = useState<Sheet>()
   const [cut, setCut] = useState(80)
   const View = useView(station)
   const show = useCallback((s: Sheet) => setSheet(s), [])
   const close = () => setSheet(undefined)
-  const commands = useCommands('commission', show)
+  const commands = useCommands(BENCH_COMMANDS, show, useBench.getState)
   useKeys(commands)
+  useEffect(() => fetchWhenIdle(AddFact, RemovalSheet, History, KeepModel, Phone), [])
   useEffect(() => {
     document.title = `${order.title} · ${STATION_NAME[station]} · Nubrin`
   }, [order.title, station])
@@ -83,7 +88,7 @@ function Laid({ station }: { station: Station }) {
           <FindingsPanel list={here} elsewhere={elsewhere} />
         </aside>
       </div>
-      <RemovalSheet />
+      {removing ? <RemovalSheet /> : null}
       {sheet === 'addFact' ? <AddFact close={close} /> : null}
       {sheet === 'keepModel' ? <KeepModel close={close} /> : null}
       {sheet === 'history' ? <History close={close} /> : null}

@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query'
 import { format } from 'date-fns'
-import QR from 'qrcode'
 import { call, publicLink } from '../data'
 import { Modal, Refused } from '../kit'
+import { qr } from '../qr'
 import { useOrder } from '../store/commission'
 
 /** A link as a picture to hold a phone at: its photos come to this commission, for an hour. */
@@ -15,7 +15,7 @@ export function Phone({ close }: { close: () => void }) {
     queryFn: async () => {
       const r = await call('phoneLink', { params: { id: order.id }, body: {} })
       const link = await publicLink(r.link)
-      return { link, until: r.expires, picture: await QR.toString(link, { type: 'svg', margin: 1 }) }
+      return { link, until: r.expires, picture: await qr(link) }
     },
   })
   return (

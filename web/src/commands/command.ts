@@ -19,12 +19,17 @@ export interface Command {
   words: string
   /** Keys as they are pressed: `f`, `ctrl+z`, `/`. */
   keys?: readonly string[]
-  where: 'everywhere' | 'rack' | 'commission'
   /** Listed in the menu of its page. */
   menu?: true
   can?: (s: Scope) => string | undefined
   run: (s: Scope) => void
 }
+
+/** Goes to another screen. */
+export const go = (s: Scope, path: string) => void s.navigate(path)
+
+/** On every page. */
+export const KEYS: Command = { id: 'keys', words: 'What the keys do', keys: ['?'], run: (s) => s.show('keys') }
 
 /** Runs a command if it can be done; says whether it was. */
 export function perform(c: Command, s: Scope): boolean {

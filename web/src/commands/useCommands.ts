@@ -1,21 +1,19 @@
 import { useEffect, useMemo } from 'react'
 import { useNavigate } from 'react-router'
-import { useBench } from '../store/commission'
+import type { BenchState } from '../store/commission'
 import { type Command, perform, pressed, type Scope, type Sheet } from './command'
-import { COMMANDS } from './list'
 
-/** The commands of a page, bound to their keys while it is open. */
-export function useCommands(where: 'rack' | 'commission', show: (sheet: Sheet) => void) {
+/** The commands of a page; `bench` gives what lies on the bench, where there is one. */
+export function useCommands(list: readonly Command[], show: (sheet: Sheet) => void, bench?: () => BenchState) {
   const navigate = useNavigate()
   return useMemo(() => {
-    const list = COMMANDS.filter((c) => c.where === where || c.where === 'everywhere')
-    const scope = (): Scope => ({ navigate, show, bench: where === 'commission' ? useBench.getState() : undefined })
+    const scope = (): Scope => ({ navigate, show, bench: bench?.() })
     return {
       list,
       why: (c: Command) => c.can?.(scope()),
       run: (c: Command) => perform(c, scope()),
     }
-  }, [where, navigate, show])
+  }, [list, navigate, show, bench])
 }
 
 /** Listens to the keys of some commands. */

@@ -1,9 +1,10 @@
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react'
 import { format, isValid, parseISO } from 'date-fns'
 import { CalendarDays, X } from 'lucide-react'
-import { useId } from 'react'
-import { DayPicker } from 'react-day-picker'
-import 'react-day-picker/style.css'
+import { lazy, Suspense, useId } from 'react'
+
+const load = () => import('./calendar')
+const Calendar = lazy(load)
 
 /** A day as its reader writes it. */
 export const dayText = (iso: string): string => {
@@ -35,6 +36,8 @@ export function DateCell({
           data-date={label}
           aria-labelledby={`${name} ${shown}`}
           className="cell flex items-center gap-1 text-left"
+          onFocus={() => void load()}
+          onPointerEnter={() => void load()}
         >
           <span id={name} className="sr-only">
             {label}
@@ -46,16 +49,15 @@ export function DateCell({
         </PopoverButton>
         <PopoverPanel anchor="bottom start" className="calendar border-ink bg-card z-60 border p-2 shadow-lg">
           {({ close }) => (
-            <DayPicker
-              mode="single"
-              autoFocus
-              weekStartsOn={1}
-              {...(day && isValid(day) ? { selected: day, defaultMonth: day } : {})}
-              onSelect={(d) => {
-                if (d) onCommit(format(d, 'yyyy-MM-dd'))
-                close()
-              }}
-            />
+            <Suspense>
+              <Calendar
+                day={day && isValid(day) ? day : undefined}
+                onSelect={(d) => {
+                  if (d) onCommit(format(d, 'yyyy-MM-dd'))
+                  close()
+                }}
+              />
+            </Suspense>
           )}
         </PopoverPanel>
       </Popover>

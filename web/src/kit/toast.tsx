@@ -1,14 +1,28 @@
-import { Toaster, toast } from 'sonner'
+import { lazy, Suspense, useSyncExternalStore } from 'react'
+
+// The messages' own code comes with the first message.
+const Toaster = lazy(() => import('./toaster').then((m) => ({ default: m.Toaster })))
+let wanted = false
+const waiting = new Set<() => void>()
 
 /** Says in passing what happened; what must be answered is said where it stands. */
-export const tell = (text: string) => toast(text)
+export const tell = (text: string) => {
+  wanted = true
+  for (const w of waiting) w()
+  void import('./toaster').then((m) => m.show(text))
+}
 
-export const Toasts = () => (
-  <Toaster
-    position="bottom-left"
-    toastOptions={{
-      unstyled: true,
-      classNames: { toast: 'bg-ink text-paper px-4 py-2 border border-ink shadow-lg', error: 'bg-stop!' },
-    }}
-  />
-)
+export function Toasts() {
+  const needed = useSyncExternalStore(
+    (told) => {
+      waiting.add(told)
+      return () => waiting.delete(told)
+    },
+    () => wanted,
+  )
+  return needed ? (
+    <Suspense>
+      <Toaster />
+    </Suspense>
+  ) : null
+}

@@ -2,12 +2,15 @@ import { useWindowVirtualizer } from '@tanstack/react-virtual'
 import { useCallback, useEffect, useRef, useState } from 'react'
 import { Link } from 'react-router'
 import { KeySheet, type Sheet, useCommands, useKeys } from '../commands'
+import { RACK_COMMANDS } from '../commands/rack'
 import { type RackRow, useFound, useRack } from '../data'
 import { Refused } from '../kit'
+import { fetchWhenIdle, later } from '../later'
 import { useSession } from '../store/session'
 import { ModelSheet } from './ModelSheet'
-import { NewCommission } from './NewCommission'
 import { Peg } from './Peg'
+
+const NewCommission = later(() => import('./NewCommission').then((m) => m.NewCommission))
 
 type Pages = ReturnType<typeof useRack>
 const rowsOf = (p: Pages): RackRow[] => p.data?.pages.flatMap((x) => x.commissions) ?? []
@@ -24,8 +27,9 @@ export default function Rack() {
   const found = useFound(find)
   const [sheet, setSheet] = useState<Sheet>()
   const show = useCallback((s: Sheet) => setSheet(s), [])
-  const commands = useCommands('rack', show)
+  const commands = useCommands(RACK_COMMANDS, show)
   useKeys(commands)
+  useEffect(() => fetchWhenIdle(NewCommission), [])
   useEffect(() => {
     document.title = 'On the rack · Nubrin'
   }, [])

@@ -1,8 +1,8 @@
-import QR from 'qrcode'
 import { useState } from 'react'
 import { useForm } from 'react-hook-form'
 import { call } from '../data'
 import { Modal, Refused } from '../kit'
+import { qr } from '../qr'
 import { useSession } from '../store/session'
 import { Block, useDeed, Why } from './parts'
 
@@ -70,7 +70,7 @@ export function Myself() {
             onClick={() =>
               void run(async () => {
                 const { secret, uri } = await call('beginFactor', {})
-                setFactor({ secret, picture: await QR.toString(uri, { type: 'svg', margin: 1 }) })
+                setFactor({ secret, picture: await qr(uri) })
               })
             }
           >

@@ -1,4 +1,4 @@
-import { Type as T } from '@sinclair/typebox'
+import * as T from '@sinclair/typebox'
 
 /**
  * Changes as values. A path names things by identity, `/sabers/@rw/hilt/sections/@rw-grip/length`, so that a change lands on

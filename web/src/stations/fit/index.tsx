@@ -4,15 +4,17 @@ import { formatNumber } from '@nubrin/core/units'
 import { useEffect, useMemo, useState } from 'react'
 import { useCatalogue } from '../../data'
 import { FigureView, Tabs } from '../../kit'
+import { fetchWhenIdle, later } from '../../later'
 import { useBench, useSaber } from '../../store/commission'
 import type { StationProps } from '../station'
-import { BalanceBench } from './Balance'
-import { Blades } from './Blades'
 import { Closing } from './Closing'
 import { CrossSection } from './CrossSection'
-import { Layouts } from './Layouts'
 import { Parts } from './Parts'
 import { Wires } from './Wires'
+
+const Layouts = later(() => import('./Layouts').then((m) => m.Layouts))
+const Blades = later(() => import('./Blades').then((m) => m.Blades))
+const BalanceBench = later(() => import('./Balance').then((m) => m.BalanceBench))
 
 const BENCHES = ['Parts', 'Layouts', 'Blades', 'Balance'] as const
 
@@ -23,6 +25,7 @@ export default function Fit({ cut }: StationProps) {
   const lit = useBench((b) => b.lit)
   const { data: rows = [], error } = useCatalogue()
   const [bench, setBench] = useState(0)
+  useEffect(() => fetchWhenIdle(Layouts, Blades, BalanceBench), [])
   // Touching a blade on the drawing opens the blades, touching a part the parts.
   const kind = lit ? partsOfRef(lit)?.kind : undefined
   useEffect(() => {

@@ -4,9 +4,11 @@ import type { Preset, Saber } from '@nubrin/core/record'
 import { formatNumber } from '@nubrin/core/units'
 import { useMemo } from 'react'
 import { FigureView } from '../../kit'
-import { Discharge } from './Discharge'
+import { later } from '../../later'
 import { LeftInADrawer } from './LeftInADrawer'
 import { UseProfile } from './UseProfile'
+
+const Discharge = later(() => import('./Discharge').then((m) => m.Discharge))
 
 /** How long it runs in its use, how long it keeps, how it charges, and how loud it may be. */
 export function TimeAndVolume({ saber, preset }: { saber: Saber; preset: Preset | undefined }) {

@@ -1,0 +1,20 @@
+import { type Command, go, KEYS } from './command'
+
+/** What can be done at home, in the order of the sheet of keys. */
+export const RACK_COMMANDS: readonly Command[] = [
+  KEYS,
+  {
+    id: 'newCommission',
+    words: 'Begin a commission',
+    keys: ['n'],
+    run: (s) => s.show('newCommission'),
+  },
+  { id: 'shelf', words: 'Open the shelf', keys: ['s'], run: (s) => go(s, '/shelf') },
+  { id: 'shop', words: 'Open the shop’s own page', keys: ['o'], run: (s) => go(s, '/shop') },
+  {
+    id: 'find',
+    words: 'Find on the rack',
+    keys: ['/'],
+    run: () => document.getElementById('find')?.focus(),
+  },
+]
