@@ -72,7 +72,7 @@ const isAway = (e: unknown) =>
 /** The database's words for no room: disk full, error writing a file, a table that cannot grow, a temporary file likewise. */
 const NO_ROOM = new Set([1021, 1026, 1114, 3, 28])
 /** Whether an error says that there is no room on the disk. */
-export const isFull = (e: unknown) =>
+const isFull = (e: unknown) =>
   within(
     e,
     (x) =>
