@@ -1,5 +1,4 @@
 import { describe, expect, test } from '@jest/globals'
-import { proposeSteps } from '@nubrin/core/access'
 import { fact, known } from '@nubrin/core/facts'
 import {
   axialSlack,
@@ -243,84 +242,5 @@ describe('the record by name', () => {
     const c = blankCommission(ids(), { title: 'New', client: '', job: 'install', purpose: 'display' })
     expect(readCommission(JSON.stringify(c))).toEqual({ ok: true, record: c })
     expect(c.sabers[0]!.id).not.toBe(c.id)
-  })
-})
-
-describe('steps drafted from what is built', () => {
-  const steps = (change: (s: Saber) => void, task: Parameters<typeof proposeSteps>[1]) => {
-    const s = done()
-    change(s)
-    return proposeSteps(s, task, ids())
-  }
-  const key = (s: Saber, cut: Saber['cutPower']) => {
-    s.parts = s.parts
-      .filter((p) => p.kind !== 'killSwitch')
-      .concat(fitFrom(GENERIC_CATALOGUE.find((r) => r.kind === 'killKey')!, 'key'))
-    s.cutPower = cut
-  }
-  type Draft = [
-    what: string,
-    change: (s: Saber) => void,
-    task: Parameters<typeof proposeSteps>[1],
-    text: RegExp,
-    way: string,
-  ]
-  const drafts: Draft[] = [
-    ['a slide', () => undefined, 'powerOn', /^Slide the .* on$/, 'slide'],
-    ['a slide', () => undefined, 'powerOff', /^Slide the .* off$/, 'slide'],
-    ['a key to pull', (s: Saber) => key(s, 'killKeyPull'), 'powerOn', /^Pull out the /, 'pull'],
-    ['a key to turn', (s: Saber) => key(s, 'killKeyTurn'), 'powerOn', /^Put the .* in and turn it$/, 'pull'],
-    ['a key', (s: Saber) => key(s, 'killKeyPull'), 'powerOff', /^Push the .* back in$/, 'push'],
-    [
-      'a left-hand thread',
-      (s: Saber) => void (s.hilt.sections[0]!.joint.hand = 'left'),
-      'open',
-      /^Unscrew the pommel$/,
-      'clockwise',
-    ],
-    [
-      'magnets',
-      (s: Saber) => void (s.hilt.sections[0]!.joint = { kind: 'magnet' }),
-      'open',
-      /^Pull off the pommel$/,
-      'pull',
-    ],
-    [
-      'a blade that is turned in',
-      (s: Saber) => void (s.hilt.sockets[0]!.insertion = 'clockwise'),
-      'bladeOut',
-      /^Turn the blade clockwise while pulling/,
-      'clockwise',
-    ],
-    [
-      'a blade never to be twisted',
-      (s: Saber) => void (s.hilt.sockets[0]!.insertion = 'straight'),
-      'bladeIn',
-      /never twist it$/,
-      'push',
-    ],
-    ['no port', () => undefined, 'charge', /^Take the cell out and charge it/, 'none'],
-    [
-      'a port',
-      (s: Saber) => void s.parts.push(fitFrom(GENERIC_CATALOGUE.find((r) => r.kind === 'chargePort')!, 'port')),
-      'charge',
-      /^Cut the power, then plug the charger into/,
-      'push',
-    ],
-  ]
-  test.each(drafts)('%s, %#', (_what, change, task, text, direction) => {
-    const found = steps(change, task).find((x) => text.test(x.text))
-    expect(found?.direction).toBe(direction)
-  })
-  test('closing takes the steps of opening back, in the other order and the other way round', () => {
-    const way = { anticlockwise: 'clockwise', clockwise: 'anticlockwise', pull: 'push' } as Record<string, string>
-    for (const kind of ['thread', 'magnet', 'setScrew', 'collar'] as const)
-      for (const hand of ['right', 'left'] as const) {
-        const change = (s: Saber) => void (s.hilt.sections[0]!.joint = { kind, hand })
-        const [opening, closing] = [steps(change, 'open'), steps(change, 'close')]
-        expect(closing.map((x) => x.place)).toEqual(opening.map((x) => x.place).toReversed())
-        expect(closing.map((x) => x.direction)).toEqual(opening.map((x) => way[x.direction]).toReversed())
-        expect(new Set(closing.map((x) => x.id)).size).toBe(closing.length)
-      }
   })
 })

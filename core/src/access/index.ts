@@ -1,1 +1,5 @@
-export { missingTasks, proposeSteps, tasksOf } from './propose'
+export { askText } from './ask-words'
+export type { Ask, Draft } from './draft'
+export { seamsOf } from './opening'
+export { proposeSteps } from './propose'
+export { missingTasks, tasksOf } from './tasks'

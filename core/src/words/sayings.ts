@@ -28,23 +28,26 @@ export interface Sayings {
   'step.pushOn': { section: Words }
   'step.softSurface': Record<never, never>
   'step.noWireInThread': Record<never, never>
-  'step.keyIn': { key: Words; how: 'turn' | 'pull' }
+  'step.pressOff': { section: Words }
+  'step.keyOut': { key: Words }
   'step.keyBack': { key: Words }
+  'step.keyTurn': { key: Words }
+  'step.keyTurnBack': { key: Words }
   'step.slide': { switch: Words; named: 'yes' | 'no'; to: 'on' | 'off' }
   'step.loosenBlade': { screw: Words }
-  'step.bladeIn': { how: Words }
-  'step.bladeOut': { how: Words }
+  'step.bladeIn': { how: Words; socket: Words; several: 'yes' | 'no' }
+  'step.bladeOut': { how: Words; socket: Words; several: 'yes' | 'no' }
   'step.tightenBlade': { screw: Words }
   'step.pullCheck': Record<never, never>
   'step.pullCheck.caution': Record<never, never>
   'step.keepScrew': { screw: Words }
-  'step.cellIn': { plus: 'emitter' | 'pommel' | 'unknown'; landmark: Words; told: 'yes' | 'no' }
+  'step.cellIn': { plus: 'emitter' | 'pommel'; landmark: Words; told: 'yes' | 'no' }
   'step.cellIn.caution': Record<never, never>
   'step.cellOut': Record<never, never>
   'step.cellOut.caution': Record<never, never>
   'step.chargePort': { port: Words }
   'step.chargePort.caution': Record<never, never>
-  'step.chargeCell': Record<never, never>
+  'step.chargeWith': { charger: Words }
   'step.chargeCell.caution': Record<never, never>
   'step.card': Record<never, never>
   'step.card.caution': Record<never, never>

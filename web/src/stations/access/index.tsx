@@ -1,9 +1,9 @@
-import { proposeSteps, tasksOf } from '@nubrin/core/access'
+import { askText, proposeSteps, tasksOf } from '@nubrin/core/access'
 import type { Step, Task } from '@nubrin/core/record'
 import { say } from '@nubrin/core/words'
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { freshId } from '../../data'
-import { AddLine, Empty, SortableList } from '../../kit'
+import { AddLine, Empty, Mark, SortableList, ToThing } from '../../kit'
 import { useEditSaber, useSaber } from '../../store/commission'
 import { StepRow } from './StepRow'
 import { TaskList } from './TaskList'
@@ -21,13 +21,19 @@ export default function Access() {
       else s.access.push({ id: freshId(), task, steps: next })
     })
   const words = say('task', { task })
+  const draft = useMemo(() => proposeSteps(saber, task, freshId), [saber, task])
   return (
     <div className="grid grid-cols-[200px_minmax(0,1fr)] gap-7">
       <TaskList saber={saber} task={task} onPick={setTask} />
       <section aria-label={words}>
         <div className="flex items-center gap-3">
           <h2 className="h2">{words}</h2>
-          <button type="button" className="btn ml-auto" onClick={() => put(proposeSteps(saber, task, freshId))}>
+          <button
+            type="button"
+            className="btn ml-auto"
+            disabled={!draft.steps.length}
+            onClick={() => put(proposeSteps(saber, task, freshId).steps)}
+          >
             {steps.length ? 'draft again from the drawing' : 'draft from the drawing'}
           </button>
         </div>
@@ -37,6 +43,24 @@ export default function Access() {
             and correct what is different.
           </Empty>
         )}
+        {steps.length === 0 && draft.asks.length ? (
+          <div className="mb-2">
+            <p className="font-semibold">
+              {draft.steps.length
+                ? 'The draft leaves out what is not certain:'
+                : 'No step is certain before this is known:'}
+            </p>
+            <ul aria-label="What the draft needs to know">
+              {draft.asks.map((a) => (
+                <li key={`${a.code} ${a.ref ?? a.name}`} className="border-rule flex items-center gap-2 border-b py-1">
+                  <Mark level="caution" size={14} />
+                  <span className="flex-1">{askText(a)}</span>
+                  {a.ref ? <ToThing to={a.ref}>show it</ToThing> : null}
+                </li>
+              ))}
+            </ul>
+          </div>
+        ) : null}
         <SortableList items={steps} name={(s) => s.text} onMove={put}>
           {(s, i) => <StepRow saber={saber} task={task} step={s} n={i + 1} />}
         </SortableList>

@@ -1,0 +1,60 @@
+import { refTo, type Saber } from '../record'
+import { say, whether } from '../words'
+import type { Drafting } from './draft'
+
+const cellsOf = (s: Saber) => s.parts.filter((p) => p.kind === 'cell')
+
+/** The cells that a client takes out; a hard-wired one stays where it is, and that is said. */
+function loose(d: Drafting) {
+  const cells = cellsOf(d.saber)
+  if (!cells.length) d.ask('noCell', '')
+  for (const c of cells) if (!c.removable) d.ask('hardWired', c.name, refTo('part', c.id))
+  return cells.filter((c) => c.removable)
+}
+
+/** Each cell in, the pole that the record names first; without it the step is left out and asked for. */
+export function cellIn(d: Drafting): void {
+  for (const c of loose(d)) {
+    const place = refTo('part', c.id)
+    if (!c.faces) {
+      d.ask('whichPole', c.name, place)
+      continue
+    }
+    d.step(say('step.cellIn', { plus: c.faces, landmark: c.landmark ?? '', told: whether(c.landmark) }), {
+      place,
+      direction: 'push',
+      caution: say('step.cellIn.caution'),
+    })
+  }
+}
+
+export function cellOut(d: Drafting): void {
+  for (const c of loose(d))
+    d.step(say('step.cellOut'), { place: refTo('part', c.id), direction: 'lift', caution: say('step.cellOut.caution') })
+}
+
+/** By its port, or outside with the charger that is recorded; nothing else is certain. */
+export function charge(d: Drafting) {
+  const { parts } = d.saber
+  const port = parts.find((p) => p.kind === 'chargePort')
+  if (port)
+    return d.step(say('step.chargePort', { port: port.name }), {
+      place: refTo('part', port.id),
+      direction: 'push',
+      caution: say('step.chargePort.caution'),
+    })
+  const charger = parts.find((p) => p.kind === 'charger')
+  const cells = cellsOf(d.saber)
+  const cell = cells[0]
+  if (!cell) return d.ask('noCell', '')
+  if (!charger || cells.some((c) => !c.removable)) return d.ask('howCharged', cell.name, refTo('part', cell.id))
+  d.step(say('step.chargeWith', { charger: charger.name }), {
+    place: refTo('part', charger.id),
+    caution: say('step.chargeCell.caution'),
+  })
+}
+
+export function card(d: Drafting): void {
+  const board = d.saber.parts.find((p) => p.kind === 'board')
+  d.step(say('step.card'), { ...(board ? { place: refTo('part', board.id) } : {}), caution: say('step.card.caution') })
+}
