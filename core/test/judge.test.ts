@@ -127,3 +127,55 @@ describe('a check that breaks', () => {
     expect(found.filter((f) => f.check !== 'broken')).toEqual(judgeCommission(c, TODAY))
   })
 })
+
+describe('what is set aside holds for what it named', () => {
+  const gathers = (names: string[]) =>
+    check<{ some: object }>({
+      ...{ id: 'gathers', station: 'proof', scope: 'saber', rule: 'r', source: 's', reads: ['hilt'] },
+      run: () => [{ code: 'some', subject: 'all', level: 'caution', params: {}, names, gate: true }],
+      words: { some: () => ({ title: 't', detail: 'd', remedy: 'r' }) },
+    })
+  const keyOf = (names: string[]) => makeJudge([gathers(names)])(demo('reed-warden'), TODAY, true)[0]!.key
+  const left = (waived: string, names: string[]) => {
+    const c = demo('reed-warden')
+    c.handoff.waivers = [{ key: waived, who: 'Maren', on: TODAY, reason: 'r' }]
+    return makeJudge([gathers(names)])(c, TODAY).length
+  }
+  test('one of three set aside, then less: still; another: no more', () => {
+    const key = keyOf(['c', 'a', 'b'])
+    expect(key).toBe('gathers:rw:all#a.b.c')
+    expect(left(key, ['a', 'b', 'c'])).toBe(0)
+    expect(left(key, ['b'])).toBe(0)
+    expect(left(key, ['b', 'd'])).toBe(1)
+    expect(left(key, ['a', 'b', 'c', 'd'])).toBe(1)
+    expect(left('gathers:rw:other#a.b.c', ['a'])).toBe(1)
+    expect(left('gathers:rw:all', ['a'])).toBe(1)
+  })
+  test('a list too long for a key is set aside as it is, and no other', () => {
+    const many = Array.from({ length: 60 }, (_, i) => `preset-number-${i}`)
+    const key = keyOf(many)
+    expect(key.length).toBeLessThanOrEqual(240)
+    expect(left(key, many)).toBe(0)
+    expect(left(key, many.slice(1))).toBe(1)
+    expect(left(key, [...many.slice(1), 'another'])).toBe(1)
+  })
+})
+
+describe('a model sheet', () => {
+  const model = () => {
+    const c = demo('reed-warden')
+    c.job = 'model'
+    return c
+  }
+  const stations = (c: Commission) => new Set(judgeCommission(c, TODAY).map((f) => f.station))
+  test('is judged for what its film does not tell, once one is written; never for a client or a proof', () => {
+    const c = model()
+    c.sabers[0]!.beats = c.sabers[0]!.beats.slice(0, 2)
+    c.sabers[0]!.access = []
+    expect(stations(c)).toContain('walkthrough')
+    expect(stations(c)).toContain('access')
+    c.sabers[0]!.beats = []
+    for (const s of ['walkthrough', 'access', 'proof', 'brief', 'handoff'] as const)
+      expect(stations(c)).not.toContain(s)
+  })
+})

@@ -6,6 +6,7 @@ import { buildHandoff, proposePacking } from '@nubrin/core/handoff'
 import { judge, proposeTests, standing } from '@nubrin/core/proof'
 import { type ControlRow, ORDERS } from '@nubrin/core/record'
 import {
+  cautionsOf,
   chaptersOf,
   compose,
   cueTimes,
@@ -37,14 +38,30 @@ describe('controls', () => {
   test('what a hand cannot tell apart collides, the rest does not', () => {
     const pair = (a: Partial<ControlRow>, b: Partial<ControlRow>) =>
       collisions([row('a1', a), row('b1', b)]).map((c) => c.why)
-    expect(pair({}, {})).toEqual(['same'])
-    expect(pair({}, { times: 2 })).toEqual([])
-    expect(pair({ pose: 'up' }, { pose: 'down' })).toEqual([])
-    expect(pair({ pose: 'up' }, { pose: 'any' })).toEqual(['same'])
-    expect(pair({ presets: ['p1'] }, { presets: ['p2'] })).toEqual([])
+    expect(pair({}, { does: 'lock' })).toEqual(['same'])
+    expect(pair({}, { times: 2, does: 'lock' })).toEqual([])
+    expect(pair({ pose: 'up' }, { pose: 'down', does: 'lock' })).toEqual([])
+    // What is said of one pose, or of some presets, overrules what is said of any.
+    expect(pair({ pose: 'up' }, { pose: 'any', does: 'lock' })).toEqual([])
+    expect(pair({ pose: 'up' }, { pose: 'up', does: 'lock' })).toEqual(['same'])
+    expect(pair({ presets: ['p1'] }, { presets: ['p2'], does: 'lock' })).toEqual([])
+    expect(pair({ presets: ['p1'] }, { does: 'lock' })).toEqual([])
+    expect(pair({ presets: [] }, { does: 'lock' })).toEqual(['same'])
+    expect(pair({ presets: ['p1', 'p2'] }, { presets: ['p2'], does: 'lock' })).toEqual(['same'])
+    // Two rows that say one thing say it twice.
+    expect(pair({}, {})).toEqual([])
+    expect(pair({ says: 'a' }, { says: 'b' })).toEqual(['same'])
+    expect(pair({}, { to: 'off' })).toEqual(['same'])
+    // A chord has no order; holding one and pressing the other has.
+    const two = (gesture: ControlRow['gesture'], input: string, other: string) => ({ gesture, input, other })
+    expect(pair(two('chord', 'i1', 'i2'), { ...two('chord', 'i2', 'i1'), does: 'lock' })).toEqual(['same'])
+    expect(pair(two('holdThenTap', 'i1', 'i2'), { ...two('holdThenTap', 'i2', 'i1'), does: 'lock' })).toEqual([])
+    expect(pair(two('chord', 'i1', 'i2'), { ...two('chord', 'i1', 'i3'), does: 'lock' })).toEqual([])
     const hold = (s: number) => ({ gesture: 'hold' as const, hold: fact(s, 's', 'configured') })
-    expect(pair(hold(1), hold(1.2))).toEqual(['holdsTooClose'])
-    expect(pair(hold(1), hold(1.4))).toEqual([])
+    expect(pair(hold(1), { ...hold(1.2), does: 'lock' })).toEqual(['holdsTooClose'])
+    expect(pair(hold(1), { ...hold(1.4), does: 'lock' })).toEqual([])
+    expect(pair(hold(1), { ...hold(1), does: 'lock' })).toEqual(['same'])
+    expect(pair(hold(1), { gesture: 'hold', does: 'lock' })).toEqual(['same'])
   })
   test('collisions do not depend on the order of rows', () => {
     const rows = fc.array(
@@ -57,7 +74,7 @@ describe('controls', () => {
     )
     fc.assert(
       fc.property(rows, (list) => {
-        const full = list.map((r, i) => row(`r${i}`, r))
+        const full = list.map((r, i) => row(`r${i}`, { ...r, does: i % 2 ? 'lock' : 'deflect' }))
         expect(collisions(full).length).toBe(collisions(full.toReversed()).length)
       }),
     )
@@ -69,13 +86,29 @@ describe('controls', () => {
       row('c1', { does: 'retract' }),
     ]
     expect([...reachable(rows)].sort()).toEqual(['lit', 'muted', 'off'])
-    expect(traps(rows)).toEqual(['muted'])
-    expect(traps(rows.slice(0, 1))).toEqual(['lit'])
+    const trapped = (list: ControlRow[], presets: string[] = []) => traps(list, presets)
+    expect(trapped(rows)).toEqual([{ state: 'muted', presets: [] }])
+    expect(trapped(rows.slice(0, 1))).toEqual([{ state: 'lit', presets: [] }])
+    // An off of one preset turns off no other.
+    const off = [rows[0]!, row('d1', { does: 'retract', presets: ['p1'] })]
+    expect(trapped(off, ['p1', 'p2', 'p3'])).toEqual([{ state: 'lit', presets: ['p2', 'p3'] }])
+    expect(trapped(off, ['p1'])).toEqual([])
+    // Sent to sleep, it must wake; straight to sleep from lit is an off only then.
+    const sleeps = [rows[0]!, row('e1', { does: 'sleep' })]
+    expect(trapped(sleeps)).toEqual([
+      { state: 'lit', presets: [] },
+      { state: 'asleep', presets: [] },
+    ])
+    expect(trapped([...sleeps, row('f1', { state: 'asleep', does: 'wake' })])).toEqual([])
     expect(after(row('x1', { does: 'ignite', to: 'combat' }))).toBe('combat')
   })
   test('gestures in words say the configured time and admit an unknown one', () => {
     const s = done()
     expect(gestureText(s, s.controls.at(-1)!)).toBe('hold the front button for two seconds')
+    const chord = { ...s.controls.at(-1)!, gesture: 'chord' as const, other: s.inputs[0]!.id }
+    expect(gestureText(s, chord)).toMatch(/^hold the front button and the .* together for two seconds$/)
+    const { hold: _none, ...short } = chord
+    expect(gestureText(s, short)).toMatch(/^press the front button and the .* together$/)
     expect(gestureText(s, { ...s.controls.at(-1)!, hold: fact(null, 's') })).toContain('a time not recorded')
     expect(gestureText(s, { ...s.controls.at(-1)!, hold: fact(2, 's', 'recalled') })).toContain('about two seconds')
   })
@@ -193,6 +226,17 @@ describe('access and proof', () => {
     expect(tasksOf(s)).not.toContain('powerOff')
     expect(tasksOf(s)).not.toContain('card')
   })
+  test('a cell that stays in the hilt is told neither its poles nor which sort to buy', () => {
+    const s = done()
+    const cell = s.parts.find((p) => p.kind === 'cell')!
+    Object.assign(cell, { landmark: 'dot to the front', protected: true, removable: true })
+    const text = () => cautionsOf(s).find((c) => c.key === 'cell')!.text
+    expect(text()).toContain('Polarity: dot to the front.')
+    expect(text()).toContain('Use a protected cell')
+    cell.removable = false
+    expect(text()).not.toMatch(/Polarity|protected cell/)
+    expect(text()).toContain('Lithium-ion can burn.')
+  })
   test('the drafted blade-in tightens every screw it loosened', () => {
     const s = done()
     let n = 0
@@ -209,6 +253,14 @@ describe('access and proof', () => {
     const s = demo('ember-fair').sabers[2]!
     expect(s.tests.map((t) => standing(s, t))).toEqual(['retest', 'fail'])
     s.tests[0]!.readings.push({ id: 'r2', at: '2026-11-23T09:00:00Z', by: 'Osk', value: 0.4, pass: true })
+    expect(standing(s, s.tests[0]!)).toBe('pass')
+    // A fix of the reading's own day may have come after it, unless the test had failed before on that day.
+    s.fixes.push({ id: 'late', on: '2026-11-23', cause: 'a wire', fix: 'soldered', retest: [s.tests[0]!.id] })
+    expect(standing(s, s.tests[0]!)).toBe('retest')
+    s.tests[0]!.readings.push({ id: 'r0', at: '2026-11-23T08:00:00Z', by: 'Osk', value: 9, pass: false })
+    expect(standing(s, s.tests[0]!)).toBe('pass')
+    s.tests[0]!.readings.push({ id: 'r3', at: '2026-11-24T08:00:00Z', by: 'Osk', value: 0.4, pass: true })
+    s.tests[0]!.readings.splice(1, 2)
     expect(standing(s, s.tests[0]!)).toBe('pass')
   })
   test('each repair proposes its open-and-close test once', () => {

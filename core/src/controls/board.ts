@@ -31,13 +31,21 @@ export interface Collision {
 /** Two hold times nearer than this cannot be kept apart by a hand, s. */
 export const HOLD_APART = 0.4
 
-const posesMeet = (a: ControlRow, b: ControlRow) => a.pose === 'any' || b.pose === 'any' || a.pose === b.pose
-const presetsMeet = (a: ControlRow, b: ControlRow) =>
-  !a.presets?.length || !b.presets?.length || a.presets.some((p) => b.presets!.includes(p))
+/** Whether two rows are in force in one preset with the same right: one for some presets overrules one for all. */
+const presetsMeet = (a: ControlRow, b: ControlRow) => {
+  const [p, q] = [a.presets ?? [], b.presets ?? []]
+  return p.length && q.length ? p.some((x) => q.includes(x)) : p.length === q.length
+}
+/** Which inputs a row takes: those of a chord have no order. */
+const inputsOf = (r: ControlRow): string =>
+  (r.gesture === 'chord' ? [r.input, r.other ?? ''].sort() : [r.input, r.other ?? '']).join(' ')
+const sameDoing = (a: ControlRow, b: ControlRow) =>
+  a.does === b.does && (a.says ?? '') === (b.says ?? '') && after(a) === after(b)
 
 /**
- * Finds pairs of rows with one state, input, gesture and count in a pose and preset they share, that do different things.
- * Holds may differ by time, but must be at least 0.4 s apart. A pose-specific row beside an "any" row collides too.
+ * Finds pairs of rows with one state, inputs, gesture, count, pose and preset that do different things. What is said of one
+ * pose or of some presets overrules what is said of any, as a board has it. Holds may differ by time, but must be at least
+ * 0.4 s apart.
  */
 export function collisions(rows: readonly ControlRow[]): Collision[] {
   const out: Collision[] = []
@@ -46,13 +54,14 @@ export function collisions(rows: readonly ControlRow[]): Collision[] {
       const [a, b] = [rows[i]!, rows[j]!]
       if (
         a.state !== b.state ||
-        a.input !== b.input ||
         a.gesture !== b.gesture ||
+        a.pose !== b.pose ||
         (a.times ?? 1) !== (b.times ?? 1) ||
-        a.other !== b.other
+        inputsOf(a) !== inputsOf(b) ||
+        !presetsMeet(a, b) ||
+        sameDoing(a, b)
       )
         continue
-      if (!posesMeet(a, b) || !presetsMeet(a, b)) continue
       const [ha, hb] = [known(a.hold), known(b.hold)]
       if (ha !== undefined && hb !== undefined && ha !== hb) {
         if (Math.abs(ha - hb) < HOLD_APART - 1e-9) out.push({ a, b, why: 'holdsTooClose' })
@@ -76,11 +85,24 @@ export function reachable(rows: readonly ControlRow[], start: readonly Mode[] = 
   return seen
 }
 
-/** States from which no sequence of rows leads back to "off" (or "asleep"). */
-export function traps(rows: readonly ControlRow[]): Mode[] {
-  return [...reachable(rows)].filter((m) => {
-    if (m === 'off' || m === 'asleep') return false
-    const from = reachable(rows, [m])
-    return !(from.has('off') || from.has('asleep'))
-  })
+/** A state that one cannot leave, and the presets in which it is so. */
+export interface Trap {
+  state: Mode
+  presets: string[]
+}
+
+/**
+ * States that can be reached and from which no sequence of rows leads back to "off", preset by preset: what exists in another
+ * preset does not help who has this one before him. Asleep is a way back only where something wakes it.
+ */
+export function traps(rows: readonly ControlRow[], presets: readonly string[]): Trap[] {
+  const found = new Map<Mode, string[]>()
+  for (const preset of presets.length ? presets : [undefined]) {
+    const here = rows.filter((r) => !r.presets?.length || preset === undefined || r.presets.includes(preset))
+    for (const m of reachable(here)) {
+      if (m === 'off' || reachable(here, [m]).has('off')) continue
+      found.set(m, [...(found.get(m) ?? []), ...(preset === undefined ? [] : [preset])])
+    }
+  }
+  return [...found].map(([state, list]) => ({ state, presets: list }))
 }

@@ -1,6 +1,6 @@
 import { known } from '../facts'
 import { byId, type ControlRow, type Saber } from '../record'
-import { say } from '../words'
+import { say, whether } from '../words'
 
 /** Seconds as a client counts them: "two seconds", "half a second", "1.2 seconds". */
 export function secondsInWords(s: number): string {
@@ -23,6 +23,7 @@ export function gestureText(saber: Saber, row: ControlRow): string {
   return say('gesture', {
     gesture: row.gesture,
     pose: row.pose,
+    held: whether(hold !== undefined),
     input: input(row.input),
     other: input(row.other),
     times: say('times', { n: row.times ?? 1 }),

@@ -28,6 +28,8 @@ export interface Raised<Code extends string = string, Params extends object = ob
   level: Level
   params: Params
   refs?: Ref[]
+  /** The single matters it gathers, by identity: it is set aside for these and no others. */
+  names?: readonly string[]
   /** Stands against shipping; a stop does unless it says otherwise. */
   gate?: boolean
 }

@@ -5,8 +5,9 @@ import { type Finding, type Level, STATIONS, type Station } from './finding'
 
 const WEIGHT: Record<Level, number> = { stop: 0, caution: 1, note: 2 }
 
-/** A model sheet has no client, is not proved, not told and not handed over. */
-const NOT_OF_MODELS: ReadonlySet<Station> = new Set(['brief', 'access', 'proof', 'walkthrough', 'handoff'])
+/** A model sheet has no client, is not proved and not handed over; it is told, with its steps, once a film of it is written. */
+const NOT_OF_MODELS: ReadonlySet<Station> = new Set(['brief', 'proof', 'handoff'])
+const ONCE_FILMED: ReadonlySet<Station> = new Set(['access', 'walkthrough'])
 
 type Matter = Raised & Worded
 
@@ -30,10 +31,36 @@ function matters(check: Check, ctx: Context): Matter[] {
   }
 }
 
+const MOST_KEY = 240
+/** A short mark of a long list; the same for the same list. */
+function markOf(names: readonly string[]): string {
+  let h = 0xcbf29ce484222325n
+  for (const c of names.join('.')) h = ((h ^ BigInt(c.codePointAt(0)!)) * 0x100000001b3n) & 0xffffffffffffffffn
+  return h.toString(36)
+}
+/** The key of a matter. What it gathers stands after a #, so that setting it aside says for what. */
+function keyOf(base: string, names: readonly string[] | undefined): string {
+  if (!names) return base.slice(0, MOST_KEY)
+  const list = [...names].sort()
+  const whole = `${base}#${list.join('.')}`
+  return whole.length <= MOST_KEY ? whole : `${base.slice(0, MOST_KEY - 20)}#${list.length}.${markOf(list)}`
+}
+/** Whether something set aside covers a finding: the same matter, and everything that it gathers now was named then. */
+function covers(waived: readonly string[], f: Finding): boolean {
+  if (waived.includes(f.key)) return true
+  const [base, now] = f.key.split('#')
+  if (now === undefined) return false
+  return waived.some((w) => {
+    const [of, named] = w.split('#')
+    const then = new Set(named?.split('.'))
+    return of === base && now.split('.').every((n) => then.has(n))
+  })
+}
+
 function finding(check: Check, saber: Saber, m: Matter): Finding {
   const whose = check.scope === 'saber' ? saber.id : 'order'
   return {
-    key: `${check.id}:${whose}:${m.subject}`.slice(0, 240),
+    key: keyOf(`${check.id}:${whose}:${m.subject}`, m.names),
     check: check.id,
     code: m.code,
     level: m.level,
@@ -82,7 +109,10 @@ export function makeJudge(checks: readonly Check[] = CHECKS): Judge {
       }
       for (const check of checks) {
         if (check.scope === 'order' && n > 0) continue
-        if (commission.job === 'model' && NOT_OF_MODELS.has(check.station)) continue
+        if (commission.job === 'model') {
+          if (NOT_OF_MODELS.has(check.station)) continue
+          if (ONCE_FILMED.has(check.station) && !saber.beats.length) continue
+        }
         const id = `${saber.id}/${check.id}`
         const read = check.reads.map((r) => readOf(commission, saber, today, r))
         const before = memory.get(id)
@@ -94,8 +124,8 @@ export function makeJudge(checks: readonly Check[] = CHECKS): Judge {
       }
     })
     memory = next
-    const waived = new Set(commission.handoff.waivers.map((w) => w.key))
-    return (withWaived ? out : out.filter((f) => !waived.has(f.key))).sort(
+    const waived = commission.handoff.waivers.map((w) => w.key)
+    return (withWaived ? out : out.filter((f) => !covers(waived, f))).sort(
       (a, b) => WEIGHT[a.level] - WEIGHT[b.level] || STATIONS.indexOf(a.station) - STATIONS.indexOf(b.station),
     )
   }

@@ -4,6 +4,5 @@ import { formatNumber } from '../units'
 export const mm = (v: number) => `${formatNumber(v)} mm`
 export const amps = (v: number) => `${formatNumber(v)} A`
 export const unitText = (u: string) => (u === '×' ? '' : ` ${u}`)
-/** The first few of some words, and a mark when there are more. */
-export const firstFew = (all: readonly string[], most: number) =>
-  all.slice(0, most).join('; ') + (all.length > most ? '…' : '')
+/** Some names or sentences in one line, every one of them. */
+export const listed = (all: readonly string[]) => all.join('; ')

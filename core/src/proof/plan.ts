@@ -88,7 +88,7 @@ function setUpTests(s: Saber): Proposal[] {
       }),
     ),
     ...s.controls
-      .filter((r) => r.status === 'configured')
+      .filter((r) => r.status !== 'unsure')
       .map(
         (r): Proposal => ({
           key: `row-${r.id}`,

@@ -11,12 +11,19 @@ export function judge(test: Pick<Test, 'min' | 'max' | 'unit'>, value: number | 
 
 export type Standing = 'none' | 'pass' | 'fail' | 'retest'
 
-/** A test's standing: its latest reading, unless a fix that names it came on a later day (or the same day, with no reading after). */
+/**
+ * A test's standing: its latest reading, unless a fix that names it may have come after. Fixes know their day only: a reading
+ * of that very day counts as made after the fix when the test failed earlier that day, since that is what was fixed.
+ */
 export function standing(saber: Saber, test: Test): Standing {
   const last = latest(test)
   if (!last) return 'none'
   if (!last.pass) return 'fail'
-  const touched = saber.fixes.filter((f) => f.retest.includes(test.id)).some((f) => f.on > last.at.slice(0, 10))
+  const day = last.at.slice(0, 10)
+  const failedThatDay = test.readings.some((r) => !r.pass && r.at.slice(0, 10) === day)
+  const touched = saber.fixes
+    .filter((f) => f.retest.includes(test.id))
+    .some((f) => f.on > day || (f.on === day && !failedThatDay))
   return touched ? 'retest' : 'pass'
 }
 

@@ -34,9 +34,9 @@ export function asCopy(c: Commission, newId: () => string): Commission {
   const key = (text: string) => {
     let out = ''
     for (let i = 0; i < text.length; ) {
-      const free = i === 0 || /[:\-/@.]/.test(text[i - 1]!)
+      const free = i === 0 || /[:\-/@.#]/.test(text[i - 1]!)
       const id = free
-        ? ids.find((x) => text.startsWith(x, i) && /^([:\-/.]|$)/.test(text.slice(i + x.length)))
+        ? ids.find((x) => text.startsWith(x, i) && /^([:\-/.#]|$)/.test(text.slice(i + x.length)))
         : undefined
       out += id ? fresh.get(id) : text[i]
       i += id ? id.length : 1

@@ -15,14 +15,16 @@ export function cautionsOf(s: Saber): Caution[] {
   const out: Caution[] = []
   const cells = s.parts.filter((p) => p.kind === 'cell')
   if (cells.length) {
-    const landmarks = cells.map((c) => c.landmark).filter(Boolean)
+    // Which way round, and which sort to buy, matters where a client changes it.
+    const loose = cells.filter((c) => c.removable)
+    const landmarks = loose.map((c) => c.landmark).filter(Boolean)
     out.push({
       key: 'cell',
       title: say('caution.cell.title'),
       text: say('caution.cell', {
         polarity: landmarks.join('; '),
         told: whether(landmarks.length > 0),
-        protected: whether(cells.some((c) => c.protected)),
+        protected: whether(loose.some((c) => c.protected)),
       }),
     })
   }

@@ -28,7 +28,7 @@ export const en: Readonly<Record<SayingCode, string>> = {
     tap {press {input} {times}}
     hold {hold {input}{holdFor}}
     holdThenTap {hold {input} and press {other} {times}}
-    chord {press {input} and {other} together}
+    chord {{held, select, yes {hold {input} and {other} together{holdFor}} other {press {input} and {other} together}}}
     holdStrike {hold {input} and strike the blade}
     holdFlick {hold {input} and flick the hilt}
     twist {twist the hilt {times}}

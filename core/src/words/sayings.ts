@@ -17,7 +17,7 @@ export interface Sayings {
   input: { name: Words }
   'input.unknown': Record<never, never>
   'gesture.holdFor': { known: 'yes' | 'no'; about: 'yes' | 'no'; seconds: Words }
-  gesture: { gesture: Words; pose: Words; input: Words; other: Words; times: Words; holdFor: Words }
+  gesture: { gesture: Words; pose: Words; held: 'yes' | 'no'; input: Words; other: Words; times: Words; holdFor: Words }
 
   // Steps that are drafted.
   'step.loosenJoint': { how: 'remove' | 'loosen'; screw: Words }

@@ -2,7 +2,7 @@ import { latest, limitText, proposeTests, standing } from '../../../proof'
 import type { Reading, Saber, Test } from '../../../record'
 import { formatNumber } from '../../../units'
 import { check } from '../../check'
-import { firstFew } from '../../text'
+import { listed } from '../../text'
 
 export const untested = check<{
   proposed: { tests: string[] }
@@ -28,6 +28,8 @@ export const untested = check<{
               subject: 'proposed',
               level: 'caution' as const,
               params: { tests: proposed.map((p) => p.what) },
+              names: proposed.map((p) => p.key),
+              gate: true,
             },
           ]
         : []),
@@ -38,6 +40,7 @@ export const untested = check<{
               subject: 'open',
               level: 'caution' as const,
               params: { tests: open.map((t) => t.what) },
+              names: open.map((t) => t.id),
               refs: open.flatMap((t) => (t.place ? [t.place] : [])).slice(0, 4),
               gate: true,
             },
@@ -49,12 +52,12 @@ export const untested = check<{
   words: {
     proposed: ({ tests }) => ({
       title: `${tests.length} ${tests.length === 1 ? 'test is' : 'tests are'} proposed and not taken up`,
-      detail: firstFew(tests, 4),
+      detail: listed(tests),
       remedy: 'Take them up under Proof.',
     }),
     open: ({ tests }) => ({
       title: `${tests.length} ${tests.length === 1 ? 'test has' : 'tests have'} no reading`,
-      detail: firstFew(tests, 4),
+      detail: listed(tests),
       remedy: 'Carry them out.',
     }),
     failed: (p) => ({

@@ -1,7 +1,7 @@
 import { gestureText } from '../../../controls'
 import { topicsOf, uncovered } from '../../../script'
 import { check } from '../../check'
-import { firstFew } from '../../text'
+import { listed } from '../../text'
 
 export const neverTold = check<{
   noScript: { topics: number }
@@ -77,7 +77,7 @@ export const neverTold = check<{
     }),
     gaps: ({ topics }) => ({
       title: `${topics.length} ${topics.length === 1 ? 'thing is' : 'things are'} not told`,
-      detail: firstFew(topics, 5),
+      detail: listed(topics),
       remedy: 'Add a beat, or set it aside with a reason.',
     }),
   },
