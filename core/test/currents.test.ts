@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { type Calculated, fact } from '@nubrin/core/facts'
+import { duties } from '@nubrin/core/light'
 import {
   bladeCurrent,
   chargeTime,
@@ -8,7 +9,6 @@ import {
   farLedVolts,
   LEFT_WAYS,
   ledResistors,
-  levels,
   litBlades,
   litCurrent,
   looksOf,
@@ -34,6 +34,8 @@ import type { FittedPart, Saber } from '@nubrin/core/record'
 import fc from 'fast-check'
 import { done, tube } from './samples'
 
+/** What the board of the sample is set to. */
+const LIMIT = 0.8
 const val = (f: Calculated) => (f.ok ? f.value : Number.NaN)
 const needs = (f: Calculated) => (f.ok ? [] : f.needs.map((n) => n.name))
 const of = (s: Saber, kind: FittedPart['kind']) => s.parts.find((p) => p.kind === kind)!
@@ -47,15 +49,20 @@ describe('what the lights draw', () => {
     expect(n).toBe(Math.floor((val(pixels(s, { ...b, strips: fact(1, '×') })) * 2) / 1))
     fc.assert(
       fc.property(colour, (c) => {
-        const [r, g, bl] = [1, 3, 5].map((i) => Number.parseInt(c.slice(i, i + 2), 16) / 255)
-        const byHand = (n * (12 * (r! + g! + bl!) + 0.6)) / 1000
-        expect(val(bladeCurrent(s, b, c))).toBeCloseTo(byHand, 1)
-        expect(levels(c).map((v) => Number(v.toFixed(6)))).toEqual([r, g, bl].map((v) => Number(v!.toFixed(6))))
+        // IEC 61966-2-1: what the eye should see, decoded to what the die has to give.
+        const [r, g, bl] = [1, 3, 5].map((i) => {
+          const v = Number.parseInt(c.slice(i, i + 2), 16) / 255
+          return v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4
+        })
+        const byHand = (n * (LIMIT * 12 * (r! + g! + bl!) + 0.6)) / 1000
+        expect(val(bladeCurrent(s, b, c))).toBeCloseTo(byHand, 3)
+        expect(duties(c).map((v) => Number(v.toFixed(6)))).toEqual([r, g, bl].map((v) => Number(v!.toFixed(6))))
       }),
     )
     expect(val(bladeCurrent(s, b, '#000000'))).toBeCloseTo((n * 0.6) / 1000, 6)
   })
   test('a light zone draws by its own count, one that follows another shows its colour and draws its own', () => {
+    const s = done()
     const z = {
       id: 'z',
       name: 'z',
@@ -64,10 +71,10 @@ describe('what the lights draw', () => {
       channelCurrent: fact(18, 'mA'),
       idleCurrent: fact(1, 'mA'),
     }
-    expect(val(zoneCurrent(z, WHITE))).toBeCloseTo((4 * (3 * 18 + 1)) / 1000, 9)
-    expect(val(zoneCurrent(z, '#ff0000'))).toBeCloseTo((4 * (18 + 1)) / 1000, 9)
-    expect(needs(zoneCurrent({ ...z, leds: fact(null, '×') }, WHITE))).toEqual(['LEDs in z'])
-    expect(val(zoneCurrent({ ...z, leds: fact(0, '×') }, WHITE))).toBe(0)
+    expect(val(zoneCurrent(s, z, WHITE))).toBeCloseTo((4 * (LIMIT * 3 * 18 + 1)) / 1000, 9)
+    expect(val(zoneCurrent(s, z, '#ff0000'))).toBeCloseTo((4 * (LIMIT * 18 + 1)) / 1000, 9)
+    expect(needs(zoneCurrent(s, { ...z, leds: fact(null, '×') }, WHITE))).toEqual(['LEDs in z'])
+    expect(val(zoneCurrent(s, { ...z, leds: fact(0, '×') }, WHITE))).toBe(0)
   })
   test('the saber draws what its lights, its boards and its cone draw; more light never less', () => {
     const s = done()
@@ -115,7 +122,7 @@ describe('what carries the current', () => {
     c.specs.pinCurrent = fact(2, 'A')
     expect(ratings(s).list.find((r) => r.name.endsWith(', pins'))!.ratedAmps).toBe(10)
     c.specs.pins = fact(null, '×')
-    expect(ratings(s).needs.map((n) => n.name)).toEqual([`the rating of ${c.name}`])
+    expect(ratings(s).needs.map((n) => n.name)).toEqual([`the number of power pins of ${c.name}`])
   })
   test('a signal wire carries none of it; one for everything does', () => {
     const s = done()

@@ -17,13 +17,17 @@ const opened = (c: Calculated) =>
     : ['not calculable', ...needs(c)]
 const withLed = (kind: FittedPart['kind']) => {
   const s = done()
-  const specs = { forwardVolts: fact(2, 'V'), channelCurrent: fact(20, 'mA') }
+  const specs = { forwardVolts: fact(2, 'V'), channelCurrent: fact(20, 'mA'), dies: fact(3, '×') }
   s.parts.push({ id: 'led', kind, name: 'a lamp', specs })
   return s
 }
-const LIGHT = 'Σ over pixels: idle + Σ channel max × level'
-const STANDBY = 'capacity ÷ (Σ current + self-discharge) | standby: what stays connected, and the cell itself'
+const LIGHT = 'Σ over pixels: idle + Σ channel max × duty; duty by sRGB'
+const PIXELS = 'n × (idle + brightness × Σ channel × duty) ÷ 1000'
+const SET = 'brightness, as configured = 80 %'
+const STANDBY =
+  'capacity to the cut-off ÷ (Σ current + self-discharge) | standby: what stays connected, and the cell itself'
 const MONTH = 'self-discharge = 3 % a month, usual at room temperature'
+const CUTOFF = 'cut-off voltage = 3 V @part:rw-p2'
 const CAPACITY = 'capacity = 3000 mAh @part:rw-p2'
 
 describe('every figure of power opens to its inputs, formula and source', () => {
@@ -46,11 +50,13 @@ describe('every figure of power opens to its inputs, formula and source', () => 
       'a blade in one colour',
       power.bladeCurrent(s, b, '#ff0000'),
       [
-        `3.15 A | n × (idle + Σ channel × level) ÷ 1000 | ${LIGHT}`,
+        // 250 × (0.6 + 0.8 × 12) mA
+        `2.55 A | ${PIXELS} | ${LIGHT}`,
         'pixels of blade, 92 cm = 250 ×',
         'current per channel = 12 mA @blade:rw-b1',
         'idle current per pixel = 0.6 mA @blade:rw-b1',
         'colour = #ff0000',
+        SET,
       ],
     ],
     [
@@ -64,47 +70,48 @@ describe('every figure of power opens to its inputs, formula and source', () => 
     ],
     [
       'another zone',
-      power.zoneCurrent(s.zones.find((z) => !z.blade)!, '#ffffff'),
+      power.zoneCurrent(s, s.zones.find((z) => !z.blade)!, '#ffffff'),
       [
-        `0.0546 A | n × (idle + Σ channel × level) ÷ 1000 | ${LIGHT}`,
+        `0.0438 A | ${PIXELS} | ${LIGHT}`,
         'LEDs in crystal = 1 @zone:rw-z2',
         'channel current of crystal = 18 mA @zone:rw-z2',
         'idle current of crystal = 0.6 mA @zone:rw-z2',
+        SET,
       ],
     ],
     [
       'all that is lit',
       power.litCurrent(withLed('inHiltLed'), '#ffffff'),
       [
-        // 250 × 36.6 mA, 54.6 mA, 34 and 12 mA, three dies of 20 mA.
-        `9.311 A | Σ blades + Σ zones + boards | ${LIGHT}`,
-        'blade, 92 cm = 9.15 A',
-        'crystal = 0.0546 A',
+        // 250 × 29.4 mA, 43.8 mA, 34 and 12 mA, three dies of 20 mA at 80 %.
+        `7.488 A | Σ blades + Σ zones + boards | ${LIGHT}`,
+        'blade, 92 cm = 7.35 A',
+        'crystal = 0.0438 A',
         'idle current of Sound board, medium = 34 mA @part:rw-p3',
         'idle current of Display 0.69 in = 12 mA @part:rw-p5',
-        'current of a lamp = 20 mA @part:led',
+        'a lamp = 0.048 A',
       ],
     ],
     [
       'lost in the wire',
       power.wireDrop(s),
       [
-        '0.1171 V | I × 2ρL/A | ρ(Cu) = 1.724e-8 Ω·m; AWG by ASTM B258',
+        '0.09416 V | I × 2ρL/A | ρ(Cu) = 1.724e-8 Ω·m; AWG by ASTM B258',
         'wire gauge = 20 @part:rw-p11',
         'wire length, one way = 190 mm @part:rw-p11',
-        'current = 9.251 A',
+        'current = 7.44 A',
       ],
     ],
     [
       'the last pixel',
       power.farLedVolts(s, b),
       [
-        '3.053 V | OCV(half) − I·R(cell) − I·R(wire) − I/strips × R(strip) × L ÷ 2 | Ohm’s law; evenly spread load',
+        '3.188 V | OCV(half) − I·R(cell) − I·R(wire) − I/strips × R(strip) × L ÷ 2 | Ohm’s law; evenly spread load',
         'nominal voltage = 3.6 V @part:rw-p2',
         'internal resistance = 40 mΩ @part:rw-p2',
-        'current of the whole saber = 9.251 A',
-        'lost in the wire = 0.1171 V',
-        'current of blade, 92 cm = 9.15 A',
+        'current of the whole saber = 7.44 A',
+        'lost in the wire = 0.09416 V',
+        'current of blade, 92 cm = 7.35 A',
         'strips in blade, 92 cm = 2 @blade:rw-b1',
         'resistance of a metre of strip in blade, 92 cm = 100 mΩ @blade:rw-b1',
         'length of blade, 92 cm = 920 mm @blade:rw-b1',
@@ -137,6 +144,7 @@ describe('every figure of power opens to its inputs, formula and source', () => 
         // 3000 ÷ (34 + 12 + 250 × 0.6 + 0.125)
         `15.3 h | ${STANDBY}`,
         CAPACITY,
+        CUTOFF,
         'idle current of Sound board, medium = 34 mA @part:rw-p3',
         'idle current of Display 0.69 in = 12 mA @part:rw-p5',
         'pixels of blade, 92 cm = 250 ×',
@@ -150,6 +158,7 @@ describe('every figure of power opens to its inputs, formula and source', () => 
       [
         `7407 h | ${STANDBY} | about`,
         CAPACITY,
+        CUTOFF,
         'sleep current of Sound board, medium = 0.28 mA @part:rw-p3',
         'blade, 92 cm, asleep = taken as switched off by the board ~',
         MONTH,
@@ -161,22 +170,22 @@ describe('every figure of power opens to its inputs, formula and source', () => 
       [
         `21430 h | ${STANDBY} | about`,
         CAPACITY,
+        CUTOFF,
         'deep-sleep current of Sound board, medium = 0.01 mA @part:rw-p3',
         'blade, 92 cm, asleep = taken as switched off by the board ~',
         MONTH,
       ],
     ],
-    ['cut', power.standby(s, 'cut'), [`24000 h | ${STANDBY} | about`, CAPACITY, `${MONTH} ~`]],
-    ['cell out', power.standby(s, 'cellOut'), [`24000 h | ${STANDBY} | about`, CAPACITY, `${MONTH} ~`]],
+    ['cut', power.standby(s, 'cut'), [`24000 h | ${STANDBY} | about`, CAPACITY, CUTOFF, `${MONTH} ~`]],
+    ['cell out', power.standby(s, 'cellOut'), [`24000 h | ${STANDBY} | about`, CAPACITY, CUTOFF, `${MONTH} ~`]],
     [
       'the mean',
       power.meanCurrent(s),
       [
-        '2.483 A | share × ((lit − idle) × brightness + speaker) + idle | use profile of this saber',
+        '1.881 A | share × ((lit − idle) × brightness + speaker) + idle | use profile of this saber',
         'share of time lit = 60 %',
-        'mean brightness = 80 %',
-        'current lit = 5.025 A',
-        'board, idle = 34 mA @part:rw-p3',
+        'current lit = 2.915 A',
+        'current on and dark = 0.196 A',
         'speaker, mean = 0.33 W',
       ],
     ],
@@ -184,13 +193,13 @@ describe('every figure of power opens to its inputs, formula and source', () => 
       'runtime',
       power.runtime(s).minutes,
       [
-        '70.69 min | ∫ dSoC until OCV(soc) − I·R = cut-off | discharge with internal resistance, steps of 0.5 %',
+        '94.28 min | ∫ dSoC until OCV(soc) − I·R = cut-off | discharge with internal resistance, steps of 0.5 %',
         CAPACITY,
         'internal resistance = 40 mΩ @part:rw-p2',
         'cut-off voltage = 3 V @part:rw-p2',
         'nominal voltage = 3.6 V @part:rw-p2',
-        'current lit = 5.025 A',
-        'mean current = 2.483 A',
+        'current lit = 2.915 A',
+        'mean current = 1.881 A',
       ],
     ],
     [
@@ -271,10 +280,10 @@ describe('what counts as a light', () => {
   }
   test('a zone of its own, or a module in the hilt, is enough; each draws its own current', () => {
     const z = bare((s) => void (s.zones = done().zones.filter((q) => !q.blade))).s
-    expect(val(power.litCurrent(z, '#ffffff'))).toBeCloseTo(0.0546, 9)
+    expect(val(power.litCurrent(z, '#ffffff'))).toBeCloseTo(0.0438, 9)
     const led = bare((s) => void (s.parts = [withLed('inHiltLed').parts.at(-1)!])).s
-    // One die at full, one at half, one dark: 20 mA × 1.5 in all.
-    expect(val(power.litCurrent(led, '#ff8000'))).toBeCloseTo(0.02 * (1 + 128 / 255), 9)
+    // One die at full, one at half to the eye (a fifth of the light), one dark; all at 80 %.
+    expect(val(power.litCurrent(led, '#ff8000'))).toBeCloseTo(0.8 * 0.02 * (1 + 0.2158605), 7)
     const accent = bare((s) => void (s.parts = [withLed('accentLed').parts.at(-1)!])).s
     expect(needs(power.litCurrent(accent, '#ffffff'))).toEqual(['a blade or a light'])
   })
@@ -316,6 +325,7 @@ describe('what counts as a light', () => {
       `24000 h | ${STANDBY} | about`,
       CAPACITY,
       'cells = 2 in parallel',
+      CUTOFF,
       `${MONTH} ~`,
     ])
     cell.wiring = 'series'
@@ -330,5 +340,154 @@ describe('what counts as a light', () => {
     delete board.specs.contCurrent
     expect(power.ratings(s).list.map((x) => x.ref)).not.toContain(`part:${board.id}`)
     expect(power.ratings(s).needs.map((x) => x.ref)).not.toContain(`part:${board.id}`)
+  })
+})
+
+describe('modules, packs and what they cost', () => {
+  const led = (dies: number | null, more: object = {}) => {
+    const s = withLed('inHiltLed')
+    const p = s.parts.at(-1)!
+    Object.assign(p.specs, { dies: fact(dies, '×') })
+    Object.assign(s.use, { brightness: fact(100, '%', 'assumed') })
+    return { s, p: { ...p, ...more } }
+  }
+  const drawn = (dies: number, colour: string) => {
+    const { s, p } = led(dies)
+    return val(power.moduleCurrent(s, p, colour)) * 1000
+  }
+  test('a die a channel, one for all of them, or several a channel', () => {
+    expect(drawn(3, '#ffffff')).toBeCloseTo(60, 9)
+    expect(drawn(3, '#ff0000')).toBeCloseTo(20, 9)
+    expect(drawn(1, '#ffffff')).toBeCloseTo(20, 9)
+    expect(drawn(1, '#ff0000')).toBeCloseTo(20, 9)
+    expect(drawn(4, '#ffffff')).toBeCloseTo(80, 9)
+    expect(drawn(4, '#000000')).toBe(0)
+    const { s, p } = led(null)
+    expect(needs(power.moduleCurrent(s, p, '#ffffff'))).toEqual(['dies of a lamp @part:led'])
+  })
+  test('several dies have a forward voltage each: one for all is not enough for a resistor', () => {
+    const { s } = led(3)
+    expect(needs(power.ledResistors(s)[0]!.ohms)).toEqual(['the forward voltage of each die of a lamp @part:led'])
+    expect(val(power.ledResistors(led(1).s)[0]!.ohms)).toBe(110)
+  })
+  test('a resistor stands before the whole pack, not before one of its cells', () => {
+    const s = withLed('accentLed')
+    const cell = s.parts.find((p) => p.kind === 'cell')!
+    s.parts.push({ ...structuredClone(cell), id: 'b' })
+    for (const p of s.parts) if (p.kind === 'cell') p.wiring = 'series'
+    // (8.4 − 2) V ÷ 20 mA = 320 Ω, next of E24.
+    const { ohms, choice } = power.ledResistors(s)[0]!
+    expect(opened(ohms)).toContain('cells in series = 2')
+    expect(val(ohms)).toBe(330)
+    expect(choice!.currentEmpty).toBeCloseTo((6 - 2) / 330, 9)
+  })
+  test('brightness that is configured limits every colour; one that is only supposed limits none', () => {
+    const s = done()
+    const at = (v: number | null, source: 'configured' | 'assumed') => {
+      s.use.brightness = fact(v, '%', source)
+      return val(power.bladeCurrent(s, s.blades[0]!, '#ffffff'))
+    }
+    const full = 0.25 * (0.6 + 36)
+    expect(at(50, 'assumed')).toBeCloseTo(full, 9)
+    expect(at(50, 'configured')).toBeCloseTo(0.25 * (0.6 + 18), 9)
+    expect(at(0, 'configured')).toBeCloseTo(0.25 * 0.6, 9)
+    expect(at(180, 'configured')).toBeCloseTo(full, 9)
+    // What cannot be is no limit either.
+    expect(at(-5, 'configured')).toBeCloseTo(full, 9)
+    // In the mean it counts once, wherever it comes from.
+    s.use.litShare = fact(100, '%')
+    delete (s.parts.find((p) => p.kind === 'speaker')!.specs as { impedance?: unknown }).impedance
+    s.use.brightness = fact(50, '%', 'configured')
+    const set = val(power.meanCurrent(s))
+    s.use.brightness = fact(50, '%', 'assumed')
+    const idle = val(power.idleCurrent(s))
+    expect(val(power.meanCurrent(s)) - idle).toBeCloseTo(set - idle, 1)
+  })
+  test('a number of pixels that is whole on paper is whole', () => {
+    const s = done()
+    const b = s.blades[0]!
+    for (let mm = 47; mm <= 1246; mm++)
+      for (const density of [60, 72, 100, 144]) {
+        b.length = fact(mm, 'mm')
+        b.density = fact(density, '1/m')
+        // In integers there is no rounding to go wrong.
+        const byHand = Number((BigInt(mm - 46) * BigInt(density)) / 1000n) * 2
+        const n = power.pixels(s, b)
+        if (val(n) !== byHand) expect([mm, density, val(n)]).toEqual([mm, density, byHand])
+      }
+  })
+  test('a blade shorter than its seat has no pixels to count, and says so', () => {
+    const s = done()
+    const b = s.blades[0]!
+    b.length = fact(36, 'mm')
+    expect(needs(power.pixels(s, b))).toEqual(['a length of blade, 92 cm beyond its seat @blade:rw-b1'])
+    expect(power.litCurrent(s, '#ffffff').ok).toBe(false)
+    b.length = fact(46, 'mm')
+    expect(val(power.pixels(s, b))).toBe(0)
+  })
+  test('never lit, and left on in a drawer, come to the same hours', () => {
+    const s = done()
+    s.use.litShare = fact(0, '%')
+    for (const cutoff of [3, 3.3]) {
+      s.parts.find((p) => p.kind === 'cell')!.specs.cutoffVolts = fact(cutoff, 'V')
+      // Without light the peak is that of the lit blade no more.
+      const dark = structuredClone(s)
+      for (const p of dark.presets) p.colour = '#000000'
+      for (const p of dark.parts) if (p.kind === 'speaker') delete p.specs.impedance
+      const ratio = val(power.runtime(dark).minutes) / 60 / val(power.standby(dark, 'on'))
+      expect(Math.abs(ratio - 1)).toBeLessThan(0.02)
+    }
+  })
+  test('what may be used before the cut-off is what the rest curve says', () => {
+    expect([2.5, 3, 3.74, 4.2, 5].map((v) => Number(power.usableShare(v).toFixed(6)))).toEqual([1, 1, 0.5, 0, 0])
+    for (let v = 3; v < 4.2; v += 0.01) expect(power.ocv(1 - power.usableShare(v))).toBeCloseTo(v, 9)
+  })
+  test('of several blades of one socket the hungriest is lit, whatever its length', () => {
+    const s = done()
+    const b = s.blades[0]!
+    const long = { ...structuredClone(b), id: 'long', length: fact(1100, 'mm'), strips: fact(1, '×') }
+    const unknown = { ...structuredClone(b), id: 'unknown', length: fact(null, 'mm') }
+    s.blades = [long, unknown, b]
+    expect(power.litBlades(s).map((x) => x.id)).toEqual([b.id])
+    s.blades = [unknown]
+    expect(power.litBlades(s).map((x) => x.id)).toEqual(['unknown'])
+  })
+  test('every look of every preset is a load: what lasts, what is held, what flashes', () => {
+    const s = done()
+    s.presets = [
+      { ...s.presets[0]!, id: 'a', colour: '#ff0000', effects: { clash: '#ffffff', lock: '#00ff00' } },
+      {
+        ...s.presets[0]!,
+        id: 'b',
+        colour: '#0000ff',
+        effects: { drag: '#ffff00', melt: '#ff00ff', surge: '#00ffff', deflect: '#ffffff' },
+      },
+    ]
+    expect(power.loadsOf(s).map((l) => `${l.preset.id} ${l.look} ${l.lasts} ${l.colour}`)).toEqual([
+      'a steady steady #ff0000',
+      'a clash flash #ffffff',
+      'a lock held #00ff00',
+      'b steady steady #0000ff',
+      'b drag held #ffff00',
+      'b melt held #ff00ff',
+      'b surge flash #00ffff',
+      'b deflect flash #ffffff',
+    ])
+    for (const l of power.loadsOf(s)) expect(l.current).toEqual(power.litCurrent(s, l.colour))
+    s.presets = []
+    expect(power.loadsOf(s)).toEqual([])
+  })
+  test('a port that switches the current is rated; pins are asked for what they lack', () => {
+    const s = done()
+    s.parts.push({ id: 'port', kind: 'chargePort', name: 'port', specs: { contCurrent: fact(2, 'A') } })
+    expect(power.ratings(s).list[0]).toMatchObject({ ref: 'part:port', ratedAmps: 2 })
+    s.parts.at(-1)!.specs = {}
+    expect(power.ratings(s).list.map((r) => r.ref)).not.toContain('part:port')
+    expect(power.ratings(s).needs).toEqual([])
+    const c = s.parts.find((p) => p.kind === 'connector')!
+    c.specs = { pinCurrent: fact(3, 'A') }
+    expect(power.ratings(s).needs.map((n) => n.name)).toEqual([`the number of power pins of ${c.name}`])
+    c.specs = { pins: fact(3, '×') }
+    expect(power.ratings(s).needs.map((n) => n.name)).toEqual([`the rating of a pin of ${c.name}`])
   })
 })

@@ -35,6 +35,10 @@ const FIRES: Record<string, Mutation> = {
   specs: (s) => void delete part(s, 'board').at,
   frontHeavy: (s) => void (part(s, 'connector').specs.mass = fact(2000, 'g')),
   powerNeeds: (s) => void (s.blades[0]!.density = fact(null, '1/m')),
+  overRating: (s) => {
+    s.presets[0]!.effects = { lock: '#ffffff' }
+    s.use.brightness = fact(100, '%', 'configured')
+  },
   wireDrop: (s) => void (part(s, 'wire').specs.gauge = fact(28, '×')),
   farLed: (s) => void (s.blades[0]!.stripResistance = fact(900, 'mΩ')),
   packVolts: (s) => void (part(s, 'cell').specs.nominalVolts = fact(7.2, 'V')),
@@ -138,7 +142,6 @@ const addBlade = (s: Saber, more: Partial<Saber['blades'][number]>) =>
 
 /** Checks that the finished demo saber rightly keeps awake; their quiet state is shown separately. */
 const AWAKE: Record<string, Mutation> = {
-  overRating: (s) => void (s.blades[0]!.channelCurrent = fact(4, 'mA')),
   flashing: (s) => void delete s.presets[2]!.flickerHz,
 }
 
@@ -186,6 +189,7 @@ const BRINGS: Record<string, string> = {
   neverTold: 'stop gate row',
   noIgnite: 'caution gate ',
   noOff: 'stop gate ',
+  overRating: 'stop gate part',
   noSize: 'stop gate section',
   impossible: 'stop gate part',
   noSteps: 'caution gate ',
@@ -294,5 +298,89 @@ describe('gate, waiver, progress', () => {
       access: 'empty',
     })
     expect(progress(troubled, list)).toBeLessThan(0.5)
+  })
+})
+
+describe('over its rating', () => {
+  const over = (change: (s: Saber) => void) =>
+    says('overRating', (s) => {
+      s.use.brightness = fact(100, '%', 'configured')
+      change(s)
+    }).map((f) => `${f.code} ${f.level}${f.gate ? ' gate' : ''} ${f.refs.join()}`)
+  const white = (k: number, look: 'lock' | 'clash') => (s: Saber) =>
+    void (s.presets[k]!.effects = { [look]: '#ffffff' })
+  test('the order of the presets changes nothing, and a held white counts in any of them', () => {
+    const held = over(white(0, 'lock'))
+    expect(held.length).toBeGreaterThan(0)
+    for (const line of held) expect(line).toMatch(/^lasting stop gate part:/)
+    for (const k of [1, 2])
+      expect(
+        over((s) => {
+          for (const p of s.presets) delete p.effects
+          white(k, 'lock')(s)
+        }),
+      ).toEqual(held)
+    expect(
+      over((s) => {
+        white(0, 'lock')(s)
+        s.presets.reverse()
+      }),
+    ).toEqual(held)
+  })
+  test('a flash of white is a flash; a look that is never white is not judged as white', () => {
+    const flash = over((s) => {
+      for (const p of s.presets) p.effects = { clash: '#ffffff' }
+    })
+    expect(flash.length).toBeGreaterThan(0)
+    for (const line of flash) expect(line).toMatch(/^flash caution part:/)
+    expect(
+      over((s) => {
+        for (const p of s.presets) Object.assign(p, { effects: {}, colour: '#00ff00' })
+      }),
+    ).toEqual([])
+  })
+  test('limited on the board, it is over no more; without presets white is what it may come to', () => {
+    const lock = (s: Saber) => white(0, 'lock')(s)
+    expect(
+      over((s) => {
+        lock(s)
+        s.use.brightness = fact(40, '%', 'configured')
+      }),
+    ).toEqual([])
+    expect(
+      over((s) => {
+        lock(s)
+        s.use.brightness = fact(40, '%', 'recalled')
+      }).length,
+    ).toBeGreaterThan(0)
+    const none = over((s) => void (s.presets = []))
+    for (const line of none) expect(line).toMatch(/^unknown caution part:/)
+    expect(none.length).toBeGreaterThan(0)
+  })
+  test('set aside for one look, another look raises it again', () => {
+    const c = demo('reed-warden')
+    const s = c.sabers[0]!
+    s.use.brightness = fact(100, '%', 'configured')
+    white(0, 'lock')(s)
+    const found = () => judgeCommission(c, TODAY).filter((f) => f.check === 'overRating')
+    c.handoff.waivers = found().map((f) => ({ key: f.key, who: 'Maren', on: TODAY, reason: 'r' }))
+    expect(found()).toEqual([])
+    white(1, 'lock')(s)
+    expect(found().length).toBeGreaterThan(0)
+  })
+})
+
+describe('the far end of a strip', () => {
+  const sags = (colour: string) =>
+    says('farLed', (s) => {
+      s.blades[0]!.stripResistance = fact(900, 'mΩ')
+      for (const p of s.presets) p.colour = colour
+    })
+  test('red does with less; green and blue are named where they are lit', () => {
+    expect(sags('#ff0000')).toEqual([])
+    expect(sags('#0000ff')[0]!.detail).toMatch(/its blue dies want/)
+    expect(sags('#00ff00')[0]!.detail).toMatch(/its green dies want/)
+    expect(sags('#ffffff')[0]!.detail).toMatch(/its green and blue dies want/)
+    expect(sags('#ffffff')[0]!.title).toMatch(/V at the last pixel$/)
   })
 })

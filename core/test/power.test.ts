@@ -52,6 +52,7 @@ describe('blade current', () => {
     const b = s.blades[0]!
     b.length = fact(846, 'mm')
     b.channelCurrent = fact(16, 'mA')
+    s.use.brightness = fact(100, '%', 'configured')
     const n = pixels(s, b)
     expect(n.ok && n.value).toBe(Math.floor(0.8 * 144) * 2)
     const white = bladeCurrent(s, b, '#ffffff')

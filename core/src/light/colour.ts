@@ -34,6 +34,16 @@ export function addLight(a: string, b: string): string {
   return formatHex({ mode: 'lrgb', r: Math.min(1, x.r + y.r), g: Math.min(1, x.g + y.g), b: Math.min(1, x.b + y.b) })
 }
 
+/**
+ * Duty of the red, green and blue dies for a stated colour, 0…1. A colour "#rrggbb" means what the eye should see (sRGB), so
+ * each pair is decoded by the curve of IEC 61966-2-1 before a die is driven with it. Throws RangeError for what is no colour.
+ */
+export function duties(hex: string): [red: number, green: number, blue: number] {
+  if (!/^#[0-9a-f]{6}$/i.test(hex)) throw new RangeError(`duties: not a colour "#rrggbb": ${hex}`)
+  const c = linear(hex)!
+  return [c.r, c.g, c.b]
+}
+
 const HUES: [upTo: number, word: string][] = [
   [15, 'pink'],
   [40, 'red'],

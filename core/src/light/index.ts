@@ -1,1 +1,1 @@
-export { addLight, difference, FLASH_LIMIT_HZ, hueWord, SAME_COLOUR } from './colour'
+export { addLight, difference, duties, FLASH_LIMIT_HZ, hueWord, SAME_COLOUR } from './colour'

@@ -25,6 +25,17 @@ export function ocv(soc: number): number {
   return OCV.at(-1)![1]
 }
 
+/** Share of a cell's capacity that can be used before its rest voltage falls to a cut-off, 0…1; all of it below the table. */
+export function usableShare(cutoffVolts: number): number {
+  if (cutoffVolts <= OCV[0]![1]) return 1
+  for (let i = 1; i < OCV.length; i++) {
+    const [s1, v1] = OCV[i]!
+    const [s0, v0] = OCV[i - 1]!
+    if (cutoffVolts <= v1) return 1 - (s0 + ((s1 - s0) * (cutoffVolts - v0)) / (v1 - v0))
+  }
+  return 0
+}
+
 export interface DischargeInput {
   capacityMah: number
   internalOhms: number

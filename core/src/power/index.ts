@@ -1,11 +1,20 @@
 export { chargeTime, wattHours } from './charging'
-export { type Discharge, type DischargeInput, discharge, ocv } from './discharge'
-export { LEFT_WAYS, type LeftWay, standby } from './keeping'
+export { type Discharge, type DischargeInput, discharge, ocv, usableShare } from './discharge'
+export { idleCurrent, LEFT_WAYS, type LeftWay, standby } from './keeping'
 export { ledResistors } from './led-resistors'
-export { bladeCurrent, levels, litBlades, litCurrent, pixels, WHITE, zoneCurrent } from './lights'
-export { looksOf, type ZoneBudget, zoneBudget } from './looks'
+export {
+  bladeCurrent,
+  brightnessLimit,
+  litBlades,
+  litCurrent,
+  moduleCurrent,
+  pixels,
+  WHITE,
+  zoneCurrent,
+} from './lights'
+export { type Load, loadsOf, looksOf, type ZoneBudget, zoneBudget } from './looks'
 export { cellsIn, type Pack, packOf } from './pack'
-export { type Rating, ratings } from './ratings'
+export { type Rating, ratings, ratingsUnder } from './ratings'
 export { chooseResistor, nextE24, type ResistorChoice } from './resistor'
 export { meanCurrent, type Runtime, runtime } from './runtime'
 export { safeVolume, speakerWatts } from './speaker'

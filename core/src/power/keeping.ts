@@ -1,7 +1,8 @@
-import { type Calculated, Gather } from '../facts'
+import { type Calculated, Gather, known } from '../facts'
 import { refTo, type Saber } from '../record'
+import { usableShare } from './discharge'
 import { litBlades, pixels } from './lights'
-import { notePack, packOf } from './pack'
+import { cellsIn, notePack, packOf } from './pack'
 
 /** Self-discharge of lithium-ion at room temperature, share of the capacity a month: usual, not a datasheet's. */
 const SELF_DISCHARGE = 0.03
@@ -11,9 +12,40 @@ const MONTH_H = 30 * 24
 export const LEFT_WAYS = ['on', 'asleep', 'deepSleep', 'cut', 'cellOut'] as const
 export type LeftWay = (typeof LEFT_WAYS)[number]
 
+/** Current that everything left connected draws in one way, mA, with its inputs in `g`. */
+function drawn(saber: Saber, how: LeftWay, g: Gather): number {
+  let mA = 0
+  if (how === 'cut' || how === 'cellOut') return mA
+  const boards = saber.parts.filter((p) => p.kind === 'board' || p.kind === 'auxBoard' || p.kind === 'display')
+  if (!boards.some((b) => b.kind === 'board')) g.missing('a sound board')
+  const key = how === 'on' ? 'idleCurrent' : how === 'asleep' ? 'sleepCurrent' : 'deepSleepCurrent'
+  const word = { idleCurrent: 'idle', sleepCurrent: 'sleep', deepSleepCurrent: 'deep-sleep' }[key]
+  for (const b of boards)
+    if (b.kind === 'board' || b.specs[key])
+      mA += g.take(`${word} current of ${b.name}`, b.specs[key], refTo('part', b.id))
+  // Pixels draw their idle current while they are powered; asleep, a board with a switched output cuts them off.
+  for (const blade of litBlades(saber).filter((b) => b.kind === 'pixel')) {
+    if (how === 'on') {
+      const n = pixels(saber, blade)
+      mA +=
+        g.from(`pixels of ${blade.name}`, n) *
+        g.take(`idle current of ${blade.name}`, blade.idleCurrent, refTo('blade', blade.id))
+    } else g.note(`${blade.name}, asleep`, 'taken as switched off by the board', true)
+  }
+  return mA
+}
+
+/** Current of a saber that is on and not lit: what its boards draw, and its dark pixels. A. */
+export function idleCurrent(saber: Saber): Calculated {
+  const g = new Gather()
+  const mA = drawn(saber, 'on', g)
+  return g.figure('A', 'Σ idle currents ÷ 1000', 'on, not lit', () => mA / 1000)
+}
+
 /**
  * Hours until a saber left in one way has emptied its cell: awake, asleep, in deep sleep, with the power cut by switch or
- * key, or with the cell taken out. What the way leaves connected draws its current, and self-discharge always goes on.
+ * key, or with the cell taken out. What the way leaves connected draws its current, and self-discharge always goes on. The
+ * cell counts as empty at its cut-off, where that is known.
  */
 export function standby(saber: Saber, how: LeftWay): Calculated {
   const g = new Gather()
@@ -22,26 +54,10 @@ export function standby(saber: Saber, how: LeftWay): Calculated {
   if (!cell) g.missing('a cell')
   const capacity = g.take('capacity', cell?.specs.capacity, cell && refTo('part', cell.id)) * Math.max(1, pack.parallel)
   notePack(g, pack)
-  let mA = 0
-  const boards = saber.parts.filter((p) => p.kind === 'board' || p.kind === 'auxBoard' || p.kind === 'display')
-  const board = boards.find((b) => b.kind === 'board')
-  if (how !== 'cut' && how !== 'cellOut') {
-    if (!board) g.missing('a sound board')
-    const key = how === 'on' ? 'idleCurrent' : how === 'asleep' ? 'sleepCurrent' : 'deepSleepCurrent'
-    const word = { idleCurrent: 'idle', sleepCurrent: 'sleep', deepSleepCurrent: 'deep-sleep' }[key]
-    for (const b of boards)
-      if (b.kind === 'board' || b.specs[key])
-        mA += g.take(`${word} current of ${b.name}`, b.specs[key], refTo('part', b.id))
-    // Pixels draw their idle current while they are powered; asleep, a board with a switched output cuts them off.
-    for (const blade of litBlades(saber).filter((b) => b.kind === 'pixel')) {
-      if (how === 'on') {
-        const n = pixels(saber, blade)
-        mA +=
-          g.from(`pixels of ${blade.name}`, n) *
-          g.take(`idle current of ${blade.name}`, blade.idleCurrent, refTo('blade', blade.id))
-      } else g.note(`${blade.name}, asleep`, 'taken as switched off by the board', true)
-    }
-  }
+  const cutoff = known(cell?.specs.cutoffVolts)
+  if (cell && cutoff !== undefined) g.take('cut-off voltage', cell.specs.cutoffVolts, refTo('part', cell.id))
+  const usable = cutoff === undefined ? 1 : usableShare(cutoff / cellsIn(known(cell?.specs.nominalVolts) ?? 3.6))
+  const mA = drawn(saber, how, g)
   g.note(
     'self-discharge',
     `${SELF_DISCHARGE * 100} % a month, usual at room temperature`,
@@ -49,8 +65,8 @@ export function standby(saber: Saber, how: LeftWay): Calculated {
   )
   return g.figure(
     'h',
-    'capacity ÷ (Σ current + self-discharge)',
+    'capacity to the cut-off ÷ (Σ current + self-discharge)',
     'standby: what stays connected, and the cell itself',
-    () => capacity / (mA * pack.stepDown + (SELF_DISCHARGE * capacity) / MONTH_H),
+    () => (usable * capacity) / (mA * pack.stepDown + (SELF_DISCHARGE * capacity) / MONTH_H),
   )
 }

@@ -1,17 +1,27 @@
 import { type Calculated, Gather, known } from '../facts'
-import { type Blade, refTo, type Saber, type Zone } from '../record'
-
-/** Channel levels 0…1 as the board is told them: a hex digit pair is a duty of v/255. */
-export function levels(hex: string): [number, number, number] {
-  if (!/^#[0-9a-f]{6}$/.test(hex)) throw new RangeError(`levels: not a colour "#rrggbb": ${hex}`)
-  return [1, 3, 5].map((i) => Number.parseInt(hex.slice(i, i + 2), 16) / 255) as [number, number, number]
-}
+import { duties } from '../light'
+import { type Blade, type FittedPart, refTo, type Saber, type Zone } from '../record'
+import { formatNumber } from '../units'
 
 export const WHITE = '#ffffff'
 /** The basis of every light's current. */
-const MODEL = 'Σ over pixels: idle + Σ channel max × level'
+const MODEL = 'Σ over pixels: idle + Σ channel max × duty; duty by sRGB'
+const FORMULA = 'n × (idle + brightness × Σ channel × duty) ÷ 1000'
 
-/** Pixels that a blade carries in all its strips: lit length × density × strips, rounded down per strip. */
+/**
+ * How bright the board is set, 0…1: what is read off the configuration limits every colour. A brightness that nobody read
+ * there is how bright it is used on the whole, and limits nothing.
+ */
+export const brightnessLimit = (saber: Saber): number => {
+  const { brightness } = saber.use
+  return brightness.source === 'configured' ? Math.min(1, (known(brightness) ?? 100) / 100) : 1
+}
+const noteLimit = (g: Gather, limit: number) => {
+  if (limit < 1) g.note('brightness, as configured', `${formatNumber(limit * 100, 0)} %`)
+}
+const sum = (colour: string) => duties(colour).reduce((a, l) => a + l, 0)
+
+/** Pixels that a blade carries in all its strips: lit length × density × strips, rounded down per strip. A blade shorter than its seat has none that can be. */
 export function pixels(saber: Saber, b: Blade): Calculated {
   const g = new Gather()
   const ref = refTo('blade', b.id)
@@ -20,11 +30,13 @@ export function pixels(saber: Saber, b: Blade): Calculated {
   const strips = g.take(`strips in ${b.name}`, b.strips, ref)
   const socket = saber.hilt.sockets.find((k) => k.id === b.socket)
   const seat = g.take('socket depth', socket?.depth, refTo('socket', b.socket))
+  if (length < seat) g.missing(`a length of ${b.name} beyond its seat`, ref)
   return g.figure(
     '×',
     '⌊(tube − seat) × density⌋ × strips',
     'lit length times density',
-    () => Math.floor(((length - seat) / 1000) * density) * strips,
+    // What is a whole number on paper is one here too: 500 mm at 144 a metre are 72, not 71.99….
+    () => Math.floor(((length - seat) * density) / 1000 + 1e-9) * strips,
   )
 }
 
@@ -34,7 +46,7 @@ export function bladeCurrent(saber: Saber, b: Blade, colour: string): Calculated
   if (b.kind === 'string') {
     const n = g.take(`groups of ${b.name}`, b.groups, refTo('blade', b.id))
     const mA = g.take(`current of a group of ${b.name}`, b.groupCurrent, refTo('blade', b.id))
-    const lit = levels(colour).some((l) => l > 0) ? 1 : 0
+    const lit = sum(colour) > 0 ? 1 : 0
     return g.figure('A', 'groups × current of a group ÷ 1000', 'groups in parallel', () => (lit * n * mA) / 1000)
   }
   const ref = refTo('blade', b.id)
@@ -42,36 +54,54 @@ export function bladeCurrent(saber: Saber, b: Blade, colour: string): Calculated
   const channel = g.take('current per channel', b.channelCurrent, ref)
   const idle = g.take('idle current per pixel', b.idleCurrent, ref)
   g.note('colour', colour)
-  return g.figure(
-    'A',
-    'n × (idle + Σ channel × level) ÷ 1000',
-    MODEL,
-    () => (n * (idle + channel * levels(colour).reduce((a, l) => a + l, 0))) / 1000,
-  )
+  const limit = brightnessLimit(saber)
+  noteLimit(g, limit)
+  return g.figure('A', FORMULA, MODEL, () => (n * (idle + limit * channel * sum(colour))) / 1000)
 }
 
 /** Current of another zone (crystal, accent, chassis strip), A. A zone that follows another shows its colour and still draws its own current. */
-export function zoneCurrent(z: Zone, colour: string): Calculated {
+export function zoneCurrent(saber: Saber, z: Zone, colour: string): Calculated {
   const g = new Gather()
   const ref = refTo('zone', z.id)
   const n = g.take(`LEDs in ${z.name}`, z.leds, ref)
   const channel = g.take(`channel current of ${z.name}`, z.channelCurrent, ref)
   const idle = g.take(`idle current of ${z.name}`, z.idleCurrent, ref)
+  const limit = brightnessLimit(saber)
+  noteLimit(g, limit)
+  return g.figure('A', FORMULA, MODEL, () => (n * (idle + limit * channel * sum(colour))) / 1000)
+}
+
+/**
+ * Current of an in-hilt module in one colour, A: a single die shines by the brightest channel, three dies are red, green and
+ * blue, more share the channels evenly.
+ */
+export function moduleCurrent(saber: Saber, p: FittedPart, colour: string): Calculated {
+  const g = new Gather()
+  const ref = refTo('part', p.id)
+  const dies = g.take(`dies of ${p.name}`, p.specs.dies, ref)
+  const each = g.take(`current of a die of ${p.name}`, p.specs.channelCurrent, ref)
+  const limit = brightnessLimit(saber)
+  noteLimit(g, limit)
+  const duty = dies === 1 ? Math.max(...duties(colour)) : (dies * sum(colour)) / 3
   return g.figure(
     'A',
-    'n × (idle + Σ channel × level) ÷ 1000',
+    'brightness × current of a die × Σ duty over dies ÷ 1000',
     MODEL,
-    () => (n * (idle + channel * levels(colour).reduce((a, l) => a + l, 0))) / 1000,
+    () => (limit * each * duty) / 1000,
   )
 }
 
-/** Blades lit together when the saber is at its worst: the shipped or to-be-bought one in every socket, the hungriest where there are several. */
+/** Blades lit together when the saber is at its worst: one in every socket, of those that ship or are to be bought, the one that draws most at white. */
 export function litBlades(saber: Saber): Blade[] {
+  const hunger = (b: Blade) => {
+    const c = bladeCurrent(saber, b, WHITE)
+    return c.ok ? c.value : -1
+  }
   return saber.hilt.sockets.flatMap((k) => {
     const here = saber.blades.filter((b) => b.socket === k.id && (b.kind === 'pixel' || b.kind === 'string'))
     const shipped = here.filter((b) => b.use !== 'demo')
     const pool = shipped.length ? shipped : here
-    return pool.toSorted((a, b) => (known(b.length) ?? 0) - (known(a.length) ?? 0)).slice(0, 1)
+    return pool.toSorted((a, b) => hunger(b) - hunger(a)).slice(0, 1)
   })
 }
 
@@ -79,22 +109,18 @@ export function litBlades(saber: Saber): Blade[] {
 export function litCurrent(saber: Saber, colour: string): Calculated {
   const g = new Gather()
   const blades = litBlades(saber)
-  let sum = 0
+  let all = 0
   if (!blades.length && !saber.zones.length && !saber.parts.some((p) => p.kind === 'inHiltLed'))
     g.missing('a blade or a light')
-  for (const b of blades) sum += g.from(b.name, bladeCurrent(saber, b, colour))
-  for (const z of saber.zones.filter((q) => !q.blade)) sum += g.from(z.name, zoneCurrent(z, colour))
+  for (const b of blades) all += g.from(b.name, bladeCurrent(saber, b, colour))
+  for (const z of saber.zones.filter((q) => !q.blade)) all += g.from(z.name, zoneCurrent(saber, z, colour))
   for (const p of saber.parts) {
     if (p.kind === 'board' || p.kind === 'auxBoard' || p.kind === 'display') {
       const idle = known(p.specs.idleCurrent)
       if (p.kind === 'board' || idle !== undefined)
-        sum += g.take(`idle current of ${p.name}`, p.specs.idleCurrent, refTo('part', p.id)) / 1000
+        all += g.take(`idle current of ${p.name}`, p.specs.idleCurrent, refTo('part', p.id)) / 1000
     }
-    if (p.kind === 'inHiltLed')
-      sum +=
-        (g.take(`current of ${p.name}`, p.specs.channelCurrent, refTo('part', p.id)) *
-          levels(colour).reduce((a, l) => a + l, 0)) /
-        1000
+    if (p.kind === 'inHiltLed') all += g.from(p.name, moduleCurrent(saber, p, colour))
   }
-  return g.figure('A', 'Σ blades + Σ zones + boards', MODEL, () => sum)
+  return g.figure('A', 'Σ blades + Σ zones + boards', MODEL, () => all)
 }

@@ -1,6 +1,6 @@
 import type { Calculated } from '../facts'
 import { type Preset, type Ref, refTo, type Saber } from '../record'
-import { bladeCurrent, litBlades, WHITE, zoneCurrent } from './lights'
+import { bladeCurrent, litBlades, litCurrent, WHITE, zoneCurrent } from './lights'
 
 /** Current of one light in one look. */
 interface LookCurrent {
@@ -14,13 +14,18 @@ export interface ZoneBudget {
   looks: LookCurrent[]
 }
 
-/** The looks of a preset: its steady colour, full white, and every effect it colours. */
+/** Effects that last while a hand holds them; the others flash. */
+const HELD: ReadonlySet<string> = new Set(['lock', 'drag', 'melt'])
+
+/** The looks of a preset that can be seen: its steady colour, and every effect it colours. */
+const seenOf = (preset: Preset) => [
+  { look: 'steady', colour: preset.colour },
+  ...Object.entries(preset.effects ?? {}).flatMap(([look, colour]) => (colour ? [{ look, colour }] : [])),
+]
+
+/** The looks of a preset: its steady colour, every effect it colours, and full white beside them for comparison. */
 export function looksOf(preset: Preset | undefined): { look: string; colour: string }[] {
-  return [
-    ...(preset ? [{ look: 'steady', colour: preset.colour }] : []),
-    ...Object.entries(preset?.effects ?? {}).map(([look, colour]) => ({ look, colour })),
-    { look: 'white', colour: WHITE },
-  ]
+  return [...(preset ? seenOf(preset) : []), { look: 'white', colour: WHITE }]
 }
 
 /** What every light draws in every look of a preset: blades, and zones with a life or a leader of their own. */
@@ -37,7 +42,25 @@ export function zoneBudget(saber: Saber, preset: Preset | undefined = saber.pres
       .map((z) => ({
         ref: refTo('zone', z.id),
         name: z.name,
-        looks: looks.map((l) => ({ ...l, current: zoneCurrent(z, l.colour) })),
+        looks: looks.map((l) => ({ ...l, current: zoneCurrent(saber, z, l.colour) })),
       })),
   ]
 }
+
+/** One look of one preset as a load: what it draws, and whether it lasts. */
+export interface Load {
+  preset: Preset
+  look: string
+  colour: string
+  lasts: 'steady' | 'held' | 'flash'
+  current: Calculated
+}
+
+/** Every look that this saber can show, of every preset, with what the whole saber draws then. None without a preset. */
+export const loadsOf = (saber: Saber): Load[] =>
+  saber.presets.flatMap((preset) =>
+    seenOf(preset).map(({ look, colour }) => ({
+      ...{ preset, look, colour, current: litCurrent(saber, colour) },
+      lasts: look === 'steady' ? ('steady' as const) : HELD.has(look) ? ('held' as const) : ('flash' as const),
+    })),
+  )

@@ -14,14 +14,18 @@ export interface Rating {
   load: Calculated
 }
 
-/** Ratings of all that the blade's current passes, worst first; what lacks a rating is in `needs`. */
+/** Ratings of all that the blade's current passes in one colour, worst first; what lacks a rating is in `needs`. */
 export function ratings(saber: Saber, colour = WHITE): { list: Rating[]; needs: { name: string; ref: Ref }[] } {
-  const load = litCurrent(saber, colour)
+  return ratingsUnder(saber, litCurrent(saber, colour))
+}
+
+/** The same under a load that is already known. */
+export function ratingsUnder(saber: Saber, load: Calculated): { list: Rating[]; needs: { name: string; ref: Ref }[] } {
   const list: Rating[] = []
   const needs: { name: string; ref: Ref }[] = []
-  const carry = (p: FittedPart, name: string, rated: number | undefined, share = 1) => {
+  const carry = (p: FittedPart, name: string, rated: number | undefined, share = 1, what = 'the rating') => {
     const ref = refTo('part', p.id)
-    if (rated === undefined) needs.push({ name: `the rating of ${p.name}`, ref })
+    if (rated === undefined) needs.push({ name: `${what} of ${p.name}`, ref })
     else if (load.ok) list.push({ name, ref, ratedAmps: rated, share: (load.value * share) / rated, load })
   }
   const supply = packOf(saber)
@@ -35,10 +39,13 @@ export function ratings(saber: Saber, colour = WHITE): { list: Rating[]; needs: 
       )
     if (p.kind === 'connector' || p.kind === 'contactBoard') {
       const [pin, n] = [known(p.specs.pinCurrent), known(p.specs.pins)]
-      carry(p, `${p.name}, pins`, pin === undefined || n === undefined ? undefined : pin * n)
+      const what = pin === undefined ? 'the rating of a pin' : 'the number of power pins'
+      carry(p, `${p.name}, pins`, pin === undefined || n === undefined ? undefined : pin * n, 1, what)
     }
-    if (['killSwitch', 'killKey'].includes(p.kind) || (p.kind === 'board' && known(p.specs.contCurrent) !== undefined))
-      carry(p, p.name, known(p.specs.contCurrent))
+    // A port that switches the current carries it as a kill switch does; its rating says that it is one.
+    const rated = known(p.specs.contCurrent)
+    if (p.kind === 'killSwitch' || p.kind === 'killKey') carry(p, p.name, rated)
+    if ((p.kind === 'board' || p.kind === 'chargePort') && rated !== undefined) carry(p, p.name, rated)
     if (p.kind === 'wire' && p.carries !== 'signal') {
       const awg = known(p.specs.gauge)
       carry(p, p.name, awg === undefined ? undefined : wireGuideAmps(Math.round(awg)))

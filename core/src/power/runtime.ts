@@ -2,18 +2,23 @@ import { type Calculated, Gather } from '../facts'
 import { type Preset, refTo, type Saber } from '../record'
 import { formatNumber } from '../units'
 import { type Discharge, discharge } from './discharge'
+import { idleCurrent } from './keeping'
 import { litCurrent, WHITE } from './lights'
 import { cellsIn, notePack, packOf } from './pack'
 import { speakerWatts } from './speaker'
 
-/** Mean current over the use profile, A: lit for its share at its mean brightness with the speaker, idle otherwise. */
+/**
+ * Mean current over the use profile, A: lit for its share with the speaker, on and dark otherwise. A brightness that the board
+ * is set to limits the lit current already; one that is only how bright it is used on the whole comes in here.
+ */
 export function meanCurrent(saber: Saber, preset: Preset | undefined = saber.presets[0]): Calculated {
   const g = new Gather()
   if (!preset) g.missing('a preset for the colour')
   const share = g.take('share of time lit', saber.use.litShare)
-  const bright = g.take('mean brightness', saber.use.brightness)
+  const set = saber.use.brightness.source === 'configured'
+  const bright = set ? 100 : g.take('mean brightness', saber.use.brightness)
   const lit = g.from('current lit', litCurrent(saber, preset?.colour ?? WHITE))
-  const idle = boardIdle(saber, g)
+  const idle = g.from('current on and dark', idleCurrent(saber))
   const sound = speakerMeanAmps(saber, g)
   return g.figure(
     'A',
@@ -63,12 +68,6 @@ export function runtime(saber: Saber, preset: Preset | undefined = saber.presets
     },
   )
   return { minutes, curve }
-}
-
-function boardIdle(saber: Saber, g: Gather): number {
-  const board = saber.parts.find((p) => p.kind === 'board')
-  if (!board) g.missing('a sound board')
-  return g.take('board, idle', board?.specs.idleCurrent, board && refTo('part', board.id)) / 1000
 }
 
 /** Mean speaker current: a third of the peak electrical power at the shipped volume, at 3.7 V. Optional: without volume or speaker it counts as nothing and says so. */

@@ -79,17 +79,31 @@ export function suggestNominal(mm: number, kind: SizeKind): Suggestion | undefin
 
 const CODES = {
   cell: ['14500', '16340', '18350', '18500', '18650', '21700'],
-  screw: ['M2', 'M2.5', 'M3', 'M4', 'M5', '#4-40', '#6-32', '#8-32', '#10-32', '#10-24'],
+  screw: [
+    ...['M1.6', 'M2', 'M2.5', 'M3', 'M3.5', 'M4', 'M5', 'M6', 'M8', 'M10'],
+    ...['#2-56', '#4-40', '#5-40', '#6-32', '#8-32', '#10-24', '#10-32', '1/4-20', '1/4-28'],
+  ],
+}
+/** A screw as the table has it: without its length (`M4×6`) or fine pitch, with the sign that numbers have (`6-32`). */
+const screwName = (text: string) => {
+  const t = text.trim().replace(/\s+/g, '')
+  if (/^m\d/i.test(t)) return t.replace(/[x×*].*$/i, '')
+  return /^\d{1,2}-\d\d/.test(t) ? `#${t.replace(/[x×*].*$/i, '')}` : t.replace(/[x×*].*$/i, '')
 }
 
 /** Asks back about a size code: `1835` → `18350?`, `632` → `#6-32?`. Undefined when the code is a known one. */
 export function suggestCode(text: string, kind: keyof typeof CODES): Suggestion | undefined {
   const known = CODES[kind]
   const bare = (s: string) => s.toLowerCase().replace(/[^a-z0-9]/g, '')
-  if (known.some((k) => k.toLowerCase() === text.trim().toLowerCase())) return undefined
-  const got = bare(text)
+  const said = kind === 'screw' ? screwName(text) : text.trim()
+  if (known.some((k) => k.toLowerCase() === said.toLowerCase())) return undefined
+  const got = bare(said)
   const best = known.map((k) => ({ k, d: distance(got, bare(k)) })).sort((a, b) => a.d - b.d)[0]!
-  return { code: 'unknownCode', got: text, ...(best.d <= 2 ? { nearest: { text: best.k } } : {}) }
+  return {
+    code: 'unknownCode',
+    got: text,
+    ...(best.d <= 2 && best.d < got.length ? { nearest: { text: best.k } } : {}),
+  }
 }
 
 /** The word of a list nearest to what was typed, when it is within two slips of the pen; undefined otherwise. */

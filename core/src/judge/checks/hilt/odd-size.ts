@@ -63,5 +63,12 @@ const sizesOf = (s: Context['saber']): Size[] => [
   }),
   ...s.blades
     .filter((b) => b.kind !== 'plug')
-    .map((b): Size => [`${b.id}-d`, `blade:${b.id}`, `${b.name} tube`, known(b.outside), 'tube']),
+    .flatMap((b): Size[] => {
+      const socket = s.hilt.sockets.find((k) => k.id === b.socket)
+      const arm = s.hilt.sections.find((x) => x.id === socket?.section)?.role === 'quillon'
+      return [
+        [`${b.id}-d`, `blade:${b.id}`, `${b.name} tube`, known(b.outside), 'tube'],
+        [`${b.id}-l`, `blade:${b.id}`, `${b.name} length`, known(b.length), arm ? 'armTube' : 'bladeTube'],
+      ]
+    }),
 ]

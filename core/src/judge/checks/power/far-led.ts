@@ -1,38 +1,56 @@
+import { duties } from '../../../light'
 import { FAR_LED_VOLTS, farLedVolts, litBlades } from '../../../power'
 import { formatNumber } from '../../../units'
 import { check } from '../../check'
+import { listed } from '../../text'
 
-export const farLed = check<{ sags: { blade: string; preset: string; volts: number } }>({
+/** A die below this duty is dark to the eye. */
+const LIT = 0.005
+
+/** The dies of a colour that want the higher voltage: green and blue; red does with two volts. */
+function hungry(colour: string): string[] {
+  const [, green, blue] = duties(colour)
+  return [...(green > LIT ? ['green'] : []), ...(blue > LIT ? ['blue'] : [])]
+}
+
+export const farLed = check<{ sags: { blade: string; presets: string[]; dies: string[]; volts: number } }>({
   id: 'farLed',
   station: 'power',
   scope: 'saber',
-  rule: `The last pixel keeps ${FAR_LED_VOLTS} V in the first preset's colour with a half-charged cell.`,
-  source: 'I·R over cell, wire and strip; forward voltage of blue and white dies',
-  reads: ['hilt', 'parts', 'blades', 'zones', 'presets'],
-  run: ({ saber }) => {
-    const first = saber.presets[0]
-    if (!first) return []
-    return litBlades(saber)
+  rule: `The last pixel keeps ${FAR_LED_VOLTS} V with a half-charged cell in every preset whose colour has green or blue in it.`,
+  source: 'I·R over cell, wire and strip; forward voltage of green and blue dies',
+  reads: ['hilt', 'parts', 'blades', 'zones', 'presets', 'use'],
+  run: ({ saber }) =>
+    litBlades(saber)
       .filter((b) => b.kind === 'pixel')
       .flatMap((b) => {
-        const v = farLedVolts(saber, b, first.colour)
-        return v.ok && v.value < FAR_LED_VOLTS
+        const low = saber.presets.flatMap((p) => {
+          const dies = hungry(p.colour)
+          const v = dies.length ? farLedVolts(saber, b, p.colour) : undefined
+          return v?.ok && v.value < FAR_LED_VOLTS ? [{ p, dies, volts: v.value }] : []
+        })
+        return low.length
           ? [
               {
                 code: 'sags' as const,
-                subject: b.id,
+                subject: b.id as string,
                 level: 'caution' as const,
-                params: { blade: b.name, preset: first.name, volts: v.value },
+                params: {
+                  blade: b.name,
+                  presets: low.map((l) => l.p.name),
+                  dies: [...new Set(low.flatMap((l) => l.dies))],
+                  volts: Math.min(...low.map((l) => l.volts)),
+                },
                 refs: [`blade:${b.id}` as const],
+                names: low.map((l) => l.p.id),
               },
             ]
           : []
-      })
-  },
+      }),
   words: {
     sags: (p) => ({
       title: `${p.blade}: ${formatNumber(p.volts)} V at the last pixel`,
-      detail: `In ${p.preset}, half charged; blue and white want ${FAR_LED_VOLTS} V, so the tip shifts in colour.`,
+      detail: `In ${listed(p.presets)}, half charged; its ${p.dies.join(' and ')} dies want ${FAR_LED_VOLTS} V, so the tip shifts in colour.`,
       remedy: 'Feed the strip at both ends, thicker wire, or less brightness.',
     }),
   },

@@ -1,55 +1,87 @@
-import { ratings, WHITE } from '../../../power'
+import { type Load, loadsOf, type Rating, ratings, ratingsUnder, WHITE } from '../../../power'
+import type { Saber } from '../../../record'
 import { formatNumber } from '../../../units'
 import { check } from '../../check'
-import { amps } from '../../text'
+import { amps, listed } from '../../text'
 
-interface Load {
+interface Over {
   name: string
   share: number
   rated: number
-  /** The first preset and its share, when that is known. */
-  usual: { preset: string; share: number } | undefined
+  /** The looks that are too much, the worst first. */
+  looks: string[]
 }
-const worded = (p: Load) => ({
-  title: `${p.name}: ${amps(p.share * p.rated)} at full white, rated ${amps(p.rated)}`,
-  detail: `${formatNumber(p.share * 100, 0)} % of its rating.${p.usual ? ` In ${p.usual.preset} it is ${formatNumber(p.usual.share * 100, 0)} %.` : ''}`,
+const worded = (p: Over, how: string) => ({
+  title: `${p.name}: ${amps(p.share * p.rated)}${how}, rated ${amps(p.rated)}`,
+  detail: `${formatNumber(p.share * 100, 0)} % of its rating${p.looks.length ? ` in ${listed(p.looks)}` : ''}.`,
 })
+const REMEDY = 'Fit the next size, or limit the brightness on the board and enter it as configured.'
+const lookName = (l: Load) => (l.look === 'steady' ? l.preset.name : `${l.look} of ${l.preset.name}`)
 
-export const overRating = check<{ white: Load; always: Load }>({
+/** What is over its rating in some of the loads: each rated thing with those loads, the worst first. */
+function over(saber: Saber, loads: readonly Load[]) {
+  const found = new Map<string, { rating: Rating; loads: { load: Load; share: number }[] }>()
+  for (const load of loads)
+    for (const r of ratingsUnder(saber, load.current).list.filter((x) => x.share > 1)) {
+      const at = found.get(r.ref + r.name) ?? { rating: r, loads: [] }
+      at.loads.push({ load, share: r.share })
+      if (r.share > at.rating.share) at.rating = r
+      found.set(r.ref + r.name, at)
+    }
+  return [...found.values()].map((f) => ({ ...f, loads: f.loads.toSorted((a, b) => b.share - a.share) }))
+}
+
+export const overRating = check<{ lasting: Over; flash: Over; unknown: Over }>({
   id: 'overRating',
   station: 'power',
   scope: 'saber',
-  rule: 'The current at full white stays within the rating of all it passes: cell, pins, switch, wire.',
+  rule: 'Every look of every preset stays within the rating of all its current passes: cell, pins, switch, port, wire.',
   source: 'ratings by datasheet; chassis-wiring guide by AWG',
-  reads: ['hilt', 'parts', 'blades', 'zones', 'presets'],
+  reads: ['hilt', 'parts', 'blades', 'zones', 'presets', 'use'],
   run: ({ saber }) => {
-    const first = saber.presets[0]
-    const usual = first ? ratings(saber, first.colour).list : []
-    return ratings(saber, WHITE)
-      .list.filter((r) => r.share > 1)
-      .map((r) => {
-        const now = usual.find((u) => u.ref === r.ref)
-        const fine = now !== undefined && now.share <= 1
-        return {
-          code: fine ? 'white' : 'always',
+    // Without a preset nobody knows how it will shine: then white is what it may come to.
+    if (!saber.presets.length)
+      return ratings(saber, WHITE)
+        .list.filter((r) => r.share > 1)
+        .map((r) => ({
+          code: 'unknown',
           subject: r.ref,
-          level: fine ? 'caution' : 'stop',
-          params: {
-            name: r.name,
-            share: r.share,
-            rated: r.ratedAmps,
-            usual: now && { preset: first!.name, share: now.share },
-          },
+          level: 'caution',
+          params: { name: r.name, share: r.share, rated: r.ratedAmps, looks: [] },
           refs: [r.ref],
-          gate: !fine,
-        }
-      })
+        }))
+    const loads = loadsOf(saber)
+    const lasting = over(
+      saber,
+      loads.filter((l) => l.lasts !== 'flash'),
+    )
+    const flashes = over(
+      saber,
+      loads.filter((l) => l.lasts === 'flash'),
+    ).filter((f) => !lasting.some((l) => l.rating.ref === f.rating.ref && l.rating.name === f.rating.name))
+    const raise = (f: (typeof lasting)[number]) => ({
+      subject: f.rating.ref as string,
+      params: {
+        ...{ name: f.rating.name, share: f.rating.share, rated: f.rating.ratedAmps },
+        looks: f.loads.map((l) => lookName(l.load)),
+      },
+      refs: [f.rating.ref],
+      names: f.loads.map((l) => `${l.load.preset.id}-${l.load.look}`),
+    })
+    return [
+      ...lasting.map((f) => ({ ...raise(f), code: 'lasting' as const, level: 'stop' as const, gate: true })),
+      ...flashes.map((f) => ({ ...raise(f), code: 'flash' as const, level: 'caution' as const })),
+    ]
   },
   words: {
-    white: (p) => ({
-      ...worded(p),
-      remedy: 'Limit the brightness of white, or fit the next size; say so in the record.',
+    lasting: (p) => ({ ...worded(p, ''), remedy: REMEDY }),
+    flash: (p) => ({
+      ...worded(p, ' for a flash'),
+      remedy: `A flash is short, but a low cell may let the board start anew. ${REMEDY}`,
     }),
-    always: (p) => ({ ...worded(p), remedy: 'Fit the next size, or limit the brightness on the board.' }),
+    unknown: (p) => ({
+      ...worded(p, ' at full white'),
+      remedy: 'Record the presets: their colours are what is judged.',
+    }),
   },
 })

@@ -1,27 +1,33 @@
-import { wireDrop as dropOf } from '../../../power'
+import { wireDrop as dropOf, loadsOf, WHITE } from '../../../power'
 import { formatNumber } from '../../../units'
 import { check } from '../../check'
 
 /** What the wire may take at full white, V; trade practice, editable. */
 const MOST_VOLTS = 0.3
 
-export const wireDrop = check<{ lost: { volts: number } }>({
+export const wireDrop = check<{ lost: { volts: number; look: string } }>({
   id: 'wireDrop',
   station: 'power',
   scope: 'saber',
-  rule: `The wire takes no more than ${MOST_VOLTS} V at full white.`,
+  rule: `The wire takes no more than ${MOST_VOLTS} V in any look that lasts.`,
   source: 'trade practice, editable; R = ρL/A',
-  reads: ['hilt', 'parts', 'blades', 'zones'],
+  reads: ['hilt', 'parts', 'blades', 'zones', 'presets', 'use'],
   run: ({ saber }) => {
-    const d = dropOf(saber)
-    return d.ok && d.value > MOST_VOLTS
-      ? [{ code: 'lost', subject: 'drop', level: 'caution', params: { volts: d.value } }]
-      : []
+    const looks = saber.presets.length
+      ? loadsOf(saber).flatMap((l) => (l.lasts === 'flash' ? [] : [{ colour: l.colour, look: l.preset.name }]))
+      : [{ colour: WHITE, look: 'full white' }]
+    const worst = looks
+      .flatMap(({ colour, look }) => {
+        const d = dropOf(saber, colour)
+        return d.ok ? [{ volts: d.value, look }] : []
+      })
+      .toSorted((x, y) => y.volts - x.volts)[0]
+    return worst && worst.volts > MOST_VOLTS ? [{ code: 'lost', subject: 'drop', level: 'caution', params: worst }] : []
   },
   words: {
     lost: (p) => ({
       title: `${formatNumber(p.volts)} V lost in the wire`,
-      detail: 'At full white, both ways. The far pixels turn yellow.',
+      detail: `In ${p.look}, both ways. The far pixels turn yellow.`,
       remedy: 'Thicker wire, or two in parallel.',
     }),
   },
