@@ -232,7 +232,8 @@ describe('balance', () => {
   test('a plain tube balances at its middle, with the mass of its volume', () => {
     const s = tube([[100, 30, 20]])
     const b = balance(s)
-    expect(b.centre).toMatchObject({ ok: true, value: 50, about: true })
+    expect(b.centre).toMatchObject({ ok: true, about: true })
+    expect(b.centre.ok && b.centre.value).toBeCloseTo(50, 9)
     expect(b.mass.ok && b.mass.value).toBeCloseTo((Math.PI / 4) * (30 ** 2 - 20 ** 2) * 100 * 0.0027, 6)
   })
   test('moving a part forward moves the balance by its share', () => {
@@ -314,5 +315,101 @@ describe('drawings', () => {
     expect(placeOf(s, 'section:rw-grip')).toEqual({ x0: 32, x1: 148 })
     expect(placeOf(s, 'part:rw-p1')).toMatchObject({ x0: 14 })
     expect(placeOf(s, 'fastener:nope')).toBeUndefined()
+  })
+})
+
+describe('the middle of what is turned, against thin slices', () => {
+  const taper = (outer: [number, number][], bore: [number, number][]) => {
+    const s = tube([[100, 40, 20]])
+    s.hilt.sections[0]!.outerProfile = outer.map(([x, d]) => ({ x, d }))
+    s.hilt.sections[0]!.boreProfile = bore.map(([x, d]) => ({ x, d }))
+    return s
+  }
+  /** Σ slices of the wall, each a millionth of the length thick. */
+  const sliced = (outer: [number, number][], bore: [number, number][]) => {
+    const at = (list: [number, number][], x: number) => {
+      const i = list.findIndex(([q], k) => k > 0 && x <= q && list[k - 1]![0] < q)
+      const [[x0, d0], [x1, d1]] = [list[i - 1]!, list[i]!]
+      return d0 + ((d1 - d0) * (x - x0)) / (x1 - x0)
+    }
+    let [m, mx] = [0, 0]
+    for (let k = 0; k < 20_000; k++) {
+      const x = (k + 0.5) / 200
+      const wall = at(outer, x) ** 2 - at(bore, x) ** 2
+      m += wall
+      mx += wall * x
+    }
+    return mx / m
+  }
+  const straight: [number, number][] = [
+    [0, 20],
+    [100, 20],
+  ]
+  test.each<[string, [number, number][], [number, number][]]>([
+    [
+      'a tube',
+      [
+        [0, 40],
+        [100, 40],
+      ],
+      straight,
+    ],
+    [
+      'a cone',
+      [
+        [0, 30],
+        [100, 44],
+      ],
+      straight,
+    ],
+    [
+      'a step',
+      [
+        [0, 30],
+        [60, 30],
+        [60, 44],
+        [100, 44],
+      ],
+      straight,
+    ],
+    [
+      'a bore that opens',
+      [
+        [0, 44],
+        [100, 44],
+      ],
+      [
+        [0, 12],
+        [40, 12],
+        [40, 30],
+        [100, 36],
+      ],
+    ],
+  ])('%s', (_what, outer, bore) => {
+    const s = taper(outer, bore)
+    for (const weighed of [false, true]) {
+      if (weighed) s.hilt.sections[0]!.mass = fact(200, 'g', 'measured')
+      const b = balance(s)
+      expect(b.centre.ok && b.centre.value).toBeCloseTo(sliced(outer, bore), 2)
+    }
+  })
+  test('what is not weighed, or has no place, is said; a tool is no part of the weight', () => {
+    const s = done()
+    const notes = () => {
+      const b = balance(s)
+      return b.centre.ok
+        ? b.centre.inputs.filter((i) => i.text.endsWith('not counted')).map((i) => `${i.name}: ${i.text}`)
+        : []
+    }
+    expect(notes()).toEqual([])
+    const cell = s.parts.find((p) => p.kind === 'cell')!
+    const mass = cell.specs.mass!
+    delete cell.specs.mass
+    s.parts.push({ id: 'tool', kind: 'tool', name: 'a key', specs: {} })
+    expect(notes()).toEqual([`${cell.name}: not weighed: not counted`])
+    expect(balance(s).centre).toMatchObject({ about: true })
+    cell.specs.mass = mass
+    delete cell.at
+    expect(notes()).toEqual([`${cell.name}: without a place: not counted`])
   })
 })

@@ -1,6 +1,6 @@
 import { type Calculated, Gather, known } from '../facts'
-import { type Blade, type FittedPart, type Ref, refTo, type Saber, type Section } from '../record'
-import { crossAt, inArm, layOut, mainSocket, type Piece, socketSpan, spanOf } from '../room'
+import { type Blade, type FittedPart, kindRule, type Ref, refTo, type Saber, type Section } from '../record'
+import { crossAt, inArm, layOut, mainSocket, type Piece, type PlacedSection, socketSpan, spanOf } from '../room'
 
 /** Densities, g/cm³, for masses nobody has weighed (DOMAIN 4, handbook values). */
 export const DENSITY: Record<string, number> = {
@@ -42,9 +42,28 @@ const G = 9.80665
 /** Volume of a frustum ring in cm³ from diameters in mm: π/12·L·(D² + D·d + d²). */
 const frustum = (l: number, a: number, b: number) => ((Math.PI / 12) * l * (a * a + a * b + b * b)) / 1000
 
+/** Volume in cm³ of some pieces of a profile, and its moment about the pommel's rear in cm³·mm: a cone's middle lies towards its wide end. */
+function solid(list: readonly Piece[]): { volume: number; moment: number } {
+  let [volume, moment] = [0, 0]
+  for (const p of list) {
+    const [l, a, b] = [p.x1 - p.x0, p.d0, p.d1]
+    const v = frustum(l, a, b)
+    const sum = a * a + a * b + b * b
+    volume += v
+    moment += v * (p.x0 + (sum > 0 ? (l / 4) * ((a * a + 2 * a * b + 3 * b * b) / sum) : l / 2))
+  }
+  return { volume, moment }
+}
+/** Where the middle of the metal of a placed section lies, mm from the pommel; the section's own middle where it has no wall. */
+function middleOf(s: PlacedSection): number {
+  const [outer, bore] = [solid(s.outer), solid(s.bore)]
+  const wall = outer.volume - bore.volume
+  return wall > 0 ? (outer.moment - bore.moment) / wall : (s.x0 + s.x1) / 2
+}
+
 /**
  * Mass and centre of mass along the hilt: weighed sections as they are, others from profile × density (then "about"),
- * parts by their mass at their middle, blades from their tubes unless weighed; arms of a crossguard and the blades in them
+ * parts by their mass at their middle (named where it is not known), blades from their tubes unless weighed; arms of a crossguard and the blades in them
  * where the arms stand. A blade plug counts only when it is given: it stands on the bottom of the main socket.
  * CG = Σm·x/Σm.
  */
@@ -76,11 +95,10 @@ export function balance(saber: Saber, blades: readonly Blade[] = [], plug?: Fitt
   for (const s of shape.sections) {
     const ref = refTo('section', s.section.id)
     g.take(`length of ${s.section.name}`, s.section.length, ref)
-    metal(s.section, (s.x0 + s.x1) / 2, () => {
+    metal(s.section, middleOf(s), () => {
       g.take(`outside of ${s.section.name}`, s.section.outside, ref)
       g.take(`bore of ${s.section.name}`, s.section.bore, ref)
-      const filled = (list: readonly Piece[]) => list.reduce((v, p) => v + frustum(p.x1 - p.x0, p.d0, p.d1), 0)
-      return filled(s.outer) - filled(s.bore)
+      return solid(s.outer).volume - solid(s.bore).volume
     })
   }
   const cross = crossAt(shape) ?? 0
@@ -96,7 +114,14 @@ export function balance(saber: Saber, blades: readonly Blade[] = [], plug?: Fitt
   for (const p of saber.parts) {
     const mass = known(p.specs.mass)
     const span = spanOf(p)
-    if (mass === undefined || !span || p.kind === 'plug') continue
+    if (p.kind === 'plug') continue
+    if (mass === undefined || !span) {
+      // What weighs something and is not counted is said; a tool or a charger is no part of the weight in the hand.
+      const rule = kindRule(p.kind)
+      if (rule.inside && rule.extras.includes('mass'))
+        g.note(p.name, mass === undefined ? 'not weighed: not counted' : 'without a place: not counted', true)
+      continue
+    }
     g.take(`mass of ${p.name}`, p.specs.mass, refTo('part', p.id))
     add(p.name, refTo('part', p.id), mass, (span.x0 + span.x1) / 2, p.specs.mass?.source === 'assumed')
   }
@@ -180,6 +205,6 @@ export function balanceWhatIfs(saber: Saber, blades: readonly Blade[] = [], plug
     ['emitter', shape.sections.at(-1)],
   ] as const)
     if (at && at.section.role === role)
-      put(`${role === 'emitter' ? 'an' : 'a'} ${role} 20 g heavier`, 20, (20 * (at.x0 + at.x1)) / 2)
+      put(`${role === 'emitter' ? 'an' : 'a'} ${role} 20 g heavier`, 20, 20 * middleOf(at))
   return out
 }
