@@ -6,7 +6,7 @@ const MEANT = {
   units: ['units', 'facts'],
   record: ['ops', 'record', 'references', 'formats', 'facts', 'writer', 'versions', 'planning', 'format-page'],
   room: ['cavity', 'drawing', 'fit', 'bench'],
-  drawing: ['drawing', 'painters', 'cad', 'shelf'],
+  drawing: ['drawing', 'painters', 'cad', 'shelf', 'fit'],
   fit: ['fit', 'bench', 'planning', 'layouts'],
   power: ['power', 'currents', 'figures', 'thresholds', 'findings'],
   parts: ['shelf', 'planning'],

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { drawSection, type Prim, type Scene, type SectionView } from '@nubrin/core/drawing'
+import { drawSection, type Prim, type Scene, type SectionView, svgOf } from '@nubrin/core/drawing'
 import { fact } from '@nubrin/core/facts'
 import type { FittedPart, Saber } from '@nubrin/core/record'
 import { tube } from './samples'
@@ -474,4 +474,124 @@ test('a thumbnail has closed bodies and no words, and fills its box', () => {
   const [first] = inventory(scene)
   expect(first).toBe('part 0,18 120,18 120,-18 0,-18')
   expect(scene.prims.some((p) => p.t === 'text' || p.role.startsWith('dim') || p.role === 'centre')).toBe(false)
+})
+
+describe('names and lengths along the foot', () => {
+  const labels = (names: string[], lengths: number[]) => {
+    const s = tube(lengths.map((l) => [l, 36, 30]))
+    s.hilt.sections.forEach((x, i) => void (x.name = names[i]!))
+    const scene = drawSection(s, VIEW)
+    return scene.prims.flatMap((p) =>
+      p.t === 'text' && p.role === 'label' ? [{ x: p.at[0], y: p.at[1], w: p.text.length * 5.8 }] : [],
+    )
+  }
+  test('a name that would run into the one before it stands a line lower, and the next looks past it', () => {
+    const [a, b, c] = labels(['the first long name', 'the second long name', 'third'], [20, 10, 170]) as [
+      { x: number; y: number; w: number },
+      { x: number; y: number; w: number },
+      { x: number; y: number; w: number },
+    ]
+    expect(b.y - a.y).toBe(13)
+    expect(c.y).toBe(a.y)
+    expect(c.x - c.w / 2).toBeGreaterThan(a.x + a.w / 2 + 6)
+    // With room between them they share a line.
+    const far = labels(['one', 'two'], [100, 100])
+    expect(far[1]!.y).toBe(far[0]!.y)
+  })
+  test('just room enough, and just too little', () => {
+    // Two names of 20 letters are 116 px each; their middles are 400 px · share apart.
+    const at = (first: number) => {
+      const [a, b] = labels(['abcdefghijklmnopqrst', 'abcdefghijklmnopqrst'], [first, 2 * 60 - first]) as {
+        x: number
+        y: number
+        w: number
+      }[]
+      return { gap: b!.x - a!.x - 116, drop: b!.y - a!.y }
+    }
+    for (const first of [40, 60, 80]) {
+      const { gap, drop } = at(first)
+      expect(drop).toBe(gap < 6 ? 13 : 0)
+    }
+  })
+})
+
+test('an opening or a part without place or size is not drawn, nor is a wire', () => {
+  const none = fact(null, 'mm')
+  expect(added(opening(0, { at: none }))).toEqual({ shapes: [], spots: [] })
+  expect(added(opening(0, { length: none }))).toEqual({ shapes: [], spots: [] })
+  expect(added(part('cell', { diameter: mm(18), length: mm(65) }, { at: none }))).toEqual({ shapes: [], spots: [] })
+  expect(added(part('wire', { diameter: mm(1), length: mm(65) }))).toEqual({ shapes: [], spots: [] })
+  // Without a width an opening on the near side is four millimetres high; without anything round it, walls are supposed.
+  const narrow = added(opening(90, { width: none }))
+  expect(narrow.shapes).toEqual(['ghost 90,2 110,2 110,-2 90,-2 @opening:o'])
+})
+
+test('walls follow both profiles, cut at every point of either', () => {
+  const s = hilt()
+  s.hilt.sections.length = 1
+  s.hilt.sections[0]!.outerProfile = [
+    { x: 0, d: 36 },
+    { x: 60, d: 36 },
+    { x: 120, d: 30 },
+  ]
+  s.hilt.sections[0]!.boreProfile = [
+    { x: 0, d: 20 },
+    { x: 40, d: 20 },
+    { x: 40, d: 24 },
+    { x: 120, d: 28 },
+  ]
+  const scene = drawSection(s, { width: 652, height: 400 })
+  const walls = inventory(scene).filter((t) => t.startsWith('wall') && !t.includes(',-'))
+  expect(walls).toEqual([
+    'wall 0,18 40,18 40,10 0,10 @section:s0',
+    'wall 40,18 60,18 60,12.5 40,12 @section:s0',
+    'wall 60,18 120,15 120,14 60,12.5 @section:s0',
+  ])
+})
+
+test('as SVG each shape has its ink, its colour where it has one, and rounded figures', () => {
+  const scene: Scene = {
+    ...{ width: 100, height: 50, scale: 1, axisY: 25, spots: [], x: (v) => v, mm: (v) => v },
+    prims: [
+      {
+        t: 'path',
+        role: 'wall',
+        closed: true,
+        pts: [
+          [0, 0],
+          [10.123456, 0],
+          [10, 5],
+        ],
+      },
+      {
+        t: 'path',
+        role: 'bladeTube',
+        closed: true,
+        colour: '#10d8b0',
+        pts: [
+          [1, 1],
+          [2, 2],
+        ],
+      },
+      {
+        t: 'path',
+        role: 'dim',
+        pts: [
+          [1, 1],
+          [2, 2.005],
+        ],
+      },
+      { t: 'circle', role: 'screw', at: [3, 4], r: 1.5 },
+      { t: 'text', role: 'label', at: [5, 6], text: 'a < "b" & c\'s', anchor: 'middle' },
+    ],
+  }
+  const svg = svgOf(scene, 'Drawing of <this>', 'What it shows & more')
+  expect(svg).toContain('M0 0L10.12 0L10 5Z')
+  expect(svg).toContain('#10d8b0')
+  expect(svg).toMatch(/M1 1L2 2(\.0[01])?"/)
+  expect(svg).toMatch(/<circle cx="3" cy="4" r="1.5"/)
+  expect(svg).toContain('>a &#60; &#34;b&#34; &#38; c&#39;s<')
+  expect(svg).toContain('Drawing of &#60;this&#62;')
+  expect(svg).toContain('What it shows &#38; more')
+  expect(svg).not.toMatch(/<this>|NaN|undefined/)
 })
