@@ -1,5 +1,5 @@
 import { arrangementsOf, type Candidate, evenNumbers, findLayouts, type LayoutProblem, worth } from '@nubrin/core/fit'
-import { type Body, type Cavity, type Interval, needRadius } from '@nubrin/core/room'
+import { type Body, type Cavity, type Interval, needRadius, reachesOf } from '@nubrin/core/room'
 
 /**
  * A shelf of 500 parts. `alike`: sizes as catalogues print them, bare cells by their code, protected ones in half
@@ -40,8 +40,8 @@ export function largeProblem(alike: boolean): LayoutProblem {
     score: 0,
   }))
   const piece = (x0: number, x1: number, r0: number, r1: number, depth = 0): Cavity['pieces'][number] => ({
-    ...{ x0, x1, r0, r1, section: 'bore' },
-    keeps: depth ? [{ ref: 'part:k', name: 'button', x0, x1, depth, clock: 0 }] : [],
+    ...{ x0, x1, r0, r1, section: 'bore', clearance: 0 },
+    keeps: depth ? [{ ref: 'part:k', name: 'button', x0, x1, inner: r0 - depth, clock: 0 }] : [],
   })
   return {
     cavity: {
@@ -81,11 +81,11 @@ interface Plain {
 
 /** Every row with every row in every order, each looked at by itself: what the search is measured against. */
 export function plainSearch(p: LayoutProblem): Plain {
-  const pieces = p.cavity.pieces.map((q) => ({ ...q, depth: q.keeps.reduce((m, k) => Math.max(m, k.depth), 0) }))
+  const pieces = p.cavity.pieces.map((q) => ({ ...q, reaches: reachesOf(q) }))
   type Piece = (typeof pieces)[number]
   /** The part of a piece that is too narrow for a body. */
   const narrow = (q: Piece, body: Body): Interval | undefined => {
-    const need = needRadius(body, q.depth)
+    const need = needRadius(body, q.reaches)
     const [a, z] = [q.r0 < need - 1e-9, q.r1 < need - 1e-9]
     const meets = a === z ? 0 : q.x0 + ((need - q.r0) / (q.r1 - q.r0)) * (q.x1 - q.x0)
     return a || z ? { lo: a ? q.x0 : meets, hi: z ? q.x1 : meets } : undefined

@@ -224,14 +224,14 @@ describe('each thing is drawn where its figures put it, millimetre by millimetre
     [
       'a display under the top of the wall',
       part('display', flat(30, 12, 4), { clock: deg(0) }),
-      ['partDark 40,14.6 70,14.6 70,10.6 40,10.6 @part:p'],
-      ['part:p “the part” 40…70 10.6…14.6'],
+      ['partDark 40,13.35 70,13.35 70,9.35 40,9.35 @part:p'],
+      ['part:p “the part” 40…70 9.35…13.35'],
     ],
     [
       'a display on the far side',
       part('display', flat(30, 12, 4), { clock: deg(180) }),
-      ['partDark 40,-10.6 70,-10.6 70,-14.6 40,-14.6 @part:p'],
-      ['part:p “the part” 40…70 -14.6…-10.6'],
+      ['partDark 40,-9.35 70,-9.35 70,-13.35 40,-13.35 @part:p'],
+      ['part:p “the part” 40…70 -13.35…-9.35'],
     ],
     [
       'a board',

@@ -97,8 +97,8 @@ describe('gaps and spacers', () => {
       ...{ id: 'sw', kind: 'switch', name: 'button', at: mm(90), clock: fact(0, 'deg') },
       specs: { length: mm(10), diameter: mm(10), height: mm(9) },
     })
-    // 9 of depth less 3 of wall: 6 reach in; 30 − 2 · 6 − 0.4 of air.
-    expect(cavityOf(s).keeps).toMatchObject([{ depth: 6 }])
+    // 9 under an outside of 36: 9 from the axis; 2 · 9 − 0.4 of air.
+    expect(cavityOf(s).keeps).toMatchObject([{ inner: 9 }])
     expect(known(spacersFor(s, ids(), TODAY)[0]!.specs.diameter)).toBeCloseTo(17.6, 6)
   })
 })

@@ -2,6 +2,7 @@ import Drawing from 'dxf-writer'
 import { known } from '../facts'
 import { kindRule, type Saber } from '../record'
 import {
+  boreAt,
   cavityOf,
   certainty,
   crossSectionAt,
@@ -131,9 +132,13 @@ export function cadOf(saber: Saber): { entities: CadEntity[]; left: string[]; wi
           false,
         )
   for (const k of cavity.keeps) {
-    const top = cavity.pieces.find((p) => p.x0 <= k.x0 + 1e-6 && p.x1 >= k.x0)?.r0
+    // From its inner face to the bore, on the side of the section it hangs on; its clock angle is told beside it.
+    const bore = boreAt(shape, (k.x0 + k.x1) / 2)
     const side = sideOf(k.clock)
-    if (top !== undefined) box('KEEPOUT', k.x0, side * (top - k.depth), k.x1, side * top)
+    if (bore !== undefined) {
+      box('KEEPOUT', k.x0, side * k.inner, k.x1, (side * bore) / 2)
+      text([k.x0, side * k.inner + (side > 0 ? -2.4 : 0.6)], `${k.name} at ${round(k.clock)} deg`, 1.8)
+    }
   }
   for (const p of saber.parts) {
     const s = spanOf(p)
@@ -288,7 +293,8 @@ export function cadCsv(saber: Saber): string {
   }
   if (!cavity.needs.length)
     for (const p of cavity.pieces) rows.push(['free', p.section, p.x0, p.x1, 2 * p.r0, 2 * p.r1, undefined, undefined])
-  for (const k of cavity.keeps) rows.push(['keep-out', k.name, k.x0, k.x1, k.depth, k.depth, k.clock, undefined])
+  for (const k of cavity.keeps)
+    rows.push(['keep-out', k.name, k.x0, k.x1, 2 * k.inner, 2 * k.inner, k.clock, undefined])
   for (const p of saber.parts) {
     const s = spanOf(p)
     if (s)

@@ -1,6 +1,6 @@
 import { fact } from '../facts'
 import type { FittedPart, Saber } from '../record'
-import { cavityOf, type Interval, keepDepth, onAxis, spanOf } from '../room'
+import { cavityOf, type Interval, onAxis, roundRoom, spanOf } from '../room'
 import { axialSlack } from './chain'
 
 /** Air left around a spacer, and the shortest worth cutting, mm. */
@@ -53,7 +53,7 @@ export function spacersFor(saber: Saber, id: () => string, today: string): Fitte
     .flatMap((g): FittedPart[] => {
       const free = cavity.pieces
         .filter((q) => q.x1 > g.lo + 1e-9 && q.x0 < g.lo + g.length - 1e-9)
-        .map((q) => 2 * (Math.min(q.r0, q.r1) - keepDepth(q)))
+        .map((q) => 2 * roundRoom(q))
       const d = Math.min(...free) - AROUND
       if (!(d >= 4)) return []
       const length = mm(g.length)

@@ -1,7 +1,7 @@
 import { known } from '../facts'
 import { type FittedPart, kindRule, type PartKind, type Ref, refTo, type Saber } from '../record'
-import { type HiltShape, layOut, outerAt, socketSpan, spanOf } from './hilt'
-import { type Body, needRadius } from './radial'
+import { type HiltShape, layOut, narrowest, outerAt, socketSpan, spanOf } from './hilt'
+import { type Body, needRadius, type Reach, spareOf } from './radial'
 
 /** What reaches inwards from the wall over a stretch: a button's body, a display, a port. */
 export interface KeepOut {
@@ -9,7 +9,8 @@ export interface KeepOut {
   name: string
   x0: number
   x1: number
-  depth: number
+  /** Its inner face, mm from the axis. */
+  inner: number
   /** Where on the circumference it hangs, degrees; 0 is the switch line, and taken where none is known. */
   clock: number
 }
@@ -22,6 +23,8 @@ export interface CavityPiece {
   r0: number
   r1: number
   keeps: KeepOut[]
+  /** Air kept round what slides in, also before what reaches in. */
+  clearance: number
   section: string
 }
 
@@ -57,29 +60,37 @@ export const onAxis = (p: FittedPart): boolean =>
   !['knob', 'dot', 'window'].includes(kindRule(p.kind).glyph)
 
 /**
- * How far a wall-mounted part reaches into the free room, mm. Buttons, ports and kill switches hang from the outside, so
- * the wall's thickness is taken off their depth; a display lies inside under its window. Without a clock angle a port or
- * kill switch is not in the wall and keeps nothing out.
+ * How near to the axis a part in the wall comes, mm. Buttons, ports and kill switches hang from the outside by their height.
+ * A display lies inside under its window: flat as it is, its edges rest on the narrowest bore over it, so its face stands off
+ * by the chord. Without a clock angle a port or kill switch is not in the wall and keeps nothing out.
  */
 function keepOutOf(p: FittedPart, shape: HiltShape): KeepOut | undefined {
   if (!inWall(p)) return undefined
   const span = spanOf(p)
   const depth = known(p.specs.height)
   if (!span || depth === undefined) return undefined
-  const mid = (span.x0 + span.x1) / 2
-  const outer = outerAt(shape, mid)
-  if (outer === undefined) return undefined
-  const bore = Math.max(
-    ...shape.sections
-      .flatMap((s) => s.bore)
-      .filter((b) => mid >= b.x0 && mid <= b.x1)
-      .map((b) => b.d0 + ((b.d1 - b.d0) * (mid - b.x0)) / (b.x1 - b.x0)),
-    0,
-  )
-  const inwards = p.kind === 'display' ? depth + DISPLAY_AIR : depth - (outer - bore) / 2
-  return inwards > 0
-    ? { ref: refTo('part', p.id), name: p.name, x0: span.x0, x1: span.x1, depth: inwards, clock: known(p.clock) ?? 0 }
+  const face = faceOf(p, shape)
+  if (face === undefined) return undefined
+  const bores = shape.sections.flatMap((s) => s.bore).filter((b) => b.x0 < span.x1 - EPS && b.x1 > span.x0 + EPS)
+  const widest = Math.max(0, ...bores.flatMap((b) => [b.d0, b.d1])) / 2
+  const inner = face - depth
+  return inner < widest
+    ? { ref: refTo('part', p.id), name: p.name, x0: span.x0, x1: span.x1, inner, clock: known(p.clock) ?? 0 }
     : undefined
+}
+
+/** Where the outer face of a part in the wall is, mm from the axis; undefined off the hilt. */
+export function faceOf(p: FittedPart, shape: HiltShape): number | undefined {
+  const span = spanOf(p)
+  if (!span) return undefined
+  if (p.kind !== 'display') {
+    const outer = outerAt(shape, (span.x0 + span.x1) / 2)
+    return outer === undefined ? undefined : outer / 2
+  }
+  const bore = narrowest(shape, Math.max(0, span.x0), Math.min(shape.length, span.x1))
+  if (!bore) return undefined
+  const half = Math.min((known(p.specs.width) ?? 0) / 2, bore.d / 2)
+  return Math.sqrt((bore.d / 2) ** 2 - half ** 2) - DISPLAY_AIR
 }
 
 /** Everything that reaches in from the wall. */
@@ -133,6 +144,7 @@ export function cavityOf(saber: Saber, gone: ReadonlySet<string> = new Set()): C
           r0: r(x0),
           r1: r(x1),
           keeps: keeps.filter((k) => k.x0 < mid && k.x1 > mid),
+          clearance: clearance ?? 0,
           section: s.section.name,
         })
       }
@@ -140,15 +152,27 @@ export function cavityOf(saber: Saber, gone: ReadonlySet<string> = new Set()): C
   return { pieces, x0: 0, x1: end, keeps, needs }
 }
 
-/** How far the deepest thing reaches in from the wall over a piece, mm; `self` does not keep itself out. */
-export const keepDepth = (p: CavityPiece, self?: string) =>
-  p.keeps.reduce((m, k) => (k.ref === self ? m : Math.max(m, k.depth)), 0)
+/** What a body has to keep clear of over a piece; `self` does not keep itself out. Of two in one direction only the nearer counts. */
+export function reachesOf(p: CavityPiece, self?: string): Reach[] {
+  const by = new Map<number, number>()
+  for (const k of p.keeps)
+    if (k.ref !== self) by.set(k.clock, Math.min(by.get(k.clock) ?? Infinity, k.inner - p.clearance))
+  return [...by].map(([clock, inner]) => ({ clock, inner }))
+}
+
+/** Radius free all round the axis over a piece, mm: the lesser end, and no nearer to what reaches in. */
+export const roundRoom = (p: CavityPiece): number => Math.min(p.r0, p.r1, ...reachesOf(p).map((k) => k.inner))
 
 /** Stretches of the cavity through which a body passes, touching ones joined. `extra` widens the radius everywhere. */
 export function passable(cavity: Cavity, body: Body, extra = 0): Interval[] {
   const out: Interval[] = []
   for (const p of cavity.pieces) {
-    const need = needRadius(body, keepDepth(p)) - extra
+    const need =
+      needRadius(
+        body,
+        reachesOf(p).map((k) => ({ ...k, inner: k.inner + extra })),
+      ) - extra
+    if (need === Infinity) continue
     const [ok0, ok1] = [p.r0 >= need - EPS, p.r1 >= need - EPS]
     if (!ok0 && !ok1) continue
     const turn = ok0 && ok1 ? 0 : p.x0 + ((p.x1 - p.x0) * (need - p.r0)) / (p.r1 - p.r0)
@@ -210,14 +234,14 @@ export function tightest(
   for (const p of cavity.pieces) {
     const [a, b] = [Math.max(p.x0, x0), Math.min(p.x1, x1)]
     if (b - a <= EPS) continue
-    const depth = keepDepth(p, self)
-    const need = needRadius(body, depth)
+    const reaches = reachesOf(p, self)
     for (const x of [a, b]) {
       const r = p.r0 + ((p.r1 - p.r0) * (x - p.x0)) / (p.x1 - p.x0)
-      const spareMm = 2 * (r - need)
+      const spareMm = spareOf(body, r, reaches)
       if (best && spareMm >= best.spareMm - EPS) continue
       const piece = shape.sections.flatMap((s) => s.bore).find((q) => q.x0 <= (a + b) / 2 && q.x1 >= (a + b) / 2)!
-      const under = depth > 0 && need > needRadius(body) + EPS ? p.keeps.find((k) => k.depth === depth) : undefined
+      // What decides: without it there would be more room.
+      const under = reaches.length && spareMm < spareOf(body, r) - 1e-6 ? decides(p, body, r, self) : undefined
       best = {
         spareMm,
         x,
@@ -228,6 +252,12 @@ export function tightest(
     }
   }
   return best
+}
+
+/** The thing in the wall that leaves a body least room by itself. */
+function decides(p: CavityPiece, body: Body, radius: number, self: string | undefined): KeepOut | undefined {
+  const alone = (k: KeepOut) => spareOf(body, radius, [{ clock: k.clock, inner: k.inner - p.clearance }])
+  return p.keeps.filter((k) => k.ref !== self).toSorted((a, b) => alone(a) - alone(b))[0]
 }
 
 /** How a part lies in the cavity, seen along the axis; undefined while its sizes are missing. */

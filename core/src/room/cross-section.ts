@@ -72,8 +72,8 @@ export function crossSectionAt(saber: Saber, x: number): CrossSection | undefine
   })
   // What hangs in the wall comes first, beneath the rest.
   const lying = [...here.filter(inWall), ...here.filter((p) => !inWall(p))].flatMap((p): Lying[] => {
-    const base = { ref: refTo('part', p.id), name: p.name, kind: p.kind, x: 0 }
-    const { height: y, turn } = lieOf(saber, p, shape)
+    const { height: y, aside: x, turn } = lieOf(saber, p, shape)
+    const base = { ref: refTo('part', p.id), name: p.name, kind: p.kind, x }
     const [d, w, h] = [known(p.specs.diameter), known(p.specs.width), known(p.specs.height)]
     if (d !== undefined && !inWall(p)) {
       const hole = p.kind === 'spacer' ? { hole: max(0, d / 2 - RING) } : {}

@@ -7,12 +7,13 @@ export {
   type Interval,
   inWall,
   type KeepOut,
-  keepDepth,
   keepsOf,
   mainSocket,
   meet,
   onAxis,
   passable,
+  reachesOf,
+  roundRoom,
   startsOf,
   tightest,
 } from './cavity'
@@ -44,4 +45,4 @@ export {
 export { freeAt, type Lie, lieOf, sideOf } from './placing'
 export { type ProfileFault, type ProfilePoint, profileFaults, sectionFaults } from './profile'
 export { profileFaultText } from './profile-words'
-export { BESIDE_GAP, type Body, bundleDiameter, needRadius } from './radial'
+export { BESIDE_GAP, type Body, bundleDiameter, type Laid, lay, needRadius, type Reach, spareOf } from './radial'

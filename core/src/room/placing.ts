@@ -1,14 +1,16 @@
 import { known } from '../facts'
 import { type FittedPart, kindRule, type Saber } from '../record'
-import { DISPLAY_AIR, inWall, keepsOf } from './cavity'
-import { boreAt, type HiltShape, layOut, outerAt, spanOf } from './hilt'
-import { BESIDE_GAP } from './radial'
+import { bodyOf, faceOf, inWall, keepsOf } from './cavity'
+import { boreAt, type HiltShape, layOut, spanOf } from './hilt'
+import { BESIDE_GAP, lay, pairHeight } from './radial'
 
 /** Where a part lies across the hilt. */
 export interface Lie {
   /** Its middle above the axis, mm, towards 0° of the clock before it is turned. */
   height: number
-  /** Turned about the axis, degrees clockwise; only what hangs in the wall is. */
+  /** And to the right of it, mm, before it is turned. */
+  aside: number
+  /** Turned about the axis, degrees clockwise. */
   turn: number
 }
 
@@ -29,41 +31,46 @@ export const freeAt = (saber: Saber, x: number, shape: HiltShape = layOut(saber.
   (boreAt(shape, x) ?? 0) / 2 - chassisWall(saber, x) - (known(saber.hilt.clearance) ?? 0)
 
 /**
- * The one rule by which a part lies, for the section, the cut and the drawing for CAD alike. It is rigid: one height over
- * its whole length, by the room at its middle. A cell that carries a board lies on the wall away from the switch line, the
- * board on the cell; a lone cell or chamber gives way to what reaches in, and no further; a flat thing lies under what
- * reaches in; all else is on the axis. What hangs in the wall does so at its clock angle.
+ * The one rule by which a part lies, for the section, the cut and the drawing for CAD alike. It is rigid: one place over its
+ * whole length, by the room at its middle and by all that reaches in over it (`lay`). What hangs in the wall does so at its
+ * clock angle. What does not go in is drawn where it would lie without what keeps it out.
  */
 export function lieOf(saber: Saber, p: FittedPart, shape: HiltShape = layOut(saber.hilt)): Lie {
-  const lie = placed(saber, p, shape)
-  return Math.abs(lie.height) < 1e-9 ? { ...lie, height: 0 } : lie
+  const { height, aside, turn } = placed(saber, p, shape)
+  const plain = (v: number) => (Math.abs(v) < 1e-9 ? 0 : v)
+  return { height: plain(height), aside: plain(aside), turn: plain(turn) }
 }
+
+const CENTRE: Lie = { height: 0, aside: 0, turn: 0 }
 
 function placed(saber: Saber, p: FittedPart, shape: HiltShape): Lie {
   const span = spanOf(p)
-  const [d, h] = [known(p.specs.diameter), known(p.specs.height)]
-  if (!span) return { height: 0, turn: 0 }
-  const mid = (span.x0 + span.x1) / 2
+  if (!span) return CENTRE
   if (inWall(p)) {
-    const top = p.kind === 'display' ? (boreAt(shape, mid) ?? 0) / 2 - DISPLAY_AIR : (outerAt(shape, mid) ?? 0) / 2
-    return { height: top - (h ?? 0) / 2, turn: known(p.clock) ?? 0 }
+    const face = faceOf(p, shape) ?? 0
+    return { height: face - (known(p.specs.height) ?? 0) / 2, aside: 0, turn: known(p.clock) ?? 0 }
   }
-  const free = freeAt(saber, mid, shape)
-  const over = keepsOf(saber, shape).filter((k) => k.x0 < span.x1 && k.x1 > span.x0)
-  const reach = (side: 1 | -1) => over.reduce((m, k) => (sideOf(k.clock) === side ? Math.max(m, k.depth) : m), 0)
-  if (d !== undefined) {
-    const r = d / 2
-    const room = Math.max(0, free - r)
-    const glyph = kindRule(p.kind).glyph
-    if (glyph !== 'cell' && glyph !== 'chamber') return { height: 0, turn: 0 }
-    if (saber.parts.some((q) => q.beside === p.id)) return { height: glyph === 'cell' ? -room : 0, turn: 0 }
-    const gives = (from: number) => (r + from - free > 1e-9 ? Math.min(room, r + from - free) : 0)
-    return { height: gives(reach(-1)) - gives(reach(1)), turn: 0 }
+  const free = freeAt(saber, (span.x0 + span.x1) / 2, shape)
+  const clearance = known(saber.hilt.clearance) ?? 0
+  const reaches = keepsOf(saber, shape)
+    .filter((k) => k.x0 < span.x1 && k.x1 > span.x0)
+    .map((k) => ({ clock: k.clock, inner: k.inner - clearance }))
+  const body = bodyOf(p, saber)
+  if (body?.kind === 'pair') {
+    const under = saber.parts.find((q) => q.id === p.beside)
+    const cell =
+      under && kindRule(under.kind).glyph === 'cell' && spanOf(under) ? placed(saber, under, shape) : undefined
+    const height = cell?.height ?? pairHeight(body.d, [body], free, reaches)
+    return { height: height + body.d / 2 + BESIDE_GAP + body.t / 2, aside: 0, turn: 0 }
   }
-  if (h === undefined) return { height: 0, turn: 0 }
-  const cell = known(saber.parts.find((q) => q.id === p.beside)?.specs.diameter)
-  return {
-    height: cell !== undefined ? -free + cell + BESIDE_GAP + h / 2 : Math.min(0, free - reach(1) - h / 2),
-    turn: 0,
-  }
+  const d = known(p.specs.diameter)
+  const boards = saber.parts.flatMap((q) => {
+    const [w, t] = [known(q.specs.width), known(q.specs.height)]
+    return q.beside === p.id && w !== undefined && t !== undefined ? [{ w, t }] : []
+  })
+  if (d !== undefined && kindRule(p.kind).glyph === 'cell' && saber.parts.some((q) => q.beside === p.id))
+    return { height: d / 2 > free ? 0 : pairHeight(d, boards, free, reaches), aside: 0, turn: 0 }
+  // What lies in a chamber leaves it where it is.
+  if (saber.parts.some((q) => q.beside === p.id)) return CENTRE
+  return (body && (lay(body, free, reaches) ?? lay(body, Infinity, reaches))) || CENTRE
 }

@@ -28,36 +28,165 @@ export type Body =
   | { kind: 'pair'; d: number; w: number; t: number }
 
 /**
- * Radius at which R + √(R² − (w/2)²) reaches q: something w wide, whose far edge lies q above the bottom of the circle,
- * just touches with its corners. What is lower than half its width needs only its width.
+ * What reaches in from the wall: nothing comes nearer to it than a plane across its clock angle, `inner` from the axis.
+ * Angles as on the clock: 0° up, growing clockwise.
  */
-const cornerRadius = (w: number, q: number) => (q <= w / 2 ? w / 2 : (q ** 2 + (w / 2) ** 2) / (2 * q))
+export interface Reach {
+  inner: number
+  clock: number
+}
+type Vec = readonly [x: number, y: number]
+const EPS = 1e-9
+const dirOf = (clock: number): Vec => [Math.sin((clock * Math.PI) / 180), Math.cos((clock * Math.PI) / 180)]
+const dot = (a: Vec, b: Vec) => a[0] * b[0] + a[1] * b[1]
+
+/** The point nearest to the axis on the inner side of every plane p·u ≤ a; undefined when there is none. */
+function nearest(planes: readonly { u: Vec; a: number }[]): Vec | undefined {
+  const ok = (c: Vec) => planes.every((q) => dot(c, q.u) <= q.a + EPS)
+  // It is the axis, the foot of the axis on one plane, or a corner of two.
+  const feet = planes.map(({ u, a }): Vec => [u[0] * a, u[1] * a])
+  const corners = planes.flatMap((p, i) =>
+    planes.slice(i + 1).flatMap((q): Vec[] => {
+      const det = p.u[0] * q.u[1] - p.u[1] * q.u[0]
+      return Math.abs(det) < 1e-9 ? [] : [[(p.a * q.u[1] - q.a * p.u[1]) / det, (p.u[0] * q.a - q.u[0] * p.a) / det]]
+    }),
+  )
+  const found = [[0, 0] as Vec, ...feet, ...corners].filter(ok)
+  return found.sort((p, q) => Math.hypot(...p) - Math.hypot(...q))[0]
+}
+
+/** How a body lies in a round room: its middle (of a pair, that of the cell) off the axis before it is turned, and its turn, degrees. */
+export interface Laid {
+  aside: number
+  height: number
+  turn: number
+}
+const ON_AXIS: Laid = { aside: 0, height: 0, turn: 0 }
 
 /**
- * Smallest free radius that lets a body through where something (a button's body, a display) reaches `keep` mm inwards
- * from the wall on one side. Bodies are turned and pushed away from it as well as they can; the pair lies cell down,
- * board towards the keep-out. Lengths in mm, all ≥ 0.
- *
- * Round: 2r + keep ≤ 2R. Coaxial: r + keep ≤ R. Slab: its corners inside the circle and its face below the keep-out.
- * Pair: the board's lower face no lower than d + gap above the wall, its corners inside, its face below the keep-out.
+ * Where the cell of a pair lies: on the wall away from 0°, lifted only as far as something there, or the lower corners of its
+ * boards in the round, make it.
  */
-export function needRadius(body: Body, keep = 0): number {
+export function pairHeight(
+  d: number,
+  boards: readonly { w: number; t: number }[],
+  radius: number,
+  reaches: readonly Reach[],
+): number {
+  const r = d / 2
+  let y = -(radius - r)
+  for (const b of boards)
+    if (b.w / 2 < radius) y = Math.max(y, -Math.sqrt(radius ** 2 - (b.w / 2) ** 2) - r - BESIDE_GAP)
+  for (const { inner, clock } of reaches) {
+    const [sin, cos] = dirOf(clock)
+    if (cos > -1e-6) continue
+    y = Math.max(y, (inner - r) / cos)
+    for (const b of boards) y = Math.max(y, (inner - (b.w / 2) * Math.abs(sin)) / cos - r - BESIDE_GAP)
+  }
+  return y
+}
+
+/**
+ * Lays a body into a free radius with things reaching in: the one rule for judging and drawing. A round thing gives way, and
+ * no further than it must; a coaxial one stays on the axis; a flat one lies across 0° unless only another turn lets it in;
+ * the pair lies with its cell towards the wall away from 0° and its board just above it, all four corners inside. Undefined when
+ * it does not go in.
+ */
+export function lay(body: Body, radius: number, reaches: readonly Reach[]): Laid | undefined {
+  const planes = (support: (u: Vec) => number) =>
+    reaches.map(({ inner, clock }) => {
+      const u = dirOf(clock)
+      return { u, a: inner - support(u) }
+    })
   switch (body.kind) {
-    case 'round':
-      return (body.d + keep) / 2
+    case 'round': {
+      const r = body.d / 2
+      const c = nearest(planes(() => r))
+      return c && Math.hypot(...c) <= radius - r + EPS ? { aside: c[0], height: c[1], turn: 0 } : undefined
+    }
     case 'coaxial':
-      return body.d / 2 + keep
-    case 'slab':
-      return Math.max(Math.hypot(body.w, body.t) / 2, cornerRadius(body.w, body.t + keep))
+      return reaches.every((k) => body.d / 2 <= k.inner + EPS) && body.d / 2 <= radius + EPS ? ON_AXIS : undefined
+    case 'slab': {
+      const turns = [0, ...reaches.flatMap((k) => [k.clock, k.clock + 90])]
+      for (const turn of turns) {
+        const [up, side] = [dirOf(turn), dirOf(turn + 90)]
+        const [w, t] = [body.w / 2, body.t / 2]
+        const c = nearest(planes((u) => w * Math.abs(dot(u, side)) + t * Math.abs(dot(u, up))))
+        if (!c) continue
+        const [aside, height] = [dot(c, side), dot(c, up)]
+        if (Math.hypot(Math.abs(aside) + w, Math.abs(height) + t) <= radius + EPS) return { aside, height, turn }
+      }
+      return undefined
+    }
     case 'pair': {
-      const stack = body.d + BESIDE_GAP + body.t
-      return Math.max(
-        body.d / 2,
-        Math.hypot(body.w, body.t) / 2,
-        cornerRadius(body.w, stack),
-        cornerRadius(body.w, body.t + keep),
-        (stack + keep) / 2,
-      )
+      const r = body.d / 2
+      const y = pairHeight(body.d, [body], radius, reaches)
+      const [low, high] = [y + r + BESIDE_GAP, y + r + BESIDE_GAP + body.t]
+      const inside =
+        Math.abs(y) + r <= radius + EPS &&
+        Math.hypot(body.w / 2, Math.max(Math.abs(low), Math.abs(high))) <= radius + EPS &&
+        reaches.every(({ inner, clock }) => {
+          const u = dirOf(clock)
+          const board = Math.max(low * u[1], high * u[1]) + (body.w / 2) * Math.abs(u[0])
+          return y * u[1] + r <= inner + EPS && board <= inner + EPS
+        })
+      return inside ? { aside: 0, height: y, turn: 0 } : undefined
     }
   }
+}
+
+/** Smallest free radius that takes a body with nothing reaching in, by formula. */
+function bareRadius(body: Body): number {
+  switch (body.kind) {
+    case 'round':
+    case 'coaxial':
+      return body.d / 2
+    case 'slab':
+      return Math.hypot(body.w, body.t) / 2
+    case 'pair': {
+      // Far corners q above the bottom of the circle and w/2 aside touch it at (q² + (w/2)²) / 2q; lower ones only by width.
+      const [half, q] = [body.w / 2, body.d + BESIDE_GAP + body.t]
+      return Math.max(body.d / 2, Math.hypot(body.w, body.t) / 2, q <= half ? half : (q ** 2 + half ** 2) / (2 * q))
+    }
+  }
+}
+
+/** No hilt is wider, mm; a body that does not go in there is kept out by what reaches in. */
+const WIDEST = 500
+const HALVINGS = 44
+/** The border between what holds at `yes` and what does not at `no`. */
+function border(yes: number, no: number, holds: (v: number) => boolean): number {
+  let [a, b] = [yes, no]
+  for (let i = 0; i < HALVINGS; i++) {
+    const m = (a + b) / 2
+    if (holds(m)) a = m
+    else b = m
+  }
+  return a
+}
+
+/**
+ * Smallest free radius that lets a body in beside what reaches in; Infinity when no radius would. Lengths in mm, all ≥ 0.
+ */
+export function needRadius(body: Body, reaches: readonly Reach[] = []): number {
+  const bare = bareRadius(body)
+  if (!reaches.length || lay(body, bare, reaches)) return bare
+  if (!lay(body, WIDEST, reaches)) return Infinity
+  return border(WIDEST, bare, (r) => lay(body, r, reaches) !== undefined)
+}
+
+/**
+ * How much air is left all round a body, mm on the diameter: twice what can be taken off the radius and off everything that
+ * reaches in before it does not go in any more. Negative is the millimetre that forbids it.
+ */
+export function spareOf(body: Body, radius: number, reaches: readonly Reach[] = []): number {
+  const most = radius - bareRadius(body)
+  const holds = (e: number) =>
+    lay(
+      body,
+      radius - e,
+      reaches.map((k) => ({ ...k, inner: k.inner - e })),
+    ) !== undefined
+  if (!reaches.length || holds(most)) return 2 * most
+  return 2 * border(-WIDEST, most, holds)
 }
