@@ -4,10 +4,10 @@ import config from './jest.config.mjs'
 const MEANT = {
   facts: ['writer', 'facts'],
   units: ['units', 'facts'],
-  record: ['ops', 'record', 'references', 'formats', 'facts', 'writer', 'versions', 'planning', 'format-page'],
-  room: ['cavity', 'drawing', 'fit', 'bench'],
+  record: ['ops', 'record', 'formats', 'facts', 'writer', 'versions'],
+  room: ['radial', 'cavity', 'drawing', 'fit'],
   drawing: ['drawing', 'painters', 'cad', 'shelf', 'fit'],
-  fit: ['fit', 'bench', 'planning', 'layouts'],
+  fit: ['fit', 'radial', 'bench', 'planning', 'layouts'],
   power: ['power', 'currents', 'figures', 'thresholds', 'findings'],
   parts: ['shelf', 'planning'],
   import: ['shelf', 'formats', 'versions'],

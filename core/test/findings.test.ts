@@ -23,7 +23,33 @@ const FIRES: Record<string, Mutation> = {
   unmeasured: (s) => void (s.hilt.sections[2]!.bore = fact(null, 'mm')),
   boreWall: (s) => void (s.hilt.sections[1]!.bore = fact(40, 'mm')),
   oddSize: (s) => void (s.blades[0]!.outside = fact(6.75 * 25.4, 'mm')),
-  sameKey: (s) => void (s.hilt.fasteners[2]!.key = '2 mm'),
+  sameKey: (s) => {
+    s.hilt.fasteners[2]!.key = '2 mm'
+    s.beats = []
+  },
+  bladeSteps: (s) => {
+    const p = s.access.find((x) => x.task === 'bladeIn')!
+    p.steps = p.steps.filter((x) => x.direction !== 'clockwise')
+  },
+  consent: (s) => void (s.access[0]!.steps[0]!.irreversible = true),
+  inputKind: (s) => void (s.inputs.find((i) => i.kind === 'button')!.kind = 'slide'),
+  bladeSeat: (s) => void s.parts.push({ id: 'plug', kind: 'plug', name: 'plug', specs: { diameter: fact(60, 'mm') } }),
+  fittedResistor: (s) =>
+    void s.parts.push(
+      {
+        id: 'led',
+        kind: 'accentLed',
+        name: 'led',
+        specs: { forwardVolts: fact(2, 'V'), channelCurrent: fact(20, 'mA') },
+      },
+      { id: 'res', kind: 'resistor', name: 'res', specs: { ohms: fact(10, 'Ω') } },
+    ),
+  zones: (s) => void (s.zones[0]!.follows = s.zones[0]!.id as never),
+  unsurePreset: (s) => void (s.presets[0]!.status = 'unsure'),
+  wayIn: (s) => {
+    for (const x of s.hilt.sections) x.joint = { kind: 'glue' }
+    s.hilt.sections.at(-1)!.bore = fact(10, 'mm')
+  },
   wrongKey: (s) => void (s.hilt.fasteners[0]!.key = '3 mm'),
   bladeHeld: (s) => void (s.hilt.sockets[0]!.retention = []),
   loose: (s) => void (s.hilt.fasteners[0]!.looseNow = true),
@@ -156,7 +182,15 @@ const BRINGS: Record<string, string> = {
   alikeColours: 'note preset,preset',
   arrivals: 'caution gate ',
   atItsHole: 'caution part,opening; caution part,opening',
-  bladeHeld: 'stop gate socket',
+  bladeHeld: 'stop gate socket; caution gate fastener; caution gate fastener',
+  bladeSteps: 'stop gate socket',
+  bladeSeat: 'stop gate part,socket',
+  consent: 'stop gate part',
+  inputKind: 'caution gate input,row,row,row',
+  fittedResistor: 'caution gate part',
+  zones: 'stop gate zone',
+  unsurePreset: 'caution gate preset',
+  wayIn: 'stop gate part; stop gate part; stop gate part; stop gate part; stop gate part; stop gate part',
   bladeToDo: 'caution gate blade',
   bladesToBuy: 'caution gate socket',
   boreWall: 'stop gate section',
@@ -198,7 +232,7 @@ const BRINGS: Record<string, string> = {
   openRequest: 'caution gate ',
   openingPlace: 'stop gate opening',
   overClosing: 'stop gate section',
-  overlap: 'stop gate part,part',
+  overlap: 'stop gate part,part; stop gate part,part',
   packVolts: 'stop gate part',
   powerNeeds: 'note blade',
   profile: 'stop gate section',

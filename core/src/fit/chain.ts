@@ -81,7 +81,7 @@ export interface Slack {
 
 /**
  * Axial slack: the length from the pommel's inner face to the back of the main socket, less all that lies on the axis.
- * Parts lying beside another take no length of their own. Positive slack is air (a spacer's worth); negative does not close.
+ * What lies beside another takes the length by which it is longer, or sticks out. Positive slack is air (a spacer's worth); negative does not close.
  */
 export function axialSlack(saber: Saber): Slack {
   const g = new Gather()
@@ -107,8 +107,20 @@ export function axialSlack(saber: Saber): Slack {
       !(['chargePort', 'killSwitch'].includes(p.kind) && !spanOf(p)),
   )
   for (const p of inLine) {
-    const lengthMm = g.take(`length of ${p.name}`, p.specs.length, refTo('part', p.id))
-    chain.push({ name: p.name, lengthMm, tolMm: p.specs.length?.tol ?? 0, ref: refTo('part', p.id) })
+    const own = g.take(`length of ${p.name}`, p.specs.length, refTo('part', p.id))
+    let group = { name: p.name, lengthMm: own, tolMm: p.specs.length?.tol ?? 0, ref: refTo('part', p.id) as Ref }
+    const riders = saber.parts.filter((q) => q.beside === p.id && onAxis(q))
+    for (const q of riders) {
+      const lengthMm = g.take(`length of ${q.name}`, q.specs.length, refTo('part', q.id))
+      if (lengthMm > group.lengthMm) group = { ...group, lengthMm, tolMm: q.specs.length?.tol ?? 0 }
+    }
+    // Placed, they take all from the first face to the last.
+    const spans = [p, ...riders].map(spanOf)
+    if (riders.length && spans.every((s) => s !== undefined)) {
+      const reach = Math.max(...spans.map((s) => s!.x1)) - Math.min(...spans.map((s) => s!.x0))
+      group = { ...group, lengthMm: Math.max(group.lengthMm, reach) }
+    }
+    chain.push(group)
   }
   const tols = [
     ...chain.map((c) => c.tolMm),
@@ -130,10 +142,16 @@ export function axialSlack(saber: Saber): Slack {
   }
 }
 
-/** Pairs of in-line parts whose lengths overlap where they are placed, with the overlap in mm. */
+/**
+ * Pairs of parts whose lengths overlap where they are placed, with the overlap in mm. What lies beside another may share the
+ * length of what carries it, and of nothing else: two boards on one cell stand one after the other. What a chamber holds is
+ * left to it.
+ */
 export function overlaps(saber: Saber): { a: FittedPart; b: FittedPart; mm: number }[] {
+  const inChamber = (p: FittedPart) => saber.parts.some((q) => q.id === p.beside && q.kind === 'chamber')
+  const carries = (a: FittedPart, b: FittedPart) => a.beside === b.id || b.beside === a.id
   const placed = saber.parts
-    .filter((p) => onAxis(p) && !p.beside)
+    .filter((p) => onAxis(p) && !inChamber(p))
     .map((part) => ({ part, span: spanOf(part) }))
     .filter((q): q is { part: FittedPart; span: { x0: number; x1: number } } => !!q.span)
     .sort((a, b) => a.span.x0 - b.span.x0)
@@ -141,9 +159,22 @@ export function overlaps(saber: Saber): { a: FittedPart; b: FittedPart; mm: numb
   for (let i = 0; i < placed.length; i++)
     for (let j = i + 1; j < placed.length; j++) {
       const mm = Math.min(placed[i]!.span.x1, placed[j]!.span.x1) - placed[j]!.span.x0
-      if (mm > 0.05) out.push({ a: placed[i]!.part, b: placed[j]!.part, mm })
+      if (mm > 0.05 && !carries(placed[i]!.part, placed[j]!.part))
+        out.push({ a: placed[i]!.part, b: placed[j]!.part, mm })
     }
   return out
+}
+
+/** Parts that stand in the seat of the main blade, with how far, mm. The blade's own plug and tube belong there. */
+export function inSeat(saber: Saber): { part: FittedPart; socket: string; mm: number }[] {
+  const main = mainSocket(saber)
+  const seat = main && socketSpan(saber, main.id)
+  if (!main || !seat) return []
+  return saber.parts.flatMap((part) => {
+    const span = onAxis(part) ? spanOf(part) : undefined
+    const mm = span ? Math.min(span.x1, seat.x1) - Math.max(span.x0, seat.x0) : 0
+    return mm > 0.05 ? [{ part, socket: main.name, mm }] : []
+  })
 }
 
 /** Open vent area against the speaker's cone, 0…1. Vents and grilles within 45 mm of the speaker's face count. */

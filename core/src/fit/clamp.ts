@@ -37,7 +37,8 @@ export function clampOf(saber: Saber): Clamp | undefined {
   for (const c of slack.chain) {
     const part = saber.parts.find((p) => refTo('part', p.id) === c.ref)
     if (!part || part.id === chassis.id || inside(part)) continue
-    stack += g.take(`length of ${c.name}`, part.specs.length, c.ref)
+    g.take(`length of ${c.name}`, part.specs.length, c.ref)
+    stack += c.lengthMm
   }
   const room = slack.cavity.ok ? g.from('cavity', slack.cavity) : Number.NaN
   const clamp = g.figure(

@@ -7,6 +7,8 @@ const WEIGHT: Record<Level, number> = { stop: 0, caution: 1, note: 2 }
 
 /** A model sheet has no client, is not proved and not handed over; it is told, with its steps, once a film of it is written. */
 const NOT_OF_MODELS: ReadonlySet<Station> = new Set(['brief', 'proof', 'handoff'])
+/** Codes of notes that only say what a figure still needs. */
+const PILES: ReadonlySet<string> = new Set(['missing', 'unknown'])
 const ONCE_FILMED: ReadonlySet<Station> = new Set(['access', 'walkthrough'])
 
 type Matter = Raised & Worded
@@ -120,7 +122,9 @@ export function makeJudge(checks: readonly Check[] = CHECKS): Judge {
           ? before
           : { read, found: matters(check, ctx).map((m) => finding(check, saber, m)) }
         next.set(id, kept)
-        out.push(...kept.found)
+        // On a model sheet nothing is fitted for good: what cannot be computed yet is no news.
+        const pile = (f: Finding) => commission.job === 'model' && f.level === 'note' && PILES.has(f.code)
+        out.push(...kept.found.filter((f) => !pile(f)))
       }
     })
     memory = next

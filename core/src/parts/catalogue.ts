@@ -241,22 +241,15 @@ const TABLE: Partial<Record<PartKind, Row[]>> = {
     ['key-13', 'Kill key and 1.3 mm jack', { diameter: 6.4, length: 11.5, mass: 3, contCurrent: 2 }],
     ['key-turn', 'Kill key, turn to run', { diameter: 11, length: 17, mass: 7, contCurrent: 8 }],
   ],
+  // Only one that switches the saber's own current is rated for it.
   chargePort: [
     [
       'port-21',
       'Charge port, 2.1 mm barrel, switched',
       { length: 14.2, width: 9.2, height: 11, mass: 3, contCurrent: 5, chargeCurrent: 2 },
     ],
-    [
-      'port-13',
-      'Charge port, 1.3 mm barrel',
-      { length: 10.5, width: 6, height: 6, mass: 2, contCurrent: 2, chargeCurrent: 1 },
-    ],
-    [
-      'port-usbc',
-      'Charge port, USB-C',
-      { length: 9.2, width: 9, height: 3.4, mass: 1, contCurrent: 3, chargeCurrent: 1 },
-    ],
+    ['port-13', 'Charge port, 1.3 mm barrel', { length: 10.5, width: 6, height: 6, mass: 2, chargeCurrent: 1 }],
+    ['port-usbc', 'Charge port, USB-C', { length: 9.2, width: 9, height: 3.4, mass: 1, chargeCurrent: 1 }],
   ],
   connector: [
     ['conn-8pin', 'Blade connector, 8 sprung pins', { diameter: 23.2, length: 9.6, mass: 8, pinCurrent: 2, pins: 3 }],

@@ -122,7 +122,17 @@ function checkHold(s: Saber, beat: Beat, troubles: Trouble[]) {
   const row = beat.perform?.startsWith('row:') ? byId(s.controls, beat.perform.slice(4)) : undefined
   const hold = known(row?.hold)
   if (hold === undefined) return
-  for (const said of [...spokenSeconds(beat.say), ...spokenSeconds(beat.doText ?? '')]) {
+  // "It takes one second to go dark" tells no hold: only what stands with holding, pressing or keeping does.
+  const holds = (text: string) =>
+    text
+      .split(/[;!?:]|[.,](?=\s|$)/)
+      .filter(
+        (part) =>
+          !/\b(takes?|lasts?|within|fades?|goes|until it|later|wait)\b/i.test(part) ||
+          /\b(hold|press|keep)/i.test(part),
+      )
+      .join('. ')
+  for (const said of [...spokenSeconds(holds(beat.say)), ...spokenSeconds(holds(beat.doText ?? ''))]) {
     if (Math.abs(said - hold) > 0.26) {
       troubles.push({ code: 'holdDiffers', beat, said, is: hold })
       return

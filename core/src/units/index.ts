@@ -1,4 +1,4 @@
 export { formatNumber, inchFraction, mmAndInch } from './format'
-export { nearestWord, type SizeKind, type Suggestion, suggestCode, suggestNominal } from './nominal'
+export { nearestWord, type SizeKind, type Suggestion, screwName, suggestCode, suggestNominal } from './nominal'
 export { type Parsed, type ParseFailure, parseMeasure, type Quantity, quantityOf } from './parse'
 export { possible, UNITS, type Unit } from './unit'

@@ -61,7 +61,11 @@ export function suggestNominal(mm: number, kind: SizeKind): Suggestion | undefin
   }
   const [low, high] = WINDOWS[kind]!
   if (mm >= low && mm <= high) return undefined
-  const guess = [mm * 10, mm / 10, mm * 25.4, mm / 25.4].find((v) => v >= low && v <= high)
+  // Blades are sold by the inch: a number that is a blade in inches was meant so.
+  const inches = [mm * 25.4, mm / 25.4]
+  const tens = [mm * 10, mm / 10]
+  const tries = kind === 'bladeTube' || kind === 'armTube' ? [...inches, ...tens] : [...tens, ...inches]
+  const guess = tries.find((v) => v >= low && v <= high)
   return {
     code: 'implausible',
     got,
@@ -85,7 +89,7 @@ const CODES = {
   ],
 }
 /** A screw as the table has it: without its length (`M4×6`) or fine pitch, with the sign that numbers have (`6-32`). */
-const screwName = (text: string) => {
+export const screwName = (text: string): string => {
   const t = text.trim().replace(/\s+/g, '')
   if (/^m\d/i.test(t)) return t.replace(/[x×*].*$/i, '')
   return /^\d{1,2}-\d\d/.test(t) ? `#${t.replace(/[x×*].*$/i, '')}` : t.replace(/[x×*].*$/i, '')

@@ -60,18 +60,24 @@ interface QuantityRule {
   stored: Unit
   /** Spelling → factor to the stored unit. The empty spelling is the default when no unit is typed. */
   factors: Record<string, number>
+  /** Spellings whose capital letters matter: a megohm is no milliohm. */
+  exact?: Record<string, number>
   negative: boolean
 }
 
 /** 1 in = 25.4 mm exactly (international yard and pound agreement, 1959); 1 oz = 28.349523125 g. */
 const INCH = 25.4
+const FOOT = 12 * INCH
 const OUNCE = 28.349523125
 
 const RULES: Record<Quantity, QuantityRule> = {
   length: {
     stored: 'mm',
     negative: false,
-    factors: { '': 1, mm: 1, cm: 10, m: 1000, in: INCH, inch: INCH, inches: INCH, '"': INCH, '″': INCH, '”': INCH },
+    factors: {
+      ...{ '': 1, mm: 1, cm: 10, m: 1000, in: INCH, inch: INCH, inches: INCH, '"': INCH, '″': INCH, '”': INCH },
+      ...{ ft: FOOT, foot: FOOT, feet: FOOT, "'": FOOT, '′': FOOT, '’': FOOT },
+    },
   },
   area: {
     stored: 'mm²',
@@ -86,7 +92,8 @@ const RULES: Record<Quantity, QuantityRule> = {
   resistance: {
     stored: 'Ω',
     negative: false,
-    factors: { '': 1, ohm: 1, ohms: 1, ω: 1, r: 1, mohm: 0.001, mω: 0.001, k: 1000, kω: 1000 },
+    factors: { '': 1, ohm: 1, ohms: 1, ω: 1, r: 1, mohm: 0.001, mω: 0.001, k: 1000, kω: 1000, kohm: 1000 },
+    exact: { M: 1e6, 'M\u03a9': 1e6, Mohm: 1e6, MOhm: 1e6 },
   },
   power: { stored: 'W', negative: false, factors: { '': 1, w: 1, mw: 0.001 } },
   time: {
@@ -116,7 +123,7 @@ export function parseMeasure(text: string, quantity: Quantity, field?: Unit): Pa
   const accepts = Object.keys(rule.factors).filter(Boolean)
   const fail = (code: ParseCode, got: string): ParseFailure => ({ ok: false, code, got, accepts })
 
-  let rest = text.trim()
+  let rest = plainDigits(text.trim())
   if (!rest) return fail('empty', text)
   const hedge = HEDGE.exec(rest)
   if (hedge) rest = rest.slice(hedge[0].length)
@@ -124,7 +131,8 @@ export function parseMeasure(text: string, quantity: Quantity, field?: Unit): Pa
   const [main, tolText, ...more] = rest.split(/±|\+\/?-/)
   if (more.length) return fail('tooMany', text)
 
-  const read = readNumber(main!.trim())
+  const feet = quantity === 'length' ? feetAndInches(main!.trim()) : undefined
+  const read = feet ?? readNumber(main!.trim())
   if (read === 'zero') return fail('zeroDenominator', main!.trim())
   if (!read) return fail('notANumber', main!.trim())
   if (read.value < 0 && !rule.negative) return fail('negative', main!.trim())
@@ -132,7 +140,7 @@ export function parseMeasure(text: string, quantity: Quantity, field?: Unit): Pa
   const spelled = read.rest.trim().toLowerCase()
   const unitText = spelled || (quantity === 'length' && read.fraction ? 'in' : '')
   const own = (field && rule.factors[field.toLowerCase()]) || 1
-  const factor = unitText === '' ? own : rule.factors[unitText]
+  const factor = unitText === '' ? own : (rule.exact?.[ohms(read.rest.trim())] ?? rule.factors[unitText])
   if (factor === undefined) return fail('unknownUnit', read.rest.trim())
 
   const result: Parsed = {
@@ -145,11 +153,30 @@ export function parseMeasure(text: string, quantity: Quantity, field?: Unit): Pa
     const tol = readNumber(tolText.trim())
     if (!tol || tol === 'zero' || tol.value < 0) return fail('notANumber', tolText.trim())
     const tolUnit = tol.rest.trim().toLowerCase()
-    const tolFactor = tolUnit ? rule.factors[tolUnit] : factor
+    // A bare fraction is a fraction of an inch here too.
+    const inches = quantity === 'length' && tol.fraction
+    const tolFactor = tolUnit ? (rule.exact?.[ohms(tol.rest.trim())] ?? rule.factors[tolUnit]) : inches ? INCH : factor
     if (tolFactor === undefined) return fail('unknownUnit', tol.rest.trim())
     result.tol = clean((tol.value * tolFactor) / own)
   }
   return result
+}
+
+/** One sign for what has two: the Greek letter for the micro sign, the letter for the ohm sign, digits for a vulgar fraction. */
+const plainDigits = (text: string) =>
+  text
+    .replace(/μ/g, 'µ')
+    .replace(/(\d)?\s*([¼½¾⅐-⅞])/g, (_all, whole: string | undefined, f: string) =>
+      [whole, f.normalize('NFKC').replace('⁄', '/')].filter(Boolean).join(' '),
+    )
+const ohms = (unit: string) => unit.replace(/\u2126/g, '\u03a9')
+
+/** `3' 6 1/2"`, `3 ft 6 in`: feet with inches after them, in inches; undefined when it is not written so. */
+function feetAndInches(text: string): { value: number; fraction: boolean; rest: string } | undefined {
+  const m = /^(\d+)\s*(?:ft|foot|feet|['′’])\s*(\d.*)$/i.exec(text)
+  const inches = m ? readNumber(m[2]!.trim()) : undefined
+  if (!m || !inches || inches === 'zero' || !/^(in|inch|inches|["″”])?$/i.test(inches.rest.trim())) return undefined
+  return { value: Number(m[1]) * 12 + inches.value, fraction: true, rest: 'in' }
 }
 
 function readNumber(text: string): { value: number; fraction: boolean; rest: string } | 'zero' | null {

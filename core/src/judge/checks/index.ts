@@ -1,14 +1,18 @@
 import type { Check } from '../check'
+import { bladeSteps } from './access/blade-steps'
+import { consent } from './access/consent'
 import { noSteps } from './access/no-steps'
 import { retightened } from './access/retightened'
 import { stepGone } from './access/step-gone'
 import { collision } from './controls/collision'
 import { holdUnknown } from './controls/hold-unknown'
+import { inputKind } from './controls/input-kind'
 import { manyHolds } from './controls/many-holds'
 import { noIgnite } from './controls/no-ignite'
 import { noOff } from './controls/no-off'
 import { unsureControl } from './controls/unsure-control'
 import { atItsHole } from './fit/at-its-hole'
+import { bladeSeat } from './fit/blade-seat'
 import { bladeToDo } from './fit/blade-to-do'
 import { clamp } from './fit/clamp'
 import { displayWindow } from './fit/display-window'
@@ -24,6 +28,7 @@ import { specs } from './fit/specs'
 import { stringSums } from './fit/string-sums'
 import { tooWide } from './fit/too-wide'
 import { vents } from './fit/vents'
+import { wayIn } from './fit/way-in'
 import { wires } from './fit/wires'
 import { bladesToBuy } from './handoff/blades-to-buy'
 import { unpacked } from './handoff/unpacked'
@@ -43,6 +48,7 @@ import { unmeasured } from './hilt/unmeasured'
 import { wrongKey } from './hilt/wrong-key'
 import { cutOff } from './power/cut-off'
 import { farLed } from './power/far-led'
+import { fittedResistor } from './power/fitted-resistor'
 import { landmark } from './power/landmark'
 import { overRating } from './power/over-rating'
 import { packVolts } from './power/pack-volts'
@@ -50,6 +56,7 @@ import { powerNeeds } from './power/power-needs'
 import { protectedCell } from './power/protected-cell'
 import { standby } from './power/standby'
 import { wireDrop } from './power/wire-drop'
+import { zones } from './power/zones'
 import { untested } from './proof/untested'
 import { arrivals } from './record/arrivals'
 import { client } from './record/client'
@@ -70,6 +77,7 @@ import { ignitionTime } from './voice/ignition-time'
 import { lostEffect } from './voice/lost-effect'
 import { loudVolume } from './voice/loud-volume'
 import { missingSound } from './voice/missing-sound'
+import { unsurePreset } from './voice/unsure-preset'
 
 /** Every judgement the program makes. Those of one level and station are shown in this order. */
 export const CHECKS: readonly Check[] = [
@@ -90,8 +98,10 @@ export const CHECKS: readonly Check[] = [
   loose,
   tooWide,
   overlap,
+  wayIn,
   slack,
   socketFit,
+  bladeSeat,
   vents,
   specs,
   frontHeavy,
@@ -116,6 +126,8 @@ export const CHECKS: readonly Check[] = [
   wireDrop,
   farLed,
   packVolts,
+  zones,
+  fittedResistor,
   standby,
   cutOff,
   protectedCell,
@@ -127,8 +139,10 @@ export const CHECKS: readonly Check[] = [
   lostEffect,
   flashing,
   loudVolume,
+  unsurePreset,
   displayWindow,
   collision,
+  inputKind,
   noOff,
   noIgnite,
   holdUnknown,
@@ -137,6 +151,8 @@ export const CHECKS: readonly Check[] = [
   noSteps,
   stepGone,
   retightened,
+  bladeSteps,
+  consent,
   untested,
   neverTold,
   rehearsal,

@@ -3,14 +3,20 @@ import { layOut, spanOf } from '../../../room'
 import { formatNumber } from '../../../units'
 import { check } from '../../check'
 
+/** A display turned from its window by more than this is not read through it, degrees. */
+const TURNED = 20
+/** The angle between two clock angles, 0…180. */
+const apart = (a: number, b: number) => Math.abs(((((a - b) % 360) + 540) % 360) - 180)
+
 export const displayWindow = check<{
   none: { display: string; middle: number }
   off: { display: string; middle: number; window: number; off: number }
+  turned: { display: string; clock: number; window: number; by: number }
 }>({
   id: 'displayWindow',
   station: 'fit',
   scope: 'saber',
-  rule: 'A display stands behind a window.',
+  rule: 'A display stands behind a window and looks at it.',
   source: 'geometry',
   reads: ['hilt', 'parts'],
   run: ({ saber }, each) => {
@@ -37,6 +43,19 @@ export const displayWindow = check<{
               gate: true,
             },
           ]
+        const [clock, faces] = [known(p.clock), known(w.o.clock)]
+        const by = clock === undefined || faces === undefined ? 0 : apart(clock, faces)
+        if (clock !== undefined && faces !== undefined && by > TURNED)
+          return [
+            {
+              code: 'turned' as const,
+              subject: p.id,
+              level: 'stop' as const,
+              params: { display: p.name, clock, window: faces, by },
+              refs: [`part:${p.id}` as const, `opening:${w.o.id}` as const],
+              gate: true,
+            },
+          ]
         const off = Math.abs(w.at - middle)
         return off > 1
           ? [
@@ -57,6 +76,11 @@ export const displayWindow = check<{
       title: `${p.display}: no window over it`,
       detail: `Its middle is at ${formatNumber(p.middle, 1)} mm.`,
       remedy: 'Move the display, or record the window.',
+    }),
+    turned: (p) => ({
+      title: `${p.display} looks past its window`,
+      detail: `The window is at ${formatNumber(p.window, 0)}°, the display at ${formatNumber(p.clock, 0)}°: ${formatNumber(p.by, 0)}° apart.`,
+      remedy: 'Turn the chassis, or correct one of the two angles.',
     }),
     off: (p) => ({
       title: `${p.display} sits ${formatNumber(p.off, 1)} mm off its window`,

@@ -1,5 +1,5 @@
 import { type Missing, missingText } from '../../../facts'
-import { axialSlack } from '../../../fit'
+import { axialSlack, CLAMP, clampOf } from '../../../fit'
 import type { Ref } from '../../../record'
 import { check } from '../../check'
 import { mm } from '../../text'
@@ -29,6 +29,10 @@ export const slack = check<{
         },
       ]
     const v = s.nominal.value
+    // Held by its length, the chassis is meant to be pressed a little: that is no closing too far.
+    const held = clampOf(saber)
+    const pressed = held?.changeMm === 0 && -v <= CLAMP.most + 1e-9
+    if (v < 0 && pressed) return []
     if (v < 0)
       return [
         {

@@ -1,17 +1,18 @@
 import { byId } from '../../../record'
 import { check } from '../../check'
 
-export const bladeHeld = check<{ nothing: { socket: string }; never: { screw: string } }>({
+export const bladeHeld = check<{ nothing: { socket: string }; never: { screw: string }; unnamed: { screw: string } }>({
   id: 'bladeHeld',
   station: 'hilt',
   scope: 'saber',
-  rule: 'Every socket says which screws hold its blade.',
+  rule: 'Every socket says which screws hold its blade, unless turning holds it; every screw that holds a blade belongs to a socket.',
   source: 'shop practice',
   reads: ['hilt'],
-  run: ({ saber }, each) =>
-    each(saber.hilt.sockets, (k) => {
+  run: ({ saber }, each) => [
+    ...each(saber.hilt.sockets, (k) => {
       const screws = k.retention.map((id) => byId(saber.hilt.fasteners, id)).filter((f) => f !== undefined)
       const barred = screws.find((f) => f.clientMay === 'never')
+      if (!screws.length && k.insertion === 'clockwise') return []
       if (!screws.length)
         return [
           {
@@ -36,11 +37,35 @@ export const bladeHeld = check<{ nothing: { socket: string }; never: { screw: st
           ]
         : []
     }),
+    ...each(
+      saber.hilt.fasteners.filter(
+        (f) =>
+          f.purpose === 'bladeRetention' &&
+          f.head !== 'dummy' &&
+          !saber.hilt.sockets.some((k) => k.retention.includes(f.id as never)),
+      ),
+      (f) => [
+        {
+          code: 'unnamed' as const,
+          subject: `${f.id}-unnamed`,
+          level: 'caution' as const,
+          params: { screw: f.name },
+          refs: [`fastener:${f.id}` as const],
+          gate: true,
+        },
+      ],
+    ),
+  ],
   words: {
     nothing: (p) => ({
       title: `${p.socket}: what holds the blade?`,
       detail: 'No retention screw is named.',
       remedy: 'Name the screw or screws that hold the blade.',
+    }),
+    unnamed: (p) => ({
+      title: `${p.screw}: which blade does it hold?`,
+      detail: 'It is for holding a blade, and no socket names it.',
+      remedy: 'Name it at its socket, or give it another purpose.',
     }),
     never: (p) => ({
       title: `${p.screw} holds the blade, yet is not to be touched`,

@@ -1,4 +1,4 @@
-import type { Ref } from '../../../record'
+import type { Material, Ref } from '../../../record'
 import { check } from '../../check'
 
 interface Hint {
@@ -10,7 +10,36 @@ const SHARP = /claw|fin\b|fins\b|spike|prong/i
 const RESIN = /resin/i
 const CONVERTS = /convert/i
 
-export const nameHints = check<{ sharp: Hint; resin: Hint; converter: Hint }>({
+/** Materials by the words that name them. */
+const NAMED: readonly [RegExp, Material][] = [
+  [/alumin|\balu\b/i, 'aluminium'],
+  [/brass/i, 'brass'],
+  [/copper/i, 'copper'],
+  [/steel/i, 'steel'],
+  [/silver/i, 'silver'],
+  [/polycarbonate/i, 'polycarbonate'],
+  [/leather/i, 'leather'],
+  [/\bwood|walnut|\boak\b/i, 'wood'],
+]
+/** A material that a name speaks of and the record does not; nothing when it names none, or the recorded one as well. */
+function otherMaterial(name: string, material: Material | undefined): Material | undefined {
+  const named = NAMED.filter(([words]) => words.test(name)).map(([, m]) => m)
+  return material === undefined || named.includes(material) ? undefined : named[0]
+}
+/** The end that a landmark says the plus pole looks to; undefined when it says none, or both. */
+function plusTo(landmark: string): 'emitter' | 'pommel' | undefined {
+  const m = [...landmark.matchAll(/(?:plus|positive|\+)[^.;,]*?\b(emitter|front|blade|pommel|rear|back)\b/gi)]
+  const ends = new Set(m.map((x) => (/emitter|front|blade/i.test(x[1]!) ? ('emitter' as const) : ('pommel' as const))))
+  return ends.size === 1 ? [...ends][0] : undefined
+}
+
+export const nameHints = check<{
+  sharp: Hint
+  resin: Hint
+  converter: Hint
+  material: Hint & { says: string; is: string }
+  facing: Hint & { landmark: string; is: string }
+}>({
   id: 'nameHints',
   station: 'hilt',
   scope: 'saber',
@@ -35,6 +64,30 @@ export const nameHints = check<{ sharp: Hint; resin: Hint; converter: Hint }>({
       ...saber.parts
         .filter((p) => p.kind === 'auxBoard' && p.converter === undefined && CONVERTS.test(p.name))
         .map((p) => ask('converter', `part:${p.id}`, p.name)),
+      ...saber.hilt.sections.flatMap((x) => {
+        const says = otherMaterial(x.name, x.material)
+        return says
+          ? [
+              {
+                ...{ code: 'material' as const, subject: `${x.id}-material`, level: 'caution' as const },
+                params: { name: x.name, says, is: x.material },
+                refs: [`section:${x.id}` as const],
+              },
+            ]
+          : []
+      }),
+      ...saber.parts.flatMap((p) => {
+        const to = p.kind === 'cell' && p.landmark ? plusTo(p.landmark) : undefined
+        return to && p.faces && to !== p.faces
+          ? [
+              {
+                ...{ code: 'facing' as const, subject: `${p.id}-facing`, level: 'caution' as const, gate: true },
+                params: { name: p.name, landmark: p.landmark!, is: p.faces },
+                refs: [`part:${p.id}` as const],
+              },
+            ]
+          : []
+      }),
     ]
   },
   words: {
@@ -42,6 +95,16 @@ export const nameHints = check<{ sharp: Hint; resin: Hint; converter: Hint }>({
       title: `Is the ${p.name} sharp?`,
       detail: 'Its name says so, its record does not; the client is warned only by the record.',
       remedy: 'Say yes or no under Hilt.',
+    }),
+    material: (p) => ({
+      title: `Is the ${p.name} of ${p.says} or of ${p.is}?`,
+      detail: `Its name says ${p.says}, its record ${p.is}.`,
+      remedy: 'Correct the one that is wrong.',
+    }),
+    facing: (p) => ({
+      title: `${p.name}: which way does plus look?`,
+      detail: `The landmark says “${p.landmark}”; the record turns it to the ${p.is}.`,
+      remedy: 'Look at the saber, and correct the one that is wrong before anybody puts a cell in.',
     }),
     resin: (p) => ({
       title: `Is ${p.name} made of resin?`,

@@ -1,27 +1,33 @@
+import { keyMm, keysAlike } from '../../../fit'
 import { check } from '../../check'
 
 export const sameKey = check<{
   dummy: { never: string; other: string }
-  key: { never: string; other: string; key: string }
+  key: { never: string; other: string; keys: [string, string] }
 }>({
   id: 'sameKey',
   station: 'hilt',
   scope: 'saber',
-  rule: 'Two screws that take the same key, one of them not for the client, will be mixed up. Dummies that look alike, too.',
+  rule: 'Two screws that take the same key, or one that goes into both, one of them not for the client, will be mixed up unless the client is told.',
   source: 'shop practice',
-  reads: ['hilt'],
+  reads: ['hilt', 'beats'],
   run: ({ saber }) => {
     const screws = saber.hilt.fasteners
+    // The remedy: a beat that says which one is left alone.
+    const told = new Set(saber.beats.flatMap((b) => b.covers))
     return screws
-      .filter((a) => a.clientMay === 'never')
+      .filter((a) => a.clientMay === 'never' && !told.has(`fastener:${a.id}`))
       .flatMap((a) =>
         screws
           .filter((b) => b.clientMay !== 'never')
-          .filter((b) => a.head === 'dummy' || (a.key && a.key === b.key))
+          .filter((b) => a.head === 'dummy' || keysAlike(a.key, b.key))
           .map((b) => ({
             ...(a.head === 'dummy'
               ? { code: 'dummy' as const, params: { never: a.name, other: b.name } }
-              : { code: 'key' as const, params: { never: a.name, other: b.name, key: a.key } }),
+              : {
+                  code: 'key' as const,
+                  params: { never: a.name, other: b.name, keys: [a.key, b.key] as [string, string] },
+                }),
             subject: `${a.id}-${b.id}`,
             level: 'caution' as const,
             refs: [`fastener:${a.id}` as const, `fastener:${b.id}` as const],
@@ -30,12 +36,18 @@ export const sameKey = check<{
   },
   words: {
     dummy: (p) => worded(p, 'A dummy'),
-    key: (p) => worded(p, `Both take ${p.key}`),
+    key: (p) =>
+      worded(
+        p,
+        keyMm(p.keys[0]) === keyMm(p.keys[1])
+          ? `Both take ${p.keys[0]}`
+          : `A key of ${p.keys[0]} goes into one of ${p.keys[1]}`,
+      ),
   },
 })
 
 const worded = (p: { never: string; other: string }, why: string) => ({
   title: `${p.never} looks like ${p.other}`,
   detail: `${why}, and ${p.never} must not be touched.`,
-  remedy: 'Say it in the walkthrough, mark it on the screw map, or change the screw.',
+  remedy: 'Say it in the walkthrough, or change the screw.',
 })

@@ -1,4 +1,4 @@
-import { standardKey } from '../../../fit'
+import { keyMm, standardKey } from '../../../fit'
 import { check } from '../../check'
 
 interface Key {
@@ -20,6 +20,8 @@ export const wrongKey = check<{ other: Key & { key: string }; missing: Key }>({
     each(saber.hilt.fasteners, (f) => {
       const should = standardKey(f.thread, f.head)
       if (!should || f.key === should) return []
+      const [is, by] = [keyMm(f.key), keyMm(should)]
+      if (is !== undefined && by !== undefined && Math.abs(is - by) < 0.02) return []
       const params = { screw: f.name, thread: f.thread, head: f.head, should }
       const base = { subject: f.id, refs: [`fastener:${f.id}` as const] }
       return f.key

@@ -24,7 +24,7 @@ export const protectedCell = check<{ bare: { cell: string } }>({
     bare: (p) => ({
       title: `${p.cell} is bare and can be taken out`,
       detail: 'A bare cell has no protection against short circuit or deep discharge.',
-      remedy: 'Take a protected cell of the same size code, or record the protection elsewhere.',
+      remedy: 'Take a protected cell of the same size code, and mark it as protected.',
     }),
   },
 })

@@ -25,7 +25,11 @@ export const openQuestion = check<{ blocking: Asked; open: Asked }>({
         gate: q.blocks,
       })),
   words: {
-    blocking: (p) => ({ title: 'Waiting for the client', detail: detail(p), remedy: remedy(p) }),
+    blocking: (p) => ({
+      title: p.askedOn ? 'Waiting for the client' : 'The client has not been asked',
+      detail: detail(p),
+      remedy: remedy(p),
+    }),
     open: (p) => ({ title: 'Open question', detail: detail(p), remedy: remedy(p) }),
   },
 })

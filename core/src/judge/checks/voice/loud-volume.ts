@@ -7,11 +7,13 @@ const highest = (safe: Calculated) => (safe.ok ? `The highest safe setting is ${
 export const loudVolume = check<{
   unknown: { safe: Calculated }
   loud: { volume: number; safe: Calculated; most: number }
+  above: { volume: number; highest: number }
+  highest: { highest: number; safe: Calculated; most: number }
 }>({
   id: 'loudVolume',
   station: 'voice',
   scope: 'saber',
-  rule: 'The shipped volume stays within the speaker’s rating.',
+  rule: 'The shipped volume stays within the highest, and both within the speaker’s rating.',
   source: 'P = (Vrms·volume)²/Z',
   reads: ['parts', 'use'],
   run: ({ saber }) => {
@@ -20,6 +22,22 @@ export const loudVolume = check<{
     const safe = safeVolume(saber)
     const volume = known(saber.use.volume)
     if (volume === undefined) return [{ code: 'unknown', subject: 'volume', level: 'note', params: { safe } }]
+    const highestSet = known(saber.use.highestVolume)
+    const refs = speakers.map((p) => `part:${p.id}` as const)
+    if (highestSet !== undefined && volume > highestSet)
+      return [
+        { code: 'above', subject: 'highest', level: 'stop', params: { volume, highest: highestSet }, refs, gate: true },
+      ]
+    if (safe.ok && highestSet !== undefined && highestSet > safe.value && volume <= safe.value)
+      return [
+        {
+          code: 'highest',
+          subject: 'highest',
+          level: 'caution',
+          params: { highest: highestSet, safe, most: safe.value },
+          refs,
+        },
+      ]
     return safe.ok && volume > safe.value
       ? [
           {
@@ -27,7 +45,7 @@ export const loudVolume = check<{
             subject: 'volume',
             level: 'caution',
             params: { volume, safe, most: safe.value },
-            refs: speakers.map((p) => `part:${p.id}` as const),
+            refs,
           },
         ]
       : []
@@ -37,6 +55,16 @@ export const loudVolume = check<{
       title: 'Shipped volume not recorded',
       detail: highest(p.safe),
       remedy: 'Read it off the board.',
+    }),
+    above: (p) => ({
+      title: `Shipped at volume ${p.volume}, above its highest of ${p.highest}`,
+      detail: 'The highest volume is what the client may set.',
+      remedy: 'Correct one of the two.',
+    }),
+    highest: (p) => ({
+      title: `The highest volume of ${p.highest} drives the speaker past its rating`,
+      detail: highest(p.safe),
+      remedy: `Set the highest to ${p.most} or below.`,
     }),
     loud: (p) => ({
       title: `Volume ${p.volume} drives the speaker past its rating`,

@@ -1,0 +1,54 @@
+import { byId, type Saber, type Socket } from '../../../record'
+import { check } from '../../check'
+
+export const bladeSteps = check<{ untightened: { socket: string }; unserved: { socket: string } }>({
+  id: 'bladeSteps',
+  station: 'access',
+  scope: 'saber',
+  rule: 'The steps put a blade into every socket, and tighten what holds it.',
+  source: 'usual caution: blade secured before swinging',
+  reads: ['hilt', 'blades', 'access'],
+  run: ({ saber }, each) => {
+    const steps = saber.access.filter((p) => p.task === 'bladeIn').flatMap((p) => p.steps)
+    // Without any step there is a finding of its own.
+    if (!steps.length) return []
+    return each(saber.hilt.sockets, (k) => {
+      const screws = screwsOf(saber, k)
+      const places = new Set<string>([
+        `socket:${k.id}`,
+        `section:${k.section}`,
+        ...screws.map((f) => `fastener:${f.id}`),
+      ])
+      for (const b of saber.blades) if (b.socket === k.id) places.add(`blade:${b.id}`)
+      const base = {
+        subject: k.id as string,
+        refs: [`socket:${k.id}` as const],
+        params: { socket: k.name },
+        gate: true,
+      }
+      const own = steps.filter((s) => s.place !== undefined && places.has(s.place))
+      // With one socket every step is about it, wherever it points.
+      if (!own.length && saber.hilt.sockets.length > 1)
+        return [{ ...base, code: 'unserved' as const, level: 'stop' as const }]
+      const tightened = steps.some(
+        (s) => s.direction === 'clockwise' && screws.some((f) => s.place === `fastener:${f.id}`),
+      )
+      return screws.length && !tightened ? [{ ...base, code: 'untightened' as const, level: 'stop' as const }] : []
+    })
+  },
+  words: {
+    untightened: (p) => ({
+      title: `${p.socket}: the blade is put in and never tightened`,
+      detail: 'Screws hold it, and no step turns one of them tight.',
+      remedy: 'Add the step that tightens them, and a pull check.',
+    }),
+    unserved: (p) => ({
+      title: `${p.socket}: no step puts its blade in`,
+      detail: 'The steps speak of the other sockets only.',
+      remedy: 'Add its steps, or draft them again from the drawing.',
+    }),
+  },
+})
+
+const screwsOf = (s: Saber, k: Socket) =>
+  k.retention.map((id) => byId(s.hilt.fasteners, id)).filter((f) => f !== undefined)

@@ -1,0 +1,54 @@
+import { known } from '../../../facts'
+import { ledResistors } from '../../../power'
+import { formatNumber } from '../../../units'
+import { check } from '../../check'
+import { listed } from '../../text'
+
+/** A resistor of the series is within this of its name. */
+const TOLERANCE = 0.05
+
+export const fittedResistor = check<{ wrong: { resistor: string; ohms: number; wanted: string[] } }>({
+  id: 'fittedResistor',
+  station: 'power',
+  scope: 'saber',
+  rule: 'A fitted resistor has the value that one of the LEDs wants, or the next higher ones.',
+  source: 'R = (V − Vf)/I at the full pack, next higher E24',
+  reads: ['parts'],
+  run: ({ saber }) => {
+    const wants = ledResistors(saber)
+    // As long as one of them is unknown, a resistor may be for that one.
+    if (!wants.length || wants.some((w) => !w.choice)) return []
+    return saber.parts
+      .filter((p) => p.kind === 'resistor')
+      .flatMap((p) => {
+        const ohms = known(p.specs.ohms)
+        if (ohms === undefined) return []
+        // More lets less through and is a matter of taste, up to twice; less burns the LED.
+        const fits = wants.some(
+          ({ choice }) => ohms >= choice!.exactOhms * (1 - TOLERANCE) && ohms <= choice!.ohms * 2 * (1 + TOLERANCE),
+        )
+        return fits
+          ? []
+          : [
+              {
+                code: 'wrong' as const,
+                subject: p.id as string,
+                level: 'caution' as const,
+                params: {
+                  ...{ resistor: p.name, ohms },
+                  wanted: wants.map((w) => `${w.part.name} ${formatNumber(w.choice!.ohms)} Ω`),
+                },
+                refs: [`part:${p.id}` as const],
+                gate: true,
+              },
+            ]
+      })
+  },
+  words: {
+    wrong: (p) => ({
+      title: `${p.resistor}: ${formatNumber(p.ohms)} Ω suits none of the LEDs`,
+      detail: `Wanted: ${listed(p.wanted)}.`,
+      remedy: 'Fit the right one, or correct its value.',
+    }),
+  },
+})

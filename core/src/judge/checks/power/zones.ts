@@ -1,0 +1,81 @@
+import { known } from '../../../facts'
+import { byId, type Ref, type Saber, type Zone } from '../../../record'
+import { check } from '../../check'
+import { listed } from '../../text'
+
+/** The zones in a ring of following, from one of them on; none when its leaders end. */
+function ringFrom(saber: Saber, start: Zone): Zone[] {
+  const way: Zone[] = []
+  for (let z: Zone | undefined = start; z; z = byId(saber.zones, z.follows)) {
+    const again = way.indexOf(z)
+    if (again >= 0) return again === 0 ? way : []
+    way.push(z)
+  }
+  return []
+}
+
+export const zones = check<{
+  ring: { zones: string[] }
+  count: { zone: string; leds: number; strip: string; has: number }
+  alone: { strip: string }
+}>({
+  id: 'zones',
+  station: 'power',
+  scope: 'saber',
+  rule: 'A zone has the LEDs of its strip, every strip is in a zone, and no zone follows itself.',
+  source: 'light zones as recorded',
+  reads: ['parts', 'zones'],
+  run: ({ saber }) => {
+    const rings = saber.zones.map((z) => ringFrom(saber, z)).filter((r) => r.length)
+    // Each ring once, told from the zone that stands first in the record.
+    const own = rings.filter((r) => Math.min(...r.map((z) => saber.zones.indexOf(z))) === saber.zones.indexOf(r[0]!))
+    const counts = saber.zones.flatMap((z) => {
+      const strip = byId(saber.parts, z.part)
+      const [leds, has] = [known(z.leds), known(strip?.specs.leds)]
+      return strip && leds !== undefined && has !== undefined && leds !== has ? [{ z, strip, leds, has }] : []
+    })
+    const alone = saber.parts.filter((p) => p.kind === 'strip' && !saber.zones.some((z) => z.part === p.id))
+    return [
+      ...own.map((r) => ({
+        code: 'ring' as const,
+        subject: `ring-${r[0]!.id}`,
+        level: 'stop' as const,
+        params: { zones: r.map((z) => z.name) },
+        refs: r.map((z): Ref => `zone:${z.id}`),
+        gate: true,
+      })),
+      ...counts.map(({ z, strip, leds, has }) => ({
+        code: 'count' as const,
+        subject: `count-${z.id}`,
+        level: 'caution' as const,
+        params: { zone: z.name, leds, strip: strip.name, has },
+        refs: [`zone:${z.id}`, `part:${strip.id}`] as Ref[],
+        gate: true,
+      })),
+      ...alone.map((p) => ({
+        code: 'alone' as const,
+        subject: `alone-${p.id}`,
+        level: 'caution' as const,
+        params: { strip: p.name },
+        refs: [`part:${p.id}`] as Ref[],
+      })),
+    ]
+  },
+  words: {
+    ring: (p) => ({
+      title: `${p.zones[0]} follows itself`,
+      detail: `${listed(p.zones)}: each follows the next, and the last the first.`,
+      remedy: 'Let one of them have a colour of its own.',
+    }),
+    count: (p) => ({
+      title: `${p.zone}: ${p.leds} LEDs, its strip has ${p.has}`,
+      detail: `${p.strip} is recorded with ${p.has}.`,
+      remedy: 'Count them, and correct the one that is wrong.',
+    }),
+    alone: (p) => ({
+      title: `${p.strip} is in no zone`,
+      detail: 'What it draws and how it shines is told nowhere.',
+      remedy: 'Add its zone under Power.',
+    }),
+  },
+})
