@@ -7,7 +7,7 @@ const folder = process.env.NUBRIN_MUTATE ?? 'facts'
 const seed = process.env.NUBRIN_MUTATE_SEED ?? ''
 
 /** About how many lines a folder is drawn for, and how many stand together, so that faults over several lines are planted too. */
-const [LINES, TOGETHER] = [90, 6]
+const [LINES, TOGETHER] = [Number(process.env.NUBRIN_MUTATE_LINES ?? 90), 6]
 
 const files = readdirSync(join('core/src', folder), { recursive: true, encoding: 'utf8' })
   .filter((f) => f.endsWith('.ts') && !/(^|\/)index\.ts$|-words\.ts$/.test(f))
@@ -44,7 +44,8 @@ export default {
   clearTextReporter: { allowColor: false, logTests: false, reportTests: false },
   jsonReporter: { fileName: `test-results/mutation/${folder.replaceAll('/', '-')}.json` },
   concurrency: Number(process.env.NUBRIN_WORKERS ?? 2),
-  timeoutMS: 10_000,
+  // Generous, so that a busy machine does not pass for a fault that was noticed.
+  timeoutMS: 40_000,
   thresholds: { high: 80, low: 60, break: null },
   tempDirName: '.data/stryker',
   disableTypeChecks: false,

@@ -76,7 +76,7 @@ test('somebody is invited, comes in as a helper, may not do what owners do, and 
   await hers.getByLabel('Sign-in name').fill('ilse')
   await hers.getByLabel('Password').fill('a lamp in the reeds')
   await hers.keyboard.press('Enter')
-  await expect(hers.getByRole('alert').last()).toContainText(/do not match|not known|wrong/i)
+  await expect(hers.getByRole('alert').last()).toContainText('do not belong together')
   await hers.context().close()
   // What she did stays under her name.
   await open(page, `${server.url}/commission/crosswind/brief`)
@@ -122,10 +122,7 @@ test('a second factor is asked for once it is on, and another session is ended',
   await expect(myself.getByRole('button', { name: 'turn it on' })).toBeVisible()
 })
 
-test('what the shop says of itself is kept, refused with its field, and stands on what it hands over', async ({
-  page,
-  server,
-}) => {
+test('what the shop says of itself is kept, and refused with its field', async ({ page, server }) => {
   await signIn(page, server.url)
   await page.goto(`${server.url}/shop`)
   const settings = block(page, 'What the shop says of itself')
@@ -138,8 +135,6 @@ test('what the shop says of itself is kept, refused with its field, and stands o
   await expect(page.getByText('Kept.')).toBeVisible()
   await page.reload()
   await expect(settings.getByLabel('How it is reached')).toHaveValue('bell at the lock house')
-  await page.goto(`${server.url}/commission/reed-warden/handoff`)
-  await expect(page.getByText('bell at the lock house').first()).toBeVisible()
 })
 
 test('who changed what: one deed is put back, then all since a revision', async ({ page, server }) => {
