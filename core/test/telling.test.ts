@@ -4,7 +4,7 @@ import { after, collisions, gestureText, reachable, secondsInWords, traps } from
 import { fact } from '@nubrin/core/facts'
 import { buildHandoff, proposePacking } from '@nubrin/core/handoff'
 import { judge, proposeTests, standing } from '@nubrin/core/proof'
-import { type ControlRow, ORDERS } from '@nubrin/core/record'
+import { asCopy, type Beat, type Commission, type ControlRow, ORDERS, type Saber } from '@nubrin/core/record'
 import {
   cautionsOf,
   chaptersOf,
@@ -209,6 +209,56 @@ describe('the script', () => {
     expect(stamp(3_723_004)).toBe('01:02:03.004')
     expect(markdownOf('T', s)).toContain('## 2. ')
     expect(guessSeconds('one two three four five six seven eight nine ten eleven twelve')).toBe(7)
+  })
+})
+
+describe('composing again', () => {
+  const edit = (c: Commission) => {
+    const s = c.sabers[0]!
+    for (const k of [1, 4, 7]) Object.assign(s.beats[k]!, { say: `in my own words ${k}`, by: 'edited' })
+    s.beats.push({ ...s.beats[2]!, id: 'mine', say: 'all my own', by: 'own', covers: [] })
+    return s
+  }
+  const edited = (list: readonly Beat[]) =>
+    list
+      .filter((b) => b.by !== 'composed')
+      .map((b) => b.say)
+      .sort()
+  test('keeps what the maker has edited, in this order and in a copy of it under other ids', () => {
+    const c = demo('reed-warden')
+    const s = edit(c)
+    const before = edited(s.beats)
+    expect(before).toHaveLength(4)
+    expect(edited(compose(c, s))).toEqual(before)
+    let n = 0
+    const copy = asCopy(c, () => `copy-${n++}`)
+    expect(edited(copy.sabers[0]!.beats)).toEqual(before)
+    const again = compose(copy, copy.sabers[0]!)
+    expect(edited(again)).toEqual(before)
+    // It stands for its topic: nothing is told twice.
+    expect(again).toHaveLength(compose(c, s).length)
+    expect(uncovered(copy, { ...copy.sabers[0]!, beats: again })).toEqual(uncovered(c, { ...s, beats: compose(c, s) }))
+  })
+  test('an edited beat of several topics stands for all of them; one whose topic is gone stays at the end', () => {
+    const c = demo('reed-warden')
+    const s = c.sabers[0]!
+    const [a, b] = [s.beats[3]!, s.beats[5]!]
+    s.beats = [{ ...a, by: 'edited', say: 'both at once', covers: [...a.covers, ...b.covers] }]
+    const list = compose(c, s)
+    expect(list.filter((x) => x.covers.some((k) => [...a.covers, ...b.covers].includes(k)))).toHaveLength(1)
+    s.beats = [{ ...a, by: 'edited', say: 'of something gone', covers: ['preset:gone'] }]
+    expect(compose(c, s).at(-1)!.say).toBe('of something gone')
+  })
+  test('a wish about a thing of one saber is told in its film only', () => {
+    const c = demo('ember-fair')
+    const [one, other] = c.sabers as [Saber, Saber]
+    const about = (where: string | undefined) => {
+      c.requests = [{ id: 'w', text: 'wish', status: 'met', ...(where ? { where } : {}) } as never]
+      return [one, other].map((s) => topicsOf(c, s).some((t) => t.key === 'request:w'))
+    }
+    expect(about(`section:${one.hilt.sections[0]!.id}`)).toEqual([true, false])
+    expect(about(`section:${other.hilt.sections[0]!.id}`)).toEqual([false, true])
+    expect(about(undefined)).toEqual([true, true])
   })
 })
 

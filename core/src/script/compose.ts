@@ -21,7 +21,8 @@ export const guessSeconds = (say: string): number =>
 /**
  * Composes the beats of a walkthrough from the record. Within a chapter, opening comes before closing and lighting before
  * what is done while lit; the blade is taken out, and the power cut, after everything that needs them. Beats the maker has edited
- * or written are kept: an edited one stands where its topic stands, an own one goes to the end unless it was moved.
+ * or written are kept: an edited one stands where the first of its topics stands, known by what it covers; one whose topics are
+ * gone, and an own one, go to the end.
  */
 export function compose(c: Commission, s: Saber, order: Order = s.order): Beat[] {
   // A task whose steps nobody has recorded is no beat: it stays in the list of what is not told.
@@ -29,9 +30,16 @@ export function compose(c: Commission, s: Saber, order: Order = s.order): Beat[]
   const rank = (t: Topic) => CHAPTERS[order].indexOf(t.chapter)
   const sorted = [...topics].sort((a, b) => rank(a) - rank(b) || inner(s, a) - inner(s, b))
   const placed = settleEnds(s, sorted)
-  const kept = new Map(s.beats.filter((b) => b.by === 'edited').map((b) => [b.id, b]))
-  const beats = placed.map((t) => kept.get(beatId(s, t.key)) ?? beatFor(s, t))
-  return [...beats, ...s.beats.filter((b) => b.by === 'own')]
+  const left = s.beats.filter((b) => b.by === 'edited')
+  const told = new Set<string>()
+  const beats = placed.flatMap((t) => {
+    if (told.has(t.key)) return []
+    const i = left.findIndex((b) => b.covers.includes(t.key))
+    const [edited] = i < 0 ? [] : left.splice(i, 1)
+    for (const key of edited?.covers ?? []) told.add(key)
+    return [edited ?? beatFor(s, t)]
+  })
+  return [...beats, ...left, ...s.beats.filter((b) => b.by === 'own')]
 }
 
 const beatId = (s: Saber, key: string) =>

@@ -255,7 +255,7 @@ function volumeTopics(s: Saber): Topic[] {
 
 const requestTopics = (c: Commission, s: Saber): Topic[] =>
   c.requests
-    .filter((r) => !r.saber || r.saber === s.id)
+    .filter((r) => (r.saber ? r.saber === s.id : isOf(c, s, r.where)))
     .map((r) => ({
       key: `request:${r.id}`,
       chapter: 'requests',
@@ -269,6 +269,10 @@ const requestTopics = (c: Commission, s: Saber): Topic[] =>
       ...(r.where && nameOf(s, r.where) ? { show: r.where } : {}),
       must: true,
     }))
+
+/** Whether a wish belongs into the film of a saber: one that names a thing of another saber only does not. */
+const isOf = (c: Commission, s: Saber, where: Ref | undefined): boolean =>
+  !where || nameOf(s, where) !== undefined || !c.sabers.some((other) => nameOf(other, where) !== undefined)
 
 const arrivalTopics = (c: Commission): Topic[] =>
   c.arrivals
