@@ -31,6 +31,7 @@ const FIRES: Record<string, Mutation> = {
     const p = s.access.find((x) => x.task === 'bladeIn')!
     p.steps = p.steps.filter((x) => x.direction !== 'clockwise')
   },
+  stale: (s) => void (s.beats[0]!.say = 'This is another saber.'),
   consent: (s) => void (s.access[0]!.steps[0]!.irreversible = true),
   inputKind: (s) => void (s.inputs.find((i) => i.kind === 'button')!.kind = 'slide'),
   bladeSeat: (s) => void s.parts.push({ id: 'plug', kind: 'plug', name: 'plug', specs: { diameter: fact(60, 'mm') } }),
@@ -186,6 +187,7 @@ const BRINGS: Record<string, string> = {
   bladeSteps: 'stop gate socket',
   bladeSeat: 'stop gate part,socket',
   consent: 'stop gate part',
+  stale: 'caution gate beat',
   inputKind: 'caution gate input,row,row,row',
   fittedResistor: 'caution gate part',
   zones: 'stop gate zone',

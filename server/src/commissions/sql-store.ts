@@ -25,6 +25,8 @@ const revisedOf = (h: HistoryRow): Revised => ({
   ops: h.ops as Op[],
   ...(h.changeId ? { change: h.changeId } : {}),
 })
+/** All of a row but what the rack and its search keep of it. */
+const KEPT = ['id', 'shopId', 'clientId', 'revision', 'record', 'savedAt', 'savedBy'] as const
 const CURRENT = new RegExp(`^\\{"format":"[a-z-]+","version":${FORMAT_VERSION},`)
 const gone = (id: string) => new NotFound(`There is no commission ${id} in this shop.`)
 
@@ -41,7 +43,7 @@ export class SqlCommissions implements Commissions {
   }
 
   async load(shopId: string, id: string): Promise<Saved> {
-    const row = await this.db.commissions.findOne({ where: { id, shopId, archivedAt: null } })
+    const row = await this.db.commissions.findOne({ where: { id, shopId, archivedAt: null }, attributes: [...KEPT] })
     if (!row) throw gone(id)
     return savedOf(row)
   }
@@ -96,6 +98,7 @@ export class SqlCommissions implements Commissions {
     return this.transact(async (transaction) => {
       const row = await this.db.commissions.findOne({
         where: { id, shopId: who.shopId, archivedAt: null },
+        attributes: [...KEPT],
         transaction,
         lock: transaction.LOCK.UPDATE,
       })
@@ -113,7 +116,9 @@ export class SqlCommissions implements Commissions {
           : await clientFor(this.db, who.shopId, record, row.clientId, transaction)
       const savedAt = new Date()
       const revision = row.revision + 1
-      await row.update({ ...columns(record), clientId, record, revision, savedAt, savedBy: who.name }, { transaction })
+      // Written as it is: comparing two whole records first would cost more than writing one.
+      const next = { ...columns(record), clientId, record, revision, savedAt, savedBy: who.name }
+      await this.db.commissions.update(next, { where: { id }, transaction })
       await project(this.db, now.record, record, transaction)
       const line = { revision, at: savedAt, ops: merged.ops, change }
       await this.note(who, id, line, transaction)

@@ -70,6 +70,7 @@ import { recalled } from './record/recalled'
 import { demoDiffers } from './script/demo-differs'
 import { neverTold } from './script/never-told'
 import { rehearsal } from './script/rehearsal'
+import { stale } from './script/stale'
 import { alikeColours } from './voice/alike-colours'
 import { clipped } from './voice/clipped'
 import { flashing } from './voice/flashing'
@@ -156,6 +157,7 @@ export const CHECKS: readonly Check[] = [
   untested,
   neverTold,
   rehearsal,
+  stale,
   unpacked,
   bladesToBuy,
   client,

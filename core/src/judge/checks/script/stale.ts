@@ -1,0 +1,103 @@
+import type { Ref } from '../../../record'
+import { type Stale, staleSentences } from '../../../script'
+import { check } from '../../check'
+import { listed } from '../../text'
+
+type Of<C extends Stale['code']> = Extract<Stale, { code: C }>
+interface Said {
+  n: number
+  say: string
+}
+
+export const stale = check<{
+  changed: { beats: (Said & { now: string })[] }
+  gone: Said & { what: string }
+  differs: { text: string; said: string; is: string }
+}>({
+  id: 'stale',
+  station: 'walkthrough',
+  scope: 'saber',
+  rule: 'What is said still holds: composed sentences are those that the record gives now, own words have its colours, poles and volumes.',
+  source: 'the record, sentence by sentence',
+  reads: [
+    'id',
+    'name',
+    'hilt',
+    'parts',
+    'blades',
+    'zones',
+    'cutPower',
+    'use',
+    'presets',
+    'inputs',
+    'controls',
+    'access',
+    'beats',
+    'order.client',
+    'order.requests',
+    'order.arrivals',
+  ],
+  run: ({ commission, saber }) => {
+    const found = staleSentences(commission, saber)
+    const of = <C extends Stale['code']>(code: C) => found.filter((x): x is Of<C> => x.code === code)
+    const changed = of('changed')
+    const n = (id: string) => saber.beats.findIndex((b) => b.id === id) + 1
+    const beat = (id: string): Ref => `beat:${id}`
+    return [
+      ...(changed.length
+        ? [
+            {
+              code: 'changed' as const,
+              subject: 'changed',
+              level: 'caution' as const,
+              params: { beats: changed.map((x) => ({ n: n(x.beat.id), say: x.beat.say, now: x.now })) },
+              refs: changed.map((x) => beat(x.beat.id)),
+              // Set aside for what it would say today; said otherwise tomorrow, it is asked again.
+              names: changed.map((x) => `${x.beat.id}-${sumOf(x.now)}`),
+              gate: true,
+            },
+          ]
+        : []),
+      ...of('gone').map((x) => ({
+        code: 'gone' as const,
+        subject: `gone-${x.beat.id}-${x.what}`,
+        level: 'caution' as const,
+        params: { n: n(x.beat.id), say: x.beat.say, what: x.what },
+        refs: [beat(x.beat.id)],
+        gate: true,
+      })),
+      ...of('differs').map((x) => ({
+        code: 'differs' as const,
+        subject: `differs-${x.where}-${x.said}`,
+        level: 'caution' as const,
+        params: { text: x.text, said: x.said, is: x.is },
+        refs: [x.where],
+        gate: true,
+      })),
+    ]
+  },
+  words: {
+    changed: ({ beats }) => ({
+      title: beats.length === 1 ? `Beat ${beats[0]!.n} is out of date` : `${beats.length} beats are out of date`,
+      detail: listed(beats.map((b) => `${b.n} says “${b.say}”, and the record now: “${b.now}”`)),
+      remedy: 'Compose them again, or say it in your own words.',
+    }),
+    gone: (p) => ({
+      title: `Beat ${p.n} tells of what is gone`,
+      detail: `“${p.say}”`,
+      remedy: 'Take the beat out, or tell something else with it.',
+    }),
+    differs: (p) => ({
+      title: `Said: ${p.said}. Recorded: ${p.is}`,
+      detail: `“${p.text}”`,
+      remedy: 'Correct the words, or the record.',
+    }),
+  },
+})
+
+/** A short mark of a sentence (djb2). */
+const sumOf = (text: string): string => {
+  let h = 5381
+  for (const c of text) h = (h * 33 + c.codePointAt(0)!) % 0x7fffffff
+  return h.toString(36)
+}

@@ -1,0 +1,75 @@
+import { known } from '../facts'
+import { hueWord } from '../light'
+import { type Beat, byId, type Commission, partsOfRef, type Ref, type Saber } from '../record'
+import { topicsOf } from './topics'
+
+/** A sentence that the record no longer bears out. */
+export type Stale =
+  /** Composed from the record, which would say it otherwise now. */
+  | { code: 'changed'; beat: Beat; now: string }
+  /** It tells of something that is not there any more. */
+  | { code: 'gone'; beat: Beat; what: string }
+  /** Somebody's own words speak of another value than the record's. */
+  | { code: 'differs'; where: Ref; text: string; said: string; is: string }
+
+/** Words for colours as people say them, by the word the record would use. */
+const COLOURS: readonly [RegExp, RegExp][] = (
+  ['red', 'orange', 'yellow', 'green', 'teal', 'blue', 'violet', 'magenta', 'pink', 'white'] as const
+).map((c) => [new RegExp(`\\b${c}\\b`, 'i'), new RegExp(c, 'i')])
+/** Which end somebody says that the plus pole looks to. */
+const PLUS = /\b(?:plus|positive)\b[^.;]*?\b(emitter|pommel)\b/gi
+const VOLUME = /\bvolume\D{0,12}(\d{1,3})\b/gi
+
+/**
+ * Sentences that have gone stale: composed ones that the record would word otherwise, what tells of things that are gone,
+ * and own words whose colours, poles, volumes or counts are not the record's. Hold times are the rehearsal's.
+ */
+export function staleSentences(c: Commission, s: Saber): Stale[] {
+  const topics = new Map(topicsOf(c, s).map((t) => [t.key, t]))
+  const beats = s.beats.flatMap((beat): Stale[] => {
+    const missing = beat.covers.filter((k) => !topics.has(k))
+    if (missing.length) return missing.map((what) => ({ code: 'gone', beat, what }))
+    if (beat.by === 'composed') {
+      const now = beat.covers.length === 1 ? topics.get(beat.covers[0]!)!.say : undefined
+      return now !== undefined && now !== beat.say ? [{ code: 'changed', beat, now }] : []
+    }
+    const where = `beat:${beat.id}` as Ref
+    return [
+      ...beat.covers.flatMap((k) => (k.startsWith('preset:') ? colours(s, k.slice(7), beat.say, where) : [])),
+      ...spoken(s, beat.say, where),
+    ]
+  })
+  const steps = s.access.flatMap((p) => p.steps.flatMap((x) => spoken(s, x.text, `step:${x.id}` as Ref)))
+  return [...beats, ...steps]
+}
+
+/** A colour said of a preset that is not its own. */
+function colours(s: Saber, preset: string, text: string, where: Ref): Stale[] {
+  const is = byId(s.presets, preset)
+  if (!is) return []
+  const hue = hueWord(is.colour)
+  const effects = Object.values(is.effects ?? {}).map((e) => (e ? hueWord(e) : ''))
+  const said = COLOURS.filter(([word]) => word.test(text.replace(is.name, '')))
+  // What effects or the font's own name are called is no statement about the blade.
+  const other = said.filter(([, c]) => !c.test(hue) && !effects.some((e) => c.test(e)) && !c.test(is.font))
+  const own = said.some(([, c]) => c.test(hue))
+  const word = other[0]?.[0].exec(text)?.[0]
+  return word && !own ? [{ code: 'differs', where, text, said: word, is: hue }] : []
+}
+
+/** Poles and volumes said otherwise than recorded. */
+function spoken(s: Saber, text: string, where: Ref): Stale[] {
+  const faces = new Set(s.parts.flatMap((p) => (p.kind === 'cell' && p.faces ? [p.faces] : [])))
+  const only = faces.size === 1 ? [...faces][0]! : undefined
+  const poles = [...text.matchAll(PLUS)].map((m) => m[1]!.toLowerCase())
+  const volume = [...text.matchAll(VOLUME)].map((m) => Number(m[1]))
+  const set = [known(s.use.volume), known(s.use.highestVolume)].filter((v) => v !== undefined)
+  return [
+    ...poles
+      .filter((p) => only !== undefined && p !== only)
+      .map((said): Stale => ({ code: 'differs', where, text, said: `plus to the ${said}`, is: `plus to the ${only}` })),
+    ...volume
+      .filter((v) => set.length > 0 && !set.includes(v) && partsOfRef(where)?.kind === 'beat')
+      .map((v): Stale => ({ code: 'differs', where, text, said: `volume ${v}`, is: `volume ${set.join(' or ')}` })),
+  ]
+}

@@ -1,0 +1,101 @@
+import { describe, expect, test } from '@jest/globals'
+import { fact } from '@nubrin/core/facts'
+import { judgeCommission } from '@nubrin/core/judge'
+import type { Commission, Saber } from '@nubrin/core/record'
+import { compose, staleSentences } from '@nubrin/core/script'
+import { demo, TODAY } from './samples'
+
+/** The finished commission with its script composed anew, then changed. */
+function after(change: (s: Saber, c: Commission) => void) {
+  const c = demo('reed-warden')
+  const s = c.sabers[0]!
+  s.beats = compose(c, s)
+  change(s, c)
+  return { c, s, found: staleSentences(c, s) }
+}
+const covers = (s: Saber, key: string) => s.beats.find((b) => b.covers.includes(key))!
+const brief = (change: (s: Saber, c: Commission) => void) =>
+  after(change).found.map((x) =>
+    x.code === 'differs' ? `differs ${x.where} ${x.said} / ${x.is}` : `${x.code} ${x.beat.covers.join()}`,
+  )
+
+describe('sentences that the record no longer bears out', () => {
+  test('fresh from the composer nothing is stale', () => expect(brief(() => undefined)).toEqual([]))
+  test('a changed colour, name, gesture, hold or step marks every composed beat that speaks of it', () => {
+    expect(brief((s) => void (s.presets[0]!.name = 'Another name'))).toEqual([
+      `changed preset:${demo('reed-warden').sabers[0]!.presets[0]!.id}`,
+    ])
+    expect(brief((s) => void (s.presets[0]!.colour = '#ff0000'))[0]).toMatch(/^changed preset:/)
+    expect(brief((s) => void (s.controls.find((r) => r.hold?.value === 2)!.hold = fact(3, 's', 'configured')))).toEqual(
+      [expect.stringMatching(/^changed control:/)],
+    )
+    expect(brief((s) => void (s.access[0]!.steps[0]!.text = 'Do it otherwise'))).toEqual([
+      expect.stringMatching(/^changed task:/),
+    ])
+    expect(brief((s) => void (s.name = 'Renamed'))).toEqual(['changed welcome'])
+    // An input is named in every gesture that uses it.
+    const n = demo('reed-warden').sabers[0]!.controls.filter((r) => r.input === 'rw-i1' || r.other === 'rw-i1').length
+    expect(brief((s) => void (s.inputs.find((i) => i.id === 'rw-i1')!.name = 'Far button'))).toHaveLength(n)
+  })
+  test('what is taken out is told of no more', () => {
+    const id = demo('reed-warden').sabers[0]!.presets[1]!.id
+    expect(brief((s) => void s.presets.splice(1, 1))).toEqual([`gone preset:${id}`])
+  })
+  test('own words are left alone until they say another colour, pole or volume', () => {
+    const own = (key: string, say: string, more: (s: Saber) => void = () => undefined) =>
+      brief((s) => {
+        Object.assign(covers(s, key), { say, by: 'edited' })
+        more(s)
+      })
+    const preset = demo('reed-warden').sabers[0]!.presets[0]!
+    const key = `preset:${preset.id}`
+    const colour = (hex: string) => (s: Saber) => void Object.assign(s.presets[0]!, { colour: hex, effects: {} })
+    expect(own(key, 'A deep blue, like the harbour.', colour('#0000ff'))).toEqual([])
+    expect(own(key, 'A deep blue, like the harbour.', colour('#ff0000'))).toEqual([
+      expect.stringMatching(/ blue \/ red$/),
+    ])
+    expect(own(key, 'It glows.', colour('#ff0000'))).toEqual([])
+    // The name of a preset is no colour of it.
+    expect(
+      own(key, 'Here is Blue moon.', (s) => {
+        colour('#ff0000')(s)
+        s.presets[0]!.name = 'Blue moon'
+      }),
+    ).toEqual([])
+    expect(own('welcome', 'Volume is at 100, loud enough.')).toEqual([])
+    expect(own('welcome', 'Volume is at 70, loud enough.')).toEqual([
+      expect.stringMatching(/ volume 70 \/ volume 100$/),
+    ])
+    const faces = demo('reed-warden').sabers[0]!.parts.find((p) => p.kind === 'cell')!.faces!
+    const other = faces === 'emitter' ? 'pommel' : 'emitter'
+    expect(own('welcome', `Plus goes towards the ${faces}.`)).toEqual([])
+    expect(own('welcome', `Plus goes towards the ${other}.`)).toEqual([
+      expect.stringMatching(`plus to the ${other} / plus to the ${faces}$`),
+    ])
+  })
+  test('a step that turns the cell the other way round is named', () => {
+    const { found } = after((s) => {
+      const cell = s.parts.find((p) => p.kind === 'cell')!
+      const p = s.access.find((x) => x.task === 'cellIn')!
+      p.steps[0]!.text = `Put the cell in, plus pole towards the ${cell.faces}`
+      s.beats = []
+      cell.faces = cell.faces === 'emitter' ? 'pommel' : 'emitter'
+    })
+    expect(found).toMatchObject([{ code: 'differs', where: expect.stringMatching(/^step:/) }])
+  })
+  test('each stands against shipping, with the beat or step that it lights', () => {
+    const { c } = after((s) => {
+      s.presets[0]!.name = 'Another name'
+      s.presets.splice(1, 1)
+      Object.assign(covers(s, 'welcome'), { say: 'Volume 70.', by: 'edited' })
+    })
+    const found = judgeCommission(c, TODAY).filter((f) => f.check === 'stale')
+    expect(found.map((f) => `${f.code} ${f.gate} ${f.refs[0]?.split(':')[0]}`).sort()).toEqual([
+      'changed true beat',
+      'differs true beat',
+      'gone true beat',
+    ])
+    expect(found.find((f) => f.code === 'changed')!.detail).toContain('Another name')
+    expect(found.find((f) => f.code === 'differs')!.title).toBe('Said: volume 70. Recorded: volume 100')
+  })
+})
