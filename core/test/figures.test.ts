@@ -491,3 +491,20 @@ describe('modules, packs and what they cost', () => {
     expect(power.ratings(s).needs.map((n) => n.name)).toEqual([`the rating of a pin of ${c.name}`])
   })
 })
+
+test('the worst look of each rating is the largest of all that last, flashes apart', () => {
+  const s = done()
+  s.presets[0]!.effects = { clash: '#ffffff', lock: '#ffff00' }
+  const loads = power.loadsOf(s).filter((l) => l.lasts !== 'flash')
+  const { list } = power.worstRatings(s)
+  expect(list.map((r) => r.share)).toEqual(list.map((r) => r.share).toSorted((a, b) => b - a))
+  for (const r of list) {
+    const all = loads.map(
+      (l) => power.ratings(s, l.colour).list.find((x) => x.ref === r.ref && x.name === r.name)!.share,
+    )
+    expect(r.share).toBeCloseTo(Math.max(...all), 12)
+    expect(power.ratings(s, r.by!.colour).list.find((x) => x.ref === r.ref && x.name === r.name)!.share).toBe(r.share)
+  }
+  s.presets = []
+  expect(power.worstRatings(s)).toEqual(power.ratings(s, '#ffffff'))
+})

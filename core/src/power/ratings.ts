@@ -1,6 +1,7 @@
 import { type Calculated, known } from '../facts'
 import { type FittedPart, type Ref, refTo, type Saber } from '../record'
 import { litCurrent, WHITE } from './lights'
+import { type Load, loadsOf } from './looks'
 import { packOf } from './pack'
 import { wireGuideAmps } from './wire'
 
@@ -52,4 +53,20 @@ export function ratingsUnder(saber: Saber, load: Calculated): { list: Rating[]; 
     }
   }
   return { list: list.sort((a, b) => b.share - a.share), needs }
+}
+
+/** A rating under the look that asks most of it; without a preset under full white, which has no look of its own. */
+export type WorstRating = Rating & { by?: Load }
+
+/** Every rating under the worst look that lasts, of all presets, worst first. */
+export function worstRatings(saber: Saber): { list: WorstRating[]; needs: { name: string; ref: Ref }[] } {
+  const lasting = loadsOf(saber).filter((l) => l.lasts !== 'flash')
+  if (!lasting.length) return ratings(saber, WHITE)
+  const worst = new Map<string, WorstRating>()
+  for (const by of lasting)
+    for (const r of ratingsUnder(saber, by.current).list) {
+      const key = r.ref + r.name
+      if (r.share > (worst.get(key)?.share ?? -1)) worst.set(key, { ...r, by })
+    }
+  return { list: [...worst.values()].sort((a, b) => b.share - a.share), needs: ratings(saber).needs }
 }

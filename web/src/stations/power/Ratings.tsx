@@ -1,23 +1,23 @@
 import { missingText } from '@nubrin/core/facts'
-import { litCurrent, type Rating, ratings, WHITE } from '@nubrin/core/power'
+import { litCurrent, type Rating, ratings, WHITE, type WorstRating, worstRatings } from '@nubrin/core/power'
 import type { Preset, Saber } from '@nubrin/core/record'
 import { formatNumber } from '@nubrin/core/units'
 import { useMemo } from 'react'
 import { useLight } from '../../store/commission'
 
-/** Everything the current passes against its rating, at full white and in a preset. */
+/** Everything the current passes against its rating, in the worst look that lasts and in a preset. */
 export function Ratings({ saber, preset }: { saber: Saber; preset: Preset | undefined }) {
-  const white = useMemo(() => ratings(saber, WHITE), [saber])
+  const worst = useMemo(() => worstRatings(saber), [saber])
   const usual = useMemo(() => (preset ? ratings(saber, preset.colour).list : []), [saber, preset])
   const load = useMemo(() => litCurrent(saber, WHITE), [saber])
-  const needs = [...(load.ok ? [] : load.needs), ...white.needs]
+  const needs = [...(load.ok ? [] : load.needs), ...worst.needs]
   return (
     <>
       <h2 className="h2">Everything the current passes, worst first</h2>
-      {white.list.length ? (
+      {worst.list.length ? (
         <>
           <ul className="mt-1">
-            {white.list.map((r) => (
+            {worst.list.map((r) => (
               <RatingRow
                 key={r.ref + r.name}
                 rating={r}
@@ -26,7 +26,8 @@ export function Ratings({ saber, preset }: { saber: Saber; preset: Preset | unde
             ))}
           </ul>
           <p className="text-quiet mt-0.5 text-[0.87rem]">
-            The upright stroke is the rating; the bar is full white{preset ? `, its dark part ${preset.name}` : ''}.
+            The upright stroke is the rating; the bar is {worst.list[0]!.by ? 'the look that draws most' : 'full white'}
+            {preset ? `, its dark part ${preset.name}` : ''}.
           </p>
         </>
       ) : (
@@ -40,7 +41,7 @@ export function Ratings({ saber, preset }: { saber: Saber; preset: Preset | unde
   )
 }
 
-function RatingRow({ rating: r, now }: { rating: Rating; now: Rating | undefined }) {
+function RatingRow({ rating: r, now }: { rating: WorstRating; now: Rating | undefined }) {
   const light = useLight()
   const over = r.share > 1
   return (

@@ -23,7 +23,7 @@ export function UseProfile({ saber }: { saber: Saber }) {
         onCommit={(f) => editSaber('use', (s) => void (s.use.litShare = f))}
       />
       <FactField
-        label="mean brightness"
+        label="brightness"
         value={saber.use.brightness}
         of={Saber.properties.use.properties.brightness}
         source="configured"
