@@ -26,8 +26,8 @@ export function Ratings({ saber, preset }: { saber: Saber; preset: Preset | unde
             ))}
           </ul>
           <p className="text-quiet mt-0.5 text-[0.87rem]">
-            The upright stroke is the rating; the bar is {worst.list[0]!.by ? 'the look that draws most' : 'full white'}
-            {preset ? `, its dark part ${preset.name}` : ''}.
+            Upright: the rating. Bar: {worst.list[0]!.by ? 'the look that draws most' : 'full white'}
+            {preset ? `; dark: ${preset.name}` : ''}.
           </p>
         </>
       ) : (
