@@ -45,7 +45,7 @@ export interface Interval {
 
 const EPS = 1e-9
 /** Air between a display and the window over it, mm. */
-export const DISPLAY_AIR = 0.4
+const DISPLAY_AIR = 0.4
 const WALL_MOUNTED: readonly PartKind[] = ['switch', 'display', 'chargePort', 'killSwitch']
 
 /** Whether a part is carried by the wall rather than lying in line: buttons, displays, and ports and kill switches with a clock angle. */
