@@ -4,7 +4,7 @@ import config from './jest.config.mjs'
 const MEANT = {
   facts: ['writer', 'facts'],
   units: ['units', 'facts'],
-  record: ['ops', 'record', 'formats', 'facts', 'writer', 'versions'],
+  record: ['ops', 'record', 'formats', 'facts', 'writer', 'versions', 'planning', 'format-page'],
   room: ['radial', 'cavity', 'drawing', 'fit'],
   drawing: ['drawing', 'painters', 'cad', 'shelf', 'fit'],
   fit: ['fit', 'radial', 'bench', 'planning', 'layouts'],

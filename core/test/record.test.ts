@@ -15,6 +15,7 @@ import {
   saberTitle,
 } from '@nubrin/core/record'
 import { applyOps, composeOps, type Op, rebaseOps } from '@nubrin/core/record/ops'
+import { liftOnce } from '../src/record/versions/lift'
 import { demo, done } from './samples'
 
 const here = join(dirname(fileURLToPath(import.meta.url)), 'fixtures')
@@ -153,6 +154,38 @@ describe('what an older file holds wrongly', () => {
     expect(c.aside?.map((a) => a.was).sort()).toEqual(['"gone-1"', '"gone-2"'])
     expect(c.aside?.every((a) => /^names .*gone-\d, which is not there$/.test(a.why))).toBe(true)
     expect(new Set(c.aside?.map((a) => a.id)).size).toBe(2)
+  })
+  test('the twelfth mark goes as whole as the first', () => {
+    const c = old((x) => {
+      const { id } = x.sabers[0]!.beats[0]!
+      const marks = Array.from({ length: 12 }, (_, i) => ({ beat: i === 11 ? 'gone' : id, atMs: i }))
+      x.sabers[0]!.takes = [{ id: 't-1', at: '2026-11-20T20:00:00Z', marks } as never]
+    }, 'ember-fair.v2.json')
+    expect(c.sabers[0]!.takes[0]!.marks.map((m) => m.atMs)).toEqual([0, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10])
+  })
+  test('what was set aside by a place in a list is set aside for what stands there', () => {
+    const c = old((x) => {
+      const id = x.sabers[0]!.id
+      x.handoff.waivers = [
+        `contradiction:${id}:/hilt/sections/1/length`,
+        'contradiction:none:/hilt/sections/1',
+        'deadline:order:near',
+      ].map((key) => ({ key, who: 'Maren', reason: 'agreed', on: '2026-11-20' })) as never
+    })
+    expect(c.handoff.waivers.map((w) => w.key)).toEqual([
+      `contradiction:${c.sabers[0]!.id}:/hilt/sections/@${c.sabers[0]!.hilt.sections[1]!.id}/length`,
+      'contradiction:none:/hilt/sections/1',
+      'deadline:order:near',
+    ])
+  })
+  test('a draft without a date or a saber gets neither', () => {
+    expect(liftOnce({ version: 0, title: 'x' })).toEqual({ version: 1, title: 'x' })
+    expect(liftOnce({ version: 0, due: '2026-12-01', saber: { id: 's' } })).toEqual({
+      version: 1,
+      deadline: '2026-12-01',
+      sabers: [{ id: 's' }],
+    })
+    expect(liftOnce({ version: '0' })).toEqual({ version: '0' })
   })
   test('marks of a take without their beat go whole, with their time', () => {
     const c = old((x) => {
