@@ -481,9 +481,9 @@ describe('what reaches in from the wall', () => {
       },
     ]
     s.hilt.clearance = fact(0, 'mm')
-    expect(cavityOf(s).keeps).toMatchObject([{ depth: 6, x0: 40, x1: 52 }])
+    expect(cavityOf(s).keeps).toMatchObject([{ inner: 9, x0: 40, x1: 52 }])
     // 30 − 24 leaves 6 across; the button takes exactly that.
-    expect(fitParts(s)[0]).toMatchObject({ spareMm: expect.closeTo(0, 9), at: { under: 'front button', x: 40 } })
+    expect(fitParts(s)[0]).toMatchObject({ spareMm: expect.closeTo(0, 7), at: { under: 'front button', x: 40 } })
     s.parts[1]!.at = fact(53, 'mm')
     s.parts[1]!.specs.length = fact(40, 'mm')
     expect(fitParts(s)[0]!.spareMm).toBeCloseTo(6)

@@ -4,6 +4,7 @@ import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import { writeCommission } from '@nubrin/core/import'
 import type { Commission } from '@nubrin/core/record'
+import { compose } from '@nubrin/core/script'
 import { makeSounds } from '@nubrin/demo'
 import mariadb from 'mariadb'
 import { Secret, TOTP } from 'otpauth'
@@ -507,6 +508,8 @@ describe('off the rack, and gone', () => {
       )
     ).body.hash as string
     c.media = [{ ...c.media[0]!, hash: only, caption: 'Quillfeather at home' }]
+    // What is said of the client is said anew, or it would stand in the way.
+    c.sabers[0]!.beats = compose(c, c.sabers[0]!)
     expect((await me.upload('/import', Buffer.from(writeCommission(c)), 'x.json')).status).toBe(201)
     const link = (await me.ask('POST', '/commissions/to-erase/handoffs')).body.link.split('/').pop()
     expect((await me.ask('POST', '/commissions/to-erase/erase', { why: 'asked' })).status).toBe(409)

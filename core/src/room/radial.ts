@@ -86,6 +86,26 @@ export function pairHeight(
   return y
 }
 
+/** Where a flat thing may lie beside what reaches in: one place a turn, lying across 0° first, and how far its corners reach. */
+function slabs(body: { w: number; t: number }, reaches: readonly Reach[]): { at: Laid; corner: number }[] {
+  const [w, t] = [body.w / 2, body.t / 2]
+  return [0, ...reaches.flatMap((k) => [k.clock, k.clock + 90])].flatMap((turn) => {
+    const [up, side] = [dirOf(turn), dirOf(turn + 90)]
+    const c = nearest(
+      reaches.map(({ inner, clock }) => {
+        const u = dirOf(clock)
+        return { u, a: inner - w * Math.abs(dot(u, side)) - t * Math.abs(dot(u, up)) }
+      }),
+    )
+    if (!c) return []
+    const [aside, height] = [dot(c, side), dot(c, up)]
+    return [{ at: { aside, height, turn }, corner: Math.hypot(Math.abs(aside) + w, Math.abs(height) + t) }]
+  })
+}
+/** Where a round thing lies beside what reaches in; undefined when nothing is left between. */
+const rounds = (d: number, reaches: readonly Reach[]) =>
+  nearest(reaches.map(({ inner, clock }) => ({ u: dirOf(clock), a: inner - d / 2 })))
+
 /**
  * Lays a body into a free radius with things reaching in: the one rule for judging and drawing. A round thing gives way, and
  * no further than it must; a coaxial one stays on the axis; a flat one lies across 0° unless only another turn lets it in;
@@ -93,31 +113,16 @@ export function pairHeight(
  * it does not go in.
  */
 export function lay(body: Body, radius: number, reaches: readonly Reach[]): Laid | undefined {
-  const planes = (support: (u: Vec) => number) =>
-    reaches.map(({ inner, clock }) => {
-      const u = dirOf(clock)
-      return { u, a: inner - support(u) }
-    })
   switch (body.kind) {
     case 'round': {
       const r = body.d / 2
-      const c = nearest(planes(() => r))
+      const c = rounds(body.d, reaches)
       return c && Math.hypot(...c) <= radius - r + EPS ? { aside: c[0], height: c[1], turn: 0 } : undefined
     }
     case 'coaxial':
       return reaches.every((k) => body.d / 2 <= k.inner + EPS) && body.d / 2 <= radius + EPS ? ON_AXIS : undefined
-    case 'slab': {
-      const turns = [0, ...reaches.flatMap((k) => [k.clock, k.clock + 90])]
-      for (const turn of turns) {
-        const [up, side] = [dirOf(turn), dirOf(turn + 90)]
-        const [w, t] = [body.w / 2, body.t / 2]
-        const c = nearest(planes((u) => w * Math.abs(dot(u, side)) + t * Math.abs(dot(u, up))))
-        if (!c) continue
-        const [aside, height] = [dot(c, side), dot(c, up)]
-        if (Math.hypot(Math.abs(aside) + w, Math.abs(height) + t) <= radius + EPS) return { aside, height, turn }
-      }
-      return undefined
-    }
+    case 'slab':
+      return slabs(body, reaches).find(({ corner }) => corner <= radius + EPS)?.at
     case 'pair': {
       const r = body.d / 2
       const y = pairHeight(body.d, [body], radius, reaches)
@@ -170,9 +175,37 @@ function border(yes: number, no: number, holds: (v: number) => boolean): number 
  */
 export function needRadius(body: Body, reaches: readonly Reach[] = []): number {
   const bare = bareRadius(body)
-  if (!reaches.length || lay(body, bare, reaches)) return bare
-  if (!lay(body, WIDEST, reaches)) return Infinity
-  return border(WIDEST, bare, (r) => lay(body, r, reaches) !== undefined)
+  if (!reaches.length) return bare
+  switch (body.kind) {
+    case 'round': {
+      const c = rounds(body.d, reaches)
+      return c ? Math.hypot(...c) + body.d / 2 : Infinity
+    }
+    case 'coaxial':
+      return reaches.every((k) => body.d / 2 <= k.inner + EPS) ? bare : Infinity
+    case 'slab':
+      return Math.min(Infinity, ...slabs(body, reaches).map((q) => q.corner))
+    case 'pair': {
+      const [only, ...more] = reaches
+      const [sin, cos] = dirOf(only!.clock)
+      if (!more.length && cos > 0.01) return Math.max(bare, pairUnder(body, only!.inner, Math.abs(sin), cos))
+      if (lay(body, bare, reaches)) return bare
+      return lay(body, WIDEST, reaches) ? border(WIDEST, bare, (r) => lay(body, r, reaches) !== undefined) : Infinity
+    }
+  }
+}
+
+/** Radius that a pair needs under one thing on the side of its board: for the board, and for the cell, on the wall or lifted. */
+function pairUnder(body: { d: number; w: number; t: number }, inner: number, sin: number, cos: number): number {
+  const [r, half] = [body.d / 2, body.w / 2]
+  const face = (inner - half * sin) / cos
+  const cell = (r - inner) / cos
+  return Math.max(
+    body.d + BESIDE_GAP + body.t - face,
+    Math.hypot(half, Math.max(0, body.t - face)),
+    r + cell,
+    Math.hypot(half, Math.max(0, cell - r - BESIDE_GAP)),
+  )
 }
 
 /**
