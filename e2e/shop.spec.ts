@@ -109,9 +109,12 @@ test('a second factor is asked for once it is on, and another session is ended',
 
   await page.reload()
   const sessions = block(page, 'Signed in')
-  await expect(sessions.getByRole('listitem')).toHaveCount(2)
-  await sessions.getByRole('button', { name: 'end it' }).and(page.locator(':enabled')).click()
-  await expect(sessions.getByRole('listitem')).toHaveCount(1)
+  const each = sessions.getByRole('listitem')
+  await expect.poll(() => each.count()).toBeGreaterThanOrEqual(2)
+  for (let n = await each.count(); n > 1; n--) {
+    await sessions.getByRole('button', { name: 'end it' }).and(page.locator(':enabled')).first().click()
+    await expect(each).toHaveCount(n - 1)
+  }
   await other.reload()
   await other.getByRole('heading', { name: 'Nubrin' }).waitFor()
   await other.context().close()
@@ -168,7 +171,8 @@ test('a phone at the bench sends a photo by a link, and what is no picture is re
   await open(page, `${server.url}/commission/crosswind/brief`)
   await command(page, 'Photos from a phone')
   const link = await page.getByText(/\/up\//).textContent()
-  const phone = await visit(browser, link!)
+  // The shop's own address may be another than the one this server has here.
+  const phone = await visit(browser, `${server.url}${new URL(link!).pathname}`)
   await phone.setViewportSize({ width: 390, height: 800 })
   await phone.getByRole('heading', { name: 'Crosswind' }).waitFor()
   await phone.locator('input[type=file]').setInputFiles([
@@ -200,7 +204,11 @@ test('a rack of hundreds stays light, and what is not yet loaded comes as one sc
   const elements = () => page.evaluate(() => document.querySelectorAll('*').length)
   const counts = [await elements()]
   const shown = new Set<string>()
-  for (let i = 0; i < 12; i++) {
+  await page
+    .getByRole('link', { name: /Many \d+/ })
+    .first()
+    .waitFor()
+  for (let i = 0; i < 40 && shown.size <= 25; i++) {
     await page.mouse.wheel(0, 3000)
     await page.waitForTimeout(250)
     counts.push(await elements())
