@@ -8,7 +8,7 @@ const MEANT = {
   room: ['radial', 'cavity', 'drawing', 'fit'],
   drawing: ['drawing', 'painters', 'cad', 'shelf', 'fit'],
   fit: ['fit', 'radial', 'bench', 'planning', 'layouts'],
-  power: ['power', 'currents', 'figures', 'thresholds', 'findings'],
+  power: ['figures', 'power', 'currents', 'slips'],
   parts: ['shelf', 'planning'],
   import: ['shelf', 'formats', 'versions'],
 }
