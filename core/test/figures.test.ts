@@ -34,10 +34,10 @@ describe('every figure of power opens to its inputs, formula and source', () => 
   const s = done()
   const b = s.blades[0]!
   const string = { ...b, kind: 'string' as const, groups: fact(6, '×'), groupCurrent: fact(300, 'mA') }
-  test.each<[string, Calculated, string[]]>([
+  test.each<[string, () => Calculated, string[]]>([
     [
       'pixels',
-      power.pixels(s, b),
+      () => power.pixels(s, b),
       [
         '250 × | ⌊(tube − seat) × density⌋ × strips | lit length times density',
         'length of blade, 92 cm = 920 mm @blade:rw-b1',
@@ -48,7 +48,7 @@ describe('every figure of power opens to its inputs, formula and source', () => 
     ],
     [
       'a blade in one colour',
-      power.bladeCurrent(s, b, '#ff0000'),
+      () => power.bladeCurrent(s, b, '#ff0000'),
       [
         // 250 × (0.6 + 0.8 × 12) mA
         `2.55 A | ${PIXELS} | ${LIGHT}`,
@@ -61,7 +61,7 @@ describe('every figure of power opens to its inputs, formula and source', () => 
     ],
     [
       'a string blade',
-      power.bladeCurrent(s, string, '#ff0000'),
+      () => power.bladeCurrent(s, string, '#ff0000'),
       [
         '1.8 A | groups × current of a group ÷ 1000 | groups in parallel',
         'groups of blade, 92 cm = 6 @blade:rw-b1',
@@ -70,7 +70,7 @@ describe('every figure of power opens to its inputs, formula and source', () => 
     ],
     [
       'another zone',
-      power.zoneCurrent(s, s.zones.find((z) => !z.blade)!, '#ffffff'),
+      () => power.zoneCurrent(s, s.zones.find((z) => !z.blade)!, '#ffffff'),
       [
         `0.0438 A | ${PIXELS} | ${LIGHT}`,
         'LEDs in crystal = 1 @zone:rw-z2',
@@ -81,7 +81,7 @@ describe('every figure of power opens to its inputs, formula and source', () => 
     ],
     [
       'all that is lit',
-      power.litCurrent(withLed('inHiltLed'), '#ffffff'),
+      () => power.litCurrent(withLed('inHiltLed'), '#ffffff'),
       [
         // 250 × 29.4 mA, 43.8 mA, 34 and 12 mA, three dies of 20 mA at 80 %.
         `7.488 A | Σ blades + Σ zones + boards | ${LIGHT}`,
@@ -94,7 +94,7 @@ describe('every figure of power opens to its inputs, formula and source', () => 
     ],
     [
       'lost in the wire',
-      power.wireDrop(s),
+      () => power.wireDrop(s),
       [
         '0.09416 V | I × 2ρL/A | ρ(Cu) = 1.724e-8 Ω·m; AWG by ASTM B258',
         'wire gauge = 20 @part:rw-p11',
@@ -104,7 +104,7 @@ describe('every figure of power opens to its inputs, formula and source', () => 
     ],
     [
       'the last pixel',
-      power.farLedVolts(s, b),
+      () => power.farLedVolts(s, b),
       [
         '3.188 V | OCV(half) − I·R(cell) − I·R(wire) − I/strips × R(strip) × L ÷ 2 | Ohm’s law; evenly spread load',
         'nominal voltage = 3.6 V @part:rw-p2',
@@ -120,7 +120,7 @@ describe('every figure of power opens to its inputs, formula and source', () => 
     ],
     [
       'charging',
-      power.chargeTime(s),
+      () => power.chargeTime(s),
       [
         '3.9 h | 1.3 × capacity ÷ current | constant current, then constant voltage',
         CAPACITY,
@@ -130,7 +130,7 @@ describe('every figure of power opens to its inputs, formula and source', () => 
     ],
     [
       'energy',
-      power.wattHours(s),
+      () => power.wattHours(s),
       [
         '10.8 Wh | Σ V × Ah | Wh = V·Ah',
         'capacity of Cell 18650, protected, 15 A = 3000 mAh @part:rw-p2',
@@ -139,7 +139,7 @@ describe('every figure of power opens to its inputs, formula and source', () => 
     ],
     [
       'left on',
-      power.standby(s, 'on'),
+      () => power.standby(s, 'on'),
       [
         // 3000 ÷ (34 + 12 + 250 × 0.6 + 0.125)
         `15.3 h | ${STANDBY}`,
@@ -154,7 +154,7 @@ describe('every figure of power opens to its inputs, formula and source', () => 
     ],
     [
       'asleep',
-      power.standby(s, 'asleep'),
+      () => power.standby(s, 'asleep'),
       [
         `7407 h | ${STANDBY} | about`,
         CAPACITY,
@@ -166,7 +166,7 @@ describe('every figure of power opens to its inputs, formula and source', () => 
     ],
     [
       'in deep sleep',
-      power.standby(s, 'deepSleep'),
+      () => power.standby(s, 'deepSleep'),
       [
         `21430 h | ${STANDBY} | about`,
         CAPACITY,
@@ -176,11 +176,11 @@ describe('every figure of power opens to its inputs, formula and source', () => 
         MONTH,
       ],
     ],
-    ['cut', power.standby(s, 'cut'), [`24000 h | ${STANDBY} | about`, CAPACITY, CUTOFF, `${MONTH} ~`]],
-    ['cell out', power.standby(s, 'cellOut'), [`24000 h | ${STANDBY} | about`, CAPACITY, CUTOFF, `${MONTH} ~`]],
+    ['cut', () => power.standby(s, 'cut'), [`24000 h | ${STANDBY} | about`, CAPACITY, CUTOFF, `${MONTH} ~`]],
+    ['cell out', () => power.standby(s, 'cellOut'), [`24000 h | ${STANDBY} | about`, CAPACITY, CUTOFF, `${MONTH} ~`]],
     [
       'the mean',
-      power.meanCurrent(s),
+      () => power.meanCurrent(s),
       [
         '1.881 A | share × ((lit − idle) × brightness + speaker) + idle | use profile of this saber',
         'share of time lit = 60 %',
@@ -191,7 +191,7 @@ describe('every figure of power opens to its inputs, formula and source', () => 
     ],
     [
       'runtime',
-      power.runtime(s).minutes,
+      () => power.runtime(s).minutes,
       [
         '94.28 min | ∫ dSoC until OCV(soc) − I·R = cut-off | discharge with internal resistance, steps of 0.5 %',
         CAPACITY,
@@ -204,7 +204,7 @@ describe('every figure of power opens to its inputs, formula and source', () => 
     ],
     [
       'the speaker',
-      power.speakerWatts(s, s.use.volume),
+      () => power.speakerWatts(s, s.use.volume),
       [
         '0.98 W | (Vrms × volume)² ÷ Z | volume is amplitude, so power goes with its square',
         'volume = 100 %',
@@ -214,7 +214,7 @@ describe('every figure of power opens to its inputs, formula and source', () => 
     ],
     [
       'the highest safe volume',
-      power.safeVolume(s),
+      () => power.safeVolume(s),
       [
         '100 % | min(100, √(P·Z) ÷ Vrms × 100), rounded down | P = Vrms²/Z',
         'impedance = 8 Ω @part:rw-p1',
@@ -224,7 +224,7 @@ describe('every figure of power opens to its inputs, formula and source', () => 
     ],
     [
       'a resistor',
-      power.ledResistors(withLed('accentLed'))[0]!.ohms,
+      () => power.ledResistors(withLed('accentLed'))[0]!.ohms,
       [
         '110 Ω | (V full − Vf) ÷ I, next higher E24 | Ohm’s law; E24 by IEC 60063',
         'full voltage = 4.2 V @part:rw-p2',
@@ -233,7 +233,7 @@ describe('every figure of power opens to its inputs, formula and source', () => 
         'current = 20 mA @part:led',
       ],
     ],
-  ])('%s', (_what, figure, expected) => expect(opened(figure)).toEqual(expected))
+  ])('%s', (_what, figure, expected) => expect(opened(figure())).toEqual(expected))
   test('an empty bench is asked for each thing by name', () => {
     const e = tube([[100, 36, 30]])
     const cell = ['a cell', 'capacity']
