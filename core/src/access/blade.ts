@@ -1,10 +1,10 @@
-import { byId, refTo, type Socket } from '../record'
+import { refTo, retentionOf, type Socket } from '../record'
 import { say } from '../words'
 import type { Drafting } from './draft'
 
 /** The screws that hold a blade, when every one may be turned; what is in the way is asked for. */
 function held(d: Drafting, socket: Socket) {
-  const screws = socket.retention.map((id) => byId(d.saber.hilt.fasteners, id)).filter((f) => f !== undefined)
+  const screws = retentionOf(d.saber, socket)
   const never = screws.filter((f) => f.clientMay === 'never' || f.head === 'dummy')
   for (const f of never) d.ask('neverScrew', f.name, refTo('fastener', f.id))
   // What is only pushed in and held by nothing falls out at the first swing; turning may hold it.

@@ -1,5 +1,5 @@
 import { known } from '../facts'
-import { type Fastener, refTo, type Saber, type Section } from '../record'
+import { comesApart, type Fastener, refTo, type Saber, type Section } from '../record'
 import { layOut } from '../room'
 import { say } from '../words'
 import type { Drafting } from './draft'
@@ -53,9 +53,8 @@ const opensBy = (j: Section['joint']) =>
  * The seam by which a client opens the hilt: the pommel's where it can be opened, else the only other that can. Nothing
  * where several could, or none; then it is asked for.
  */
-function theSeam(d: Drafting): Seam | undefined {
-  const { seams } = seamsOf(d.saber)
-  const closed = (q: Seam) => q.joint.lockedForLife || q.joint.kind === 'glue' || q.joint.kind === 'none'
+function theSeam(d: Drafting, seams: readonly Seam[]): Seam | undefined {
+  const closed = (q: Seam) => !comesApart(q.joint)
   const pommel = seams[0]
   const open = seams.filter((q) => opensBy(q.joint))
   const seam =
@@ -69,8 +68,8 @@ function theSeam(d: Drafting): Seam | undefined {
 
 /** The seam with its screws, when every one of them is known and may be turned. */
 function openable(d: Drafting): Seam | undefined {
-  const seam = theSeam(d)
-  const { lost } = seamsOf(d.saber)
+  const { seams, lost } = seamsOf(d.saber)
+  const seam = theSeam(d, seams)
   for (const f of lost) d.ask('screwPlace', f.name, refTo('fastener', f.id))
   if (!seam || lost.length) return undefined
   const never = seam.screws.filter((f) => f.clientMay === 'never')

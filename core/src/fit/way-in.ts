@@ -1,5 +1,5 @@
 import { known } from '../facts'
-import type { FittedPart, Saber, Section } from '../record'
+import { comesApart, type FittedPart, type Saber } from '../record'
 import { bodyOf, inWall, layOut, narrowest, needRadius, onAxis, spanOf } from '../room'
 
 /** A part that no end lets in: the way that lets most through, and what is missing there. */
@@ -10,9 +10,6 @@ export interface Barred {
   bore: number
   short: number
 }
-
-/** Whether a joint comes apart, so that parts can go in there. */
-const comesApart = (j: Section['joint']) => !j.lockedForLife && j.kind !== 'glue' && j.kind !== 'none'
 
 /**
  * Parts that cannot be brought to their place: not through the mouth of the emitter, nor from any joint that comes apart,

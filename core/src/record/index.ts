@@ -35,7 +35,17 @@ export {
   Socket,
 } from './hilt'
 export { KINDS, type KindRule, kindRule, type PartKind, SPECS, type SpecKey, type SpecRule } from './kinds'
-export { byId, hasCutOff, nameOf, placesOf, SABER_KINDS, saberTitle, shelfOf } from './lookup'
+export {
+  byId,
+  comesApart,
+  hasCutOff,
+  nameOf,
+  placesOf,
+  retentionOf,
+  SABER_KINDS,
+  saberTitle,
+  shelfOf,
+} from './lookup'
 export { CARRIES, CHASSIS_HELD_BY, FittedPart, PartKindSchema, SpecMap, SUPPLIED } from './part'
 export { type FactPlace, factPaths, forEachFact } from './places'
 export { EVENTS, LOOKS, Preset, Sound, STATUSES } from './preset'

@@ -1,4 +1,5 @@
 import type { Commission } from './commission'
+import type { Fastener, Section, Socket } from './hilt'
 import { isObject, type Plan, SABER_PLAN } from './plan'
 import { type Kind, partsOfRef, type Ref, refTo } from './ref'
 import { nameOfThing } from './references'
@@ -62,3 +63,10 @@ export const hasCutOff = (s: Saber) => s.cutPower !== 'none' && s.cutPower !== '
 
 /** Every saber's name with the order's title when it carries one saber only. */
 export const saberTitle = (c: Commission, s: Saber) => (c.sabers.length === 1 ? c.title : `${c.title} – ${s.name}`)
+
+/** The screws that hold the blade of a socket, as far as they are there. */
+export const retentionOf = (saber: Saber, socket: Socket): Fastener[] =>
+  socket.retention.map((id) => byId(saber.hilt.fasteners, id)).filter((f) => f !== undefined)
+
+/** Whether a joint comes apart at all: not glued, not locked for life, and there. */
+export const comesApart = (j: Section['joint']): boolean => !j.lockedForLife && j.kind !== 'glue' && j.kind !== 'none'

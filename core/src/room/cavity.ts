@@ -152,11 +152,14 @@ export function cavityOf(saber: Saber, gone: ReadonlySet<string> = new Set()): C
   return { pieces, x0: 0, x1: end, keeps, needs }
 }
 
+/** What a body keeps clear of before something in the wall: its inner face, with the air that is kept. */
+export const reachOf = (k: KeepOut, clearance: number): Reach => ({ clock: k.clock, inner: k.inner - clearance })
+
 /** What a body has to keep clear of over a piece; `self` does not keep itself out. Of two in one direction only the nearer counts. */
 export function reachesOf(p: CavityPiece, self?: string): Reach[] {
   const by = new Map<number, number>()
   for (const k of p.keeps)
-    if (k.ref !== self) by.set(k.clock, Math.min(by.get(k.clock) ?? Infinity, k.inner - p.clearance))
+    if (k.ref !== self) by.set(k.clock, Math.min(by.get(k.clock) ?? Infinity, reachOf(k, p.clearance).inner))
   return [...by].map(([clock, inner]) => ({ clock, inner }))
 }
 
@@ -256,7 +259,7 @@ export function tightest(
 
 /** The thing in the wall that leaves a body least room by itself. */
 function decides(p: CavityPiece, body: Body, radius: number, self: string | undefined): KeepOut | undefined {
-  const alone = (k: KeepOut) => spareOf(body, radius, [{ clock: k.clock, inner: k.inner - p.clearance }])
+  const alone = (k: KeepOut) => spareOf(body, radius, [reachOf(k, p.clearance)])
   return p.keeps.filter((k) => k.ref !== self).toSorted((a, b) => alone(a) - alone(b))[0]
 }
 

@@ -1,6 +1,6 @@
 import { known } from '../facts'
 import { type FittedPart, kindRule, type Saber } from '../record'
-import { bodyOf, faceOf, inWall, keepsOf } from './cavity'
+import { bodyOf, faceOf, inWall, keepsOf, reachOf } from './cavity'
 import { boreAt, type HiltShape, layOut, spanOf } from './hilt'
 import { BESIDE_GAP, lay, pairHeight } from './radial'
 
@@ -54,7 +54,7 @@ function placed(saber: Saber, p: FittedPart, shape: HiltShape): Lie {
   const clearance = known(saber.hilt.clearance) ?? 0
   const reaches = keepsOf(saber, shape)
     .filter((k) => k.x0 < span.x1 && k.x1 > span.x0)
-    .map((k) => ({ clock: k.clock, inner: k.inner - clearance }))
+    .map((k) => reachOf(k, clearance))
   const body = bodyOf(p, saber)
   if (body?.kind === 'pair') {
     const under = saber.parts.find((q) => q.id === p.beside)

@@ -90,9 +90,8 @@ const CODES = {
 }
 /** A screw as the table has it: without its length (`M4×6`) or fine pitch, with the sign that numbers have (`6-32`). */
 export const screwName = (text: string): string => {
-  const t = text.trim().replace(/\s+/g, '')
-  if (/^m\d/i.test(t)) return t.replace(/[x×*].*$/i, '')
-  return /^\d{1,2}-\d\d/.test(t) ? `#${t.replace(/[x×*].*$/i, '')}` : t.replace(/[x×*].*$/i, '')
+  const name = text.replace(/\s+/g, '').replace(/[x×*].*$/i, '')
+  return /^\d{1,2}-\d\d/.test(name) ? `#${name}` : name
 }
 
 /** Asks back about a size code: `1835` → `18350?`, `632` → `#6-32?`. Undefined when the code is a known one. */

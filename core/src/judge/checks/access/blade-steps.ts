@@ -1,4 +1,4 @@
-import { byId, type Saber, type Socket } from '../../../record'
+import { retentionOf } from '../../../record'
 import { check } from '../../check'
 
 export const bladeSteps = check<{ untightened: { socket: string }; unserved: { socket: string } }>({
@@ -13,7 +13,7 @@ export const bladeSteps = check<{ untightened: { socket: string }; unserved: { s
     // Without any step there is a finding of its own.
     if (!steps.length) return []
     return each(saber.hilt.sockets, (k) => {
-      const screws = screwsOf(saber, k)
+      const screws = retentionOf(saber, k)
       const places = new Set<string>([
         `socket:${k.id}`,
         `section:${k.section}`,
@@ -49,6 +49,3 @@ export const bladeSteps = check<{ untightened: { socket: string }; unserved: { s
     }),
   },
 })
-
-const screwsOf = (s: Saber, k: Socket) =>
-  k.retention.map((id) => byId(s.hilt.fasteners, id)).filter((f) => f !== undefined)

@@ -1,4 +1,4 @@
-import { byId } from '../../../record'
+import { retentionOf } from '../../../record'
 import { check } from '../../check'
 
 export const bladeHeld = check<{ nothing: { socket: string }; never: { screw: string }; unnamed: { screw: string } }>({
@@ -10,7 +10,7 @@ export const bladeHeld = check<{ nothing: { socket: string }; never: { screw: st
   reads: ['hilt'],
   run: ({ saber }, each) => [
     ...each(saber.hilt.sockets, (k) => {
-      const screws = k.retention.map((id) => byId(saber.hilt.fasteners, id)).filter((f) => f !== undefined)
+      const screws = retentionOf(saber, k)
       const barred = screws.find((f) => f.clientMay === 'never')
       if (!screws.length && k.insertion === 'clockwise') return []
       if (!screws.length)

@@ -1,6 +1,6 @@
 import { gestureText } from '../../../controls'
 import { topicsOf, uncovered } from '../../../script'
-import { check } from '../../check'
+import { check, TOPICS_READ } from '../../check'
 import { listed } from '../../text'
 
 export const neverTold = check<{
@@ -13,25 +13,7 @@ export const neverTold = check<{
   scope: 'saber',
   rule: 'What must be told is derived from what was built; a gap is closed or set aside by name.',
   source: 'coverage',
-  reads: [
-    'id',
-    'name',
-    'hilt',
-    'parts',
-    'blades',
-    'zones',
-    'cutPower',
-    'use',
-    'presets',
-    'inputs',
-    'controls',
-    'access',
-    'beats',
-    'leftOut',
-    'order.client',
-    'order.requests',
-    'order.arrivals',
-  ],
+  reads: [...TOPICS_READ, 'leftOut'],
   run: ({ commission, saber }) => {
     if (!saber.beats.length) {
       const topics = topicsOf(commission, saber).filter((t) => t.must).length

@@ -1,6 +1,6 @@
 import type { Ref } from '../../../record'
 import { type Stale, staleSentences } from '../../../script'
-import { check } from '../../check'
+import { check, TOPICS_READ } from '../../check'
 import { listed } from '../../text'
 
 type Of<C extends Stale['code']> = Extract<Stale, { code: C }>
@@ -19,24 +19,7 @@ export const stale = check<{
   scope: 'saber',
   rule: 'What is said still holds: composed sentences are those that the record gives now, own words have its colours, poles and volumes.',
   source: 'the record, sentence by sentence',
-  reads: [
-    'id',
-    'name',
-    'hilt',
-    'parts',
-    'blades',
-    'zones',
-    'cutPower',
-    'use',
-    'presets',
-    'inputs',
-    'controls',
-    'access',
-    'beats',
-    'order.client',
-    'order.requests',
-    'order.arrivals',
-  ],
+  reads: TOPICS_READ,
   run: ({ commission, saber }) => {
     const found = staleSentences(commission, saber)
     const of = <C extends Stale['code']>(code: C) => found.filter((x): x is Of<C> => x.code === code)
