@@ -14,27 +14,22 @@ const OCV: readonly (readonly [soc: number, volts: number])[] = [
   [1, 4.2],
 ]
 
-/** OCV by straight lines between the table's points; outside 0…1 the end values hold. */
-export function ocv(soc: number): number {
-  if (soc <= 0) return OCV[0]![1]
+/** One column of the table against the other by straight lines between its points; beyond them the end values hold. */
+function along(from: 0 | 1, x: number): number {
+  const to = from === 0 ? 1 : 0
+  if (x <= OCV[0]![from]) return OCV[0]![to]
   for (let i = 1; i < OCV.length; i++) {
-    const [s1, v1] = OCV[i]!
-    const [s0, v0] = OCV[i - 1]!
-    if (soc <= s1) return v0 + ((v1 - v0) * (soc - s0)) / (s1 - s0)
+    const [p, q] = [OCV[i - 1]!, OCV[i]!]
+    if (x <= q[from]) return p[to] + ((q[to] - p[to]) * (x - p[from])) / (q[from] - p[from])
   }
-  return OCV.at(-1)![1]
+  return OCV.at(-1)![to]
 }
 
+/** OCV of a state of charge; outside 0…1 the end values hold. */
+export const ocv = (soc: number): number => along(0, soc)
+
 /** Share of a cell's capacity that can be used before its rest voltage falls to a cut-off, 0…1; all of it below the table. */
-export function usableShare(cutoffVolts: number): number {
-  if (cutoffVolts <= OCV[0]![1]) return 1
-  for (let i = 1; i < OCV.length; i++) {
-    const [s1, v1] = OCV[i]!
-    const [s0, v0] = OCV[i - 1]!
-    if (cutoffVolts <= v1) return 1 - (s0 + ((s1 - s0) * (cutoffVolts - v0)) / (v1 - v0))
-  }
-  return 0
-}
+export const usableShare = (cutoffVolts: number): number => 1 - along(1, cutoffVolts)
 
 export interface DischargeInput {
   capacityMah: number

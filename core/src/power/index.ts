@@ -14,7 +14,7 @@ export {
 } from './lights'
 export { type Load, loadsOf, looksOf, type ZoneBudget, zoneBudget } from './looks'
 export { cellsIn, type Pack, packOf } from './pack'
-export { type Rating, ratings, ratingsUnder, type WorstRating, worstRatings } from './ratings'
+export { type LoadedRating, type Rating, ratings, ratingsOfLoads, type WorstRating, worstRatings } from './ratings'
 export { chooseResistor, nextE24, type ResistorChoice } from './resistor'
 export { meanCurrent, type Runtime, runtime } from './runtime'
 export { safeVolume, speakerWatts } from './speaker'

@@ -21,7 +21,7 @@ export function ratings(saber: Saber, colour = WHITE): { list: Rating[]; needs: 
 }
 
 /** The same under a load that is already known. */
-export function ratingsUnder(saber: Saber, load: Calculated): { list: Rating[]; needs: { name: string; ref: Ref }[] } {
+function ratingsUnder(saber: Saber, load: Calculated): { list: Rating[]; needs: { name: string; ref: Ref }[] } {
   const list: Rating[] = []
   const needs: { name: string; ref: Ref }[] = []
   const carry = (p: FittedPart, name: string, rated: number | undefined, share = 1, what = 'the rating') => {
@@ -55,18 +55,33 @@ export function ratingsUnder(saber: Saber, load: Calculated): { list: Rating[]; 
   return { list: list.sort((a, b) => b.share - a.share), needs }
 }
 
+/** What is rated under several loads: its rating under the worst of them, and every load with its share, the worst first. */
+export interface LoadedRating {
+  worst: Rating
+  loads: { load: Load; share: number }[]
+}
+
+/** Every rating under each of some loads; loads that cannot be computed rate nothing. */
+export function ratingsOfLoads(saber: Saber, loads: readonly Load[]): LoadedRating[] {
+  const found = new Map<string, LoadedRating>()
+  for (const load of loads)
+    for (const r of ratingsUnder(saber, load.current).list) {
+      const at = found.get(r.ref + r.name) ?? { worst: r, loads: [] }
+      at.loads.push({ load, share: r.share })
+      if (r.share > at.worst.share) at.worst = r
+      found.set(r.ref + r.name, at)
+    }
+  return [...found.values()].map((f) => ({ ...f, loads: f.loads.sort((a, b) => b.share - a.share) }))
+}
+
 /** A rating under the look that asks most of it; without a preset under full white, which has no look of its own. */
 export type WorstRating = Rating & { by?: Load }
 
 /** Every rating under the worst look that lasts, of all presets, worst first. */
 export function worstRatings(saber: Saber): { list: WorstRating[]; needs: { name: string; ref: Ref }[] } {
   const lasting = loadsOf(saber).filter((l) => l.lasts !== 'flash')
-  if (!lasting.length) return ratings(saber, WHITE)
-  const worst = new Map<string, WorstRating>()
-  for (const by of lasting)
-    for (const r of ratingsUnder(saber, by.current).list) {
-      const key = r.ref + r.name
-      if (r.share > (worst.get(key)?.share ?? -1)) worst.set(key, { ...r, by })
-    }
-  return { list: [...worst.values()].sort((a, b) => b.share - a.share), needs: ratings(saber).needs }
+  const white = ratings(saber, WHITE)
+  if (!lasting.length) return white
+  const list = ratingsOfLoads(saber, lasting).map(({ worst, loads }) => ({ ...worst, by: loads[0]!.load }))
+  return { list: list.sort((a, b) => b.share - a.share), needs: white.needs }
 }

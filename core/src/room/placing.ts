@@ -2,17 +2,10 @@ import { known } from '../facts'
 import { type FittedPart, kindRule, type Saber } from '../record'
 import { bodyOf, faceOf, inWall, keepsOf, reachOf } from './cavity'
 import { boreAt, type HiltShape, layOut, spanOf } from './hilt'
-import { BESIDE_GAP, lay, pairHeight } from './radial'
+import { BESIDE_GAP, type Laid, lay, ON_AXIS, pairHeight } from './radial'
 
 /** Where a part lies across the hilt. */
-export interface Lie {
-  /** Its middle above the axis, mm, towards 0° of the clock before it is turned. */
-  height: number
-  /** And to the right of it, mm, before it is turned. */
-  aside: number
-  /** Turned about the axis, degrees clockwise. */
-  turn: number
-}
+export type Lie = Laid
 
 /** Which half of a cut along the axis something at a clock angle belongs to: 1 above the axis, −1 below. */
 export const sideOf = (clock: number | undefined): 1 | -1 => (Math.cos(((clock ?? 0) * Math.PI) / 180) >= 0 ? 1 : -1)
@@ -41,11 +34,9 @@ export function lieOf(saber: Saber, p: FittedPart, shape: HiltShape = layOut(sab
   return { height: plain(height), aside: plain(aside), turn: plain(turn) }
 }
 
-const CENTRE: Lie = { height: 0, aside: 0, turn: 0 }
-
 function placed(saber: Saber, p: FittedPart, shape: HiltShape): Lie {
   const span = spanOf(p)
-  if (!span) return CENTRE
+  if (!span) return ON_AXIS
   if (inWall(p)) {
     const face = faceOf(p, shape) ?? 0
     return { height: face - (known(p.specs.height) ?? 0) / 2, aside: 0, turn: known(p.clock) ?? 0 }
@@ -71,6 +62,6 @@ function placed(saber: Saber, p: FittedPart, shape: HiltShape): Lie {
   if (d !== undefined && kindRule(p.kind).glyph === 'cell' && saber.parts.some((q) => q.beside === p.id))
     return { height: d / 2 > free ? 0 : pairHeight(d, boards, free, reaches), aside: 0, turn: 0 }
   // What lies in a chamber leaves it where it is.
-  if (saber.parts.some((q) => q.beside === p.id)) return CENTRE
-  return (body && (lay(body, free, reaches) ?? lay(body, Infinity, reaches))) || CENTRE
+  if (saber.parts.some((q) => q.beside === p.id)) return ON_AXIS
+  return (body && (lay(body, free, reaches) ?? lay(body, Infinity, reaches))) || ON_AXIS
 }

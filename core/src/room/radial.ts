@@ -61,7 +61,7 @@ export interface Laid {
   height: number
   turn: number
 }
-const ON_AXIS: Laid = { aside: 0, height: 0, turn: 0 }
+export const ON_AXIS: Laid = { aside: 0, height: 0, turn: 0 }
 
 /**
  * Where the cell of a pair lies: on the wall away from 0°, lifted only as far as something there, or the lower corners of its

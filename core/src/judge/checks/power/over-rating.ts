@@ -1,4 +1,4 @@
-import { type Load, loadsOf, type Rating, ratings, ratingsUnder, WHITE } from '../../../power'
+import { type Load, loadsOf, ratings, ratingsOfLoads, WHITE } from '../../../power'
 import type { Saber } from '../../../record'
 import { formatNumber } from '../../../units'
 import { check } from '../../check'
@@ -19,17 +19,10 @@ const REMEDY = 'Fit the next size, or limit the brightness on the board and ente
 const lookName = (l: Load) => (l.look === 'steady' ? l.preset.name : `${l.look} of ${l.preset.name}`)
 
 /** What is over its rating in some of the loads: each rated thing with those loads, the worst first. */
-function over(saber: Saber, loads: readonly Load[]) {
-  const found = new Map<string, { rating: Rating; loads: { load: Load; share: number }[] }>()
-  for (const load of loads)
-    for (const r of ratingsUnder(saber, load.current).list.filter((x) => x.share > 1)) {
-      const at = found.get(r.ref + r.name) ?? { rating: r, loads: [] }
-      at.loads.push({ load, share: r.share })
-      if (r.share > at.rating.share) at.rating = r
-      found.set(r.ref + r.name, at)
-    }
-  return [...found.values()].map((f) => ({ ...f, loads: f.loads.toSorted((a, b) => b.share - a.share) }))
-}
+const over = (saber: Saber, loads: readonly Load[]) =>
+  ratingsOfLoads(saber, loads)
+    .map((f) => ({ rating: f.worst, loads: f.loads.filter((l) => l.share > 1) }))
+    .filter((f) => f.loads.length)
 
 export const overRating = check<{ lasting: Over; flash: Over; unknown: Over }>({
   id: 'overRating',
