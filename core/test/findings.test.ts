@@ -32,6 +32,7 @@ const FIRES: Record<string, Mutation> = {
     p.steps = p.steps.filter((x) => x.direction !== 'clockwise')
   },
   stale: (s) => void (s.beats[0]!.say = 'This is another saber.'),
+  jointDepth: (s) => void (s.hilt.sections[0]!.joint.engagement = fact(60, 'mm')),
   consent: (s) => void (s.access[0]!.steps[0]!.irreversible = true),
   inputKind: (s) => void (s.inputs.find((i) => i.kind === 'button')!.kind = 'slide'),
   bladeSeat: (s) => void s.parts.push({ id: 'plug', kind: 'plug', name: 'plug', specs: { diameter: fact(60, 'mm') } }),
@@ -212,6 +213,7 @@ const BRINGS: Record<string, string> = {
   hiltLength: 'note ',
   holdUnknown: 'caution row',
   ignitionTime: 'note preset',
+  jointDepth: 'stop gate section',
   keptAside: 'caution ',
   landmark: 'caution gate part',
   layoutBroke: 'stop gate part',

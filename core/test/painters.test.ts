@@ -389,22 +389,68 @@ describe('each thing is drawn where its figures put it, millimetre by millimetre
       ['thread open 118.4,15 120,16.5 121.6,15', 'thread open 118.4,-15 120,-16.5 121.6,-15'],
       [],
     ],
-    [
-      'arms stand across the axis, the assumed one dashed',
-      arms,
-      [
-        'wall 150,18 153,18 153,38 150,38',
-        'outline 150,18 153,18 153,38 150,38',
-        'wall 167,18 170,18 170,38 167,38',
-        'outline 167,18 170,18 170,38 167,38',
-        'wall 150,-18 153,-18 153,-38 150,-38',
-        'assumed 150,-18 153,-18 153,-38 150,-38',
-        'wall 167,-18 170,-18 170,-38 167,-38',
-        'assumed 167,-18 170,-18 170,-38 167,-38',
-      ],
-      ['section:q0 “arm 0” 150…170 18…38', 'section:q1 “arm 1” 150…170 -38…-18'],
-    ],
   ])('%s', (_what, run, shapes, spots) => expect(added(run)).toEqual({ shapes, spots }))
+  test('arms stand across the axis, the assumed one dashed; their section is measured over and under them', () => {
+    const { shapes, spots } = added(arms, { ...VIEW, height: 600 })
+    expect(shapes).toEqual([
+      'wall 150,18 153,18 153,38 150,38',
+      'outline 150,18 153,18 153,38 150,38',
+      'wall 167,18 170,18 170,38 167,38',
+      'outline 167,18 170,18 170,38 167,38',
+      'outline open 153,38 167,38',
+      'label “arm 0 20” start 202,37 @section:q0',
+      'wall 150,-18 153,-18 153,-38 150,-38',
+      'assumed 150,-18 153,-18 153,-38 150,-38',
+      'wall 167,-18 170,-18 170,-38 167,-38',
+      'assumed 167,-18 170,-18 170,-38 167,-38',
+      'outline open 153,-38 167,-38',
+      'label “arm 1 ≈ 20” start 202,-39 @section:q1',
+      // Eighteen for the stubs of blades, one for the air over them.
+      'ghost open 120,18 120,57',
+      'ghost open 200,18 200,57',
+      'dim open 120,58.5 120,55.5',
+      'dim open 200,58.5 200,55.5',
+      'dim open 120,57 157.6,57',
+      'dim open 162.4,57 200,57',
+      'dim 120,57 121.5,57.5 121.5,56.5',
+      'dim 200,57 198.5,57.5 198.5,56.5',
+      'dimText “80” middle 160,56.05 @section:s1',
+      'label “section 1” start 202,-21.75 @section:s1',
+    ])
+    expect(spots).toEqual(['section:q0 “arm 0” 150…170 18…38', 'section:q1 “arm 1” 150…170 -38…-18'])
+  })
+  test('a blade stands on the bottom of the seat in an arm, and is broken off beyond its mouth', () => {
+    const inArm = (kind: string) => (s: Saber) => {
+      arms(s)
+      s.hilt.sockets.push({ id: 'k', name: 'side', section: 'q1', bore: mm(14), depth: mm(12) } as never)
+      s.blades.push({
+        ...{ id: 'b', name: 'b', kind, socket: 'k', outside: mm(12.7), wall: mm(1), length: mm(200), use: 'ship' },
+      } as never)
+    }
+    const tall = { ...VIEW, height: 600, blade: '#10d8b0' }
+    const { shapes, spots } = added(inArm('pixel'), tall)
+    expect(shapes).toEqual(
+      expect.arrayContaining([
+        'outline open 153,-26 167,-26',
+        'bladeTube 153.65,-26 166.35,-26 166.35,-52 153.65,-52 #10d8b0 @blade:b',
+        'bladeGlow 154.65,-26 165.35,-26 165.35,-52 154.65,-52 #10d8b0',
+      ]),
+    )
+    expect(spots.slice(1, 3)).toEqual(['socket:k “side” 153…167 -38…-26', 'blade:b “b” 153.65…166.35 -52…-38'])
+    expect(shapes.some((t) => t.includes('seat'))).toBe(false)
+    expect(added(inArm('plug'), tall).shapes.filter((t) => t.startsWith('blade'))).toEqual([
+      'bladeTube 153.65,-26 166.35,-26 166.35,-41 153.65,-41 #10d8b0 @blade:b',
+    ])
+  })
+  test('a section that stands in its neighbour is measured as it is seen', () => {
+    const s = hilt()
+    s.hilt.sections[0]!.joint = { kind: 'thread', engagement: mm(20) }
+    const shapes = inventory(drawSection(s, VIEW))
+    expect(shapes.filter((t) => t.startsWith('dimText'))[0]).toMatch(/^dimText “100 of 120” middle 50,/)
+    // The wall of the second is seen from where the first goes into it, and its thread is as long as they engage.
+    expect(shapes).toContain('wall 100,18 120,18 120,15 100,15 @section:s1')
+    expect(shapes.some((t) => t.startsWith('thread open 120,'))).toBe(true)
+  })
   test('a lit blade glows in its colour, over the same tube', () => {
     const { shapes } = added(blade('pixel'), { ...VIEW, blade: '#10d8b0' })
     expect(shapes.slice(0, 3)).toEqual([

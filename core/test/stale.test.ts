@@ -41,6 +41,34 @@ describe('sentences that the record no longer bears out', () => {
     const id = demo('reed-warden').sabers[0]!.presets[1]!.id
     expect(brief((s) => void s.presets.splice(1, 1))).toEqual([`gone preset:${id}`])
   })
+  test('own words that name another of its kind where this one is shown', () => {
+    const shown = (say: string, show = 'input:rw-i1') =>
+      brief((s) => {
+        Object.assign(s.inputs[0]!, { id: 'rw-i1', name: 'Front key' })
+        s.inputs.push({ id: 'rear', name: 'Rear key', kind: 'button' })
+        s.inputs.push({ id: 'key', name: 'key', kind: 'button' })
+        s.beats = [{ id: 'own', say, show: show as never, seconds: 4, covers: [], by: 'own' }]
+      })
+    expect(shown('Press the rear key.')).toEqual(['differs beat:own Rear key / Front key'])
+    expect(shown('Press the FRONT KEY.')).toEqual([])
+    expect(shown('Press the front key, not the rear key.')).toEqual([])
+    // Part of a longer word, no name at all, or a name that its own contains.
+    expect(shown('Press the rear keys.')).toEqual([])
+    expect(shown('Press this one.')).toEqual([])
+    expect(shown('Press the key.')).toEqual([])
+    expect(shown('Press the front key.', 'input:rear')).toEqual(['differs beat:own Front key / Rear key'])
+  })
+  test('a step that names another screw than the one it turns', () => {
+    const said = (text: string) =>
+      brief((s) => {
+        Object.assign(s.access[0]!.steps[0]!, { place: 'fastener:rw-f1', text })
+        s.beats = []
+        s.hilt.fasteners[0]!.name = 'left blade screw'
+        s.hilt.fasteners[1]!.name = 'right blade screw'
+      }).filter((x) => x.startsWith('differs step'))
+    expect(said('Loosen the right blade screw')).toHaveLength(1)
+    expect(said('Loosen the left blade screw')).toEqual([])
+  })
   test('own words are left alone until they say another colour, pole or volume', () => {
     const own = (key: string, say: string, more: (s: Saber) => void = () => undefined) =>
       brief((s) => {

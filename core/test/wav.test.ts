@@ -109,6 +109,21 @@ describe('what is measured', () => {
     expect(readWav(long(6))).toMatchObject({ ok: true, seconds: 3 / 8000 })
     expect(readWav(long(2 ** 33))).toMatchObject({ code: 'truncated' })
   })
+  test.each([0, 0xffffffff])('written as a stream, sizes %d: the samples go on to the end of the file', (size) => {
+    const whole = file(fmt(), samples16)
+    const stream = (riff: number, data: number, more: number[] = []) => {
+      const b = new Uint8Array([...whole, ...more])
+      b.set(u(riff, 4), 4)
+      b.set(u(data, 4), 40)
+      return b
+    }
+    expect(codeOf(whole)).toBe('ok')
+    expect(readWav(stream(size, size))).toEqual(readWav(whole))
+    expect(plainWav(stream(size, size))).toEqual(whole)
+    // A file that says its size and then no length of samples has none; half a sample at the end is not read.
+    expect(codeOf(stream(whole.length - 8, size))).toBe(size ? 'truncated' : 'empty')
+    expect(readWav(stream(size, size, [7]))).toEqual(readWav(whole))
+  })
   test('samples at full scale are counted in whole widths, never in float', () => {
     const square = Array.from({ length: 6 }, (_, i) => (i % 2 ? u(0x7fff, 2) : u(0x8000, 2))).flat()
     expect(readWav(file(fmt(), chunk('data', square)))).toMatchObject({ fullScale: 6, seam: 0xffff / 0x8000 })

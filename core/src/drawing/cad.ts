@@ -8,6 +8,7 @@ import {
   crossSectionAt,
   layOut,
   lieOf,
+  openingSpan,
   outerAt,
   sectionAt,
   sideOf,
@@ -153,14 +154,19 @@ export function cadOf(saber: Saber): { entities: CadEntity[]; left: string[]; wi
     box('PARTS', s.x0, mid - half, s.x1, mid + half)
   }
   for (const o of saber.hilt.openings) {
-    const [at, length] = [known(o.at), known(o.length)]
-    if (at === undefined || length === undefined) {
+    const [span, length] = [openingSpan(saber.hilt, o), known(o.length)]
+    if (!span || length === undefined) {
       left.push(`${o.name}: no place or size`)
       continue
     }
-    const r = (outerAt(shape, at) ?? 34) / 2
     const side = sideOf(known(o.clock))
-    box('OPENINGS', at - length / 2, side * r - 0.4, at + length / 2, side * r + 0.4)
+    if (o.face === 'rear') {
+      const mid = side * (known(o.fromAxis) ?? 0)
+      box('OPENINGS', span.x0 - 0.4, mid - length / 2, span.x1 + 0.4, mid + length / 2)
+      continue
+    }
+    const r = (outerAt(shape, (span.x0 + span.x1) / 2) ?? 34) / 2
+    box('OPENINGS', span.x0, side * r - 0.4, span.x1, side * r + 0.4)
   }
   for (const f of saber.hilt.fasteners) {
     const at = known(f.at)
@@ -310,9 +316,9 @@ export function cadCsv(saber: Saber): string {
       ])
   }
   for (const o of saber.hilt.openings) {
-    const [at, l] = [known(o.at), known(o.length)]
-    if (at !== undefined && l !== undefined)
-      rows.push(['opening', o.name, at - l / 2, at + l / 2, l, known(o.width), known(o.clock), o.at.source])
+    const [span, l] = [openingSpan(saber.hilt, o), known(o.length)]
+    if (span && l !== undefined)
+      rows.push(['opening', o.name, span.x0, span.x1, l, known(o.width), known(o.clock), o.at.source])
   }
   for (const f of saber.hilt.fasteners) {
     const at = known(f.at)

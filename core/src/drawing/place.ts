@@ -1,6 +1,6 @@
 import { known } from '../facts'
 import { partsOfRef, refTo, type Saber } from '../record'
-import { layOut, socketSpan, spanOf } from '../room'
+import { layOut, openingSpan, socketSpan, spanOf } from '../room'
 
 /** Where a reference stands along the hilt, mm from the pommel; undefined for things without a place. */
 export function placeOf(saber: Saber, ref: string | undefined): { x0: number; x1: number } | undefined {
@@ -19,7 +19,7 @@ export function placeOf(saber: Saber, ref: string | undefined): { x0: number; x1
       return point(known(saber.hilt.fasteners.find((f) => f.id === id)?.at))
     case 'opening': {
       const o = saber.hilt.openings.find((q) => q.id === id)
-      return point(known(o?.at), (known(o?.length) ?? 0) / 2)
+      return o && openingSpan(saber.hilt, o)
     }
     case 'part': {
       const p = saber.parts.find((q) => q.id === id)

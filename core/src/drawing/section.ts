@@ -7,7 +7,7 @@ import { drawMeasures } from './painters/measures'
 import { drawOpening } from './painters/openings'
 import { drawPart } from './painters/parts'
 import { drawQuillons, quillonReach } from './painters/quillons'
-import { drawBodies, drawJoint, drawWalls } from './painters/walls'
+import { drawBodies, drawEndWall, drawJoint, drawWalls } from './painters/walls'
 import { Pen, type Scene, type Spot } from './scene'
 
 /**
@@ -55,6 +55,7 @@ export function drawSection(saber: Saber, view: SectionView): Scene {
   shape.sections.forEach((s, i) => {
     drawWalls(ctx, s, i)
   })
+  drawEndWall(ctx)
   shape.sections.forEach((s, i) => {
     drawJoint(ctx, s, shape.sections[i + 1])
   })

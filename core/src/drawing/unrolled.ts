@@ -1,6 +1,6 @@
 import { known } from '../facts'
 import { refTo, type Saber } from '../record'
-import { certainty, layOut, outerAt, spanOf } from '../room'
+import { certainty, layOut, outerAt, sideOpenings, spanOf } from '../room'
 import { formatNumber } from '../units'
 import { Pen, type Pt, type Role, type Scene, type Spot } from './scene'
 
@@ -77,7 +77,7 @@ export function drawUnrolled(
     if (line.length) pen.path(line, deg === 0 ? 'centre' : 'ghost')
     pen.text([x(0) - 6, y(0, deg) + 4], `${(deg + 360) % 360}°`, 'label', 'end')
   }
-  for (const o of saber.hilt.openings) {
+  for (const o of sideOpenings(saber.hilt)) {
     const [at, len, deg] = [known(o.at), known(o.length), known(o.clock)]
     if (at === undefined || len === undefined || deg === undefined) continue
     const half = ((known(o.width) ?? 4) * scale) / 2

@@ -2,6 +2,7 @@ import { type CataloguePart, fitFrom } from '../parts/catalogue'
 import { runtime } from '../power'
 import type { FittedPart, Saber } from '../record'
 import { axialSlack, fitParts, overlaps } from './chain'
+import { cellTooShort } from './contact'
 
 /** What would happen if one fitted part were exchanged for a row of the catalogue, in the same place. */
 export interface Alternative {
@@ -12,6 +13,8 @@ export interface Alternative {
   at?: { x: number; d: number; section: string }
   /** Length it would share with a neighbour, mm; 0 when free. */
   overlapMm: number
+  /** By how much a cell is too short to make contact in its place, mm; 0 where it does. */
+  shortMm: number
   slackMm?: number
   /** Change of runtime, min: what a cell wins or costs. */
   runtimeMin?: number
@@ -63,6 +66,7 @@ export function alternatives(saber: Saber, partId: string, rows: readonly Catalo
           .map((o) => o.mm),
       )
       const outside = judged.some((f) => f.outsideMm > 0.05)
+      const shortMm = Math.max(0, ...cellTooShort(next).map((n) => (n.cell.id === partId ? n.short : 0)))
       const slack = axialSlack(next).nominal
       const after = before?.ok ? runtime(next).minutes : undefined
       return {
@@ -70,10 +74,11 @@ export function alternatives(saber: Saber, partId: string, rows: readonly Catalo
         ...(complete ? { spareMm: Math.min(...spares) } : {}),
         ...(complete && tight?.at ? { at: tight.at } : {}),
         overlapMm,
+        shortMm,
         ...(slack.ok ? { slackMm: slack.value } : {}),
         ...(before?.ok && after?.ok ? { runtimeMin: after.value - before.value } : {}),
         fits: complete
-          ? Math.min(...spares) >= 0 && overlapMm === 0 && !outside && (!slack.ok || slack.value >= 0)
+          ? Math.min(...spares) >= 0 && overlapMm === 0 && shortMm === 0 && !outside && (!slack.ok || slack.value >= 0)
           : undefined,
       }
     })

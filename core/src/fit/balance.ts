@@ -1,6 +1,16 @@
 import { type Calculated, Gather, known } from '../facts'
 import { type Blade, type FittedPart, kindRule, type Ref, refTo, type Saber, type Section } from '../record'
-import { crossAt, inArm, layOut, mainSocket, type Piece, type PlacedSection, socketSpan, spanOf } from '../room'
+import {
+  clipped,
+  crossAt,
+  inArm,
+  layOut,
+  mainSocket,
+  type Piece,
+  type PlacedSection,
+  socketSpan,
+  spanOf,
+} from '../room'
 
 /** Densities, g/cm³, for masses nobody has weighed (DOMAIN 4, handbook values). */
 export const DENSITY: Record<string, number> = {
@@ -56,7 +66,9 @@ function solid(list: readonly Piece[]): { volume: number; moment: number } {
 }
 /** Where the middle of the metal of a placed section lies, mm from the pommel; the section's own middle where it has no wall. */
 function middleOf(s: PlacedSection): number {
-  const [outer, bore] = [solid(s.outer), solid(s.bore)]
+  // Over the length that it has outside and bore of its own; the rest stands in a neighbour.
+  const [a, b] = [Math.max(s.outer[0]!.x0, s.bore[0]!.x0), Math.min(s.outer.at(-1)!.x1, s.bore.at(-1)!.x1)]
+  const [outer, bore] = [solid(clipped(s.outer, a, b)), solid(clipped(s.bore, a, b))]
   const wall = outer.volume - bore.volume
   return wall > 0 ? (outer.moment - bore.moment) / wall : (s.x0 + s.x1) / 2
 }

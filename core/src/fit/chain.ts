@@ -81,6 +81,7 @@ export interface Slack {
 
 /**
  * Axial slack: the length from the pommel's inner face to the back of the main socket, less all that lies on the axis.
+ * Where two sections stand in each other, that length counts once.
  * What lies beside another takes the length by which it is longer, or sticks out. Positive slack is air (a spacer's worth); negative does not close.
  */
 export function axialSlack(saber: Saber): Slack {
@@ -91,10 +92,15 @@ export function axialSlack(saber: Saber): Slack {
   if (!saber.hilt.sections.length) g.missing('the hilt sections')
   for (const s of saber.hilt.sections.filter((q) => q.role !== 'quillon'))
     g.take(`length of ${s.name}`, s.length, refTo('section', s.id))
+  const line = shape.sections.map((s) => s.section)
+  const joints = line.slice(0, -1).filter((s) => s.joint.engagement)
+  for (const s of joints) g.take(`engagement of the joint of ${s.name}`, s.joint.engagement, refTo('section', s.id))
+  const { endWall } = saber.hilt
+  if (endWall) cavity -= g.take('end wall of the pommel', endWall)
   const main = mainSocket(saber, shape)
   if (main) {
     const depth = g.take(`depth of ${main.name}`, main.depth, refTo('socket', main.id))
-    cavity = socketSpan(saber, main.id, shape)?.x0 ?? shape.length - depth
+    cavity -= depth + shape.length - (socketSpan(saber, main.id, shape)?.x1 ?? shape.length)
   }
   const room = new Gather()
   room.inputs.push(...g.inputs)
@@ -122,19 +128,22 @@ export function axialSlack(saber: Saber): Slack {
     }
     chain.push(group)
   }
+  const length = `Σ sections${joints.length ? ' − Σ engagements' : ''}${endWall ? ' − end wall' : ''} − socket depth`
   const tols = [
     ...chain.map((c) => c.tolMm),
-    ...saber.hilt.sections.filter((q) => q.role !== 'quillon').map((s) => s.length.tol ?? 0),
+    ...line.map((s) => s.length.tol ?? 0),
+    ...joints.map((s) => s.joint.engagement?.tol ?? 0),
+    endWall?.tol ?? 0,
     main?.depth.tol ?? 0,
   ]
   return {
     nominal: g.figure(
       'mm',
-      'Σ sections − socket depth − Σ parts in line',
+      `${length} − Σ parts in line`,
       'axial sum',
       () => cavity - chain.reduce((a, c) => a + c.lengthMm, 0),
     ),
-    cavity: room.figure('mm', 'Σ sections − socket depth', 'axial sum', () => cavity),
+    cavity: room.figure('mm', length, 'axial sum', () => cavity),
     tols,
     worst: tols.reduce((a, t) => a + Math.abs(t), 0),
     rss: Math.hypot(...tols),
@@ -165,6 +174,16 @@ export function overlaps(saber: Saber): { a: FittedPart; b: FittedPart; mm: numb
   return out
 }
 
+/** Parts that stand in the closed rear end of the pommel, with how far, mm. */
+export function inEndWall(saber: Saber): { part: FittedPart; mm: number }[] {
+  const wall = known(saber.hilt.endWall) ?? 0
+  return saber.parts.flatMap((part) => {
+    const span = onAxis(part) ? spanOf(part) : undefined
+    const mm = span ? Math.min(wall, span.x1) - Math.max(span.x0, 0) : 0
+    return mm > 0.05 ? [{ part, mm }] : []
+  })
+}
+
 /** Parts that stand in the seat of the main blade, with how far, mm. The blade's own plug and tube belong there. */
 export function inSeat(saber: Saber): { part: FittedPart; socket: string; mm: number }[] {
   const main = mainSocket(saber)
@@ -177,7 +196,7 @@ export function inSeat(saber: Saber): { part: FittedPart; socket: string; mm: nu
   })
 }
 
-/** Open vent area against the speaker's cone, 0…1. Vents and grilles within 45 mm of the speaker's face count. */
+/** Open vent area against the speaker's cone, 0…1. Vents and grilles within 45 mm of the speaker's face count, in the rear face too. */
 export function ventShare(saber: Saber): Calculated {
   const g = new Gather()
   const speaker = saber.parts.find((p) => p.kind === 'speaker')
@@ -188,7 +207,7 @@ export function ventShare(saber: Saber): Calculated {
   let area = 0
   for (const o of saber.hilt.openings.filter((q) => q.kind === 'vent' || q.kind === 'grille')) {
     const [at, l, w] = [
-      g.take(`place of ${o.name}`, o.at, refTo('opening', o.id)),
+      o.face === 'rear' ? 0 : g.take(`place of ${o.name}`, o.at, refTo('opening', o.id)),
       g.take(`length of ${o.name}`, o.length, refTo('opening', o.id)),
       g.take(`width of ${o.name}`, o.width, refTo('opening', o.id)),
     ]

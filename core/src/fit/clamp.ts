@@ -1,6 +1,6 @@
 import { type Calculated, Gather, known } from '../facts'
 import { type FittedPart, refTo, type Saber, type Section } from '../record'
-import { layOut, spanOf } from '../room'
+import { layOut, sideOpenings, spanOf } from '../room'
 import { axialSlack } from './chain'
 
 /** Wanted clamp of a chassis held by its length, and air before a speaker's face, mm; the shop may change them. */
@@ -71,17 +71,19 @@ export function grilleAir(saber: Saber): GrilleAir[] {
     .filter((p) => p.kind === 'speaker' && p.faces === 'pommel' && spanOf(p))
     .flatMap((speaker): GrilleAir[] => {
       const face = spanOf(speaker)!.x0
-      const grilles = saber.hilt.openings.filter((o) => {
+      const grilles = sideOpenings(saber.hilt).filter((o) => {
         const at = known(o.at)
         return o.kind === 'grille' && at !== undefined && at <= face + 1 && (!pommel || at <= pommel.x1)
       })
       const g = new Gather()
       g.note('face of the speaker', `${face} mm from the pommel`, speaker.at?.source === 'assumed')
       if (!grilles.length) {
+        const { endWall } = saber.hilt
+        const wall = endWall ? g.take('end wall of the pommel', endWall) : 0
         return [
           {
             speaker,
-            air: g.figure('mm', 'face − end of the pommel', 'geometry', () => face),
+            air: g.figure('mm', 'face − inside of the pommel’s end', 'geometry', () => face - wall),
           },
         ]
       }

@@ -2,7 +2,7 @@ import { fact, known } from '../facts'
 import { type CataloguePart, fitFrom } from '../parts/catalogue'
 import { litCurrent, runtime, WHITE } from '../power'
 import type { FittedPart, PartKind, Ref, Saber } from '../record'
-import { cavityOf, type Interval, onAxis, spanOf } from '../room'
+import { cavityOf, type Interval, onAxis, openingSpan, spanOf } from '../room'
 import { formatNumber } from '../units'
 import { exchange, exchanged } from './alternatives'
 import { balance } from './balance'
@@ -139,9 +139,8 @@ export function prepareLayouts(
   const vents = saber.hilt.openings
     .filter((o) => o.kind === 'vent' || o.kind === 'grille')
     .flatMap((o) => {
-      const at = known(o.at)
-      const half = (known(o.length) ?? 0) / 2
-      return at === undefined ? [] : [{ lo: at - half - REACH, hi: at + half + REACH }]
+      const span = openingSpan(saber.hilt, o)
+      return span ? [{ lo: span.x0 - REACH, hi: span.x1 + REACH }] : []
     })
     .sort((a, b) => a.lo - b.lo)
   const chamber = first(saber, 'chamber')

@@ -1,6 +1,6 @@
 import { fact, known } from '../facts'
 import type { FittedPart, Opening, PartKind, Saber } from '../record'
-import { spanOf } from '../room'
+import { sideOpenings, spanOf } from '../room'
 
 /** Which opening a part that hangs in the wall stands in or behind. */
 export const HOLE_OF: Partial<Record<PartKind, Opening['kind']>> = {
@@ -15,7 +15,7 @@ function freeHoles(saber: Saber, kind: PartKind): Opening[] {
     .filter((p) => p.kind === kind)
     .flatMap((p) => spanOf(p) ?? [])
     .map((s) => (s.x0 + s.x1) / 2)
-  return saber.hilt.openings
+  return sideOpenings(saber.hilt)
     .filter((o) => o.kind === HOLE_OF[kind] && known(o.at) !== undefined)
     .filter((o) => !taken.some((x) => Math.abs(x - known(o.at)!) <= Math.max(1, (known(o.length) ?? 0) / 2)))
     .sort((a, b) => known(a.at)! - known(b.at)!)

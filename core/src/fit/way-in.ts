@@ -26,7 +26,7 @@ export function barredParts(saber: Saber): Barred[] {
     ...shape.sections
       .slice(0, -1)
       .filter((s) => comesApart(s.section.joint))
-      .map((s) => s.x1),
+      .map((s) => s.parts),
     shape.length,
   ]
   return saber.parts.flatMap((part): Barred[] => {

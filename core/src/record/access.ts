@@ -1,7 +1,7 @@
 import type { Static } from '@sinclair/typebox'
 import * as T from '@sinclair/typebox'
 import { ownId, ref } from './ref'
-import { Line, list, obj, oneOf, opt } from './schema-kit'
+import { Day, Line, list, obj, oneOf, opt } from './schema-kit'
 
 export const TASKS = [
   'powerOn',
@@ -27,6 +27,8 @@ export const Step = obj({
   turns: opt(T.Number({ minimum: 0 })),
   caution: opt(Line),
   irreversible: opt(T.Boolean()),
+  /** Who agreed to what cannot be undone, and when. */
+  consent: opt(obj({ who: Line, on: Day })),
 })
 /** The steps of one task that the client will do alone. */
 export const Procedure = obj({ id: ownId('task'), task: oneOf(TASKS), steps: list(Step, 60) })

@@ -7,9 +7,11 @@ import { Waiver } from './script'
 
 /** The version this code writes. Older ones are lifted when they are read; newer ones are refused by name. */
 export const FORMAT = 'nubrin-commission'
-export const FORMAT_VERSION = 3
+export const FORMAT_VERSION = 4
 
 export const PURPOSES = ['display', 'costume', 'duelling', 'beginner', 'stage'] as const
+/** Who wished it: the client, the maker himself, or the shop offers it and the client may take it. */
+export const REQUEST_SHAPES = ['asked', 'ownIdea', 'offered'] as const
 export const REQUEST_STATES = ['open', 'met', 'changed', 'declined'] as const
 export const FATES = ['used', 'altered', 'leftOver', 'returned', 'undecided'] as const
 export const LOG_KINDS = ['work', 'delay', 'decision', 'order', 'told'] as const
@@ -20,6 +22,9 @@ export const Request = obj({
   id: ownId('request'),
   text: Line,
   saber: opt(idOf('saber')),
+  /** Asked where nothing is said. What is offered blocks nothing until it is accepted. */
+  shape: opt(oneOf(REQUEST_SHAPES)),
+  acceptedOn: opt(Day),
   status: oneOf(REQUEST_STATES),
   where: opt(ref()),
   answer: opt(Line),
@@ -88,7 +93,17 @@ export const Commission = obj({
   arrivals: list(Arrival, 200),
   questions: list(Question, 120),
   credits: list(obj({ id: ownId('credit'), who: Line, did: Line }), 60),
-  packing: list(obj({ id: ownId('packed'), what: Line, quantity: Quantity, packed: T.Boolean() }), 120),
+  packing: list(
+    obj({
+      id: ownId('packed'),
+      what: Line,
+      quantity: Quantity,
+      packed: T.Boolean(),
+      /** What it was drafted from; stays the same for the same thing, whatever it is called. */
+      key: opt(Line),
+    }),
+    120,
+  ),
   log: list(LogEntry, 400),
   media: list(Photo, 400),
   sabers: T.Array(Saber, { minItems: 1, maxItems: 12 }),

@@ -25,6 +25,10 @@ export const CLIENT_MAY = ['loosen', 'remove', 'never'] as const
 export const OPENINGS = ['window', 'vent', 'grille', 'switch', 'port', 'screwHole', 'keyhole'] as const
 export const ORIGINS = ['bought', 'kit', 'clientOwn', 'inherited', 'scratch', 'series'] as const
 export const HEADS = ['set', 'cap', 'button', 'thumb', 'dummy'] as const
+/** Whose end goes into the other's at a joint: this section's, or the next one's. */
+export const SPIGOTS = ['this', 'next'] as const
+/** Where an opening is: in the side, or in the closed rear face of the pommel. */
+export const FACES = ['side', 'rear'] as const
 export const INSERTIONS = ['straight', 'clockwise', 'pushAndHold'] as const
 
 /** A point of a profile: x from the section's own rear, diameter, mm. */
@@ -53,6 +57,12 @@ export const Section = obj({
     /** False when nothing stops the thread: it can be closed past its place, by `overTravel` at most. */
     stop: opt(T.Boolean()),
     overTravel: opt(factOf('mm')),
+    /** How far the two stand in each other when closed; then the lengths are of sections measured apart. */
+    engagement: opt(factOf('mm')),
+    /** Which of the two goes into the other; this one's end into the next where nothing is said. */
+    spigot: opt(oneOf(SPIGOTS)),
+    /** The narrowest free diameter through the joint: a thread's minor diameter, a spigot's bore. */
+    passes: opt(factOf('mm')),
     note: opt(Line),
   }),
   note: opt(Line),
@@ -83,6 +93,9 @@ export const Opening = obj({
   clock: factOf('deg'),
   length: factOf('mm'),
   width: factOf('mm'),
+  face: opt(oneOf(FACES)),
+  /** Of one in the rear face: its middle's distance from the axis. */
+  fromAxis: opt(factOf('mm')),
   tint: opt(Hex),
   note: opt(Line),
 })
@@ -106,6 +119,8 @@ export const Hilt = obj({
   fasteners: list(Fastener, 60),
   openings: list(Opening, 60),
   sockets: list(Socket, 8),
+  /** How thick the pommel's closed rear end is; absent where it is open. */
+  endWall: opt(factOf('mm')),
   /** Radial air kept round everything that slides in. */
   clearance: factOf('mm'),
 })

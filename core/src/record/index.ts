@@ -11,6 +11,7 @@ export {
   Photo,
   PURPOSES,
   Question,
+  REQUEST_SHAPES,
   REQUEST_STATES,
   Request,
 } from './commission'
@@ -19,6 +20,7 @@ export { asCopy, unconfirmed } from './copy'
 export { describeFormat } from './describe'
 export {
   CLIENT_MAY,
+  FACES,
   Fastener,
   HEADS,
   Hilt,
@@ -33,6 +35,7 @@ export {
   SCREW_PURPOSES,
   Section,
   Socket,
+  SPIGOTS,
 } from './hilt'
 export { KINDS, type KindRule, kindRule, type PartKind, SPECS, type SpecKey, type SpecRule } from './kinds'
 export {
@@ -40,11 +43,13 @@ export {
   comesApart,
   hasCutOff,
   nameOf,
+  onlyOffered,
   placesOf,
   retentionOf,
   SABER_KINDS,
   saberTitle,
   shelfOf,
+  toldWishes,
 } from './lookup'
 export { CARRIES, CHASSIS_HELD_BY, FittedPart, PartKindSchema, SpecMap, SUPPLIED } from './part'
 export { type FactPlace, factPaths, forEachFact } from './places'

@@ -38,6 +38,7 @@ export const SPECS = {
   dies: { unit: '×', label: 'dies', min: 1, max: 4 },
   ohms: { unit: 'Ω', label: 'resistance', min: 0.01, max: 1e6 },
   gauge: { unit: '×', label: 'wire gauge, AWG', min: 14, max: 40 },
+  leastCell: { unit: 'mm', label: 'shortest cell with contact', min: 20, max: 300 },
   cardBytes: { unit: '×', label: 'card size, MB', min: 16, max: 1e6 },
 } as const satisfies Record<string, SpecRule>
 export type SpecKey = keyof typeof SPECS
@@ -127,7 +128,7 @@ export const KINDS = {
     label: 'contact board',
     glyph: 'disc',
     needs: size,
-    extras: ['mass', 'pinCurrent', 'pins'],
+    extras: ['mass', 'pinCurrent', 'pins', 'leastCell'],
     inside: true,
     told: false,
   },
@@ -176,12 +177,12 @@ export const KINDS = {
     label: 'chassis',
     glyph: 'frame',
     needs: ['length', 'wall'],
-    extras: ['diameter', 'mass'],
+    extras: ['diameter', 'mass', 'leastCell'],
     inside: false,
     told: true,
   },
   spacer: { label: 'spacer', glyph: 'disc', needs: size, extras: ['mass'], inside: true, told: false },
-  spring: { label: 'spring', glyph: 'disc', needs: size, extras: ['mass'], inside: true, told: false },
+  spring: { label: 'spring', glyph: 'disc', needs: size, extras: ['mass', 'leastCell'], inside: true, told: false },
   wire: { label: 'wire', glyph: 'dot', needs: ['gauge'], extras: ['diameter', 'length'], inside: false, told: false },
   resistor: {
     label: 'resistor',

@@ -1,4 +1,4 @@
-import type { Commission } from './commission'
+import type { Commission, Request } from './commission'
 import type { Fastener, Section, Socket } from './hilt'
 import { isObject, type Plan, SABER_PLAN } from './plan'
 import { type Kind, partsOfRef, type Ref, refTo } from './ref'
@@ -70,3 +70,10 @@ export const retentionOf = (saber: Saber, socket: Socket): Fastener[] =>
 
 /** Whether a joint comes apart at all: not glued, not locked for life, and there. */
 export const comesApart = (j: Section['joint']): boolean => !j.lockedForLife && j.kind !== 'glue' && j.kind !== 'none'
+
+/** Whether something was only offered and nobody has taken it up: it blocks nothing and no client reads of it. */
+export const onlyOffered = (r: Request): boolean => r.shape === 'offered' && !r.acceptedOn
+
+/** Wishes of which the client is told: all that were asked or accepted, and the maker's own ideas that came to something. */
+export const toldWishes = (c: Commission): Request[] =>
+  c.requests.filter((r) => !onlyOffered(r) && (r.shape !== 'ownIdea' || r.status === 'met' || r.status === 'changed'))

@@ -1,6 +1,6 @@
 import { known } from '../facts'
 import { type FittedPart, kindRule, type PartKind, type Ref, refTo, type Saber } from '../record'
-import { type HiltShape, layOut, narrowest, outerAt, socketSpan, spanOf } from './hilt'
+import { clipped, type HiltShape, layOut, narrowest, outerAt, socketSpan, spanOf } from './hilt'
 import { type Body, needRadius, type Reach, spareOf } from './radial'
 
 /** What reaches inwards from the wall over a stretch: a button's body, a display, a port. */
@@ -30,7 +30,7 @@ export interface CavityPiece {
 
 export interface Cavity {
   pieces: CavityPiece[]
-  /** From the pommel's rear to the back of the main socket. */
+  /** From the inside of the pommel's rear end to the back of the main socket. */
   x0: number
   x1: number
   keeps: KeepOut[]
@@ -114,7 +114,16 @@ export function cavityOf(saber: Saber, gone: ReadonlySet<string> = new Set()): C
     if (known(s.section.bore) === undefined && !s.section.boreProfile)
       needs.push({ name: `the bore of ${s.section.name}`, ref: refTo('section', s.section.id) })
   }
+  for (const s of shape.sections.slice(0, -1))
+    for (const key of ['engagement', 'passes'] as const)
+      if (s.section.joint[key] && known(s.section.joint[key]) === undefined)
+        needs.push({
+          name: `the ${key === 'passes' ? 'free bore' : key} of the joint of ${s.section.name}`,
+          ref: refTo('section', s.section.id),
+        })
   if (!shape.sections.length) needs.push({ name: 'the hilt sections' })
+  const rear = known(saber.hilt.endWall) ?? 0
+  if (saber.hilt.endWall && known(saber.hilt.endWall) === undefined) needs.push({ name: 'the end wall of the pommel' })
   const clearance = known(saber.hilt.clearance)
   if (clearance === undefined) needs.push({ name: 'the clearance' })
   const main = mainSocket(saber, shape)
@@ -130,7 +139,7 @@ export function cavityOf(saber: Saber, gone: ReadonlySet<string> = new Set()): C
   const marks = [...keeps.flatMap((k) => [k.x0, k.x1]), ...walls.flatMap((w) => [w.span!.x0, w.span!.x1])]
   const pieces: CavityPiece[] = []
   for (const s of shape.sections)
-    for (const b of s.bore) {
+    for (const b of clipped(s.bore, rear, Infinity)) {
       const cuts = [b.x0, ...marks.filter((m) => m > b.x0 + EPS && m < b.x1 - EPS), b.x1].sort((p, q) => p - q)
       for (let i = 1; i < cuts.length; i++) {
         const [x0, x1] = [cuts[i - 1]!, cuts[i]!]
@@ -149,7 +158,7 @@ export function cavityOf(saber: Saber, gone: ReadonlySet<string> = new Set()): C
         })
       }
     }
-  return { pieces, x0: 0, x1: end, keeps, needs }
+  return { pieces, x0: rear, x1: end, keeps, needs }
 }
 
 /** What a body keeps clear of before something in the wall: its inner face, with the air that is kept. */

@@ -1,5 +1,5 @@
 import { known, type NumberFact, printable, sized } from '../facts'
-import type { FittedPart, Hilt, Saber, Section } from '../record'
+import type { FittedPart, Hilt, Opening, Saber, Section } from '../record'
 import { possible } from '../units'
 
 /** How well a length on the drawing is known. Unknown ones are drawn with a stand-in and never used in a figure. */
@@ -25,6 +25,8 @@ export interface PlacedSection {
   x1: number
   outer: Piece[]
   bore: Piece[]
+  /** Where its cavity and the next one's part when the joint between them is opened. */
+  parts: number
   certainty: Certainty
 }
 
@@ -42,8 +44,85 @@ export interface HiltShape {
 /** Stand-ins for drawing what nobody has measured yet, mm. */
 const STAND_IN = { length: 30, outside: 34, bore: 27 }
 
+/** How a joint is closed: how far the two stand in each other, and whose end goes into the other's. */
+interface Closed {
+  engagement: number
+  spigot: 'this' | 'next'
+}
+const OPEN_END: Closed = { engagement: 0, spigot: 'this' }
+
+/** Most of the shorter section that a joint takes; what is entered deeper is asked back, and drawn as this. */
+export const DEEPEST_JOINT = 0.5
+/** How long the narrow place of a joint is taken to be where no length of its thread is known, mm. */
+const NECK = 1
+
+/** The deepest a joint of two sections is taken to be, mm. */
+export const deepestJoint = (a: Section, b: Section): number =>
+  DEEPEST_JOINT * Math.min(...[a, b].map((q) => sized(q.length) ?? STAND_IN.length))
+
+const closedJoint = (s: Section, next: Section | undefined): Closed =>
+  next
+    ? {
+        engagement: Math.min(sized(s.joint.engagement) ?? 0, deepestJoint(s, next)),
+        spigot: s.joint.spigot ?? 'this',
+      }
+    : OPEN_END
+
 /**
- * Lays the sections end to end from the pommel. Every section gets a place even when its length is unknown, so the
+ * Narrows the bores about each joint that lets less through than they do, over its engagement or the length of its thread,
+ * and says where the two cavities part when the joint is opened: at the inner end of the one that goes in.
+ */
+function withNecks(sections: readonly PlacedSection[]): PlacedSection[] {
+  const necks: { x0: number; x1: number; d: number }[] = []
+  const parted = sections.map((s, i) => {
+    const next = sections[i + 1]
+    if (!next) return s
+    const { passes, length, spigot } = s.section.joint
+    const d = sized(passes)
+    const { engagement } = closedJoint(s.section, next.section)
+    const thread = d === undefined ? 0 : Math.min(sized(length) ?? NECK, deepestJoint(s.section, next.section))
+    const over = Math.max(engagement, thread)
+    const neck = spigot === 'next' ? { x0: s.x1 - over, x1: s.x1 } : { x0: s.x1, x1: s.x1 + over }
+    if (d !== undefined) necks.push({ ...neck, d })
+    return { ...s, parts: spigot === 'next' ? neck.x0 : neck.x1 }
+  })
+  return parted.map((s) => ({
+    ...s,
+    bore: necks.reduce(
+      (bore, n) => [
+        ...clipped(bore, -Infinity, n.x0),
+        ...narrowed(clipped(bore, n.x0, n.x1), n.d),
+        ...clipped(bore, n.x1, Infinity),
+      ],
+      s.bore,
+    ),
+  }))
+}
+
+/** Pieces from a to b only; what a cut goes through is shortened. */
+export const clipped = (list: readonly Piece[], a: number, b: number): Piece[] =>
+  list.flatMap((p) => {
+    const [x0, x1] = [Math.max(p.x0, a), Math.min(p.x1, b)]
+    const d = (x: number) => p.d0 + ((p.d1 - p.d0) * (x - p.x0)) / (p.x1 - p.x0)
+    return x1 - x0 > 1e-9 ? [{ x0, x1, d0: d(x0), d1: d(x1) }] : []
+  })
+
+/** Pieces no wider than d anywhere; what is partly wider is cut where it passes d. */
+const narrowed = (list: readonly Piece[], d: number): Piece[] =>
+  list.flatMap((p) => {
+    const [wide0, wide1] = [p.d0 > d, p.d1 > d]
+    if (wide0 === wide1) return [wide0 ? { ...p, d0: d, d1: d } : p]
+    const x = p.x0 + ((p.x1 - p.x0) * (d - p.d0)) / (p.d1 - p.d0)
+    return [
+      { x0: p.x0, x1: x, d0: Math.min(p.d0, d), d1: d },
+      { x0: x, x1: p.x1, d0: d, d1: Math.min(p.d1, d) },
+    ].filter((q) => q.x1 - q.x0 > 1e-9)
+  })
+
+/**
+ * Lays the sections from the pommel, each where the one before ends, or in it by as much as the joint engages. Where two
+ * stand in each other the outside is of the outer and the bore of the one that goes in; where a joint lets less through, the
+ * bore is no wider over the length of its thread. Every section gets a place even when its length is unknown, so the
  * drawing is never empty; `complete` tells whether the x positions may be used for figures.
  */
 export function layOut(hilt: Hilt): HiltShape {
@@ -51,25 +130,39 @@ export function layOut(hilt: Hilt): HiltShape {
   let x = 0
   let complete = true
   let lengthTol = 0
-  for (const section of hilt.sections.filter((s) => s.role !== 'quillon')) {
+  const line = hilt.sections.filter((s) => s.role !== 'quillon')
+  let before = OPEN_END
+  for (const [i, section] of line.entries()) {
     const length = sized(section.length) ?? STAND_IN.length
     if (sized(section.length) === undefined) complete = false
     lengthTol += section.length.tol ?? 0
     const outside = sized(section.outside) ?? STAND_IN.outside
     const bore = sized(section.bore) ?? STAND_IN.bore
     const worst = [section.length, section.outside, section.bore].map(certainty)
+    const joint = closedJoint(section, line[i + 1])
+    const end = x + length
+    // The outside ends where it goes into the other; the bore where the other's goes on in its place.
+    const seen = {
+      x0: before.spigot === 'next' ? x + before.engagement : x,
+      x1: joint.spigot === 'this' ? end - joint.engagement : end,
+    }
+    const own = {
+      x0: before.spigot === 'this' ? x + before.engagement : x,
+      x1: joint.spigot === 'next' ? end - joint.engagement : end,
+    }
     sections.push({
       section,
-      x0: x,
-      x1: x + length,
-      outer: pieces(section.outerProfile, x, length, outside),
-      bore: pieces(section.boreProfile, x, length, bore),
+      ...seen,
+      parts: seen.x1,
+      outer: clipped(pieces(section.outerProfile, x, length, outside), seen.x0, seen.x1),
+      bore: clipped(pieces(section.boreProfile, x, length, bore), own.x0, own.x1),
       certainty: worst.includes('unknown') ? 'unknown' : worst.includes('assumed') ? 'assumed' : 'known',
     })
-    x += length
+    x = end - joint.engagement
+    before = joint
   }
   return {
-    sections,
+    sections: withNecks(sections),
     quillons: hilt.sections.filter((s) => s.role === 'quillon'),
     length: x,
     lengthTol,
@@ -155,6 +248,16 @@ export function crossAt(shape: HiltShape): number | undefined {
 /** Whether a socket is in an arm of a crossguard. */
 export const inArm = (shape: HiltShape, socket: Saber['hilt']['sockets'][number] | undefined): boolean =>
   shape.quillons.some((q) => q.id === socket?.section)
+
+/** Openings in the side of the hilt; those in the pommel's rear face have no place along it. */
+export const sideOpenings = (hilt: Hilt): Opening[] => hilt.openings.filter((o) => o.face !== 'rear')
+
+/** From where to where an opening reaches along the hilt: one in the rear face through the end wall. Undefined without a place. */
+export function openingSpan(hilt: Hilt, o: Opening): { x0: number; x1: number } | undefined {
+  if (o.face === 'rear') return { x0: 0, x1: known(hilt.endWall) ?? 0 }
+  const [at, half] = [known(o.at), (known(o.length) ?? 0) / 2]
+  return at === undefined ? undefined : { x0: at - half, x1: at + half }
+}
 
 /** Axial span of a fitted part; undefined until it is placed and has a length. */
 export function spanOf(part: FittedPart): { x0: number; x1: number } | undefined {

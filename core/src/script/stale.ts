@@ -1,6 +1,6 @@
 import { known } from '../facts'
 import { hueWord } from '../light'
-import { type Beat, byId, type Commission, partsOfRef, type Ref, type Saber } from '../record'
+import { type Beat, byId, type Commission, nameOf, partsOfRef, type Ref, type Saber, shelfOf } from '../record'
 import { topicsOf } from './topics'
 
 /** A sentence that the record no longer bears out. */
@@ -35,11 +35,17 @@ export function staleSentences(c: Commission, s: Saber): Stale[] {
     }
     const where = `beat:${beat.id}` as Ref
     return [
+      ...otherName(s, beat.show, beat.say, where),
       ...beat.covers.flatMap((k) => (k.startsWith('preset:') ? colours(s, k.slice(7), beat.say, where) : [])),
       ...spoken(s, beat.say, where),
     ]
   })
-  const steps = s.access.flatMap((p) => p.steps.flatMap((x) => spoken(s, x.text, `step:${x.id}` as Ref)))
+  const steps = s.access.flatMap((p) =>
+    p.steps.flatMap((x) => [
+      ...otherName(s, x.place, x.text, `step:${x.id}` as Ref),
+      ...spoken(s, x.text, `step:${x.id}` as Ref),
+    ]),
+  )
   return [...beats, ...steps]
 }
 
@@ -55,6 +61,25 @@ function colours(s: Saber, preset: string, text: string, where: Ref): Stale[] {
   const own = said.some(([, c]) => c.test(hue))
   const word = other[0]?.[0].exec(text)?.[0]
   return word && !own ? [{ code: 'differs', where, text, said: word, is: hue }] : []
+}
+
+/** Whether a name of four letters and more stands in a text as words of its own, whatever its case. */
+function names(text: string, name: string): boolean {
+  const [t, n] = [text.toLowerCase(), name.toLowerCase()]
+  if (n.length < 4) return false
+  const inside = (i: number) => /[\p{L}\d]/u.test(t[i] ?? ' ')
+  for (let i = t.indexOf(n); i >= 0; i = t.indexOf(n, i + 1)) if (!inside(i - 1) && !inside(i + n.length)) return true
+  return false
+}
+
+/** A text about one thing that names another of its kind instead: the rear button where the front one is shown. */
+function otherName(s: Saber, about: Ref | undefined, text: string, where: Ref): Stale[] {
+  const kind = about && partsOfRef(about)?.kind
+  const is = nameOf(s, about)
+  if (!kind || !is || names(text, is)) return []
+  const others = shelfOf(s, kind).map((x) => String(x.name ?? ''))
+  const said = others.find((n) => n && n !== is && !is.toLowerCase().includes(n.toLowerCase()) && names(text, n))
+  return said ? [{ code: 'differs', where, text, said, is }] : []
 }
 
 /** Poles and volumes said otherwise than recorded. */

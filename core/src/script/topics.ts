@@ -3,7 +3,17 @@ import { doingOf, gestureText } from '../controls'
 import { known, missingText } from '../facts'
 import { hueWord } from '../light'
 import { safeVolume } from '../power'
-import { byId, type Commission, kindRule, nameOf, type PartKind, type Ref, type Saber, type Task } from '../record'
+import {
+  byId,
+  type Commission,
+  kindRule,
+  nameOf,
+  type PartKind,
+  type Ref,
+  type Saber,
+  type Task,
+  toldWishes,
+} from '../record'
 import { formatNumber } from '../units'
 import { say, whether } from '../words'
 import { cautionsOf } from './cautions'
@@ -254,14 +264,15 @@ function volumeTopics(s: Saber): Topic[] {
 }
 
 const requestTopics = (c: Commission, s: Saber): Topic[] =>
-  c.requests
+  toldWishes(c)
     .filter((r) => (r.saber ? r.saber === s.id : isOf(c, s, r.where)))
     .map((r) => ({
       key: `request:${r.id}`,
       chapter: 'requests',
-      what: say('topic.request.what', { text: r.text }),
+      what: say('topic.request.what', { text: r.text, own: whether(r.shape === 'ownIdea') }),
       say: say('topic.request', {
         text: r.text,
+        own: whether(r.shape === 'ownIdea'),
         status: r.status,
         answer: r.answer ?? '',
         answered: whether(r.answer),

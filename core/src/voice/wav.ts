@@ -61,7 +61,9 @@ function locate(bytes: Uint8Array): Stored | WavFault {
   const littleEndian = tag !== 'RIFX'
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength)
   const declared = view.getUint32(4, littleEndian)
-  if (tag !== 'RF64' && declared + 8 > bytes.byteLength + 1)
+  // Written as a stream: whoever wrote it never came back to say how long it is, so it goes to the end of the file.
+  const streamed = tag !== 'RF64' && (declared === 0 || declared === UNKNOWN_SIZE)
+  if (tag !== 'RF64' && !streamed && declared + 8 > bytes.byteLength + 1)
     return fault('truncated', `The file is cut short: it declares ${declared + 8} bytes and has ${bytes.byteLength}.`)
   let format:
     | { from: number; bytes: number; code: number; channels: number; rate: number; align: number; bits: number }
@@ -79,6 +81,7 @@ function locate(bytes: Uint8Array): Stored | WavFault {
       // The samples' size in 64 bits; more than a file can have here counts as cut short below.
       long = view.getUint32(start + 8, true) + view.getUint32(start + 12, true) * 2 ** 32
     if (id === 'data' && tag === 'RF64' && size === UNKNOWN_SIZE && long !== undefined) size = long
+    if (id === 'data' && streamed && (size === 0 || size === UNKNOWN_SIZE)) size = there
     if (id === 'fmt ') {
       if (size < 16 || there < 16) return fault('unreadable', 'The format of the samples is not complete.')
       const code = view.getUint16(start, littleEndian)
@@ -142,7 +145,7 @@ function decode(view: DataView, s: Stored, from: number, into: Float64Array): vo
 }
 
 /**
- * Reads a PCM (8, 16, 24, 32 bits) or float (32, 64 bits) WAV, plain, extensible, big-endian or long, and measures it in
+ * Reads a PCM (8, 16, 24, 32 bits) or float (32, 64 bits) WAV, plain, extensible, big-endian, long or streamed, and measures it in
  * one pass: time and memory follow the bytes that are there, never the counts a header claims. Samples are scaled to ±1.
  * Expected faults (another format, a file cut short, a compressed stream, no samples, samples that are no numbers) come
  * back with a code; nothing is thrown. Source: the RIFF/WAVE form as published by its makers, EBU Tech 3306 for RF64.

@@ -116,9 +116,9 @@ export const en: Readonly<Record<SayingCode, string>> = {
   'topic.volume.what': 'shipped and highest volume',
   'topic.volume':
     'It is set to volume {set, select, yes {{volume}} other {not recorded}}; the highest safe one is {highest}.',
-  'topic.request.what': 'your wish: {text}',
+  'topic.request.what': '{own, select, yes {our own idea} other {your wish}}: {text}',
   'topic.request':
-    'You asked: {text} – {status, select, met {done} open {still open} changed {changed} other {declined}}{answered, select, yes {: {answer}} other {}}.',
+    '{own, select, yes {Our own idea} other {You asked}}: {text} – {status, select, met {done} open {still open} changed {changed} other {declined}}{answered, select, yes {: {answer}} other {}}.',
   'topic.arrival.what':
     '{what}: {fate, select, leftOver {left over} returned {returned} altered {altered} used {used} other {undecided}}',
   'topic.arrival':
@@ -160,7 +160,7 @@ export const en: Readonly<Record<SayingCode, string>> = {
   'chapter.words': 'A word with it',
   'chapter.requests': 'What you asked for, and where it is',
   'chapter.requests.head': '{column, select, wish {Your wish} answer {Answer} other {Where}}',
-  'request.text': '{text}{several, select, yes { ({saber})} other {}}',
+  'request.text': '{text}{own, select, yes { (our own idea)} other {}}{several, select, yes { ({saber})} other {}}',
   'request.answer':
     '{status, select, met {done} open {still open} changed {changed} other {declined}}{answered, select, yes {: {answer}} other {}}',
   'chapter.arrivals': 'What you sent, and what became of it',

@@ -94,8 +94,8 @@ export interface Sayings {
   'topic.caution.what': { title: Words }
   'topic.volume.what': Record<never, never>
   'topic.volume': { volume: Words; set: 'yes' | 'no'; highest: Words }
-  'topic.request.what': { text: Words }
-  'topic.request': { text: Words; status: Words; answer: Words; answered: 'yes' | 'no' }
+  'topic.request.what': { text: Words; own: 'yes' | 'no' }
+  'topic.request': { text: Words; own: 'yes' | 'no'; status: Words; answer: Words; answered: 'yes' | 'no' }
   'topic.arrival.what': { what: Words; fate: Words }
   'topic.arrival': { what: Words; fate: Words; note: Words; noted: 'yes' | 'no' }
 
@@ -138,7 +138,7 @@ export interface Sayings {
   'chapter.words': Record<never, never>
   'chapter.requests': Record<never, never>
   'chapter.requests.head': { column: 'wish' | 'answer' | 'where' }
-  'request.text': { text: Words; saber: Words; several: 'yes' | 'no' }
+  'request.text': { text: Words; saber: Words; several: 'yes' | 'no'; own: 'yes' | 'no' }
   'request.answer': { status: Words; answer: Words; answered: 'yes' | 'no' }
   'chapter.arrivals': Record<never, never>
   'chapter.arrivals.head': { column: 'part' | 'condition' | 'fate' }

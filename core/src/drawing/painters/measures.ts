@@ -3,19 +3,34 @@ import { refTo } from '../../record'
 import { certainty, inArm, socketSpan } from '../../room'
 import { formatNumber } from '../../units'
 import { type Canvas, MARGIN } from './canvas'
+import { armsOf, quillonReach } from './quillons'
 
-/** Section lengths above; names below; the seat of the main blade at the foot. */
+/**
+ * Section lengths above; names below; the seat of the main blade at the foot. Where the arms of a crossguard stand, their
+ * section's length goes over them and its seat under them, and its name beside them.
+ */
 export function drawMeasures({ pen, shape, saber, x, y, axisY, view }: Canvas) {
   const topY = Math.min(
     ...shape.sections.flatMap((s) => s.outer.flatMap((p) => [y(p.d0 / 2), y(p.d1 / 2)])),
     axisY - 50,
   )
   const dimY = Math.max(16, topY - 22)
+  const arms = armsOf(shape)
+  const [armed, reach] = [arms.length ? shape.sections.at(-1) : undefined, quillonReach(shape)]
+  /** Thin lines from the hilt to a measure that stands further out. */
+  const leads = (from: number, to: number, ...xs: number[]) => {
+    for (const px of xs) pen.line([px, from], [px, to], 'ghost')
+  }
   for (const s of shape.sections) {
     const c = certainty(s.section.length)
     const value = known(s.section.length)
-    const text = value === undefined ? '?' : `${c === 'assumed' ? '≈ ' : ''}${formatNumber(value, 1)}`
-    pen.dimension(x(s.x0), x(s.x1), dimY, text, c !== 'known', refTo('section', s.section.id))
+    const seen = s.x1 - s.x0
+    // What stands in a neighbour is not seen: the dimension says what is, and the section's own length.
+    const part = value !== undefined && value - seen > 0.05 ? `${formatNumber(seen, 1)} of ` : ''
+    const text = value === undefined ? '?' : `${c === 'assumed' ? '≈ ' : ''}${part}${formatNumber(value, 1)}`
+    const at = s === armed ? Math.max(12, y(reach) - 4) : dimY
+    if (s === armed) leads(topY, at, x(s.x0), x(s.x1))
+    pen.dimension(x(s.x0), x(s.x1), at, text, c !== 'known', refTo('section', s.section.id))
   }
   const bottomY = Math.min(
     Math.max(...shape.sections.flatMap((s) => s.outer.flatMap((p) => [y(-p.d0 / 2), y(-p.d1 / 2)])), axisY + 40),
@@ -23,10 +38,15 @@ export function drawMeasures({ pen, shape, saber, x, y, axisY, view }: Canvas) {
   )
   let lastEnd = -Infinity
   for (const s of shape.sections) {
+    const ref = refTo('section', s.section.id)
+    if (s === armed && arms.some((a) => a.sign < 0)) {
+      pen.text([x(s.x1) + 8, bottomY + 15], s.section.name, 'label', 'start', ref)
+      continue
+    }
     const mid = (x(s.x0) + x(s.x1)) / 2
     const w = s.section.name.length * 5.8
     const drop = mid - w / 2 < lastEnd + 6 ? 13 : 0
-    pen.text([mid, bottomY + 15 + drop], s.section.name, 'label', 'middle', refTo('section', s.section.id))
+    pen.text([mid, bottomY + 15 + drop], s.section.name, 'label', 'middle', ref)
     lastEnd = drop ? lastEnd : mid + w / 2
   }
   if (view.to !== undefined) return
@@ -34,10 +54,13 @@ export function drawMeasures({ pen, shape, saber, x, y, axisY, view }: Canvas) {
     const span = socketSpan(saber, k.id, shape)
     if (!span || inArm(shape, k)) continue
     const c = certainty(k.depth)
+    const below = arms.some((a) => a.sign < 0)
+    const at = below ? Math.min(y(-reach) + 8, view.height - 8) : bottomY + 34
+    if (below) leads(bottomY, at, x(span.x0), x(span.x1))
     pen.dimension(
       x(span.x0),
       x(span.x1),
-      bottomY + 34,
+      at,
       `seat ${c === 'assumed' ? '≈ ' : ''}${formatNumber(known(k.depth)!, 1)}`,
       c !== 'known',
       refTo('socket', k.id),

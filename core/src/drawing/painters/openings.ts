@@ -1,6 +1,6 @@
 import { known } from '../../facts'
-import { refTo, type Saber } from '../../record'
-import { boreAt, type Certainty, certainty, outerAt } from '../../room'
+import { type Opening, refTo } from '../../record'
+import { boreAt, type Certainty, certainty, openingSpan, outerAt } from '../../room'
 import type { Canvas } from './canvas'
 
 /** The least certain of some facts. */
@@ -10,7 +10,8 @@ const worstOf = (facts: Parameters<typeof certainty>[0][]): Certainty => {
 }
 
 /** Openings that face the cut show as gaps in the wall; those on the near side as an outline on it. */
-export function drawOpening({ pen, x, y, shape, spots }: Canvas, o: Saber['hilt']['openings'][number]) {
+export function drawOpening({ pen, x, y, shape, spots, saber }: Canvas, o: Opening) {
+  if (o.face === 'rear') return drawInRear({ pen, x, y, spots, saber }, o)
   const at = known(o.at)
   const length = known(o.length)
   if (at === undefined || length === undefined) return
@@ -35,4 +36,22 @@ export function drawOpening({ pen, x, y, shape, spots }: Canvas, o: Saber['hilt'
     pen.box(x0, y(my + half), x1, y(my - half), 'ghost', { ref })
     spots.push({ ref, name: o.name, x0, x1, y0: y(my + half), y1: y(my - half) })
   }
+}
+
+/** One in the rear face is a gap through the end wall where the cut meets it, else an outline on it. */
+function drawInRear({ pen, x, y, spots, saber }: Pick<Canvas, 'pen' | 'x' | 'y' | 'spots' | 'saber'>, o: Opening) {
+  const length = known(o.length)
+  const span = openingSpan(saber.hilt, o)
+  if (length === undefined || !span) return
+  const c = Math.cos(((known(o.clock) ?? 0) * Math.PI) / 180)
+  const mid = c * (known(o.fromAxis) ?? 0)
+  const cut = Math.abs(c) > 0.7 || !known(o.fromAxis)
+  const half = (cut ? length : (known(o.width) ?? 4)) / 2
+  const [x0, x1] = [x(span.x0) - 0.5, Math.max(x(span.x1), x(span.x0) + 2) + 0.5]
+  const [y0, y1] = [y(mid + half), y(mid - half)]
+  const ref = refTo('opening', o.id)
+  pen.box(x0, y0, x1, y1, cut ? 'void' : 'ghost', { ref })
+  const sure = worstOf([o.length, o.clock, ...(o.fromAxis ? [o.fromAxis] : [])])
+  if (sure !== 'known') pen.box(x0, y0, x1, y1, sure)
+  spots.push({ ref, name: o.name, x0, x1, y0, y1 })
 }

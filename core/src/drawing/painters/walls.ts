@@ -1,6 +1,6 @@
 import { known } from '../../facts'
 import { refTo } from '../../record'
-import { boreAt, outerAt, type PlacedSection } from '../../room'
+import { boreAt, certainty, clipped, outerAt, type PlacedSection } from '../../room'
 import { hatch, type Pt, type Role } from '../scene'
 import { type Canvas, HATCH_GAP } from './canvas'
 
@@ -15,8 +15,10 @@ const WALL_ROLE: Record<string, { hatch: Role | 'none'; gap: number }> = {
 }
 
 /** The cut walls above and below the axis, one quadrilateral for each pair of profile pieces, hatched. */
-export function drawWalls({ pen, spots, x, y }: Canvas, s: PlacedSection, index: number) {
-  const cuts = [...new Set([...s.outer, ...s.bore].flatMap((p) => [p.x0, p.x1]))].sort((a, b) => a - b)
+export function drawWalls({ pen, spots, x, y, shape }: Canvas, s: PlacedSection, index: number) {
+  // Where another section's end stands in this one, its bore is the inside of the wall.
+  const bores = shape.sections.flatMap((q) => clipped(q.bore, s.x0, s.x1)).sort((a, b) => a.x0 - b.x0)
+  const cuts = [...new Set([...s.outer, ...bores].flatMap((p) => [p.x0, p.x1]))].sort((a, b) => a - b)
   const style = WALL_ROLE[s.section.material] ?? { hatch: 'hatch' as const, gap: HATCH_GAP * 1.5 }
   const lean = index % 2 ? -1 : 1
   const at = (list: PlacedSection['outer'], from: number, to: number) => {
@@ -29,7 +31,7 @@ export function drawWalls({ pen, spots, x, y }: Canvas, s: PlacedSection, index:
   for (let i = 1; i < cuts.length; i++) {
     const [a, b] = [cuts[i - 1]!, cuts[i]!]
     const [ra, rb] = at(s.outer, a, b)
-    const [ia, ib] = at(s.bore, a, b)
+    const [ia, ib] = at(bores, a, b)
     for (const sign of [1, -1] as const) {
       const quad: Pt[] = [
         [x(a), y(sign * ra)],
@@ -58,21 +60,45 @@ export function drawWalls({ pen, spots, x, y }: Canvas, s: PlacedSection, index:
   })
 }
 
+/** The closed rear end of the pommel, cut as its wall is. */
+export function drawEndWall({ pen, x, y, shape, saber, spots }: Canvas) {
+  const { endWall } = saber.hilt
+  const [first, wall] = [shape.sections[0], known(endWall)]
+  if (!first || !endWall || wall === undefined || !(wall > 0)) return
+  const r = (boreAt(shape, Math.min(wall, first.x1) / 2) ?? 27) / 2
+  const quad: Pt[] = [
+    [x(0), y(r)],
+    [x(wall), y(r)],
+    [x(wall), y(-r)],
+    [x(0), y(-r)],
+  ]
+  const style = WALL_ROLE[first.section.material] ?? { hatch: 'hatch' as const, gap: HATCH_GAP * 1.5 }
+  pen.path(quad, 'wall', { closed: true, ref: refTo('section', first.section.id) })
+  if (style.hatch !== 'none') for (const l of hatch(quad, style.gap, -1)) pen.path(l, style.hatch)
+  const sure = certainty(endWall)
+  pen.path(quad, sure === 'known' ? 'outline' : sure, { closed: true })
+  spots.push({ ref: refTo('section', first.section.id), name: 'end wall', x0: x(0), x1: x(wall), y0: y(r), y1: y(-r) })
+}
+
 /** A thread shows its flanks in the wall over its length; a collar, magnet or glue line shows at the seam. */
 export function drawJoint({ pen, x, y, shape }: Canvas, s: PlacedSection, next: PlacedSection | undefined) {
   if (!next || s.section.joint.kind === 'none') return
   const wallAt = (px: number) => [(boreAt(shape, px) ?? 0) / 2, (outerAt(shape, px) ?? 0) / 2] as const
-  const length = known(s.section.joint.length) ?? 6
-  const [bore, outer] = wallAt(s.x1 + 0.1)
+  const { joint } = s.section
+  const length = known(joint.engagement) ?? known(joint.length) ?? 6
+  // It lies in the one that takes the other's end: the next one, or this one.
+  const way = joint.spigot === 'next' ? -1 : 1
+  const [bore, outer] = wallAt(s.x1 + way * 0.1)
   const mid = Math.min(bore + (outer - bore) * 0.5, outer - 0.4)
   if (s.section.joint.kind === 'thread') {
     const tooth = Math.max(0.9, length / 12)
     for (const sign of [1, -1]) {
       const pts: Pt[] = []
       for (let k = 0; k * tooth <= length; k++)
-        pts.push([x(s.x1 + k * tooth), y(sign * (mid + (k % 2 ? 0.35 : -0.35)))])
+        pts.push([x(s.x1 + way * k * tooth), y(sign * (mid + (k % 2 ? 0.35 : -0.35)))])
       pen.path(pts, 'thread')
-      pen.line([x(s.x1 + length), y(sign * (mid + 0.5))], [x(s.x1 + length), y(sign * bore)], 'thread')
+      const inner = x(s.x1 + way * length)
+      pen.line([inner, y(sign * (mid + 0.5))], [inner, y(sign * bore)], 'thread')
     }
   } else
     for (const sign of [1, -1]) {

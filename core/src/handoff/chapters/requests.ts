@@ -1,4 +1,4 @@
-import { byId, nameOf } from '../../record'
+import { byId, nameOf, toldWishes } from '../../record'
 import { say, whether } from '../../words'
 import { type OrderChapter, table } from '../block'
 
@@ -10,11 +10,12 @@ export const requests: OrderChapter = (c) => {
     title: say('chapter.requests'),
     blocks: table(
       [head('wish'), head('answer'), head('where')],
-      c.requests.map((r) => [
+      toldWishes(c).map((r) => [
         say('request.text', {
           text: r.text,
           saber: byId(c.sabers, r.saber)?.name ?? say('handoff.all'),
           several: whether(several),
+          own: whether(r.shape === 'ownIdea'),
         }),
         say('request.answer', { status: r.status, answer: r.answer ?? '', answered: whether(r.answer) }),
         c.sabers.map((s) => nameOf(s, r.where)).find(Boolean) ?? (r.status === 'met' ? say('notRecorded') : '–'),

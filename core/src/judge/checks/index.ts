@@ -35,6 +35,7 @@ import { unpacked } from './handoff/unpacked'
 import { bladeHeld } from './hilt/blade-held'
 import { boreWall } from './hilt/bore-wall'
 import { hiltLength } from './hilt/hilt-length'
+import { jointDepth } from './hilt/joint-depth'
 import { loose } from './hilt/loose'
 import { modelFacts } from './hilt/model-facts'
 import { nameHints } from './hilt/name-hints'
@@ -96,6 +97,7 @@ export const CHECKS: readonly Check[] = [
   sameKey,
   wrongKey,
   bladeHeld,
+  jointDepth,
   loose,
   tooWide,
   overlap,

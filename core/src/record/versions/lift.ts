@@ -5,7 +5,8 @@ import { setAside } from './set-aside'
 /**
  * Steps from a version to the next. Version 0 was the draft before publication: one saber at the top level, `deadline`
  * called `due`. Version 1 knew no string blades, thread stops or wire uses; what it has is read as it stands. Version 2
- * judged by words in names and let references and units be wrong.
+ * judged by words in names and let references and units be wrong. Version 3 knew no closed pommel and no consent; what it
+ * has is read as it stands.
  */
 const STEPS: readonly ((d: Loose) => Loose)[] = [
   ({ saber, due, ...rest }) => ({
@@ -16,6 +17,7 @@ const STEPS: readonly ((d: Loose) => Loose)[] = [
   }),
   (d) => ({ ...d, version: 2 }),
   (d) => setAside(liftNames(liftWaivers({ ...d, version: 3 })) as unknown as Commission) as unknown as Loose,
+  (d) => ({ ...d, version: 4 }),
 ]
 
 /** Brings an older document one version on. A document whose version has no step is returned as it is. */

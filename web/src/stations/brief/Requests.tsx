@@ -1,4 +1,4 @@
-import { REQUEST_STATES, type Request } from '@nubrin/core/record'
+import { REQUEST_SHAPES, REQUEST_STATES, type Request } from '@nubrin/core/record'
 import { freshId } from '../../data'
 import { AddLine, DateCell, RefPicker, RemoveButton, SelectCell, setText, TextCell } from '../../kit'
 import { useEdit, useEditEntry, useOrder, useRemove, useSaber } from '../../store/commission'
@@ -26,18 +26,33 @@ function RequestRow({ request: r, n }: { request: Request; n: number }) {
   const set = useEditEntry('requests')
   const remove = useRemove()
   return (
-    <div className="border-rule grid grid-cols-[minmax(0,1.6fr)_92px_minmax(0,1fr)_minmax(0,1fr)_auto] items-start gap-2 border-b">
+    <div className="border-rule grid grid-cols-[minmax(0,1.6fr)_88px_92px_minmax(0,1fr)_minmax(0,1fr)_auto] items-start gap-2 border-b">
       <TextCell
         label={`Request ${n}`}
         value={r.text}
         onCommit={(v) => set('request', r.id, (x) => void (x.text = v))}
       />
       <SelectCell
-        label={`Status of request ${n}`}
-        value={r.status}
-        options={REQUEST_STATES}
-        onCommit={(v) => set('request status', r.id, (x) => void (x.status = v))}
+        label={`Whose wish is request ${n}`}
+        value={r.shape ?? 'asked'}
+        options={REQUEST_SHAPES}
+        words={(v) => ({ asked: 'asked', ownIdea: 'our idea', offered: 'offered' })[v]}
+        onCommit={(v) => set('whose wish', r.id, (x) => void (x.shape = v))}
       />
+      {r.shape === 'offered' && !r.acceptedOn ? (
+        <DateCell
+          label={`Client accepted offer ${n} on`}
+          value={r.acceptedOn}
+          onCommit={(v) => set('accepted', r.id, (x) => setText(x, 'acceptedOn', v ?? ''))}
+        />
+      ) : (
+        <SelectCell
+          label={`Status of request ${n}`}
+          value={r.status}
+          options={REQUEST_STATES}
+          onCommit={(v) => set('request status', r.id, (x) => void (x.status = v))}
+        />
+      )}
       {r.status === 'met' ? (
         <RefPicker
           label={`Where request ${n} is met`}

@@ -18,6 +18,7 @@ export function Verdict({
   const shorter = slack !== undefined && alt.slackMm !== undefined ? alt.slackMm - slack : 0
   const costs = [
     alt.overlapMm > 0 ? `shares ${formatNumber(alt.overlapMm, 1)} mm` : '',
+    alt.shortMm > 0 ? `${formatNumber(alt.shortMm, 1)} mm short of contact` : '',
     alt.runtimeMin !== undefined && Math.abs(alt.runtimeMin) >= 1
       ? `${alt.runtimeMin > 0 ? '+' : ''}${formatNumber(alt.runtimeMin, 0)} min`
       : '',

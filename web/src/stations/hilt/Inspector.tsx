@@ -5,6 +5,7 @@ import { FastenerSheet } from './FastenerSheet'
 import { OpeningSheet } from './OpeningSheet'
 import { SectionSheet } from './SectionSheet'
 import { SocketSheet } from './SocketSheet'
+import { WholeHilt } from './WholeHilt'
 
 /** What is lit, in figures; with nothing lit, the list of what could be. */
 export function Inspector({ saber }: { saber: Saber }) {
@@ -22,6 +23,7 @@ export function Inspector({ saber }: { saber: Saber }) {
   const place = (mm: number | undefined) => (mm === undefined ? 'place ?' : `${mm} mm`)
   return (
     <section aria-label="Screws, openings and sockets" className="relative max-h-[230px] overflow-y-auto">
+      <WholeHilt />
       {h.sockets.map((x) => (
         <Item
           key={x.id}
@@ -39,7 +41,12 @@ export function Inspector({ saber }: { saber: Saber }) {
         />
       ))}
       {h.openings.map((x) => (
-        <Item key={x.id} to={`opening:${x.id}`} name={x.name} detail={`${words(x.kind)}, ${place(known(x.at))}`} />
+        <Item
+          key={x.id}
+          to={`opening:${x.id}`}
+          name={x.name}
+          detail={`${words(x.kind)}, ${x.face === 'rear' ? 'rear face' : place(known(x.at))}`}
+        />
       ))}
     </section>
   )

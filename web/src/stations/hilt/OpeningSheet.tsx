@@ -1,13 +1,20 @@
-import { OPENINGS, Opening, keyWords as words } from '@nubrin/core/record'
+import { FACES, OPENINGS, Opening, keyWords as words } from '@nubrin/core/record'
 import { FactField, Labelled, SelectCell, setText, TextCell } from '../../kit'
 import { useEditHilt, useRemove } from '../../store/commission'
 import { Sheet } from './Sheet'
 
-const LENGTHS = [
-  ['at', 'middle, from pommel'],
-  ['length', 'length'],
-  ['width', 'width'],
-] as const
+const LENGTHS = {
+  side: [
+    ['at', 'middle, from pommel'],
+    ['length', 'length'],
+    ['width', 'width'],
+  ],
+  rear: [
+    ['fromAxis', 'middle, from the axis'],
+    ['length', 'length outwards'],
+    ['width', 'width'],
+  ],
+} as const
 
 export function OpeningSheet({ opening: x }: { opening: Opening }) {
   const edit = useEditHilt('openings')
@@ -20,15 +27,24 @@ export function OpeningSheet({ opening: x }: { opening: Opening }) {
       onName={(v) => set((y) => void (y.name = v))}
       onRemove={() => remove(`opening:${x.id}`)}
     >
-      <SelectCell
-        label="Kind of opening"
-        value={x.kind}
-        options={OPENINGS}
-        words={words}
-        onCommit={(v) => set((y) => void (y.kind = v))}
-      />
       <div className="grid grid-cols-2 gap-2">
-        {LENGTHS.map(([key, label]) => (
+        <SelectCell
+          label="Kind of opening"
+          value={x.kind}
+          options={OPENINGS}
+          words={words}
+          onCommit={(v) => set((y) => void (y.kind = v))}
+        />
+        <SelectCell
+          label="Where the opening is"
+          value={x.face ?? 'side'}
+          options={FACES}
+          words={(v) => ({ side: 'in the side', rear: 'in the rear face' })[v]}
+          onCommit={(v) => set((y) => void (y.face = v))}
+        />
+      </div>
+      <div className="grid grid-cols-2 gap-2">
+        {LENGTHS[x.face ?? 'side'].map(([key, label]) => (
           <FactField
             key={key}
             label={label}

@@ -12,7 +12,7 @@ export const consent = check<{ unasked: { task: Task; text: string } }>({
   run: ({ saber }) =>
     saber.access.flatMap(({ task, steps }) =>
       steps
-        .filter((s) => s.irreversible)
+        .filter((s) => s.irreversible && !s.consent)
         .map((s) => ({
           code: 'unasked' as const,
           subject: s.id,
@@ -26,7 +26,7 @@ export const consent = check<{ unasked: { task: Task; text: string } }>({
     unasked: (p) => ({
       title: `${say('task', p)}: one step cannot be undone`,
       detail: `“${p.text}”`,
-      remedy: 'Ask the client. Set this aside by name, with who agreed and when.',
+      remedy: 'Ask the client, and note at the step who agreed and when.',
     }),
   },
 })

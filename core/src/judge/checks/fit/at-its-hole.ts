@@ -1,6 +1,6 @@
 import { known } from '../../../facts'
 import { HOLE_OF } from '../../../fit'
-import { inWall, spanOf } from '../../../room'
+import { inWall, sideOpenings, spanOf } from '../../../room'
 import { formatNumber } from '../../../units'
 import { check } from '../../check'
 import { mm } from '../../text'
@@ -17,7 +17,7 @@ export const atItsHole = check<{ beside: { part: string; hole: string; at: numbe
   reads: ['hilt', 'parts'],
   run: ({ saber }) =>
     (['switch', 'chargePort'] as const).flatMap((kind) => {
-      const holes = saber.hilt.openings.flatMap((o) => {
+      const holes = sideOpenings(saber.hilt).flatMap((o) => {
         const at = known(o.at)
         return o.kind === HOLE_OF[kind] && at !== undefined ? [{ o, at }] : []
       })

@@ -1,5 +1,5 @@
 import { known } from '../../../facts'
-import { layOut, spanOf } from '../../../room'
+import { layOut, sideOpenings, spanOf } from '../../../room'
 import { formatNumber } from '../../../units'
 import { check } from '../../check'
 
@@ -21,7 +21,7 @@ export const displayWindow = check<{
   reads: ['hilt', 'parts'],
   run: ({ saber }, each) => {
     if (!layOut(saber.hilt).complete) return []
-    const windows = saber.hilt.openings.flatMap((o) => {
+    const windows = sideOpenings(saber.hilt).flatMap((o) => {
       const at = known(o.at)
       return o.kind === 'window' && at !== undefined ? [{ o, at, half: (known(o.length) ?? 0) / 2 }] : []
     })

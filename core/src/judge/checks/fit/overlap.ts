@@ -1,15 +1,16 @@
-import { inSeat, overlaps } from '../../../fit'
+import { inEndWall, inSeat, overlaps } from '../../../fit'
 import { check } from '../../check'
 import { mm } from '../../text'
 
 export const overlap = check<{
   share: { a: string; b: string; mm: number }
+  endWall: { part: string; mm: number }
   seat: { part: string; socket: string; mm: number }
 }>({
   id: 'overlap',
   station: 'fit',
   scope: 'saber',
-  rule: 'Two parts do not share the same length, unless one carries the other; none stands in the seat of the blade.',
+  rule: 'Two parts do not share the same length, unless one carries the other; none stands in the seat of the blade or in the closed end of the pommel.',
   source: 'geometry',
   reads: ['hilt', 'parts'],
   run: ({ saber }) => [
@@ -19,6 +20,14 @@ export const overlap = check<{
       level: 'stop' as const,
       params: { a: o.a.name, b: o.b.name, mm: o.mm },
       refs: [`part:${o.a.id}` as const, `part:${o.b.id}` as const],
+      gate: true,
+    })),
+    ...inEndWall(saber).map((o) => ({
+      code: 'endWall' as const,
+      subject: `${o.part.id}-end`,
+      level: 'stop' as const,
+      params: { part: o.part.name, mm: o.mm },
+      refs: [`part:${o.part.id}` as const],
       gate: true,
     })),
     ...inSeat(saber).map((o) => ({
@@ -31,6 +40,11 @@ export const overlap = check<{
     })),
   ],
   words: {
+    endWall: (p) => ({
+      title: `${p.part} stands in the end wall of the pommel`,
+      detail: `It reaches ${mm(p.mm)} into it.`,
+      remedy: `Move it forward by ${mm(p.mm)}, or measure the wall again.`,
+    }),
     seat: (p) => ({
       title: `${p.part} stands in the seat of the blade`,
       detail: `It reaches ${mm(p.mm)} into the ${p.socket}.`,

@@ -1,17 +1,48 @@
+import { proposePacking } from '../../../fit'
 import { check } from '../../check'
 
-export const unpacked = check<{ noList: Record<never, never>; open: { items: string[] } }>({
+export const unpacked = check<{
+  noList: Record<never, never>
+  open: { items: string[] }
+  missing: { items: string[] }
+}>({
   id: 'unpacked',
   station: 'handoff',
   scope: 'order',
-  rule: 'Everything on the packing list is in the box.',
+  rule: 'What the record says must go is on the packing list, and everything on the list is in the box.',
   source: 'packing list',
-  reads: ['order.packing'],
+  reads: ['order.packing', 'order.arrivals', 'order.sabers'],
   run: ({ commission }) => {
     if (!commission.packing.length)
       return [{ code: 'noList', subject: 'empty', level: 'caution', params: {}, gate: true }]
-    const items = commission.packing.filter((p) => !p.packed).map((p) => p.what)
-    return items.length ? [{ code: 'open', subject: 'open', level: 'caution', params: { items }, gate: true }] : []
+    const open = commission.packing.filter((p) => !p.packed)
+    const missing = proposePacking(commission)
+    return [
+      ...(open.length
+        ? [
+            {
+              code: 'open' as const,
+              subject: 'open',
+              level: 'caution' as const,
+              params: { items: open.map((p) => p.what) },
+              names: open.map((p) => p.id),
+              gate: true,
+            },
+          ]
+        : []),
+      ...(missing.length
+        ? [
+            {
+              code: 'missing' as const,
+              subject: 'missing',
+              level: 'caution' as const,
+              params: { items: missing.map((p) => (p.quantity > 1 ? `${p.quantity} × ${p.what}` : p.what)) },
+              names: missing.map((p) => p.key),
+              gate: true,
+            },
+          ]
+        : []),
+    ]
   },
   words: {
     noList: () => ({
@@ -23,6 +54,11 @@ export const unpacked = check<{ noList: Record<never, never>; open: { items: str
       title: `${items.length} not packed`,
       detail: items.join('; '),
       remedy: 'Pack it and tick it off.',
+    }),
+    missing: ({ items }) => ({
+      title: `${items.length} not on the packing list`,
+      detail: items.join('; '),
+      remedy: 'Take it up from the record, or set this aside with the reason.',
     }),
   },
 })

@@ -1,12 +1,13 @@
 import { known } from '../../../facts'
 import type { Opening } from '../../../record'
-import { type HiltShape, layOut, outerAt } from '../../../room'
+import { type HiltShape, layOut, outerAt, sideOpenings } from '../../../room'
 import { formatNumber } from '../../../units'
 import { check } from '../../check'
 import { mm } from '../../text'
 
 export const openingPlace = check<{
   off: { opening: string; from: number; to: number; length: number }
+  offFace: { opening: string; reach: number; radius: number }
   meet: { a: string; b: string; along: number; round: number }
 }>({
   id: 'openingPlace',
@@ -18,7 +19,7 @@ export const openingPlace = check<{
   run: ({ saber }) => {
     const shape = layOut(saber.hilt)
     if (!shape.complete) return []
-    const boxes = saber.hilt.openings.flatMap(boxOf)
+    const boxes = sideOpenings(saber.hilt).flatMap(boxOf)
     const off = boxes
       .filter((b) => b.x0 < -0.05 || b.x1 > shape.length + 0.05)
       .map((b) => ({
@@ -26,6 +27,18 @@ export const openingPlace = check<{
         subject: `${b.o.id}-out`,
         level: 'stop' as const,
         params: { opening: b.o.name, from: b.x0, to: b.x1, length: shape.length },
+        refs: [`opening:${b.o.id}` as const],
+      }))
+    const face = (outerAt(shape, 0) ?? 0) / 2
+    const offFace = saber.hilt.openings
+      .filter((o) => o.face === 'rear')
+      .map((o) => ({ o, reach: Math.abs(known(o.fromAxis) ?? 0) + (known(o.length) ?? 0) / 2 }))
+      .filter((b) => b.reach > face + 0.05)
+      .map((b) => ({
+        code: 'offFace' as const,
+        subject: `${b.o.id}-out`,
+        level: 'stop' as const,
+        params: { opening: b.o.name, reach: b.reach, radius: face },
         refs: [`opening:${b.o.id}` as const],
       }))
     const meeting = boxes.flatMap((a, i) =>
@@ -44,13 +57,18 @@ export const openingPlace = check<{
           : []
       }),
     )
-    return [...off, ...meeting]
+    return [...off, ...offFace, ...meeting]
   },
   words: {
     off: (p) => ({
       title: `${p.opening} runs off the hilt`,
       detail: `It would lie from ${formatNumber(p.from, 1)} to ${formatNumber(p.to, 1)} of ${formatNumber(p.length, 1)} mm.`,
       remedy: 'Correct its place or its length.',
+    }),
+    offFace: (p) => ({
+      title: `${p.opening} runs off the rear face`,
+      detail: `It reaches ${mm(p.reach)} from the axis; the face ends at ${mm(p.radius)}.`,
+      remedy: 'Correct its distance from the axis or its length.',
     }),
     meet: (p) => ({
       title: `${p.a} and ${p.b} run into each other`,

@@ -9,18 +9,30 @@ export const untested = check<{
   open: { tests: string[] }
   failed: { test: string; last: Reading | undefined; unit: string; wanted: string }
   retest: { test: string }
+  noRepair: { saber: string }
 }>({
   id: 'untested',
   station: 'proof',
   scope: 'saber',
   rule: 'What is fitted and set up is tested once, after the last fix that touched it.',
   source: 'tests proposed from the record',
-  reads: ['hilt', 'parts', 'blades', 'zones', 'use', 'presets', 'controls', 'tests', 'fixes'],
+  reads: ['job', 'name', 'hilt', 'parts', 'blades', 'zones', 'use', 'presets', 'controls', 'tests', 'fixes'],
   run: ({ saber, commission }, each) => {
     const have = new Set(saber.tests.map((t) => t.key))
     const proposed = proposeTests(commission, saber).filter((p) => !have.has(p.key))
     const open = saber.tests.filter((t) => standing(saber, t) === 'none')
     return [
+      ...(saber.job === 'repair' && !saber.fixes.length
+        ? [
+            {
+              code: 'noRepair' as const,
+              subject: 'noRepair',
+              level: 'caution' as const,
+              params: { saber: saber.name },
+              gate: true,
+            },
+          ]
+        : []),
       ...(proposed.length
         ? [
             {
@@ -64,6 +76,11 @@ export const untested = check<{
       title: `Failed: ${p.test}`,
       detail: `${p.last?.value === undefined ? (p.last?.text ?? 'failed') : `${formatNumber(p.last.value)} ${p.unit}`}; wanted ${p.wanted}.`,
       remedy: 'Find the cause, record the fix, test again.',
+    }),
+    noRepair: (p) => ({
+      title: `${p.saber} is here for repair, and no repair is recorded`,
+      detail: 'Neither the cause nor what was done is known.',
+      remedy: 'Record the cause and the fix; its test is proposed then.',
     }),
     retest: (p) => ({
       title: `Test again: ${p.test}`,

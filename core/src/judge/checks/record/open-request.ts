@@ -1,30 +1,33 @@
+import { onlyOffered } from '../../../record'
 import { check } from '../../check'
 
 export const openRequest = check<{
-  open: { text: string }
+  open: { text: string; own: boolean }
   notTold: { text: string; status: string; answer: string | undefined }
   nowhere: { text: string }
 }>({
   id: 'openRequest',
   station: 'brief',
   scope: 'order',
-  rule: 'Every wish is met, changed or declined before shipping, and the client is told.',
+  rule: 'Every wish is met, changed or declined before shipping, and the client is told; what is only offered waits.',
   source: 'shop practice',
   reads: ['order.requests'],
   run: ({ commission }, each) =>
     each(commission.requests, (r) => {
+      if (onlyOffered(r)) return []
+      const own = r.shape === 'ownIdea'
       if (r.status === 'open')
         return [
           {
             code: 'open' as const,
             subject: r.id,
-            level: 'caution' as const,
-            params: { text: r.text },
-            gate: true,
+            level: own ? ('note' as const) : ('caution' as const),
+            params: { text: r.text, own },
+            gate: !own,
             ...(r.where ? { refs: [r.where] } : {}),
           },
         ]
-      if ((r.status === 'declined' || r.status === 'changed') && !r.toldOn)
+      if (!own && (r.status === 'declined' || r.status === 'changed') && !r.toldOn)
         return [
           {
             code: 'notTold' as const,
@@ -40,7 +43,7 @@ export const openRequest = check<{
     }),
   words: {
     open: (p) => ({
-      title: 'A wish is still open',
+      title: p.own ? 'An idea of your own is still open' : 'A wish is still open',
       detail: `“${p.text}”`,
       remedy: 'Say where it is met, or that it was changed or declined.',
     }),
