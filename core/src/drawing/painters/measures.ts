@@ -55,7 +55,7 @@ export function drawMeasures({ pen, shape, saber, x, y, axisY, view }: Canvas) {
     if (!span || inArm(shape, k)) continue
     const c = certainty(k.depth)
     const below = arms.some((a) => a.sign < 0)
-    const at = below ? Math.min(y(-reach) + 8, view.height - 8) : bottomY + 34
+    const at = below ? Math.min(y(-reach) + 14, view.height - 8) : bottomY + 34
     if (below) leads(bottomY, at, x(span.x0), x(span.x1))
     pen.dimension(
       x(span.x0),
