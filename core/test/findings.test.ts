@@ -29,7 +29,7 @@ const FIRES: Record<string, Mutation> = {
   },
   bladeSteps: (s) => {
     const p = s.access.find((x) => x.task === 'bladeIn')!
-    p.steps = p.steps.filter((x) => x.direction !== 'clockwise')
+    p.steps = p.steps.filter((x) => !x.direction.endsWith('clockwise'))
   },
   stale: (s) => void (s.beats[0]!.say = 'This is another saber.'),
   jointDepth: (s) => void (s.hilt.sections[0]!.joint.engagement = fact(60, 'mm')),

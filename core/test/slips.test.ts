@@ -150,8 +150,15 @@ describe('what holds a blade', () => {
     const steps = (s: Saber) => s.access.find((p) => p.task === 'bladeIn')!
     expect(says('bladeSteps', none)).toEqual([])
     expect(
-      says('bladeSteps', (s) => void (steps(s).steps = steps(s).steps.filter((x) => x.direction !== 'clockwise'))),
+      says(
+        'bladeSteps',
+        (s) => void (steps(s).steps = steps(s).steps.filter((x) => !x.direction.endsWith('clockwise'))),
+      ),
     ).toEqual([`untightened stop gate socket:${socket.id}`])
+    // Loosened and left so: one finding, which names the screw.
+    const left = (s: Saber) => void (steps(s).steps = steps(s).steps.filter((x) => x.direction !== 'clockwise'))
+    expect(says('bladeSteps', left)).toEqual([])
+    expect(says('retightened', left)).not.toEqual([])
     const more = (s: Saber) =>
       void s.hilt.sockets.push({
         ...structuredClone(s.hilt.sockets[0]!),

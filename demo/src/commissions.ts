@@ -1054,7 +1054,7 @@ function crosswind(today: string): Commission {
         where: 'preset:cw-s1',
         answer: 'a third of a second later',
       },
-      { id: 'cw-r2', text: 'A second font, if it is not too dear', status: 'open' },
+      { id: 'cw-r2', text: 'A second font, if it is not too dear', shape: 'offered', status: 'open' },
     ],
     arrivals: [
       {

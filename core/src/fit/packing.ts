@@ -20,7 +20,7 @@ export function proposePacking(c: Commission): PackingLine[] {
   }
   for (const s of c.sabers) {
     add({ key: refTo('saber', s.id), what: c.sabers.length > 1 ? s.name : say('box.saber'), quantity: 1 })
-    for (const { like, ...line } of ofSaber(s)) add(line, like)
+    for (const { like, ...line } of ofSaber(s, c.sabers.length > 1)) add(line, like)
   }
   for (const a of c.arrivals.filter((q) => q.fate === 'returned' || q.fate === 'leftOver'))
     add({ key: refTo('arrival', a.id), what: say('box.returned', { what: a.what }), quantity: a.quantity })
@@ -33,10 +33,10 @@ export function proposePacking(c: Commission): PackingLine[] {
 }
 
 /** Several of one row of the shelf are one line, with their number. */
-function ofSaber(s: Saber): (PackingLine & { like?: string })[] {
+function ofSaber(s: Saber, several: boolean): (PackingLine & { like?: string })[] {
   const blades = s.blades
     .filter((b) => b.use === 'ship')
-    .map((b) => ({ key: refTo('blade', b.id), what: b.name, quantity: 1 }))
+    .map((b) => ({ key: refTo('blade', b.id), what: several ? `${b.name} (${s.name})` : b.name, quantity: 1 }))
   const parts = s.parts
     .filter((p) => p.supplied !== 'notSupplied')
     .filter((p) => ['plug', 'charger', 'tool', 'killKey'].includes(p.kind) || (p.kind === 'cell' && p.removable))

@@ -30,10 +30,13 @@ export const bladeSteps = check<{ untightened: { socket: string }; unserved: { s
       // With one socket every step is about it, wherever it points.
       if (!own.length && saber.hilt.sockets.length > 1)
         return [{ ...base, code: 'unserved' as const, level: 'stop' as const }]
-      const tightened = steps.some(
-        (s) => s.direction === 'clockwise' && screws.some((f) => s.place === `fastener:${f.id}`),
+      // A screw that is loosened and left so is named by its own check.
+      const turned = steps.some(
+        (s) =>
+          (s.direction === 'clockwise' || s.direction === 'anticlockwise') &&
+          screws.some((f) => s.place === `fastener:${f.id}`),
       )
-      return screws.length && !tightened ? [{ ...base, code: 'untightened' as const, level: 'stop' as const }] : []
+      return screws.length && !turned ? [{ ...base, code: 'untightened' as const, level: 'stop' as const }] : []
     })
   },
   words: {

@@ -28,8 +28,8 @@ export const flashing = check<{ fast: { preset: string; hz: number } }>({
   words: {
     fast: (p) => ({
       title: `${p.preset} flashes ${formatNumber(p.hz)} times a second`,
-      detail: 'The caution on flashing light is printed in the handoff.',
-      remedy: 'Nothing to do, or choose a calmer style.',
+      detail: 'Usual threshold: three a second. The caution is printed in the handoff and told on film.',
+      remedy: 'Ask whether anyone who will see it is sensitive to flashing; if so, choose a calmer style.',
     }),
   },
 })
