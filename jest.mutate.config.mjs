@@ -5,7 +5,7 @@ const MEANT = {
   facts: ['writer', 'facts'],
   units: ['units', 'facts'],
   record: ['ops', 'record', 'formats', 'facts', 'writer', 'versions', 'planning', 'format-page'],
-  room: ['radial', 'cavity', 'drawing', 'fit', 'ends'],
+  room: ['room-tables', 'radial', 'cavity', 'drawing', 'fit', 'ends'],
   drawing: ['drawing', 'painters', 'cad', 'shelf', 'fit'],
   fit: ['fit', 'fit-tables', 'ends', 'radial', 'bench', 'planning', 'layouts'],
   power: ['figures', 'power', 'currents', 'slips'],
