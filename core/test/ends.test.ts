@@ -342,8 +342,12 @@ describe('what cannot be undone', () => {
     step.irreversible = true
     const said = () => judgeCommission(c, TODAY).filter((f) => f.check === 'consent')
     expect(said()).toMatchObject([{ level: 'stop', gate: true }])
+    const paper = () => JSON.stringify(buildHandoff(c, 'Shop', TODAY))
+    expect(paper()).toContain('This cannot be undone.')
+    expect(paper()).not.toContain('Agreed by')
     step.consent = { who: 'Ilsabet Vorne', on: '2026-11-01' }
     expect(said()).toEqual([])
+    expect(paper()).toContain('This cannot be undone. Agreed by Ilsabet Vorne, 2026-11-01.')
   })
 })
 

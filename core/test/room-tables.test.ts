@@ -305,7 +305,9 @@ describe('room for wires', () => {
       (_, k) => [x + r * Math.cos((k * Math.PI) / 24), y + r * Math.sin((k * Math.PI) / 24)] as const,
     )
   const clear = (s: CrossSection, c: { x: number; y: number; r: number }) =>
-    [0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 0.999].every((share) => disc(c.x, c.y, c.r * share).every(([x, y]) => !taken(s, x, y)))
+    [0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 0.999].every((share) =>
+      disc(c.x, c.y, c.r * share).every(([x, y]) => !taken(s, x, y)),
+    )
 
   test('the largest free circle is free, on its side, and no raster point has a larger one', () => {
     fc.assert(

@@ -469,6 +469,38 @@ describe('the rack', () => {
     expect(await found('+-*"() ~')).toEqual([])
     expect((await me.ask('GET', '/rack?after=nonsense')).status).toBe(422)
   })
+  test('how much hangs where follows at once: brought in, shipped, taken off, hung up again; asked in the midst of it too', async () => {
+    const counts = async () => (await me.ask('GET', '/rack')).body.counts as Record<string, number>
+    const sum = async () => {
+      const [n] = await sql(
+        "SELECT SUM(place = 'open') AS open, SUM(place = 'shipped') AS shipped, SUM(place = 'model') AS models FROM commissions WHERE shop_id = (SELECT shop_id FROM commissions WHERE id = 'reed-warden')",
+      )
+      return Object.fromEntries(Object.entries(n as object).map(([k, v]) => [k, Number(v)]))
+    }
+    const before = await counts()
+    const c = structuredClone(await record('cinder-oath'))
+    c.id = 'counted'
+    c.deadline = new Date().toISOString().slice(0, 10)
+    expect((await me.upload('/import', Buffer.from(writeCommission(c)), 'x.json')).status).toBe(201)
+    expect(await counts()).toMatchObject({
+      open: before.open! + 1,
+      soon: before.soon! + 1,
+      sabers: before.sabers! + c.sabers.length,
+    })
+    const { revision } = (await me.ask('GET', '/commissions/counted')).body
+    const ship = me.ask('PATCH', '/commissions/counted', {
+      base: revision,
+      ops: [{ op: 'set', at: '/shipped', value: '2026-11-20' }],
+    })
+    for (let i = 0; i < 5; i++) await counts()
+    await ship
+    expect(await counts()).toMatchObject({ open: before.open, shipped: before.shipped! + 1 })
+    await me.ask('DELETE', '/commissions/counted')
+    expect(await counts()).toMatchObject({ open: before.open, shipped: before.shipped })
+    expect((await me.ask('POST', '/commissions/counted/unarchive')).status).toBe(204)
+    expect(await counts()).toMatchObject(await sum())
+    await me.ask('DELETE', '/commissions/counted')
+  })
   test('pages follow one another without a gap or a repeat, however many', async () => {
     const seen: string[] = []
     let after: string | null = ''

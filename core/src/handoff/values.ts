@@ -1,7 +1,7 @@
 import { type Calculated, formatFact, known, missingText, type NumberFact } from '../facts'
-import { nameOf, type Saber, type Task } from '../record'
+import { nameOf, type Saber, type Step, type Task } from '../record'
 import { formatNumber, mmAndInch } from '../units'
-import { say } from '../words'
+import { say, whether } from '../words'
 import type { Block } from './block'
 
 /** A computed value as it prints: plain, about, or what is missing for it. */
@@ -31,7 +31,17 @@ export const stepsOf = (s: Saber, tasks: readonly Task[]): Block[] =>
       steps: p.steps.map((st) => ({
         text: st.text,
         ...(st.tool ? { tool: st.tool } : {}),
-        ...(st.caution ? { caution: st.caution } : {}),
+        ...cautionOf(st),
         ...(st.place ? { place: orNotRecorded(nameOf(s, st.place)) } : {}),
       })),
     }))
+
+/** What to mind at a step; one that cannot be undone says so, and who agreed to it. */
+function cautionOf(st: Step): { caution?: string } {
+  const { consent: c } = st
+  const undone = st.irreversible
+    ? say('step.irreversible', { who: c?.who ?? '', on: c?.on ?? '', agreed: whether(c) })
+    : undefined
+  const all = [st.caution, undone].filter((x) => x)
+  return all.length ? { caution: all.join(' ') } : {}
+}

@@ -160,6 +160,7 @@ export const en: Readonly<Record<SayingCode, string>> = {
   'chapter.words': 'A word with it',
   'chapter.requests': 'What you asked for, and where it is',
   'chapter.requests.head': '{column, select, wish {Your wish} answer {Answer} other {Where}}',
+  'step.irreversible': 'This cannot be undone.{agreed, select, yes { Agreed by {who}, {on}.} other {}}',
   'request.text': '{text}{own, select, yes { (our own idea)} other {}}{several, select, yes { ({saber})} other {}}',
   'request.answer':
     '{status, select, met {done} open {still open} changed {changed} other {declined}}{answered, select, yes {: {answer}} other {}}',

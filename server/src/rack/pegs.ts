@@ -1,11 +1,22 @@
 import { lift } from '@nubrin/core/import'
 import type { Commission } from '@nubrin/core/record'
-import { Op, QueryTypes } from 'sequelize'
+import { LRUCache } from 'lru-cache'
+import { Op, QueryTypes, type Transaction } from 'sequelize'
 import { searchText } from '../commissions/rows'
 import type { CommissionRow, Tables } from '../db/models'
 import { today } from '../ids'
 import type { Work } from '../work/kinds'
 
+interface Counts {
+  open: number
+  shipped: number
+  models: number
+  sabers: number
+  soon: number
+}
+
+/** How long counts are believed without asking, ms. */
+const BELIEVED = 10_000
 /** How many records are judged at a time. */
 const BATCH = 12
 export const PAGE = 20
@@ -31,12 +42,28 @@ interface Row {
  * changed. What is shown is never older than its record; the rest is brought up to date quietly.
  */
 export class Pegs {
+  /** Counts by shop and day; what another server changes is seen when they are forgotten. */
+  private readonly kept = new LRUCache<string, Counts>({ max: 200, ttl: BELIEVED })
+  private turn = 0
+
   /** `rules`: a mark of the program that judges; another program judges anew. */
   constructor(
     private readonly db: Tables,
     private readonly work: Work,
     private readonly rules: string,
-  ) {}
+  ) {
+    const changed = (options: { transaction?: Transaction | null }) => {
+      const forget = () => {
+        this.turn++
+        this.kept.clear()
+      }
+      if (options.transaction) options.transaction.afterCommit(forget)
+      else forget()
+    }
+    db.commissions.addHook('afterCreate', (_row, options) => changed(options))
+    db.commissions.addHook('afterUpdate', (_row, options) => changed(options))
+    db.commissions.addHook('afterBulkUpdate', (options) => changed(options))
+  }
 
   private fresh(r: Row, day: string): boolean {
     return (
@@ -120,10 +147,19 @@ export class Pegs {
     return found.flatMap((f) => by.get(f.id) ?? [])
   }
 
-  /** How much hangs where, and how many ship within a week. */
-  async counts(
-    shopId: string,
-  ): Promise<{ open: number; shipped: number; models: number; sabers: number; soon: number }> {
+  /** How much hangs where, and how many ship within a week; remembered until something is hung or taken down here. */
+  async counts(shopId: string): Promise<Counts> {
+    const key = `${shopId} ${today()}`
+    const known = this.kept.get(key)
+    if (known) return known
+    const turn = this.turn
+    const counts = await this.count(shopId)
+    // What was saved while it was counted makes it old.
+    if (turn === this.turn) this.kept.set(key, counts)
+    return counts
+  }
+
+  private async count(shopId: string): Promise<Counts> {
     const place = (p: string, more = '') =>
       `(SELECT COUNT(*) FROM commissions WHERE shop_id = :shop AND place = '${p}' ${more})`
     const [n] = await this.db.sequelize.query<Record<string, number | string>>(
