@@ -224,7 +224,7 @@ describe('whether it closes', () => {
   })
   test('the face of a speaker against the grille, and a thread that nothing stops', () => {
     const s = done()
-    expect(grilleAir(s)[0]!.air).toMatchObject({ ok: true, value: 14 })
+    expect(grilleAir(s)[0]!.air).toMatchObject({ ok: true, value: 11 })
     s.hilt.openings.push({
       ...{ id: 'g', name: 'grille', kind: 'grille', clock: fact(0, 'deg'), width: mm(20) },
       ...{ at: mm(10), length: mm(6) },

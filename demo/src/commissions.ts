@@ -82,6 +82,7 @@ function reedWarden(today: string): Commission {
       origin: 'clientOwn',
       story: 'Turned by the client at the Lampwrights’ evening class; bored and finished by the shop.',
       clearance: mm(0.3, 'configured'),
+      endWall: mm(3),
       sections: [
         section({
           id: 'rw-pommel',
