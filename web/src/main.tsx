@@ -1,46 +1,43 @@
 import { QueryClientProvider } from '@tanstack/react-query'
-import { StrictMode } from 'react'
+import { type ComponentType, StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
-import { createBrowserRouter, Navigate, RouterProvider } from 'react-router'
+import { BrowserRouter, Navigate, Route, Routes } from 'react-router'
 import './app.css'
 import { queries } from './data'
 import { Boundary, Toasts } from './kit'
+import { later } from './later'
 import { SignedIn } from './SignIn'
 
-// The router fetches a screen's code before it shows it; React's own suspense would hold every first reveal back by 0.3 s.
-const screen = (load: () => Promise<{ default: React.ComponentType }>) => ({
-  lazy: async () => ({ Component: (await load()).default }),
-})
+const unrolling = <p className="text-quiet p-6">Unrolling the drawing…</p>
+/** A screen whose code comes when it is first shown. */
+const screen = (load: () => Promise<{ default: ComponentType }>) => {
+  const Screen = later(async () => (await load()).default, unrolling)
+  return <Screen />
+}
 
-const router = createBrowserRouter([
-  {
-    HydrateFallback: () => <p className="text-quiet p-6">Unrolling the drawing…</p>,
-    children: [
-      { path: '/join/:token', ...screen(() => import('./shop/Join')) },
-      { path: '/up/:token', ...screen(() => import('./shop/PhoneUpload')) },
-      { path: '/c/:token', ...screen(() => import('./client/ClientPage')) },
-      {
-        element: <SignedIn />,
-        children: [
-          { path: '/', ...screen(() => import('./rack/Rack')) },
-          { path: '/shelf', ...screen(() => import('./shelf/Shelf')) },
-          { path: '/shop', ...screen(() => import('./shop/Shop')) },
-          { path: '/kit', ...screen(() => import('./kit/gallery/Gallery')) },
-          { path: '/commission/:id', element: <Navigate to="brief" replace /> },
-          { path: '/commission/:id/:station', ...screen(() => import('./bench/Bench')) },
-          { path: '/film/:id/:saber', ...screen(() => import('./film/Film')) },
-        ],
-      },
-      { path: '*', element: <Navigate to="/" replace /> },
-    ],
-  },
-])
+const screens = (
+  <Routes>
+    <Route path="/join/:token" element={screen(() => import('./shop/Join'))} />
+    <Route path="/up/:token" element={screen(() => import('./shop/PhoneUpload'))} />
+    <Route path="/c/:token" element={screen(() => import('./client/ClientPage'))} />
+    <Route element={<SignedIn />}>
+      <Route path="/" element={screen(() => import('./rack/Rack'))} />
+      <Route path="/shelf" element={screen(() => import('./shelf/Shelf'))} />
+      <Route path="/shop" element={screen(() => import('./shop/Shop'))} />
+      <Route path="/kit" element={screen(() => import('./kit/gallery/Gallery'))} />
+      <Route path="/commission/:id" element={<Navigate to="brief" replace />} />
+      <Route path="/commission/:id/:station" element={screen(() => import('./bench/Bench'))} />
+      <Route path="/film/:id/:saber" element={screen(() => import('./film/Film'))} />
+    </Route>
+    <Route path="*" element={<Navigate to="/" replace />} />
+  </Routes>
+)
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <QueryClientProvider client={queries}>
       <Boundary what="This page">
-        <RouterProvider router={router} />
+        <BrowserRouter>{screens}</BrowserRouter>
       </Boundary>
       <Toasts />
     </QueryClientProvider>

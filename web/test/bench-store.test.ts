@@ -7,6 +7,7 @@ import { demoCommissions } from '@nubrin/demo'
 import 'fake-indexeddb/auto'
 import { keptUnsaved, todayIso } from '../src/data'
 import { useBench } from '../src/store/commission'
+import { fetchChecks } from '../src/store/judging'
 
 /** A server that keeps one commission and says what it is told to say. */
 class FakeServer {
@@ -89,6 +90,7 @@ beforeEach(async () => {
   server = new FakeServer(start())
   Object.assign(globalThis, { fetch: server.fetch })
   useBench.setState({ id: undefined, record: undefined })
+  await fetchChecks()
   await bench().open('ember-fair')
 })
 afterEach(async () => {
@@ -102,6 +104,7 @@ describe('one commission on the bench', () => {
     bench().edit('title', (d) => void (d.title = 'Another'))
     expect(bench().record!.title).toBe('Another')
     expect(bench().save).toBe('waiting')
+    expect(bench()).toMatchObject({ judged: 'yes' })
     expect(bench().findings).toEqual(judgeCommission(bench().record!, todayIso()))
     await settle()
     expect((await keptHere())[0]).toContain('Another')

@@ -10,6 +10,7 @@ import userEvent from '@testing-library/user-event'
 import type { ComponentType } from 'react'
 import { MemoryRouter } from 'react-router'
 import { queries, todayIso } from '../src/data'
+import { FindingsPanel } from '../src/kit'
 import Access from '../src/stations/access'
 import Brief from '../src/stations/brief'
 import Controls from '../src/stations/controls'
@@ -20,6 +21,7 @@ import Proof from '../src/stations/proof'
 import Voice from '../src/stations/voice'
 import Walkthrough from '../src/stations/walkthrough'
 import { useBench } from '../src/store/commission'
+import { fetchChecks } from '../src/store/judging'
 import { useSession } from '../src/store/session'
 
 const VIEWS: Partial<Record<Station, ComponentType>> = {
@@ -143,6 +145,37 @@ describe('every station shows every demo order', () => {
   })
 })
 
+describe('before the checks have come', () => {
+  const words = () => document.body.textContent
+  test('nothing is called clear, and nothing is issued; once they are there, it is', async () => {
+    await fetchChecks()
+    await lay('handoff', 'reed-warden')
+    const issue = () => screen.getByRole<HTMLButtonElement>('button', { name: 'issue it to the client' })
+    expect(words()).toContain('The gate is open')
+    expect(issue().disabled).toBe(false)
+    act(() => useBench.setState({ judged: 'notYet', findings: [] }))
+    expect(words()).toContain('Looking it over…')
+    expect(words()).not.toMatch(/gate is open|Nothing stands/)
+    expect(issue().disabled).toBe(true)
+    act(() => useBench.setState({ judged: 'failed' }))
+    expect(words()).toContain('The checks did not come')
+    expect(issue().disabled).toBe(true)
+  })
+  test('nor in the list beside a station', async () => {
+    await fetchChecks()
+    await lay('hilt', 'reed-warden')
+    cleanup()
+    render(
+      <MemoryRouter>
+        <FindingsPanel list={[]} elsewhere={[]} />
+      </MemoryRouter>,
+    )
+    expect(words()).toContain('Nothing stands against it here')
+    act(() => useBench.setState({ judged: 'notYet' }))
+    expect(words()).not.toContain('Nothing stands')
+  })
+})
+
 describe('brief', () => {
   test('a wish is added, met and linked to its place; taken out it is gone', async () => {
     await lay('brief', 'reed-warden')
@@ -229,7 +262,7 @@ describe('hilt', () => {
     expect(saber().hilt.sections[0]!.sharp).toBe(false)
   })
   test('what holds of the whole hilt: air, closed end, origin, story', async () => {
-    await lay('hilt', 'reed-warden')
+    await lay('hilt', 'crosswind')
     await put('wall of the closed end', '3.5')
     expect(saber().hilt.endWall).toMatchObject({ value: 3.5, unit: 'mm', source: 'measured' })
     await put('Story of the hilt', 'Turned by her uncle')

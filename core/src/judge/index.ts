@@ -1,5 +1,5 @@
 export { ALL_FACTS, type Check, type Context, check, type Raised, type Reads, type Worded } from './check'
 export { CHECKS } from './checks'
 export { type Finding, type Level, STATIONS, type Station } from './finding'
-export { progress, type StationState, stationStates } from './progress'
-export { gateOf, type Judge, judgeCommission, makeJudge } from './registry'
+export { gateOf, progress, type StationState, stationStates } from './progress'
+export { type Judge, judgeCommission, makeJudge } from './registry'

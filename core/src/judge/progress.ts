@@ -42,3 +42,6 @@ export function progress(c: Commission, findings: readonly Finding[]): number {
   const states = Object.values(stationStates(c, findings))
   return states.reduce((sum, s) => sum + OUT[s], 0) / states.length
 }
+
+/** What still stands against shipping: every finding that gates and was not set aside by name. */
+export const gateOf = (findings: readonly Finding[]): Finding[] => findings.filter((f) => f.gate)

@@ -137,6 +137,3 @@ export function makeJudge(checks: readonly Check[] = CHECKS): Judge {
 
 /** Runs every check over a commission, remembering nothing. */
 export const judgeCommission: Judge = (commission, today, withWaived) => makeJudge()(commission, today, withWaived)
-
-/** What still stands against shipping: every finding that gates and was not set aside by name. */
-export const gateOf = (findings: readonly Finding[]): Finding[] => findings.filter((f) => f.gate)

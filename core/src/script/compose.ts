@@ -1,4 +1,5 @@
 import type { Beat, Commission, ORDERS, Saber } from '../record'
+import { guessSeconds } from './rehearse'
 import { type Chapter, type Topic, topicsOf } from './topics'
 
 export type Order = (typeof ORDERS)[number]
@@ -10,13 +11,6 @@ const CHAPTERS: Record<Order, Chapter[]> = {
   operateFirst: ['welcome', 'power', 'blade', 'controls', 'presets', 'outside', 'inside', 'care', 'requests'],
   build: ['welcome', 'inside', 'outside', 'power', 'blade', 'controls', 'presets', 'care', 'requests'],
 }
-
-/** Spoken words a second, for a first guess at a beat's length. */
-const WORDS_PER_SECOND = 2.4
-
-/** Seconds a beat takes to say, plus two to show; never under four. */
-export const guessSeconds = (say: string): number =>
-  Math.max(4, Math.round(say.split(/\s+/).filter(Boolean).length / WORDS_PER_SECOND) + 2)
 
 /**
  * Composes the beats of a walkthrough from the record. Within a chapter, opening comes before closing and lighting before

@@ -9,6 +9,7 @@ import { useBench, useOrder } from '../store/commission'
 export function StationRuler({ station }: { station: Station }) {
   const order = useOrder()
   const all = useBench((b) => b.findings)
+  const judged = useBench((b) => b.judged === 'yes')
   const states = useMemo(() => stationStates(order, all), [order, all])
   return (
     <nav aria-label="Stations" className="border-ink relative flex h-[36px] shrink-0 border-b px-5">
@@ -25,10 +26,12 @@ export function StationRuler({ station }: { station: Station }) {
           >
             <span className={here ? 'text-[#e3bd78]' : 'text-brass'}>{(i + 1) % 10}</span>
             <span className="truncate font-semibold">{STATION_NAME[s]}</span>
-            <span className={`ml-auto ${here ? 'rounded-full bg-[#f4efe4] p-px' : ''}`} title={STATE_WORD[states[s]]}>
-              <Mark level={STATE_MARK[states[s]]} size={15} />
-              <span className="sr-only">{STATE_WORD[states[s]]}</span>
-            </span>
+            {judged ? (
+              <span className={`ml-auto ${here ? 'rounded-full bg-[#f4efe4] p-px' : ''}`} title={STATE_WORD[states[s]]}>
+                <Mark level={STATE_MARK[states[s]]} size={15} />
+                <span className="sr-only">{STATE_WORD[states[s]]}</span>
+              </span>
+            ) : null}
           </Link>
         )
       })}

@@ -1,17 +1,27 @@
-import { CHECKS, type Finding } from '@nubrin/core/judge'
+import type { Finding } from '@nubrin/core/judge'
 import { useNavigate } from 'react-router'
 import { useBench, useOrder } from '../store/commission'
+import { ruleOf } from '../store/judging'
 import { LEVEL_WORD, Mark } from './marks'
+
+/** In place of a verdict while there is none. */
+export function NotJudged() {
+  const judged = useBench((b) => b.judged)
+  return judged === 'failed' ? 'The checks did not come; reload once there is a connection' : 'Looking it over…'
+}
 
 /** The judgements that concern a station, stops first; each lights its place and can be asked for its rule. */
 export function FindingsPanel({ list, elsewhere }: { list: Finding[]; elsewhere: Finding[] }) {
   const light = useBench((b) => b.light)
   const lit = useBench((b) => b.lit)
+  const judged = useBench((b) => b.judged)
   const order = useOrder()
   const navigate = useNavigate()
   return (
     <section aria-label="What stands against it" className="flex h-full min-h-0 flex-col">
-      <h2 className="h2 mb-1">{list.length ? 'What stands against it' : 'Nothing stands against it here'}</h2>
+      <h2 className="h2 mb-1">
+        {judged === 'yes' ? list.length ? 'What stands against it' : 'Nothing stands against it here' : <NotJudged />}
+      </h2>
       <div className="relative min-h-0 flex-1 overflow-y-auto pr-1" tabIndex={-1}>
         <ol>
           {list.map((f, i) => (
@@ -38,9 +48,7 @@ export function FindingsPanel({ list, elsewhere }: { list: Finding[]; elsewhere:
               <p className="text-brass pl-[26px] leading-snug font-medium">{f.remedy}</p>
               <details className="pl-[26px] text-[0.82rem]">
                 <summary className="text-quiet cursor-pointer">why</summary>
-                <p className="text-quiet">
-                  {CHECKS.find((c) => c.id === f.check)?.rule} ({CHECKS.find((c) => c.id === f.check)?.source})
-                </p>
+                <p className="text-quiet">{ruleOf(f.check)}</p>
               </details>
             </li>
           ))}

@@ -1,73 +1,61 @@
-import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core'
-import {
-  arrayMove,
-  SortableContext,
-  sortableKeyboardCoordinates,
-  useSortable,
-  verticalListSortingStrategy,
-} from '@dnd-kit/sortable'
-import { CSS } from '@dnd-kit/utilities'
 import { GripVertical } from 'lucide-react'
-import type { ReactNode } from 'react'
+import { type ComponentType, type ReactNode, useEffect, useRef, useState } from 'react'
 
-/** A list whose items are moved by a handle, with the pointer or with space and arrow keys. */
-export function SortableList<T extends { id: string }>({
-  items,
-  onMove,
-  name,
-  children,
-}: {
+export interface SortableProps<T extends { id: string }> {
   items: T[]
   onMove: (next: T[]) => void
   name: (t: T) => string
   children: (t: T, index: number) => ReactNode
-}) {
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  )
+}
+type Sorting = ComponentType<SortableProps<{ id: string }>>
+let sorting: Sorting | undefined
+const fetchSorting = async (): Promise<Sorting> => {
+  sorting ??= (await import('./sortable-list')).SortingList as unknown as Sorting
+  return sorting
+}
+
+/**
+ * A list whose items are moved by a handle, with the pointer or with space and arrow keys. It stands at once; what moves it
+ * comes after, and takes over while nobody is at work in it, so that nothing half typed is lost.
+ */
+export function SortableList<T extends { id: string }>(props: SortableProps<T>) {
+  const [Sorts, setSorts] = useState<Sorting | undefined>(() => sorting)
+  const list = useRef<HTMLDivElement>(null)
+  useEffect(() => {
+    if (Sorts) return
+    let here = true
+    const takeOver = () => {
+      const el = list.current
+      if (!here || !sorting) return
+      if (el?.contains(document.activeElement))
+        el.addEventListener('focusout', () => setTimeout(takeOver), { once: true })
+      else setSorts(() => sorting)
+    }
+    fetchSorting().then(takeOver, () => {
+      // Without it the list is only not moved.
+    })
+    return () => {
+      here = false
+    }
+  }, [Sorts])
+  const { items, name, children } = props
+  if (Sorts) return <Sorts {...(props as unknown as SortableProps<{ id: string }>)} />
   return (
-    <DndContext
-      sensors={sensors}
-      collisionDetection={closestCenter}
-      onDragEnd={({ active, over }) => {
-        if (!over || active.id === over.id) return
-        const at = (id: unknown) => items.findIndex((i) => i.id === id)
-        onMove(arrayMove(items, at(active.id), at(over.id)))
-      }}
-    >
-      <SortableContext items={items.map((i) => i.id)} strategy={verticalListSortingStrategy}>
-        {items.map((t, i) => (
-          <Item key={t.id} id={t.id} name={name(t)}>
-            {children(t, i)}
-          </Item>
-        ))}
-      </SortableContext>
-    </DndContext>
+    <div ref={list}>
+      {items.map((t, i) => (
+        <div key={t.id} className="border-rule flex items-center border-b">
+          <Grip name={name(t)} />
+          <div className="min-w-0 flex-1">{children(t, i)}</div>
+        </div>
+      ))}
+    </div>
   )
 }
 
-function Item({ id, name, children }: { id: string; name: string; children: ReactNode }) {
-  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({
-    id,
-  })
+function Grip({ name }: { name: string }) {
   return (
-    <div
-      ref={setNodeRef}
-      style={{ transform: CSS.Translate.toString(transform), transition }}
-      className={`border-rule flex items-center border-b ${isDragging ? 'bg-card relative z-10 shadow' : ''}`}
-    >
-      <button
-        type="button"
-        ref={setActivatorNodeRef}
-        {...attributes}
-        {...listeners}
-        aria-label={`Move ${name}`}
-        className="text-quiet shrink-0 cursor-grab px-0.5 py-1.5"
-      >
-        <GripVertical size={15} aria-hidden />
-      </button>
-      <div className="min-w-0 flex-1">{children}</div>
-    </div>
+    <button type="button" disabled aria-label={`Move ${name}`} className="text-quiet shrink-0 px-0.5 py-1.5">
+      <GripVertical size={15} aria-hidden />
+    </button>
   )
 }

@@ -1,5 +1,5 @@
 import type { Api, GoodOf } from '@nubrin/core/api'
-import { type Finding, makeJudge, type Station } from '@nubrin/core/judge'
+import type { Finding, Station } from '@nubrin/core/judge'
 import {
   type Commission,
   findThing,
@@ -15,9 +15,10 @@ import {
 import { diffOps } from '@nubrin/core/record/ops'
 import { produce } from 'immer'
 import { create } from 'zustand'
-import { type ApiError, call, freshId, keepRead, keepUnsaved, keptUnsaved, readKept, todayIso } from '../data'
+import { type ApiError, call, freshId, keepRead, keepUnsaved, keptUnsaved, readKept } from '../data'
 import { tell } from '../kit/toast'
 import { pathText } from '../pathText'
+import { fetchChecks, judged } from './judging'
 import { type Conflict, type Kept, Queue, type Revision, type Undone } from './queue'
 import { useSession } from './session'
 
@@ -44,6 +45,8 @@ export interface BenchState {
   /** Whether the cut across the hilt is shown, with its mark on the drawing. */
   cutting: boolean
   findings: Finding[]
+  /** Whether the checks have looked at the record; they come a moment after it, or do not come at all. */
+  judged: 'notYet' | 'yes' | 'failed'
   /** How many edits can be undone, and done again. */
   undos: number
   redos: number
@@ -97,6 +100,7 @@ const EMPTY = {
   lit: undefined,
   preview: undefined,
   findings: [] as Finding[],
+  judged: 'notYet' as const,
   undos: 0,
   redos: 0,
   pending: 0,
@@ -108,8 +112,19 @@ const EMPTY = {
 
 /** One commission on the bench: its record, what is not saved yet, and what the checks say of it. */
 export const useBench = create<BenchState>()((set, get) => {
-  const remembers = makeJudge()
-  const judge = (record: Commission) => remembers(record, todayIso())
+  /** Has the checks look at a record, and again at what there is by then when they had to be fetched first. */
+  const look = (record: Commission): Partial<BenchState> => {
+    const findings = judged(record)
+    if (findings) return { findings, judged: 'yes' }
+    fetchChecks().then(
+      () => {
+        const now = get().record
+        if (now) set({ findings: judged(now) ?? [], judged: 'yes' })
+      },
+      () => set({ judged: 'failed' }),
+    )
+    return { findings: [] }
+  }
   const schedule = (ms: number) => {
     clearTimeout(timer)
     timer = setTimeout(() => void get().flush(), ms)
@@ -130,7 +145,7 @@ export const useBench = create<BenchState>()((set, get) => {
       undos: undo.length,
       redos: redo.length,
       save: refusal ? 'refused' : (save ?? (pending.length ? 'waiting' : conflicts.length ? 'conflict' : 'saved')),
-      ...(changed ? { findings: judge(shown) } : {}),
+      ...(changed ? look(shown) : {}),
     })
     void keepUnsaved(queue.commission, queue.kept()).catch(() => {
       // Without a place to keep it, closing the tab would lose it: that has to be known.

@@ -1,6 +1,6 @@
 import { DIRECTIONS, type Saber, type Step, type Task } from '@nubrin/core/record'
-import { todayIso } from '../../data'
-import { CheckBox, DateCell, RefPicker, RemoveButton, SelectCell, setText, TextCell } from '../../kit'
+import { CheckBox, RefPicker, RemoveButton, SelectCell, setText, TextCell } from '../../kit'
+import { later } from '../../later'
 import { useEditSaber, useLight, useRemove } from '../../store/commission'
 
 const TURN: Record<(typeof DIRECTIONS)[number], string> = {
@@ -13,12 +13,8 @@ const TURN: Record<(typeof DIRECTIONS)[number], string> = {
   none: '–',
 }
 
-/** A consent has a name and a day; without a name there is none. */
-function consentOf(s: Step, change: { who?: string; on?: string }) {
-  const next = { who: s.consent?.who ?? '', on: s.consent?.on ?? todayIso(), ...change }
-  if (next.who.trim()) s.consent = next
-  else delete s.consent
-}
+/** It brings a calendar, which few steps need. */
+const Consent = later(() => import('./Consent').then((m) => m.Consent))
 
 /** One step: what to do, where, which way, with what, and what to mind. */
 export function StepRow({ saber, task, step: s, n }: { saber: Saber; task: Task; step: Step; n: number }) {
@@ -86,22 +82,7 @@ export function StepRow({ saber, task, step: s, n }: { saber: Saber; task: Task;
           cannot be undone
         </CheckBox>
       </div>
-      {s.irreversible ? (
-        <div className="grid grid-cols-[150px_140px_minmax(0,1fr)] items-center gap-2 pl-7">
-          <span className="label">agreed to by, on</span>
-          <TextCell
-            label={`Who agreed to step ${n}`}
-            placeholder="the client’s name"
-            value={s.consent?.who ?? ''}
-            onCommit={(v) => set((x) => consentOf(x, { who: v }))}
-          />
-          <DateCell
-            label={`Step ${n} was agreed to on`}
-            value={s.consent?.on}
-            onCommit={(v) => set((x) => consentOf(x, v ? { on: v } : {}))}
-          />
-        </div>
-      ) : null}
+      {s.irreversible ? <Consent step={s} n={n} onEdit={set} /> : null}
     </div>
   )
 }

@@ -1,7 +1,7 @@
 import { gateOf } from '@nubrin/core/judge'
 import { Link } from 'react-router'
 import { todayIso } from '../../data'
-import { Mark, RemoveButton, SetAside } from '../../kit'
+import { Mark, NotJudged, RemoveButton, SetAside } from '../../kit'
 import { STATION_NAME } from '../../names'
 import { useBench, useEdit, useOrder } from '../../store/commission'
 import { useSession } from '../../store/session'
@@ -12,6 +12,7 @@ export function Gate() {
   const edit = useEdit()
   const me = useSession((s) => s.person?.name ?? '')
   const gate = gateOf(useBench((b) => b.findings))
+  const judged = useBench((b) => b.judged === 'yes')
   const who = (saber?: string) =>
     saber && order.sabers.length > 1 ? `${order.sabers.find((s) => s.id === saber)?.name}: ` : ''
   const setAside = (key: string, title: string) => (name: string, reason: string) =>
@@ -21,11 +22,15 @@ export function Gate() {
   return (
     <section aria-label="The gate">
       <h2 className="h2">
-        {gate.length
-          ? `${gate.length} ${gate.length === 1 ? 'thing stands' : 'things stand'} against shipping`
-          : 'The gate is open'}
+        {!judged ? (
+          <NotJudged />
+        ) : gate.length ? (
+          `${gate.length} ${gate.length === 1 ? 'thing stands' : 'things stand'} against shipping`
+        ) : (
+          'The gate is open'
+        )}
       </h2>
-      {gate.length ? null : (
+      {gate.length || !judged ? null : (
         <p className="text-fine flex items-center gap-2">
           <Mark level="fine" /> Nothing stands against shipping.
         </p>

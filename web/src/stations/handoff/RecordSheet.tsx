@@ -13,7 +13,8 @@ export function RecordSheet() {
   const edit = useEdit()
   const me = useSession((s) => s.person?.name ?? '')
   const flush = useBench((b) => b.flush)
-  const open = gateOf(useBench((b) => b.findings)).length === 0
+  const judged = useBench((b) => b.judged === 'yes')
+  const open = gateOf(useBench((b) => b.findings)).length === 0 && judged
   const asked = useQueryClient()
   const [link, setLink] = useState('')
   const [wrong, setWrong] = useState('')

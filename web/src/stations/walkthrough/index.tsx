@@ -1,13 +1,16 @@
 import { ORDERS } from '@nubrin/core/record'
-import { compose, rehearse } from '@nubrin/core/script'
+import { rehearse } from '@nubrin/core/script'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { freshId } from '../../data'
 import { Empty, SelectCell, SortableList } from '../../kit'
+import { later } from '../../later'
 import { useEditSaber, useOrder, useSaber } from '../../store/commission'
 import { BeatRow } from './BeatRow'
-import { NotTold } from './NotTold'
-import { TakeAlong } from './TakeAlong'
+
+/** What is not told yet and what can be taken along, beside the script; it stands a moment later. */
+const NotTold = later(() => import('./NotTold').then((m) => m.NotTold))
+const TakeAlong = later(() => import('./TakeAlong').then((m) => m.TakeAlong))
 
 const ORDER_WORDS = {
   pommelUp: 'from the pommel up',
@@ -24,6 +27,10 @@ export default function Walkthrough() {
   const [chosen, setChosen] = useState<string>()
   const run = useMemo(() => rehearse(saber), [saber])
   const time = `${Math.floor(run.seconds / 60)} min ${run.seconds % 60} s`
+  const composeAnew = async () => {
+    const { compose } = await import('./compose-code')
+    editSaber('compose', (s, d) => void (s.beats = compose(d, s)))
+  }
   const own = () => {
     const id = freshId()
     editSaber('add beat', (s) => void s.beats.push({ id, say: 'New beat', seconds: 5, covers: [], by: 'own' }))
@@ -46,11 +53,7 @@ export default function Walkthrough() {
             onCommit={(v) => editSaber('order of telling', (s) => void (s.order = v))}
           />
           <span className="ml-auto flex gap-2">
-            <button
-              type="button"
-              className="btn"
-              onClick={() => editSaber('compose', (s) => void (s.beats = compose(order, saber)))}
-            >
+            <button type="button" className="btn" onClick={() => void composeAnew()}>
               {saber.beats.length ? 'compose again' : 'compose from the record'}
             </button>
             {saber.beats.length ? (

@@ -1,0 +1,31 @@
+import type { Finding } from '@nubrin/core/judge'
+import type { Commission } from '@nubrin/core/record'
+import { todayIso } from '../data'
+
+let code: typeof import('./judge-code') | undefined
+let judge: ((record: Commission, today: string) => Finding[]) | undefined
+let coming: Promise<void> | undefined
+
+/** Fetches the checks, once; what could not be fetched is asked for again next time. */
+export function fetchChecks(): Promise<void> {
+  coming ??= import('./judge-code').then(
+    (m) => {
+      code = m
+      judge = m.makeJudge()
+    },
+    (e) => {
+      coming = undefined
+      throw e
+    },
+  )
+  return coming
+}
+
+/** What the checks say today; undefined while they have not come. */
+export const judged = (record: Commission): Finding[] | undefined => judge?.(record, todayIso())
+
+/** The rule behind a finding and where it comes from. */
+export function ruleOf(check: string): string {
+  const c = code?.CHECKS.find((x) => x.id === check)
+  return c ? `${c.rule} (${c.source})` : ''
+}
