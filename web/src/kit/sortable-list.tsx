@@ -9,7 +9,13 @@ import {
 import { CSS } from '@dnd-kit/utilities'
 import { GripVertical } from 'lucide-react'
 import type { ReactNode } from 'react'
-import type { SortableProps } from './sortable'
+
+export interface SortableProps<T extends { id: string }> {
+  items: T[]
+  onMove: (next: T[]) => void
+  name: (t: T) => string
+  children: (t: T, index: number) => ReactNode
+}
 
 /** A list whose items are moved by a handle, with the pointer or with space and arrow keys. */
 export function SortingList<T extends { id: string }>({ items, onMove, name, children }: SortableProps<T>) {

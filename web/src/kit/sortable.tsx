@@ -1,12 +1,7 @@
 import { GripVertical } from 'lucide-react'
-import { type ComponentType, type ReactNode, useEffect, useRef, useState } from 'react'
+import { type ComponentType, useEffect, useRef, useState } from 'react'
+import type { SortableProps } from './sortable-list'
 
-export interface SortableProps<T extends { id: string }> {
-  items: T[]
-  onMove: (next: T[]) => void
-  name: (t: T) => string
-  children: (t: T, index: number) => ReactNode
-}
 type Sorting = ComponentType<SortableProps<{ id: string }>>
 let sorting: Sorting | undefined
 const fetchSorting = async (): Promise<Sorting> => {
