@@ -10,6 +10,8 @@ const MEANT = {
   fit: ['fit', 'fit-tables', 'ends', 'radial', 'bench', 'planning', 'layouts'],
   power: ['figures', 'power', 'currents', 'slips'],
   parts: ['shelf', 'planning'],
+  controls: ['controls'],
+  judge: ['judge', 'findings', 'slips', 'ends', 'thresholds', 'kinds-of-findings'],
   import: ['shelf', 'formats', 'versions'],
 }
 const folder = process.env.NUBRIN_MUTATE ?? ''
