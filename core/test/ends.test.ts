@@ -385,3 +385,19 @@ describe('a repair', () => {
     expect(said()).toMatchObject([{ saber: bell.id, level: 'caution', gate: true }])
   })
 })
+
+describe('how often a step is turned', () => {
+  test('is on paper, unless its own words say it', () => {
+    const c = demo('reed-warden')
+    const step = c.sabers[0]!.access.find((p) => p.task === 'open')!.steps[0]!
+    const paper = () => JSON.stringify(buildHandoff(c, 'Shop', TODAY))
+    Object.assign(step, { text: 'Unscrew the far end', turns: 2.5 })
+    expect(paper()).toContain('Unscrew the far end, 2.5 turns')
+    step.turns = 2
+    expect(paper()).toContain('Unscrew the far end, two turns')
+    step.text = 'Unscrew the far end by two turns'
+    expect(paper()).not.toContain('turns, two turns')
+    Object.assign(step, { text: 'Unscrew the far end', turns: 0 })
+    expect(paper()).not.toContain('far end, 0')
+  })
+})

@@ -203,6 +203,23 @@ describe('brief', () => {
     expect(first().acceptedOn).toBe(day)
     expect(document.querySelector('[data-select="Status of request 1"]')).not.toBeNull()
   })
+  test('what happened on the way: a day, a kind, hours; a number that is none stays in its field', async () => {
+    await lay('brief', 'cinder-oath')
+    const log = () => bench().record!.log
+    const before = log().length
+    await user.type(await screen.findByLabelText('what happened'), 'Waited for the tube{Enter}')
+    expect(log()).toHaveLength(before + 1)
+    expect(log().at(-1)).toMatchObject({ text: 'Waited for the tube', on: todayIso(), kind: 'work' })
+    await choose(`Kind of the entry of ${todayIso()}`, 'delay')
+    await put(`Hours of the entry of ${todayIso()}`, '-1')
+    expect(screen.getByText('a number from 0 to 200')).toBeTruthy()
+    expect(log().at(-1)).not.toHaveProperty('hours')
+    await put(`Hours of the entry of ${todayIso()}`, '1,5')
+    expect(log().at(-1)).toMatchObject({ kind: 'delay', hours: 1.5 })
+    await user.clear(screen.getByLabelText(`Hours of the entry of ${todayIso()}`))
+    await user.tab()
+    expect(log().at(-1)).not.toHaveProperty('hours')
+  })
   test('a returning client is known by name', async () => {
     await lay('brief', 'reed-warden')
     expect(await screen.findByText('Returning.')).toBeTruthy()
@@ -362,6 +379,29 @@ describe('voice', () => {
   })
 })
 
+describe('figures that had no field', () => {
+  test('the highest volume and the firmware', async () => {
+    await lay('power', 'crosswind')
+    await put('highest volume', '80')
+    expect(saber().use.highestVolume).toMatchObject({ value: 80, unit: '%', source: 'configured' })
+    await put('Firmware', '7.1 test')
+    expect(saber().firmware).toBe('7.1 test')
+  })
+  test('how long a blade goes back in, and the style of a look', async () => {
+    await lay('voice', 'crosswind')
+    await put('goes back in', '400')
+    expect(saber().presets[0]!.retractMs).toMatchObject({ value: 400, unit: 'ms', source: 'configured' })
+    await put('Style', 'unstable')
+    expect(saber().presets[0]!.style).toBe('unstable')
+  })
+  test('a note to a screw', async () => {
+    await lay('hilt', 'crosswind')
+    act(() => bench().light(`fastener:${saber().hilt.fasteners[0]!.id}`))
+    await put('Screw note', 'the longer of the two')
+    expect(saber().hilt.fasteners[0]!.note).toBe('the longer of the two')
+  })
+})
+
 describe('access', () => {
   test('steps are drafted, corrected and kept under their own task', async () => {
     await lay('access', 'crosswind')
@@ -380,6 +420,11 @@ describe('access', () => {
     await user.click(screen.getAllByRole('checkbox', { name: 'cannot be undone' })[0]!)
     expect(steps()[0]).not.toHaveProperty('consent')
     await user.click(screen.getAllByRole('checkbox', { name: 'cannot be undone' })[0]!)
+    await choose('Direction of step 1', /anticlockwise/)
+    await put('Turns of step 1', '2,5')
+    expect(steps()[0]).toMatchObject({ direction: 'anticlockwise', turns: 2.5 })
+    await choose('Direction of step 1', /pull/)
+    expect(screen.queryByLabelText('Turns of step 1')).toBeNull()
     await user.type(screen.getByLabelText('the next step'), 'Lift it off{Enter}')
     expect(steps().at(-1)).toMatchObject({ text: 'Lift it off', direction: 'none' })
   })

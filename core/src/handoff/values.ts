@@ -29,7 +29,7 @@ export const stepsOf = (s: Saber, tasks: readonly Task[]): Block[] =>
       kind: 'steps',
       title: say('task', { task: p.task }),
       steps: p.steps.map((st) => ({
-        text: st.text,
+        text: turned(st),
         ...(st.tool ? { tool: st.tool } : {}),
         ...cautionOf(st),
         ...(st.place ? { place: orNotRecorded(nameOf(s, st.place)) } : {}),
@@ -45,3 +45,7 @@ function cautionOf(st: Step): { caution?: string } {
   const all = [st.caution, undone].filter((x) => x)
   return all.length ? { caution: all.join(' ') } : {}
 }
+
+/** A step with how often it is turned, unless its own words say it. */
+const turned = (st: Step): string =>
+  st.turns && !/\bturns?\b/i.test(st.text) ? say('step.turned', { text: st.text, n: st.turns }) : st.text

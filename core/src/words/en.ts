@@ -160,6 +160,7 @@ export const en: Readonly<Record<SayingCode, string>> = {
   'chapter.words': 'A word with it',
   'chapter.requests': 'What you asked for, and where it is',
   'chapter.requests.head': '{column, select, wish {Your wish} answer {Answer} other {Where}}',
+  'step.turned': '{text}, {n, plural, =1 {one turn} =2 {two turns} =3 {three turns} other {# turns}}',
   'step.irreversible': 'This cannot be undone.{agreed, select, yes { Agreed by {who}, {on}.} other {}}',
   'request.text': '{text}{own, select, yes { (our own idea)} other {}}{several, select, yes { ({saber})} other {}}',
   'request.answer':

@@ -138,6 +138,7 @@ export interface Sayings {
   'chapter.words': Record<never, never>
   'chapter.requests': Record<never, never>
   'chapter.requests.head': { column: 'wish' | 'answer' | 'where' }
+  'step.turned': { text: Words; n: number }
   'step.irreversible': { who: Words; on: Words; agreed: 'yes' | 'no' }
   'request.text': { text: Words; saber: Words; several: 'yes' | 'no'; own: 'yes' | 'no' }
   'request.answer': { status: Words; answer: Words; answered: 'yes' | 'no' }

@@ -70,14 +70,7 @@ export function TextCell({
 }
 
 /** A whole number within limits; what is not one stays in the field with the rule beside it. */
-export function CountCell({
-  value,
-  onCommit,
-  label,
-  min = 1,
-  max,
-  className = '',
-}: {
+export function CountCell(props: {
   value: number
   onCommit: (v: number) => void
   label: string
@@ -85,21 +78,74 @@ export function CountCell({
   max: number
   className?: string
 }) {
-  const [wrong, setWrong] = useState('')
-  const d = useDraft(String(value), (text) => {
-    const n = Number(text.trim())
-    if (Number.isInteger(n) && n >= min && n <= max) {
-      setWrong('')
-      onCommit(n)
-    } else setWrong(`a whole number from ${min} to ${max}`)
-  })
+  const { min = 1, max, onCommit, value, ...rest } = props
+  return (
+    <RuledCell
+      {...rest}
+      value={String(value)}
+      rule={`a whole number from ${min} to ${max}`}
+      onCommit={(text) => {
+        const n = Number(text)
+        const good = text !== '' && Number.isInteger(n) && n >= min && n <= max
+        if (good) onCommit(n)
+        return good
+      }}
+    />
+  )
+}
+
+/** A number within limits that may be left out; a comma is taken for a point. */
+export function NumberCell(props: {
+  value: number | undefined
+  onCommit: (v: number | undefined) => void
+  label: string
+  max: number
+  placeholder?: string
+  className?: string
+}) {
+  const { max, onCommit, value, ...rest } = props
+  return (
+    <RuledCell
+      {...rest}
+      value={value === undefined ? '' : String(value)}
+      rule={`a number from 0 to ${max}`}
+      onCommit={(text) => {
+        const n = text === '' ? undefined : Number(text.replace(',', '.'))
+        const good = n === undefined || (Number.isFinite(n) && n >= 0 && n <= max)
+        if (good) onCommit(n)
+        return good
+      }}
+    />
+  )
+}
+
+/** A field that says its rule when what was typed does not keep it; the typed text stays. */
+function RuledCell({
+  value,
+  onCommit,
+  label,
+  rule,
+  placeholder,
+  className = '',
+}: {
+  value: string
+  /** False where the rule is not kept. */
+  onCommit: (text: string) => boolean
+  label: string
+  rule: string
+  placeholder?: string
+  className?: string
+}) {
+  const [wrong, setWrong] = useState(false)
+  const d = useDraft(value, (text) => setWrong(!onCommit(text.trim())))
   return (
     <span className={className}>
       <input
         className="cell"
-        inputMode="numeric"
+        inputMode="decimal"
         aria-label={label}
-        aria-invalid={!!wrong}
+        aria-invalid={wrong}
+        placeholder={placeholder}
         value={d.draft}
         onFocus={d.focus}
         onBlur={d.commit}
@@ -111,7 +157,7 @@ export function CountCell({
       />
       {wrong ? (
         <span role="alert" className="text-stop text-[0.8rem]">
-          {wrong}
+          {rule}
         </span>
       ) : null}
     </span>

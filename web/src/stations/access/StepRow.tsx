@@ -1,5 +1,5 @@
 import { DIRECTIONS, type Saber, type Step, type Task } from '@nubrin/core/record'
-import { CheckBox, RefPicker, RemoveButton, SelectCell, setText, TextCell } from '../../kit'
+import { CheckBox, NumberCell, RefPicker, RemoveButton, SelectCell, setText, TextCell } from '../../kit'
 import { later } from '../../later'
 import { useEditSaber, useLight, useRemove } from '../../store/commission'
 
@@ -39,7 +39,7 @@ export function StepRow({ saber, task, step: s, n }: { saber: Saber; task: Task;
         />
         <RemoveButton what={`step ${n}`} onClick={() => remove(`step:${s.id}`)} />
       </div>
-      <div className="grid grid-cols-[150px_140px_1fr_1fr_auto] gap-2 pl-7">
+      <div className="grid grid-cols-[150px_132px_56px_1fr_1fr_auto] gap-2 pl-7">
         <RefPicker
           label={`Place of step ${n}`}
           saber={saber}
@@ -53,6 +53,17 @@ export function StepRow({ saber, task, step: s, n }: { saber: Saber; task: Task;
           words={(d) => TURN[d]}
           onCommit={(v) => set((x) => void (x.direction = v))}
         />
+        {s.direction.endsWith('clockwise') ? (
+          <NumberCell
+            label={`Turns of step ${n}`}
+            placeholder="turns"
+            max={99}
+            value={s.turns}
+            onCommit={(v) => set((x) => void (v === undefined ? delete x.turns : (x.turns = v)))}
+          />
+        ) : (
+          <span />
+        )}
         <TextCell
           label={`Tool of step ${n}`}
           placeholder="tool"

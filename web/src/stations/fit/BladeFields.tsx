@@ -19,6 +19,7 @@ const OWN: Record<Blade['kind'], readonly (readonly [FactKey, string, SizeKind?]
     ['density', 'pixels per metre'],
     ['channelCurrent', 'per channel'],
     ['idleCurrent', 'idle, per pixel'],
+    ['stripResistance', 'a metre of strip'],
   ],
   string: [
     ['groups', 'groups'],
@@ -30,7 +31,14 @@ const OWN: Record<Blade['kind'], readonly (readonly [FactKey, string, SizeKind?]
   inHilt: [],
   plug: [],
 }
-const DATASHEET = new Set<FactKey>(['density', 'channelCurrent', 'idleCurrent', 'groupCurrent', 'forwardVolts'])
+const DATASHEET = new Set<FactKey>([
+  'density',
+  'channelCurrent',
+  'idleCurrent',
+  'groupCurrent',
+  'forwardVolts',
+  'stripResistance',
+])
 
 /** The figures of a blade, those of every blade and those of its kind. */
 export function BladeFields({

@@ -1,6 +1,6 @@
 import { standardKey } from '@nubrin/core/fit'
 import { CLIENT_MAY, Fastener, HEADS, type Saber, SCREW_PURPOSES, keyWords as words } from '@nubrin/core/record'
-import { CheckBox, FactField, Labelled, SelectCell, TextCell } from '../../kit'
+import { CheckBox, FactField, Labelled, SelectCell, setText, TextCell } from '../../kit'
 import { useEditHilt, useRemove } from '../../store/commission'
 import { Sheet } from './Sheet'
 
@@ -90,6 +90,9 @@ export function FastenerSheet({ saber, fastener: x }: { saber: Saber; fastener: 
           loose at the moment
         </CheckBox>
       </div>
+      <Labelled label="note">
+        <TextCell label="Screw note" value={x.note ?? ''} onCommit={(v) => set((y) => setText(y, 'note', v))} />
+      </Labelled>
     </Sheet>
   )
 }

@@ -1,5 +1,5 @@
 import { Saber } from '@nubrin/core/record'
-import { FactField, Labelled, SelectCell } from '../../kit'
+import { FactField, Labelled, SelectCell, setText, TextCell } from '../../kit'
 import { useEditSaber } from '../../store/commission'
 
 const CUT_WORDS: Record<Saber['cutPower'], string> = {
@@ -14,7 +14,7 @@ const CUT_WORDS: Record<Saber['cutPower'], string> = {
 export function UseProfile({ saber }: { saber: Saber }) {
   const editSaber = useEditSaber()
   return (
-    <div className="grid grid-cols-4 gap-3">
+    <div className="grid grid-cols-3 gap-3">
       <FactField
         label="share of time lit"
         value={saber.use.litShare}
@@ -36,6 +36,21 @@ export function UseProfile({ saber }: { saber: Saber }) {
         source="configured"
         onCommit={(f) => editSaber('volume', (s) => void (s.use.volume = f))}
       />
+      <FactField
+        label="highest volume"
+        value={saber.use.highestVolume}
+        of={Saber.properties.use.properties.highestVolume}
+        source="configured"
+        onCommit={(f) => editSaber('volume', (s) => void (s.use.highestVolume = f))}
+      />
+      <Labelled label="firmware">
+        <TextCell
+          label="Firmware"
+          placeholder="as the board names it"
+          value={saber.firmware ?? ''}
+          onCommit={(v) => editSaber('firmware', (s) => setText(s, 'firmware', v))}
+        />
+      </Labelled>
       <Labelled label="power is cut by">
         <SelectCell
           label="Power is cut by"

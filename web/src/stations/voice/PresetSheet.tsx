@@ -33,6 +33,9 @@ export function PresetSheet({ saber, preset: p, n }: { saber: Saber; preset: Pre
         <Labelled label="font">
           <TextCell label="Font" value={p.font} onCommit={(v) => set((x) => void (x.font = v))} />
         </Labelled>
+        <Labelled label="style">
+          <TextCell label="Style" value={p.style ?? ''} onCommit={(v) => set((x) => setText(x, 'style', v))} />
+        </Labelled>
         <Labelled label="asked for by">
           <TextCell
             label="Asked for by"
@@ -58,6 +61,13 @@ export function PresetSheet({ saber, preset: p, n }: { saber: Saber; preset: Pre
           of={Preset.properties.extendMs}
           source="configured"
           onCommit={(f) => set((x) => void (x.extendMs = f))}
+        />
+        <FactField
+          label="goes back in"
+          value={p.retractMs}
+          of={Preset.properties.retractMs}
+          source="configured"
+          onCommit={(f) => set((x) => void (x.retractMs = f))}
         />
         <FactField
           label="flashes, a second"

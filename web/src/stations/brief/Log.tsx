@@ -1,0 +1,56 @@
+import { LOG_KINDS } from '@nubrin/core/record'
+import { freshId, todayIso } from '../../data'
+import { AddLine, DateCell, NumberCell, RemoveButton, SelectCell, TextCell } from '../../kit'
+import { useEdit, useEditEntry, useOrder, useRemove } from '../../store/commission'
+
+/** What happened on the way, day by day: the shop's own, never printed. */
+export function Log() {
+  const order = useOrder()
+  const edit = useEdit()
+  const set = useEditEntry('log')
+  const remove = useRemove()
+  return (
+    <section aria-label="The shop’s log">
+      <h2 className="h2">What happened on the way</h2>
+      {order.log
+        .toSorted((a, b) => b.on.localeCompare(a.on))
+        .map((x) => (
+          <div key={x.id} className="border-rule border-b pb-1">
+            <div className="flex items-center gap-1">
+              <TextCell
+                label={`Entry of ${x.on}`}
+                className="font-medium"
+                value={x.text}
+                onCommit={(v) => set('log', x.id, (y) => void (y.text = v))}
+              />
+              <RemoveButton what={`the entry of ${x.on}`} onClick={() => remove(`entry:${x.id}`)} />
+            </div>
+            <div className="grid grid-cols-[minmax(0,1fr)_96px_64px] items-center gap-2 pr-8">
+              <DateCell
+                label={`Day of the entry of ${x.on}`}
+                value={x.on}
+                onCommit={(v) => set('log', x.id, (y) => void (y.on = v ?? y.on))}
+              />
+              <SelectCell
+                label={`Kind of the entry of ${x.on}`}
+                value={x.kind}
+                options={LOG_KINDS}
+                onCommit={(v) => set('log', x.id, (y) => void (y.kind = v))}
+              />
+              <NumberCell
+                label={`Hours of the entry of ${x.on}`}
+                placeholder="hours"
+                max={200}
+                value={x.hours}
+                onCommit={(v) => set('log', x.id, (y) => void (v === undefined ? delete y.hours : (y.hours = v)))}
+              />
+            </div>
+          </div>
+        ))}
+      <AddLine
+        label="what happened"
+        onAdd={(text) => edit('log', (d) => void d.log.push({ id: freshId(), on: todayIso(), text, kind: 'work' }))}
+      />
+    </section>
+  )
+}
