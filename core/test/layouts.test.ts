@@ -178,7 +178,7 @@ describe('the layout search', () => {
         expect(mine).toHaveLength(result.feasible)
         expect(new Set(mine.map((m) => m.key)).size).toBe(mine.length)
       }),
-      { numRuns: 120 },
+      { numRuns: 40 },
     )
   })
   test('the best are those that no other layout covers, and each worth appears once', () => {
@@ -190,7 +190,7 @@ describe('the layout search', () => {
         expect(new Set(best.map(String))).toEqual(new Set(all.filter((w) => !covered(w)).map(String)))
         expect(new Set(best.map(String)).size).toBe(best.length)
       }),
-      { numRuns: 100 },
+      { numRuns: 50 },
     )
   })
   test('a row is said to go in exactly when some layout has it, and the millimetre named is enough', () => {
@@ -217,7 +217,7 @@ describe('the layout search', () => {
           expect(room(v.mm - 0.01)).toBe(false)
         })
       }),
-      { numRuns: 60 },
+      { numRuns: 20 },
     )
   })
   test('in a tapering bore the places it names hold when probed at a thousand points', () => {
