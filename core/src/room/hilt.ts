@@ -52,7 +52,7 @@ interface Closed {
 const OPEN_END: Closed = { engagement: 0, spigot: 'this' }
 
 /** Most of the shorter section that a joint takes; what is entered deeper is asked back, and drawn as this. */
-export const DEEPEST_JOINT = 0.5
+const DEEPEST_JOINT = 0.5
 /** How long the narrow place of a joint is taken to be where no length of its thread is known, mm. */
 const NECK = 1
 

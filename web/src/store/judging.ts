@@ -2,7 +2,7 @@ import type { Finding } from '@nubrin/core/judge'
 import type { Commission } from '@nubrin/core/record'
 import { todayIso } from '../data'
 
-let code: typeof import('./judge-code') | undefined
+let rules: ReadonlyMap<string, string> = new Map()
 let judge: ((record: Commission, today: string) => Finding[]) | undefined
 let coming: Promise<void> | undefined
 
@@ -10,7 +10,7 @@ let coming: Promise<void> | undefined
 export function fetchChecks(): Promise<void> {
   coming ??= import('./judge-code').then(
     (m) => {
-      code = m
+      rules = new Map(m.CHECKS.map((c) => [c.id, `${c.rule} (${c.source})`]))
       judge = m.makeJudge()
     },
     (e) => {
@@ -25,7 +25,4 @@ export function fetchChecks(): Promise<void> {
 export const judged = (record: Commission): Finding[] | undefined => judge?.(record, todayIso())
 
 /** The rule behind a finding and where it comes from. */
-export function ruleOf(check: string): string {
-  const c = code?.CHECKS.find((x) => x.id === check)
-  return c ? `${c.rule} (${c.source})` : ''
-}
+export const ruleOf = (check: string): string => rules.get(check) ?? ''
