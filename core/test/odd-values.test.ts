@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { cadDxf, drawSection, drawUnrolled, svgOf } from '@nubrin/core/drawing'
+import { fact } from '@nubrin/core/facts'
 import { balance, proposePacking, shoppingList } from '@nubrin/core/fit'
 import { buildHandoff } from '@nubrin/core/handoff'
 import { nestedDeeper, readCommission, readPartsCsv } from '@nubrin/core/import'
@@ -44,10 +45,25 @@ const failed = (c: Commission): string[] => {
   }
 }
 
+/** A small order whose hilt is closed, whose sections stand in each other, and which has an opening in its rear face. */
+function closed(): Commission {
+  const c = demo('first-lantern')
+  const { hilt, parts } = c.sabers[0]!
+  const mm = (v: number) => fact(v, 'mm', 'measured')
+  hilt.endWall = mm(3)
+  for (const s of hilt.sections) s.joint = { kind: 'thread', length: mm(8), engagement: mm(6), passes: mm(20) }
+  hilt.openings.push({
+    ...{ id: 'rear', name: 'slot', kind: 'vent', face: 'rear', at: mm(0), clock: fact(0, 'deg') },
+    ...{ length: mm(5), width: mm(12), fromAxis: mm(7) },
+  })
+  parts.push({ id: 'coil', kind: 'spring', name: 'coil', specs: { leastCell: mm(60) } })
+  return c
+}
+
 describe('whatever number stands in a record', () => {
   // Every number that the demo orders have, once by its field, in the smallest order that has it.
   const fields = new Map(
-    demoCommissions(TODAY)
+    [...demoCommissions(TODAY), closed()]
       .toSorted((a, b) => leaves(b, 'number').length - leaves(a, 'number').length)
       .flatMap((c) =>
         leaves(c, 'number').map((path) => [path.filter((k) => typeof k === 'string').join('.'), { c, path }]),
@@ -58,6 +74,19 @@ describe('whatever number stands in a record', () => {
     for (const [field, { c, path }] of fields) for (const f of failed(put(c, [path], value))) seen.push(`${field} ${f}`)
     expect(fields.size).toBeGreaterThan(100)
     expect(seen).toEqual([])
+  })
+  test.each(['this', 'next'] as const)('sections that would swallow each other, the end of %s going in', (spigot) => {
+    const c = demo('reed-warden')
+    for (const s of c.sabers[0]!.hilt.sections)
+      s.joint = {
+        kind: 'thread',
+        engagement: fact(1000, 'mm', 'measured'),
+        passes: fact(0.001, 'mm', 'measured'),
+        spigot,
+      }
+    expect(failed(c)).toEqual([])
+    const shape = layOut(c.sabers[0]!.hilt)
+    for (const s of shape.sections) expect(s.x1 - s.x0).toBeGreaterThan(0)
   })
   test('a value that no saber can have is named, and nothing is computed from it', () => {
     const c = demo('reed-warden')

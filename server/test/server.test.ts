@@ -4,6 +4,7 @@ import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import { reviewLayout } from '@nubrin/core/fit'
 import { writeCommission } from '@nubrin/core/import'
+import { FORMAT_VERSION } from '@nubrin/core/record'
 import { makeSounds } from '@nubrin/demo'
 import mariadb from 'mariadb'
 import sharp from 'sharp'
@@ -283,7 +284,7 @@ describe('planning', () => {
   test('a record kept by an older version is read as it is now, and rewritten by the next save', async () => {
     await sql("UPDATE commissions SET record = JSON_SET(record, '$.version', 1) WHERE id = 'first-lantern'")
     const { revision, record } = (await me.ask('GET', '/commissions/first-lantern')).body
-    expect(record.version).toBe(3)
+    expect(record.version).toBe(FORMAT_VERSION)
     const saved = await me.ask('PATCH', '/commissions/first-lantern', {
       base: revision,
       ops: [{ op: 'set', at: '/brief', value: 'older' }],
@@ -293,7 +294,7 @@ describe('planning', () => {
       Number(
         (await sql("SELECT JSON_VALUE(record, '$.version') AS v FROM commissions WHERE id = 'first-lantern'"))[0].v,
       ),
-    ).toBe(3)
+    ).toBe(FORMAT_VERSION)
   })
 })
 

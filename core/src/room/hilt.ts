@@ -51,8 +51,8 @@ interface Closed {
 }
 const OPEN_END: Closed = { engagement: 0, spigot: 'this' }
 
-/** Most of the shorter section that a joint takes; what is entered deeper is asked back, and drawn as this. */
-const DEEPEST_JOINT = 0.5
+/** Most of the shorter section that a joint takes, so that something is seen of one held at both ends; what is entered deeper is asked back, and drawn as this. */
+const DEEPEST_JOINT = 0.49
 /** How long the narrow place of a joint is taken to be where no length of its thread is known, mm. */
 const NECK = 1
 
@@ -135,7 +135,7 @@ export function layOut(hilt: Hilt): HiltShape {
   for (const [i, section] of line.entries()) {
     const length = sized(section.length) ?? STAND_IN.length
     if (sized(section.length) === undefined) complete = false
-    lengthTol += section.length.tol ?? 0
+    lengthTol += (section.length.tol ?? 0) + (line[i + 1] ? (section.joint.engagement?.tol ?? 0) : 0)
     const outside = sized(section.outside) ?? STAND_IN.outside
     const bore = sized(section.bore) ?? STAND_IN.bore
     const worst = [section.length, section.outside, section.bore].map(certainty)

@@ -51,7 +51,7 @@ export const jointDepth = check<{
   words: {
     deep: (p) => ({
       title: `${p.section} and ${p.next} cannot stand ${mm(p.engagement)} in each other`,
-      detail: `Half the shorter of the two is ${mm(p.most)}; no more is taken off the hilt’s length.`,
+      detail: `The shorter of the two takes ${mm(p.most)} at most; no more is taken off the hilt’s length.`,
       remedy: 'Measure how far the end goes in.',
     }),
     thread: (p) => ({
