@@ -405,6 +405,15 @@ describe('a search on a saber', () => {
       { name: expect.stringMatching(/^a cell that gives the [\d.]+ A of full white, or a search with any$/) },
     ])
   })
+  test('before a closed end a speaker keeps its air, and more where more is wished', () => {
+    const from = (endWall: number | undefined, grille: number) => {
+      const s = done()
+      if (endWall === undefined) delete s.hilt.endWall
+      else s.hilt.endWall = fact(endWall, 'mm', 'measured')
+      return prepareLayouts(s, GENERIC_CATALOGUE, { ...wish, grille, faces: ['pommel'] }, TODAY).problem.grille
+    }
+    expect([from(undefined, 0), from(undefined, 2), from(3, 0), from(3, 2)]).toEqual([0, 2, 3.5, 5])
+  })
   test('a button without a place stands at the first free opening made for it, and keeps the cell out there', () => {
     const s = done()
     const [rear, front] = s.parts.filter((q) => q.kind === 'switch')

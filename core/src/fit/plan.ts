@@ -6,6 +6,7 @@ import { cavityOf, type Interval, onAxis, openingSpan, spanOf } from '../room'
 import { formatNumber } from '../units'
 import { exchange, exchanged } from './alternatives'
 import { balance } from './balance'
+import { GRILLE_AIR } from './clamp'
 import type { Arrangement, Candidate, Layout, LayoutProblem } from './search'
 import { seatAll } from './seats'
 import { spacersFor } from './spacers'
@@ -167,7 +168,8 @@ export function prepareLayouts(
       mayLieInLine: wish.inLine,
       faces: wish.faces,
       heard: vents,
-      grille: wish.grille,
+      // Before a closed end a cone needs its air as before a grille.
+      grille: cavity.x0 > 0 ? cavity.x0 + Math.max(wish.grille, GRILLE_AIR) : wish.grille,
       fixed:
         rest.mass.ok && rest.centre.ok && weighed
           ? { mass: rest.mass.value, moment: rest.mass.value * rest.centre.value }

@@ -36,7 +36,7 @@ export interface LayoutProblem {
   faces: ('pommel' | 'emitter')[]
   /** Stretches in which the speaker's face must lie to be heard: vents and grilles with their reach. Empty: anywhere. */
   heard: Interval[]
-  /** Air kept behind a speaker's face at the pommel's grille, mm. */
+  /** Where the face of a speaker that looks at the pommel begins at the earliest: clear of the grille or the closed end, mm. */
   grille: number
   /** Mass and moment of all that does not change: hilt, buttons, fixed parts; g and g·mm. */
   fixed: { mass: number; moment: number }
