@@ -16,6 +16,8 @@ export function drawMeasures({ pen, shape, saber, x, y, axisY, view }: Canvas) {
   )
   const dimY = Math.max(16, topY - 22)
   const arms = armsOf(shape)
+  /** An arm reaches down past the names and the seat. */
+  const below = arms.some((a) => a.sign < 0)
   const [armed, reach] = [arms.length ? shape.sections.at(-1) : undefined, quillonReach(shape)]
   /** Thin lines from the hilt to a measure that stands further out. */
   const leads = (from: number, to: number, ...xs: number[]) => {
@@ -39,7 +41,7 @@ export function drawMeasures({ pen, shape, saber, x, y, axisY, view }: Canvas) {
   let lastEnd = -Infinity
   for (const s of shape.sections) {
     const ref = refTo('section', s.section.id)
-    if (s === armed && arms.some((a) => a.sign < 0)) {
+    if (s === armed && below) {
       pen.text([x(s.x1) + 8, bottomY + 15], s.section.name, 'label', 'start', ref)
       continue
     }
@@ -54,7 +56,6 @@ export function drawMeasures({ pen, shape, saber, x, y, axisY, view }: Canvas) {
     const span = socketSpan(saber, k.id, shape)
     if (!span || inArm(shape, k)) continue
     const c = certainty(k.depth)
-    const below = arms.some((a) => a.sign < 0)
     const at = below ? Math.min(y(-reach) + 14, view.height - 8) : bottomY + 34
     if (below) leads(bottomY, at, x(span.x0), x(span.x1))
     pen.dimension(

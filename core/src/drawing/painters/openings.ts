@@ -10,8 +10,9 @@ const worstOf = (facts: Parameters<typeof certainty>[0][]): Certainty => {
 }
 
 /** Openings that face the cut show as gaps in the wall; those on the near side as an outline on it. */
-export function drawOpening({ pen, x, y, shape, spots, saber }: Canvas, o: Opening) {
-  if (o.face === 'rear') return drawInRear({ pen, x, y, spots, saber }, o)
+export function drawOpening(canvas: Canvas, o: Opening) {
+  if (o.face === 'rear') return drawInRear(canvas, o)
+  const { pen, x, y, shape, spots } = canvas
   const at = known(o.at)
   const length = known(o.length)
   if (at === undefined || length === undefined) return
@@ -39,7 +40,7 @@ export function drawOpening({ pen, x, y, shape, spots, saber }: Canvas, o: Openi
 }
 
 /** One in the rear face is a gap through the end wall where the cut meets it, else an outline on it. */
-function drawInRear({ pen, x, y, spots, saber }: Pick<Canvas, 'pen' | 'x' | 'y' | 'spots' | 'saber'>, o: Opening) {
+function drawInRear({ pen, x, y, spots, saber }: Canvas, o: Opening) {
   const length = known(o.length)
   const span = openingSpan(saber.hilt, o)
   if (length === undefined || !span) return

@@ -14,12 +14,15 @@ const WALL_ROLE: Record<string, { hatch: Role | 'none'; gap: number }> = {
   wood: { hatch: 'hatchBand', gap: HATCH_GAP * 2.2 },
 }
 
+/** How the cut wall of a section is hatched. */
+const styleOf = (s: PlacedSection) => WALL_ROLE[s.section.material] ?? { hatch: 'hatch' as const, gap: HATCH_GAP * 1.5 }
+
 /** The cut walls above and below the axis, one quadrilateral for each pair of profile pieces, hatched. */
 export function drawWalls({ pen, spots, x, y, shape }: Canvas, s: PlacedSection, index: number) {
   // Where another section's end stands in this one, its bore is the inside of the wall.
   const bores = shape.sections.flatMap((q) => clipped(q.bore, s.x0, s.x1)).sort((a, b) => a.x0 - b.x0)
   const cuts = [...new Set([...s.outer, ...bores].flatMap((p) => [p.x0, p.x1]))].sort((a, b) => a - b)
-  const style = WALL_ROLE[s.section.material] ?? { hatch: 'hatch' as const, gap: HATCH_GAP * 1.5 }
+  const style = styleOf(s)
   const lean = index % 2 ? -1 : 1
   const at = (list: PlacedSection['outer'], from: number, to: number) => {
     const p = list.find((q) => q.x0 <= from + 1e-9 && q.x1 >= to - 1e-9)!
@@ -72,7 +75,7 @@ export function drawEndWall({ pen, x, y, shape, saber, spots }: Canvas) {
     [x(wall), y(-r)],
     [x(0), y(-r)],
   ]
-  const style = WALL_ROLE[first.section.material] ?? { hatch: 'hatch' as const, gap: HATCH_GAP * 1.5 }
+  const style = styleOf(first)
   pen.path(quad, 'wall', { closed: true, ref: refTo('section', first.section.id) })
   if (style.hatch !== 'none') for (const l of hatch(quad, style.gap, -1)) pen.path(l, style.hatch)
   const sure = certainty(endWall)

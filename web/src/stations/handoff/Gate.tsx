@@ -1,18 +1,17 @@
-import { gateOf } from '@nubrin/core/judge'
 import { Link } from 'react-router'
 import { todayIso } from '../../data'
 import { Mark, NotJudged, RemoveButton, SetAside } from '../../kit'
 import { STATION_NAME } from '../../names'
-import { useBench, useEdit, useOrder } from '../../store/commission'
+import { useEdit, useOrder } from '../../store/commission'
 import { useSession } from '../../store/session'
+import { useGate } from './useGate'
 
 /** What stands against shipping, each to be resolved or set aside by name with a reason. */
 export function Gate() {
   const order = useOrder()
   const edit = useEdit()
   const me = useSession((s) => s.person?.name ?? '')
-  const gate = gateOf(useBench((b) => b.findings))
-  const judged = useBench((b) => b.judged === 'yes')
+  const gate = useGate()
   const who = (saber?: string) =>
     saber && order.sabers.length > 1 ? `${order.sabers.find((s) => s.id === saber)?.name}: ` : ''
   const setAside = (key: string, title: string) => (name: string, reason: string) =>
@@ -22,7 +21,7 @@ export function Gate() {
   return (
     <section aria-label="The gate">
       <h2 className="h2">
-        {!judged ? (
+        {!gate ? (
           <NotJudged />
         ) : gate.length ? (
           `${gate.length} ${gate.length === 1 ? 'thing stands' : 'things stand'} against shipping`
@@ -30,13 +29,13 @@ export function Gate() {
           'The gate is open'
         )}
       </h2>
-      {gate.length || !judged ? null : (
+      {gate?.length !== 0 ? null : (
         <p className="text-fine flex items-center gap-2">
           <Mark level="fine" /> Nothing stands against shipping.
         </p>
       )}
       <ul>
-        {gate.map((f) => (
+        {gate?.map((f) => (
           <li key={f.key} className="border-rule flex items-start gap-2 border-b py-1.5">
             <span className="mt-0.5">
               <Mark level={f.level} size={16} />

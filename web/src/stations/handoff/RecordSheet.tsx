@@ -1,4 +1,3 @@
-import { gateOf } from '@nubrin/core/judge'
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { call, publicLink, refusalText, todayIso, urlOf } from '../../data'
@@ -6,6 +5,7 @@ import { DateCell, Labelled, Refused, SelectCell, setText, TextCell } from '../.
 import { useBench, useEdit, useOrder } from '../../store/commission'
 import { useSession } from '../../store/session'
 import { IssuedList } from './IssuedList'
+import { useGate } from './useGate'
 
 /** The handoff record: paper, a word with it, the PDF, and its issue to the client. */
 export function RecordSheet() {
@@ -13,8 +13,7 @@ export function RecordSheet() {
   const edit = useEdit()
   const me = useSession((s) => s.person?.name ?? '')
   const flush = useBench((b) => b.flush)
-  const judged = useBench((b) => b.judged === 'yes')
-  const open = gateOf(useBench((b) => b.findings)).length === 0 && judged
+  const open = useGate()?.length === 0
   const asked = useQueryClient()
   const [link, setLink] = useState('')
   const [wrong, setWrong] = useState('')

@@ -10,39 +10,28 @@ const CUT_WORDS: Record<Saber['cutPower'], string> = {
   deepSleep: 'deep sleep only',
   none: 'nothing',
 }
+/** Figures of its use, each with its words and what changing it is called. */
+const FACTS = [
+  ['litShare', 'share of time lit', 'use'],
+  ['brightness', 'brightness', 'use'],
+  ['volume', 'shipped volume', 'volume'],
+  ['highestVolume', 'highest volume', 'volume'],
+] as const
 /** How the saber is used: what runtime and loudness are worked out from. */
 export function UseProfile({ saber }: { saber: Saber }) {
   const editSaber = useEditSaber()
   return (
     <div className="grid grid-cols-3 gap-3">
-      <FactField
-        label="share of time lit"
-        value={saber.use.litShare}
-        of={Saber.properties.use.properties.litShare}
-        source="configured"
-        onCommit={(f) => editSaber('use', (s) => void (s.use.litShare = f))}
-      />
-      <FactField
-        label="brightness"
-        value={saber.use.brightness}
-        of={Saber.properties.use.properties.brightness}
-        source="configured"
-        onCommit={(f) => editSaber('use', (s) => void (s.use.brightness = f))}
-      />
-      <FactField
-        label="shipped volume"
-        value={saber.use.volume}
-        of={Saber.properties.use.properties.volume}
-        source="configured"
-        onCommit={(f) => editSaber('volume', (s) => void (s.use.volume = f))}
-      />
-      <FactField
-        label="highest volume"
-        value={saber.use.highestVolume}
-        of={Saber.properties.use.properties.highestVolume}
-        source="configured"
-        onCommit={(f) => editSaber('volume', (s) => void (s.use.highestVolume = f))}
-      />
+      {FACTS.map(([key, label, deed]) => (
+        <FactField
+          key={key}
+          label={label}
+          value={saber.use[key]}
+          of={Saber.properties.use.properties[key]}
+          source="configured"
+          onCommit={(f) => editSaber(deed, (s) => void (s.use[key] = f))}
+        />
+      ))}
       <Labelled label="firmware">
         <TextCell
           label="Firmware"
