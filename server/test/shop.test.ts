@@ -9,6 +9,7 @@ import { makeSounds } from '@nubrin/demo'
 import mariadb from 'mariadb'
 import { Secret, TOTP } from 'otpauth'
 import sharp from 'sharp'
+import { isLoopback } from '../src/http/limits'
 import { sha256 } from '../src/ids'
 import { type Server, startServer, Visitor, zip } from './harness'
 
@@ -306,6 +307,23 @@ describe('people', () => {
     const before = await sql('SELECT SUM(CRC32(CONCAT(data, expires))) AS n FROM sessions')
     for (let i = 0; i < 5; i++) await me.ask('GET', '/commissions/crosswind')
     expect(await sql('SELECT SUM(CRC32(CONCAT(data, expires))) AS n FROM sessions')).toEqual(before)
+  })
+  test('a session lives on with its use: the cookie is given anew when that is noted, and not at each read', async () => {
+    const there = new Visitor(server.url)
+    await there.signIn('osk')
+    const mine = "JSON_VALUE(data, '$.user.name') = 'Osk'"
+    const soon = new Date(Date.now() + 86_400_000)
+    await sql(
+      `UPDATE sessions SET expires = ?, data = JSON_SET(data, '$.seen', ?, '$.cookie.expires', ?) WHERE ${mine}`,
+      [soon, new Date(Date.now() - 3 * 3_600_000).toISOString(), soon.toISOString()],
+    )
+    const first = await there.raw('GET', '/rack')
+    const [cookie] = first.headers.getSetCookie()
+    const until = Date.parse(/Expires=([^;]+)/.exec(cookie ?? '')?.[1] ?? '')
+    expect(until).toBeGreaterThan(Date.now() + 13 * 86_400_000)
+    const [{ kept }] = await sql(`SELECT MAX(expires) AS kept FROM sessions WHERE ${mine}`)
+    expect(Number(kept)).toBeGreaterThan(Date.now() + 13 * 86_400_000)
+    expect((await there.raw('GET', '/rack')).headers.getSetCookie()).toEqual([])
   })
 })
 
@@ -612,6 +630,13 @@ describe('what is asked oddly', () => {
       request(`${server.url}/api/health`, { headers: { host: 'evil.example' } }, (r) => done(r.statusCode!)).end()
     })
     expect(other).toBe(421)
+  })
+  test('answers travel as they are on this machine, and are pressed for whoever comes from elsewhere', async () => {
+    expect(['127.0.0.1', '::1', '::ffff:127.0.0.1'].every(isLoopback)).toBe(true)
+    expect(['10.0.0.1', '2001:db8::1', '::ffff:10.0.0.1', '1127.0.0.1', undefined].some(isLoopback)).toBe(false)
+    const plain = await me.raw('GET', '/commissions/crosswind')
+    expect(plain.headers.get('content-encoding')).toBeNull()
+    expect(await plain.json()).toMatchObject({ record: { id: 'crosswind' } })
   })
   test('health tells of each part, answers carry an id, and what is private is not kept', async () => {
     const res = await me.raw('GET', '/health')

@@ -11,7 +11,7 @@ import type { Tables } from '../db/models'
 import { transact } from '../db/transact'
 import { Invalid, NotFound } from '../http/problem'
 import { JsonText, notAllowed, serve } from '../http/serve'
-import { newId, sha256 } from '../ids'
+import { fileHash, newId } from '../ids'
 import { type Accepted, accept } from '../media/accept'
 import type { Library } from '../media/library'
 import type { Work } from '../work/kinds'
@@ -125,7 +125,7 @@ function takingIn(r: Router, store: Commissions, library: Library, work: Work) {
       for (const [hash, bytes] of media) {
         const a = await accept(bytes, `media/${hash}`, work)
         good.push(a)
-        found.set(hash, { hash: sha256(a.bytes), type: a.type })
+        found.set(hash, { hash: await fileHash(a.bytes), type: a.type })
       }
       const clean = withMedia(record, found)
       return store.create(who, query.as === 'copy' ? asCopy(clean, newId) : clean, {

@@ -26,7 +26,7 @@ import { rackRoutes } from '../rack/routes'
 import { shelfRoutes } from '../shelf/routes'
 import type { Work } from '../work/kinds'
 import { healthOf } from './health'
-import { knownHost, readablePath, verifyDepth } from './limits'
+import { isLoopback, knownHost, readablePath, verifyDepth } from './limits'
 import { requestLog } from './log'
 import { HttpProblem, NotFound, onError } from './problem'
 import { serve } from './serve'
@@ -69,7 +69,8 @@ export function createApp({ config, db, store, files, work, pegs, cookieSecret, 
   )
   // Answers are made once and read once: neither a strong pressing nor a sum over them pays.
   app.set('etag', false)
-  app.use(compression({ level: 1 }))
+  // Whoever asks from this machine has no slow line; through a proxy it is the browser's address that counts.
+  app.use(compression({ level: 1, filter: (req, res) => !isLoopback(req.ip) && compression.filter(req, res) }))
 
   const api = express.Router()
   api.use((_req, res, next) => {

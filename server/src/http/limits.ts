@@ -21,6 +21,9 @@ export const readablePath: RequestHandler = (req, res, next) => {
   }
 }
 
+/** Whether an address, as the network gives it, is this machine's own. */
+export const isLoopback = (ip: string | undefined) => /^(::1|(::ffff:)?127\.\d+\.\d+\.\d+)$/.test(ip ?? '')
+
 const LOOPBACK = /^(localhost|127\.\d+\.\d+\.\d+|\[::1\])$/
 /** Answers only under names that are this server's: another name may be somebody's page that points here. */
 export const knownHost =

@@ -2,7 +2,7 @@ import { existsSync } from 'node:fs'
 import { mkdir, readFile, rename, rm, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import { NotFound } from '../http/problem'
-import { newId, sha256 } from '../ids'
+import { fileHash, newId } from '../ids'
 
 /** Files by the hash of their content: the same photo is stored once. */
 export interface Files {
@@ -22,7 +22,7 @@ export class FolderFiles implements Files {
   constructor(private readonly folder: string) {}
 
   async put(bytes: Uint8Array): Promise<string> {
-    const hash = sha256(bytes)
+    const hash = await fileHash(bytes)
     const path = this.path(hash)
     if (!existsSync(path)) {
       await mkdir(join(this.folder, hash.slice(0, 2)), { recursive: true })
@@ -59,7 +59,7 @@ export class MemoryFiles implements Files {
   private readonly kept = new Map<string, Buffer>()
 
   async put(bytes: Uint8Array): Promise<string> {
-    const hash = sha256(bytes)
+    const hash = await fileHash(bytes)
     this.kept.set(hash, Buffer.from(bytes))
     return hash
   }

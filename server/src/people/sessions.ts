@@ -49,7 +49,6 @@ export function sessions(db: Tables, cookieSecret: string, port: number): Reques
     name: cookieName(port),
     resave: false,
     saveUninitialized: false,
-    rolling: true,
     cookie: { httpOnly: true, sameSite: 'lax', secure: 'auto', maxAge: LIFE },
   })
   const note: RequestHandler = (req, _res, next) => {
