@@ -598,6 +598,8 @@ describe('a phone at the bench', () => {
     const { link } = (await me.ask('POST', '/commissions/crosswind/phone', {})).body
     const phone = new Visitor(server.url)
     const path = link.replace('/up/', '/up/')
+    const { expires } = (await phone.ask('GET', path)).body
+    expect(Math.abs(Date.parse(expires) - Date.now() - 3_600_000)).toBeLessThan(60_000)
     expect((await phone.ask('GET', path)).body.title).toBe('Crosswind')
     const n = (await record('crosswind')).media.length
     const bytes = await sharp({ create: { width: 40, height: 40, channels: 3, background: '#0a0' } })

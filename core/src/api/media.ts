@@ -27,7 +27,11 @@ export const media = {
     path: '/up/{token}',
     summary: 'Where a phone’s photos go',
     open: true,
-    good: { status: 200, says: 'Title and shop', json: T.Object({ title: T.String(), shop: T.String() }, closed) },
+    good: {
+      status: 200,
+      says: 'Title and shop, and until when the link is good',
+      json: T.Object({ title: T.String(), shop: T.String(), expires: Moment }, closed),
+    },
     bad: { 404: 'No such link, or too old' },
   }),
   phoneUpload: route({

@@ -29,7 +29,9 @@ export async function healthOf(db: Tables, data: string): Promise<Health> {
       return 'can be written'
     }).then((p) => (p.ok ? p : { ok: false, says: 'the data folder cannot be written' })),
     disk: await part(async () => {
-      const s = await statfs(data)
+      const s = await statfs(data).catch(() => {
+        throw new Error('cannot be asked: the data folder is not there')
+      })
       const free = s.bavail * s.bsize
       if (free < LEAST_FREE) throw new Error(`only ${Math.round(free / 1e6)} MB are free`)
       return free > 1e10 ? `${Math.round(free / 1e9)} GB are free` : `${Math.round(free / 1e6)} MB are free`

@@ -51,7 +51,7 @@ export function phoneRoutes(db: Tables, store: Commissions, library: Library, wo
     const { link } = await find(params.token)
     const { record } = await store.load(link.shopId, link.commissionId)
     const shop = await db.shops.findByPk(link.shopId)
-    return { title: record.title, shop: shop?.name ?? '' }
+    return { title: record.title, shop: shop?.name ?? '', expires: link.expiresAt.toISOString() }
   })
   r.post(
     '/up/:token',

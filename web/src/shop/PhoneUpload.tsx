@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
+import { format, parseISO } from 'date-fns'
 import { useEffect, useState } from 'react'
 import { useParams } from 'react-router'
 import { call, refusalText } from '../data'
@@ -49,6 +50,10 @@ export default function PhoneUpload() {
               onChange={(e) => e.target.files && void send(e.target.files)}
             />
           </label>
+          <p className="text-quiet mt-3">
+            They go straight to this commission. This link is good until{' '}
+            {format(parseISO(target.data.expires), 'HH:mm')}.
+          </p>
           <Refused why={why} className="mt-3" />
           <p className="mt-3" role="status">
             {sent.length ? `${sent.length} ${sent.length === 1 ? 'photo is' : 'photos are'} with the commission.` : ''}

@@ -9,8 +9,42 @@ import { Block, useDeed, Why } from './parts'
 
 type Form = GoodOf<Api['settings']>
 
+const NAMES: Record<keyof Form, string> = {
+  name: 'Name',
+  contact: 'How it is reached',
+  address: 'Address',
+  closing: 'Last words of a handoff',
+  signature: 'Signature line',
+  publicUrl: 'Address clients reach it under, for links',
+  linkDays: 'Days a client’s link lasts (0: always)',
+}
+
 /** What the shop says of itself, on paper and on clients' pages. */
 export function Settings({ mayChange }: { mayChange: boolean }) {
+  return mayChange ? <SettingsForm /> : <SettingsRead />
+}
+
+function SettingsRead() {
+  const settings = useQuery({ queryKey: ['settings'], queryFn: () => call('settings', {}) })
+  const said = (Object.keys(NAMES) as (keyof Form)[]).filter((k) => settings.data?.[k] !== '')
+  return (
+    <Block title="What the shop says of itself">
+      <dl>
+        {settings.data
+          ? said.map((k) => (
+              <div key={k} className="border-rule grid grid-cols-[14rem_1fr] gap-3 border-b py-1.5">
+                <dt className="text-quiet">{NAMES[k]}</dt>
+                <dd className="whitespace-pre-line">{settings.data[k]}</dd>
+              </div>
+            ))
+          : null}
+      </dl>
+      <p className="text-quiet mt-3">Only an owner changes this.</p>
+    </Block>
+  )
+}
+
+function SettingsForm() {
   const client = useQueryClient()
   const ask = useSession((s) => s.ask)
   const settings = useQuery({ queryKey: ['settings'], queryFn: () => call('settings', {}) })
@@ -19,17 +53,17 @@ export function Settings({ mayChange }: { mayChange: boolean }) {
   useEffect(() => {
     if (settings.data) reset(settings.data)
   }, [settings.data, reset])
-  const line = (id: keyof Form, label: string, more: Parameters<typeof register<keyof Form>>[1] = {}) => (
+  const line = (id: keyof Form, more: Parameters<typeof register<keyof Form>>[1] = {}) => (
     <label className="block">
-      <span className="label">{label}</span>
-      <input className="cell" disabled={!mayChange} {...register(id, more)} />
+      <span className="label">{NAMES[id]}</span>
+      <input className="cell" {...register(id, more)} />
       <Refused why={formState.errors[id]?.message} />
     </label>
   )
-  const area = (id: keyof Form, label: string, maxLength: number) => (
+  const area = (id: keyof Form, maxLength: number) => (
     <label className="block">
-      <span className="label">{label}</span>
-      <textarea className="cell" rows={2} maxLength={maxLength} disabled={!mayChange} {...register(id)} />
+      <span className="label">{NAMES[id]}</span>
+      <textarea className="cell" rows={2} maxLength={maxLength} {...register(id)} />
     </label>
   )
   return (
@@ -44,18 +78,18 @@ export function Settings({ mayChange }: { mayChange: boolean }) {
           }, 'Kept.'),
         )}
       >
-        {line('name', 'Name', {
+        {line('name', {
           required: 'A shop needs a name.',
           maxLength: { value: 120, message: 'At most 120 characters.' },
         })}
-        {line('contact', 'How it is reached', { maxLength: { value: 240, message: 'At most 240 characters.' } })}
-        {area('address', 'Address', 400)}
-        {area('closing', 'Last words of a handoff', 600)}
-        {line('signature', 'Signature line', { maxLength: { value: 240, message: 'At most 240 characters.' } })}
-        {line('publicUrl', 'Address clients reach it under, for links', {
+        {line('contact', { maxLength: { value: 240, message: 'At most 240 characters.' } })}
+        {area('address', 400)}
+        {area('closing', 600)}
+        {line('signature', { maxLength: { value: 240, message: 'At most 240 characters.' } })}
+        {line('publicUrl', {
           pattern: { value: /^$|^https?:\/\/[^\s/]+(\/\S*)?$/, message: 'Like https://records.example' },
         })}
-        {line('linkDays', 'Days a client’s link lasts (0: always)', {
+        {line('linkDays', {
           valueAsNumber: true,
           min: { value: 0, message: 'Not below 0.' },
           max: { value: 3650, message: 'At most ten years.' },
@@ -63,13 +97,9 @@ export function Settings({ mayChange }: { mayChange: boolean }) {
         })}
         <div className="col-span-2">
           <Why why={why} />
-          {mayChange ? (
-            <button type="submit" className="btn btn-main" disabled={!formState.isDirty}>
-              Keep it
-            </button>
-          ) : (
-            <p className="text-quiet">Only an owner changes this.</p>
-          )}
+          <button type="submit" className="btn btn-main" disabled={!formState.isDirty}>
+            Keep it
+          </button>
         </div>
       </form>
     </Block>

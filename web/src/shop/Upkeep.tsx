@@ -18,14 +18,17 @@ export function Upkeep() {
     queryFn: () => call('health', {}).catch((e) => e.body as never),
     staleTime: 0,
   })
+  const owner = useSession((s) => s.person?.role === 'owner')
   const parts = (health.data?.parts ?? {}) as Record<string, { ok: boolean; says: string }>
   return (
     <Block
       title="Upkeep"
       action={
-        <a className="btn" href="/api/shop/export.zip">
-          the whole shop as a file
-        </a>
+        owner ? (
+          <a className="btn" href="/api/shop/export.zip">
+            the whole shop as a file
+          </a>
+        ) : undefined
       }
     >
       <ul>
@@ -38,16 +41,14 @@ export function Upkeep() {
           </li>
         ))}
       </ul>
-      <Earlier />
+      {owner ? <Earlier /> : null}
     </Block>
   )
 }
 
 /** Work from before this program, so that who comes back is known. */
 function Earlier() {
-  const owner = useSession((s) => s.person?.role === 'owner')
   const { run, why } = useDeed()
-  if (!owner) return null
   return (
     <div className="mt-3">
       <p className="text-quiet">
