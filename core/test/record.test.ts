@@ -9,6 +9,7 @@ import {
   byId,
   type Commission,
   FORMAT_VERSION,
+  factPaths,
   hasCutOff,
   keyWords,
   nameOf,
@@ -16,8 +17,9 @@ import {
   saberTitle,
 } from '@nubrin/core/record'
 import { applyOps, composeOps, type Op, rebaseOps } from '@nubrin/core/record/ops'
+import { demoCommissions } from '@nubrin/demo'
 import { liftOnce } from '../src/record/versions/lift'
-import { demo, done } from './samples'
+import { demo, done, TODAY } from './samples'
 
 const here = join(dirname(fileURLToPath(import.meta.url)), 'fixtures')
 const set = (at: string, value: unknown, was?: unknown): Op => ({
@@ -94,6 +96,30 @@ describe('looking things up', () => {
     const groups = placesOf({ ...s, zones: [] }, ['socket', 'zone', 'section'])
     expect(groups.map((g) => g.kind)).toEqual(['socket', 'section'])
     expect(groups[1]!.items).toEqual(s.hilt.sections.map((x) => ({ ref: `section:${x.id}`, name: x.name })))
+  })
+  test('every number that is a fact, where it stands and whose it is: as a plain walk over the JSON finds them', () => {
+    for (const saber of demoCommissions(TODAY).flatMap((c) => c.sabers)) {
+      const found: string[] = []
+      const look = (v: unknown, path: string, owner: string, ref?: string) => {
+        if (Array.isArray(v)) {
+          for (const x of v) look(x, `${path}/@${x.id}`, owner, ref)
+          return
+        }
+        if (typeof v !== 'object' || v === null) return
+        if ('unit' in v && 'source' in v) {
+          found.push(`${path} | ${owner} | ${path.split('/').at(-1)} | ${ref ?? ''}`)
+          return
+        }
+        const name = (v as { name?: string }).name
+        for (const [k, x] of Object.entries(v)) look(x, `${path}/${k}`, name ?? owner, ref)
+      }
+      look(saber, '', saber.name)
+      const said = factPaths(saber).map((p) => `${p.path} | ${p.owner} | ${p.field} | `)
+      expect(said.toSorted()).toEqual(found.toSorted())
+      expect(said.length).toBeGreaterThan(20)
+    }
+    const cell = factPaths(s).find((p) => p.path === `/parts/@${s.parts[0]!.id}/specs/length`)
+    expect(cell).toMatchObject({ ref: `part:${s.parts[0]!.id}`, fact: s.parts[0]!.specs.length })
   })
   test('an item by its id', () => {
     const list = [{ id: 'a' }, { id: 'b' }]
