@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { askText, proposeSteps, seamsOf } from '@nubrin/core/access'
-import { fact } from '@nubrin/core/facts'
+import { fact, stated } from '@nubrin/core/facts'
 import type { Fastener, Saber, Task } from '@nubrin/core/record'
 import { done } from './samples'
 
@@ -197,7 +197,7 @@ describe('the cell', () => {
   test('the pole is told as recorded, wherever the cell lies, and never made up', () => {
     for (const faces of ['emitter', 'pommel'] as const)
       for (const at of [mm(60), fact(null, 'mm')]) {
-        const [one] = draft(cell({ faces, at, landmark: 'a dot' }), 'cellIn').steps
+        const [one] = draft(cell({ faces: stated(faces, 'measured'), at, landmark: 'a dot' }), 'cellIn').steps
         expect(one!.text).toBe(`Put the cell in, plus pole towards the ${faces}: a dot`)
       }
     const unknown = (s: Saber) => void delete s.parts.find((p) => p.kind === 'cell')!.faces

@@ -30,7 +30,7 @@ import {
   zoneBudget,
   zoneCurrent,
 } from '@nubrin/core/power'
-import type { FittedPart, Saber } from '@nubrin/core/record'
+import { colourOf, type FittedPart, type Saber } from '@nubrin/core/record'
 import fc from 'fast-check'
 import { done, tube } from './samples'
 
@@ -96,7 +96,7 @@ describe('what the lights draw', () => {
     const s = done()
     for (const p of s.presets) {
       const looks = looksOf(p)
-      expect(looks[0]).toEqual({ look: 'steady', colour: p.colour })
+      expect(looks[0]).toEqual({ look: 'steady', colour: colourOf(p) })
       expect(looks.at(-1)).toEqual({ look: 'white', colour: WHITE })
       expect(looks).toHaveLength(2 + Object.keys(p.effects ?? {}).length)
       for (const z of zoneBudget(s, p)) expect(z.looks.map((l) => l.look)).toEqual(looks.map((l) => l.look))

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { cadCsv, cadOf, drawSection, drawUnrolled, placeOf } from '@nubrin/core/drawing'
-import { fact } from '@nubrin/core/facts'
+import { fact, stated } from '@nubrin/core/facts'
 import {
   alternatives,
   axialSlack,
@@ -199,7 +199,12 @@ describe('the closed end of a pommel', () => {
   const closed = (at: number) => {
     const s = two({ kind: 'none' })
     s.hilt.endWall = mm(4)
-    s.parts = [{ ...part('horn', 'speaker', at, { length: 6, diameter: 24, coneArea: 300 }), faces: 'pommel' }]
+    s.parts = [
+      {
+        ...part('horn', 'speaker', at, { length: 6, diameter: 24, coneArea: 300 }),
+        faces: stated('pommel', 'measured'),
+      },
+    ]
     return s
   }
   test('the cavity begins behind it; what stands in it is said by how much', () => {

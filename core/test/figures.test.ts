@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { type Calculated, fact } from '@nubrin/core/facts'
+import { type Calculated, fact, stated } from '@nubrin/core/facts'
 import * as power from '@nubrin/core/power'
 import type { FittedPart, Saber } from '@nubrin/core/record'
 import { layOut, socketSpan, spanOf } from '@nubrin/core/room'
@@ -432,7 +432,7 @@ describe('modules, packs and what they cost', () => {
       s.parts.find((p) => p.kind === 'cell')!.specs.cutoffVolts = fact(cutoff, 'V')
       // Without light the peak is that of the lit blade no more.
       const dark = structuredClone(s)
-      for (const p of dark.presets) p.colour = '#000000'
+      for (const p of dark.presets) p.colour = stated('#000000', 'configured')
       for (const p of dark.parts) if (p.kind === 'speaker') delete p.specs.impedance
       const ratio = val(power.runtime(dark).minutes) / 60 / val(power.standby(dark, 'on'))
       expect(Math.abs(ratio - 1)).toBeLessThan(0.02)
@@ -455,12 +455,22 @@ describe('modules, packs and what they cost', () => {
   test('every look of every preset is a load: what lasts, what is held, what flashes', () => {
     const s = done()
     s.presets = [
-      { ...s.presets[0]!, id: 'a', colour: '#ff0000', effects: { clash: '#ffffff', lock: '#00ff00' } },
+      {
+        ...s.presets[0]!,
+        id: 'a',
+        colour: stated('#ff0000', 'configured'),
+        effects: { clash: stated('#ffffff', 'configured'), lock: stated('#00ff00', 'configured') },
+      },
       {
         ...s.presets[0]!,
         id: 'b',
-        colour: '#0000ff',
-        effects: { drag: '#ffff00', melt: '#ff00ff', surge: '#00ffff', deflect: '#ffffff' },
+        colour: stated('#0000ff', 'configured'),
+        effects: {
+          drag: stated('#ffff00', 'configured'),
+          melt: stated('#ff00ff', 'configured'),
+          surge: stated('#00ffff', 'configured'),
+          deflect: stated('#ffffff', 'configured'),
+        },
       },
     ]
     expect(power.loadsOf(s).map((l) => `${l.preset.id} ${l.look} ${l.lasts} ${l.colour}`)).toEqual([
@@ -494,7 +504,7 @@ describe('modules, packs and what they cost', () => {
 
 test('the worst look of each rating is the largest of all that last, flashes apart', () => {
   const s = done()
-  s.presets[0]!.effects = { clash: '#ffffff', lock: '#ffff00' }
+  s.presets[0]!.effects = { clash: stated('#ffffff', 'configured'), lock: stated('#ffff00', 'configured') }
   const loads = power.loadsOf(s).filter((l) => l.lasts !== 'flash')
   const { list } = power.worstRatings(s)
   expect(list.map((r) => r.share)).toEqual(list.map((r) => r.share).toSorted((a, b) => b - a))

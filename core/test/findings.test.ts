@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { fact } from '@nubrin/core/facts'
+import { fact, stated } from '@nubrin/core/facts'
 import { layoutFacts } from '@nubrin/core/fit'
 import { CHECKS, gateOf, judgeCommission, progress, STATIONS, stationStates } from '@nubrin/core/judge'
 import type { Commission, Saber } from '@nubrin/core/record'
@@ -15,7 +15,7 @@ const FIRES: Record<string, Mutation> = {
   recalled: (s) => void (s.hilt.sections[1]!.length.source = 'recalled'),
   openQuestion: (_s, c) => void c.questions.push({ id: 'q9', text: 'Which screw?', blocks: true }),
   openRequest: (_s, c) => void c.requests.push({ id: 'r9', text: 'Louder', status: 'open' }),
-  arrivals: (_s, c) => void (c.arrivals[0]!.fate = 'undecided'),
+  arrivals: (_s, c) => void (c.arrivals[0]!.shares[0]!.fate = 'undecided'),
   deadline: (_s, c) => {
     delete c.shipped
     c.deadline = '2026-11-26'
@@ -64,7 +64,7 @@ const FIRES: Record<string, Mutation> = {
   frontHeavy: (s) => void (part(s, 'connector').specs.mass = fact(2000, 'g')),
   powerNeeds: (s) => void (s.blades[0]!.density = fact(null, '1/m')),
   overRating: (s) => {
-    s.presets[0]!.effects = { lock: '#ffffff' }
+    s.presets[0]!.effects = { lock: stated('#ffffff', 'configured') }
     s.use.brightness = fact(100, '%', 'configured')
   },
   wireDrop: (s) => void (part(s, 'wire').specs.gauge = fact(28, '×')),
@@ -89,8 +89,8 @@ const FIRES: Record<string, Mutation> = {
       name: `${event}.wav`,
       seconds: 2,
     }))),
-  alikeColours: (s) => void (s.presets[1]!.colour = '#12d8b0'),
-  lostEffect: (s) => void (s.presets[0]!.effects = { deflect: '#ffd040' }),
+  alikeColours: (s) => void (s.presets[1]!.colour = stated('#12d8b0', 'configured')),
+  lostEffect: (s) => void (s.presets[0]!.effects = { deflect: stated('#ffd040', 'configured') }),
   loudVolume: (s) => void (part(s, 'speaker').specs.ratedWatts = fact(0.1, 'W')),
   displayWindow: (s) => void (part(s, 'display').at = fact(100, 'mm')),
   collision: (s) => void s.controls.push({ ...s.controls[0]!, id: 'dup', does: 'mute' }),
@@ -152,7 +152,11 @@ const FIRES: Record<string, Mutation> = {
   },
   stringSums: (s) =>
     addBlade(s, { kind: 'string', groups: fact(6, '×'), ledsPerGroup: fact(21, '×'), ledsTotal: fact(128, '×') }),
-  bladeToDo: (s) => void (s.blades[0]!.toDo = [{ id: 'tip', text: 'drill the tip', done: false }]),
+  toDos: (s, c) =>
+    void c.toDos.push({
+      ...{ id: 'tip', text: 'drill the tip', about: `blade:${s.blades[0]!.id}`, who: 'shop' },
+      ...{ blocks: 'shipping', done: false },
+    }),
   shopping: (s) => addBlade(s, { use: 'toBuy', density: fact(null, '1/m') }),
   demoDiffers: (s) => addBlade(s, { use: 'demo', length: fact(810, 'mm') }),
   client: (_s, c) => void (c.client.name = ' '),
@@ -182,7 +186,7 @@ const says = (check: string, change?: Mutation) => {
 /** What each of those changes brings, by hand: level, whether it stands against shipping, and the kind of thing it lights. */
 const BRINGS: Record<string, string> = {
   alikeColours: 'note preset,preset',
-  arrivals: 'caution gate ',
+  arrivals: 'caution gate arrival',
   atItsHole: 'caution part,opening; caution part,opening',
   bladeHeld: 'stop gate socket; caution gate fastener; caution gate fastener',
   bladeSteps: 'stop gate socket',
@@ -194,7 +198,7 @@ const BRINGS: Record<string, string> = {
   zones: 'stop gate zone',
   unsurePreset: 'caution gate preset',
   wayIn: 'stop gate part; stop gate part; stop gate part; stop gate part; stop gate part; stop gate part',
-  bladeToDo: 'caution gate blade',
+  toDos: 'caution gate blade',
   bladesToBuy: 'caution gate socket',
   boreWall: 'stop gate section',
   clamp: 'stop gate part',
@@ -346,7 +350,7 @@ describe('over its rating', () => {
       change(s)
     }).map((f) => `${f.code} ${f.level}${f.gate ? ' gate' : ''} ${f.refs.join()}`)
   const white = (k: number, look: 'lock' | 'clash') => (s: Saber) =>
-    void (s.presets[k]!.effects = { [look]: '#ffffff' })
+    void (s.presets[k]!.effects = { [look]: stated('#ffffff', 'configured') })
   test('the order of the presets changes nothing, and a held white counts in any of them', () => {
     const held = over(white(0, 'lock'))
     expect(held.length).toBeGreaterThan(0)
@@ -367,13 +371,13 @@ describe('over its rating', () => {
   })
   test('a flash of white is a flash; a look that is never white is not judged as white', () => {
     const flash = over((s) => {
-      for (const p of s.presets) p.effects = { clash: '#ffffff' }
+      for (const p of s.presets) p.effects = { clash: stated('#ffffff', 'configured') }
     })
     expect(flash.length).toBeGreaterThan(0)
     for (const line of flash) expect(line).toMatch(/^flash caution part:/)
     expect(
       over((s) => {
-        for (const p of s.presets) Object.assign(p, { effects: {}, colour: '#00ff00' })
+        for (const p of s.presets) Object.assign(p, { effects: {}, colour: stated('#00ff00', 'configured') })
       }),
     ).toEqual([])
   })
@@ -412,7 +416,7 @@ describe('the far end of a strip', () => {
   const sags = (colour: string) =>
     says('farLed', (s) => {
       s.blades[0]!.stripResistance = fact(900, 'mΩ')
-      for (const p of s.presets) p.colour = colour
+      for (const p of s.presets) p.colour = stated(colour, 'configured')
     })
   test('red does with less; green and blue are named where they are lit', () => {
     expect(sags('#ff0000')).toEqual([])

@@ -37,9 +37,9 @@ describe('the shape of the handoff', () => {
     for (const s of c.sabers.filter((x) => x.presets.length)) {
       const [table] = blocks(build(c), idFor(c, s, 'presets'), 'table')
       expect(table!.rows.map((r) => [r[0], r[1]])).toEqual(s.presets.map((p, i) => [String(i + 1), p.name]))
-      expect(table!.swatch).toEqual(s.presets.map((p) => p.colour))
+      expect(table!.swatch).toEqual(s.presets.map((p) => p.colour.value))
       for (const [i, p] of s.presets.entries()) {
-        expect(table!.rows[i]![2]).toContain(p.colour)
+        expect(table!.rows[i]![2]).toContain(p.colour.value)
         if (p.askedBy) expect(table!.rows[i]!.join()).toContain(p.askedBy)
       }
     }

@@ -176,6 +176,8 @@ describe('the layout search', () => {
         const result = findLayouts(p)
         expect(new Set(mine.map((m) => m.key))).toEqual(enumerate(p))
         expect(mine).toHaveLength(result.feasible)
+        const rows = [p.speakers, p.cells, p.boards, p.connectors, result.arrangements].map((l) => l.length)
+        expect(result.raw).toBe(rows.reduce((n, l) => n * l, 1))
         expect(new Set(mine.map((m) => m.key)).size).toBe(mine.length)
       }),
       { numRuns: 40 },
@@ -208,6 +210,22 @@ describe('the layout search', () => {
             if (v.ok) expect(v.layouts).toBe(n)
             else expect(n).toBe(0)
           })
+        for (const [list, rows] of [
+          [verdicts.speakers, p.speakers],
+          [verdicts.cells, p.cells],
+          [verdicts.boards, p.boards],
+        ] as const)
+          list.forEach((v, i) => {
+            if (v.ok || v.why === 'others') return
+            // What does go in instead: the largest of the smaller ones, the best of them by score.
+            const size = (c: Candidate) => (v.why === 'length' ? c.length : (c.d ?? Math.hypot(c.w!, c.t!)))
+            const smaller = rows.filter((c, j) => list[j]!.ok && size(c) < size(rows[i]!) - 1e-6)
+            const most = Math.max(...smaller.map(size))
+            const top = smaller.filter((c) => size(c) === most)
+            const best = top.filter((c) => c.score === Math.max(...top.map((t) => t.score))).map((c) => c.name)
+            if (best.length) expect(best).toContain(v.next)
+            else expect(v.next).toBeUndefined()
+          })
         verdicts.cells.forEach((v, i) => {
           if (v.ok || v.why !== 'bore' || !p.mayLieInLine) return
           const body: Body = { kind: 'round', d: p.cells[i]!.d! }
@@ -217,7 +235,7 @@ describe('the layout search', () => {
           expect(room(v.mm - 0.01)).toBe(false)
         })
       }),
-      { numRuns: 20 },
+      { numRuns: 40 },
     )
   })
   test('in a tapering bore the places it names hold when probed at a thousand points', () => {
@@ -238,6 +256,28 @@ describe('the layout search', () => {
         else expect(passable(cavity, { kind: 'round', d: d + 0.1 }).some((p) => p.hi - p.lo >= length)).toBe(false)
       }),
     )
+  })
+  test('where a section has no measured bore nothing lies, and its length is not to be had', () => {
+    const room = (gap: boolean) => {
+      const cavity = steps([
+        [40, 14, 0],
+        [20, 14, 0],
+        [40, 14, 0],
+      ])
+      if (gap) cavity.pieces.splice(1, 1)
+      const one = (l: number, name: string): Candidate => ({ id: name, name, length: l, d: 20, mass: 1, score: 1 })
+      return findLayouts({
+        ...{ cavity, speakers: [one(6, 'speaker')], cells: [one(30, 'cell')], connectors: [one(8, 'plug')] },
+        boards: [{ id: 'b', name: 'board', length: 25, w: 16, t: 4, mass: 1, score: 0 }],
+        chamber: { d: 20, least: 1, mass: 1 },
+        ...{ mayLieBeside: false, mayLieInLine: true, faces: ['pommel'], heard: [], grille: 0 },
+        fixed: { mass: 0, moment: 0 },
+      })
+    }
+    const chamber = (gap: boolean) => Math.max(...room(gap).best.map((l) => l.chamber))
+    expect(chamber(false)).toBeCloseTo(100 - 6 - 30 - 25 - 8, 6)
+    // Board and speaker before the gap, cell and plug behind it: nine are left in one piece, two in the other.
+    expect(chamber(true)).toBeCloseTo(9, 6)
   })
   test('says by how much the length runs out, and with what', () => {
     const one = (l: number, d: number, name: string): Candidate => ({ id: name, name, length: l, d, mass: 1, score: 1 })

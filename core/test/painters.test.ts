@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { drawSection, type Prim, type Scene, type SectionView, svgOf } from '@nubrin/core/drawing'
-import { fact } from '@nubrin/core/facts'
+import { fact, stated } from '@nubrin/core/facts'
 import type { FittedPart, Saber } from '@nubrin/core/record'
 import { tube } from './samples'
 
@@ -137,7 +137,7 @@ describe('each thing is drawn where its figures put it, millimetre by millimetre
     ],
     [
       'a cell, its nub to the pommel',
-      part('cell', round(65, 18), { faces: 'pommel' }),
+      part('cell', round(65, 18), { faces: stated('pommel', 'measured') }),
       [
         'cell 41,9 105,9 105,-9 41,-9 @part:p',
         'partDark 40,2.88 41,2.88 41,-2.88 40,-2.88',
@@ -170,7 +170,7 @@ describe('each thing is drawn where its figures put it, millimetre by millimetre
     ],
     [
       'a speaker, its cone to the pommel',
-      part('speaker', round(10, 24), { faces: 'pommel' }),
+      part('speaker', round(10, 24), { faces: stated('pommel', 'measured') }),
       [
         'part 40,12 50,12 50,-12 40,-12 @part:p',
         'partDetail open 41.4,11.04 46.5,4.8 46.5,-4.8 41.4,-11.04',
@@ -204,7 +204,7 @@ describe('each thing is drawn where its figures put it, millimetre by millimetre
     ],
     [
       'a connector, its pins to the pommel',
-      part('connector', round(6, 24), { faces: 'pommel' }),
+      part('connector', round(6, 24), { faces: stated('pommel', 'measured') }),
       [
         'metal 40,12 46,12 46,-12 40,-12 @part:p',
         'thread open 40,8 38.25,8',

@@ -25,6 +25,7 @@ import {
   wireOhms,
   zoneBudget,
 } from '@nubrin/core/power'
+import { colourOf } from '@nubrin/core/record'
 import fc from 'fast-check'
 import { done, tube } from './samples'
 
@@ -219,7 +220,7 @@ describe('packs, looks and the far end', () => {
   })
   test('the last pixel, by hand: cell under load, wire, half the strip', () => {
     const s = done()
-    const [b, colour] = [s.blades[0]!, s.presets[0]!.colour]
+    const [b, colour] = [s.blades[0]!, colourOf(s.presets[0]!)]
     const I = value(litCurrent(s, colour))
     const own = value(bladeCurrent(s, b, colour))
     const byHand = 3.74 - I * 0.04 - I * wireOhms(20, 2 * 190) - ((own / 2) * 0.1 * 0.874) / 2

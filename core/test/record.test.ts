@@ -97,7 +97,7 @@ describe('looking things up', () => {
     expect(groups.map((g) => g.kind)).toEqual(['socket', 'section'])
     expect(groups[1]!.items).toEqual(s.hilt.sections.map((x) => ({ ref: `section:${x.id}`, name: x.name })))
   })
-  test('every number that is a fact, where it stands and whose it is: as a plain walk over the JSON finds them', () => {
+  test('everything that is a fact, where it stands and whose it is: as a plain walk over the JSON finds them', () => {
     for (const saber of demoCommissions(TODAY).flatMap((c) => c.sabers)) {
       const found: string[] = []
       const look = (v: unknown, path: string, owner: string, ref?: string) => {
@@ -106,7 +106,7 @@ describe('looking things up', () => {
           return
         }
         if (typeof v !== 'object' || v === null) return
-        if ('unit' in v && 'source' in v) {
+        if ('value' in v && 'source' in v) {
           found.push(`${path} | ${owner} | ${path.split('/').at(-1)} | ${ref ?? ''}`)
           return
         }

@@ -70,6 +70,50 @@ describe('a catalogue as CSV', () => {
     const r = readPartsCsv(text)
     expect(r.problems).toContainEqual(expect.objectContaining({ row, column, rule }))
   })
+  test.each([
+    ['kind,name,cont current', ['cont current: is no heading']],
+    ['kind,name,contCurrent', []],
+    ['kind,name,CONTCURRENT (mA)', []],
+    ['kind,name,continuous current', []],
+    ['KIND, Name ,Resistance (kΩ)', []],
+    ['kind,name,length (mm),length ± (mm),length tol. (mm)', ['length tol. (mm): stands there twice']],
+    ['kind,name,length [ in ],length tol', []],
+    ['kind,name,length (volts)', ['length (volts): is not a unit']],
+    ['kind,name,length (mm', ['length (mm: is no heading']],
+    ['kind,name,(mm)', ['(mm): is no heading']],
+    ['kind,length', ['name: is missing']],
+    ['name,length', ['kind: is missing']],
+    [`kind,name,${'length'.padStart(121, 'x')}`, [`${'length'.padStart(121, 'x')}: is no heading`]],
+    [`kind,name,length${' '.repeat(116)}(mm)`, [`length${' '.repeat(116)}(mm): is no heading`]],
+    [`kind,name,length${' '.repeat(110)}(mm)`, []],
+  ])('the heading %s', (head, faults) => {
+    const r = readPartsCsv(head)
+    const said = r.problems.map((p) => `${p.column}: ${p.message}`)
+    expect(said.map((x, i) => x.slice(0, faults[i]?.length))).toEqual(faults)
+    for (const p of r.problems) expect(p).toMatchObject({ row: 1, path: `/1/${p.column}` })
+  })
+  test('a heading at fault stops the reading, a row at fault does not; each names its path and what it said', () => {
+    const stopped = readPartsCsv('kind,name,bore hole\ncell,A,3')
+    expect(stopped).toMatchObject({ rows: 0, parts: [], problems: [{ rule: 'heading', got: 'bore hole' }] })
+    const row = readPartsCsv('id,kind,name,length (mm)\na-1,cell,,65\nb-1,cell,B,65\nc-1,widget,C,6')
+    expect(row.parts.map((q) => q.name)).toEqual(['B'])
+    expect(row.rows).toBe(3)
+    expect(row.problems.map((p) => [p.row, p.path, p.rule, 'got' in p ? p.got : 'nothing said'])).toEqual([
+      [2, '/2/name', 'required', 'nothing said'],
+      [4, '/4/kind', 'enum', 'widget'],
+    ])
+  })
+  test.each([',', ';', '\t', '|'])('cells apart by %j', (d) => {
+    const r = readPartsCsv(
+      ['kind', 'name', 'length (mm)'].join(d).concat('\n', ['cell', 'A, B; C', '65'].map((c) => `"${c}"`).join(d)),
+    )
+    expect(r.problems).toEqual([])
+    expect(r.parts).toMatchObject([{ name: 'A, B; C', specs: { length: { value: 65 } } }])
+  })
+  test('where two separators read equally well, the comma is taken', () => {
+    expect(csvCells('kind;,name\na;,b')[0]).toEqual(['kind;', 'name'])
+    expect(csvCells('kind;x,name;y\na;b,c;d')[0]).toEqual(['kind', 'x,name', 'y'])
+  })
   test('a slip of the pen in a kind is asked back', () => {
     expect(readPartsCsv('kind,name\nspeker,A').problems[0]!.message).toBe('is no kind; speaker?')
   })

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { fact } from '@nubrin/core/facts'
+import { fact, stated } from '@nubrin/core/facts'
 import { axialSlack, keyMm, keysAlike, standardKey } from '@nubrin/core/fit'
 import { judgeCommission } from '@nubrin/core/judge'
 import type { Commission, Fastener, FittedPart, Saber } from '@nubrin/core/record'
@@ -327,7 +327,7 @@ describe('a display, inputs, names', () => {
     expect(says('nameHints', named('aluminium pommel with brass'))).toEqual([])
     expect(says('nameHints', named('pommel'))).toEqual([])
     const mark = (landmark: string, faces: 'emitter' | 'pommel') => (s: Saber) =>
-      void Object.assign(s.parts.find((p) => p.kind === 'cell')!, { landmark, faces })
+      void Object.assign(s.parts.find((p) => p.kind === 'cell')!, { landmark, faces: stated(faces, 'measured') })
     expect(says('nameHints', mark('plus towards the pommel', 'emitter'))).toEqual(['facing caution gate part:rw-p2'])
     expect(says('nameHints', mark('plus towards the front; minus to the pommel', 'emitter'))).toEqual([])
     expect(says('nameHints', mark('a red dot', 'emitter'))).toEqual([])

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { fact } from '@nubrin/core/facts'
+import { fact, stated } from '@nubrin/core/facts'
 import { judgeCommission } from '@nubrin/core/judge'
 import type { Commission, Saber } from '@nubrin/core/record'
 import { compose, staleSentences } from '@nubrin/core/script'
@@ -25,7 +25,7 @@ describe('sentences that the record no longer bears out', () => {
     expect(brief((s) => void (s.presets[0]!.name = 'Another name'))).toEqual([
       `changed preset:${demo('reed-warden').sabers[0]!.presets[0]!.id}`,
     ])
-    expect(brief((s) => void (s.presets[0]!.colour = '#ff0000'))[0]).toMatch(/^changed preset:/)
+    expect(brief((s) => void (s.presets[0]!.colour = stated('#ff0000', 'configured')))[0]).toMatch(/^changed preset:/)
     expect(brief((s) => void (s.controls.find((r) => r.hold?.value === 2)!.hold = fact(3, 's', 'configured')))).toEqual(
       [expect.stringMatching(/^changed control:/)],
     )
@@ -77,7 +77,8 @@ describe('sentences that the record no longer bears out', () => {
       })
     const preset = demo('reed-warden').sabers[0]!.presets[0]!
     const key = `preset:${preset.id}`
-    const colour = (hex: string) => (s: Saber) => void Object.assign(s.presets[0]!, { colour: hex, effects: {} })
+    const colour = (hex: string) => (s: Saber) =>
+      void Object.assign(s.presets[0]!, { colour: stated(hex, 'configured'), effects: {} })
     expect(own(key, 'A deep blue, like the harbour.', colour('#0000ff'))).toEqual([])
     expect(own(key, 'A deep blue, like the harbour.', colour('#ff0000'))).toEqual([
       expect.stringMatching(/ blue \/ red$/),
@@ -94,7 +95,7 @@ describe('sentences that the record no longer bears out', () => {
     expect(own('welcome', 'Volume is at 70, loud enough.')).toEqual([
       expect.stringMatching(/ volume 70 \/ volume 100$/),
     ])
-    const faces = demo('reed-warden').sabers[0]!.parts.find((p) => p.kind === 'cell')!.faces!
+    const faces = demo('reed-warden').sabers[0]!.parts.find((p) => p.kind === 'cell')!.faces!.value!
     const other = faces === 'emitter' ? 'pommel' : 'emitter'
     expect(own('welcome', `Plus goes towards the ${faces}.`)).toEqual([])
     expect(own('welcome', `Plus goes towards the ${other}.`)).toEqual([
@@ -105,9 +106,9 @@ describe('sentences that the record no longer bears out', () => {
     const { found } = after((s) => {
       const cell = s.parts.find((p) => p.kind === 'cell')!
       const p = s.access.find((x) => x.task === 'cellIn')!
-      p.steps[0]!.text = `Put the cell in, plus pole towards the ${cell.faces}`
+      p.steps[0]!.text = `Put the cell in, plus pole towards the ${cell.faces!.value}`
       s.beats = []
-      cell.faces = cell.faces === 'emitter' ? 'pommel' : 'emitter'
+      cell.faces = stated(cell.faces!.value === 'emitter' ? 'pommel' : 'emitter', 'measured')
     })
     expect(found).toMatchObject([{ code: 'differs', where: expect.stringMatching(/^step:/) }])
   })

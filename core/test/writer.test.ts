@@ -9,8 +9,10 @@ import {
   printable,
   retract,
   SOURCES,
+  setAnew,
   settle,
   state,
+  stated,
 } from '@nubrin/core/facts'
 import fc from 'fast-check'
 
@@ -18,7 +20,7 @@ const by = (who: string, on: string, more: Partial<NumberFact> = {}) => ({ by: w
 const OSK = by('Osk', '2026-11-20')
 const ANSA = by('Ansa', '2026-11-20')
 const LATER = by('Osk', '2026-11-21')
-const stated = fc.record({
+const saying = fc.record({
   value: fc.integer({ min: 0, max: 30 }),
   source: fc.constantFrom(...SOURCES.filter((s) => s !== 'unknown')),
   by: fc.constantFrom('Osk', 'Ansa'),
@@ -83,7 +85,7 @@ describe('stating', () => {
     expect(state(loose, fact(25.1, 'mm', 'measured', OSK)).rivals).toHaveLength(1)
     expect(state(fact(24, 'mm', 'measured', { ...OSK, tol: 0.2 }), fact(24.2, 'mm', 'client')).rivals).toBeUndefined()
   })
-  test('a rival stated again better takes the place of its own, a mistyped one is corrected', () => {
+  test('a rival saying again better takes the place of its own, a mistyped one is corrected', () => {
     const two = state(fact(24, 'mm', 'measured', OSK), fact(26, 'mm', 'recalled', ANSA))
     const better = state(two, fact(26, 'mm', 'client', LATER))
     expect(better.rivals).toEqual([{ value: 26, source: 'client', ...LATER }])
@@ -102,9 +104,9 @@ describe('stating', () => {
     state(f, fact(9, 'mm', 'client'))
     expect(f).toEqual(before)
   })
-  test('whatever is stated in whatever order, every value is still known of, and twelve rivals are the most', () => {
+  test('whatever is saying in whatever order, every value is still known of, and twelve rivals are the most', () => {
     fc.assert(
-      fc.property(fc.array(stated, { minLength: 1, maxLength: 40 }), (list) => {
+      fc.property(fc.array(saying, { minLength: 1, maxLength: 40 }), (list) => {
         let f: NumberFact = make(list[0]!)
         for (const s of list.slice(1)) f = state(f, make(s))
         for (const s of list) expect(values(f)).toContain(s.value)
@@ -142,7 +144,7 @@ describe('correcting, taking back, settling', () => {
   })
   test('settling for any claim leaves that one, without rivals, and loses none', () => {
     fc.assert(
-      fc.property(fc.array(stated, { minLength: 1, maxLength: 10 }), fc.nat(11), (list, n) => {
+      fc.property(fc.array(saying, { minLength: 1, maxLength: 10 }), fc.nat(11), (list, n) => {
         let f: NumberFact = make(list[0]!)
         for (const s of list.slice(1)) f = state(f, make(s))
         const claims = [f, ...(f.rivals ?? [])]
@@ -164,12 +166,30 @@ describe('correcting, taking back, settling', () => {
   })
 })
 
+describe('a setting decided anew', () => {
+  const was = stated<string>('#ff0000', 'configured', { on: '2026-11-01', by: 'Osk' })
+  test('stands at once; what it was before is in the trail, and what others said is still to be settled', () => {
+    const next = stated<string>('#00ff00', 'configured', { on: '2026-11-20', by: 'Maren' })
+    const said = state(was, stated<string>('#0000ff', 'client', { on: '2026-11-10', by: 'Edda' }))
+    expect(said.rivals).toHaveLength(1)
+    const now = setAnew(said, next)
+    expect(now).toMatchObject({ value: '#00ff00', by: 'Maren', rivals: [{ value: '#0000ff' }] })
+    expect(now.trail).toEqual([{ ...was, why: 'set anew' }])
+    // Set to what somebody else had said: nothing is left to settle.
+    expect(setAnew(said, { ...next, value: '#0000ff' }).rivals).toBeUndefined()
+  })
+  test('what is set to what it was is left as it is, and nothing is needed before', () => {
+    expect(setAnew(was, { ...was, on: '2026-11-20' })).toBe(was)
+    expect(setAnew(undefined, was)).toBe(was)
+  })
+})
+
 describe('printing', () => {
   test('each source prints as firmly as it is', () => {
     const printed = SOURCES.map((s) => [s, printable({ ...fact(5, 'mm', 'measured'), source: s })])
     expect(Object.fromEntries(printed)).toEqual({
-      ...{ measured: 'plain', datasheet: 'plain', configured: 'plain', computed: 'plain' },
-      ...{ client: 'about', recalled: 'about', assumed: 'about', unknown: 'none' },
+      ...{ measured: 'plain', read: 'plain', datasheet: 'plain', configured: 'plain', computed: 'plain' },
+      ...{ client: 'about', recalled: 'about', believed: 'about', assumed: 'about', unknown: 'none' },
     })
     expect(printable({ ...fact(5, 'mm'), rivals: [{ value: 6, source: 'client' }] })).toBe('about')
     expect(printable(fact(null, 'mm'))).toBe('none')

@@ -1,7 +1,8 @@
-import { fact, type Source } from '@nubrin/core/facts'
+import { fact, type Source, stated } from '@nubrin/core/facts'
 import { fitFrom, GENERIC_CATALOGUE } from '@nubrin/core/parts'
 import type {
   Blade,
+  Commission,
   ControlRow,
   Fastener,
   FittedPart,
@@ -152,8 +153,15 @@ export function row(
 }
 
 export function preset(id: string, name: string, font: string, colour: string, more: Partial<Preset> = {}): Preset {
-  return { id, name, font, colour, tracks: [], sounds: [], status: 'configured', ...more }
+  return { id, name, font, colour: stated(colour, 'configured'), tracks: [], sounds: [], status: 'configured', ...more }
 }
+
+/** What became of all that came under one name. */
+export const went = (
+  id: string,
+  fate: Commission['arrivals'][number]['shares'][number]['fate'],
+  count: number,
+): Pick<Commission['arrivals'][number], 'shares' | 'faults'> => ({ shares: [{ id, fate, count }], faults: [] })
 
 export const step = (
   id: string,

@@ -1,4 +1,4 @@
-import { fact } from '@nubrin/core/facts'
+import { fact, stated } from '@nubrin/core/facts'
 import { layoutFacts } from '@nubrin/core/fit'
 import { proposeTests } from '@nubrin/core/proof'
 import { blankSaber, type Commission, FORMAT, FORMAT_VERSION, type Saber } from '@nubrin/core/record'
@@ -19,6 +19,7 @@ import {
   step,
   tested,
   val,
+  went,
 } from './build'
 
 export const SHOP = { name: 'Hollowmere Hiltworks', maker: 'Maren', second: 'Osk' }
@@ -42,6 +43,8 @@ function commission(
     credits: [],
     packing: [],
     log: [],
+    people: [],
+    toDos: [],
     media: [],
     handoff: { paper: 'A4', waivers: [], issued: [] },
     ...more,
@@ -155,7 +158,7 @@ function reedWarden(today: string): Commission {
         screw('rw-f3', 'shroud screw', 'M3', '1.5 mm', 194, 90, {
           purpose: 'joint',
           clientMay: 'never',
-          note: 'sealed with lacquer',
+          shopNote: 'sealed with lacquer',
         }),
       ],
       openings: [
@@ -166,9 +169,9 @@ function reedWarden(today: string): Commission {
       sockets: [socket('rw-k1', 'rw-emitter', 25.52, 46, ['rw-f1', 'rw-f2'])],
     },
     parts: [
-      part('rw-p1', 'speaker-28-8-2', 14, { faces: 'pommel' }),
+      part('rw-p1', 'speaker-28-8-2', 14, { faces: stated('pommel', 'measured') }),
       part('rw-p2', 'cell-18650-p15', 30, {
-        faces: 'emitter',
+        faces: stated('emitter', 'measured'),
         removable: true,
         landmark: 'minus pole first, into the spring; the plus pole meets the red-ringed contact',
         lot: 'L-2609',
@@ -222,7 +225,7 @@ function reedWarden(today: string): Commission {
       brightness: fact(80, '%', 'configured'),
       volume: fact(100, '%', 'configured'),
     },
-    firmware: '4.2, with display splash',
+    firmware: stated('4.2, with display splash', 'configured'),
     presets: [
       preset('rw-s1', 'Reed at dawn', 'Still Water', '#10d8b0', {
         why: 'the colour of the marsh in her first letter',
@@ -230,7 +233,7 @@ function reedWarden(today: string): Commission {
         extendMs: fact(900, 'ms', 'configured'),
         retractMs: fact(800, 'ms', 'configured'),
         tracks: ['Low tide'],
-        effects: { clash: '#ffffff', lock: '#ffffff' },
+        effects: { clash: stated('#ffffff', 'configured'), lock: stated('#ffffff', 'configured') },
       }),
       preset('rw-s2', 'Warden’s watch', 'Bell Buoy', '#2040ff', {
         why: 'for the parade',
@@ -413,7 +416,7 @@ function reedWarden(today: string): Commission {
         what: 'Hilt, five pieces',
         quantity: 1,
         condition: 'clean, thread of the neck tight',
-        fate: 'altered',
+        ...went('rw-v1-s', 'altered', 1),
         note: 'pommel bored, neck thread eased',
       },
       {
@@ -421,7 +424,7 @@ function reedWarden(today: string): Commission {
         what: 'Quartz point',
         quantity: 2,
         condition: 'one chipped',
-        fate: 'used',
+        ...went('rw-v2-s', 'used', 2),
         note: 'the whole one; the chipped one is in the box',
       },
     ],
@@ -517,9 +520,9 @@ function emberFair(today: string): Commission {
         sockets: [socket(`${id}-k1`, `${id}-emitter`, 25.55, 50, [`${id}-f1`])],
       },
       parts: [
-        part(`${id}-p1`, 'speaker-24-8-2', 8, { faces: 'pommel' }),
+        part(`${id}-p1`, 'speaker-24-8-2', 8, { faces: stated('pommel', 'measured') }),
         part(`${id}-p2`, 'cell-18650-p', 26, {
-          faces: 'pommel',
+          faces: stated('pommel', 'measured'),
           removable: true,
           landmark: 'plus pole towards the pommel; a plus is cut into the groove',
         }),
@@ -539,7 +542,7 @@ function emberFair(today: string): Commission {
         brightness: fact(70, '%', 'configured'),
         volume: fact(90, '%', 'configured'),
       },
-      firmware: '4.1',
+      firmware: stated('4.1', 'configured'),
       presets: [
         preset(`${id}-s1`, `${name}, plain`, 'Fairground', colour, {
           askedBy: 'the Guild',
@@ -650,7 +653,7 @@ function emberFair(today: string): Commission {
         what: 'Old Bellwether, dead',
         quantity: 1,
         condition: 'two wires sheared in the pommel thread',
-        fate: 'altered',
+        ...went('ef-v1-s', 'altered', 1),
         note: 'rewired',
       },
     ],
@@ -740,7 +743,7 @@ function cinderOath(today: string): Commission {
           ],
           joint: { kind: 'thread', length: mm(10), hand: 'right' },
           sharp: true,
-          note: 'three claws',
+          shopNote: 'three claws',
         }),
         section({
           id: 'co-grip',
@@ -792,8 +795,8 @@ function cinderOath(today: string): Commission {
       sockets: [socket('co-k1', 'co-emitter', 22.3, 44, ['co-f1'], { insertion: 'clockwise' })],
     },
     parts: [
-      part('co-p1', 'speaker-28-4-3', 12, { faces: 'pommel' }),
-      part('co-p2', 'cell-18650-p', 36, { faces: 'emitter', removable: false }),
+      part('co-p1', 'speaker-28-4-3', 12, { faces: stated('pommel', 'measured') }),
+      part('co-p2', 'cell-18650-p', 36, { faces: stated('emitter', 'measured'), removable: false }),
       part('co-p3', 'board-l', 112, {}),
       part('co-p4', 'port-usbc', null, {}),
       part('co-p5', 'conn-slim', 172, {}),
@@ -805,7 +808,7 @@ function cinderOath(today: string): Commission {
     presets: [
       preset('co-s1', 'Old and well kept', 'Ashfall', '#20c840', {
         askedBy: 'Tobin',
-        effects: { deflect: '#ff9010' },
+        effects: { deflect: stated('#ff9010', 'configured') },
         extendMs: fact(600, 'ms', 'configured'),
       }),
       preset('co-s2', 'Oath', 'Ashfall', '#1fc33c', {}),
@@ -844,9 +847,15 @@ function cinderOath(today: string): Commission {
         what: 'Hilt',
         quantity: 1,
         condition: 'grip glued to pommel collar, one screw seized',
-        fate: 'altered',
+        ...went('co-v1-s', 'altered', 1),
       },
-      { id: 'co-v2', what: 'Memory card', quantity: 1, condition: 'bent, cannot be read', fate: 'undecided' },
+      {
+        id: 'co-v2',
+        what: 'Memory card',
+        quantity: 1,
+        condition: 'bent, cannot be read',
+        ...went('co-v2-s', 'undecided', 1),
+      },
     ],
     questions: [{ id: 'co-q1', text: 'May the pommel be bored out by 2.2 mm?', askedOn: day(today, -3), blocks: true }],
     sabers: [s],
@@ -899,7 +908,6 @@ function firstLantern(today: string): Commission {
         groupCurrent: val(200, 'mA'),
         forwardVolts: val(2.1, 'V'),
         diffusion: 'film',
-        toDo: [{ id: 'fl-b1t', text: 'drill the tip for the last group', done: false }],
       }),
     ],
     cutPower: 'none',
@@ -913,6 +921,12 @@ function firstLantern(today: string): Commission {
     requests: [
       { id: 'fl-r1', text: 'Yellow that is really yellow', status: 'open' },
       { id: 'fl-r2', text: 'One button', status: 'open' },
+    ],
+    toDos: [
+      {
+        ...{ id: 'fl-t1', text: 'drill the tip for the last group', about: 'blade:fl-b1', who: 'shop' },
+        ...{ blocks: 'shipping', done: false },
+      },
     ],
     sabers: [s],
   })
@@ -976,9 +990,9 @@ function crosswind(today: string): Commission {
       ],
     },
     parts: [
-      part('cw-p1', 'speaker-28-8-2', 14, { faces: 'pommel' }),
+      part('cw-p1', 'speaker-28-8-2', 14, { faces: stated('pommel', 'measured') }),
       part('cw-p2', 'cell-21700-p', 28, {
-        faces: 'emitter',
+        faces: stated('emitter', 'measured'),
         removable: true,
         supplied: 'notSupplied',
         landmark: 'plus pole towards the emitter, onto the brass pip; the strap lies over the minus end',
@@ -1063,9 +1077,15 @@ function crosswind(today: string): Commission {
         what: 'Crossguard with string blade',
         quantity: 1,
         condition: 'works, one segment dark',
-        fate: 'altered',
+        ...went('cw-v1-s', 'altered', 1),
       },
-      { id: 'cw-v2', what: 'String blade', quantity: 1, condition: 'one segment dark', fate: 'returned' },
+      {
+        id: 'cw-v2',
+        what: 'String blade',
+        quantity: 1,
+        condition: 'one segment dark',
+        ...went('cw-v2-s', 'returned', 1),
+      },
     ],
     questions: [],
     credits: [{ id: 'cw-d1', who: 'Maren', did: 'conversion' }],

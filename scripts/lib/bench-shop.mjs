@@ -3,6 +3,7 @@ import { spawn } from 'node:child_process'
 import { createHash } from 'node:crypto'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { Agent, request } from 'node:http'
+import { createRequire } from 'node:module'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { freePort, startMariadb } from './mariadb.mjs'
@@ -225,7 +226,7 @@ const toForm = (name, bytes) => {
 
 /** A commission with four sounds of 36 MB, quiet enough that they press well. */
 async function largeImport(record) {
-  const { default: yazl } = await import('yazl')
+  const yazl = createRequire(new URL('../../server/package.json', import.meta.url))('yazl')
   const zip = new yazl.ZipFile()
   const missing = new Set(JSON.stringify(record).match(/[0-9a-f]{64}/g))
   zip.addBuffer(Buffer.from(JSON.stringify(record)), 'commission.json')

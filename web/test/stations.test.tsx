@@ -300,8 +300,10 @@ describe('hilt', () => {
     expect(joint().passes).toMatchObject({ value: 29, unit: 'mm' })
     await choose('Whose end goes into the other', 'the next one')
     expect(joint().spigot).toBe('next')
-    await put('Joint note', 'grease it')
-    expect(joint().note).toBe('grease it')
+    const where = `the joint of ${saber().hilt.sections[0]!.name}`
+    await put(`Note for the client on ${where}`, 'turn it with both hands')
+    await put(`Shop note on ${where}`, 'grease it')
+    expect(joint()).toMatchObject({ note: 'turn it with both hands', shopNote: 'grease it' })
   })
   test('an opening in the rear face is placed from the axis', async () => {
     await lay('hilt', 'reed-warden')
@@ -364,14 +366,14 @@ describe('voice', () => {
   test('a preset is named, coloured, given a look and an effect; taken out, controls let it go', async () => {
     await lay('voice', 'reed-warden')
     await user.type(screen.getByLabelText('name of a preset'), 'Fourth{Enter}')
-    expect(saber().presets.at(-1)).toMatchObject({ name: 'Fourth', colour: '#2a6cff' })
+    expect(saber().presets.at(-1)).toMatchObject({ name: 'Fourth', colour: { value: '#2a6cff', source: 'assumed' } })
     act(() => bench().light(`preset:${saber().presets.at(-1)!.id}`))
     await choose('Look of the blade', 'the state of the cell')
     expect(saber().presets.at(-1)!.look).toBe('battery')
     await choose('Look of the blade', 'its blade colour')
     expect('look' in saber().presets.at(-1)!).toBe(false)
     await user.click(screen.getByRole('checkbox', { name: 'melt' }))
-    expect(saber().presets.at(-1)!.effects).toEqual({ melt: '#ffffff' })
+    expect(saber().presets.at(-1)!.effects).toEqual({ melt: { value: '#ffffff', source: 'configured' } })
     await put('Tracks', 'one, , two ')
     expect(saber().presets.at(-1)!.tracks).toEqual(['one', 'two'])
     await user.click(screen.getByRole('button', { name: 'Remove Fourth' }))
@@ -385,7 +387,7 @@ describe('figures that had no field', () => {
     await put('highest volume', '80')
     expect(saber().use.highestVolume).toMatchObject({ value: 80, unit: '%', source: 'configured' })
     await put('Firmware', '7.1 test')
-    expect(saber().firmware).toBe('7.1 test')
+    expect(saber().firmware).toMatchObject({ value: '7.1 test', source: 'configured' })
   })
   test('how long a blade goes back in, and the style of a look', async () => {
     await lay('voice', 'crosswind')
@@ -397,8 +399,12 @@ describe('figures that had no field', () => {
   test('a note to a screw', async () => {
     await lay('hilt', 'crosswind')
     act(() => bench().light(`fastener:${saber().hilt.fasteners[0]!.id}`))
-    await put('Screw note', 'the longer of the two')
-    expect(saber().hilt.fasteners[0]!.note).toBe('the longer of the two')
+    const { name } = saber().hilt.fasteners[0]!
+    await put(`Note for the client on ${name}`, 'the longer of the two')
+    await put(`Shop note on ${name}`, 'from the drawer of odd ones')
+    expect(saber().hilt.fasteners[0]).toMatchObject({
+      ...{ note: 'the longer of the two', shopNote: 'from the drawer of odd ones' },
+    })
   })
 })
 

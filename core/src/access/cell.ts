@@ -1,3 +1,4 @@
+import { known } from '../facts'
 import { refTo, type Saber } from '../record'
 import { say, whether } from '../words'
 import type { Drafting } from './draft'
@@ -16,11 +17,12 @@ function loose(d: Drafting) {
 export function cellIn(d: Drafting): void {
   for (const c of loose(d)) {
     const place = refTo('part', c.id)
-    if (!c.faces) {
+    const plus = known(c.faces)
+    if (!plus) {
       d.ask('whichPole', c.name, place)
       continue
     }
-    d.step(say('step.cellIn', { plus: c.faces, landmark: c.landmark ?? '', told: whether(c.landmark) }), {
+    d.step(say('step.cellIn', { plus, landmark: c.landmark ?? '', told: whether(c.landmark) }), {
       place,
       direction: 'push',
       caution: say('step.cellIn.caution'),

@@ -5,11 +5,13 @@ import { possible, type Unit } from '../units/unit'
 /** Where a value comes from. The order is the order of trust, best first. */
 export const SOURCES = [
   'measured',
+  'read',
   'datasheet',
   'configured',
   'computed',
   'client',
   'recalled',
+  'believed',
   'assumed',
   'unknown',
 ] as const
@@ -18,11 +20,13 @@ export type Source = (typeof SOURCES)[number]
 /** What each source is called on a screen or on paper. */
 export const SOURCE_WORDS: Record<Source, string> = {
   measured: 'measured',
+  read: 'read off it',
   datasheet: 'datasheet',
   configured: 'set on the board',
   computed: 'computed',
   client: 'client said',
   recalled: 'from memory',
+  believed: 'believed',
   assumed: 'assumed',
   unknown: 'not recorded',
 }
@@ -92,18 +96,38 @@ export const choiceFactOf = <const C extends readonly string[]>(choices: C) =>
     T.Object(withHistory(T.Union(choices.map((c) => T.Literal(c)))), { ...closed, 'x-fact': 'choice' }),
   )
 
+/** The schema of a colour that is a fact: `#rrggbb`, in sRGB. */
+export const colourFactOf = () =>
+  T.Unsafe<TextFact>(T.Object(withHistory(T.String({ pattern: '^#[0-9a-f]{6}$' })), { ...closed, 'x-fact': 'colour' }))
+
+/** What a fact may hold beside numbers. */
+const WORDED = ['text', 'choice', 'colour'] as const
+/** Whether what a schema says of a fact is the unit of a number. */
+export const isUnit = (said: unknown): said is Unit =>
+  typeof said === 'string' && !(WORDED as readonly string[]).includes(said)
+
 /** The unit that a fact's schema asks for; undefined for words, choices and everything that is no fact. */
 export function unitOf(schema: TSchema): Unit | undefined {
   const said: unknown = schema['x-fact']
-  return typeof said === 'string' && said !== 'text' && said !== 'choice' ? (said as Unit) : undefined
+  return isUnit(said) ? said : undefined
 }
+
+/** Sources nobody has made sure of: such a value prints as "about". */
+export const UNSURE: ReadonlySet<Source> = new Set(['client', 'recalled', 'believed', 'assumed'])
 
 /** Whether a fact may be printed plainly, only as "about", or not at all. A standing contradiction is never plain. */
 export function printable(fact: AnyFact<unknown>): 'plain' | 'about' | 'none' {
   if (fact.value === null || fact.source === 'unknown' || impossible(fact)) return 'none'
   if (fact.rivals?.length) return 'about'
-  return fact.source === 'recalled' || fact.source === 'assumed' || fact.source === 'client' ? 'about' : 'plain'
+  return UNSURE.has(fact.source) ? 'about' : 'plain'
 }
+
+/** Words, a choice or a colour made in code. */
+export const stated = <V extends string>(
+  value: V,
+  source: Source = 'recalled',
+  extra: Partial<Omit<AnyFact<V>, 'value' | 'source'>> = {},
+): AnyFact<V> => ({ value, source, ...extra })
 
 /** A number made in code. A null value is always "unknown". */
 export function fact<U extends Unit>(

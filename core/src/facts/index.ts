@@ -3,10 +3,12 @@ export {
   type ChoiceFact,
   type Claim,
   choiceFactOf,
+  colourFactOf,
   type Fact,
   fact,
   factOf,
   isFact,
+  isUnit,
   known,
   type NumberFact,
   printable,
@@ -14,10 +16,12 @@ export {
   SOURCES,
   type Source,
   sized,
+  stated,
   type TextFact,
   textFactOf,
+  UNSURE,
   unitOf,
 } from './fact'
 export { type Calculated, type Figure, type FigureInput, Gather, type Missing, missingText } from './figure'
 export { formatFact } from './print'
-export { correct, retract, sameReading, settle, state } from './write'
+export { correct, retract, sameReading, setAnew, settle, state } from './write'

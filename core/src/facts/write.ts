@@ -85,6 +85,15 @@ export function state<F extends AnyFact<unknown>>(old: F | undefined, next: F): 
   }
 }
 
+/**
+ * Decides anew what is a setting and no reading: the new value stands, what was set before is in the trail. Rivals, which are
+ * others' statements, stay until they are settled.
+ */
+export const setAnew = <F extends AnyFact<unknown>>(old: F | undefined, next: F): F => {
+  if (!old) return next
+  return agrees(old, next) && old.source === next.source ? old : joined(replaced(old, next, 'set anew'))
+}
+
 /** The same reading, mistyped: another value, tolerance or source takes its place and the old one goes to the trail. */
 export const correct = <F extends AnyFact<unknown>>(old: F, next: Partial<Claim<F['value']>>): F =>
   sameClaim(old, { ...asClaim(old), ...next } as Claim<unknown>)

@@ -68,7 +68,7 @@ export function grilleAir(saber: Saber): GrilleAir[] {
   const shape = layOut(saber.hilt)
   const pommel = shape.sections.find((s) => s.section.role === 'pommel')
   return saber.parts
-    .filter((p) => p.kind === 'speaker' && p.faces === 'pommel' && spanOf(p))
+    .filter((p) => p.kind === 'speaker' && known(p.faces) === 'pommel' && spanOf(p))
     .flatMap((speaker): GrilleAir[] => {
       const face = spanOf(speaker)!.x0
       const grilles = sideOpenings(saber.hilt).filter((o) => {

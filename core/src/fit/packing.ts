@@ -22,8 +22,11 @@ export function proposePacking(c: Commission): PackingLine[] {
     add({ key: refTo('saber', s.id), what: c.sabers.length > 1 ? s.name : say('box.saber'), quantity: 1 })
     for (const { like, ...line } of ofSaber(s, c.sabers.length > 1)) add(line, like)
   }
-  for (const a of c.arrivals.filter((q) => q.fate === 'returned' || q.fate === 'leftOver'))
-    add({ key: refTo('arrival', a.id), what: say('box.returned', { what: a.what }), quantity: a.quantity })
+  for (const a of c.arrivals) {
+    const back = a.shares.filter((x) => x.fate === 'returned' || x.fate === 'leftOver')
+    const quantity = back.reduce((n, x) => n + x.count, 0)
+    if (quantity) add({ key: refTo('arrival', a.id), what: say('box.returned', { what: a.what }), quantity })
+  }
   add({ key: 'record', what: say('box.record'), quantity: 1 })
   return [...out.values()].flatMap((line) => {
     const listed = c.packing.filter((p) => (p.key === undefined ? p.what === line.what : p.key === line.key))

@@ -1,4 +1,4 @@
-import { type Calculated, formatFact, known, missingText, type NumberFact } from '../facts'
+import { type AnyFact, type Calculated, formatFact, known, missingText, type NumberFact, printable } from '../facts'
 import { nameOf, type Saber, type Step, type Task } from '../record'
 import { formatNumber, mmAndInch } from '../units'
 import { say, whether } from '../words'
@@ -17,6 +17,14 @@ export function bothWays(f: NumberFact): string {
   const plain = formatFact(f)
   if (v === undefined) return plain
   return plain.startsWith('about') ? say('about', { what: mmAndInch(v) }) : mmAndInch(v)
+}
+
+/** Words or a choice that are a fact: plainly, or with where they come from while nobody has made sure. */
+export function wordsOf(f: AnyFact<string> | undefined): string | undefined {
+  const text = known(f)
+  if (!f || text === undefined || printable(f) === 'none') return undefined
+  if (printable(f) === 'plain') return text
+  return say('fact.unsure', { text, source: f.rivals?.length ? 'disputed' : f.source })
 }
 
 export const orNotRecorded = (s: string | undefined) => s || say('notRecorded')

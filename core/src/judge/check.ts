@@ -13,7 +13,10 @@ export interface Context {
 /** What a check reads: fields of the saber, fields of the order, and the day. Nothing else may change its answer. */
 export type Reads = keyof Saber | `order.${keyof Commission}` | 'today'
 /** Every field that holds facts; what reads all facts reads these. */
-export const ALL_FACTS: readonly Reads[] = ['name', 'hilt', 'parts', 'blades', 'zones', 'use', 'presets', 'controls']
+export const ALL_FACTS: readonly Reads[] = [
+  ...(['name', 'hilt', 'parts', 'blades', 'zones', 'use', 'presets', 'controls', 'firmware', 'settings'] as const),
+  ...(['provenance', 'fixes'] as const),
+]
 
 /** What the topics of a film are derived from, and the beats that tell them. */
 export const TOPICS_READ: readonly Reads[] = [

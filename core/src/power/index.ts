@@ -1,3 +1,4 @@
+export { WHITE } from '../record'
 export { chargeTime, wattHours } from './charging'
 export { type Discharge, type DischargeInput, discharge, ocv, usableShare } from './discharge'
 export { idleCurrent, LEFT_WAYS, type LeftWay, standby } from './keeping'
@@ -9,7 +10,6 @@ export {
   litCurrent,
   moduleCurrent,
   pixels,
-  WHITE,
   zoneCurrent,
 } from './lights'
 export { type Load, loadsOf, looksOf, type ZoneBudget, zoneBudget } from './looks'

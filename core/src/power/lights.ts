@@ -1,9 +1,8 @@
 import { type Calculated, Gather, known } from '../facts'
 import { duties } from '../light'
-import { type Blade, type FittedPart, refTo, type Saber, type Zone } from '../record'
+import { type Blade, type FittedPart, refTo, type Saber, WHITE, type Zone } from '../record'
 import { formatNumber } from '../units'
 
-export const WHITE = '#ffffff'
 /** The basis of every light's current. */
 const MODEL = 'Σ over pixels: idle + Σ channel max × duty; duty by sRGB'
 const FORMULA = 'n × (idle + brightness × Σ channel × duty) ÷ 1000'

@@ -1,6 +1,6 @@
 import type { Calculated } from '../facts'
-import { type Preset, type Ref, refTo, type Saber } from '../record'
-import { bladeCurrent, litBlades, litCurrent, WHITE, zoneCurrent } from './lights'
+import { colourOf, effectColours, type Preset, type Ref, refTo, type Saber, WHITE } from '../record'
+import { bladeCurrent, litBlades, litCurrent, zoneCurrent } from './lights'
 
 /** Current of one light in one look. */
 interface LookCurrent {
@@ -18,9 +18,9 @@ export interface ZoneBudget {
 const HELD: ReadonlySet<string> = new Set(['lock', 'drag', 'melt'])
 
 /** The looks of a preset that can be seen: its steady colour, and every effect it colours. */
-const seenOf = (preset: Preset) => [
-  { look: 'steady', colour: preset.colour },
-  ...Object.entries(preset.effects ?? {}).flatMap(([look, colour]) => (colour ? [{ look, colour }] : [])),
+const seenOf = (preset: Preset): { look: string; colour: string }[] => [
+  { look: 'steady', colour: colourOf(preset) },
+  ...effectColours(preset).map(([look, colour]) => ({ look, colour })),
 ]
 
 /** The looks of a preset: its steady colour, every effect it colours, and full white beside them for comparison. */

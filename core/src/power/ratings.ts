@@ -1,6 +1,6 @@
 import { type Calculated, known } from '../facts'
-import { type FittedPart, type Ref, refTo, type Saber } from '../record'
-import { litCurrent, WHITE } from './lights'
+import { type FittedPart, type Ref, refTo, type Saber, WHITE } from '../record'
+import { litCurrent } from './lights'
 import { type Load, loadsOf } from './looks'
 import { packOf } from './pack'
 import { wireGuideAmps } from './wire'

@@ -1,9 +1,9 @@
 import { type Calculated, Gather } from '../facts'
-import { type Blade, refTo, type Saber } from '../record'
+import { type Blade, refTo, type Saber, WHITE } from '../record'
 import { layOut, socketSpan, spanOf } from '../room'
 import { formatNumber } from '../units'
 import { ocv } from './discharge'
-import { bladeCurrent, litCurrent, WHITE } from './lights'
+import { bladeCurrent, litCurrent } from './lights'
 import { cellsIn, notePack, packOf } from './pack'
 import { wireOhms } from './wire'
 

@@ -1,7 +1,7 @@
 import { doingOf } from '../controls'
 import { known } from '../facts'
 import { litCurrent, safeVolume } from '../power'
-import type { Commission, FittedPart, Saber, Test } from '../record'
+import { type Commission, colourOf, type FittedPart, type Saber, type Test } from '../record'
 import { say } from '../words'
 
 /** A test that this build calls for. `key` stays the same for the same thing, so that a proposal is made once. */
@@ -44,7 +44,7 @@ function currentTests(s: Saber): Proposal[] {
   if (s.parts.some((p) => p.kind === 'killSwitch' || p.kind === 'killKey'))
     out.push({ key: 'cut-off', what: say('test.cutOff'), expect: say('test.cutOff.expect') })
   const first = s.presets[0]
-  const load = first && litCurrent(s, first.colour)
+  const load = first && litCurrent(s, colourOf(first))
   if (load?.ok)
     out.push({
       key: 'lit-current',

@@ -1,7 +1,7 @@
 import type { Static } from '@sinclair/typebox'
 import * as T from '@sinclair/typebox'
 import { ownId, ref } from './ref'
-import { Day, Line, list, obj, oneOf, opt } from './schema-kit'
+import { Consent, Line, list, obj, oneOf, opt } from './schema-kit'
 
 export const TASKS = [
   'powerOn',
@@ -28,7 +28,7 @@ export const Step = obj({
   caution: opt(Line),
   irreversible: opt(T.Boolean()),
   /** Who agreed to what cannot be undone, and when. */
-  consent: opt(obj({ who: Line, on: Day })),
+  consent: opt(Consent),
 })
 /** The steps of one task that the client will do alone. */
 export const Procedure = obj({ id: ownId('task'), task: oneOf(TASKS), steps: list(Step, 60) })

@@ -1,8 +1,8 @@
 import type { Static } from '@sinclair/typebox'
-import * as T from '@sinclair/typebox'
 import { factOf } from '../facts/fact'
+import { SUPPLIED } from './part'
 import { idOf, ownId } from './ref'
-import { Line, list, obj, oneOf, opt } from './schema-kit'
+import { Line, noted, obj, oneOf, opt } from './schema-kit'
 
 export const BLADE_USES = ['ship', 'demo', 'toBuy'] as const
 export const BLADE_KINDS = ['pixel', 'string', 'inHilt', 'plug'] as const
@@ -32,9 +32,10 @@ export const Blade = obj({
   forwardVolts: opt(factOf('V')),
   tip: opt(Line),
   diffusion: opt(Line),
-  /** Work left on this blade: a tip to drill, a film to roll in. */
-  toDo: opt(list(obj({ id: ownId('toDo'), text: Line, done: T.Boolean() }), 20)),
-  note: opt(Line),
+  /** How many pixels the board is set to for it. */
+  configured: opt(factOf('×')),
+  supplied: opt(oneOf(SUPPLIED)),
+  ...noted,
 })
 
 /** An independently addressed run of LEDs. */
@@ -48,6 +49,7 @@ export const Zone = obj({
   follows: opt(idOf('zone')),
   blade: opt(idOf('blade')),
   part: opt(idOf('part')),
+  ...noted,
 })
 
 export type Blade = Static<typeof Blade>

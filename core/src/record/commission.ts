@@ -2,19 +2,20 @@ import type { Static } from '@sinclair/typebox'
 import * as T from '@sinclair/typebox'
 import { idOf, ownId, ref } from './ref'
 import { JOBS, Saber } from './saber'
-import { Day, Hash, Line, list, obj, oneOf, opt, Text } from './schema-kit'
+import { Day, Hash, Line, list, Money, noted, obj, oneOf, opt, Text } from './schema-kit'
 import { Waiver } from './script'
+import { ToDo, Warranty } from './whole'
 
 /** The version this code writes. Older ones are lifted when they are read; newer ones are refused by name. */
 export const FORMAT = 'nubrin-commission'
-export const FORMAT_VERSION = 4
+export const FORMAT_VERSION = 5
 
 export const PURPOSES = ['display', 'costume', 'duelling', 'beginner', 'stage'] as const
 /** Who wished it: the client, the maker himself, or the shop offers it and the client may take it. */
 export const REQUEST_SHAPES = ['asked', 'ownIdea', 'offered'] as const
 export const REQUEST_STATES = ['open', 'met', 'changed', 'declined'] as const
 export const FATES = ['used', 'altered', 'leftOver', 'returned', 'undecided'] as const
-export const LOG_KINDS = ['work', 'delay', 'decision', 'order', 'told'] as const
+export const LOG_KINDS = ['work', 'delay', 'decision', 'order', 'arrived', 'told'] as const
 const Quantity = T.Integer({ minimum: 1, maximum: 999 })
 
 /** A wish of the client, and what became of it. */
@@ -25,23 +26,44 @@ export const Request = obj({
   /** Asked where nothing is said. What is offered blocks nothing until it is accepted. */
   shape: opt(oneOf(REQUEST_SHAPES)),
   acceptedOn: opt(Day),
+  /** How much it matters to the client: 1 first. */
+  rank: opt(T.Integer({ minimum: 1, maximum: 99 })),
+  /** What it costs, where it is offered; held out of the sum until it is accepted. */
+  price: opt(Money),
   status: oneOf(REQUEST_STATES),
   where: opt(ref()),
   answer: opt(Line),
   toldOn: opt(Day),
+  shopNote: noted.shopNote,
 })
 /** A part that the client sent. */
 export const Arrival = obj({
   id: ownId('arrival'),
   what: Line,
   quantity: Quantity,
+  /** A loose part, or a whole saber that is to be worked on. */
+  whole: opt(T.Boolean()),
+  saber: opt(idOf('saber')),
   condition: Line,
-  fate: oneOf(FATES),
-  note: opt(Line),
+  /** The day on which its condition was noted, before work began. */
+  conditionOn: opt(Day),
+  /** What became of it, in as many shares as it was split into; their counts come to the quantity. */
+  shares: list(
+    obj({ id: ownId('share'), fate: oneOf(FATES), count: Quantity, saber: opt(idOf('saber')), now: opt(ref()) }),
+    12,
+  ),
+  /** What was wrong with it, and what each became: work, a wish, or knowingly left. */
+  faults: list(
+    obj({ id: ownId('fault'), text: Line, became: opt(ref('toDo', 'request', 'fix')), left: opt(Line) }),
+    20,
+  ),
+  ...noted,
 })
 export const Question = obj({
   id: ownId('question'),
   text: Line,
+  /** Whom it is put to; the client where nothing is said. */
+  to: opt(Line),
   askedOn: opt(Day),
   answer: opt(Line),
   answeredOn: opt(Day),
@@ -53,6 +75,7 @@ const LogEntry = obj({
   text: Text,
   kind: oneOf(LOG_KINDS),
   hours: opt(T.Number({ minimum: 0, maximum: 200 })),
+  by: opt(Line),
 })
 export const Photo = obj({
   id: ownId('photo'),
@@ -105,6 +128,12 @@ export const Commission = obj({
     120,
   ),
   log: list(LogEntry, 400),
+  /** Who works on it in the shop. */
+  people: list(obj({ id: ownId('person'), name: Line, does: opt(Line) }), 24),
+  toDos: list(ToDo, 200),
+  /** Who gives it, where it is a gift. */
+  giver: opt(Line),
+  warranty: opt(Warranty),
   media: list(Photo, 400),
   sabers: T.Array(Saber, { minItems: 1, maxItems: 12 }),
   handoff: obj({
@@ -122,3 +151,4 @@ export const Commission = obj({
 
 export type Commission = Static<typeof Commission>
 export type Request = Static<typeof Request>
+export type Arrival = Static<typeof Arrival>

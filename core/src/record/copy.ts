@@ -59,7 +59,7 @@ export function unconfirmed<T>(v: T): T {
   if (Array.isArray(v)) return v.map(unconfirmed) as T
   if (isFact(v)) {
     const { value, source, unit } = v as unknown as { value: unknown; source: string; unit: unknown }
-    const foreign = source === 'measured' || source === 'client' || source === 'recalled'
+    const foreign = ['measured', 'read', 'client', 'recalled', 'believed'].includes(source)
     return (foreign ? { value, unit, source: 'assumed', with: 'model sheet' } : v) as T
   }
   if (v && typeof v === 'object') return Object.fromEntries(Object.entries(v).map(([k, x]) => [k, unconfirmed(x)])) as T

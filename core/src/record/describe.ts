@@ -12,9 +12,11 @@ function typeOf(s: TSchema, name: string, later: (name: string, s: TSchema) => v
   if (typeof fact === 'string')
     return fact === 'text'
       ? 'fact in words'
-      : fact === 'choice'
-        ? `fact, one of ${choices(s.properties.value)}`
-        : `fact in ${fact}`
+      : fact === 'colour'
+        ? 'fact, a colour `#rrggbb`'
+        : fact === 'choice'
+          ? `fact, one of ${choices(s.properties.value)}`
+          : `fact in ${fact}`
   if (s['x-kind']) return `its own id`
   const names = s['x-names'] as Kind[] | undefined
   if (names) {

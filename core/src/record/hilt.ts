@@ -1,8 +1,8 @@
 import type { Static } from '@sinclair/typebox'
 import * as T from '@sinclair/typebox'
-import { factOf } from '../facts/fact'
+import { choiceFactOf, factOf } from '../facts/fact'
 import { idOf, ownId } from './ref'
-import { Hex, Line, list, obj, oneOf, opt, Text } from './schema-kit'
+import { Hex, Line, list, noted, obj, oneOf, opt, Text } from './schema-kit'
 
 export const ROLES = ['pommel', 'grip', 'neck', 'shroud', 'emitter', 'extension', 'quillon'] as const
 export const MATERIALS = [
@@ -24,6 +24,7 @@ export const SCREW_PURPOSES = ['bladeRetention', 'joint', 'chassis', 'cover', 's
 export const CLIENT_MAY = ['loosen', 'remove', 'never'] as const
 export const OPENINGS = ['window', 'vent', 'grille', 'switch', 'port', 'screwHole', 'keyhole'] as const
 export const ORIGINS = ['bought', 'kit', 'clientOwn', 'inherited', 'scratch', 'series'] as const
+export const SCREW_ORIGINS = ['hilt', 'kit', 'shop', 'client'] as const
 export const HEADS = ['set', 'cap', 'button', 'thumb', 'dummy'] as const
 /** Whose end goes into the other's at a joint: this section's, or the next one's. */
 export const SPIGOTS = ['this', 'next'] as const
@@ -63,9 +64,9 @@ export const Section = obj({
     spigot: opt(oneOf(SPIGOTS)),
     /** The narrowest free diameter through the joint: a thread's minor diameter, a spigot's bore. */
     passes: opt(factOf('mm')),
-    note: opt(Line),
+    ...noted,
   }),
-  note: opt(Line),
+  ...noted,
 })
 
 export const Fastener = obj({
@@ -82,7 +83,9 @@ export const Fastener = obj({
   clientMay: oneOf(CLIENT_MAY),
   /** Left loose for bench work or a demonstration; must be tightened before shipping. */
   looseNow: opt(T.Boolean()),
-  note: opt(Line),
+  /** Where it comes from; it is looked for there when one is lost. */
+  origin: opt(choiceFactOf(SCREW_ORIGINS)),
+  ...noted,
 })
 
 export const Opening = obj({
@@ -97,7 +100,7 @@ export const Opening = obj({
   /** Of one in the rear face: its middle's distance from the axis. */
   fromAxis: opt(factOf('mm')),
   tint: opt(Hex),
-  note: opt(Line),
+  ...noted,
 })
 
 /** A blade socket: the hilt's end of a blade. A crossguard has several. */
@@ -109,7 +112,7 @@ export const Socket = obj({
   depth: factOf('mm'),
   insertion: oneOf(INSERTIONS),
   retention: list(idOf('fastener'), 8),
-  note: opt(Line),
+  ...noted,
 })
 
 export const Hilt = obj({

@@ -32,6 +32,7 @@ export {
   Opening,
   ORIGINS,
   ROLES,
+  SCREW_ORIGINS,
   SCREW_PURPOSES,
   Section,
   Socket,
@@ -51,16 +52,17 @@ export {
   shelfOf,
   toldWishes,
 } from './lookup'
-export { CARRIES, CHASSIS_HELD_BY, FittedPart, PartKindSchema, SpecMap, SUPPLIED } from './part'
-export { type FactPlace, factPaths, forEachFact } from './places'
-export { EVENTS, LOOKS, Preset, Sound, STATUSES } from './preset'
+export { CARRIES, CHASSIS_HELD_BY, FACINGS, FittedPart, PartKindSchema, SpecMap, SUPPLIED } from './part'
+export { type FactPlace, factPaths, forEachFact, isNumberPlace, type NumberPlace } from './places'
+export { colourOf, EVENTS, effectColours, LOOKS, Preset, Sound, STATUSES, WHITE } from './preset'
 export type { Problem } from './problem'
-export { Fix, Reading, Test } from './proof'
+export { Fix, Reading, SETUPS, Test } from './proof'
 export { ALL_KINDS, type Id, type Kind, partsOfRef, type Ref, refTo, THINGS } from './ref'
 export {
   danglingOf,
   findThing,
   leaningOn,
+  nameIn,
   nameOfThing,
   type Reference,
   type Removal,
@@ -69,6 +71,21 @@ export {
   thingsOf,
   withoutThing,
 } from './references'
-export { CUT_POWER, Decision, JOBS, Saber } from './saber'
+export { CUT_POWER, Decision, JOBS, KNOWS, Saber } from './saber'
 export { Beat, ORDERS, Take, Waiver } from './script'
+export {
+  ITEM_ROLES,
+  type Item,
+  LOSS_KINDS,
+  type Loss,
+  type Owner,
+  SENSES,
+  type Settings,
+  TODO_BLOCKS,
+  TODO_WHO,
+  type ToDo,
+  TRIED_WITH,
+  WAS_KINDS,
+  type Was,
+} from './whole'
 export { keyWords } from './words'

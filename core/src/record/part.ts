@@ -1,14 +1,16 @@
 import type { Static, TOptional, TUnsafe } from '@sinclair/typebox'
 import * as T from '@sinclair/typebox'
-import { type Fact, factOf } from '../facts/fact'
+import { choiceFactOf, type Fact, factOf, textFactOf } from '../facts/fact'
 import { MATERIALS } from './hilt'
 import { KINDS, type PartKind, SPECS, type SpecKey } from './kinds'
 import { idOf, ownId } from './ref'
-import { closed, Line, obj, oneOf, opt } from './schema-kit'
+import { closed, Line, noted, obj, oneOf, opt } from './schema-kit'
 
 export const CHASSIS_HELD_BY = ['thread', 'setScrew', 'length', 'magnets', 'rails', 'friction'] as const
 export const CARRIES = ['power', 'signal'] as const
-export const SUPPLIED = ['shop', 'client', 'notSupplied'] as const
+/** Who brings a thing: it goes into the box, the client has it, the client gets it, or it only serves on the bench. */
+export const SUPPLIED = ['shop', 'client', 'notSupplied', 'bench'] as const
+export const FACINGS = ['emitter', 'pommel'] as const
 
 type SpecSchemas = { [K in SpecKey]: TOptional<TUnsafe<Fact<(typeof SPECS)[K]['unit']>>> }
 export const SpecMap = T.Object(
@@ -24,6 +26,8 @@ export const FittedPart = obj({
   id: ownId('part'),
   kind: PartKindSchema,
   name: Line,
+  /** Which one it is, as it is read off the thing: the exact board, the exact cell. */
+  type: opt(textFactOf()),
   /** The catalogue row it was copied from; the copy below is the saber's own. */
   catalogue: opt(T.String({ pattern: '^[a-z0-9][a-z0-9-]{1,47}$' })),
   specs: SpecMap,
@@ -33,7 +37,7 @@ export const FittedPart = obj({
   beside: opt(idOf('part')),
   clock: opt(factOf('deg')),
   /** Which way its front, plus pole or cone points. */
-  faces: opt(oneOf(['emitter', 'pommel'] as const)),
+  faces: opt(choiceFactOf(FACINGS)),
   removable: opt(T.Boolean()),
   protected: opt(T.Boolean()),
   /** What it is made of, where that matters: a resin chassis is brittle. */
@@ -52,6 +56,8 @@ export const FittedPart = obj({
   /** How the pole or the right way round is recognised on this saber. */
   landmark: opt(Line),
   supplied: opt(oneOf(SUPPLIED)),
-  note: opt(Line),
+  /** What stands at the other end of a port: its lead, its supply, the program that speaks to it. */
+  otherEnd: opt(obj({ lead: opt(Line), supply: opt(Line), program: opt(Line) })),
+  ...noted,
 })
 export type FittedPart = Static<typeof FittedPart>

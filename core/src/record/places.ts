@@ -1,28 +1,31 @@
-import type { NumberFact } from '../facts/fact'
+import { type AnyFact, isFact, type NumberFact, type TextFact } from '../facts/fact'
 import { SABER_PLAN, walk } from './plan'
 import { type Kind, type Ref, refTo } from './ref'
 import type { Saber } from './saber'
 
 /** Where a fact stands in the saber: its path by identity, the thing that owns it, and words for both. */
-export interface FactPlace {
+export interface FactPlace<F extends AnyFact<unknown> = NumberFact | TextFact> {
   path: string
   ref?: Ref
   owner: string
   field: string
-  fact: NumberFact
+  fact: F
 }
+export type NumberPlace = FactPlace<NumberFact>
+/** Whether it is a number that stands there, and not words, a choice or a colour. */
+export const isNumberPlace = (p: FactPlace): p is NumberPlace => 'unit' in p.fact
 
-/** Calls back for every number of a saber that is a fact, with its owner. Order is that of the schema. */
+/** Calls back for every fact of a saber, with its owner. Order is that of the schema. */
 export function forEachFact(saber: Saber, visit: (place: FactPlace) => void): void {
   walk(SABER_PLAN, saber, (plan, value, at) => {
-    if (!plan.fact || plan.fact === 'text' || plan.fact === 'choice') return
+    if (!plan.fact || !isFact(value)) return
     const thing = at.within.at(-1)
     const named = at.within.findLast((w) => typeof w.value.name === 'string')
     visit({
       path: at.path,
       field: at.path.slice(at.path.lastIndexOf('/') + 1),
       owner: named ? String(named.value.name) : saber.name,
-      fact: value as NumberFact,
+      fact: value as NumberFact | TextFact,
       ...(thing ? { ref: refTo(thing.kind as Kind, String(thing.value.id)) } : {}),
     })
   })

@@ -9,8 +9,8 @@ import { Saber } from './saber'
  * (facts, look-ups, integrity, copies, lifts) follows this plan, so a new field needs no second list.
  */
 export interface Plan {
-  /** A fact: its unit, or `text` / `choice`. */
-  fact?: Unit | 'text' | 'choice'
+  /** A fact: its unit, or what it holds beside numbers. */
+  fact?: Unit | 'text' | 'choice' | 'colour'
   /** The identity of a thing. */
   kind?: Kind
   /** A reference: kinds it may name; `bare` when it is the id alone. */

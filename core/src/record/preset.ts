@@ -1,8 +1,8 @@
 import type { Static } from '@sinclair/typebox'
 import * as T from '@sinclair/typebox'
-import { factOf } from '../facts/fact'
+import { colourFactOf, factOf, known } from '../facts/fact'
 import { ownId } from './ref'
-import { Hash, Hex, Line, list, obj, oneOf, opt } from './schema-kit'
+import { Hash, Line, list, noted, obj, oneOf, opt } from './schema-kit'
 
 export const EVENTS = [
   'boot',
@@ -46,10 +46,17 @@ export const Preset = obj({
   style: opt(Line),
   /** Present only for a look that is not a blade colour. */
   look: opt(oneOf(LOOKS)),
-  colour: Hex,
+  colour: colourFactOf(),
   /** Colours of single effects on top of the base. */
   effects: opt(
-    obj({ clash: opt(Hex), lock: opt(Hex), deflect: opt(Hex), drag: opt(Hex), melt: opt(Hex), surge: opt(Hex) }),
+    obj({
+      clash: opt(colourFactOf()),
+      lock: opt(colourFactOf()),
+      deflect: opt(colourFactOf()),
+      drag: opt(colourFactOf()),
+      melt: opt(colourFactOf()),
+      surge: opt(colourFactOf()),
+    }),
   ),
   flickerHz: opt(factOf('Hz')),
   extendMs: opt(factOf('ms')),
@@ -59,7 +66,18 @@ export const Preset = obj({
   askedBy: opt(Line),
   why: opt(Line),
   status: oneOf(STATUSES),
+  ...noted,
 })
 
 export type Sound = Static<typeof Sound>
 export type Preset = Static<typeof Preset>
+
+export const WHITE = '#ffffff'
+/** A preset's colour; white, which draws the most, while nobody has said one. */
+export const colourOf = (p: Preset): string => known(p.colour) ?? WHITE
+/** The effects that have a colour of their own, with it. */
+export const effectColours = (p: Preset): [keyof NonNullable<Preset['effects']>, string][] =>
+  Object.entries(p.effects ?? {}).flatMap(([k, f]) => {
+    const hex = known(f)
+    return hex ? [[k as keyof NonNullable<Preset['effects']>, hex]] : []
+  })

@@ -176,3 +176,9 @@ export function findThing(record: Commission, target: string | undefined): Thing
   const p = target === undefined ? undefined : partsOfRef(target)
   return p && thingsOf(record).find((t) => t.ref === target)
 }
+
+/** The name of a thing anywhere in a record; undefined when it is gone. */
+export function nameIn(record: Commission, target: string | undefined): string | undefined {
+  const t = findThing(record, target)
+  return t && nameOfThing(t.kind, t.value)
+}

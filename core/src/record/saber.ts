@@ -1,6 +1,6 @@
 import type { Static } from '@sinclair/typebox'
 import * as T from '@sinclair/typebox'
-import { factOf } from '../facts/fact'
+import { factOf, textFactOf } from '../facts/fact'
 import { Procedure } from './access'
 import { Blade, Zone } from './blade'
 import { ControlRow, Input } from './controls'
@@ -8,12 +8,16 @@ import { Hilt } from './hilt'
 import { FittedPart } from './part'
 import { Preset } from './preset'
 import { Fix, Test } from './proof'
-import { ownId } from './ref'
-import { Day, Line, list, obj, oneOf, opt } from './schema-kit'
+import { ownId, ref } from './ref'
+import { Consent, Day, Line, list, noted, obj, oneOf, opt } from './schema-kit'
 import { Beat, ORDERS, Take, Waiver } from './script'
+import { Item, Loss, NotFor, Owner, Settings, Was } from './whole'
 
 export const JOBS = ['install', 'conversion', 'repair', 'scratch', 'showcase', 'rebuild', 'model'] as const
 export const CUT_POWER = ['killSwitch', 'killKeyPull', 'killKeyTurn', 'cellOut', 'deepSleep', 'none'] as const
+
+/** How well somebody knows this saber. */
+export const KNOWS = ['neverSeen', 'seen', 'held', 'owned'] as const
 
 /** A choice the maker made, with its reason, what it gave up, and the facts a chosen layout rests on. */
 export const Decision = obj({
@@ -23,7 +27,12 @@ export const Decision = obj({
   chose: Line,
   why: Line,
   gaveUp: opt(Line),
+  /** What it changes for good, and who agreed to that. */
+  irreversible: opt(T.Boolean()),
+  consent: opt(Consent),
+  about: opt(ref()),
   layout: opt(T.Record(T.String({ maxLength: 80 }), T.Union([T.Number(), T.String({ maxLength: 120 })]))),
+  ...noted,
 })
 
 export const Saber = obj({
@@ -42,7 +51,20 @@ export const Saber = obj({
     volume: factOf('%'),
     highestVolume: opt(factOf('%')),
   }),
-  firmware: opt(Line),
+  firmware: opt(textFactOf()),
+  /** Edition or serial number. */
+  edition: opt(Line),
+  /** Who gets it, where that is not the client, and how well they know it. */
+  recipient: opt(obj({ name: opt(Line), knows: opt(oneOf(KNOWS)) })),
+  settings: Settings,
+  /** What is told to every client it is not made for. */
+  notFor: list(NotFor, 24),
+  /** What an older saber could do before the work. */
+  before: list(Was, 40),
+  provenance: list(Owner, 24),
+  losses: list(Loss, 60),
+  /** What a saber needs beside what is built in. */
+  items: list(Item, 60),
   presets: list(Preset, 60),
   inputs: list(Input, 12),
   controls: list(ControlRow, 160),

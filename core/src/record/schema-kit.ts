@@ -9,10 +9,23 @@ export const oneOf = <const V extends readonly string[]>(values: V) =>
 export const list = <S extends TSchema>(item: S, maxItems = 200) => T.Array(item, { maxItems })
 export const opt = T.Optional
 
+/** Words for the client: they are printed and shared. */
+const ClientNote = T.String({ maxLength: 400, 'x-note': 'client' })
+/** Words for the shop: they are never printed, shared or spoken. */
+const ShopNote = T.String({ maxLength: 400, 'x-note': 'shop' })
+/** Two notes for two readers, on anything. */
+export const noted = { note: opt(ClientNote), shopNote: opt(ShopNote) }
+
 export const Line = T.String({ maxLength: 240 })
 export const Text = T.String({ maxLength: 8000 })
+export const Money = obj({
+  amount: T.Number({ minimum: 0, maximum: 1e7 }),
+  currency: T.String({ pattern: '^[A-Z]{3}$' }),
+})
 export const Day = T.String({ format: 'date' })
 export const Moment = T.String({ format: 'date-time' })
 export const Hex = T.String({ pattern: '^#[0-9a-f]{6}$' })
 /** The content of a stored file, by its SHA-256. */
 export const Hash = T.String({ pattern: '^[0-9a-f]{64}$' })
+/** Who agreed to what cannot be undone, and when. */
+export const Consent = obj({ who: Line, on: Day })

@@ -58,7 +58,7 @@ export const makeAjv = () => {
     // What is referred to is compiled once and called, not written out at every place.
     inlineRefs: false,
   })
-  ajv.addVocabulary(['x-fact', 'x-kind', 'x-names'])
+  ajv.addVocabulary(['x-fact', 'x-kind', 'x-names', 'x-note'])
   const compiled = new WeakMap<object, ValidateFunction>()
   return {
     compile<T>(schema: object): ValidateFunction<T> {

@@ -1,6 +1,17 @@
 import { known } from '../facts'
 import { hueWord } from '../light'
-import { type Beat, byId, type Commission, nameOf, partsOfRef, type Ref, type Saber, shelfOf } from '../record'
+import {
+  type Beat,
+  byId,
+  type Commission,
+  colourOf,
+  effectColours,
+  nameOf,
+  partsOfRef,
+  type Ref,
+  type Saber,
+  shelfOf,
+} from '../record'
 import { topicsOf } from './topics'
 
 /** A sentence that the record no longer bears out. */
@@ -53,8 +64,8 @@ export function staleSentences(c: Commission, s: Saber): Stale[] {
 function colours(s: Saber, preset: string, text: string, where: Ref): Stale[] {
   const is = byId(s.presets, preset)
   if (!is) return []
-  const hue = hueWord(is.colour)
-  const effects = Object.values(is.effects ?? {}).map((e) => (e ? hueWord(e) : ''))
+  const hue = hueWord(colourOf(is))
+  const effects = effectColours(is).map(([, hex]) => hueWord(hex))
   const said = COLOURS.filter(([word]) => word.test(text.replace(is.name, '')))
   // What effects or the font's own name are called is no statement about the blade.
   const other = said.filter(([, c]) => !c.test(hue) && !effects.some((e) => c.test(e)) && !c.test(is.font))
@@ -84,7 +95,12 @@ function otherName(s: Saber, about: Ref | undefined, text: string, where: Ref): 
 
 /** Poles and volumes said otherwise than recorded. */
 function spoken(s: Saber, text: string, where: Ref): Stale[] {
-  const faces = new Set(s.parts.flatMap((p) => (p.kind === 'cell' && p.faces ? [p.faces] : [])))
+  const faces = new Set(
+    s.parts.flatMap((p) => {
+      const plus = p.kind === 'cell' ? known(p.faces) : undefined
+      return plus ? [plus] : []
+    }),
+  )
   const only = faces.size === 1 ? [...faces][0]! : undefined
   const poles = [...text.matchAll(PLUS)].map((m) => m[1]!.toLowerCase())
   const volume = [...text.matchAll(VOLUME)].map((m) => Number(m[1]))

@@ -6,6 +6,7 @@ import { safeVolume } from '../power'
 import {
   byId,
   type Commission,
+  colourOf,
   kindRule,
   nameOf,
   type PartKind,
@@ -180,7 +181,7 @@ const presetTopics = (s: Saber): Topic[] =>
     what: say('topic.preset.what', { preset: p.name }),
     say: say('topic.preset', {
       preset: p.name,
-      hue: hueWord(p.colour),
+      hue: hueWord(colourOf(p)),
       font: p.font,
       why: p.why ?? '',
       reasoned: whether(p.why),
@@ -286,20 +287,20 @@ const isOf = (c: Commission, s: Saber, where: Ref | undefined): boolean =>
   !where || nameOf(s, where) !== undefined || !c.sabers.some((other) => nameOf(other, where) !== undefined)
 
 const arrivalTopics = (c: Commission): Topic[] =>
-  c.arrivals
-    .filter((a) => a.fate === 'leftOver' || a.fate === 'returned' || a.fate === 'altered')
-    .map((a) => ({
-      key: `arrival:${a.id}`,
-      chapter: 'requests',
-      what: say('topic.arrival.what', { what: a.what, fate: a.fate }),
-      say: say('topic.arrival', {
-        what: lower(a.what),
-        fate: a.fate,
-        note: a.note ?? '',
-        noted: whether(a.note),
+  c.arrivals.flatMap((a) =>
+    a.shares
+      .filter((x) => x.fate === 'leftOver' || x.fate === 'returned' || x.fate === 'altered')
+      .map((x, i) => {
+        const what = a.shares.length > 1 ? say('arrival.what', { quantity: x.count, what: a.what }) : a.what
+        return {
+          key: i ? `share:${x.id}` : `arrival:${a.id}`,
+          chapter: 'requests' as const,
+          what: say('topic.arrival.what', { what, fate: x.fate }),
+          say: say('topic.arrival', { what: lower(what), fate: x.fate, note: a.note ?? '', noted: whether(a.note) }),
+          must: true,
+        }
       }),
-      must: true,
-    }))
+  )
 
 const lower = (s: string) => (/^[A-Z][a-z]/.test(s) ? s[0]!.toLowerCase() + s.slice(1) : s)
 const sentence = (s: string) => (/[.!?]$/.test(s) ? s : `${s}.`)

@@ -168,6 +168,8 @@ export const en: Readonly<Record<SayingCode, string>> = {
   'chapter.arrivals': 'What you sent, and what became of it',
   'chapter.arrivals.head': '{column, select, part {Part} condition {How it arrived} other {What became of it}}',
   'arrival.what': '{quantity, plural, =1 {{what}} other {# × {what}}}',
+  'fact.unsure':
+    '{text} ({source, select, recalled {from memory} believed {believed} client {as you said} assumed {assumed} other {not settled}})',
   'arrival.fate':
     '{fate, select, leftOver {left over} returned {returned} altered {altered} used {used} other {undecided}}{noted, select, yes {: {note}} other {}}',
   'chapter.questions': 'What we asked you',

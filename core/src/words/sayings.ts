@@ -145,6 +145,7 @@ export interface Sayings {
   'chapter.arrivals': Record<never, never>
   'chapter.arrivals.head': { column: 'part' | 'condition' | 'fate' }
   'arrival.what': { quantity: number; what: Words }
+  'fact.unsure': { text: Words; source: Words }
   'arrival.fate': { fate: Words; note: Words; noted: 'yes' | 'no' }
   'chapter.questions': Record<never, never>
   'chapter.questions.head': { column: 'question' | 'answer' }

@@ -1,4 +1,4 @@
-import type { Commission } from '@nubrin/core/record'
+import { type Commission, colourOf } from '@nubrin/core/record'
 import { same } from '@nubrin/core/record/ops'
 import { layOut } from '@nubrin/core/room'
 import type { Transaction } from 'sequelize'
@@ -35,7 +35,7 @@ function rowsOf(r: Commission): Record<Projected, Row[]> {
         position,
         name: p.name,
         font: p.font,
-        colour: p.colour,
+        colour: colourOf(p),
       })),
     ),
     tests: each.flatMap((s) => s.tests.map((t) => ({ id: t.id, saberId: s.id, testKey: t.key, what: t.what }))),

@@ -1,4 +1,5 @@
 import type { Api, GoodOf } from '@nubrin/core/api'
+import { known } from '@nubrin/core/facts'
 import { gateOf, judgeCommission, progress, stationStates } from '@nubrin/core/judge'
 import type { Commission, Hilt } from '@nubrin/core/record'
 
@@ -44,7 +45,7 @@ export function pegOf(c: Commission, today: string): Peg {
     shipped: c.shipped ?? null,
     sabers: c.sabers.map((s) => ({ id: s.id, name: s.name, job: s.job })),
     hilt: outline(c.sabers[0]!.hilt),
-    colour: c.sabers[0]?.presets[0]?.colour ?? null,
+    colour: known(c.sabers[0]?.presets[0]?.colour) ?? null,
     states: stationStates(c, list),
     progress: progress(c, list),
     blocking: worst ? { level: worst.level, station: worst.station, title: worst.title, saber: whose ?? null } : null,

@@ -1,6 +1,6 @@
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/react'
 import { fact, formatFact, type NumberFact, SOURCE_WORDS, SOURCES, type Source, state } from '@nubrin/core/facts'
-import { factPaths, keyWords } from '@nubrin/core/record'
+import { factPaths, isNumberPlace, keyWords } from '@nubrin/core/record'
 import { stepsOf } from '@nubrin/core/record/ops'
 import { parseMeasure, quantityOf } from '@nubrin/core/units'
 import { current } from 'immer'
@@ -36,7 +36,9 @@ export function AddFact({ close }: { close: () => void }) {
   const [source, setSource] = useState<Source>('measured')
   const [tool, setTool] = useState('')
   const [wrong, setWrong] = useState('')
-  const all = factPaths(saber).map((p) => ({ ...p, name: `${p.owner}: ${keyWords(p.field)}` }))
+  const all = factPaths(saber)
+    .filter(isNumberPlace)
+    .map((p) => ({ ...p, name: `${p.owner}: ${keyWords(p.field)}` }))
   const needles = query.toLowerCase().split(/\s+/)
   const hits = all.filter((p) => needles.every((w) => p.name.toLowerCase().includes(w))).slice(0, 30)
   const chosen = all.find((p) => p.path === path)

@@ -1,5 +1,5 @@
 import { drawSection, drawUnrolled } from '@nubrin/core/drawing'
-import type { Saber } from '@nubrin/core/record'
+import { colourOf, type Saber } from '@nubrin/core/record'
 import { say } from '@nubrin/core/words'
 import { SceneView } from '../drawing/SceneView'
 
@@ -15,7 +15,11 @@ export function Drawing({
 }) {
   const scene =
     which === 'section'
-      ? drawSection(saber, { width: 760, height: 190, ...(saber.presets[0] ? { blade: saber.presets[0].colour } : {}) })
+      ? drawSection(saber, {
+          width: 760,
+          height: 190,
+          ...(saber.presets[0] ? { blade: colourOf(saber.presets[0]) } : {}),
+        })
       : drawUnrolled(saber, { width: 760, height: 200 })
   return (
     <SceneView scene={scene} title={say('page.drawing', { saber: saber.name })} lit={lit} className="h-auto w-full" />

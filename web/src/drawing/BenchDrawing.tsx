@@ -1,4 +1,5 @@
 import { drawSection, type Scene } from '@nubrin/core/drawing'
+import { known } from '@nubrin/core/facts'
 import { balance } from '@nubrin/core/fit'
 import type { Finding, Station } from '@nubrin/core/judge'
 import { type Kind, partsOfRef, type Saber, type Section } from '@nubrin/core/record'
@@ -67,7 +68,7 @@ export function BenchDrawing({
   const drag = useDrag(saber, mmAt)
   const shown = useMemo(() => withSection(drag.shown, reshaped), [drag.shown, reshaped])
   const scene = useMemo(() => {
-    const blade = saber.presets[0]?.colour
+    const blade = known(saber.presets[0]?.colour)
     return drawSection(shown, { width: width || 1240, height: HEIGHT, ...zoom.view, ...(blade ? { blade } : {}) })
   }, [shown, width, saber.presets, zoom.view])
   drawn.current = scene

@@ -1,4 +1,5 @@
 import { drawSection } from '@nubrin/core/drawing'
+import { known } from '@nubrin/core/facts'
 import { rehearse } from '@nubrin/core/script'
 import { useCallback, useEffect, useMemo } from 'react'
 import { useNavigate, useParams } from 'react-router'
@@ -24,7 +25,7 @@ export default function Film() {
   const { at } = filming
   const beat = saber?.beats[at]
   const scene = useMemo(() => {
-    const blade = saber?.presets[0]?.colour
+    const blade = known(saber?.presets[0]?.colour)
     return saber && drawSection(saber, { width: Math.max(600, width), height: 210, ...(blade ? { blade } : {}) })
   }, [saber, width])
   const trouble = useMemo(() => (saber ? rehearse(saber).troubles : []), [saber])

@@ -2,11 +2,14 @@
 export function ColourCell({
   value,
   onCommit,
+  onBegin,
   label,
   className = 'h-8 w-14',
 }: {
   value: string
   onCommit: (hex: string) => void
+  /** Before the first of the colours that dragging goes through. */
+  onBegin?: () => void
   label: string
   className?: string
 }) {
@@ -16,6 +19,7 @@ export function ColourCell({
       aria-label={label}
       className={className}
       value={value}
+      onFocus={onBegin}
       onChange={(e) => onCommit(e.target.value)}
     />
   )

@@ -389,7 +389,7 @@ export function useEditHilt<L extends HiltLists>(list: L) {
     })
 }
 
-type OrderLists = 'requests' | 'arrivals' | 'questions' | 'credits' | 'packing' | 'log' | 'media'
+type OrderLists = 'requests' | 'arrivals' | 'questions' | 'credits' | 'packing' | 'log' | 'media' | 'people' | 'toDos'
 /** The same for the lists of the order. */
 export function useEditEntry<L extends OrderLists>(list: L) {
   const edit = useEdit()

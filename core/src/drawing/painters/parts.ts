@@ -52,7 +52,7 @@ export function drawPart(ctx: Canvas, p: FittedPart) {
   spots.push({ ref, name: p.name, x0, x1, y0: top, y1: bot })
   const body = { pen, p, ref, x0, x1, top, bot, cy: (top + bot) / 2, h: bot - top }
   const paint = PAINT[glyph] ?? paintBox
-  paint({ ...body, forward: p.faces !== 'pommel', bare: !!view.bare })
+  paint({ ...body, forward: known(p.faces) !== 'pommel', bare: !!view.bare })
 }
 
 function paintBox({ pen, p, ref, x0, x1, top, bot, cy, h, bare }: Body): void {

@@ -9,11 +9,13 @@ export const arrivals: OrderChapter = (c) => {
     title: say('chapter.arrivals'),
     blocks: table(
       [head('part'), head('condition'), head('fate')],
-      c.arrivals.map((a) => [
-        say('arrival.what', { quantity: a.quantity, what: a.what }),
-        orNotRecorded(a.condition),
-        say('arrival.fate', { fate: a.fate, note: a.note ?? '', noted: whether(a.note) }),
-      ]),
+      c.arrivals.flatMap((a) =>
+        a.shares.map((x) => [
+          say('arrival.what', { quantity: x.count, what: a.what }),
+          orNotRecorded(a.condition),
+          say('arrival.fate', { fate: x.fate, note: a.note ?? '', noted: whether(a.note) }),
+        ]),
+      ),
     ),
   }
 }

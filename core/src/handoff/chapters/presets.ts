@@ -1,4 +1,5 @@
 import { hueWord } from '../../light'
+import { colourOf } from '../../record'
 import { say, whether } from '../../words'
 import { type SaberChapter, table } from '../block'
 
@@ -12,7 +13,7 @@ export const presets: SaberChapter = (s) => {
       s.presets.map((p, i) => [
         String(i + 1),
         p.name,
-        say('preset.colour', { hue: hueWord(p.colour), hex: p.colour }),
+        say('preset.colour', { hue: hueWord(colourOf(p)), hex: colourOf(p) }),
         say('preset.font', {
           font: [p.font, p.style].filter(Boolean).join(', '),
           tracks: p.tracks.join(', '),
@@ -20,7 +21,7 @@ export const presets: SaberChapter = (s) => {
         }),
         [p.askedBy, p.why].filter(Boolean).join(': ') || '–',
       ]),
-      s.presets.map((p) => p.colour),
+      s.presets.map(colourOf),
     ),
   }
 }

@@ -5,7 +5,7 @@ import { layOut } from '../../room'
 import { mmAndInch } from '../../units'
 import { say, whether } from '../../words'
 import type { FactRow, SaberChapter } from '../block'
-import { asText, bothWays, orNotRecorded } from '../values'
+import { asText, bothWays, orNotRecorded, wordsOf } from '../values'
 
 export const spec: SaberChapter = (s) => ({
   id: 'spec',
@@ -46,7 +46,7 @@ function rows(s: Saber): FactRow[] {
     { name: name('cell'), value: fitted('cell') },
     { name: name('speaker'), value: fitted('speaker') },
     { name: name('board'), value: fitted('board') },
-    { name: name('firmware'), value: orNotRecorded(s.firmware) },
+    { name: name('firmware'), value: orNotRecorded(wordsOf(s.firmware)) },
     ...s.hilt.sockets.map((k) => ({
       name: say('spec.socket', { socket: k.name }),
       value: say('spec.socketSize', { bore: bothWays(k.bore), depth: formatFact(k.depth, 1) }),

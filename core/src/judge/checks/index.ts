@@ -13,7 +13,6 @@ import { noOff } from './controls/no-off'
 import { unsureControl } from './controls/unsure-control'
 import { atItsHole } from './fit/at-its-hole'
 import { bladeSeat } from './fit/blade-seat'
-import { bladeToDo } from './fit/blade-to-do'
 import { clamp } from './fit/clamp'
 import { displayWindow } from './fit/display-window'
 import { duel } from './fit/duel'
@@ -68,6 +67,7 @@ import { keptAside } from './record/kept-aside'
 import { openQuestion } from './record/open-question'
 import { openRequest } from './record/open-request'
 import { recalled } from './record/recalled'
+import { toDos } from './record/to-dos'
 import { demoDiffers } from './script/demo-differs'
 import { neverTold } from './script/never-told'
 import { rehearsal } from './script/rehearsal'
@@ -121,7 +121,7 @@ export const CHECKS: readonly Check[] = [
   atItsHole,
   duel,
   stringSums,
-  bladeToDo,
+  toDos,
   shopping,
   demoDiffers,
   overRating,

@@ -1,9 +1,4 @@
-/** A document on its way: nothing is known of it but that its own version's schema held. */
-export type Loose = Record<string, unknown>
-
-const listOf = (v: unknown): Loose[] => (Array.isArray(v) ? (v as Loose[]) : [])
-const object = (v: unknown): Loose => (typeof v === 'object' && v !== null ? (v as Loose) : {})
-const text = (v: unknown) => (typeof v === 'string' ? v : '')
+import { type Loose, listOf, object, text } from './loose'
 
 /**
  * Version 2 read properties out of names: claws and fins in a section's, a converter in a board's, resin in a chassis', a

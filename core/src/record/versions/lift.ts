@@ -1,12 +1,14 @@
 import type { Commission } from '../commission'
-import { type Loose, liftNames, liftWaivers } from './from-2'
+import { liftNames, liftWaivers } from './from-2'
+import { liftWhole } from './from-4'
+import type { Loose } from './loose'
 import { setAside } from './set-aside'
 
 /**
  * Steps from a version to the next. Version 0 was the draft before publication: one saber at the top level, `deadline`
  * called `due`. Version 1 knew no string blades, thread stops or wire uses; what it has is read as it stands. Version 2
  * judged by words in names and let references and units be wrong. Version 3 knew no closed pommel and no consent; what it
- * has is read as it stands.
+ * has is read as it stands. Version 4 knew words without their source, and notes without their reader.
  */
 const STEPS: readonly ((d: Loose) => Loose)[] = [
   ({ saber, due, ...rest }) => ({
@@ -18,6 +20,7 @@ const STEPS: readonly ((d: Loose) => Loose)[] = [
   (d) => ({ ...d, version: 2 }),
   (d) => setAside(liftNames(liftWaivers({ ...d, version: 3 })) as unknown as Commission) as unknown as Loose,
   (d) => ({ ...d, version: 4 }),
+  liftWhole,
 ]
 
 /** Brings an older document one version on. A document whose version has no step is returned as it is. */

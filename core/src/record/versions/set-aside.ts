@@ -1,4 +1,4 @@
-import { fact } from '../../facts/fact'
+import { fact, isUnit } from '../../facts/fact'
 import type { Unit } from '../../units/unit'
 import type { Commission } from '../commission'
 import { isObject, RECORD_PLAN, walk } from '../plan'
@@ -16,7 +16,7 @@ export function setAside(record: Commission): Commission {
 
   const wrong: { pointer: string; path: string; unit: Unit; was: unknown }[] = []
   walk(RECORD_PLAN, next, (plan, value, at) => {
-    if (plan.fact && plan.fact !== 'text' && plan.fact !== 'choice' && isObject(value) && value.unit !== plan.fact)
+    if (isUnit(plan.fact) && isObject(value) && value.unit !== plan.fact)
       wrong.push({ pointer: at.pointer, path: at.path, unit: plan.fact, was: value })
   })
   for (const w of wrong) {

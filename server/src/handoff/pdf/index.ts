@@ -1,6 +1,6 @@
 import { drawSection, drawUnrolled } from '@nubrin/core/drawing'
 import type { Block, HandoffDocument } from '@nubrin/core/handoff'
-import type { Saber } from '@nubrin/core/record'
+import { colourOf, type Saber } from '@nubrin/core/record'
 import { say } from '@nubrin/core/words'
 import { type Element, type Paper, Sheet, type Style } from './sheet'
 
@@ -45,7 +45,7 @@ const sceneOf = (saber: Saber, which: 'section' | 'unrolled') =>
     ? drawSection(saber, {
         width: 900,
         height: 240,
-        ...(saber.presets[0] ? { blade: saber.presets[0].colour } : {}),
+        ...(saber.presets[0] ? { blade: colourOf(saber.presets[0]) } : {}),
       })
     : drawUnrolled(saber, { width: 900, height: 220 })
 
@@ -232,7 +232,7 @@ function cover(doc: HandoffDocument, sabers: readonly Saber[], to: Sheet, root: 
     const scene = drawSection(first, {
       width: 900,
       height: 250,
-      ...(first.presets[0] ? { blade: first.presets[0].colour } : {}),
+      ...(first.presets[0] ? { blade: colourOf(first.presets[0]) } : {}),
     })
     to.figure(part, scene, say('pdf.drawing', { saber: first.name, which: 'section' }), 24)
   }

@@ -1,10 +1,10 @@
-import { type Claim, correct, type Fact, SOURCE_WORDS, settle } from '@nubrin/core/facts'
-import { formatNumber, type Unit } from '@nubrin/core/units'
+import { type AnyFact, type Claim, correct, SOURCE_WORDS, settle } from '@nubrin/core/facts'
+import { formatNumber } from '@nubrin/core/units'
 import { useEffect, useRef } from 'react'
 
-const said = (c: Claim, unit: Unit) =>
+const said = (c: Claim<unknown>, unit: string) =>
   [
-    `${c.value === null ? '?' : formatNumber(c.value)}${unit === '×' ? '' : ` ${unit}`}`,
+    typeof c.value === 'number' ? `${formatNumber(c.value)}${unit}` : c.value === null ? '?' : String(c.value),
     SOURCE_WORDS[c.source],
     c.with,
     c.by,
@@ -14,16 +14,16 @@ const said = (c: Claim, unit: Unit) =>
     .join(', ')
 
 /** Values that contradict each other, to be settled with one press; the losers stay in the trail. What was just typed is offered first. */
-export function Rivals<U extends Unit>({
+export function Rivals<F extends AnyFact<unknown>>({
   label,
   value,
   focusNewest,
   onCommit,
 }: {
   label: string
-  value: Fact<U>
+  value: F
   focusNewest: boolean
-  onCommit: (f: Fact<U>) => void
+  onCommit: (f: F) => void
 }) {
   const rivals = value.rivals ?? []
   const newest = useRef<HTMLButtonElement>(null)
@@ -31,7 +31,8 @@ export function Rivals<U extends Unit>({
   useEffect(() => {
     if (focusNewest && count) newest.current?.focus()
   }, [focusNewest, count])
-  const all: Claim[] = [value, ...rivals]
+  const all: Claim<unknown>[] = [value, ...rivals]
+  const unit = 'unit' in value && value.unit !== '×' ? ` ${String(value.unit)}` : ''
   const last = rivals.at(-1)
   return (
     <fieldset className="border-stop mt-1 border-l-2 pl-2 text-[0.82rem]" aria-label={`Two values for ${label}`}>
@@ -40,12 +41,12 @@ export function Rivals<U extends Unit>({
       {all.map((c, i) => (
         <button
           type="button"
-          key={`${c.value}-${c.source}-${c.by ?? ''}-${c.on ?? ''}`}
+          key={`${String(c.value)}-${c.source}-${c.by ?? ''}-${c.on ?? ''}`}
           ref={i === all.length - 1 ? newest : undefined}
           className="btn mt-1 w-full justify-start text-left whitespace-normal!"
           onClick={() => onCommit(settle(value, i, 'settled on the bench'))}
         >
-          {said(c, value.unit)}
+          {said(c, unit)}
         </button>
       ))}
       {last && rivals.length === 1 ? (
@@ -54,7 +55,7 @@ export function Rivals<U extends Unit>({
           className="text-brass mt-1 text-left"
           onClick={() => {
             const { rivals: _r, ...alone } = value
-            onCommit(correct(alone as Fact<U>, { value: last.value, ...(last.tol ? { tol: last.tol } : {}) }))
+            onCommit(correct(alone as F, { value: last.value, ...(last.tol ? { tol: last.tol } : {}) }))
           }}
         >
           the first was only mistyped

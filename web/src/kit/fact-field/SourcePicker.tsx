@@ -1,22 +1,21 @@
 import { Listbox, ListboxButton, ListboxOption, ListboxOptions } from '@headlessui/react'
-import { correct, type Fact, SOURCE_WORDS, SOURCES, type Source } from '@nubrin/core/facts'
-import type { Unit } from '@nubrin/core/units'
+import { type AnyFact, correct, SOURCE_WORDS, SOURCES, type Source } from '@nubrin/core/facts'
 
 const SHORT: Record<Source, string> = { ...SOURCE_WORDS, configured: 'on the board' }
 /** Sources that stand as plain fact. */
 export const PLAIN = new Set<Source>(['measured', 'datasheet', 'configured', 'computed'])
 
 /** Where a value comes from, and another source for the same value. */
-export function SourcePicker<U extends Unit>({
+export function SourcePicker<F extends AnyFact<unknown>>({
   label,
   value,
   compact,
   onCommit,
 }: {
   label: string
-  value: Fact<U>
+  value: F
   compact: boolean
-  onCommit: (f: Fact<U>) => void
+  onCommit: (f: F) => void
 }) {
   return (
     <Listbox value={value.source} onChange={(source: Source) => onCommit(correct(value, { source }))}>

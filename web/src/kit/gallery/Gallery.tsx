@@ -1,10 +1,10 @@
-import { fact, type NumberFact, state } from '@nubrin/core/facts'
+import { type AnyFact, fact, type NumberFact, state, stated } from '@nubrin/core/facts'
 import { MATERIALS, Section } from '@nubrin/core/record'
 import { useState } from 'react'
 import {
   AddLine,
   CheckBox,
-  ColourCell,
+  ColourFactField,
   ComboCell,
   CountCell,
   DateCell,
@@ -32,7 +32,7 @@ export default function Gallery() {
   const [day, setDay] = useState<string | undefined>('2026-11-25')
   const [on, setOn] = useState(true)
   const [material, setMaterial] = useState<(typeof MATERIALS)[number]>('brass')
-  const [colour, setColour] = useState('#10d8b0')
+  const [colour, setColour] = useState<AnyFact<string>>(stated('#10d8b0', 'configured'))
   const [size, setSize] = useState<NumberFact>(fact(24, 'mm', 'assumed', { with: 'model sheet' }))
   const [two, setTwo] = useState<NumberFact>(disputed)
   const [list, setList] = useState([
@@ -61,7 +61,7 @@ export default function Gallery() {
           <SelectCell label="Material" value={material} options={MATERIALS} onCommit={setMaterial} />
         </Labelled>
         <Labelled label="colour">
-          <ColourCell label="Colour" value={colour} onCommit={setColour} />
+          <ColourFactField label="Colour" value={colour} onCommit={setColour} />
         </Labelled>
         <CheckBox checked={on} onChange={setOn}>
           a mark that is set or not

@@ -1,60 +1,95 @@
-import { FATES, keyWords as words } from '@nubrin/core/record'
-import { freshId } from '../../data'
-import { AddLine, CountCell, RemoveButton, SelectCell, TextCell } from '../../kit'
+import type { Arrival } from '@nubrin/core/record'
+import { freshId, todayIso } from '../../data'
+import { AddLine, CheckBox, CountCell, DateCell, RemoveButton, setText, TextCell } from '../../kit'
 import { useEdit, useEditEntry, useOrder, useRemove } from '../../store/commission'
+import { Faults } from './Faults'
+import { Shares } from './Shares'
 
 /** What the client sent, as it came, and what became of it. */
 export function Arrivals() {
   const order = useOrder()
   const edit = useEdit()
-  const set = useEditEntry('arrivals')
-  const remove = useRemove()
   return (
     <section aria-label="Parts that arrived">
       <h2 className="h2">What they sent</h2>
       {order.arrivals.map((a, i) => (
-        <div key={a.id} className="border-rule border-b pb-1">
-          <div className="flex items-center gap-2">
-            <TextCell
-              label={`Part ${i + 1}`}
-              value={a.what}
-              className="font-medium"
-              onCommit={(v) => set('arrival', a.id, (x) => void (x.what = v))}
-            />
-            <CountCell
-              label={`How many of ${a.what}`}
-              className="w-9 shrink-0"
-              max={999}
-              value={a.quantity}
-              onCommit={(v) => set('quantity', a.id, (x) => void (x.quantity = v))}
-            />
-            <SelectCell
-              className="w-24! shrink-0"
-              label={`What became of ${a.what}`}
-              value={a.fate}
-              options={FATES}
-              words={words}
-              onCommit={(v) => set('fate', a.id, (x) => void (x.fate = v))}
-            />
-            <RemoveButton what={a.what} onClick={() => remove(`arrival:${a.id}`)} />
-          </div>
-          <TextCell
-            label={`Condition of ${a.what}`}
-            placeholder="condition on arrival"
-            value={a.condition}
-            onCommit={(v) => set('condition', a.id, (x) => void (x.condition = v))}
-          />
-        </div>
+        <ArrivalRow key={a.id} arrival={a} n={i + 1} />
       ))}
       <AddLine
         label="part, as it came"
         onAdd={(what) =>
           edit(
             'add arrival',
-            (d) => void d.arrivals.push({ id: freshId(), what, quantity: 1, condition: '', fate: 'undecided' }),
+            (d) =>
+              void d.arrivals.push({
+                ...{ id: freshId(), what, quantity: 1, condition: '', conditionOn: todayIso(), faults: [] },
+                shares: [{ id: freshId(), fate: 'undecided', count: 1 }],
+              }),
           )
         }
       />
     </section>
+  )
+}
+
+function ArrivalRow({ arrival: a, n }: { arrival: Arrival; n: number }) {
+  const set = useEditEntry('arrivals')
+  const remove = useRemove()
+  const edit = (run: (x: Arrival) => void) => set('arrival', a.id, run)
+  /** One share follows the number; several are the maker's own sum. */
+  const count = (v: number) =>
+    edit((x) => {
+      x.quantity = v
+      if (x.shares.length === 1) x.shares[0]!.count = v
+    })
+  return (
+    <div className="border-rule border-b pb-1.5">
+      <div className="flex items-center gap-2">
+        <TextCell
+          label={`Part ${n}`}
+          value={a.what}
+          className="font-medium"
+          onCommit={(v) => edit((x) => void (x.what = v))}
+        />
+        <CountCell
+          label={`How many of ${a.what}`}
+          className="w-9 shrink-0"
+          max={999}
+          value={a.quantity}
+          onCommit={count}
+        />
+        <RemoveButton what={a.what} onClick={() => remove(`arrival:${a.id}`)} />
+      </div>
+      <Shares arrival={a} onEdit={edit} />
+      <div className="grid grid-cols-[minmax(0,1fr)_7.2rem] gap-2 pr-8">
+        <TextCell
+          label={`Condition of ${a.what}`}
+          placeholder="condition on arrival"
+          value={a.condition}
+          onCommit={(v) => edit((x) => void (x.condition = v))}
+        />
+        <DateCell
+          label={`Condition of ${a.what} noted on`}
+          value={a.conditionOn}
+          onCommit={(v) => edit((x) => setText(x, 'conditionOn', v ?? ''))}
+        />
+        <TextCell
+          label={`Note for the client on ${a.what}`}
+          placeholder="note for the client"
+          value={a.note ?? ''}
+          onCommit={(v) => edit((x) => setText(x, 'note', v))}
+        />
+        <CheckBox checked={!!a.whole} onChange={(on) => edit((x) => void (on ? (x.whole = true) : delete x.whole))}>
+          whole saber
+        </CheckBox>
+        <TextCell
+          label={`Shop note on ${a.what}`}
+          placeholder="for the shop only"
+          value={a.shopNote ?? ''}
+          onCommit={(v) => edit((x) => setText(x, 'shopNote', v))}
+        />
+      </div>
+      <Faults arrival={a} onEdit={edit} />
+    </div>
   )
 }

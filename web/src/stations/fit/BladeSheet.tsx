@@ -1,10 +1,12 @@
 import { BLADE_KINDS, BLADE_USES, type Blade, type Saber } from '@nubrin/core/record'
 import { Labelled, RemoveButton, SelectCell, setText, TextCell } from '../../kit'
 import { useEditThing, useRemove } from '../../store/commission'
+import { Notes } from '../../things/Notes'
+import { SuppliedCell } from '../../things/Supplied'
+import { ToDosOf } from '../../things/ToDos'
 import { BladeFields } from './BladeFields'
 import { DuelNote } from './DuelNote'
 import { SocketFit } from './SocketFit'
-import { ToDo } from './ToDo'
 
 /** One blade in full: what it is, its figures, how it sits, what is left to do on it, whether it may be struck. */
 export function BladeSheet({ saber, blade: b }: { saber: Saber; blade: Blade }) {
@@ -61,11 +63,16 @@ export function BladeSheet({ saber, blade: b }: { saber: Saber; blade: Blade }) 
           />
         </Labelled>
         <BladeFields saber={saber} blade={b} onEdit={set} />
+        <Labelled label="comes from">
+          <SuppliedCell of={b} what={b.name} onEdit={set} />
+        </Labelled>
+        <Notes of={b} what={b.name} onEdit={set} />
       </div>
       <div className="mt-2 grid grid-cols-2 gap-5">
         <SocketFit saber={saber} blade={b} />
         <div>
-          <ToDo blade={b} onEdit={set} />
+          <p className="font-semibold">Left to do on it</p>
+          <ToDosOf about={`blade:${b.id}`} label="drill the tip, roll in the film…" />
           <DuelNote saber={saber} blade={b} />
         </div>
       </div>

@@ -1,11 +1,21 @@
 import { kindRule, SPECS } from '@nubrin/core/parts'
-import { type FittedPart, type Saber, SpecMap, SUPPLIED } from '@nubrin/core/record'
+import { FACINGS, type FittedPart, type Saber, SpecMap } from '@nubrin/core/record'
 import type { Unit } from '@nubrin/core/units'
-import { FactField, type FactSchema, Labelled, SelectCell, setText, TextCell } from '../../kit'
+import {
+  ChoiceFactField,
+  FactField,
+  type FactSchema,
+  Labelled,
+  SelectCell,
+  setText,
+  TextCell,
+  TextFactField,
+} from '../../kit'
 import { useEditThing } from '../../store/commission'
+import { Notes } from '../../things/Notes'
+import { SuppliedCell } from '../../things/Supplied'
+import { OtherEnd } from './OtherEnd'
 import { PartOfKind } from './PartOfKind'
-
-const SUPPLIED_WORDS = { shop: 'the shop', client: 'the client', notSupplied: 'nobody: not supplied' }
 
 /** One part in full: where and how it lies, its figures, and what is particular to its kind. */
 export function PartSheet({ saber, part: p }: { saber: Saber; part: FittedPart }) {
@@ -23,6 +33,13 @@ export function PartSheet({ saber, part: p }: { saber: Saber; part: FittedPart }
             onCommit={(v) => set((x) => void (x.name = v || x.name))}
           />
         </Labelled>
+        <TextFactField
+          label="exact type"
+          source="datasheet"
+          placeholder="as read off it"
+          value={p.type}
+          onCommit={(f) => set((x) => void (x.type = f))}
+        />
         {p.kind === 'cell' ? null : (
           <Labelled label="lies beside">
             <SelectCell
@@ -34,23 +51,15 @@ export function PartSheet({ saber, part: p }: { saber: Saber; part: FittedPart }
             />
           </Labelled>
         )}
-        <Labelled label="its front faces">
-          <SelectCell
-            label="Faces"
-            value={p.faces ?? 'emitter'}
-            options={['emitter', 'pommel'] as const}
-            onCommit={(v) => set((x) => void (x.faces = v))}
-          />
-        </Labelled>
+        <ChoiceFactField
+          label={p.kind === 'cell' ? 'plus pole faces' : 'its front faces'}
+          value={p.faces}
+          options={FACINGS}
+          onCommit={(f) => set((x) => void (x.faces = f))}
+        />
         <PartOfKind saber={saber} part={p} onEdit={set} />
         <Labelled label="comes from">
-          <SelectCell
-            label="Supplied by"
-            value={p.supplied ?? ''}
-            options={['', ...SUPPLIED]}
-            words={(v) => (v ? SUPPLIED_WORDS[v] : 'not said')}
-            onCommit={(v) => set((x) => void (v ? (x.supplied = v) : delete x.supplied))}
-          />
+          <SuppliedCell of={p} what={p.name} onEdit={set} />
         </Labelled>
         <Labelled label="lot">
           <TextCell label="Lot" value={p.lot ?? ''} onCommit={(v) => set((x) => setText(x, 'lot', v))} />
@@ -65,9 +74,8 @@ export function PartSheet({ saber, part: p }: { saber: Saber; part: FittedPart }
             onCommit={(v) => set((x) => Object.assign(x.specs, { [k]: v }))}
           />
         ))}
-        <Labelled label="note" className="col-span-2">
-          <TextCell label="Part note" value={p.note ?? ''} onCommit={(v) => set((x) => setText(x, 'note', v))} />
-        </Labelled>
+        {p.kind === 'chargePort' || p.kind === 'board' ? <OtherEnd part={p} onEdit={set} /> : null}
+        <Notes of={p} what={p.name} onEdit={set} />
       </div>
     </section>
   )

@@ -1,4 +1,4 @@
-import { fact, known } from '@nubrin/core/facts'
+import { fact, known, stated } from '@nubrin/core/facts'
 import { seatOf } from '@nubrin/core/fit'
 import { type CataloguePart, kindRule } from '@nubrin/core/parts'
 import type { FittedPart, Saber } from '@nubrin/core/record'
@@ -16,7 +16,7 @@ export function placeOf(saber: Saber, row: CataloguePart, today: string): Partia
     row.kind === 'connector' && socket !== undefined ? socket - (known(row.specs.length) ?? 0) : last ? last + 1 : 4
   return {
     at: fact(Number(Math.max(0, start).toFixed(1)), 'mm', 'assumed', { with: 'set on the drawing', on: today }),
-    ...(row.kind === 'speaker' ? { faces: 'pommel' } : {}),
-    ...(row.kind === 'cell' ? { removable: true, faces: 'emitter' } : {}),
+    ...(row.kind === 'speaker' ? { faces: stated('pommel', 'assumed') } : {}),
+    ...(row.kind === 'cell' ? { removable: true, faces: stated('emitter', 'assumed') } : {}),
   }
 }

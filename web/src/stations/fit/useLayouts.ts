@@ -27,7 +27,7 @@ const startWish = (saber: Saber): LayoutWish => {
     ...(chamber ? { chamber: Math.floor((known(chamber.specs.length) ?? 30) * 0.8) } : {}),
     beside: true,
     inLine: true,
-    faces: [saber.parts.find((p) => p.kind === 'speaker')?.faces ?? 'pommel'],
+    faces: [known(saber.parts.find((p) => p.kind === 'speaker')?.faces) ?? 'pommel'],
     grille: 0.5,
     balance: Math.round(gripMiddle(saber)),
   }

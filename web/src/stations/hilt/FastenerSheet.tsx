@@ -1,9 +1,21 @@
 import { standardKey } from '@nubrin/core/fit'
-import { CLIENT_MAY, Fastener, HEADS, type Saber, SCREW_PURPOSES, keyWords as words } from '@nubrin/core/record'
-import { CheckBox, FactField, Labelled, SelectCell, setText, TextCell } from '../../kit'
+import {
+  CLIENT_MAY,
+  Fastener,
+  HEADS,
+  type Saber,
+  SCREW_ORIGINS,
+  SCREW_PURPOSES,
+  keyWords as words,
+} from '@nubrin/core/record'
+import { CheckBox, ChoiceFactField, FactField, Labelled, SelectCell, TextCell } from '../../kit'
 import { useEditHilt, useRemove } from '../../store/commission'
+import { Notes } from '../../things/Notes'
 import { Sheet } from './Sheet'
 
+const ORIGIN_WORDS = { hilt: 'the hilt', kit: 'the kit', shop: 'the shop', client: 'the client' }
+
+/** One screw in full. */
 export function FastenerSheet({ saber, fastener: x }: { saber: Saber; fastener: Fastener }) {
   const edit = useEditHilt('fasteners')
   const editSocket = useEditHilt('sockets')
@@ -90,9 +102,15 @@ export function FastenerSheet({ saber, fastener: x }: { saber: Saber; fastener: 
           loose at the moment
         </CheckBox>
       </div>
-      <Labelled label="note">
-        <TextCell label="Screw note" value={x.note ?? ''} onCommit={(v) => set((y) => setText(y, 'note', v))} />
-      </Labelled>
+      <ChoiceFactField
+        label="comes from"
+        value={x.origin}
+        source="recalled"
+        options={SCREW_ORIGINS}
+        words={(v) => ORIGIN_WORDS[v]}
+        onCommit={(f) => set((y) => void (y.origin = f))}
+      />
+      <Notes of={x} what={x.name} onEdit={set} />
     </Sheet>
   )
 }

@@ -1,6 +1,7 @@
 import { known } from '@nubrin/core/facts'
 import { Section, SPIGOTS } from '@nubrin/core/record'
-import { FactField, Labelled, SelectCell, setText, TextCell } from '../../kit'
+import { FactField, Labelled, SelectCell } from '../../kit'
+import { Notes } from '../../things/Notes'
 
 const { properties: OF } = Section.properties.joint
 
@@ -39,13 +40,7 @@ export function JointFields({ section: x, onEdit }: { section: Section; onEdit: 
       {known(joint.engagement) ? (
         <p className="text-quiet">Lengths are of the two apart; closed, they are this much shorter.</p>
       ) : null}
-      <Labelled label="about the joint">
-        <TextCell
-          label="Joint note"
-          value={joint.note ?? ''}
-          onCommit={(v) => onEdit((y) => setText(y.joint, 'note', v))}
-        />
-      </Labelled>
+      <Notes of={joint} what={`the joint of ${x.name}`} onEdit={(run) => onEdit((y) => run(y.joint))} />
     </section>
   )
 }

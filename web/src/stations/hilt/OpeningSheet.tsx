@@ -1,6 +1,7 @@
 import { FACES, OPENINGS, Opening, keyWords as words } from '@nubrin/core/record'
-import { FactField, Labelled, SelectCell, setText, TextCell } from '../../kit'
+import { FactField, SelectCell } from '../../kit'
 import { useEditHilt, useRemove } from '../../store/commission'
+import { Notes } from '../../things/Notes'
 import { Sheet } from './Sheet'
 
 const LENGTHS = {
@@ -60,9 +61,7 @@ export function OpeningSheet({ opening: x }: { opening: Opening }) {
           onCommit={(v) => set((y) => void (y.clock = v))}
         />
       </div>
-      <Labelled label="note">
-        <TextCell label="Opening note" value={x.note ?? ''} onCommit={(v) => set((y) => setText(y, 'note', v))} />
-      </Labelled>
+      <Notes of={x} what={x.name} onEdit={set} />
     </Sheet>
   )
 }

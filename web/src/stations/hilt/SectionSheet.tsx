@@ -1,6 +1,7 @@
 import { Section } from '@nubrin/core/record'
-import { CheckBox, FactField, Labelled, setText, TextCell } from '../../kit'
+import { CheckBox, FactField } from '../../kit'
 import { useEditHilt, useRemove } from '../../store/commission'
+import { Notes } from '../../things/Notes'
 import { JointFields } from './JointFields'
 import { Profile } from './Profile'
 import { Sheet } from './Sheet'
@@ -29,9 +30,7 @@ export function SectionSheet({ section: x }: { section: Section }) {
           of={Section.properties.mass}
           onCommit={(v) => set((y) => void (y.mass = v))}
         />
-        <Labelled label="note">
-          <TextCell label="Section note" value={x.note ?? ''} onCommit={(v) => set((y) => setText(y, 'note', v))} />
-        </Labelled>
+        <Notes of={x} what={x.name} onEdit={set} />
       </div>
       <CheckBox checked={!!x.sharp} onChange={(on) => set((y) => void (y.sharp = on))}>
         has points or edges that can hurt

@@ -1,6 +1,7 @@
 import { Socket } from '@nubrin/core/record'
-import { FactField, Labelled, SelectCell, setText, TextCell } from '../../kit'
+import { FactField, Labelled, SelectCell } from '../../kit'
 import { useEditHilt, useRemove } from '../../store/commission'
+import { Notes } from '../../things/Notes'
 import { Sheet } from './Sheet'
 
 export function SocketSheet({ socket: x }: { socket: Socket }) {
@@ -40,9 +41,7 @@ export function SocketSheet({ socket: x }: { socket: Socket }) {
           onCommit={(v) => set((y) => void (y.insertion = v))}
         />
       </Labelled>
-      <Labelled label="note">
-        <TextCell label="Socket note" value={x.note ?? ''} onCommit={(v) => set((y) => setText(y, 'note', v))} />
-      </Labelled>
+      <Notes of={x} what={x.name} onEdit={set} />
     </Sheet>
   )
 }

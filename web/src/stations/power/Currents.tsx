@@ -8,7 +8,7 @@ import {
   WHITE,
   wireDrop,
 } from '@nubrin/core/power'
-import type { Preset, Saber } from '@nubrin/core/record'
+import { colourOf, type Preset, type Saber } from '@nubrin/core/record'
 import { formatNumber } from '@nubrin/core/units'
 import { FigureView } from '../../kit'
 
@@ -18,7 +18,7 @@ export function Currents({ saber, preset }: { saber: Saber; preset: Preset | und
     <div className="mt-2">
       <FigureView name="whole saber, peak at full white" figure={litCurrent(saber, WHITE)} digits={2} />
       {preset ? (
-        <FigureView name={`whole saber in ${preset.name}`} figure={litCurrent(saber, preset.colour)} digits={2} />
+        <FigureView name={`whole saber in ${preset.name}`} figure={litCurrent(saber, colourOf(preset))} digits={2} />
       ) : null}
       <FigureView name="mean over its use" figure={meanCurrent(saber, preset)} digits={2} />
       {litBlades(saber).map((b) =>
@@ -26,7 +26,7 @@ export function Currents({ saber, preset }: { saber: Saber; preset: Preset | und
           <FigureView
             key={b.id}
             name={`last pixel of ${b.name}`}
-            figure={farLedVolts(saber, b, preset.colour)}
+            figure={farLedVolts(saber, b, colourOf(preset))}
             digits={2}
           />
         ) : (

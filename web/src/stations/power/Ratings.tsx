@@ -1,6 +1,6 @@
 import { missingText } from '@nubrin/core/facts'
 import { litCurrent, type Rating, ratings, WHITE, type WorstRating, worstRatings } from '@nubrin/core/power'
-import type { Preset, Saber } from '@nubrin/core/record'
+import { colourOf, type Preset, type Saber } from '@nubrin/core/record'
 import { formatNumber } from '@nubrin/core/units'
 import { useMemo } from 'react'
 import { useLight } from '../../store/commission'
@@ -8,7 +8,7 @@ import { useLight } from '../../store/commission'
 /** Everything the current passes against its rating, in the worst look that lasts and in a preset. */
 export function Ratings({ saber, preset }: { saber: Saber; preset: Preset | undefined }) {
   const worst = useMemo(() => worstRatings(saber), [saber])
-  const usual = useMemo(() => (preset ? ratings(saber, preset.colour).list : []), [saber, preset])
+  const usual = useMemo(() => (preset ? ratings(saber, colourOf(preset)).list : []), [saber, preset])
   const load = useMemo(() => litCurrent(saber, WHITE), [saber])
   const needs = [...(load.ok ? [] : load.needs), ...worst.needs]
   return (

@@ -1,5 +1,5 @@
 import { Saber } from '@nubrin/core/record'
-import { FactField, Labelled, SelectCell, setText, TextCell } from '../../kit'
+import { FactField, Labelled, SelectCell, TextFactField } from '../../kit'
 import { useEditSaber } from '../../store/commission'
 
 const CUT_WORDS: Record<Saber['cutPower'], string> = {
@@ -32,14 +32,12 @@ export function UseProfile({ saber }: { saber: Saber }) {
           onCommit={(f) => editSaber(deed, (s) => void (s.use[key] = f))}
         />
       ))}
-      <Labelled label="firmware">
-        <TextCell
-          label="Firmware"
-          placeholder="as the board names it"
-          value={saber.firmware ?? ''}
-          onCommit={(v) => editSaber('firmware', (s) => setText(s, 'firmware', v))}
-        />
-      </Labelled>
+      <TextFactField
+        label="Firmware"
+        placeholder="as the board names it"
+        value={saber.firmware}
+        onCommit={(f) => editSaber('firmware', (s) => void (s.firmware = f))}
+      />
       <Labelled label="power is cut by">
         <SelectCell
           label="Power is cut by"

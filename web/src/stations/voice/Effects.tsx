@@ -1,11 +1,12 @@
+import { type AnyFact, stated } from '@nubrin/core/facts'
 import type { Preset } from '@nubrin/core/record'
-import { CheckBox, ColourCell } from '../../kit'
+import { CheckBox, ColourFactField } from '../../kit'
 
 const EFFECTS = ['clash', 'lock', 'deflect', 'drag', 'melt', 'surge'] as const
 
 /** The effects that have a colour of their own. */
 export function Effects({ preset: p, onEdit }: { preset: Preset; onEdit: (run: (x: Preset) => void) => void }) {
-  const put = (e: (typeof EFFECTS)[number], colour: string | undefined) =>
+  const put = (e: (typeof EFFECTS)[number], colour: AnyFact<string> | undefined) =>
     onEdit((x) => {
       x.effects ??= {}
       if (colour) x.effects[e] = colour
@@ -17,11 +18,11 @@ export function Effects({ preset: p, onEdit }: { preset: Preset; onEdit: (run: (
         const colour = p.effects?.[e]
         return (
           <span key={e} className="flex items-center gap-1">
-            <CheckBox checked={!!colour} onChange={(on) => put(e, on ? '#ffffff' : undefined)}>
+            <CheckBox checked={!!colour} onChange={(on) => put(e, on ? stated('#ffffff', 'configured') : undefined)}>
               {e}
             </CheckBox>
             {colour ? (
-              <ColourCell label={`${e} colour`} className="h-5 w-7" value={colour} onCommit={(v) => put(e, v)} />
+              <ColourFactField label={`${e} colour`} className="h-5 w-7" value={colour} onCommit={(f) => put(e, f)} />
             ) : null}
           </span>
         )

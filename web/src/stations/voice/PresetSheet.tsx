@@ -1,6 +1,6 @@
 import { fact } from '@nubrin/core/facts'
 import { LOOKS, Preset, type Saber, STATUSES } from '@nubrin/core/record'
-import { ColourCell, FactField, Labelled, RemoveButton, SelectCell, setText, TextCell } from '../../kit'
+import { ColourFactField, FactField, Labelled, RemoveButton, SelectCell, setText, TextCell } from '../../kit'
 import { useEditThing, useRemove } from '../../store/commission'
 import { Effects } from './Effects'
 import { Sounds } from './Sounds'
@@ -17,7 +17,7 @@ export function PresetSheet({ saber, preset: p, n }: { saber: Saber; preset: Pre
     <section aria-label={`Preset ${p.name}`}>
       <div className="flex items-end gap-3">
         <Labelled label="blade" className="shrink-0">
-          <ColourCell label="Blade colour" value={p.colour} onCommit={(v) => set((x) => void (x.colour = v))} />
+          <ColourFactField label="Blade colour" value={p.colour} onCommit={(f) => set((x) => void (x.colour = f))} />
         </Labelled>
         <Labelled label={`preset ${n}`} className="flex-1">
           <TextCell

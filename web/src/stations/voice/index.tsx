@@ -1,4 +1,6 @@
+import { stated } from '@nubrin/core/facts'
 import { hueWord } from '@nubrin/core/light'
+import { colourOf } from '@nubrin/core/record'
 import { freshId } from '../../data'
 import { AddLine, Empty, SortableList } from '../../kit'
 import { useBench, useEditSaber, useSaber } from '../../store/commission'
@@ -13,7 +15,13 @@ export default function Voice() {
   const chosen = saber.presets.find((p) => lit === `preset:${p.id}`) ?? saber.presets[0]
   const add = (name: string) =>
     editSaber('add preset', (s) => {
-      const bare = { font: '', colour: '#2a6cff', tracks: [], sounds: [], status: 'configured' as const }
+      const bare = {
+        font: '',
+        colour: stated('#2a6cff', 'assumed'),
+        tracks: [],
+        sounds: [],
+        status: 'configured' as const,
+      }
       s.presets.push({ id: freshId(), name, ...bare })
     })
   return (
@@ -38,13 +46,13 @@ export default function Voice() {
             >
               <span className="text-brass w-5 text-right font-semibold">{i + 1}</span>
               <svg width="74" height="16" aria-hidden="true">
-                <rect x="1" y="3" width="72" height="10" rx="5" fill={p.colour} stroke="#1e2a2b" strokeWidth="0.6" />
+                <rect x="1" y="3" width="72" height="10" rx="5" fill={colourOf(p)} stroke="#1e2a2b" strokeWidth="0.6" />
                 <rect x="3" y="6.5" width="66" height="3" rx="1.5" fill="#fff" opacity="0.7" />
               </svg>
               <span className="min-w-0 flex-1">
                 <span className="block truncate font-semibold">{p.name}</span>
                 <span className="text-quiet block truncate text-[0.88rem]">
-                  {hueWord(p.colour)}, {p.font || 'no font'}
+                  {hueWord(colourOf(p))}, {p.font || 'no font'}
                   {p.askedBy ? `, for ${p.askedBy}` : ''}
                 </span>
               </span>

@@ -1,3 +1,4 @@
+import { known } from '../../../facts'
 import type { Material, Ref } from '../../../record'
 import { check } from '../../check'
 
@@ -78,11 +79,12 @@ export const nameHints = check<{
       }),
       ...saber.parts.flatMap((p) => {
         const to = p.kind === 'cell' && p.landmark ? plusTo(p.landmark) : undefined
-        return to && p.faces && to !== p.faces
+        const is = known(p.faces)
+        return to && is && to !== is
           ? [
               {
                 ...{ code: 'facing' as const, subject: `${p.id}-facing`, level: 'caution' as const, gate: true },
-                params: { name: p.name, landmark: p.landmark!, is: p.faces },
+                params: { name: p.name, landmark: p.landmark!, is },
                 refs: [`part:${p.id}` as const],
               },
             ]

@@ -1,4 +1,4 @@
-import { keyWords } from '../../../record'
+import { isNumberPlace, keyWords } from '../../../record'
 import { ALL_FACTS, check } from '../../check'
 import { mm } from '../../text'
 
@@ -11,6 +11,7 @@ export const noSize = check<{ nothing: { owner: string; field: string; value: nu
   reads: ALL_FACTS,
   run: ({ facts }) =>
     facts
+      .filter(isNumberPlace)
       .filter((p) => p.fact.unit === 'mm' && !['at', 'clearance'].includes(p.field))
       .filter((p) => p.fact.value !== null && p.fact.value <= 0)
       .map((p) => ({

@@ -1,5 +1,6 @@
 import { duties } from '../../../light'
 import { FAR_LED_VOLTS, farLedVolts, litBlades } from '../../../power'
+import { colourOf } from '../../../record'
 import { formatNumber } from '../../../units'
 import { check } from '../../check'
 import { listed } from '../../text'
@@ -25,8 +26,8 @@ export const farLed = check<{ sags: { blade: string; presets: string[]; dies: st
       .filter((b) => b.kind === 'pixel')
       .flatMap((b) => {
         const low = saber.presets.flatMap((p) => {
-          const dies = hungry(p.colour)
-          const v = dies.length ? farLedVolts(saber, b, p.colour) : undefined
+          const dies = hungry(colourOf(p))
+          const v = dies.length ? farLedVolts(saber, b, colourOf(p)) : undefined
           return v?.ok && v.value < FAR_LED_VOLTS ? [{ p, dies, volts: v.value }] : []
         })
         return low.length

@@ -1,27 +1,76 @@
+import { refTo } from '../../../record'
 import { check } from '../../check'
 
-export const arrivals = check<{ unaccounted: { what: string; quantity: number; condition: string } }>({
+export const arrivals = check<{
+  unaccounted: { what: string; quantity: number; condition: string }
+  sum: { what: string; quantity: number; shared: number }
+  undated: { what: string }
+  fault: { what: string; fault: string }
+}>({
   id: 'arrivals',
   station: 'brief',
   scope: 'order',
   rule: 'Every part the client sent is used, altered, left over or returned; none is unaccounted.',
   source: 'shop practice: parts ledger',
   reads: ['order.arrivals'],
-  run: ({ commission }) =>
-    commission.arrivals
-      .filter((a) => a.fate === 'undecided')
-      .map((a) => ({
-        code: 'unaccounted',
-        subject: a.id,
-        level: 'caution',
-        params: { what: a.what, quantity: a.quantity, condition: a.condition },
-        gate: true,
-      })),
+  run: ({ commission }, each) =>
+    each(commission.arrivals, (a) => {
+      const refs = [refTo('arrival', a.id)]
+      const open = a.shares.filter((x) => x.fate === 'undecided').reduce((n, x) => n + x.count, 0)
+      const shared = a.shares.reduce((n, x) => n + x.count, 0)
+      return [
+        ...(open || !a.shares.length
+          ? [
+              {
+                ...{ code: 'unaccounted' as const, subject: a.id, level: 'caution' as const, refs, gate: true },
+                params: { what: a.what, quantity: open || a.quantity, condition: a.condition },
+              },
+            ]
+          : []),
+        ...(a.shares.length && shared !== a.quantity
+          ? [
+              {
+                ...{ code: 'sum' as const, subject: `${a.id}-sum`, level: 'caution' as const, refs, gate: true },
+                params: { what: a.what, quantity: a.quantity, shared },
+              },
+            ]
+          : []),
+        ...(a.whole && !a.conditionOn
+          ? [
+              {
+                ...{ code: 'undated' as const, subject: `${a.id}-day`, level: 'caution' as const, refs },
+                params: { what: a.what },
+              },
+            ]
+          : []),
+        ...a.faults
+          .filter((f) => !f.became && !f.left)
+          .map((f) => ({
+            ...{ code: 'fault' as const, subject: f.id, level: 'caution' as const, refs, gate: true },
+            params: { what: a.what, fault: f.text },
+          })),
+      ]
+    }),
   words: {
     unaccounted: (p) => ({
       title: `${p.what}: unaccounted`,
       detail: `${p.quantity} arrived, ${p.condition || 'condition not recorded'}.`,
       remedy: 'Say what became of it.',
+    }),
+    sum: (p) => ({
+      title: `${p.what}: ${p.shared} of ${p.quantity} accounted for`,
+      detail: `${p.quantity} came; what became of them adds up to ${p.shared}.`,
+      remedy: 'Correct a count, or say what became of the rest.',
+    }),
+    undated: (p) => ({
+      title: `${p.what}: condition without a day`,
+      detail: 'How it came is written down before work begins, with the day.',
+      remedy: 'Say when its condition was noted.',
+    }),
+    fault: (p) => ({
+      title: `${p.what}: ${p.fault}`,
+      detail: 'Noted on arrival; nobody has said what is to become of it.',
+      remedy: 'Make it a to-do or a wish, or say why it is left.',
     }),
   },
 })

@@ -1,11 +1,10 @@
 import { type Claim, SOURCE_WORDS } from '../../../facts'
 import { keyWords } from '../../../record'
-import { formatNumber } from '../../../units'
 import { ALL_FACTS, check } from '../../check'
-import { unitText } from '../../text'
+import { saidText, unitOfPlace } from '../../text'
 
 export const contradiction = check<{
-  twoValues: { owner: string; field: string; unit: string; claims: Claim[] }
+  twoValues: { owner: string; field: string; unit: string; claims: Claim<unknown>[] }
 }>({
   id: 'contradiction',
   station: 'hilt',
@@ -20,7 +19,7 @@ export const contradiction = check<{
         code: 'twoValues',
         subject: p.path,
         level: 'stop',
-        params: { owner: p.owner, field: p.field, unit: p.fact.unit, claims: [p.fact, ...p.fact.rivals!] },
+        params: { owner: p.owner, field: p.field, unit: unitOfPlace(p), claims: [p.fact, ...p.fact.rivals!] },
         ...(p.ref ? { refs: [p.ref] } : {}),
         gate: true,
       })),
@@ -28,12 +27,9 @@ export const contradiction = check<{
     twoValues: (p) => ({
       title: `${p.owner}: two values for the ${keyWords(p.field)}`,
       detail: p.claims
-        .map(
-          (c) =>
-            `${c.value === null ? '?' : formatNumber(c.value)}${unitText(p.unit)} (${SOURCE_WORDS[c.source]}${c.with ? `, ${c.with}` : ''})`,
-        )
+        .map((c) => `${saidText(c.value, p.unit)} (${SOURCE_WORDS[c.source]}${c.with ? `, ${c.with}` : ''})`)
         .join(' against '),
-      remedy: 'Measure again and settle it; the loser stays in the trail.',
+      remedy: 'Make sure and settle it; the loser stays in the trail.',
     }),
   },
 })

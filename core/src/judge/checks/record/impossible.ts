@@ -1,4 +1,4 @@
-import { keyWords } from '../../../record'
+import { isNumberPlace, keyWords } from '../../../record'
 import { formatNumber, possible, type Unit } from '../../../units'
 import { ALL_FACTS, check } from '../../check'
 import { unitText } from '../../text'
@@ -15,6 +15,7 @@ export const impossible = check<{ beyond: { owner: string; field: string; unit: 
   reads: ALL_FACTS,
   run: ({ facts }) =>
     facts
+      .filter(isNumberPlace)
       .filter((p) => isImpossible(p.fact.value, p.fact.unit))
       .map((p) => ({
         code: 'beyond',

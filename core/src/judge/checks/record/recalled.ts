@@ -1,32 +1,48 @@
+import type { Source } from '../../../facts'
 import { keyWords, type Ref } from '../../../record'
-import { formatNumber } from '../../../units'
 import { ALL_FACTS, check } from '../../check'
-import { unitText } from '../../text'
+import { saidText, unitOfPlace } from '../../text'
 
-export const recalled = check<{
-  fromMemory: { owner: string; values: { field: string; value: number; unit: string }[] }
-}>({
+interface Value {
+  field: string
+  value: number | string
+  unit: string
+}
+interface Unsure {
+  owner: string
+  values: Value[]
+}
+/** Statements nobody stands behind any more, by what they are called. */
+const CODES = { recalled: 'fromMemory', believed: 'believed' } as const
+type Doubtful = keyof typeof CODES
+const doubtful = (s: Source): s is Doubtful => s in CODES
+
+const said = (p: Unsure) => p.values.map((v) => `${keyWords(v.field)} about ${saidText(v.value, v.unit)}`).join(', ')
+
+export const recalled = check<{ fromMemory: Unsure; believed: Unsure }>({
   id: 'recalled',
   station: 'hilt',
   scope: 'saber',
-  rule: 'A value from memory prints as "about" until it is measured.',
+  rule: 'What is remembered or believed prints as "about" until somebody has made sure.',
   source: 'house rule: facts know where they come from',
   reads: ALL_FACTS,
   run: ({ facts }) => {
-    const byOwner = new Map<
-      string,
-      { ref?: Ref; owner: string; values: { field: string; value: number; unit: string }[] }
-    >()
+    const byOwner = new Map<string, Unsure & { source: Doubtful; subject: string; ref?: Ref }>()
     for (const p of facts) {
-      if (p.fact.source !== 'recalled' || p.fact.value === null || p.fact.rivals?.length) continue
-      const key = p.ref ?? p.owner
-      const entry = byOwner.get(key) ?? { owner: p.owner, values: [], ...(p.ref ? { ref: p.ref } : {}) }
-      entry.values.push({ field: p.field, value: p.fact.value, unit: p.fact.unit })
+      const { source, value, rivals } = p.fact
+      if (!doubtful(source) || value === null || rivals?.length) continue
+      const subject = p.ref ?? p.owner
+      const key = `${source} ${subject}`
+      const entry = byOwner.get(key) ?? {
+        ...{ source, subject, owner: p.owner, values: [] },
+        ...(p.ref ? { ref: p.ref } : {}),
+      }
+      entry.values.push({ field: p.field, value, unit: unitOfPlace(p) })
       byOwner.set(key, entry)
     }
-    return [...byOwner].map(([subject, e]) => ({
-      code: 'fromMemory',
-      subject,
+    return [...byOwner.values()].map((e) => ({
+      code: CODES[e.source],
+      subject: e.source === 'recalled' ? e.subject : `${e.subject}-${e.source}`,
       level: 'caution',
       params: { owner: e.owner, values: e.values },
       ...(e.ref ? { refs: [e.ref] } : {}),
@@ -35,8 +51,13 @@ export const recalled = check<{
   words: {
     fromMemory: (p) => ({
       title: `${p.owner}: from memory`,
-      detail: `${p.values.map((v) => `${keyWords(v.field)} about ${formatNumber(v.value)}${unitText(v.unit)}`).join(', ')}. It prints as "about".`,
+      detail: `${said(p)}. It prints as "about".`,
       remedy: 'Measure it, or read it off a datasheet.',
+    }),
+    believed: (p) => ({
+      title: `${p.owner}: only believed`,
+      detail: `${said(p)}. It prints as what is believed.`,
+      remedy: 'Find out, or leave it so; the client reads that nobody is sure.',
     }),
   },
 })

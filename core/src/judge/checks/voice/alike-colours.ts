@@ -1,4 +1,6 @@
+import { known } from '../../../facts'
 import { difference, SAME_COLOUR } from '../../../light'
+import { colourOf } from '../../../record'
 import { formatNumber } from '../../../units'
 import { check } from '../../check'
 
@@ -12,10 +14,11 @@ export const alikeColours = check<{
   source: 'CIEDE2000',
   reads: ['presets'],
   run: ({ saber }) => {
-    const colours = saber.presets.filter((p) => !p.look)
+    // One that nobody has said is like no other.
+    const colours = saber.presets.filter((p) => !p.look && known(p.colour))
     return colours.flatMap((a, i) =>
       colours.slice(i + 1).flatMap((b) => {
-        const d = difference(a.colour, b.colour)
+        const d = difference(colourOf(a), colourOf(b))
         return d > 0 && d < SAME_COLOUR
           ? [
               {
@@ -26,7 +29,7 @@ export const alikeColours = check<{
                   a: a.name,
                   b: b.name,
                   difference: d,
-                  colours: [a.colour, b.colour] as [string, string],
+                  colours: [colourOf(a), colourOf(b)] as [string, string],
                 },
                 refs: [`preset:${a.id}` as const, `preset:${b.id}` as const],
               },

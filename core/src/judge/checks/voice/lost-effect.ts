@@ -1,4 +1,5 @@
 import { addLight, difference, hueWord } from '../../../light'
+import { colourOf, effectColours } from '../../../record'
 import { check } from '../../check'
 
 /** An effect this near to its sum with the base reads as itself, and a sum this near to white as near white, ΔE00. */
@@ -16,8 +17,9 @@ export const lostEffect = check<{
   reads: ['presets'],
   run: ({ saber }) =>
     saber.presets.flatMap((p) =>
-      Object.entries(p.effects ?? {}).flatMap(([effect, colour]) => {
-        const sum = addLight(p.colour, colour)
+      effectColours(p).flatMap(([effect, colour]) => {
+        const base = colourOf(p)
+        const sum = addLight(base, colour)
         const asked = hueWord(colour)
         const hue = hueWord(sum)
         if (hue === asked || asked === 'white' || difference(sum, colour) < READS) return []
@@ -27,7 +29,7 @@ export const lostEffect = check<{
             code: 'lost' as const,
             subject: `${p.id}-${effect}`,
             level: 'caution' as const,
-            params: { preset: p.name, effect, asked, reads, colour, base: p.colour, sum },
+            params: { preset: p.name, effect, asked, reads, colour, base, sum },
             refs: [`preset:${p.id}` as const],
           },
         ]

@@ -1,0 +1,153 @@
+import { type AnyFact, known, retract, type Source, setAnew, state } from '@nubrin/core/facts'
+import { useEffect, useRef, useState } from 'react'
+import { todayIso } from '../../data'
+import { useSession } from '../../store/session'
+import { ColourCell } from '../colour'
+import { SelectCell } from '../select'
+import { Rivals } from './Rivals'
+import { SourcePicker } from './SourcePicker'
+
+interface Props<V extends string> {
+  label: string
+  value: AnyFact<V> | undefined
+  /** What a statement made here usually is. */
+  source?: Source
+  onCommit: (f: AnyFact<V>) => void
+}
+
+/** A statement made here and now. */
+function useSaying() {
+  const me = useSession((s) => s.person?.name)
+  return <V extends string>(value: V, source: Source): AnyFact<V> => ({
+    ...{ value, source, on: todayIso() },
+    ...(me ? { by: me } : {}),
+  })
+}
+
+/** Where it comes from, and what contradicts it, under any worded fact. */
+function Standing<V extends string>({ label, value, onCommit, fresh }: Props<V> & { fresh: boolean }) {
+  if (!value || value.value === null) return null
+  return (
+    <>
+      <div className="text-[0.78rem]">
+        <SourcePicker label={label} value={value} compact={false} onCommit={onCommit} />
+      </div>
+      {value.rivals?.length ? <Rivals label={label} value={value} focusNewest={fresh} onCommit={onCommit} /> : null}
+    </>
+  )
+}
+
+/** Words with their source. A question mark at the end says that nobody has made sure: it is taken as recalled. */
+export function TextFactField({
+  label,
+  value,
+  source = 'configured',
+  onCommit,
+  placeholder = '–',
+}: Props<string> & { placeholder?: string }) {
+  const saying = useSaying()
+  const stands = known(value) ?? ''
+  const [draft, setDraft] = useState(stands)
+  const [fresh, setFresh] = useState(false)
+  const focused = useRef(false)
+  useEffect(() => {
+    if (!focused.current) setDraft(stands)
+  }, [stands])
+  const commit = (entered: boolean) => {
+    focused.current = false
+    setFresh(entered)
+    const text = draft.trim()
+    if (text === stands) return
+    if (!text) {
+      if (value) onCommit(retract(value, 'taken back on the bench'))
+      return
+    }
+    const unsure = text.endsWith('?')
+    const said = saying(unsure ? text.replace(/\s*\?$/, '') : text, unsure ? 'recalled' : source)
+    const next = state(value, said)
+    setDraft(next.value ?? '')
+    if (next !== value) onCommit(next)
+  }
+  return (
+    <div className="min-w-0">
+      <div className="label truncate">{label}</div>
+      <input
+        className="cell"
+        aria-label={label}
+        placeholder={placeholder}
+        maxLength={240}
+        value={draft}
+        onFocus={() => {
+          focused.current = true
+        }}
+        onChange={(e) => setDraft(e.target.value)}
+        onBlur={() => commit(false)}
+        onKeyDown={(e) => {
+          if (e.key === 'Enter') {
+            e.preventDefault()
+            commit(true)
+          }
+          if (e.key === 'Escape') setDraft(stands)
+        }}
+      />
+      <Standing label={label} value={value} onCommit={onCommit} fresh={fresh} />
+    </div>
+  )
+}
+
+/** One of some choices, with its source. */
+export function ChoiceFactField<C extends string>({
+  label,
+  value,
+  source = 'measured',
+  onCommit,
+  options,
+  words,
+  none = 'not recorded',
+}: Props<C> & { options: readonly C[]; words?: (v: C) => string; none?: string }) {
+  const saying = useSaying()
+  const stands = known(value)
+  return (
+    <div className="min-w-0">
+      <div className="label truncate">{label}</div>
+      <SelectCell<C | ''>
+        label={label}
+        value={stands ?? ''}
+        options={['', ...options]}
+        words={(v) => (v === '' ? none : (words?.(v) ?? v))}
+        onCommit={(v) => {
+          const next = v === '' ? value && retract(value, 'taken back on the bench') : state(value, saying(v, source))
+          if (next && next !== value) onCommit(next)
+        }}
+      />
+      <Standing label={label} value={value} onCommit={onCommit} fresh={false} />
+    </div>
+  )
+}
+
+/**
+ * A colour with its source. What the board was set to is set anew by picking; what somebody else said stands beside it until
+ * it is settled. While the picker is dragged, only the colour it began from is kept as what was before.
+ */
+export function ColourFactField({ label, value, onCommit, className }: Props<string> & { className?: string }) {
+  const saying = useSaying()
+  const began = useRef<AnyFact<string> | undefined>(undefined)
+  return (
+    <div className="min-w-0">
+      <ColourCell
+        label={label}
+        {...(className ? { className } : {})}
+        value={known(value) ?? '#ffffff'}
+        onBegin={() => {
+          began.current = value
+        }}
+        onCommit={(hex) => {
+          const from = began.current ?? value
+          const said = saying(hex, 'configured')
+          onCommit(from?.source === 'configured' ? setAnew(from, said) : state(from, said))
+        }}
+      />
+      {value?.rivals?.length ? <Rivals label={label} value={value} focusNewest={false} onCommit={onCommit} /> : null}
+    </div>
+  )
+}
