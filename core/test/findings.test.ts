@@ -157,6 +157,59 @@ const FIRES: Record<string, Mutation> = {
       ...{ id: 'tip', text: 'drill the tip', about: `blade:${s.blades[0]!.id}`, who: 'shop' },
       ...{ blocks: 'shipping', done: false },
     }),
+  portEnd: (s) =>
+    void s.parts.push({
+      ...{ id: 'cp', kind: 'chargePort', name: 'side port', specs: {}, otherEnd: { lead: 'USB-C lead' } },
+    }),
+  noFirmware: (s) => void delete s.firmware,
+  configuredPixels: (s) => void (s.blades[0]!.configured = fact(5, '×', 'configured')),
+  sensitivity: (s) =>
+    void (s.settings.sensitivities = [
+      { id: 'sw', sense: 'swing', value: stated('6', 'configured'), triedWith: [] },
+      { id: 'cl', sense: 'clash', value: { value: null, source: 'unknown' }, triedWith: ['blade'] },
+      { id: 'tw', sense: 'twist', value: stated('4', 'configured'), triedWith: ['blade', 'plug'] },
+    ]),
+  noFont: (s) => void (s.presets[1]!.font = ' '),
+  screwPlace: (s) => void (s.hilt.fasteners[0]!.clock = fact(null, 'deg')),
+  losses: (s) =>
+    void (s.losses = [
+      {
+        id: 'lo',
+        on: TODAY,
+        what: 'neck',
+        how: 'spoilt',
+        cause: 'the tap broke',
+        about: `section:${s.hilt.sections[1]!.id}`,
+      },
+      { id: 'lt', on: TODAY, what: 'switch cap', how: 'remade', cause: 'lost', toldOn: TODAY },
+    ]),
+  before: (s) =>
+    void (s.before = [
+      { id: 'bg', what: 'charge by cable', kind: 'port', stays: false },
+      { id: 'bi', what: 'show a clock', kind: 'feature', stays: false, insteadBy: 'nothing: asked for' },
+      { id: 'bs', what: 'hum', kind: 'feature', stays: true },
+    ]),
+  goesWith: (s) => {
+    const item = { quantity: 1, role: 'accessory' } as const
+    s.items = [
+      { id: 'i1', what: 'cell', kind: 'cell', ...item, supplied: 'notSupplied', size: '18650' },
+      {
+        id: 'i2',
+        what: 'cell',
+        kind: 'cell',
+        ...item,
+        supplied: 'notSupplied',
+        ...{ size: '18650', type: 'high drain' },
+        protected: true,
+      },
+      { id: 'i3', what: 'stand', ...item, supplied: 'bench', shown: true },
+      { id: 'i4', what: 'second pommel', ...item, supplied: 'shop', shown: true },
+    ]
+    s.notFor = [
+      { id: 'n1', what: 'rain', why: '' },
+      { id: 'n2', what: 'full contact', why: 'the neck is thin' },
+    ]
+  },
   shopping: (s) => addBlade(s, { use: 'toBuy', density: fact(null, '1/m') }),
   demoDiffers: (s) => addBlade(s, { use: 'demo', length: fact(810, 'mm') }),
   client: (_s, c) => void (c.client.name = ' '),
@@ -249,6 +302,15 @@ const BRINGS: Record<string, string> = {
   rehearsal: 'stop gate input',
   retightened: 'stop gate fastener',
   sameKey: 'caution fastener,fastener; caution fastener,fastener',
+  portEnd: 'caution part',
+  noFirmware: 'caution part',
+  configuredPixels: 'caution blade',
+  sensitivity: 'caution ; note ',
+  noFont: 'caution gate preset',
+  screwPlace: 'caution gate fastener',
+  losses: 'caution gate section',
+  before: 'caution gate ',
+  goesWith: 'caution gate item; caution item; caution item; note ',
   shopping: 'caution gate blade',
   slack: 'stop gate ',
   socketFit: 'stop gate blade,socket',

@@ -19,8 +19,9 @@ describe('the shape of the handoff', () => {
     const d = build(demo('reed-warden'))
     expect(d.chapters.map((c) => c.id)).toEqual(
       [
-        ['words', 'requests', 'arrivals', 'spec', 'cautions', 'power', 'controls', 'presets', 'blade', 'screws'],
-        ['opening', 'charging', 'tests', 'walkthrough', 'questions', 'packing', 'credits'],
+        ['words', 'brief', 'requests', 'arrivals', 'spec', 'cautions', 'power', 'controls', 'presets', 'lights'],
+        ['blade', 'screws', 'opening', 'charging', 'decisions', 'tests', 'walkthrough', 'questions', 'packing'],
+        ['credits'],
       ].flat(),
     )
     for (const c of all)

@@ -41,7 +41,7 @@ function ofSaber(s: Saber, several: boolean): (PackingLine & { like?: string })[
     .filter((b) => b.use === 'ship')
     .map((b) => ({ key: refTo('blade', b.id), what: several ? `${b.name} (${s.name})` : b.name, quantity: 1 }))
   const parts = s.parts
-    .filter((p) => p.supplied !== 'notSupplied')
+    .filter((p) => p.supplied === undefined || p.supplied === 'shop')
     .filter((p) => ['plug', 'charger', 'tool', 'killKey'].includes(p.kind) || (p.kind === 'cell' && p.removable))
     .map((p) => ({
       key: refTo('part', p.id),
@@ -53,5 +53,8 @@ function ofSaber(s: Saber, several: boolean): (PackingLine & { like?: string })[
   const keys = [...new Set(turned.map((f) => f.key))]
     .filter((key) => !s.parts.some((p) => p.kind === 'tool' && p.key === key))
     .map((key) => ({ key: `key:${key}`, what: say('box.hexKey', { key }), quantity: 1 }))
-  return [...blades, ...parts, ...keys]
+  const items = s.items
+    .filter((x) => x.supplied === 'shop')
+    .map((x) => ({ key: refTo('item', x.id), what: x.what, quantity: x.quantity }))
+  return [...blades, ...parts, ...items, ...keys]
 }

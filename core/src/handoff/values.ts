@@ -57,3 +57,6 @@ function cautionOf(st: Step): { caution?: string } {
 /** A step with how often it is turned, unless its own words say it. */
 const turned = (st: Step): string =>
   st.turns && !/\bturns?\b/i.test(st.text) ? say('step.turned', { text: st.text, n: st.turns }) : st.text
+
+/** An amount with its currency: `40 EUR`. */
+export const money = (m: { amount: number; currency: string }) => `${formatNumber(m.amount, 2)} ${m.currency}`

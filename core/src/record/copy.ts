@@ -3,6 +3,7 @@ import type { Commission } from './commission'
 import { RECORD_PLAN, walk } from './plan'
 import { partsOfRef } from './ref'
 import { thingsOf } from './references'
+import type { Saber } from './saber'
 
 /**
  * Gives a record ids of its own, so that it can stand beside the one it was copied from. Only identities and what names them
@@ -60,8 +61,53 @@ export function unconfirmed<T>(v: T): T {
   if (isFact(v)) {
     const { value, source, unit } = v as unknown as { value: unknown; source: string; unit: unknown }
     const foreign = ['measured', 'read', 'client', 'recalled', 'believed'].includes(source)
-    return (foreign ? { value, unit, source: 'assumed', with: 'model sheet' } : v) as T
+    return (
+      foreign ? { value, ...(unit === undefined ? {} : { unit }), source: 'assumed', with: 'model sheet' } : v
+    ) as T
   }
   if (v && typeof v === 'object') return Object.fromEntries(Object.entries(v).map(([k, x]) => [k, unconfirmed(x)])) as T
   return v
+}
+
+/** A saber without what belongs to one specimen: its tests, repairs, films and decisions, whose it was and will be. */
+export function withoutSpecimen(s: Saber, name: string, job: Saber['job']): Saber {
+  const { recipient: _r, edition: _e, ...rest } = s
+  return {
+    ...{ ...rest, name, job },
+    parts: s.parts.map(({ lot: _lot, ...part }) => part),
+    ...{
+      tests: [],
+      fixes: [],
+      takes: [],
+      leftOut: [],
+      beats: [],
+      decisions: [],
+      losses: [],
+      provenance: [],
+      before: [],
+    },
+  }
+}
+
+/**
+ * One more saber like one of an order: ids of its own, nothing of the specimen, and what was measured on the first only
+ * assumed of this one. Its name in the order is the caller's.
+ */
+export function anotherLike(c: Commission, id: string, name: string, newId: () => string): Saber {
+  const s = c.sabers.find((x) => x.id === id)
+  if (!s) throw new RangeError(`anotherLike: no saber ${id}`)
+  // The order keeps its own ids: only the saber's are made anew.
+  const alone = {
+    ...c,
+    requests: [],
+    arrivals: [],
+    questions: [],
+    credits: [],
+    packing: [],
+    log: [],
+    people: [],
+    toDos: [],
+  }
+  const copy = asCopy({ ...alone, media: [], aside: [], sabers: [withoutSpecimen(s, name, s.job)] }, newId).sabers[0]!
+  return { ...copy, ...unconfirmed({ hilt: copy.hilt, parts: copy.parts, blades: copy.blades }) }
 }

@@ -16,8 +16,9 @@ export {
   Request,
 } from './commission'
 export { ACTIONS, type Action, ControlRow, GESTURES, INPUT_KINDS, Input, POSES, STATES } from './controls'
-export { asCopy, unconfirmed } from './copy'
+export { anotherLike, asCopy, unconfirmed, withoutSpecimen } from './copy'
 export { describeFormat } from './describe'
+export { choicesAt, OPEN_BECAUSE, type OpenBecause, type OpenFact, openFacts, schemaAt } from './desk'
 export {
   CLIENT_MAY,
   FACES,
@@ -54,6 +55,7 @@ export {
 } from './lookup'
 export { CARRIES, CHASSIS_HELD_BY, FACINGS, FittedPart, PartKindSchema, SpecMap, SUPPLIED } from './part'
 export { type FactPlace, factPaths, forEachFact, isNumberPlace, type NumberPlace } from './places'
+export { isObject, SABER_PLAN, walk } from './plan'
 export { colourOf, EVENTS, effectColours, LOOKS, Preset, Sound, STATUSES, WHITE } from './preset'
 export type { Problem } from './problem'
 export { Fix, Reading, SETUPS, Test } from './proof'

@@ -141,12 +141,30 @@ export interface Sayings {
   'step.turned': { text: Words; n: number }
   'step.irreversible': { who: Words; on: Words; agreed: 'yes' | 'no' }
   'request.text': { text: Words; saber: Words; several: 'yes' | 'no'; own: 'yes' | 'no' }
-  'request.answer': { status: Words; answer: Words; answered: 'yes' | 'no' }
+  'request.answer': {
+    status: Words
+    answer: Words
+    answered: 'yes' | 'no'
+    told: 'yes' | 'no'
+    on: Words
+    price: Words
+    priced: 'yes' | 'no'
+    accepted: Words
+    took: 'yes' | 'no'
+  }
   'chapter.arrivals': Record<never, never>
   'chapter.arrivals.head': { column: 'part' | 'condition' | 'fate' }
   'arrival.what': { quantity: number; what: Words }
   'fact.unsure': { text: Words; source: Words }
-  'arrival.fate': { fate: Words; note: Words; noted: 'yes' | 'no' }
+  'arrival.fate': {
+    fate: Words
+    note: Words
+    noted: 'yes' | 'no'
+    now: Words
+    placed: 'yes' | 'no'
+    saber: Words
+    of: 'yes' | 'no'
+  }
   'chapter.questions': Record<never, never>
   'chapter.questions.head': { column: 'question' | 'answer' }
   'chapter.packing': Record<never, never>
@@ -160,7 +178,6 @@ export interface Sayings {
   'chapter.spec': Record<never, never>
   'spec.name': { row: Words }
   'spec.hilt': { origin: Words; materials: Words; known: 'yes' | 'no' }
-  'spec.lot': { name: Words; lot: Words }
   'spec.socket': { socket: Words }
   'spec.socketSize': { bore: Words; depth: Words }
   'spec.cutPower': { way: Words }
@@ -172,7 +189,7 @@ export interface Sayings {
   'control.status': { status: Words }
   'controls.none': Record<never, never>
   'chapter.presets': Record<never, never>
-  'chapter.presets.head': { column: 'number' | 'preset' | 'colour' | 'font' | 'asker' }
+  'chapter.presets.head': { column: 'number' | 'preset' | 'colour' | 'effects' | 'font' | 'asker' }
   'preset.colour': { hue: Words; hex: Words }
   'preset.font': { font: Words; tracks: Words; has: 'yes' | 'no' }
   'chapter.blade': Record<never, never>
@@ -190,8 +207,59 @@ export interface Sayings {
   'chapter.tests.head': { column: 'test' | 'wanted' | 'found' | 'verdict' }
   'test.verdict': { standing: Words }
   'tests.none': Record<never, never>
-  'chapter.repairs.head': { column: 'on' | 'cause' | 'fix' }
+  'chapter.repairs.head': { column: 'on' | 'fault' | 'cause' | 'fix' | 'proof' }
   'chapter.walkthrough': Record<never, never>
+  'chapter.brief': Record<never, never>
+  'brief.gift': { giver: Words; client: Words; named: 'yes' | 'no' }
+  'chapter.decisions': Record<never, never>
+  'chapter.decisions.head': { column: 'chose' | 'why' | 'gaveUp' | 'by' }
+  'decision.chose': { text: Words; about: Words; has: 'yes' | 'no' }
+  'decision.by': { by: Words; on: Words; for: 'yes' | 'no'; agreed: 'yes' | 'no'; who: Words; day: Words }
+  'chapter.lights': Record<never, never>
+  'chapter.lights.head': { column: 'light' | 'leds' | 'does' }
+  'light.name': { name: Words; kind: Words }
+  'light.does': { with: Words; follows: 'yes' | 'no' }
+  'chapter.settings': Record<never, never>
+  'setting.name': { row: Words }
+  'setting.link': { name: Words; code: Words; coded: 'yes' | 'no'; program: Words; by: 'yes' | 'no' }
+  'chapter.senses.head': { column: 'sense' | 'value' | 'tried' }
+  sense: { sense: Words }
+  triedWith: { with: Words }
+  'chapter.goesWith': Record<never, never>
+  'chapter.goesWith.head': { column: 'what' | 'for' | 'from' | 'ask' }
+  'item.role': { role: Words; of: Words; named: 'yes' | 'no' }
+  'item.from': { from: Words }
+  'item.protected': Record<never, never>
+  'chapter.before': Record<never, never>
+  'chapter.owners.head': { column: 'who' | 'when' | 'did' }
+  'chapter.before.head': { column: 'what' | 'now' }
+  'before.what': { what: Words; kind: Words }
+  'before.now': { stays: 'yes' | 'no'; instead: Words; by: 'yes' | 'no' }
+  'chapter.losses': Record<never, never>
+  'chapter.losses.head': { column: 'what' | 'why' | 'told' }
+  'loss.what': { what: Words; how: Words; on: Words; maker: Words; made: 'yes' | 'no' }
+  'chapter.notes': Record<never, never>
+  'chapter.notes.head': { column: 'of' | 'note' }
+  'note.joint': { section: Words }
+  'chapter.left': Record<never, never>
+  'chapter.left.head': { column: 'what' | 'by' }
+  'left.what': { text: Words; on: Words; named: 'yes' | 'no' }
+  'chapter.warranty': Record<never, never>
+  'warranty.ends': { ends: Words }
+  'notFor.title': { what: Words }
+  'preset.effect': { effect: Words; hue: Words; hex: Words }
+  'preset.time': { way: 'out' | 'in'; time: Words }
+  'preset.flashes': { rate: Words }
+  'arrival.condition': { condition: Words; on: Words; dated: 'yes' | 'no'; whole: 'yes' | 'no' }
+  'arrival.fault': { fault: Words; left: Words; why: 'yes' | 'no' }
+  'test.what': { what: Words; setup: Words }
+  'test.notPossible': { why: Words }
+  'repair.on': { on: Words; reported: Words; known: 'yes' | 'no' }
+  'repair.fix': { fix: Words; where: Words; placed: 'yes' | 'no' }
+  'repair.proof': { cycles: number; proved: 'yes' | 'no'; charge: Words; charged: 'yes' | 'no' }
+  'spec.part': { name: Words; lot: Words; hasLot: 'yes' | 'no'; type: Words; typed: 'yes' | 'no' }
+  material: { material: Words }
+  'charging.end': { port: Words }
 
   // Page and paper around it.
   'cover.line': { shop: Words; number: number; date: Words }

@@ -1,5 +1,5 @@
 import type { Api, BodyOf } from '@nubrin/core/api'
-import { asCopy, blankCommission, type Commission, type Saber, unconfirmed } from '@nubrin/core/record'
+import { asCopy, blankCommission, type Commission, unconfirmed, withoutSpecimen } from '@nubrin/core/record'
 import type { Client } from '../db/models'
 import { newId, today } from '../ids'
 
@@ -27,8 +27,8 @@ export function blankFor(body: BodyOf<Api['begin']>, client: string, known: Clie
 /** A commission begun from a model sheet: everything measured on another saber has to be confirmed on this one. */
 export function beginFrom(record: Commission, model: Commission): Commission {
   const sabers = asCopy(model, fresh).sabers.map((s, i) => ({
-    ...plain(s, i === 0 ? record.title : s.name, record.job),
-    ...unconfirmed({ hilt: s.hilt, parts: s.parts.map(withoutLot), blades: s.blades }),
+    ...withoutSpecimen(s, i === 0 ? record.title : s.name, record.job),
+    ...unconfirmed({ hilt: s.hilt, parts: withoutSpecimen(s, s.name, s.job).parts, blades: s.blades }),
   }))
   return { ...record, sabers }
 }
@@ -37,21 +37,6 @@ export function beginFrom(record: Commission, model: Commission): Commission {
 export function modelOf(from: Commission, saber: number, title: string): Commission {
   const copy = asCopy(from, fresh).sabers[saber]!
   const record = blankCommission(fresh, { title: title.trim(), client: '', job: 'model', purpose: from.purpose })
-  record.sabers = [{ ...plain(copy, title.trim(), 'model'), parts: copy.parts.map(withoutLot) }]
+  record.sabers = [withoutSpecimen(copy, title.trim(), 'model')]
   return record
 }
-
-const withoutLot = ({ lot: _lot, ...part }: Saber['parts'][number]) => part
-
-/** A saber without what belongs to one specimen: tests, repairs, films, decisions. */
-const plain = (s: Saber, name: string, job: Saber['job']): Saber => ({
-  ...s,
-  name,
-  job,
-  tests: [],
-  fixes: [],
-  takes: [],
-  leftOut: [],
-  beats: [],
-  decisions: [],
-})

@@ -1,7 +1,6 @@
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/react'
 import { fact, formatFact, type NumberFact, SOURCE_WORDS, SOURCES, type Source, state } from '@nubrin/core/facts'
 import { factPaths, isNumberPlace, keyWords } from '@nubrin/core/record'
-import { stepsOf } from '@nubrin/core/record/ops'
 import { parseMeasure, quantityOf } from '@nubrin/core/units'
 import { current } from 'immer'
 import { useState } from 'react'
@@ -10,20 +9,9 @@ import { Modal, Refused, SelectCell } from '../kit'
 import { readingFault } from '../kit/fact-field/useStated'
 import { useEditSaber, useSaber } from '../store/commission'
 import { useSession } from '../store/session'
+import { writeAt } from '../things/writeAt'
 
 const STATED = SOURCES.filter((s) => s !== 'unknown')
-
-/** Writes a fact where an identity path leads; nothing when its thing is gone. */
-function writeAt(root: unknown, path: string, next: (old: NumberFact) => NumberFact): void {
-  const steps = stepsOf(path)
-  const last = steps.pop()!
-  let at = root as Record<string, unknown> | undefined
-  for (const s of steps)
-    at = (
-      s.startsWith('@') ? (at as unknown as { id: string }[])?.find((x) => x.id === s.slice(1)) : at?.[s]
-    ) as typeof at
-  if (at) at[last] = next(at[last] as NumberFact)
-}
 
 /** One key from anywhere: state a value for anything. A value that differs from the standing one becomes a contradiction to settle. */
 export function AddFact({ close }: { close: () => void }) {
@@ -53,7 +41,7 @@ export function AddFact({ close }: { close: () => void }) {
       ...(tool ? { with: tool } : {}),
       ...(me ? { by: me } : {}),
     })
-    editSaber('add a fact', (s) => writeAt(s, chosen.path, (old) => state(current(old), said)))
+    editSaber('add a fact', (s) => writeAt<NumberFact>(s, chosen.path, (old) => state(current(old), said)))
     close()
   }
   return (

@@ -3,11 +3,13 @@ import { useCallback, useEffect, useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { KeySheet, type Sheet, useCommands, useKeys } from '../commands'
 import { BENCH_COMMANDS } from '../commands/bench'
+import { DESK_NAME, DESK_VIEW, type Desk, isDesk } from '../desks'
 import { BenchDrawing } from '../drawing/BenchDrawing'
 import { Boundary, FindingsPanel } from '../kit'
 import { fetchWhenIdle, later } from '../later'
 import { STATION_NAME } from '../names'
 import { useBench, useOrder, useStationFindings } from '../store/commission'
+import { Dossier } from '../things/Dossier'
 import { BenchHead } from './BenchHead'
 import { StationRuler } from './StationRuler'
 import { Trouble } from './Trouble'
@@ -23,6 +25,7 @@ const RemovalSheet = later(() => import('./Removal').then((m) => m.RemovalSheet)
 export default function Bench() {
   const { id, station: name } = useParams()
   const station = (STATIONS as readonly string[]).includes(name ?? '') ? (name as Station) : 'brief'
+  const desk = isDesk(name) ? name : undefined
   const open = useBench((b) => b.open)
   const ready = useBench((b) => !!b.record && b.id === id)
   const error = useBench((b) => b.error)
@@ -49,10 +52,10 @@ export default function Bench() {
         </Link>
       </p>
     )
-  return ready ? <Laid station={station} /> : <p className="text-quiet p-6">Fetching it from the rack…</p>
+  return ready ? <Laid station={station} desk={desk} /> : <p className="text-quiet p-6">Fetching it from the rack…</p>
 }
 
-function Laid({ station }: { station: Station }) {
+function Laid({ station, desk }: { station: Station; desk: Desk | undefined }) {
   const order = useOrder()
   const all = useBench((b) => b.findings)
   const cutting = useBench((b) => b.cutting)
@@ -61,31 +64,32 @@ function Laid({ station }: { station: Station }) {
   const [sheet, setSheet] = useState<Sheet>()
   const [cut, setCut] = useState(80)
   const View = useView(station)
+  const DeskView = desk && DESK_VIEW[desk]
   const show = useCallback((s: Sheet) => setSheet(s), [])
   const close = () => setSheet(undefined)
   const commands = useCommands(BENCH_COMMANDS, show, useBench.getState)
   useKeys(commands)
   useEffect(() => fetchWhenIdle(AddFact, RemovalSheet, History, KeepModel, Phone), [])
   useEffect(() => {
-    document.title = `${order.title} · ${STATION_NAME[station]} · Nubrin`
-  }, [order.title, station])
+    document.title = `${order.title} · ${desk ? DESK_NAME[desk] : STATION_NAME[station]} · Nubrin`
+  }, [order.title, station, desk])
   const elsewhere = all.filter((f) => f.station !== station && f.level !== 'note')
   return (
     <div className="bench flex h-screen min-h-[640px] flex-col">
-      <BenchHead commands={commands} />
+      <BenchHead commands={commands} desk={desk} />
       <Boundary what="The drawing" resetKeys={[order]}>
         <BenchDrawing station={station} findings={here} {...(cutting ? { cut, onCut: setCut } : {})} />
       </Boundary>
-      <StationRuler station={station} />
+      <StationRuler station={desk ? undefined : station} />
       <Trouble />
       <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_minmax(270px,340px)]">
         <main className="relative min-h-0 overflow-y-auto px-5 py-3">
-          <Boundary what={`The station ${STATION_NAME[station]}`} resetKeys={[order, station]}>
-            {View ? <View cut={cut} /> : null}
+          <Boundary what={`The station ${STATION_NAME[station]}`} resetKeys={[order, station, desk]}>
+            {DeskView ? <DeskView /> : View ? <View cut={cut} /> : null}
           </Boundary>
         </main>
         <aside className="border-rule min-h-0 border-l px-4 py-3">
-          <FindingsPanel list={here} elsewhere={elsewhere} />
+          {desk ? <Dossier /> : <FindingsPanel list={here} elsewhere={elsewhere} quiet={<Dossier />} />}
         </aside>
       </div>
       {removing ? <RemovalSheet /> : null}

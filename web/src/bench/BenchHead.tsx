@@ -3,6 +3,7 @@ import type { Commission } from '@nubrin/core/record'
 import { differenceInCalendarDays, format, parseISO } from 'date-fns'
 import { Link } from 'react-router'
 import type { useCommands } from '../commands'
+import { type Desk, DeskLinks } from '../desks'
 import { Tabs } from '../kit'
 import { useBench, useOrder } from '../store/commission'
 
@@ -19,7 +20,7 @@ function dueText(c: Commission): string {
 }
 
 /** The head of the bench: what lies on it, how it is saved, and what can be done with it. */
-export function BenchHead({ commands }: { commands: ReturnType<typeof useCommands> }) {
+export function BenchHead({ commands, desk }: { commands: ReturnType<typeof useCommands>; desk: Desk | undefined }) {
   const order = useOrder()
   const saberId = useBench((b) => b.saberId)
   const choose = useBench((b) => b.chooseSaber)
@@ -44,6 +45,7 @@ export function BenchHead({ commands }: { commands: ReturnType<typeof useCommand
         />
       ) : null}
       <div className="ml-auto flex shrink-0 items-center gap-3">
+        <DeskLinks at={desk} />
         <SaveMark />
         <button type="button" className="btn-plain btn text-ink!" onClick={() => commands.run(addFact)}>
           <span className="key">F</span> add a fact

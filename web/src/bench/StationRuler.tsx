@@ -6,7 +6,7 @@ import { STATION_NAME } from '../names'
 import { useBench, useOrder } from '../store/commission'
 
 /** The stations as a ruler under the drawing, each with how it stands. */
-export function StationRuler({ station }: { station: Station }) {
+export function StationRuler({ station }: { station: Station | undefined }) {
   const order = useOrder()
   const all = useBench((b) => b.findings)
   const judged = useBench((b) => b.judged === 'yes')

@@ -1,4 +1,5 @@
 import type { Finding } from '@nubrin/core/judge'
+import type { ReactNode } from 'react'
 import { useNavigate } from 'react-router'
 import { useBench, useOrder } from '../store/commission'
 import { ruleOf } from '../store/judging'
@@ -11,7 +12,16 @@ export function NotJudged() {
 }
 
 /** The judgements that concern a station, stops first; each lights its place and can be asked for its rule. */
-export function FindingsPanel({ list, elsewhere }: { list: Finding[]; elsewhere: Finding[] }) {
+export function FindingsPanel({
+  list,
+  elsewhere,
+  quiet,
+}: {
+  list: Finding[]
+  elsewhere: Finding[]
+  /** Shown in its place while nothing stands against this station. */
+  quiet?: ReactNode
+}) {
   const light = useBench((b) => b.light)
   const lit = useBench((b) => b.lit)
   const judged = useBench((b) => b.judged)
@@ -53,6 +63,7 @@ export function FindingsPanel({ list, elsewhere }: { list: Finding[]; elsewhere:
             </li>
           ))}
         </ol>
+        {judged === 'yes' && !list.length ? quiet : null}
         {elsewhere.length ? (
           <div className="mt-2">
             <h3 className="label">elsewhere</h3>

@@ -367,7 +367,9 @@ export const useStationFindings = (station: Station): Finding[] => {
   return all.filter((f) => f.station === station && (!f.saber || f.saber === saberId))
 }
 
-type Lists = 'parts' | 'blades' | 'zones' | 'presets' | 'inputs' | 'controls' | 'tests' | 'fixes' | 'beats'
+type Lists =
+  | ('parts' | 'blades' | 'zones' | 'presets' | 'inputs' | 'controls' | 'tests' | 'fixes' | 'beats')
+  | ('items' | 'notFor' | 'before' | 'provenance' | 'losses' | 'decisions')
 /** Changes one thing of a list of the saber on the bench, found by its id wherever it stands by then. */
 export function useEditThing<L extends Lists>(list: L) {
   const editSaber = useEditSaber()

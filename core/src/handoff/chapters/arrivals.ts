@@ -1,3 +1,4 @@
+import { type Arrival, byId, nameIn } from '../../record'
 import { say, whether } from '../../words'
 import { type OrderChapter, table } from '../block'
 import { orNotRecorded } from '../values'
@@ -12,10 +13,25 @@ export const arrivals: OrderChapter = (c) => {
       c.arrivals.flatMap((a) =>
         a.shares.map((x) => [
           say('arrival.what', { quantity: x.count, what: a.what }),
-          orNotRecorded(a.condition),
-          say('arrival.fate', { fate: x.fate, note: a.note ?? '', noted: whether(a.note) }),
+          condition(a),
+          say('arrival.fate', {
+            ...{ fate: x.fate, note: a.note ?? '', noted: whether(a.note) },
+            ...{ now: nameIn(c, x.now) ?? '', placed: whether(nameIn(c, x.now)) },
+            saber: byId(c.sabers, x.saber)?.name ?? '',
+            of: whether(c.sabers.length > 1 && x.saber),
+          }),
         ]),
       ),
     ),
   }
 }
+
+/** How it came, on which day that was noted, and what was wrong with it. */
+const condition = (a: Arrival): string =>
+  [
+    say('arrival.condition', {
+      ...{ condition: orNotRecorded(a.condition), on: a.conditionOn ?? '', dated: whether(a.conditionOn) },
+      whole: whether(a.whole),
+    }),
+    ...a.faults.map((f) => say('arrival.fault', { fault: f.text, left: f.left ?? '', why: whether(f.left) })),
+  ].join('; ')

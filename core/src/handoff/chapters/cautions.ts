@@ -7,11 +7,17 @@ export const cautions: SaberChapter = (s) => {
   return {
     id: 'cautions',
     title: say('chapter.cautions'),
-    blocks: list.length
-      ? [
-          ...list.map((k) => ({ kind: 'caution' as const, title: k.title, text: k.text })),
-          { kind: 'para', text: say('caution.usual') },
-        ]
-      : [],
+    blocks:
+      list.length || s.notFor.length
+        ? [
+            ...list.map((k) => ({ kind: 'caution' as const, title: k.title, text: k.text })),
+            ...s.notFor.map((x) => ({
+              kind: 'caution' as const,
+              title: say('notFor.title', { what: x.what }),
+              text: x.why || say('notRecorded'),
+            })),
+            { kind: 'para', text: say('caution.usual') },
+          ]
+        : [],
   }
 }

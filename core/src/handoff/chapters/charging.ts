@@ -23,6 +23,16 @@ function rows(s: Saber): FactRow[] {
       ...(asleep.ok ? { value: say('charging.days', { days: formatNumber(asleep.value / 24, 0) }) } : asText(asleep)),
     },
     { name: name('energy'), ...asText(wattHours(s), 1) },
+    ...s.parts.flatMap((p) =>
+      p.otherEnd
+        ? [
+            {
+              name: say('charging.end', { port: p.name }),
+              value: [p.otherEnd.lead, p.otherEnd.supply, p.otherEnd.program].filter(Boolean).join('; '),
+            },
+          ]
+        : [],
+    ),
     { name: name('volume'), value: formatFact(s.use.volume, 0) },
     { name: name('highest'), ...asText(safeVolume(s)) },
   ]

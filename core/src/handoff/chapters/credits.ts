@@ -6,11 +6,12 @@ export const credits: OrderChapter = (c) => {
   return {
     id: 'credits',
     title: say('chapter.credits'),
-    blocks: c.credits.length
-      ? table(
-          [head('who'), head('did')],
-          c.credits.map((k) => [k.who, k.did]),
-        )
-      : [{ kind: 'para', text: say('credits.none') }],
+    blocks:
+      c.credits.length + c.people.length
+        ? table(
+            [head('who'), head('did')],
+            [...c.people.map((p) => [p.name, p.does || '–']), ...c.credits.map((k) => [k.who, k.did])],
+          )
+        : [{ kind: 'para', text: say('credits.none') }],
   }
 }

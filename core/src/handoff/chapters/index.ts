@@ -1,12 +1,20 @@
 import type { OrderChapter, SaberChapter } from '../block'
 import { arrivals } from './arrivals'
 import { aside } from './aside'
+import { before } from './before'
 import { blade } from './blade'
+import { brief } from './brief'
 import { cautions } from './cautions'
 import { charging } from './charging'
 import { controls } from './controls'
 import { credits } from './credits'
+import { decisions } from './decisions'
 import { foreword } from './foreword'
+import { goesWith } from './goes-with'
+import { left } from './left'
+import { lights } from './lights'
+import { losses } from './losses'
+import { notes } from './notes'
 import { opening } from './opening'
 import { packing } from './packing'
 import { power } from './power'
@@ -14,23 +22,32 @@ import { presets } from './presets'
 import { questions } from './questions'
 import { requests } from './requests'
 import { screws } from './screws'
+import { settings } from './settings'
 import { spec } from './spec'
 import { tests } from './tests'
 import { walkthrough } from './walkthrough'
+import { warranty } from './warranty'
 
 /** The chapters in reading order: what the order says first, each saber, what the order says last. */
-export const BEFORE: readonly OrderChapter[] = [foreword, requests, arrivals]
+export const BEFORE: readonly OrderChapter[] = [foreword, brief, requests, arrivals]
 export const OF_A_SABER: readonly SaberChapter[] = [
   spec,
   cautions,
   power,
   controls,
   presets,
+  lights,
+  settings,
   blade,
   screws,
   opening,
   charging,
+  goesWith,
+  notes,
+  decisions,
+  before,
   tests,
+  losses,
   walkthrough,
 ]
-export const AFTER: readonly OrderChapter[] = [questions, packing, aside, credits]
+export const AFTER: readonly OrderChapter[] = [questions, left, packing, warranty, aside, credits]

@@ -8,7 +8,7 @@ export const questions: OrderChapter = (c) => {
     title: say('chapter.questions'),
     blocks: table(
       [head('question'), head('answer')],
-      c.questions.flatMap((q) => (q.answer ? [[q.text, q.answer]] : [])),
+      c.questions.flatMap((q) => (q.answer && !q.to ? [[q.text, q.answer]] : [])),
     ),
   }
 }

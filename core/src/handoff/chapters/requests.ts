@@ -1,6 +1,7 @@
 import { byId, nameOf, toldWishes } from '../../record'
 import { say, whether } from '../../words'
 import { type OrderChapter, table } from '../block'
+import { money } from '../values'
 
 export const requests: OrderChapter = (c) => {
   const several = c.sabers.length > 1
@@ -17,7 +18,16 @@ export const requests: OrderChapter = (c) => {
           several: whether(several),
           own: whether(r.shape === 'ownIdea'),
         }),
-        say('request.answer', { status: r.status, answer: r.answer ?? '', answered: whether(r.answer) }),
+        say('request.answer', {
+          ...{ status: r.status, answer: r.answer ?? '', answered: whether(r.answer) },
+          ...{ told: whether(r.toldOn), on: r.toldOn ?? '' },
+          ...{
+            price: r.price ? money(r.price) : '',
+            priced: whether(r.price),
+            accepted: r.acceptedOn ?? '',
+            took: whether(r.acceptedOn),
+          },
+        }),
         c.sabers.map((s) => nameOf(s, r.where)).find(Boolean) ?? (r.status === 'met' ? say('notRecorded') : '–'),
       ]),
     ),

@@ -27,7 +27,12 @@ function rows(s: Saber): FactRow[] {
     orNotRecorded(
       s.parts
         .filter((p) => p.kind === kind)
-        .map((p) => (p.lot ? say('spec.lot', { name: p.name, lot: p.lot }) : p.name))
+        .map((p) =>
+          say('spec.part', {
+            ...{ name: p.name, lot: p.lot ?? '', hasLot: whether(p.lot) },
+            ...{ type: wordsOf(p.type) ?? '', typed: whether(p.type && wordsOf(p.type)) },
+          }),
+        )
         .join(', '),
     )
   const length = about ? say('about', { what: mmAndInch(shape.length) }) : mmAndInch(shape.length)
@@ -36,10 +41,12 @@ function rows(s: Saber): FactRow[] {
       name: name('hilt'),
       value: say('spec.hilt', {
         origin: s.hilt.origin,
-        materials: materials.join(', '),
+        materials: materials.map((m) => say('material', { material: m })).join(', '),
         known: whether(materials.length),
       }),
     },
+    ...(s.edition ? [{ name: name('edition'), value: s.edition }] : []),
+    ...(s.recipient?.name ? [{ name: name('recipient'), value: s.recipient.name }] : []),
     { name: name('length'), value: shape.complete ? length : say('notRecorded'), about },
     { name: name('mass'), ...asText(b.mass) },
     { name: name('balance'), ...asText(b.centre) },

@@ -1,34 +1,50 @@
 import { latest, limitText, standing } from '../../proof'
-import type { Saber, Test } from '../../record'
+import { nameOf, type Saber, type Test } from '../../record'
 import { formatNumber } from '../../units'
-import { say } from '../../words'
+import { say, whether } from '../../words'
 import { type Block, type SaberChapter, table } from '../block'
+import { money, orNotRecorded, wordsOf } from '../values'
 
 export const tests: SaberChapter = (s) => ({
   id: 'tests',
   title: say('chapter.tests'),
-  blocks: s.tests.length ? [...results(s), ...repairs(s)] : [{ kind: 'para', text: say('tests.none') }],
+  blocks: [...(s.tests.length ? results(s) : [{ kind: 'para' as const, text: say('tests.none') }]), ...repairs(s)],
 })
 
 function results(s: Saber): Block[] {
   const head = (column: 'test' | 'wanted' | 'found' | 'verdict') => say('chapter.tests.head', { column })
   return table(
     [head('test'), head('wanted'), head('found'), head('verdict')],
-    s.tests.map((t) => [t.what, limitText(t), found(t), say('test.verdict', { standing: standing(s, t) })]),
+    s.tests.map((t) => [
+      say('test.what', { what: t.what, setup: t.setup ?? 'any' }),
+      limitText(t),
+      found(t),
+      say('test.verdict', { standing: standing(s, t) }),
+    ]),
   )
 }
 
 function found(t: Test): string {
   const last = latest(t)
+  if (!last && t.notPossible) return say('test.notPossible', { why: t.notPossible })
   if (!last) return say('notRecorded')
   const value = last.value === undefined ? (last.text ?? '–') : `${formatNumber(last.value)} ${t.unit ?? ''}`
   return `${value}, ${last.at.slice(0, 10)}`
 }
 
 function repairs(s: Saber): Block[] {
-  const head = (column: 'on' | 'cause' | 'fix') => say('chapter.repairs.head', { column })
+  const head = (column: 'on' | 'fault' | 'cause' | 'fix' | 'proof') => say('chapter.repairs.head', { column })
   return table(
-    [head('on'), head('cause'), head('fix')],
-    s.fixes.map((f) => [f.on, f.cause, f.fix]),
+    [head('on'), head('fault'), head('cause'), head('fix'), head('proof')],
+    s.fixes.map((f) => [
+      say('repair.on', { on: f.on, reported: f.reportedOn ?? '', known: whether(f.reportedOn) }),
+      orNotRecorded(wordsOf(f.fault)),
+      f.cause,
+      say('repair.fix', { fix: f.fix, where: nameOf(s, f.place) ?? '', placed: whether(nameOf(s, f.place)) }),
+      say('repair.proof', {
+        ...{ cycles: f.cycles ?? 0, proved: f.cycles === undefined ? 'no' : 'yes' },
+        ...{ charge: f.charge ? money(f.charge) : '', charged: whether(f.charge) },
+      }),
+    ]),
   )
 }

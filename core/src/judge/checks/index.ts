@@ -30,6 +30,7 @@ import { vents } from './fit/vents'
 import { wayIn } from './fit/way-in'
 import { wires } from './fit/wires'
 import { bladesToBuy } from './handoff/blades-to-buy'
+import { goesWith } from './handoff/goes-with'
 import { unpacked } from './handoff/unpacked'
 import { bladeHeld } from './hilt/blade-held'
 import { boreWall } from './hilt/bore-wall'
@@ -44,14 +45,18 @@ import { openingPlace } from './hilt/opening-place'
 import { overClosing } from './hilt/over-closing'
 import { profile } from './hilt/profile'
 import { sameKey } from './hilt/same-key'
+import { screwPlace } from './hilt/screw-place'
 import { unmeasured } from './hilt/unmeasured'
 import { wrongKey } from './hilt/wrong-key'
+import { configuredPixels } from './power/configured-pixels'
 import { cutOff } from './power/cut-off'
 import { farLed } from './power/far-led'
 import { fittedResistor } from './power/fitted-resistor'
 import { landmark } from './power/landmark'
+import { noFirmware } from './power/no-firmware'
 import { overRating } from './power/over-rating'
 import { packVolts } from './power/pack-volts'
+import { portEnd } from './power/port-end'
 import { powerNeeds } from './power/power-needs'
 import { protectedCell } from './power/protected-cell'
 import { standby } from './power/standby'
@@ -59,11 +64,13 @@ import { wireDrop } from './power/wire-drop'
 import { zones } from './power/zones'
 import { untested } from './proof/untested'
 import { arrivals } from './record/arrivals'
+import { before } from './record/before'
 import { client } from './record/client'
 import { contradiction } from './record/contradiction'
 import { deadline } from './record/deadline'
 import { impossible } from './record/impossible'
 import { keptAside } from './record/kept-aside'
+import { losses } from './record/losses'
 import { openQuestion } from './record/open-question'
 import { openRequest } from './record/open-request'
 import { recalled } from './record/recalled'
@@ -79,6 +86,8 @@ import { ignitionTime } from './voice/ignition-time'
 import { lostEffect } from './voice/lost-effect'
 import { loudVolume } from './voice/loud-volume'
 import { missingSound } from './voice/missing-sound'
+import { noFont } from './voice/no-font'
+import { sensitivity } from './voice/sensitivity'
 import { unsurePreset } from './voice/unsure-preset'
 
 /** Every judgement the program makes. Those of one level and station are shown in this order. */
@@ -122,6 +131,15 @@ export const CHECKS: readonly Check[] = [
   duel,
   stringSums,
   toDos,
+  portEnd,
+  noFirmware,
+  configuredPixels,
+  sensitivity,
+  noFont,
+  screwPlace,
+  losses,
+  before,
+  goesWith,
   shopping,
   demoDiffers,
   overRating,

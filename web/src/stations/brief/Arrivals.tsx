@@ -61,35 +61,49 @@ function ArrivalRow({ arrival: a, n }: { arrival: Arrival; n: number }) {
         <RemoveButton what={a.what} onClick={() => remove(`arrival:${a.id}`)} />
       </div>
       <Shares arrival={a} onEdit={edit} />
-      <div className="grid grid-cols-[minmax(0,1fr)_7.2rem] gap-2 pr-8">
+      <div className="pr-8">
         <TextCell
           label={`Condition of ${a.what}`}
           placeholder="condition on arrival"
           value={a.condition}
           onCommit={(v) => edit((x) => void (x.condition = v))}
         />
-        <DateCell
-          label={`Condition of ${a.what} noted on`}
-          value={a.conditionOn}
-          onCommit={(v) => edit((x) => setText(x, 'conditionOn', v ?? ''))}
-        />
-        <TextCell
-          label={`Note for the client on ${a.what}`}
-          placeholder="note for the client"
-          value={a.note ?? ''}
-          onCommit={(v) => edit((x) => setText(x, 'note', v))}
-        />
-        <CheckBox checked={!!a.whole} onChange={(on) => edit((x) => void (on ? (x.whole = true) : delete x.whole))}>
-          whole saber
-        </CheckBox>
-        <TextCell
-          label={`Shop note on ${a.what}`}
-          placeholder="for the shop only"
-          value={a.shopNote ?? ''}
-          onCommit={(v) => edit((x) => setText(x, 'shopNote', v))}
-        />
       </div>
-      <Faults arrival={a} onEdit={edit} />
+      {a.faults.length ? <Faults arrival={a} onEdit={edit} /> : null}
+      <details className="text-[0.93rem]">
+        <summary className="text-brass cursor-pointer pl-3">
+          {[
+            a.conditionOn ? `noted ${a.conditionOn}` : 'no day',
+            a.whole && 'whole saber',
+            (a.note || a.shopNote) && 'notes',
+          ]
+            .filter(Boolean)
+            .join(', ')}
+        </summary>
+        <div className="grid grid-cols-2 items-center gap-2 pr-8 pl-3">
+          <DateCell
+            label={`Condition of ${a.what} noted on`}
+            value={a.conditionOn}
+            onCommit={(v) => edit((x) => setText(x, 'conditionOn', v ?? ''))}
+          />
+          <CheckBox checked={!!a.whole} onChange={(on) => edit((x) => void (on ? (x.whole = true) : delete x.whole))}>
+            whole saber<span className="sr-only">: {a.what}</span>
+          </CheckBox>
+          <TextCell
+            label={`Note for the client on ${a.what}`}
+            placeholder="note for the client"
+            value={a.note ?? ''}
+            onCommit={(v) => edit((x) => setText(x, 'note', v))}
+          />
+          <TextCell
+            label={`Shop note on ${a.what}`}
+            placeholder="for the shop only"
+            value={a.shopNote ?? ''}
+            onCommit={(v) => edit((x) => setText(x, 'shopNote', v))}
+          />
+        </div>
+        {a.faults.length ? null : <Faults arrival={a} onEdit={edit} />}
+      </details>
     </div>
   )
 }

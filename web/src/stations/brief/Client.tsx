@@ -83,6 +83,13 @@ export function Client() {
           onCommit={(v) => edit('contact', (d) => setText(d.client, 'contact', v))}
         />
       </Labelled>
+      <Labelled label="about them, for the shop only" className="col-span-2">
+        <TextCell
+          label="About the client"
+          value={order.client.note ?? ''}
+          onCommit={(v) => edit('about the client', (d) => setText(d.client, 'note', v))}
+        />
+      </Labelled>
       <Labelled label="ordered">
         <DateCell label="Ordered" value={order.ordered} onCommit={(v) => day('ordered', v)} />
       </Labelled>

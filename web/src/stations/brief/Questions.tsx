@@ -1,5 +1,5 @@
 import { freshId, todayIso } from '../../data'
-import { AddLine, CheckBox, RemoveButton, setText, TextCell } from '../../kit'
+import { AddLine, CheckBox, DateCell, RemoveButton, setText, TextCell } from '../../kit'
 import { useEdit, useEditEntry, useOrder, useRemove } from '../../store/commission'
 
 /** What has to be asked, whether it was, and whether the saber waits for the answer. */
@@ -22,7 +22,7 @@ export function Questions() {
             />
             <RemoveButton what={`question ${i + 1}`} onClick={() => remove(`question:${q.id}`)} />
           </div>
-          <div className="flex items-center gap-3">
+          <div className="grid grid-cols-[auto_minmax(0,1.2fr)_minmax(0,1fr)_auto] items-center gap-2">
             <CheckBox
               className="label shrink-0"
               checked={!!q.askedOn}
@@ -30,6 +30,21 @@ export function Questions() {
             >
               asked
             </CheckBox>
+            {q.askedOn ? (
+              <DateCell
+                label={`Question ${i + 1} asked on`}
+                value={q.askedOn}
+                onCommit={(v) => set('asked', q.id, (x) => setText(x, 'askedOn', v ?? ''))}
+              />
+            ) : (
+              <span />
+            )}
+            <TextCell
+              label={`Whom question ${i + 1} is put to`}
+              placeholder="to the client"
+              value={q.to ?? ''}
+              onCommit={(v) => set('addressee', q.id, (x) => setText(x, 'to', v))}
+            />
             <CheckBox
               className="label shrink-0"
               checked={q.blocks}
@@ -37,18 +52,18 @@ export function Questions() {
             >
               blocks shipping
             </CheckBox>
-            <TextCell
-              label={`Answer to question ${i + 1}`}
-              placeholder="answer"
-              value={q.answer ?? ''}
-              onCommit={(v) =>
-                set('answer', q.id, (x) => {
-                  setText(x, 'answer', v)
-                  setText(x, 'answeredOn', v.trim() ? todayIso() : '')
-                })
-              }
-            />
           </div>
+          <TextCell
+            label={`Answer to question ${i + 1}`}
+            placeholder="answer"
+            value={q.answer ?? ''}
+            onCommit={(v) =>
+              set('answer', q.id, (x) => {
+                setText(x, 'answer', v)
+                setText(x, 'answeredOn', v.trim() ? todayIso() : '')
+              })
+            }
+          />
         </div>
       ))}
       <AddLine

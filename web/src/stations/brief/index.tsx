@@ -1,13 +1,9 @@
-import { later } from '../../later'
 import { Arrivals } from './Arrivals'
 import { Client } from './Client'
 import { KeptAsideList } from './KeptAside'
 import { Photos } from './Photos'
 import { Questions } from './Questions'
 import { Requests } from './Requests'
-
-/** The shop's own log; it brings nothing that the client's wishes need. */
-const Log = later(() => import('./Log').then((m) => m.Log))
 
 /** What the client wishes, what they sent, and what has to be asked. */
 export default function Brief() {
@@ -21,10 +17,7 @@ export default function Brief() {
         <Requests />
         <div className="grid grid-cols-2 gap-7">
           <Arrivals />
-          <div className="space-y-5">
-            <Questions />
-            <Log />
-          </div>
+          <Questions />
         </div>
         <KeptAsideList />
       </div>

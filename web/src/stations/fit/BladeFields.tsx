@@ -20,6 +20,7 @@ const OWN: Record<Blade['kind'], readonly (readonly [FactKey, string, SizeKind?]
     ['channelCurrent', 'per channel'],
     ['idleCurrent', 'idle, per pixel'],
     ['stripResistance', 'a metre of strip'],
+    ['configured', 'pixels set on the board'],
   ],
   string: [
     ['groups', 'groups'],
@@ -62,7 +63,11 @@ export function BladeFields({
       {...(kind ? { kind: kind === 'bladeTube' && across ? 'armTube' : kind } : {})}
       value={b[key]}
       of={Blade.properties[key] as FactSchema<Unit>}
-      {...(DATASHEET.has(key) ? { source: 'datasheet' as const } : {})}
+      {...(DATASHEET.has(key)
+        ? { source: 'datasheet' as const }
+        : key === 'configured'
+          ? { source: 'configured' as const }
+          : {})}
       onCommit={(v) => onEdit((x) => Object.assign(x, { [key]: v }))}
     />
   ))

@@ -3,6 +3,7 @@ import { type Saber, ZONE_KINDS, Zone } from '@nubrin/core/record'
 import { freshId } from '../../data'
 import { AddLine, FactField, RemoveButton, SelectCell, setText, TextCell } from '../../kit'
 import { useEditSaber, useEditThing, useRemove } from '../../store/commission'
+import { Notes } from '../../things/Notes'
 
 /** Every run of LEDs beside the blade: crystal, accents, chassis strips; one may follow another's colour and still draws its own current. */
 export function Zones({ saber }: { saber: Saber }) {
@@ -55,6 +56,7 @@ export function Zones({ saber }: { saber: Saber }) {
               onCommit={(v) => set(z.id, (x) => setText(x, 'follows', v))}
             />
             <RemoveButton what={z.name} onClick={() => remove(`zone:${z.id}`)} />
+            <Notes of={z} what={z.name} onEdit={(run) => set(z.id, run)} />
           </div>
         ),
       )}

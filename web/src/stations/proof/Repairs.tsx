@@ -1,8 +1,10 @@
+import { known } from '@nubrin/core/facts'
 import type { Saber } from '@nubrin/core/record'
 import { useState } from 'react'
 import { freshId, todayIso } from '../../data'
 import { CheckBox, RemoveButton } from '../../kit'
 import { useEditSaber, useRemove } from '../../store/commission'
+import { RepairDetails } from './RepairDetails'
 
 /** What was mended, and which tests that calls for again. */
 export function Repairs({ saber }: { saber: Saber }) {
@@ -11,12 +13,23 @@ export function Repairs({ saber }: { saber: Saber }) {
     <section aria-label="Repairs">
       <h2 className="h2">Repairs</h2>
       {saber.fixes.map((f) => (
-        <div key={f.id} className="border-rule flex gap-1 border-b py-1 leading-tight">
-          <p className="flex-1">
-            <span className="text-quiet">{f.on}</span> {f.cause}. <span className="font-medium">{f.fix}</span>
-            {f.retest.length ? <span className="text-brass block">calls for {f.retest.length} tests again</span> : null}
-          </p>
-          <RemoveButton what="repair" onClick={() => remove(`fix:${f.id}`)} />
+        <div key={f.id} className="border-rule border-b py-1">
+          <div className="flex gap-1 leading-tight">
+            <p className="flex-1">
+              <span className="text-quiet">{f.on}</span> {f.cause}. <span className="font-medium">{f.fix}</span>
+              {f.retest.length ? (
+                <span className="text-brass block">calls for {f.retest.length} tests again</span>
+              ) : null}
+            </p>
+            <RemoveButton what="repair" onClick={() => remove(`fix:${f.id}`)} />
+          </div>
+          <details>
+            <summary className="text-brass cursor-pointer">
+              {[known(f.fault), f.cycles !== undefined && `${f.cycles} cycles`].filter(Boolean).join(', ') ||
+                'as reported, proof, charge'}
+            </summary>
+            <RepairDetails fix={f} />
+          </details>
         </div>
       ))}
       <NewRepair saber={saber} />

@@ -1,9 +1,11 @@
 import { latest, limitText, standing } from '@nubrin/core/proof'
 import type { Saber, Test } from '@nubrin/core/record'
 import { formatNumber } from '@nubrin/core/units'
+import { useState } from 'react'
 import { Mark, RemoveButton } from '../../kit'
 import { useLight, useRemove } from '../../store/commission'
 import { TakeReading } from './TakeReading'
+import { TestDetails } from './TestDetails'
 
 const STAND = {
   none: ['empty', 'no reading'],
@@ -16,27 +18,46 @@ const STAND = {
 export function TestRow({ saber, test: t }: { saber: Saber; test: Test }) {
   const light = useLight()
   const remove = useRemove()
+  const [more, setMore] = useState(false)
   const st = standing(saber, t)
   const last = latest(t)
   const reading = last
     ? `${last.value === undefined ? (last.text ?? '') : `${formatNumber(last.value)} ${t.unit ?? ''}`}, ${last.at.slice(5, 10)} ${last.by}`
     : 'no reading'
   return (
-    <div className="border-rule grid grid-cols-[20px_minmax(0,1fr)_150px_190px_auto] items-center gap-2 border-b py-0.5">
-      <span title={STAND[st][1]}>
-        <Mark level={STAND[st][0]} size={16} />
-        <span className="sr-only">{STAND[st][1]}</span>
-      </span>
-      <button type="button" className="text-left leading-tight font-medium" onClick={() => light(t.place)}>
-        {t.what}
-        <span className="text-quiet block text-[0.87rem] font-normal">wanted: {limitText(t)}</span>
-      </button>
-      <span className={`text-[0.92rem] ${st === 'fail' || st === 'retest' ? 'text-stop font-semibold' : 'text-quiet'}`}>
-        {reading}
-        {t.readings.length > 1 ? ` (${t.readings.length})` : ''}
-      </span>
-      <TakeReading test={t} />
-      <RemoveButton what={t.what} onClick={() => remove(`test:${t.id}`)} />
+    <div className="border-rule border-b py-0.5">
+      <div className="grid grid-cols-[20px_minmax(0,1fr)_150px_190px_auto_auto] items-center gap-2">
+        <span title={STAND[st][1]}>
+          <Mark level={STAND[st][0]} size={16} />
+          <span className="sr-only">{STAND[st][1]}</span>
+        </span>
+        <button type="button" className="text-left leading-tight font-medium" onClick={() => light(t.place)}>
+          {t.what}
+          <span className="text-quiet block text-[0.87rem] font-normal">wanted: {limitText(t)}</span>
+        </button>
+        <span
+          className={`text-[0.92rem] ${st === 'fail' || st === 'retest' ? 'text-stop font-semibold' : 'text-quiet'}`}
+        >
+          {reading}
+          {t.readings.length > 1 ? ` (${t.readings.length})` : ''}
+        </span>
+        <TakeReading test={t} />
+        <button
+          type="button"
+          className="text-brass px-1"
+          aria-expanded={more}
+          aria-label={`More on ${t.what}`}
+          onClick={() => setMore(!more)}
+        >
+          …
+        </button>
+        <RemoveButton what={t.what} onClick={() => remove(`test:${t.id}`)} />
+      </div>
+      {more ? (
+        <TestDetails test={t} />
+      ) : t.notPossible ? (
+        <p className="text-brass pl-7 text-[0.87rem]">not possible here: {t.notPossible}</p>
+      ) : null}
     </div>
   )
 }

@@ -2,6 +2,7 @@ import { fact } from '@nubrin/core/facts'
 import { LOOKS, Preset, type Saber, STATUSES } from '@nubrin/core/record'
 import { ColourFactField, FactField, Labelled, RemoveButton, SelectCell, setText, TextCell } from '../../kit'
 import { useEditThing, useRemove } from '../../store/commission'
+import { Notes } from '../../things/Notes'
 import { Effects } from './Effects'
 import { Sounds } from './Sounds'
 
@@ -101,6 +102,7 @@ export function PresetSheet({ saber, preset: p, n }: { saber: Saber; preset: Pre
         </Labelled>
       </div>
       <Effects preset={p} onEdit={set} />
+      <Notes of={p} what={p.name} onEdit={set} className="mt-2" />
       <Sounds saber={saber} preset={p} onEdit={set} />
       {p.extendMs === undefined && ignite ? (
         <button

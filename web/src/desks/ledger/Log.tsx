@@ -1,7 +1,9 @@
 import { LOG_KINDS } from '@nubrin/core/record'
+import { formatNumber } from '@nubrin/core/units'
 import { freshId, todayIso } from '../../data'
-import { AddLine, DateCell, NumberCell, RemoveButton, SelectCell, TextCell } from '../../kit'
+import { AddLine, ComboCell, DateCell, NumberCell, RemoveButton, SelectCell, setText, TextCell } from '../../kit'
 import { useEdit, useEditEntry, useOrder, useRemove } from '../../store/commission'
+import { useSession } from '../../store/session'
 
 /** What happened on the way, day by day: the shop's own, never printed. */
 export function Log() {
@@ -9,9 +11,19 @@ export function Log() {
   const edit = useEdit()
   const set = useEditEntry('log')
   const remove = useRemove()
+  const me = useSession((s) => s.person?.name)
+  const hours = order.log.reduce((n, x) => n + (x.hours ?? 0), 0)
+  const names = [...new Set([...order.people.map((p) => p.name), ...order.log.flatMap((x) => (x.by ? [x.by] : []))])]
   return (
     <section aria-label="The shop’s log">
-      <h2 className="h2">What happened on the way</h2>
+      <h2 className="h2">
+        What happened on the way{' '}
+        {hours ? (
+          <span className="text-quiet font-normal">
+            {formatNumber(hours, 1)} {hours === 1 ? 'hour' : 'hours'} in all
+          </span>
+        ) : null}
+      </h2>
       {order.log
         .toSorted((a, b) => b.on.localeCompare(a.on))
         .map((x) => (
@@ -25,7 +37,7 @@ export function Log() {
               />
               <RemoveButton what={`the entry of ${x.on}`} onClick={() => remove(`entry:${x.id}`)} />
             </div>
-            <div className="grid grid-cols-[minmax(0,1fr)_96px_64px] items-center gap-2 pr-8">
+            <div className="grid grid-cols-[minmax(0,1fr)_96px_64px_minmax(0,1fr)] items-center gap-2 pr-8">
               <DateCell
                 label={`Day of the entry of ${x.on}`}
                 value={x.on}
@@ -44,12 +56,23 @@ export function Log() {
                 value={x.hours}
                 onCommit={(v) => set('log', x.id, (y) => void (v === undefined ? delete y.hours : (y.hours = v)))}
               />
+              <ComboCell
+                label={`Who did the entry of ${x.on}`}
+                value={x.by ?? ''}
+                suggestions={names}
+                onCommit={(v) => set('log', x.id, (y) => setText(y, 'by', v))}
+              />
             </div>
           </div>
         ))}
       <AddLine
         label="what happened"
-        onAdd={(text) => edit('log', (d) => void d.log.push({ id: freshId(), on: todayIso(), text, kind: 'work' }))}
+        onAdd={(text) =>
+          edit(
+            'log',
+            (d) => void d.log.push({ id: freshId(), on: todayIso(), text, kind: 'work', ...(me ? { by: me } : {}) }),
+          )
+        }
       />
     </section>
   )

@@ -1,0 +1,115 @@
+import { describe, expect, test } from '@jest/globals'
+import { buildHandoff } from '@nubrin/core/handoff'
+import { readCommission, writeCommission } from '@nubrin/core/import'
+import { full } from './full'
+import { TODAY } from './samples'
+
+/** Words and days that no client reads, each with the reason. `*` stands for any steps. */
+const INWARD: [string, string][] = [
+  ['*/shopNote', 'the shop’s own note'],
+  ['/id', 'the address of the record'],
+  ['/client/id', 'the shop’s own number of the client'],
+  ['/client/country', 'where it is sent is on the parcel'],
+  ['/client/contact', 'how the client is reached is the shop’s'],
+  ['/client/note', 'what the shop knows of the client'],
+  ['/ordered', 'days of the order are on its bill'],
+  ['/deadline', 'days of the order are on its bill'],
+  ['/shipped', 'the record is dated itself'],
+  ['/requests/rank', 'how wishes are weighed is the shop’s'],
+  ['/questions/to', 'a question to somebody else is not the client’s'],
+  ['/questions/text', 'put to somebody else in the full record'],
+  ['/questions/answer', 'put to somebody else in the full record'],
+  ['/questions/askedOn', 'the answer counts, not the day of asking'],
+  ['/questions/answeredOn', 'the answer counts, not its day'],
+  ['/log/*', 'the shop’s own log'],
+  ['/packing/key', 'what a line was drafted from'],
+  ['/media/*', 'pictures are shown, not spelled'],
+  ['/handoff/issued/*', 'earlier records'],
+  ['*/waivers/key', 'which finding was set aside'],
+  ['*/leftOut/key', 'which topic was left out'],
+  ['/toDos/*', 'the client reads only what is his to do; see the test below'],
+  ['*/parts/catalogue', 'the row of the shelf'],
+  ['/sabers/name', 'with one saber the title is its name'],
+  ['*/sections/name', 'the parts of the hilt are named where something is said of them'],
+  ['*/openings/name', 'named in the drawing and where something is said of them'],
+  ['*/openings/tint', 'drawn'],
+  ['*/fasteners/thread', 'the key is what a hand needs'],
+  ['*/parts/name', 'what is told is what it does; names stand where something is said of it'],
+  ['*/parts/key', 'the box names the key'],
+  ['*/parts/landmark', 'said in the steps and the caution of the cell'],
+  ['*/blades/tip', 'the blade is told by its size'],
+  ['*/blades/diffusion', 'the blade is told by its size'],
+  ['*/presets/sounds/*', 'sounds are heard'],
+  ['*/inputs/name', 'said in the gestures of the controls'],
+  ['*/controls/says', 'said in the controls'],
+  ['*/tests/key', 'which element the test is of'],
+  ['*/tests/readings/by', 'who read it is the shop’s'],
+  ['*/tests/readings/with', 'with what it was read is the shop’s'],
+  ['*/tests/readings/at', 'printed as a day'],
+  ['*/beats/doText', 'what the maker does on camera'],
+  ['*/beats/expect', 'what the maker looks for on camera'],
+  ['*/beats/covers', 'which topics a beat tells'],
+  ['*/takes/*', 'films are the shop’s'],
+  ['*/losses/cost', 'what a spoilt part cost is the shop’s'],
+  ['/aside/*', 'what came from an older file'],
+]
+const matches = (at: string, pattern: string) =>
+  new RegExp(`^${pattern.replace(/[/.]/g, '\\/').replaceAll('*', '.*')}($|\\/)`).test(at)
+
+const { record, leaves, choices } = full()
+/** What says a thing in two ways says it in one: a test with figures wants them, one without wants words, one not done says why. */
+const inWords = structuredClone(record)
+for (const t of inWords.sabers[0]!.tests) {
+  delete t.min
+  delete t.max
+  for (const r of t.readings) delete r.value
+}
+const undone = structuredClone(record)
+for (const t of undone.sabers[0]!.tests) t.readings = []
+const text = [record, inWords, undone].map((c) => JSON.stringify(buildHandoff(c, 'Shop', TODAY))).join('\n')
+
+describe('a record with every field filled', () => {
+  test('is a record of this version, and goes out and in again as it is', () => {
+    const read = readCommission(writeCommission(record))
+    if (!read.ok) throw new Error(JSON.stringify(read.problems.slice(0, 5)))
+    expect(read.record).toEqual(record)
+    expect(leaves.length).toBeGreaterThan(300)
+  })
+  const worded = leaves.filter((l) => l.says !== '#' && l.says !== 'EUR')
+  test.each(worded.map((l) => [l.at, l.says] as const))('%s is on paper, or has a reason not to be', (at, says) => {
+    const why = INWARD.filter(([p]) => matches(at, p))
+    const there = text.includes(says)
+    if (!there) expect(`${at}: ${why.length ? 'a reason' : 'dropped'}`).toBe(`${at}: a reason`)
+  })
+  test('every reason is of a field that there is', () => {
+    for (const [p] of INWARD.filter(([q]) => q !== '/aside/*'))
+      expect(`${p}: ${leaves.some((l) => matches(l.at, p))}`).toBe(`${p}: true`)
+  })
+  test('no note of the shop is on paper, whatever else is', () => {
+    const inward = worded.filter((l) => l.at.endsWith('/shopNote'))
+    expect(inward.length).toBeGreaterThan(15)
+    for (const l of inward) expect(text).not.toContain(l.says)
+  })
+  test.each(choices.map((c) => [c.way, c.words] as const))('%s: none of its keys reaches a reader', (way, words) => {
+    const at = way.split('/').slice(1)
+    const last = at.pop()!
+    for (const word of words.filter((w) => /[a-z][A-Z]/.test(w))) {
+      const c = structuredClone(record)
+      let home = c as unknown as Record<string, unknown>
+      for (const step of at) home = home[step] as Record<string, unknown>
+      home[last] = word
+      // Where the maker's own words would stand before it, they are taken away.
+      if (last === 'does') delete home.says
+      const { chapters } = buildHandoff(c, 'Shop', TODAY)
+      const said = JSON.stringify(chapters).replace(/"(id|kind|saber|which|ref)":"[^"]*"/g, '')
+      expect(said.includes(word) ? `${way}: ${word}` : '').toBe('')
+    }
+  })
+  test('of the work that is left the client reads what is his', () => {
+    const c = structuredClone(record)
+    Object.assign(c.toDos[0]!, { who: 'client', done: false })
+    const page = JSON.stringify(buildHandoff(c, 'Shop', TODAY))
+    for (const key of ['text', 'person', 'due', 'note'] as const) expect(page).toContain(c.toDos[0]![key]!)
+    expect(page).not.toContain(c.toDos[0]!.shopNote!)
+  })
+})

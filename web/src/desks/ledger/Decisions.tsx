@@ -1,0 +1,114 @@
+import type { Decision, Ref } from '@nubrin/core/record'
+import { freshId, todayIso } from '../../data'
+import { AddLine, CheckBox, DateCell, GroupedSelect, Labelled, RemoveButton, setText, TextCell } from '../../kit'
+import { useEditSaber, useEditThing, useOrder, useRemove, useSaber } from '../../store/commission'
+import { useSession } from '../../store/session'
+import { Notes } from '../../things/Notes'
+import { placesOfOrder } from '../../things/places'
+
+/** What was chosen, why, and what was given up for it. */
+export function Decisions() {
+  const saber = useSaber()
+  const editSaber = useEditSaber()
+  const me = useSession((s) => s.person?.name)
+  return (
+    <section aria-label="Decisions">
+      <h2 className="h2">What was chosen, and why</h2>
+      {saber.decisions.map((d) => (
+        <DecisionRow key={d.id} decision={d} />
+      ))}
+      <AddLine
+        label="what was chosen"
+        onAdd={(chose) =>
+          editSaber(
+            'decision',
+            (s) => void s.decisions.push({ id: freshId(), on: todayIso(), by: me ?? '', chose, why: '' }),
+          )
+        }
+      />
+    </section>
+  )
+}
+
+function DecisionRow({ decision: d }: { decision: Decision }) {
+  const order = useOrder()
+  const saber = useSaber()
+  const edit = useEditThing('decisions')
+  const remove = useRemove()
+  const set = (run: (x: Decision) => void) => edit('decision', d.id, run)
+  const consent = (key: 'who' | 'on', v: string) =>
+    set((x) => {
+      x.consent = { who: '', on: todayIso(), ...x.consent, [key]: v }
+      if (!x.consent.who) delete x.consent
+    })
+  return (
+    <div className="border-rule border-b py-1">
+      <div className="flex items-center gap-2">
+        <TextCell
+          label={`Decision ${d.chose}`}
+          className="font-medium"
+          value={d.chose}
+          onCommit={(v) => set((x) => void (x.chose = v || x.chose))}
+        />
+        <RemoveButton what={d.chose} onClick={() => remove(`decision:${d.id}`)} />
+      </div>
+      <div className="grid grid-cols-3 gap-x-3 pr-8">
+        <Labelled label="because">
+          <TextCell label={`Why ${d.chose}`} value={d.why} onCommit={(v) => set((x) => void (x.why = v))} />
+        </Labelled>
+        <Labelled label="given up for it">
+          <TextCell
+            label={`Given up for ${d.chose}`}
+            value={d.gaveUp ?? ''}
+            onCommit={(v) => set((x) => setText(x, 'gaveUp', v))}
+          />
+        </Labelled>
+        <Labelled label="concerns">
+          <GroupedSelect
+            label={`What ${d.chose} concerns`}
+            value={d.about ?? ''}
+            groups={[
+              { title: '', choices: [{ value: '', words: 'the whole saber' }] },
+              ...placesOfOrder({ ...order, sabers: [saber] }),
+            ]}
+            onCommit={(v) => set((x) => void (v ? (x.about = v as Ref) : delete x.about))}
+          />
+        </Labelled>
+        <Labelled label="by">
+          <TextCell label={`Who chose ${d.chose}`} value={d.by} onCommit={(v) => set((x) => void (x.by = v))} />
+        </Labelled>
+        <Labelled label="on">
+          <DateCell label={`Day of ${d.chose}`} value={d.on} onCommit={(v) => set((x) => void (x.on = v ?? x.on))} />
+        </Labelled>
+        <CheckBox
+          className="self-end"
+          checked={!!d.irreversible}
+          onChange={(on) => set((x) => void (on ? (x.irreversible = true) : delete x.irreversible))}
+        >
+          cannot be undone<span className="sr-only">: {d.chose}</span>
+        </CheckBox>
+        {d.irreversible ? (
+          <>
+            <Labelled label="agreed to by">
+              <TextCell
+                label={`Who agreed to ${d.chose}`}
+                value={d.consent?.who ?? ''}
+                onCommit={(v) => consent('who', v.trim())}
+              />
+            </Labelled>
+            {d.consent ? (
+              <Labelled label="agreed on">
+                <DateCell
+                  label={`Agreed to ${d.chose} on`}
+                  value={d.consent.on}
+                  onCommit={(v) => v && consent('on', v)}
+                />
+              </Labelled>
+            ) : null}
+          </>
+        ) : null}
+      </div>
+      <Notes of={d} what={d.chose} onEdit={set} className="pr-8" />
+    </div>
+  )
+}

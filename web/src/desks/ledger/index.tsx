@@ -1,0 +1,24 @@
+import { Decisions } from './Decisions'
+import { Log } from './Log'
+import { Losses } from './Losses'
+import { People } from './People'
+import { Wishes } from './Wishes'
+
+/** How it went: every wish from asking to telling, what was spoilt, who worked on it, and the log with its hours. */
+export function LedgerDesk() {
+  return (
+    <div className="space-y-6">
+      <Wishes />
+      <div className="grid grid-cols-[minmax(0,3fr)_minmax(0,2fr)] gap-8">
+        <div className="space-y-6">
+          <Decisions />
+          <Log />
+        </div>
+        <div className="space-y-6">
+          <Losses />
+          <People />
+        </div>
+      </div>
+    </div>
+  )
+}
