@@ -20,7 +20,18 @@ describe('the shape of the handoff', () => {
     expect(d.chapters.map((c) => c.id)).toEqual(
       [
         ['words', 'brief', 'requests', 'arrivals', 'spec', 'cautions', 'power', 'controls', 'presets', 'lights'],
-        ['blade', 'screws', 'opening', 'charging', 'decisions', 'tests', 'walkthrough', 'questions', 'packing'],
+        [
+          'settings',
+          'blade',
+          'screws',
+          'opening',
+          'charging',
+          'decisions',
+          'tests',
+          'walkthrough',
+          'questions',
+          'packing',
+        ],
         ['credits'],
       ].flat(),
     )
@@ -81,10 +92,17 @@ describe('the shape of the handoff', () => {
       // What is only offered is nobody's wish yet.
       const wishes = c.requests.filter((r) => r.shape !== 'offered' || r.acceptedOn)
       expect(rows('requests').map((r) => r[0])).toEqual(wishes.map((r) => r.text + whose(r.saber)))
-      expect(rows('arrivals').map((r) => r[1])).toEqual(c.arrivals.map((a) => a.condition))
+      const shares = c.arrivals.flatMap((a) => a.shares.map((x) => ({ a, x })))
+      expect(rows('arrivals')).toHaveLength(shares.length)
+      for (const [i, { a, x }] of shares.entries()) {
+        expect(rows('arrivals')[i]![0]).toBe(x.count > 1 ? `${x.count} × ${a.what}` : a.what)
+        for (const said of [a.condition, a.conditionOn ?? '', ...a.faults.flatMap((f) => [f.text, f.left ?? ''])])
+          expect(rows('arrivals')[i]![1]).toContain(said)
+      }
       expect(rows('packing').map((r) => [r[0], r[1]])).toEqual(c.packing.map((p) => [p.what, String(p.quantity)]))
       expect(rows('packing').map((r) => r[2])).toEqual(c.packing.map((p) => (p.packed ? 'yes' : 'not yet')))
-      expect(rows('credits')).toEqual(c.credits.map((k) => [k.who, k.did]))
+      const made = c.people.map((p) => [p.name, p.does ?? '–'])
+      expect(rows('credits')).toEqual([...made, ...c.credits.map((k) => [k.who, k.did])])
       expect(rows('questions').map((r) => r[0])).toEqual(c.questions.filter((q) => q.answer).map((q) => q.text))
     },
   )

@@ -110,7 +110,19 @@ describe('looking things up', () => {
           found.push(`${path} | ${owner} | ${path.split('/').at(-1)} | ${ref ?? ''}`)
           return
         }
-        const name = (v as { name?: string }).name
+        // A control has no name: what it does is what it is called; an earlier hand is called by who it was.
+        const thing = v as {
+          name?: string
+          says?: string
+          does?: string
+          fix?: string
+          who?: string
+          sense?: string
+          id?: string
+        }
+        const name = thing.id
+          ? (thing.name ?? thing.says ?? thing.does ?? thing.fix ?? thing.who ?? thing.sense)
+          : undefined
         for (const [k, x] of Object.entries(v)) look(x, `${path}/${k}`, name ?? owner, ref)
       }
       look(saber, '', saber.name)

@@ -226,6 +226,19 @@ function reedWarden(today: string): Commission {
       volume: fact(100, '%', 'configured'),
     },
     firmware: stated('4.2, with display splash', 'configured'),
+    edition: 'no. 12',
+    settings: {
+      sensitivities: [
+        { id: 'rw-n1', sense: 'swing', value: stated('6 of 10', 'configured'), triedWith: ['blade', 'plug'] },
+        { id: 'rw-n2', sense: 'clash', value: stated('4 of 10', 'configured'), triedWith: ['blade', 'plug'] },
+      ],
+      sleepAfter: fact(300, 's', 'configured'),
+      volumeSteps: fact(5, '×', 'configured'),
+    },
+    notFor: [
+      { id: 'rw-no1', what: 'full-contact duelling', why: 'the neck carries the crystal and its glass' },
+      { id: 'rw-no2', what: 'rain', why: 'the shroud is open to the crystal' },
+    ],
     presets: [
       preset('rw-s1', 'Reed at dawn', 'Still Water', '#10d8b0', {
         why: 'the colour of the marsh in her first letter',
@@ -424,8 +437,12 @@ function reedWarden(today: string): Commission {
         what: 'Quartz point',
         quantity: 2,
         condition: 'one chipped',
-        ...went('rw-v2-s', 'used', 2),
-        note: 'the whole one; the chipped one is in the box',
+        conditionOn: day(today, -60),
+        shares: [
+          { id: 'rw-v2-s', fate: 'used', count: 1, saber: 'rw', now: 'part:rw-p4' },
+          { id: 'rw-v2-r', fate: 'leftOver', count: 1 },
+        ],
+        faults: [{ id: 'rw-v2-f', text: 'one chipped', left: 'the whole one went in' }],
       },
     ],
     questions: [
@@ -448,7 +465,7 @@ function reedWarden(today: string): Commission {
       { id: 'rw-g2', key: 'blade:rw-b1', what: 'blade, 92 cm', quantity: 1, packed: true },
       { id: 'rw-g3', key: 'part:rw-p13', what: 'Charger for one round cell, 1 A', quantity: 1, packed: true },
       { id: 'rw-g4', key: 'key:2 mm', what: 'Hex key 2 mm', quantity: 1, packed: true },
-      { id: 'rw-g5', what: 'Quartz point, chipped (yours)', quantity: 1, packed: true },
+      { id: 'rw-g5', key: 'arrival:rw-v2', what: 'Quartz point, chipped (yours)', quantity: 1, packed: true },
       { id: 'rw-g6', key: 'part:rw-p2', what: 'Cell 18650, protected, 15 A', quantity: 1, packed: true },
       { id: 'rw-g7', key: 'record', what: 'Handoff record, printed', quantity: 1, packed: true },
     ],
@@ -666,6 +683,30 @@ function emberFair(today: string): Commission {
       },
     ],
     credits: [{ id: 'ef-d1', who: 'Osk', did: 'rewired Old Bellwether' }],
+    people: [
+      { id: 'ef-p1', name: 'Maren', does: 'hilts and film' },
+      { id: 'ef-p2', name: 'Osk', does: 'wiring and repairs' },
+    ],
+    toDos: [
+      {
+        ...{
+          id: 'ef-t1',
+          text: 'grease the squealing thread',
+          about: 'section:ef2-pommel',
+          who: 'shop',
+          person: 'Osk',
+        },
+        ...{ due: day(today, 3), blocks: 'shipping', done: false },
+      },
+      {
+        ...{ id: 'ef-t2', text: 'tighten the screw left loose for the demonstration', who: 'shop', person: 'Maren' },
+        ...{ blocks: 'filming', done: true, doneOn: day(today, -1), doneBy: 'Maren' },
+      },
+    ],
+    warranty: {
+      words: 'Two years on our work, bulbs and cells excepted.',
+      ends: 'opening a screw that is marked with lacquer',
+    },
     packing: [
       { id: 'ef-g1', what: 'Short Torch', quantity: 1, packed: true },
       { id: 'ef-g2', what: 'Lamplighter', quantity: 1, packed: false },
@@ -688,6 +729,9 @@ function emberFair(today: string): Commission {
     {
       id: 'ef3-x1',
       on: day(today, -2),
+      fault: stated('goes dead when the pommel is screwed home', 'client'),
+      reportedOn: day(today, -30),
+      cycles: 20,
       cause: 'two wires sheared in the pommel thread',
       fix: 'new wires in a sleeve, routed through the keyed rail',
       place: 'section:ef3-pommel',
@@ -723,6 +767,26 @@ function emberFair(today: string): Commission {
 function cinderOath(today: string): Commission {
   const s = saber('Cinder Oath', 'rebuild', {
     id: 'co',
+    provenance: [
+      { id: 'co-w1', who: 'the client’s great-uncle', when: 'about 1970', did: stated('turned it', 'believed') },
+      { id: 'co-w2', who: 'an unknown hand', did: stated('rewired it once', 'client') },
+    ],
+    before: [
+      { id: 'co-e1', what: 'hum at two loudnesses', kind: 'feature', stays: true },
+      {
+        id: 'co-b2',
+        what: 'be read over its old card',
+        kind: 'port',
+        stays: false,
+        insteadBy: 'the card of the new board',
+      },
+    ],
+    losses: [
+      {
+        ...{ id: 'co-x1', on: day(today, -9), what: 'screw of the emitter', how: 'replaced', cause: 'seized' },
+        ...{ about: 'section:co-emitter', toldOn: day(today, -8) },
+      },
+    ],
     hilt: {
       origin: 'inherited',
       story: 'Believed to have been made by the client’s great-uncle, and rewired once by an unknown hand.',
@@ -847,20 +911,37 @@ function cinderOath(today: string): Commission {
         what: 'Hilt',
         quantity: 1,
         condition: 'grip glued to pommel collar, one screw seized',
+        conditionOn: day(today, -19),
+        whole: true,
         ...went('co-v1-s', 'altered', 1),
+        faults: [
+          { id: 'co-v1-f1', text: 'one screw seized', became: 'toDo:co-t1' },
+          { id: 'co-v1-f2', text: 'scratch under the collar', left: 'asked to keep: it is its age' },
+        ],
       },
       {
         id: 'co-v2',
         what: 'Memory card',
         quantity: 1,
         condition: 'bent, cannot be read',
+        conditionOn: day(today, -19),
         ...went('co-v2-s', 'undecided', 1),
+        faults: [{ id: 'co-v2-f1', text: 'contacts torn off', became: 'request:co-r3' }],
       },
     ],
     questions: [{ id: 'co-q1', text: 'May the pommel be bored out by 2.2 mm?', askedOn: day(today, -3), blocks: true }],
     sabers: [s],
+    toDos: [
+      {
+        ...{ id: 'co-t1', text: 'drill the seized screw out', about: 'section:co-emitter', who: 'shop', person: 'Osk' },
+        ...{ due: day(today, 6), blocks: 'shipping', done: false },
+      },
+    ],
     log: [
-      { id: 'co-l1', on: day(today, -12), text: 'Right screw turned out to be a glued dummy.', kind: 'work', hours: 1 },
+      {
+        ...{ id: 'co-l1', on: day(today, -12), text: 'Right screw turned out to be a glued dummy.', kind: 'work' },
+        ...{ hours: 1, by: 'Osk' },
+      },
     ],
   })
 }
@@ -869,6 +950,7 @@ function cinderOath(today: string): Commission {
 function firstLantern(today: string): Commission {
   const s = saber('First Lantern', 'install', {
     id: 'fl',
+    recipient: { name: 'Wenna', knows: 'neverSeen' },
     hilt: {
       origin: 'bought',
       clearance: mm(0.3, 'configured'),
@@ -915,6 +997,7 @@ function firstLantern(today: string): Commission {
   return commission('first-lantern', 'First Lantern', {
     purpose: 'beginner',
     client: { name: 'Yorrin Pell', country: 'here', note: 'a gift for his daughter, eleven' },
+    giver: 'Yorrin Pell',
     ordered: day(today, -6),
     deadline: day(today, 30),
     brief: 'The simplest key there is. She should be able to do everything alone.',

@@ -1,6 +1,7 @@
 import { type AnyFact, isFact, type NumberFact, type TextFact } from '../facts/fact'
 import { SABER_PLAN, walk } from './plan'
 import { type Kind, type Ref, refTo } from './ref'
+import { nameOfThing } from './references'
 import type { Saber } from './saber'
 
 /** Where a fact stands in the saber: its path by identity, the thing that owns it, and words for both. */
@@ -20,11 +21,10 @@ export function forEachFact(saber: Saber, visit: (place: FactPlace) => void): vo
   walk(SABER_PLAN, saber, (plan, value, at) => {
     if (!plan.fact || !isFact(value)) return
     const thing = at.within.at(-1)
-    const named = at.within.findLast((w) => typeof w.value.name === 'string')
     visit({
       path: at.path,
       field: at.path.slice(at.path.lastIndexOf('/') + 1),
-      owner: named ? String(named.value.name) : saber.name,
+      owner: thing ? nameOfThing(thing.kind as Kind, thing.value) : saber.name,
       fact: value as NumberFact | TextFact,
       ...(thing ? { ref: refTo(thing.kind as Kind, String(thing.value.id)) } : {}),
     })

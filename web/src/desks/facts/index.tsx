@@ -52,6 +52,9 @@ export function FactsDesk() {
   return (
     // biome-ignore lint/a11y/noStaticElementInteractions: only passes the focus on, after the field has done its own
     <div ref={page} className="space-y-5" onKeyDown={onward}>
+      <p className="text-quiet -mb-2">
+        Enter states what stands in the field as measured or read, and goes on to the next.
+      </p>
       {OPEN_BECAUSE.map((because) => {
         const here = open.filter((f) => f.because === because)
         return here.length ? (
@@ -99,6 +102,7 @@ function Open({ place: f, several }: { place: OpenFact; several: boolean }) {
       {isNumberPlace(f) ? (
         <FactField<Unit>
           {...shared}
+          confirms
           value={f.fact as Fact<Unit>}
           of={schemaAt(f.path) as unknown as FactSchema<Unit>}
         />
@@ -107,7 +111,7 @@ function Open({ place: f, several }: { place: OpenFact; several: boolean }) {
       ) : kind === 'colour' ? (
         <ColourFactField {...shared} value={f.fact as AnyFact<string>} />
       ) : (
-        <TextFactField {...shared} value={f.fact as AnyFact<string>} source="read" />
+        <TextFactField {...shared} confirms value={f.fact as AnyFact<string>} source="read" />
       )}
     </div>
   )

@@ -23,6 +23,7 @@ export function FactField<U extends Unit>({
   onCommit,
   hideLabel,
   compact,
+  confirms,
 }: {
   label: string
   value: Fact<U> | undefined
@@ -34,9 +35,11 @@ export function FactField<U extends Unit>({
   hideLabel?: boolean
   /** In a narrow column: no unit, and the source only where it is not measured. */
   compact?: boolean
+  /** Enter on a value as it stands says that it was made sure of. */
+  confirms?: boolean
 }) {
   const unit = unitOf(of) as U
-  const field = useStated({ value, unit, source, compact: !!compact, onCommit })
+  const field = useStated({ value, unit, source, compact: !!compact, confirms: !!confirms, onCommit })
   const stands = known(value)
   const doubt = kind && stands !== undefined ? suggestNominal(stands, kind) : undefined
   const echo = unit === 'mm' && stands ? inchFraction(stands, 0.03) : undefined

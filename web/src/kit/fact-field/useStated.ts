@@ -27,12 +27,15 @@ export function useStated<U extends Unit>({
   unit,
   source,
   compact,
+  confirms,
   onCommit,
 }: {
   value: Fact<U> | undefined
   unit: U
   source: Source
   compact: boolean
+  /** Enter on a value as it stands says that somebody has made sure of it. */
+  confirms: boolean
   onCommit: (f: Fact<U>) => void
 }) {
   const me = useSession((s) => s.person?.name)
@@ -50,7 +53,8 @@ export function useStated<U extends Unit>({
   const commit = (entered: boolean) => {
     focused.current = false
     setJustTyped(entered)
-    if (draft.trim() === show(value, compact)) return setWrong(undefined)
+    const asItStands = draft.trim() === show(value, compact)
+    if (asItStands && !(confirms && entered && draft.trim())) return setWrong(undefined)
     if (!draft.trim()) {
       setWrong(undefined)
       if (value) onCommit(retract(value, 'taken back on the bench'))

@@ -44,7 +44,8 @@ export function TextFactField({
   source = 'configured',
   onCommit,
   placeholder = '–',
-}: Props<string> & { placeholder?: string }) {
+  confirms,
+}: Props<string> & { placeholder?: string; confirms?: boolean }) {
   const saying = useSaying()
   const stands = known(value) ?? ''
   const [draft, setDraft] = useState(stands)
@@ -57,7 +58,7 @@ export function TextFactField({
     focused.current = false
     setFresh(entered)
     const text = draft.trim()
-    if (text === stands) return
+    if (text === stands && !(confirms && entered && text)) return
     if (!text) {
       if (value) onCommit(retract(value, 'taken back on the bench'))
       return
