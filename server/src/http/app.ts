@@ -29,7 +29,7 @@ import { healthOf } from './health'
 import { isLoopback, knownHost, readablePath, verifyDepth } from './limits'
 import { requestLog } from './log'
 import { HttpProblem, NotFound, onError } from './problem'
-import { serve } from './serve'
+import { JsonText, serve } from './serve'
 
 /** What the server works with. */
 export interface Parts {
@@ -88,7 +88,7 @@ export function createApp({ config, db, store, files, work, pegs, cookieSecret, 
     res.set('Cache-Control', 'no-store')
     return health
   })
-  const document = openApi()
+  const document = new JsonText(JSON.stringify(openApi()))
   serve(api, API.openapi, async ({ res }) => {
     res.set('Cache-Control', 'public, max-age=3600')
     return document
