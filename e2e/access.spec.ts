@@ -26,6 +26,12 @@ test('axe finds nothing on any screen; 1024 px and 200 % hold', async ({ page, s
     await page.locator('main section').first().waitFor()
     await check(s)
   }
+  // An order with something of everything on its desks.
+  for (const d of ['facts', 'to-do', 'ledger', 'saber']) {
+    await page.goto(`${server.url}/commission/cinder-oath/${d}`)
+    await page.locator('main section').first().waitFor()
+    await check(`desk ${d}`)
+  }
   for (const bench of ['Layouts', 'Blades', 'Balance']) {
     await page.goto(`${server.url}/commission/reed-warden/fit`)
     await page.getByRole('tab', { name: bench }).click()

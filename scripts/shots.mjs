@@ -22,8 +22,8 @@ const views = {
   hilt: '/commission/cinder-oath/hilt',
   fit: '/commission/cinder-oath/fit',
   layouts: '/commission/reed-warden/fit',
-  blades: '/commission/crosswind/fit',
-  balance: '/commission/reed-warden/fit',
+  facts: '/commission/cinder-oath/facts',
+  saber: '/commission/reed-warden/saber',
   shelf: '/shelf',
   shop: '/shop',
   power: '/commission/reed-warden/power',
@@ -39,7 +39,7 @@ for (const [name, path] of Object.entries(views)) {
   await page.goto(url + path)
   await page.waitForTimeout(900)
   if (name === 'fit') await page.locator('main button', { hasText: 'Speaker 28 mm' }).first().click()
-  const bench = { layouts: 'Layouts', blades: 'Blades', balance: 'Balance' }[name]
+  const bench = { layouts: 'Layouts' }[name]
   if (bench) {
     await page.getByRole('tab', { name: bench }).click()
     await page.waitForTimeout(1500)

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { buildHandoff } from '@nubrin/core/handoff'
+import { buildHandoff, drawnSaber } from '@nubrin/core/handoff'
 import { readCommission, writeCommission } from '@nubrin/core/import'
 import { full } from './full'
 import { TODAY } from './samples'
@@ -105,6 +105,13 @@ describe('a record with every field filled', () => {
       expect(said.includes(word) ? `${way}: ${word}` : '').toBe('')
     }
   })
+  test('what travels to be drawn carries no words but names', () => {
+    const drawn = JSON.stringify(drawnSaber(record.sabers[0]!))
+    const NAMED = /\/(name|font|style|thread|key|tip|diffusion|tracks)$/
+    const words = worded.filter((l) => l.at.startsWith('/sabers/') && !NAMED.test(l.at) && /^q/.test(l.says))
+    expect(words.length).toBeGreaterThan(60)
+    expect(words.filter((l) => drawn.includes(l.says)).map((l) => l.at)).toEqual([])
+  })
   test('of the work that is left the client reads what is his', () => {
     const c = structuredClone(record)
     Object.assign(c.toDos[0]!, { who: 'client', done: false })
@@ -112,4 +119,11 @@ describe('a record with every field filled', () => {
     for (const key of ['text', 'person', 'due', 'note'] as const) expect(page).toContain(c.toDos[0]![key]!)
     expect(page).not.toContain(c.toDos[0]!.shopNote!)
   })
+})
+
+test('what travels to be drawn is a saber as the schema wants it', () => {
+  const read = readCommission(
+    writeCommission({ ...record, sabers: [drawnSaber(record.sabers[0]!)], requests: [], arrivals: [], toDos: [] }),
+  )
+  expect(read.ok ? [] : read.problems.filter((p) => p.rule !== 'reference')).toEqual([])
 })

@@ -1,9 +1,11 @@
 import { describe, expect, test } from '@jest/globals'
 import { proposeSteps, tasksOf } from '@nubrin/core/access'
 import { after, collisions, gestureText, reachable, secondsInWords, traps } from '@nubrin/core/controls'
-import { fact } from '@nubrin/core/facts'
+import { fact, stated } from '@nubrin/core/facts'
 import { proposePacking } from '@nubrin/core/fit'
 import { buildHandoff } from '@nubrin/core/handoff'
+import { readReadings } from '@nubrin/core/import'
+import { loadsOf } from '@nubrin/core/power'
 import { judge, proposeTests, standing } from '@nubrin/core/proof'
 import { asCopy, type Beat, type Commission, type ControlRow, ORDERS, type Saber } from '@nubrin/core/record'
 import {
@@ -22,7 +24,7 @@ import {
   webVttOf,
 } from '@nubrin/core/script'
 import fc from 'fast-check'
-import { demo, done } from './samples'
+import { demo, done, TODAY } from './samples'
 
 const row = (id: string, more: Partial<ControlRow> = {}): ControlRow => ({
   id,
@@ -358,5 +360,115 @@ describe('the handoff', () => {
     expect(list.map((p) => p.what)).not.toContain('Cell 21700, protected')
     c.packing = list.map((p, i) => ({ id: `g${i}x`, ...p, packed: false }))
     expect(proposePacking(c)).toEqual([])
+  })
+})
+
+describe('readings, many at once', () => {
+  const tests = [
+    { id: 'a', key: 'cell-volts', what: 'Cell voltage at rest', unit: 'V', min: 3, max: 4.25 },
+    { id: 'b', key: 'sleep-current', what: 'Current when asleep', unit: 'mA', min: 0 },
+    { id: 'c', key: 'row-1', what: 'Control: ignite' },
+    { id: 'd', key: 'fix-1', what: 'Open and close after the repair', unit: 'cycles', min: 10 },
+    { id: 'e', key: 'row-2', what: 'Control: retract' },
+  ]
+  test.each([
+    ['Cell voltage at rest; 4.12 V; meter 2', { test: 'a', value: 4.12, with: 'meter 2' }],
+    ['cell-volts;4,12', { test: 'a', value: 4.12 }],
+    ['current when\t1200 µA', { test: 'b', value: 1.2 }],
+    ['Open and close, 20', { test: 'd', value: 20 }],
+    ['Control: ignite; pass', { test: 'c', pass: true }],
+    ['row-2; fails; by hand', { test: 'e', pass: false, with: 'by hand' }],
+  ])('%j', (line, taken) => {
+    expect(readReadings(`\n${line}\r\n`, tests)).toEqual({ taken: [taken], problems: [] })
+  })
+  test.each([
+    ['Control; pass', 'test', 'is the beginning of 2 tests'],
+    ['nothing; 4', 'test', 'is no test of this saber'],
+    ['; 4', 'test', 'is no test of this saber'],
+    ['cell-volts; 4 A', 'number', 'is no value in V'],
+    ['cell-volts', 'number', 'is no value in V'],
+    ['fix-1; many', 'number', 'is no value in cycles'],
+    ['row-1; 4', 'verdict', 'is neither pass nor fail'],
+  ])('%j is named by its line', (line, rule, message) => {
+    const r = readReadings(`cell-volts; 4\n${line}`, tests)
+    expect(r.taken).toEqual([{ test: 'a', value: 4 }])
+    expect(r.problems).toMatchObject([{ row: 2, path: '/2', rule, message }])
+  })
+  test('a whole file is no list of readings', () => {
+    const r = readReadings('cell-volts; 4\n'.repeat(501), tests)
+    expect(r).toMatchObject({ taken: [], problems: [{ rule: 'maxItems' }] })
+  })
+})
+
+describe('tests follow from what is built, set up and shipped beside it', () => {
+  const keys = (change: (s: Saber) => void) => {
+    const c = demo('crosswind')
+    const before = new Set(proposeTests(c, c.sabers[0]!).map((p) => p.key))
+    change(c.sabers[0]!)
+    return proposeTests(c, c.sabers[0]!).filter((p) => !before.has(p.key))
+  }
+  const spec = {}
+  test.each<[string, (s: Saber) => void, string[]]>([
+    ['a port', (s) => void s.parts.push({ id: 'xp', kind: 'chargePort', name: 'port', specs: spec }), ['port-xp']],
+    ['a card', (s) => void s.parts.push({ id: 'xc', kind: 'card', name: 'card', specs: spec }), ['card-xc']],
+    [
+      'a light',
+      (s) =>
+        void s.zones.push({
+          ...{ id: 'xz', name: 'accent', kind: 'accent', leds: fact(2, '×') },
+          ...{ channelCurrent: fact(5, 'mA'), idleCurrent: fact(1, 'mA') },
+        }),
+      ['zone-xz'],
+    ],
+    [
+      'a sensitivity, with the blade and with a plug where there are both',
+      (s) => {
+        s.settings.sensitivities = [{ id: 'xs', sense: 'swing', value: stated('5'), triedWith: [] }]
+        s.blades.push({ ...structuredClone(s.blades[0]!), id: 'xplug', kind: 'plug', use: 'ship' })
+      },
+      ['fit-xplug', 'sense-xs-plug', 'sense-xs-blade'],
+    ],
+    ['a link', (s) => void (s.settings.link = { name: 'hilt-7' }), ['link']],
+    [
+      'a spare that ships; one that the client buys is his',
+      (s) => {
+        const item = { what: 'key', quantity: 1 } as const
+        s.items = [
+          { id: 'x1', ...item, role: 'spare', supplied: 'shop' },
+          { id: 'x2', ...item, role: 'spare', supplied: 'notSupplied' },
+          { id: 'x3', ...item, role: 'accessory', supplied: 'shop' },
+        ]
+      },
+      ['item-x1'],
+    ],
+    [
+      'effects of a preset',
+      (s) => void (s.presets[0]!.effects = { clash: stated('#ffffff', 'configured') }),
+      [`effects-${demo('crosswind').sabers[0]!.presets[0]!.id}`],
+    ],
+  ])('%s', (_what, change, wanted) => {
+    expect(keys(change).map((p) => p.key)).toEqual(expect.arrayContaining(wanted))
+    expect(keys(change).length).toBe(wanted.length)
+  })
+  test('the peak is that of the look that draws most; the last pixel is held to what green and blue dies need', () => {
+    const c = demo('reed-warden')
+    const s = c.sabers[0]!
+    const by = new Map(proposeTests(c, s).map((p) => [p.key, p]))
+    const most = Math.max(...loadsOf(s).flatMap((l) => (l.current.ok ? [l.current.value] : [])))
+    expect(by.get('peak-current')).toMatchObject({
+      unit: 'A',
+      min: expect.closeTo(most / 2, 2),
+      max: expect.closeTo(most * 1.25, 2),
+    })
+    expect(by.get(`far-led-${s.blades[0]!.id}`)).toMatchObject({ unit: 'V', min: 3.3, setup: 'blade' })
+    expect(new Set(proposeTests(c, s).map((p) => p.key)).size).toBe(proposeTests(c, s).length)
+  })
+  test('what cannot be tried here is said so, and stands against nothing', () => {
+    const t = { id: 't', key: 'k', what: 'w', readings: [], notPossible: 'no long blade here' }
+    const s = demo('reed-warden').sabers[0]!
+    expect(standing(s, t)).toBe('notPossible')
+    expect(standing(s, { ...t, readings: [{ id: 'r', at: `${TODAY}T10:00:00Z`, by: 'Osk', pass: false }] })).toBe(
+      'fail',
+    )
   })
 })

@@ -137,6 +137,7 @@ describe('PDFs', () => {
       .slice(0, 12)
     c.requests = c.requests.map(({ saber: _s, where: _w, ...q }) => q) as typeof c.requests
     c.media = []
+    c.toDos = []
     c.sabers[11]!.name = 'Zwölfter Ωμέγα Ж'
     c.requests[0]!.text = `${'verylongword'.repeat(19)} end`
     c.handoff.words = 'A line of words.\n'.repeat(180)
@@ -319,6 +320,8 @@ describe('people', () => {
     )
     const first = await there.raw('GET', '/rack')
     const [cookie] = first.headers.getSetCookie()
+    // The answer is whole only once the session is written.
+    await first.text()
     const until = Date.parse(/Expires=([^;]+)/.exec(cookie ?? '')?.[1] ?? '')
     expect(until).toBeGreaterThan(Date.now() + 13 * 86_400_000)
     const [{ kept }] = await sql(`SELECT MAX(expires) AS kept FROM sessions WHERE ${mine}`)

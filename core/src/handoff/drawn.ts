@@ -1,6 +1,12 @@
 import { isFact } from '../facts'
 import type { Saber } from '../record'
 
+/** What no drawing shows of a thing. */
+const UNDRAWN: ReadonlySet<string> = new Set([
+  ...['note', 'shopNote', 'lot', 'supplied', 'catalogue', 'otherEnd', 'type', 'configured', 'landmark'],
+  ...['story', 'askedBy', 'why'],
+])
+
 /** Where a value comes from is the shop's; that two values stand against each other shows on the drawing, which values does not. */
 function bare<T>(v: T): T {
   if (Array.isArray(v)) return v.map(bare) as T
@@ -12,18 +18,28 @@ function bare<T>(v: T): T {
       ...(Array.isArray(rivals) && rivals.length ? { rivals: [{ value: null, source: 'unknown' }] } : {}),
     } as T
   }
-  const { note: _n, lot: _l, supplied: _s, catalogue: _c, ...rest } = v as Record<string, unknown>
-  return Object.fromEntries(Object.entries(rest).map(([k, x]) => [k, bare(x)])) as T
+  return Object.fromEntries(
+    Object.entries(v)
+      // Where a screw comes from is a statement; where a hilt does is a choice that its schema wants.
+      .filter(([k, x]) => !UNDRAWN.has(k) && !(k === 'origin' && isFact(x)))
+      .map(([k, x]) => [k, bare(x)]),
+  ) as T
 }
 
 /** A saber as far as its drawing shows it, for a client's page: nothing of the shop's notes, sources, tests and repairs. */
 export const drawnSaber = (s: Saber): Saber => ({
-  ...s,
+  ...{ id: s.id, name: s.name, job: s.job, cutPower: s.cutPower, order: s.order },
   hilt: bare(s.hilt),
   parts: bare(s.parts),
   blades: bare(s.blades),
   presets: s.presets.slice(0, 1).map((p) => ({ ...bare(p), sounds: [] })),
   use: bare(s.use),
+  settings: { sensitivities: [] },
+  notFor: [],
+  before: [],
+  provenance: [],
+  losses: [],
+  items: [],
   zones: [],
   inputs: [],
   controls: [],

@@ -14,3 +14,4 @@ export {
   validatePart,
   writePartsCsv,
 } from './parts'
+export { type Readings, readReadings, type TakenReading } from './readings'

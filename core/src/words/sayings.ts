@@ -209,6 +209,26 @@ export interface Sayings {
   'tests.none': Record<never, never>
   'chapter.repairs.head': { column: 'on' | 'fault' | 'cause' | 'fix' | 'proof' }
   'chapter.walkthrough': Record<never, never>
+  'test.peakCurrent': { preset: Words; look: Words }
+  look: { look: Words }
+  'test.port': { port: Words }
+  'test.port.expect': Record<never, never>
+  'test.card': { card: Words }
+  'test.card.expect': Record<never, never>
+  'test.zone': { zone: Words }
+  'test.zone.expect': Record<never, never>
+  'test.farLed': { blade: Words }
+  'test.sense': { sense: Words }
+  'test.sense.expect': Record<never, never>
+  'test.link': { link: Words }
+  'test.link.expect': Record<never, never>
+  'test.spare': { what: Words }
+  'test.spare.expect': Record<never, never>
+  'test.fit': { blade: Words }
+  'test.fit.expect': Record<never, never>
+  'test.effects': { preset: Words; effects: Words }
+  'test.effects.expect': Record<never, never>
+  event: { event: Words }
   'chapter.brief': Record<never, never>
   'brief.gift': { giver: Words; client: Words; named: 'yes' | 'no' }
   'chapter.decisions': Record<never, never>

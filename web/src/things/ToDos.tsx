@@ -84,7 +84,10 @@ export function ToDosOf({ about, label = 'what is left to do on it' }: { about: 
       <AddLine
         label={label}
         onAdd={(text) =>
-          edit('to-do', (d) => void d.toDos.push({ id: freshId(), text, about, who: 'shop', done: false }))
+          edit(
+            'to-do',
+            (d) => void d.toDos.push({ id: freshId(), text, about, who: 'shop', blocks: 'shipping', done: false }),
+          )
         }
       />
     </section>

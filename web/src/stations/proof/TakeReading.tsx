@@ -49,13 +49,18 @@ export function TakeReading({ test: t }: { test: Test }) {
         aria-invalid={!!wrong}
         placeholder={`reading, ${t.unit ?? ''} ↵`}
         inputMode="decimal"
+        data-reading
         value={draft}
         onChange={(e) => setDraft(e.target.value)}
         onKeyDown={(e) => {
           if (e.key !== 'Enter') return
           const v = Number(draft.trim().replace(',', '.'))
           if (!draft.trim() || !Number.isFinite(v)) setWrong(`“${draft}” is not a number`)
-          else take(true, v)
+          else {
+            take(true, v)
+            const fields = [...document.querySelectorAll<HTMLInputElement>('[data-reading]')]
+            fields[fields.indexOf(e.currentTarget) + 1]?.focus()
+          }
         }}
       />
       <Refused why={wrong} className="text-[0.85rem]" />

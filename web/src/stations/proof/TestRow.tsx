@@ -3,15 +3,19 @@ import type { Saber, Test } from '@nubrin/core/record'
 import { formatNumber } from '@nubrin/core/units'
 import { useState } from 'react'
 import { Mark, RemoveButton } from '../../kit'
+import { later } from '../../later'
 import { useLight, useRemove } from '../../store/commission'
 import { TakeReading } from './TakeReading'
 import { TestDetails } from './TestDetails'
+
+const LimitBar = later(() => import('./LimitBar').then((m) => m.LimitBar))
 
 const STAND = {
   none: ['empty', 'no reading'],
   pass: ['fine', 'passed'],
   fail: ['stop', 'failed'],
   retest: ['stop', 'test again'],
+  notPossible: ['note', 'not possible here'],
 } as const
 
 /** One test: where it stands, what is wanted, the last reading, and a place for the next. */
@@ -40,6 +44,7 @@ export function TestRow({ saber, test: t }: { saber: Saber; test: Test }) {
         >
           {reading}
           {t.readings.length > 1 ? ` (${t.readings.length})` : ''}
+          {t.min === undefined && t.max === undefined ? null : <LimitBar test={t} />}
         </span>
         <TakeReading test={t} />
         <button

@@ -1,9 +1,12 @@
 import { proposeTests } from '@nubrin/core/proof'
 import { freshId } from '../../data'
 import { AddLine, Empty } from '../../kit'
+import { later } from '../../later'
 import { useEditSaber, useOrder, useSaber } from '../../store/commission'
 import { Repairs } from './Repairs'
 import { TestRow } from './TestRow'
+
+const PasteReadings = later(() => import('./PasteReadings').then((m) => m.PasteReadings))
 
 /** Tests with limits, readings and repairs. */
 export default function Proof() {
@@ -36,6 +39,7 @@ export default function Proof() {
         {saber.tests.map((t) => (
           <TestRow key={t.id} saber={saber} test={t} />
         ))}
+        {saber.tests.length ? <PasteReadings /> : null}
         <AddLine
           label="another test, in words"
           onAdd={(what) =>

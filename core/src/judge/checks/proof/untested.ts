@@ -16,7 +16,21 @@ export const untested = check<{
   scope: 'saber',
   rule: 'What is fitted and set up is tested once, after the last fix that touched it.',
   source: 'tests proposed from the record',
-  reads: ['job', 'name', 'hilt', 'parts', 'blades', 'zones', 'use', 'presets', 'controls', 'tests', 'fixes'],
+  reads: [
+    'job',
+    'name',
+    'hilt',
+    'parts',
+    'blades',
+    'zones',
+    'use',
+    'presets',
+    'controls',
+    'tests',
+    'fixes',
+    'settings',
+    'items',
+  ],
   run: ({ saber, commission }, each) => {
     const have = new Set(saber.tests.map((t) => t.key))
     const proposed = proposeTests(commission, saber).filter((p) => !have.has(p.key))

@@ -1,0 +1,43 @@
+import type { Test } from '@nubrin/core/record'
+import { formatNumber } from '@nubrin/core/units'
+import { scaleLinear } from 'd3'
+
+const [W, H] = [150, 16]
+
+/** What was wanted as a band, every reading as a mark on it, the last one full: predicted beside measured. */
+export function LimitBar({ test: t }: { test: Test }) {
+  const values = t.readings.flatMap((r) => (r.value === undefined ? [] : [r.value]))
+  const ends = [t.min, t.max, ...values].filter((v) => v !== undefined)
+  if (!values.length || ends.length < 2) return null
+  const [lo, hi] = [Math.min(...ends), Math.max(...ends)]
+  const room = (hi - lo) * 0.15 || Math.abs(hi) * 0.1 || 1
+  const x = scaleLinear([lo - room, hi + room], [0, W])
+  const last = values.at(-1)!
+  const good = last >= (t.min ?? Number.NEGATIVE_INFINITY) && last <= (t.max ?? Number.POSITIVE_INFINITY)
+  const words = `${formatNumber(last)} ${t.unit ?? ''}, wanted ${t.min === undefined ? 'at most' : `from ${formatNumber(t.min)}`} ${t.max === undefined ? 'on' : `to ${formatNumber(t.max)}`}`
+  return (
+    <svg width={W} height={H} role="img" aria-label={words} className="block">
+      <line x1={0} x2={W} y1={H / 2} y2={H / 2} stroke="#d8cfbb" />
+      <rect
+        x={t.min === undefined ? 0 : x(t.min)}
+        width={Math.max(1, (t.max === undefined ? W : x(t.max)) - (t.min === undefined ? 0 : x(t.min)))}
+        y={H / 2 - 3}
+        height={6}
+        fill="#d8cfbb"
+      />
+      {t.readings.map((r, i) =>
+        r.value === undefined ? null : (
+          <line
+            key={r.id}
+            x1={x(r.value)}
+            x2={x(r.value)}
+            y1={2}
+            y2={H - 2}
+            stroke={i < t.readings.length - 1 ? '#6b6556' : good ? '#3d6b45' : '#a63a2b'}
+            strokeWidth={i < t.readings.length - 1 ? 1 : 3}
+          />
+        ),
+      )}
+    </svg>
+  )
+}
