@@ -34,7 +34,11 @@ export function BenchHead({ commands, desk }: { commands: ReturnType<typeof useC
         ←
       </Link>
       <h1 className="max-w-[38%] shrink-0 truncate text-[1.32rem]">{order.title}</h1>
-      <p className="text-quiet hidden min-w-0 shrink-[9] truncate min-[1100px]:block">{dueText(order)}</p>
+      <p
+        className={`text-quiet hidden min-w-0 shrink-[9] truncate ${order.sabers.length > 1 ? 'min-[1500px]:block' : 'min-[1100px]:block'}`}
+      >
+        {dueText(order)}
+      </p>
       {order.sabers.length > 1 ? (
         <Tabs
           label="Sabers in this order"

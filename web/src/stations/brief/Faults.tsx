@@ -26,17 +26,23 @@ export function Faults({ arrival: a, onEdit }: { arrival: Arrival; onEdit: (run:
   return (
     <div className="pl-3">
       {a.faults.map((f) => (
-        <div key={f.id} className="flex items-center gap-2 text-[0.93rem]">
-          <span className="text-stop shrink-0">fault</span>
-          <TextCell
-            label={`Fault of ${a.what}: ${f.text}`}
-            value={f.text}
-            onCommit={(v) => fault(f.id, (y) => void (y.text = v || y.text))}
-          />
+        <div key={f.id} className="text-[0.93rem]">
+          <div className="flex items-center gap-2">
+            <span className="text-stop shrink-0">fault</span>
+            <TextCell
+              label={`Fault of ${a.what}: ${f.text}`}
+              value={f.text}
+              onCommit={(v) => fault(f.id, (y) => void (y.text = v || y.text))}
+            />
+            <RemoveButton
+              what={f.text}
+              onClick={() => onEdit((y) => void (y.faults = y.faults.filter((q) => q.id !== f.id)))}
+            />
+          </div>
           {f.became ? (
-            <span className="text-quiet shrink-0">→ {nameIn(order, f.became) ?? 'gone'}</span>
+            <p className="text-quiet truncate pl-10">→ {nameIn(order, f.became) ?? 'gone'}</p>
           ) : (
-            <>
+            <div className="flex items-center gap-3 pl-10">
               <button type="button" className="text-brass shrink-0" onClick={() => becomes(f.id, f.text, 'toDo')}>
                 to-do
               </button>
@@ -45,16 +51,12 @@ export function Faults({ arrival: a, onEdit }: { arrival: Arrival; onEdit: (run:
               </button>
               <TextCell
                 label={`Why ${f.text} is left`}
-                placeholder="left, because…"
+                placeholder="or left, because…"
                 value={f.left ?? ''}
                 onCommit={(v) => fault(f.id, (y) => setText(y, 'left', v))}
               />
-            </>
+            </div>
           )}
-          <RemoveButton
-            what={f.text}
-            onClick={() => onEdit((y) => void (y.faults = y.faults.filter((q) => q.id !== f.id)))}
-          />
         </div>
       ))}
       <AddLine label="fault on arrival" onAdd={(text) => onEdit((x) => void x.faults.push({ id: freshId(), text }))} />

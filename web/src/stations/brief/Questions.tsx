@@ -22,7 +22,7 @@ export function Questions() {
             />
             <RemoveButton what={`question ${i + 1}`} onClick={() => remove(`question:${q.id}`)} />
           </div>
-          <div className="grid grid-cols-[auto_minmax(0,1.2fr)_minmax(0,1fr)_auto] items-center gap-2">
+          <div className="grid grid-cols-[auto_minmax(0,1fr)_auto] items-center gap-2">
             <CheckBox
               className="label shrink-0"
               checked={!!q.askedOn}
@@ -39,12 +39,6 @@ export function Questions() {
             ) : (
               <span />
             )}
-            <TextCell
-              label={`Whom question ${i + 1} is put to`}
-              placeholder="to the client"
-              value={q.to ?? ''}
-              onCommit={(v) => set('addressee', q.id, (x) => setText(x, 'to', v))}
-            />
             <CheckBox
               className="label shrink-0"
               checked={q.blocks}
@@ -53,17 +47,25 @@ export function Questions() {
               blocks shipping
             </CheckBox>
           </div>
-          <TextCell
-            label={`Answer to question ${i + 1}`}
-            placeholder="answer"
-            value={q.answer ?? ''}
-            onCommit={(v) =>
-              set('answer', q.id, (x) => {
-                setText(x, 'answer', v)
-                setText(x, 'answeredOn', v.trim() ? todayIso() : '')
-              })
-            }
-          />
+          <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,2.4fr)] gap-2">
+            <TextCell
+              label={`Whom question ${i + 1} is put to`}
+              placeholder="to the client"
+              value={q.to ?? ''}
+              onCommit={(v) => set('addressee', q.id, (x) => setText(x, 'to', v))}
+            />
+            <TextCell
+              label={`Answer to question ${i + 1}`}
+              placeholder="answer"
+              value={q.answer ?? ''}
+              onCommit={(v) =>
+                set('answer', q.id, (x) => {
+                  setText(x, 'answer', v)
+                  setText(x, 'answeredOn', v.trim() ? todayIso() : '')
+                })
+              }
+            />
+          </div>
         </div>
       ))}
       <AddLine
