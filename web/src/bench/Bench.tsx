@@ -9,12 +9,12 @@ import { Boundary, FindingsPanel } from '../kit'
 import { fetchWhenIdle, later } from '../later'
 import { STATION_NAME } from '../names'
 import { useBench, useOrder, useStationFindings } from '../store/commission'
-import { Dossier } from '../things/Dossier'
 import { BenchHead } from './BenchHead'
 import { StationRuler } from './StationRuler'
 import { Trouble } from './Trouble'
 import { useView } from './views'
 
+const Dossier = later(() => import('../things/Dossier').then((m) => m.Dossier))
 const AddFact = later(() => import('./AddFact').then((m) => m.AddFact))
 const History = later(() => import('./History').then((m) => m.History))
 const KeepModel = later(() => import('./KeepModel').then((m) => m.KeepModel))
@@ -69,7 +69,7 @@ function Laid({ station, desk }: { station: Station; desk: Desk | undefined }) {
   const close = () => setSheet(undefined)
   const commands = useCommands(BENCH_COMMANDS, show, useBench.getState)
   useKeys(commands)
-  useEffect(() => fetchWhenIdle(AddFact, RemovalSheet, History, KeepModel, Phone), [])
+  useEffect(() => fetchWhenIdle(Dossier, AddFact, RemovalSheet, History, KeepModel, Phone), [])
   useEffect(() => {
     document.title = `${order.title} · ${desk ? DESK_NAME[desk] : STATION_NAME[station]} · Nubrin`
   }, [order.title, station, desk])

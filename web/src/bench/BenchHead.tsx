@@ -1,10 +1,10 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react'
 import type { Commission } from '@nubrin/core/record'
-import { differenceInCalendarDays, format, parseISO } from 'date-fns'
+import { differenceInCalendarDays, lightFormat, parseISO } from 'date-fns'
 import { Link } from 'react-router'
 import type { useCommands } from '../commands'
 import { type Desk, DeskLinks } from '../desks'
-import { Tabs } from '../kit'
+import { dayOfWeeks, Tabs } from '../kit'
 import { useBench, useOrder } from '../store/commission'
 
 const spell = (key: string) =>
@@ -13,10 +13,10 @@ const spell = (key: string) =>
 /** For whom, and when it ships. */
 function dueText(c: Commission): string {
   const who = c.job === 'model' ? 'model sheet' : c.client.name ? `for ${c.client.name}` : 'no client yet'
-  if (c.shipped) return `${who} · shipped ${format(parseISO(c.shipped), 'd MMM')}`
+  if (c.shipped) return `${who} · shipped ${dayOfWeeks(c.shipped)}`
   if (!c.deadline) return who
   const days = differenceInCalendarDays(parseISO(c.deadline), new Date())
-  return `${who} · ships ${format(parseISO(c.deadline), 'EEE d MMM')}${days >= 0 ? `, ${days} days` : ', late'}`
+  return `${who} · ships ${dayOfWeeks(c.deadline, true)}${days >= 0 ? `, ${days} days` : ', late'}`
 }
 
 /** The head of the bench: what lies on it, how it is saved, and what can be done with it. */
@@ -87,7 +87,7 @@ function SaveMark() {
   const pending = useBench((b) => b.pending)
   const because = useBench((b) => b.keptBecause)
   const text = {
-    saved: `saved ${savedAt ? format(new Date(savedAt), 'HH:mm') : ''} · revision ${revision}`,
+    saved: `saved ${savedAt ? lightFormat(new Date(savedAt), 'HH:mm') : ''} · revision ${revision}`,
     saving: 'saving…',
     waiting: 'saving…',
     kept: `${because ? 'the server cannot save' : 'no connection'} · ${pending ? `${pending} kept here` : 'as last read'}`,

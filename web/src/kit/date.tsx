@@ -1,18 +1,11 @@
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react'
-import { format, isValid, parseISO } from 'date-fns'
+import { isValid, lightFormat, parseISO } from 'date-fns'
 import { CalendarDays, X } from 'lucide-react'
 import { lazy, Suspense, useId } from 'react'
+import { dayText } from './days'
 
 const load = () => import('./calendar')
 const Calendar = lazy(load)
-
-/** A day as its reader writes it. */
-export const dayText = (iso: string): string => {
-  const d = parseISO(iso)
-  return isValid(d)
-    ? new Intl.DateTimeFormat(undefined, { day: 'numeric', month: 'short', year: 'numeric' }).format(d)
-    : iso
-}
 
 /** A day, chosen from a calendar and shown in the reader's own format; it can be taken out again. */
 export function DateCell({
@@ -53,7 +46,7 @@ export function DateCell({
               <Calendar
                 day={day && isValid(day) ? day : undefined}
                 onSelect={(d) => {
-                  if (d) onCommit(format(d, 'yyyy-MM-dd'))
+                  if (d) onCommit(lightFormat(d, 'yyyy-MM-dd'))
                   close()
                 }}
               />

@@ -1,9 +1,12 @@
+import { later } from '../../later'
 import { Arrivals } from './Arrivals'
 import { Client } from './Client'
-import { KeptAsideList } from './KeptAside'
-import { Photos } from './Photos'
 import { Questions } from './Questions'
 import { Requests } from './Requests'
+
+/** What the wishes do not need to be read: it comes right after. */
+const Photos = later(() => import('./Photos').then((m) => m.Photos))
+const KeptAsideList = later(() => import('./KeptAside').then((m) => m.KeptAsideList))
 
 /** What the client wishes, what they sent, and what has to be asked. */
 export default function Brief() {

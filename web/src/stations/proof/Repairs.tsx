@@ -3,8 +3,10 @@ import type { Saber } from '@nubrin/core/record'
 import { useState } from 'react'
 import { freshId, todayIso } from '../../data'
 import { CheckBox, RemoveButton } from '../../kit'
+import { later } from '../../later'
 import { useEditSaber, useRemove } from '../../store/commission'
-import { RepairDetails } from './RepairDetails'
+
+const RepairDetails = later(() => import('./RepairDetails').then((m) => m.RepairDetails))
 
 /** What was mended, and which tests that calls for again. */
 export function Repairs({ saber }: { saber: Saber }) {

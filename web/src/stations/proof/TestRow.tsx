@@ -6,8 +6,8 @@ import { Mark, RemoveButton } from '../../kit'
 import { later } from '../../later'
 import { useLight, useRemove } from '../../store/commission'
 import { TakeReading } from './TakeReading'
-import { TestDetails } from './TestDetails'
 
+const TestDetails = later(() => import('./TestDetails').then((m) => m.TestDetails))
 const LimitBar = later(() => import('./LimitBar').then((m) => m.LimitBar))
 
 const STAND = {

@@ -3,9 +3,9 @@ import { freshId } from '../../data'
 import { AddLine, Empty } from '../../kit'
 import { later } from '../../later'
 import { useEditSaber, useOrder, useSaber } from '../../store/commission'
-import { Repairs } from './Repairs'
 import { TestRow } from './TestRow'
 
+const Repairs = later(() => import('./Repairs').then((m) => m.Repairs))
 const PasteReadings = later(() => import('./PasteReadings').then((m) => m.PasteReadings))
 
 /** Tests with limits, readings and repairs. */
