@@ -4,7 +4,8 @@ import { join } from 'node:path'
 import { gzipSync } from 'node:zlib'
 
 /** Screens by the address bar or the bench's rail; pieces that come when something is opened are none. */
-const SCREEN = /^src\/(rack\/Rack|shelf\/Shelf|shop\/\w+|film\/Film|client\/ClientPage|(stations|desks)\/[\w-]+\/index)\.tsx$/
+const SCREEN =
+  /^src\/(rack\/Rack|shelf\/Shelf|shop\/\w+|film\/Film|client\/ClientPage|(stations|desks)\/[\w-]+\/index)\.tsx$/
 const BENCH = 'src/bench/Bench.tsx'
 
 /** Screen → bytes of gzip, the largest first; `first` is what every screen begins with. */

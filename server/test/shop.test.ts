@@ -486,6 +486,7 @@ describe('the rack', () => {
     expect(await found('Ilsabet')).toContain('reed-warden')
     expect(await found('L-2609')).toContain('reed-warden')
     expect(await found('crystal glows')).toContain('reed-warden')
+    expect(await found('drill seized')).toContain('cinder-oath')
     expect(await found('nothing like this')).toEqual([])
     expect(await found('+-*"() ~')).toEqual([])
     expect((await me.ask('GET', '/rack?after=nonsense')).status).toBe(422)

@@ -1,3 +1,4 @@
+import { known } from '@nubrin/core/facts'
 import { type Commission, colourOf } from '@nubrin/core/record'
 import { same } from '@nubrin/core/record/ops'
 import { layOut } from '@nubrin/core/room'
@@ -67,9 +68,11 @@ export function searchText(r: Commission): string {
     ...r.requests.map((q) => q.text),
     ...r.questions.map((q) => q.text),
     ...r.log.map((l) => l.text),
+    ...r.toDos.map((t) => t.text),
+    ...r.arrivals.flatMap((a) => [a.what, a.note, a.shopNote]),
     ...r.sabers.flatMap((s) => [
       s.name,
-      ...s.parts.flatMap((p) => [p.name, p.lot, p.catalogue]),
+      ...s.parts.flatMap((p) => [p.name, p.lot, p.catalogue, known(p.type), p.note, p.shopNote]),
       ...s.presets.flatMap((p) => [p.name, p.font]),
       ...s.fixes.flatMap((f) => [f.fix, f.cause]),
     ]),
