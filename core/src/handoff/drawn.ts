@@ -1,5 +1,5 @@
 import { isFact } from '../facts'
-import type { Saber } from '../record'
+import { blankSaber, type Saber } from '../record'
 
 /** What no drawing shows of a thing. */
 const UNDRAWN: ReadonlySet<string> = new Set([
@@ -28,26 +28,11 @@ function bare<T>(v: T): T {
 
 /** A saber as far as its drawing shows it, for a client's page: nothing of the shop's notes, sources, tests and repairs. */
 export const drawnSaber = (s: Saber): Saber => ({
-  ...{ id: s.id, name: s.name, job: s.job, cutPower: s.cutPower, order: s.order },
+  ...blankSaber(() => s.id, s.name, s.job),
+  ...{ cutPower: s.cutPower, order: s.order },
   hilt: bare(s.hilt),
   parts: bare(s.parts),
   blades: bare(s.blades),
   presets: s.presets.slice(0, 1).map((p) => ({ ...bare(p), sounds: [] })),
   use: bare(s.use),
-  settings: { sensitivities: [] },
-  notFor: [],
-  before: [],
-  provenance: [],
-  losses: [],
-  items: [],
-  zones: [],
-  inputs: [],
-  controls: [],
-  access: [],
-  tests: [],
-  fixes: [],
-  decisions: [],
-  beats: [],
-  takes: [],
-  leftOut: [],
 })

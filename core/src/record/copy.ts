@@ -1,4 +1,5 @@
 import { isFact } from '../facts/fact'
+import { blankCommission } from './blank'
 import type { Commission } from './commission'
 import { RECORD_PLAN, walk } from './plan'
 import { partsOfRef } from './ref'
@@ -96,18 +97,8 @@ export function withoutSpecimen(s: Saber, name: string, job: Saber['job']): Sabe
 export function anotherLike(c: Commission, id: string, name: string, newId: () => string): Saber {
   const s = c.sabers.find((x) => x.id === id)
   if (!s) throw new RangeError(`anotherLike: no saber ${id}`)
-  // The order keeps its own ids: only the saber's are made anew.
-  const alone = {
-    ...c,
-    requests: [],
-    arrivals: [],
-    questions: [],
-    credits: [],
-    packing: [],
-    log: [],
-    people: [],
-    toDos: [],
-  }
-  const copy = asCopy({ ...alone, media: [], aside: [], sabers: [withoutSpecimen(s, name, s.job)] }, newId).sabers[0]!
+  // In an order of its own: only the saber's ids are made anew.
+  const alone = blankCommission(() => c.id, { title: c.title, client: '', job: c.job, purpose: c.purpose })
+  const copy = asCopy({ ...alone, sabers: [withoutSpecimen(s, name, s.job)] }, newId).sabers[0]!
   return { ...copy, ...unconfirmed({ hilt: copy.hilt, parts: copy.parts, blades: copy.blades }) }
 }

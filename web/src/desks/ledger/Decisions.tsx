@@ -1,10 +1,10 @@
-import type { Decision, Ref } from '@nubrin/core/record'
+import type { Decision } from '@nubrin/core/record'
 import { freshId, todayIso } from '../../data'
-import { AddLine, CheckBox, DateCell, GroupedSelect, Labelled, RemoveButton, setText, TextCell } from '../../kit'
-import { useEditSaber, useEditThing, useOrder, useRemove, useSaber } from '../../store/commission'
+import { AddLine, CheckBox, DateCell, Labelled, RemoveButton, setText, TextCell } from '../../kit'
+import { useEditSaber, useEditThing, useRemove, useSaber } from '../../store/commission'
 import { useSession } from '../../store/session'
 import { Notes } from '../../things/Notes'
-import { placesOfOrder } from '../../things/places'
+import { PlaceCell } from '../../things/PlaceCell'
 
 /** What was chosen, why, and what was given up for it. */
 export function Decisions() {
@@ -31,8 +31,6 @@ export function Decisions() {
 }
 
 function DecisionRow({ decision: d }: { decision: Decision }) {
-  const order = useOrder()
-  const saber = useSaber()
   const edit = useEditThing('decisions')
   const remove = useRemove()
   const set = (run: (x: Decision) => void) => edit('decision', d.id, run)
@@ -64,14 +62,11 @@ function DecisionRow({ decision: d }: { decision: Decision }) {
           />
         </Labelled>
         <Labelled label="concerns">
-          <GroupedSelect
+          <PlaceCell
             label={`What ${d.chose} concerns`}
-            value={d.about ?? ''}
-            groups={[
-              { title: '', choices: [{ value: '', words: 'the whole saber' }] },
-              ...placesOfOrder({ ...order, sabers: [saber] }),
-            ]}
-            onCommit={(v) => set((x) => void (v ? (x.about = v as Ref) : delete x.about))}
+            value={d.about}
+            none="the whole saber"
+            onCommit={(v) => set((x) => void (v ? (x.about = v) : delete x.about))}
           />
         </Labelled>
         <Labelled label="by">

@@ -1,10 +1,10 @@
-import { LOSS_KINDS, type Loss, type Ref } from '@nubrin/core/record'
+import { LOSS_KINDS, type Loss } from '@nubrin/core/record'
 import { freshId, todayIso } from '../../data'
-import { AddLine, DateCell, GroupedSelect, RemoveButton, SelectCell, setText, TextCell } from '../../kit'
-import { useEditSaber, useEditThing, useOrder, useRemove, useSaber } from '../../store/commission'
+import { AddLine, DateCell, RemoveButton, SelectCell, setText, TextCell } from '../../kit'
+import { useEditSaber, useEditThing, useRemove, useSaber } from '../../store/commission'
 import { MoneyCell } from '../../things/Money'
 import { Notes } from '../../things/Notes'
-import { placesOfOrder } from '../../things/places'
+import { PlaceCell } from '../../things/PlaceCell'
 
 /** Parts that were spoilt, made again or replaced: why, by whom, at what cost, and whether the client knows. */
 export function Losses() {
@@ -30,7 +30,6 @@ export function Losses() {
 }
 
 function LossRow({ loss: x }: { loss: Loss }) {
-  const order = useOrder()
   const saber = useSaber()
   const edit = useEditThing('losses')
   const remove = useRemove()
@@ -77,14 +76,11 @@ function LossRow({ loss: x }: { loss: Loss }) {
           value={x.toldOn}
           onCommit={(v) => set((y) => setText(y, 'toldOn', v ?? ''))}
         />
-        <GroupedSelect
+        <PlaceCell
           label={`What ${x.what} belongs to`}
-          value={x.about ?? ''}
-          groups={[
-            { title: '', choices: [{ value: '', words: 'of which thing' }] },
-            ...placesOfOrder({ ...order, sabers: [saber] }),
-          ]}
-          onCommit={(v) => set((y) => void (v ? (y.about = v as Ref) : delete y.about))}
+          value={x.about}
+          none="of which thing"
+          onCommit={(v) => set((y) => void (v ? (y.about = v) : delete y.about))}
         />
       </div>
       <Notes of={x} what={x.what} onEdit={set} />

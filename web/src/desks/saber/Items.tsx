@@ -1,19 +1,9 @@
-import { ITEM_ROLES, type Item, KINDS, kindRule, type PartKind, type Ref } from '@nubrin/core/record'
+import { ITEM_ROLES, type Item, KINDS, kindRule, type PartKind } from '@nubrin/core/record'
 import { freshId } from '../../data'
-import {
-  AddLine,
-  CheckBox,
-  CountCell,
-  GroupedSelect,
-  Labelled,
-  RemoveButton,
-  SelectCell,
-  setText,
-  TextCell,
-} from '../../kit'
-import { useEditSaber, useEditThing, useOrder, useRemove, useSaber } from '../../store/commission'
+import { AddLine, CheckBox, CountCell, Labelled, RemoveButton, SelectCell, setText, TextCell } from '../../kit'
+import { useEditSaber, useEditThing, useRemove, useSaber } from '../../store/commission'
 import { Notes } from '../../things/Notes'
-import { placesOfOrder } from '../../things/places'
+import { PlaceCell } from '../../things/PlaceCell'
 import { SuppliedCell } from '../../things/Supplied'
 
 const ROLE_WORDS = { accessory: 'goes with', alternative: 'stands in for', spare: 'spare of' }
@@ -43,8 +33,6 @@ export function Items() {
 }
 
 function ItemRow({ item: x }: { item: Item }) {
-  const order = useOrder()
-  const saber = useSaber()
   const edit = useEditThing('items')
   const remove = useRemove()
   const set = (run: (y: Item) => void) => edit('what goes with it', x.id, run)
@@ -70,14 +58,11 @@ function ItemRow({ item: x }: { item: Item }) {
           words={(v) => ROLE_WORDS[v]}
           onCommit={(v) => set((y) => void (y.role = v))}
         />
-        <GroupedSelect
+        <PlaceCell
           label={`What ${x.what} goes with`}
-          value={x.of ?? ''}
-          groups={[
-            { title: '', choices: [{ value: '', words: 'the whole saber' }] },
-            ...placesOfOrder({ ...order, sabers: [saber] }),
-          ]}
-          onCommit={(v) => set((y) => void (v ? (y.of = v as Ref) : delete y.of))}
+          value={x.of}
+          none="the whole saber"
+          onCommit={(v) => set((y) => void (v ? (y.of = v) : delete y.of))}
         />
         <SuppliedCell
           of={x as { supplied?: Item['supplied'] }}
