@@ -40,6 +40,8 @@ await build()
 const data = mkdtempSync(join(tmpdir(), 'nubrin-attack-'))
 /** Another data folder, on a disk of its own that is soon full. */
 const SMALL_DISK = '420m'
+/** What the server keeps free of it. */
+const KEPT_FREE = 48 * 1024 * 1024
 const tight = mkdtempSync(join(tmpdir(), 'nubrin-tight-'))
 let home = data
 let db
@@ -359,7 +361,7 @@ const rounds = {
         return s.bavail * s.bsize
       }
       const filler = join(tight, 'filler')
-      writeFileSync(filler, Buffer.alloc(Math.max(0, free() - 3_000_000 * (1 + nat(2)))))
+      writeFileSync(filler, Buffer.alloc(Math.max(0, free() - KEPT_FREE - 3_000_000 * (1 + nat(2)))))
       const edits = []
       let { revision: base } = (await ask('GET', '/commissions/reed-warden')).json()
       const refused = { edits: 0, photos: 0 }
@@ -384,7 +386,10 @@ const rounds = {
         if (photo.status === 507) refused.photos++
         else if (photo.status !== 201 && photo.status !== 200)
           note(`a full disk: a photo is answered ${photo.status} ${photo.text.slice(0, 120)}`)
-        if (free() > 40_000) writeFileSync(filler, Buffer.alloc(40_000), { flag: 'a' })
+        // Others fill it too, to its very end once nothing is taken any more.
+        const left = free()
+        const more = refused.edits && refused.photos ? left : 40_000
+        if (left > 40_000) writeFileSync(filler, Buffer.alloc(more), { flag: 'a' })
         if ((await ask('GET', '/commissions/reed-warden')).status !== 200) note('a full disk: reading stops')
       }
       if (!refused.photos || !refused.edits)

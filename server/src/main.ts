@@ -11,6 +11,7 @@ import { allow, migrate, wipe } from './db/migrations'
 import { connect, type Tables, tables } from './db/models'
 import { transact } from './db/transact'
 import { createApp } from './http/app'
+import { Disk } from './http/disk'
 import { newId, secret } from './ids'
 import { FolderFiles } from './media/files'
 import { invite } from './people/team'
@@ -37,10 +38,11 @@ async function main() {
   const script = join(here, 'worker.js')
   const work = new ThreadWork(script)
   const rules = createHash('sha256').update(readFileSync(script)).digest('hex').slice(0, 40)
-  const pegs = new Pegs(db, work, rules)
+  const disk = new Disk(config.dataFolder)
+  const pegs = new Pegs(db, work, rules, disk)
 
   const server = createServer(
-    createApp({ config, db, store, files, work, pegs, cookieSecret: cookieSecret(config.dataFolder), log }),
+    createApp({ config, db, store, files, work, pegs, disk, cookieSecret: cookieSecret(config.dataFolder), log }),
   )
   server.requestTimeout = 120_000
   server.headersTimeout = 20_000

@@ -25,6 +25,7 @@ import type { Pegs } from '../rack/pegs'
 import { rackRoutes } from '../rack/routes'
 import { shelfRoutes } from '../shelf/routes'
 import type { Work } from '../work/kinds'
+import { type Disk, roomToWrite } from './disk'
 import { healthOf } from './health'
 import { isLoopback, knownHost, readablePath, verifyDepth } from './limits'
 import { requestLog } from './log'
@@ -39,12 +40,13 @@ export interface Parts {
   files: Files
   work: Work
   pegs: Pegs
+  disk: Disk
   cookieSecret: string
   log: Logger
 }
 
 /** The whole server: API under /api, the built interface everywhere else. */
-export function createApp({ config, db, store, files, work, pegs, cookieSecret, log }: Parts): Express {
+export function createApp({ config, db, store, files, work, pegs, disk, cookieSecret, log }: Parts): Express {
   const library = new Library(db, files)
   const pdfs = new Pdfs(work)
   const app = express()
@@ -78,6 +80,7 @@ export function createApp({ config, db, store, files, work, pegs, cookieSecret, 
     res.set('Cache-Control', 'private, no-store')
     next()
   })
+  api.use(roomToWrite(disk))
   api.use(express.json({ limit: '3mb', verify: verifyDepth }))
   serve(api, API.health, async ({ res }) => {
     const health = await healthOf(db, config.dataFolder)

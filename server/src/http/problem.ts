@@ -43,6 +43,9 @@ export function send(res: Response, p: HttpProblem): void {
     })
 }
 
+export const diskFull = () =>
+  new HttpProblem(507, 'disk', 'The server’s disk is full; nothing was saved. Make room, then send it again.')
+
 /** What an error says of itself, and what is wrapped in it. */
 interface Wrapped {
   name?: string
@@ -113,11 +116,7 @@ export const onError =
         res,
         new HttpProblem(503, 'database', 'The database does not answer just now. Send it again in a moment.'),
       )
-    if (isFull(error))
-      return send(
-        res,
-        new HttpProblem(507, 'disk', 'The server’s disk is full; nothing was saved. Make room, then send it again.'),
-      )
+    if (isFull(error)) return send(res, diskFull())
     if (e.status && e.status >= 400 && e.status < 500)
       return send(res, new HttpProblem(e.status, e.type ?? 'request', 'The request cannot be read.'))
     log(error, String(res.getHeader('x-request-id') ?? ''))

@@ -4,6 +4,7 @@ import { LRUCache } from 'lru-cache'
 import { Op, QueryTypes, type Transaction } from 'sequelize'
 import { searchText } from '../commissions/rows'
 import type { CommissionRow, Tables } from '../db/models'
+import type { Disk } from '../http/disk'
 import { today } from '../ids'
 import type { Work } from '../work/kinds'
 
@@ -51,6 +52,7 @@ export class Pegs {
     private readonly db: Tables,
     private readonly work: Work,
     private readonly rules: string,
+    private readonly disk: Disk,
   ) {
     const changed = (options: { transaction?: Transaction | null }) => {
       const forget = () => {
@@ -81,8 +83,12 @@ export class Pegs {
     })
   }
 
-  /** Judges the named commissions and keeps what came out; one that cannot be judged hangs there and says so. */
-  private async refresh(ids: readonly string[], day: string): Promise<void> {
+  /**
+   * Judges the named commissions and keeps what came out, where the disk has room; one that cannot be judged hangs there and
+   * says so. What was judged, by id.
+   */
+  private async refresh(ids: readonly string[], day: string): Promise<Map<string, string>> {
+    const judged = new Map<string, string>()
     for (let i = 0; i < ids.length; i += BATCH) {
       const rows = await this.db.commissions.findAll({
         where: { id: ids.slice(i, i + BATCH) },
@@ -90,15 +96,18 @@ export class Pegs {
       })
       const records = rows.map((r) => lift(r.record) as Commission)
       const pegs = await this.work.run('pegs', { records, today: day })
+      for (const [k, row] of rows.entries()) judged.set(row.id, JSON.stringify(pegs[k]))
+      if (!(await this.disk.hasRoom())) continue
       for (const [k, row] of rows.entries())
         await this.db.sequelize.query(
           'UPDATE commissions SET peg = ?, peg_revision = ?, peg_on = ?, peg_rules = ?, search = COALESCE(search, ?) WHERE id = ?',
           {
-            replacements: [JSON.stringify(pegs[k]), row.revision, day, this.rules, searchText(records[k]!), row.id],
+            replacements: [judged.get(row.id), row.revision, day, this.rules, searchText(records[k]!), row.id],
             type: QueryTypes.UPDATE,
           },
         )
     }
+    return judged
   }
 
   /** The rows of a page as they are shown, as a JSON list, judged first where they have to be. */
@@ -107,8 +116,10 @@ export class Pegs {
     const stale = rows.filter((r) => !this.fresh(r, day)).map((r) => r.id)
     let now = rows
     if (stale.length) {
-      await this.refresh(stale, day)
-      const by = new Map((await this.rows('id IN (?)', [stale])).map((r) => [r.id, r]))
+      const judged = await this.refresh(stale, day)
+      const by = new Map(
+        (await this.rows('id IN (?)', [stale])).map((r) => [r.id, { ...r, peg: judged.get(r.id) ?? r.peg }]),
+      )
       now = rows.map((r) => by.get(r.id) ?? r)
     }
     const own = (r: Row) =>
@@ -179,6 +190,7 @@ export class Pegs {
 
   /** Brings some of what is out of date up to date; says whether there may be more. Run now and then, by a timer. */
   async sweep(): Promise<boolean> {
+    if (!(await this.disk.hasRoom())) return false
     const day = today()
     const rows = await this.db.commissions.findAll({
       where: {
