@@ -1,6 +1,6 @@
 export { DEEPEST_JSON, nestedDeeper } from '../record/depth'
 export { readCommission, readDocument, writeCommission } from '../record/document'
-export { type Checked, explain, makeAjv, validateCommission } from '../record/validate'
+export { type Checked, explain, makeAjv, validateChange, validateCommission } from '../record/validate'
 export { lift } from '../record/versions/lift'
 export { type EarlierRow, type EarlierRows, MOST_EARLIER, readEarlierCsv } from './earlier'
 export {

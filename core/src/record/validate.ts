@@ -1,5 +1,6 @@
 import Ajv, { type ErrorObject, type ValidateFunction } from 'ajv'
 import { Commission, FORMAT, FORMAT_VERSION } from './commission'
+import { differing } from './differing'
 import { isObject } from './plan'
 import type { Problem } from './problem'
 import { THINGS } from './ref'
@@ -69,7 +70,8 @@ export const makeAjv = () => {
     errorsText: (errors: ErrorObject[] | null | undefined) => ajv.errorsText(errors),
   }
 }
-const check = makeAjv().compile<Commission>(Commission)
+const ajv = makeAjv()
+const check = ajv.compile<Commission>(Commission)
 
 export type Checked = { ok: true; record: Commission } | { ok: false; problems: Problem[] }
 
@@ -90,6 +92,28 @@ export function validateCommission(input: unknown): Checked {
   if (!check(input)) return { ok: false, problems: explain(check.errors ?? []) }
   const problems = [...unwritable(input), ...integrity(input)]
   return problems.length ? { ok: false, problems: problems.slice(0, 40) } : { ok: true, record: input }
+}
+
+/**
+ * The same judgement of a record that came out of a valid one by a change: only what differs is held against its part of the
+ * schema, and identities and references are gone through only where some of them may have changed. What is not the very same
+ * value counts as changed, so `after` should share with `before` what it has in common; if it shares nothing, all is looked at.
+ */
+export function validateChange(before: Commission, after: unknown): Checked {
+  if (!isObject(after) || after.format !== before.format || after.version !== before.version)
+    return validateCommission(after)
+  const { parts, identities } = differing(Commission, before, after)
+  const wrong = parts.flatMap(({ path, schema, value }) => {
+    const valid = ajv.compile(schema)
+    return valid(value) ? [] : explain(valid.errors ?? []).map((p) => ({ ...p, path: path + p.path }))
+  })
+  if (wrong.length) return { ok: false, problems: wrong.slice(0, 40) }
+  const record = after as unknown as Commission
+  const problems = [
+    ...parts.flatMap(({ path, value }) => unwritable(value, path)),
+    ...(identities ? integrity(record) : []),
+  ]
+  return problems.length ? { ok: false, problems: problems.slice(0, 40) } : { ok: true, record }
 }
 
 const refuse = (path: string, rule: string, message: string, got?: string): Checked => ({

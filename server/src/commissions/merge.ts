@@ -1,4 +1,4 @@
-import { validateCommission } from '@nubrin/core/import'
+import { validateChange } from '@nubrin/core/import'
 import type { Commission } from '@nubrin/core/record'
 import { applyOps, type Op, rebaseOps, touches } from '@nubrin/core/record/ops'
 import { Conflict, Invalid } from '../http/problem'
@@ -43,7 +43,7 @@ export function merge(
     throw new Invalid('The change does not apply to this record.', [
       { path: applied.op.at, rule: applied.why, message: WHY[applied.why] },
     ])
-  const checked = validateCommission(applied.value)
+  const checked = validateChange(record, applied.value)
   if (!checked.ok) throw new Invalid('The change would make the record invalid; nothing was saved.', checked.problems)
   if (checked.record.id !== record.id)
     throw new Invalid('The id of a commission cannot be changed.', [

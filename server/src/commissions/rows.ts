@@ -58,6 +58,14 @@ function rowsOf(r: Commission): Record<Projected, Row[]> {
 }
 
 const MOST_SEARCHED = 60_000
+/** Words as they are kept to be found: small letters without accents, a space before each. */
+export const foundAs = (text: string): string =>
+  ` ${text
+    .normalize('NFKD')
+    .replace(/\p{M}+/gu, '')
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}]+/gu, ' ')}`.slice(0, MOST_SEARCHED)
+
 /** The words by which a commission is found: names, parts and lots, wishes, notes. */
 export function searchText(r: Commission): string {
   const words = [
@@ -77,10 +85,7 @@ export function searchText(r: Commission): string {
       ...s.fixes.flatMap((f) => [f.fix, f.cause]),
     ]),
   ]
-  return words
-    .filter((w) => w)
-    .join('\n')
-    .slice(0, MOST_SEARCHED)
+  return foundAs(words.filter((w) => w).join(' '))
 }
 
 /** Writes the rows that differ between a record as it was and as it is, and no others. */

@@ -11,8 +11,9 @@ import { merge } from './merge'
 import { project, searchText } from './rows'
 import type { Alongside, Changed, Commissions, Made, Maker, Revised, Saved } from './store'
 
+type KeptRow = Pick<CommissionRow, 'id' | 'clientId' | 'revision' | 'record' | 'savedAt' | 'savedBy'>
 /** A stored record as this version of the format has it; it is rewritten with the next save. */
-const savedOf = (row: CommissionRow): Saved => ({
+const savedOf = (row: KeptRow): Saved => ({
   record: lift(row.record) as Commission,
   revision: row.revision,
   savedAt: row.savedAt.toISOString(),
@@ -96,13 +97,7 @@ export class SqlCommissions implements Commissions {
 
   async change(who: Maker, id: string, base: number, ops: readonly Op[], change?: string): Promise<Changed> {
     return this.transact(async (transaction) => {
-      const row = await this.db.commissions.findOne({
-        where: { id, shopId: who.shopId, archivedAt: null },
-        attributes: [...KEPT],
-        transaction,
-        lock: transaction.LOCK.UPDATE,
-      })
-      if (!row) throw gone(id)
+      const row = await this.locked(who.shopId, id, transaction)
       const now = savedOf(row)
       const since = row.revision === base ? [] : await this.between(id, base, transaction)
       // Sent again after a lost reply: it is there already.
@@ -117,7 +112,7 @@ export class SqlCommissions implements Commissions {
       const savedAt = new Date()
       const revision = row.revision + 1
       // Written as it is: comparing two whole records first would cost more than writing one.
-      const next = { ...columns(record), clientId, record, revision, savedAt, savedBy: who.name }
+      const next = { ...renewed(now.record, record), clientId, record, revision, savedAt, savedBy: who.name }
       await this.db.commissions.update(next, { where: { id }, transaction })
       await project(this.db, now.record, record, transaction)
       const line = { revision, at: savedAt, ops: merged.ops, change }
@@ -180,16 +175,31 @@ export class SqlCommissions implements Commissions {
     return rows.map(revisedOf)
   }
 
-  private note(
+  /** The row of a commission, nobody else's until the transaction ends. Plain SQL, as it is asked for with each word saved. */
+  private async locked(shopId: string, id: string, transaction: Transaction): Promise<KeptRow> {
+    const [row] = await this.db.sequelize.query<KeptRow>(
+      'SELECT id, client_id AS clientId, revision, record, saved_at AS savedAt, saved_by AS savedBy FROM commissions WHERE id = ? AND shop_id = ? AND archived_at IS NULL FOR UPDATE',
+      { replacements: [id, shopId], type: QueryTypes.SELECT, transaction },
+    )
+    if (!row) throw gone(id)
+    // The driver hands JSON columns back as text on some servers and parsed on others.
+    return { ...row, record: typeof row.record === 'string' ? JSON.parse(row.record) : row.record }
+  }
+
+  private async note(
     who: Maker,
     commissionId: string,
     line: { revision: number; at: Date; ops: Op[]; change?: string | undefined },
     transaction: Transaction,
   ) {
     const { revision, at, ops, change } = line
-    return this.db.history.create(
-      { commissionId, revision, userId: who.id, by: who.name, at, ops, changeId: change ?? null } as never,
-      { transaction },
+    await this.db.sequelize.query(
+      'INSERT INTO history (commission_id, revision, user_id, `by`, at, ops, change_id) VALUES (?, ?, ?, ?, ?, ?, ?)',
+      {
+        replacements: [commissionId, revision, who.id, who.name, at, JSON.stringify(ops), change ?? null],
+        type: QueryTypes.INSERT,
+        transaction,
+      },
     )
   }
 }
@@ -204,3 +214,9 @@ const columns = (r: Commission) => ({
   deadline: r.deadline ?? null,
   shipped: r.shipped ?? null,
 })
+
+/** Of these columns, those that a change has changed: the words of a search cost as much to write as a record. */
+function renewed(before: Commission, after: Commission): Partial<ReturnType<typeof columns>> {
+  const [was, is] = [columns(before), columns(after)]
+  return Object.fromEntries(Object.entries(is).filter(([k, v]) => was[k as keyof typeof was] !== v))
+}

@@ -58,6 +58,13 @@ const MIGRATIONS: { name: string; up: string[] }[] = [
       'CREATE TABLE IF NOT EXISTS erasures (id VARCHAR(48) PRIMARY KEY, shop_id VARCHAR(48) NOT NULL, commission_ids LONGTEXT NOT NULL CHECK (JSON_VALID(commission_ids)), at DATETIME(3) NOT NULL, `by` VARCHAR(120) NOT NULL, why VARCHAR(300) NOT NULL, CONSTRAINT erasures_shop FOREIGN KEY (shop_id) REFERENCES shops(id))',
     ],
   },
+  {
+    name: '004-words-one-space-apart',
+    up: [
+      // So that the beginning of a word is found without the index of words, too. Accents go as each commission is judged anew.
+      "UPDATE commissions SET search = CONCAT(' ', LOWER(REGEXP_REPLACE(search, '[^\\\\p{L}\\\\p{N}]+', ' '))) WHERE search IS NOT NULL",
+    ],
+  },
 ]
 
 /**
