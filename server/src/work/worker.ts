@@ -1,8 +1,12 @@
+import os from 'node:os'
 import { move, transferableSymbol, valueSymbol } from 'piscina'
 import { HttpProblem } from '../http/problem'
 import { JOBS } from './jobs'
 import type { Answer, JobName } from './kinds'
 import { owned } from './owned'
+
+// What takes long gives way to what is short. On Linux this is the thread's own; elsewhere it would slow the whole process.
+if (process.platform === 'linux') os.setPriority(0, os.constants.priority.PRIORITY_LOW)
 
 export default async function work({ name, ask }: { name: JobName; ask: unknown }) {
   try {
