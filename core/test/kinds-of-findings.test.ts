@@ -14,7 +14,8 @@ const says = (check: string, change: Mutation) => {
   return judgeCommission(c, TODAY).filter((f) => f.check === check)
 }
 /** Each way a check speaks, with the figures worked by hand. */
-const SPEAKS: [check: string, what: string, change: Mutation, level: Level, title: RegExp, detail: RegExp][] = [
+type Way = [check: string, what: string, change: Mutation, level: Level, title: RegExp, detail: RegExp]
+const SPEAKS: Way[] = [
   ['unmeasured', 'no section at all', (s) => void (s.hilt.sections = []), 'caution', /^No hilt yet$/, /empty/],
   [
     'boreWall',
@@ -40,6 +41,16 @@ const SPEAKS: [check: string, what: string, change: Mutation, level: Level, titl
     /thread hex nine\?$/,
     /^Not a thread/,
   ],
+  ...(['believed', 'assumed'] as const).map(
+    (source): Way => [
+      'recalled',
+      `a length that is only ${source}`,
+      (s) => void Object.assign(s.hilt.sections[1]!.length, { value: 140, source }),
+      'caution',
+      new RegExp(`^grip: only ${source}$`),
+      /^length about 140 mm\. /,
+    ],
+  ),
   [
     'bladeHeld',
     'held by a screw that must not be touched',

@@ -4,6 +4,7 @@ import {
   bundleDiameter,
   type CrossSection,
   crossSectionAt,
+  cutting,
   type FreeCircle,
   freeCircle,
   inArm,
@@ -202,8 +203,11 @@ function bundleOf(parts: readonly { count: number; wireMm: number }[]): number {
  */
 export function wireRoom(saber: Saber, x: number): WireRoom | undefined {
   const slice = crossSectionAt(saber, x)
-  if (!slice) return undefined
-  const { list, unplaced } = conductorsOf(saber)
+  return slice && roomIn(saber, slice, conductorsOf(saber))
+}
+
+function roomIn(saber: Saber, slice: CrossSection, { list, unplaced }: ReturnType<typeof conductorsOf>): WireRoom {
+  const { x } = slice
   const needs = unplaced.map((n) => `where ${n} sits`)
   const gauges = gaugesAt(saber, list, x, needs)
   const bundleMm = bundleOf(gauges)
@@ -254,36 +258,58 @@ const fills = (s: CrossSection) =>
 
 /** The first cut from the pommel at which the wires do not pass even singly; undefined when they pass everywhere. */
 export function wiresBlocked(saber: Saber): WireRoom | undefined {
-  const { list } = conductorsOf(saber)
-  const seen = new Set<string>()
-  for (const x of cutsOf(saber, list)) {
-    const slice = crossSectionAt(saber, x)
+  const leads = conductorsOf(saber)
+  const cut = cutting(saber)
+  for (const x of cutsOf(saber, leads.list)) {
+    const slice = cut(x)
     if (!slice || fills(slice)) continue
-    const gauges = gaugesAt(saber, list, x, [])
+    const gauges = gaugesAt(saber, leads.list, x, [])
     // The same things with the same wires round them need no second look.
-    const key = [slice.free, ...slice.lying.map((l) => l.ref), ...gauges.map((g) => g.count)].join('|')
-    if (seen.has(key)) continue
-    seen.add(key)
-    const bundle = bundleOf(gauges)
-    if (!bundle || 2 * roughlyFree(slice) >= bundle) continue
-    const wires = singly(gauges)
-    if (layWires(slice, wires, 0.5).length === wires.length) continue
-    const w = wireRoom(saber, x)
-    if (w?.goes === 'no') return w
+    const key = contentOf(slice, gauges)
+    if (PASSED.has(key)) continue
+    if (!passes(slice, gauges)) {
+      const w = roomIn(saber, slice, leads)
+      if (w.goes === 'no') return w
+    }
+    if (PASSED.size >= MOST_PASSED) PASSED.clear()
+    PASSED.add(key)
   }
   return undefined
+}
+
+/** Cuts, by all that counts in them, through which the wires were found to pass: each edit asks for most of them again. */
+const PASSED = new Set<string>()
+const MOST_PASSED = 2000
+const contentOf = (s: CrossSection, gauges: WireRoom['gauges']) =>
+  [
+    s.free,
+    ...s.lying.map((l) =>
+      l.shape === 'circle' ? `${l.x},${l.y},${l.r},${l.hole}` : `${l.x},${l.y},${l.w},${l.h},${l.turn}`,
+    ),
+    ...gauges.map((g) => `${g.count}×${g.wireMm}`),
+  ].join('|')
+
+/** Whether wires pass by what is cheap to find: in a bundle where a coarse lattice is free, or laid singly on one, then on a finer one. */
+function passes(slice: CrossSection, gauges: WireRoom['gauges']): boolean {
+  const bundle = bundleOf(gauges)
+  if (!bundle || 2 * roughlyFree(slice) >= bundle) return true
+  const wires = singly(gauges)
+  return [1, 0.5].some((step) => layWires(slice, wires, step).length === wires.length)
 }
 
 const singly = (gauges: WireRoom['gauges']) => gauges.flatMap((g) => new Array<number>(g.count).fill(g.wireMm))
 
 /** The cut at which a bundle of all wires has least room; undefined without wires. */
 export function tightestWires(saber: Saber): WireRoom | undefined {
-  const { list } = conductorsOf(saber)
+  const leads = conductorsOf(saber)
+  const cut = cutting(saber)
   let worst: WireRoom | undefined
   const rank = { no: 0, singly: 1, two: 2, one: 3 }
-  for (const x of cutsOf(saber, list)) {
-    const w = wireRoom(saber, x)
-    if (!w?.gauges.length || fills(w.section)) continue
+  for (const x of cutsOf(saber, leads.list)) {
+    const slice = cut(x)
+    if (!slice || fills(slice)) continue
+    const w = roomIn(saber, slice, leads)
+    if (!w.gauges.length) continue
     if (!worst || rank[w.goes] < rank[worst.goes] || (w.goes === worst.goes && w.spareMm < worst.spareMm)) worst = w
   }
   return worst

@@ -1,8 +1,8 @@
 import { known } from '../facts'
 import { type FittedPart, kindRule, type Ref, refTo, type Saber } from '../record'
 import { inWall } from './cavity'
-import { boreAt, layOut, outerAt, spanOf } from './hilt'
-import { chassisWall, freeAt, lieOf } from './placing'
+import { boreAt, type HiltShape, layOut, outerAt, spanOf } from './hilt'
+import { chassisWall, freeAt, type Lie, lieOf } from './placing'
 
 // The wire checks probe tens of thousands of points; the functions are bound once.
 const { abs, cos, floor, max, min, PI, sin, sqrt } = Math
@@ -52,8 +52,21 @@ export interface CrossSection {
 /**
  * What a cut across the hilt at x shows, each part lying where `lieOf` says that it lies. Undefined off the hilt.
  */
-export function crossSectionAt(saber: Saber, x: number): CrossSection | undefined {
+export const crossSectionAt = (saber: Saber, x: number): CrossSection | undefined => cutting(saber)(x)
+
+/** Cuts one saber at many places: what does not depend on the place is asked for once. The saber must stay as it is meanwhile. */
+export function cutting(saber: Saber): (x: number) => CrossSection | undefined {
   const shape = layOut(saber.hilt)
+  const lies = new Map<FittedPart, Lie>()
+  const lie = (p: FittedPart) => {
+    const known = lies.get(p) ?? lieOf(saber, p, shape)
+    lies.set(p, known)
+    return known
+  }
+  return (x) => cutAt(saber, x, shape, lie)
+}
+
+function cutAt(saber: Saber, x: number, shape: HiltShape, lie: (p: FittedPart) => Lie): CrossSection | undefined {
   const [outer, bore] = [outerAt(shape, x), boreAt(shape, x)]
   if (outer === undefined || bore === undefined) return undefined
   const clearance = known(saber.hilt.clearance) ?? 0
@@ -72,7 +85,7 @@ export function crossSectionAt(saber: Saber, x: number): CrossSection | undefine
   })
   // What hangs in the wall comes first, beneath the rest.
   const lying = [...here.filter(inWall), ...here.filter((p) => !inWall(p))].flatMap((p): Lying[] => {
-    const { height: y, aside: x, turn } = lieOf(saber, p, shape)
+    const { height: y, aside: x, turn } = lie(p)
     const base = { ref: refTo('part', p.id), name: p.name, kind: p.kind, x }
     const [d, w, h] = [known(p.specs.diameter), known(p.specs.width), known(p.specs.height)]
     if (d !== undefined && !inWall(p)) {
@@ -96,15 +109,18 @@ function distance(s: CrossSection, x: number, y: number): number {
   let d = s.free - sqrt(x * x + y * y)
   for (const l of s.lying) {
     if (l.shape === 'circle') {
-      const [dx, dy] = [x - l.x, y - l.y]
+      const dx = x - l.x
+      const dy = y - l.y
       const from = sqrt(dx * dx + dy * dy)
       d = min(d, l.hole === undefined ? from - l.r : max(from - l.r, l.hole - from))
       continue
     }
-    const [c, n] = l.turn ? [cos((l.turn * PI) / 180), sin((l.turn * PI) / 180)] : [1, 0]
+    const c = l.turn ? cos((l.turn * PI) / 180) : 1
+    const n = l.turn ? sin((l.turn * PI) / 180) : 0
     const qx = abs(x * c - y * n - l.x) - l.w / 2
     const qy = abs(x * n + y * c - l.y) - l.h / 2
-    const [ox, oy] = [max(qx, 0), max(qy, 0)]
+    const ox = max(qx, 0)
+    const oy = max(qy, 0)
     d = min(d, sqrt(ox * ox + oy * oy) + min(max(qx, qy), 0))
   }
   return d

@@ -20,6 +20,7 @@ export {
 export {
   type CrossSection,
   crossSectionAt,
+  cutting,
   type FreeCircle,
   freeCircle,
   type Lying,

@@ -13,17 +13,17 @@ interface Unsure {
   values: Value[]
 }
 /** Statements nobody stands behind any more, by what they are called. */
-const CODES = { recalled: 'fromMemory', believed: 'believed' } as const
+const CODES = { recalled: 'fromMemory', believed: 'believed', assumed: 'assumed' } as const
 type Doubtful = keyof typeof CODES
 const doubtful = (s: Source): s is Doubtful => s in CODES
 
 const said = (p: Unsure) => p.values.map((v) => `${keyWords(v.field)} about ${saidText(v.value, v.unit)}`).join(', ')
 
-export const recalled = check<{ fromMemory: Unsure; believed: Unsure }>({
+export const recalled = check<{ fromMemory: Unsure; believed: Unsure; assumed: Unsure }>({
   id: 'recalled',
   station: 'hilt',
   scope: 'saber',
-  rule: 'What is remembered or believed prints as "about" until somebody has made sure.',
+  rule: 'What is remembered, believed or assumed prints as "about" until somebody has made sure.',
   source: 'house rule: facts know where they come from',
   reads: ALL_FACTS,
   run: ({ facts }) => {
@@ -58,6 +58,11 @@ export const recalled = check<{ fromMemory: Unsure; believed: Unsure }>({
       title: `${p.owner}: only believed`,
       detail: `${said(p)}. It prints as what is believed.`,
       remedy: 'Find out, or leave it so; the client reads that nobody is sure.',
+    }),
+    assumed: (p) => ({
+      title: `${p.owner}: only assumed`,
+      detail: `${said(p)}. Nothing stands behind it yet; it prints as assumed.`,
+      remedy: 'Measure it, read it off a datasheet, or ask the client.',
     }),
   },
 })
