@@ -344,10 +344,12 @@ describe('fields of other stations that are new', () => {
     await press(`More on ${what}`)
     await choose(`Setup of ${what}`, 'with the plug')
     await put(`Why ${what} is not possible`, 'the meter is away')
+    await put(`Why ${what} is left out`, 'the client saw it')
     await put(`Note for the client on ${what}`, 'measured cold')
     await put(`Shop note on ${what}`, 'again in spring')
     expect(saber().tests[0]).toMatchObject({
       ...{ setup: 'plug', notPossible: 'the meter is away', note: 'measured cold', shopNote: 'again in spring' },
+      waived: { why: 'the client saw it', who: expect.any(String), on: expect.stringMatching(/^\d{4}-\d\d-\d\d$/) },
     })
     const { on } = saber().fixes[0]!
     await put(`fault as reported, ${on}`, 'goes dark')

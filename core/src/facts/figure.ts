@@ -27,6 +27,11 @@ export interface Figure {
   about: boolean
 }
 
+/** The facts a figure was computed from, its own and those of the figures in it; kept beside it, since it is data that travels. */
+const USED = new WeakMap<Figure, readonly NumberFact[]>()
+/** The facts behind a computed value, each once; none for what could not be computed, or was made elsewhere. */
+export const factsBehind = (c: Calculated): readonly NumberFact[] => (c.ok ? (USED.get(c) ?? []) : [])
+
 /** Not calculable: what is missing, in words, and where to enter it. */
 export interface Missing {
   ok: false
@@ -41,6 +46,7 @@ export type Calculated = Figure | Missing
 export class Gather {
   readonly inputs: FigureInput[] = []
   readonly needs: { name: string; ref?: FigureRef }[] = []
+  private readonly used = new Set<NumberFact>()
 
   take(name: string, f: NumberFact | undefined, ref?: FigureRef): number {
     const v = known(f)
@@ -48,6 +54,7 @@ export class Gather {
       this.needs.push({ name, ...(ref ? { ref } : {}) })
       return Number.NaN
     }
+    this.used.add(f)
     this.inputs.push({ name, text: formatFact(f), about: printable(f) !== 'plain', ...(ref ? { ref } : {}) })
     return v
   }
@@ -63,6 +70,7 @@ export class Gather {
       this.needs.push(...c.needs)
       return Number.NaN
     }
+    for (const f of factsBehind(c)) this.used.add(f)
     this.inputs.push({ name, text: `${Number(c.value.toPrecision(4))} ${c.unit}`, about: c.about })
     return c.value
   }
@@ -75,7 +83,7 @@ export class Gather {
     if (this.needs.length) return { ok: false, needs: dedupe(this.needs) }
     const value = compute()
     if (!Number.isFinite(value)) return { ok: false, needs: [{ name: 'values that can be true together' }] }
-    return {
+    const figure: Figure = {
       ok: true,
       value,
       unit,
@@ -84,6 +92,8 @@ export class Gather {
       inputs: this.inputs,
       about: this.inputs.some((i) => i.about),
     }
+    USED.set(figure, [...this.used])
+    return figure
   }
 }
 

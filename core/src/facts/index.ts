@@ -22,6 +22,14 @@ export {
   UNSURE,
   unitOf,
 } from './fact'
-export { type Calculated, type Figure, type FigureInput, Gather, type Missing, missingText } from './figure'
+export {
+  type Calculated,
+  type Figure,
+  type FigureInput,
+  factsBehind,
+  Gather,
+  type Missing,
+  missingText,
+} from './figure'
 export { formatFact } from './print'
 export { correct, retract, sameReading, setAnew, settle, state } from './write'

@@ -28,6 +28,8 @@ export const Test = obj({
   setup: opt(oneOf(SETUPS)),
   /** Why it cannot be tried here. */
   notPossible: opt(Line),
+  /** Who let it be, and why; it is printed. */
+  waived: opt(obj({ who: Line, on: Day, why: Line })),
   readings: list(Reading, 400),
   ...noted,
 })

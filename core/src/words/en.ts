@@ -128,10 +128,15 @@ export const en: Readonly<Record<SayingCode, string>> = {
   'test.sleepCurrent': 'Current when asleep',
   'test.cutOff': 'Power cut while lit: everything goes dark',
   'test.cutOff.expect': 'dark at once, and wakes again',
+  'test.cutOffBy': 'Power cut while lit by {by}: everything goes dark',
+  'test.cellOut': 'Cell taken out while lit: everything goes dark',
+  'test.play': 'Play of {blade} in its socket, by feeler gauge',
+  'test.mass': 'Mass ready to hand, no blade',
+  'test.extend': 'Blade out in {preset}, by stopwatch',
   'test.litCurrent': 'Current lit in {preset}',
   'test.pull': 'Blade held in the {socket}: pull by hand',
   'test.pull.expect': 'does not move',
-  'test.pixels': 'Every pixel lights, {socket}',
+  'test.pixels': 'Every pixel lights, {socket}{borrowed, select, yes { (with a borrowed blade)} other {}}',
   'test.pixels.expect': 'red, green, blue and white without a gap',
   'test.preset': '{preset} plays and shows its colour',
   'test.preset.expect': 'right font, right colour',
@@ -215,7 +220,7 @@ export const en: Readonly<Record<SayingCode, string>> = {
   'chapter.tests': 'What was tested',
   'chapter.tests.head': '{column, select, test {Test} wanted {Wanted} found {Found} other {Verdict}}',
   'test.verdict':
-    '{standing, select, pass {passed} fail {failed} retest {to be repeated} notPossible {not possible here} other {not done}}',
+    '{standing, select, pass {passed} fail {failed} retest {to be repeated} notPossible {not possible here} waived {left out by choice} other {not done}}',
   'tests.none': 'Tests: not recorded.',
   'chapter.repairs.head':
     '{column, select, on {Repaired on} fault {As reported} cause {Cause} fix {Fix} other {Proof}}',
@@ -295,6 +300,7 @@ export const en: Readonly<Record<SayingCode, string>> = {
   'arrival.fault': 'fault: {fault}{why, select, yes {, left: {left}} other {}}',
   'test.what': '{what}{setup, select, plug { (with the plug)} blade { (with the blade)} opened { (opened)} other {}}',
   'test.notPossible': 'not possible here: {why}',
+  'test.waived': '{found}; left out by {who}, {on}: {why}',
   'repair.on': '{on}{known, select, yes { (reported {reported})} other {}}',
   'repair.fix': '{fix}{placed, select, yes { ({where})} other {}}',
   'repair.proof':

@@ -107,7 +107,12 @@ export interface Sayings {
   'test.litCurrent': { preset: Words }
   'test.pull': { socket: Words }
   'test.pull.expect': Record<never, never>
-  'test.pixels': { socket: Words }
+  'test.pixels': { socket: Words; borrowed: 'yes' | 'no' }
+  'test.cutOffBy': { by: Words }
+  'test.cellOut': Record<never, never>
+  'test.play': { blade: Words }
+  'test.mass': Record<never, never>
+  'test.extend': { preset: Words }
   'test.pixels.expect': Record<never, never>
   'test.preset': { preset: Words }
   'test.preset.expect': Record<never, never>
@@ -274,6 +279,7 @@ export interface Sayings {
   'arrival.fault': { fault: Words; left: Words; why: 'yes' | 'no' }
   'test.what': { what: Words; setup: Words }
   'test.notPossible': { why: Words }
+  'test.waived': { found: Words; who: Words; on: Words; why: Words }
   'repair.on': { on: Words; reported: Words; known: 'yes' | 'no' }
   'repair.fix': { fix: Words; where: Words; placed: 'yes' | 'no' }
   'repair.proof': { cycles: number; proved: 'yes' | 'no'; charge: Words; charged: 'yes' | 'no' }

@@ -25,6 +25,11 @@ function results(s: Saber): Block[] {
 }
 
 function found(t: Test): string {
+  const plain = shown(t)
+  return t.waived ? say('test.waived', { found: plain, ...t.waived }) : plain
+}
+
+function shown(t: Test): string {
   const last = latest(t)
   if (!last && t.notPossible) return say('test.notPossible', { why: t.notPossible })
   if (!last) return say('notRecorded')

@@ -1,22 +1,33 @@
-import type { Test } from '@nubrin/core/record'
+import { expectationOf } from '@nubrin/core/proof'
+import type { Saber, Test } from '@nubrin/core/record'
 import { formatNumber } from '@nubrin/core/units'
 import { scaleLinear } from 'd3'
+import { useMemo } from 'react'
 
-const [W, H] = [150, 16]
+const [W, H] = [150, 18]
 
-/** What was wanted as a band, every reading as a mark on it, the last one full: predicted beside measured. */
-export function LimitBar({ test: t }: { test: Test }) {
+/** What was wanted as a band, what is computed as a diamond, every reading as a mark, the last one full: predicted beside measured. */
+export function LimitBar({ saber, test: t }: { saber: Saber; test: Test }) {
+  const expected = useMemo(() => expectationOf(saber, t.key), [saber, t.key])
   const values = t.readings.flatMap((r) => (r.value === undefined ? [] : [r.value]))
-  const ends = [t.min, t.max, ...values].filter((v) => v !== undefined)
-  if (!values.length || ends.length < 2) return null
+  const ends = [t.min, t.max, expected?.value, ...values].filter((v) => v !== undefined)
+  if (ends.length < 2) return null
   const [lo, hi] = [Math.min(...ends), Math.max(...ends)]
   const room = (hi - lo) * 0.15 || Math.abs(hi) * 0.1 || 1
   const x = scaleLinear([lo - room, hi + room], [0, W])
-  const last = values.at(-1)!
-  const good = last >= (t.min ?? Number.NEGATIVE_INFINITY) && last <= (t.max ?? Number.POSITIVE_INFINITY)
-  const words = `${formatNumber(last)} ${t.unit ?? ''}, wanted ${t.min === undefined ? 'at most' : `from ${formatNumber(t.min)}`} ${t.max === undefined ? 'on' : `to ${formatNumber(t.max)}`}`
+  const last = values.at(-1)
+  const good =
+    last !== undefined && last >= (t.min ?? Number.NEGATIVE_INFINITY) && last <= (t.max ?? Number.POSITIVE_INFINITY)
+  const words = [
+    last === undefined ? 'no reading' : `${formatNumber(last)} ${t.unit ?? ''}`,
+    `wanted ${t.min === undefined ? 'at most' : `from ${formatNumber(t.min)}`} ${t.max === undefined ? 'on' : `to ${formatNumber(t.max)}`}`,
+    expected && `computed ${formatNumber(expected.value)} ± ${formatNumber(expected.plusMinus)} ${expected.unit}`,
+  ]
+    .filter(Boolean)
+    .join(', ')
   return (
     <svg width={W} height={H} role="img" aria-label={words} className="block">
+      <title>{words}</title>
       <line x1={0} x2={W} y1={H / 2} y2={H / 2} stroke="#d8cfbb" />
       <rect
         x={t.min === undefined ? 0 : x(t.min)}
@@ -25,6 +36,14 @@ export function LimitBar({ test: t }: { test: Test }) {
         height={6}
         fill="#d8cfbb"
       />
+      {expected ? (
+        <path
+          d={`M${x(expected.value)},${H / 2 - 5}l5,5l-5,5l-5,-5z`}
+          fill="#f7f2e6"
+          stroke="#8a6a2f"
+          strokeWidth={1.5}
+        />
+      ) : null}
       {t.readings.map((r, i) =>
         r.value === undefined ? null : (
           <line

@@ -1,5 +1,5 @@
 import { readReadings } from '@nubrin/core/import'
-import { judge } from '@nubrin/core/proof'
+import { instrumentLines, judge } from '@nubrin/core/proof'
 import { useState } from 'react'
 import { freshId } from '../../data'
 import { tell } from '../../kit'
@@ -47,9 +47,22 @@ export function PasteReadings() {
           {w}
         </p>
       ))}
-      <button type="button" className="btn mt-1" disabled={!text.trim()} onClick={take}>
-        take them
-      </button>
+      <div className="mt-1 flex gap-2">
+        <button type="button" className="btn" disabled={!text.trim()} onClick={take}>
+          take them
+        </button>
+        <button
+          type="button"
+          className="btn"
+          onClick={() => {
+            const lines = instrumentLines(saber, Date.now() % 1e9)
+            if (lines.length) setText([text.trim(), ...lines].filter(Boolean).join('\n'))
+            else tell('Nothing is left that meter, scale or gauge can show.')
+          }}
+        >
+          read meter, scale and gauge (simulated)
+        </button>
+      </div>
     </details>
   )
 }

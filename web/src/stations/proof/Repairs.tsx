@@ -1,10 +1,12 @@
 import { known } from '@nubrin/core/facts'
-import type { Saber } from '@nubrin/core/record'
+import { touchedBy } from '@nubrin/core/proof'
+import type { Ref, Saber } from '@nubrin/core/record'
 import { useState } from 'react'
 import { freshId, todayIso } from '../../data'
-import { CheckBox, RemoveButton } from '../../kit'
+import { CheckBox, RefPicker, RemoveButton } from '../../kit'
 import { later } from '../../later'
 import { useEditSaber, useRemove } from '../../store/commission'
+import { SETUP_WORDS } from './setups'
 
 const RepairDetails = later(() => import('./RepairDetails').then((m) => m.RepairDetails))
 
@@ -43,9 +45,20 @@ function NewRepair({ saber }: { saber: Saber }) {
   const editSaber = useEditSaber()
   const [cause, setCause] = useState('')
   const [fix, setFix] = useState('')
+  const [place, setPlace] = useState<Ref>()
   const [again, setAgain] = useState<string[]>([])
+  /** Where it was says which tests it touches, with plug and with blade; the maker may still say otherwise. */
+  const at = (ref: Ref | undefined) => {
+    setPlace(ref)
+    setAgain(ref ? touchedBy(saber, ref).map((t) => t.id) : [])
+  }
   const record = () => {
-    editSaber('repair', (s) => void s.fixes.push({ id: freshId(), on: todayIso(), cause, fix, retest: again }))
+    editSaber(
+      'repair',
+      (s) =>
+        void s.fixes.push({ id: freshId(), on: todayIso(), cause, fix, ...(place ? { place } : {}), retest: again }),
+    )
+    setPlace(undefined)
     setCause('')
     setFix('')
     setAgain([])
@@ -68,7 +81,10 @@ function NewRepair({ saber }: { saber: Saber }) {
       />
       {cause && fix ? (
         <>
-          <p className="label">which tests does it touch?</p>
+          <RefPicker label="Where the repair is" saber={saber} value={place} onCommit={at} />
+          <p className="label">
+            {place ? `touches ${again.length} ${again.length === 1 ? 'test' : 'tests'}` : 'which tests does it touch?'}
+          </p>
           <div className="max-h-28 overflow-y-auto text-[0.9rem] leading-tight">
             {saber.tests
               .filter((t) => t.readings.length)
@@ -79,6 +95,7 @@ function NewRepair({ saber }: { saber: Saber }) {
                   onChange={(on) => setAgain(on ? [...again, t.id] : again.filter((x) => x !== t.id))}
                 >
                   {t.what}
+                  {t.setup && t.setup !== 'any' ? <span className="text-quiet"> ({SETUP_WORDS[t.setup]})</span> : null}
                 </CheckBox>
               ))}
           </div>

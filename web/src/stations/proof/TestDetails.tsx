@@ -1,13 +1,15 @@
 import { SETUPS, type Test } from '@nubrin/core/record'
+import { todayIso } from '../../data'
 import { Labelled, SelectCell, setText, TextCell } from '../../kit'
 import { useEditThing } from '../../store/commission'
+import { useSession } from '../../store/session'
 import { Notes } from '../../things/Notes'
-
-const SETUP_WORDS = { any: 'as it is', plug: 'with the plug', blade: 'with the blade', opened: 'opened' }
+import { SETUP_WORDS } from './setups'
 
 /** How a test is set up, why it cannot be done here, and what is noted on it. */
 export function TestDetails({ test: t }: { test: Test }) {
   const edit = useEditThing('tests')
+  const by = useSession((s) => s.person?.name ?? 'the shop')
   const set = (run: (x: Test) => void) => edit('test', t.id, run)
   return (
     <div className="grid grid-cols-[140px_minmax(0,1fr)] gap-x-3 pl-7">
@@ -25,6 +27,14 @@ export function TestDetails({ test: t }: { test: Test }) {
           label={`Why ${t.what} is not possible`}
           value={t.notPossible ?? ''}
           onCommit={(v) => set((x) => setText(x, 'notPossible', v))}
+        />
+      </Labelled>
+      <span />
+      <Labelled label="left out by choice, because (printed)">
+        <TextCell
+          label={`Why ${t.what} is left out`}
+          value={t.waived?.why ?? ''}
+          onCommit={(why) => set((x) => void (why ? (x.waived = { who: by, on: todayIso(), why }) : delete x.waived))}
         />
       </Labelled>
       <Notes of={t} what={t.what} onEdit={set} />

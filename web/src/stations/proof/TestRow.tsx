@@ -8,7 +8,7 @@ import { useLight, useRemove } from '../../store/commission'
 import { TakeReading } from './TakeReading'
 
 const TestDetails = later(() => import('./TestDetails').then((m) => m.TestDetails))
-const LimitBar = later(() => import('./LimitBar').then((m) => m.LimitBar))
+const LimitBar = later(() => import('./charts').then((m) => m.LimitBar))
 
 const STAND = {
   none: ['empty', 'no reading'],
@@ -16,6 +16,7 @@ const STAND = {
   fail: ['stop', 'failed'],
   retest: ['stop', 'test again'],
   notPossible: ['note', 'not possible here'],
+  waived: ['note', 'left out by choice'],
 } as const
 
 /** One test: where it stands, what is wanted, the last reading, and a place for the next. */
@@ -44,7 +45,7 @@ export function TestRow({ saber, test: t }: { saber: Saber; test: Test }) {
         >
           {reading}
           {t.readings.length > 1 ? ` (${t.readings.length})` : ''}
-          {t.min === undefined && t.max === undefined ? null : <LimitBar test={t} />}
+          {t.min === undefined && t.max === undefined ? null : <LimitBar saber={saber} test={t} />}
         </span>
         <TakeReading test={t} />
         <button
@@ -60,6 +61,10 @@ export function TestRow({ saber, test: t }: { saber: Saber; test: Test }) {
       </div>
       {more ? (
         <TestDetails test={t} />
+      ) : t.waived ? (
+        <p className="text-brass pl-7 text-[0.87rem]">
+          left out by {t.waived.who}, {t.waived.on}: {t.waived.why}
+        </p>
       ) : t.notPossible ? (
         <p className="text-brass pl-7 text-[0.87rem]">not possible here: {t.notPossible}</p>
       ) : null}

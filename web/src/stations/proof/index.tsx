@@ -1,4 +1,4 @@
-import { proposeTests } from '@nubrin/core/proof'
+import { plannedTests, proposeTests } from '@nubrin/core/proof'
 import { freshId } from '../../data'
 import { AddLine, Empty } from '../../kit'
 import { later } from '../../later'
@@ -6,6 +6,7 @@ import { useEditSaber, useOrder, useSaber } from '../../store/commission'
 import { TestRow } from './TestRow'
 
 const Repairs = later(() => import('./Repairs').then((m) => m.Repairs))
+const History = later(() => import('./charts').then((m) => m.History))
 const PasteReadings = later(() => import('./PasteReadings').then((m) => m.PasteReadings))
 
 /** Tests with limits, readings and repairs. */
@@ -13,10 +14,13 @@ export default function Proof() {
   const order = useOrder()
   const saber = useSaber()
   const editSaber = useEditSaber()
-  const proposed = proposeTests(order, saber).filter((p) => !saber.tests.some((t) => t.key === p.key))
+  const have = new Set(saber.tests.map((t) => t.key))
+  const proposed = plannedTests(saber).filter((p) => !have.has(p.test.key))
   const takeUp = () =>
     editSaber('take up tests', (s) => {
-      s.tests.push(...proposed.map((p) => ({ ...p, id: freshId(), readings: [] })))
+      // Limits are computed now, of the saber as it is.
+      const fresh = proposeTests(order, saber).filter((p) => !have.has(p.key))
+      s.tests.push(...fresh.map((p) => ({ ...p, id: freshId(), readings: [] })))
     })
   return (
     <div className="grid grid-cols-[minmax(0,1fr)_230px] gap-7">
@@ -51,6 +55,9 @@ export default function Proof() {
         />
       </section>
       <Repairs saber={saber} />
+      <div className="col-span-2">
+        <History />
+      </div>
     </div>
   )
 }

@@ -1,4 +1,4 @@
-import { latest, limitText, proposeTests, standing } from '../../../proof'
+import { latest, limitText, plannedTests, standing } from '../../../proof'
 import type { Reading, Saber, Test } from '../../../record'
 import { formatNumber } from '../../../units'
 import { check } from '../../check'
@@ -21,19 +21,21 @@ export const untested = check<{
     'name',
     'hilt',
     'parts',
+    'cutPower',
     'blades',
     'zones',
     'use',
     'presets',
+    'inputs',
     'controls',
     'tests',
     'fixes',
     'settings',
     'items',
   ],
-  run: ({ saber, commission }, each) => {
+  run: ({ saber }, each) => {
     const have = new Set(saber.tests.map((t) => t.key))
-    const proposed = proposeTests(commission, saber).filter((p) => !have.has(p.key))
+    const proposed = plannedTests(saber).flatMap(({ test }) => (have.has(test.key) ? [] : [test]))
     const open = saber.tests.filter((t) => standing(saber, t) === 'none')
     return [
       ...(saber.job === 'repair' && !saber.fixes.length

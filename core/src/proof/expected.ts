@@ -1,0 +1,56 @@
+import { type Calculated, factsBehind, type NumberFact, type Source } from '../facts'
+import { forEachFact, type Saber } from '../record'
+
+/** A figure with how far it may be off, both in its unit. */
+export interface Expected {
+  value: number
+  plusMinus: number
+  unit: string
+}
+
+/** How far a value may be off where nobody said, as a share of it, by how it is known: usual for calipers, meters and datasheets. */
+const OFF: Record<Source, number> = {
+  measured: 0.01,
+  read: 0,
+  configured: 0,
+  datasheet: 0.05,
+  computed: 0.05,
+  client: 0.1,
+  recalled: 0.1,
+  believed: 0.15,
+  assumed: 0.25,
+  unknown: 0,
+}
+/** Half of what a fact may be off by: its own tolerance, else that of its kind. */
+const offOf = (f: NumberFact) => f.tol ?? Math.abs(f.value ?? 0) * OFF[f.source]
+
+/**
+ * A computed value with its tolerance: every fact behind it is moved by its own, up and down, the formula is run again, and
+ * what that moves is added in squares, since the facts are independent. `model`: how far the formula itself may be off, as a
+ * share. Undefined where it cannot be computed. A fact whose moved value makes the formula fail counts by the other side.
+ */
+export function expected(saber: Saber, compute: (s: Saber) => Calculated, model = 0): Expected | undefined {
+  const c = compute(saber)
+  if (!c.ok) return undefined
+  const behind = new Set(factsBehind(c))
+  const copy = structuredClone(saber)
+  const theirs: NumberFact[] = []
+  const originals: boolean[] = []
+  forEachFact(saber, (p) => void originals.push(behind.has(p.fact as NumberFact)))
+  let i = 0
+  forEachFact(copy, (p) => {
+    if (originals[i++]) theirs.push(p.fact as NumberFact)
+  })
+  const squares = theirs.reduce((sum, f) => {
+    const [was, by] = [f.value!, offOf(f)]
+    if (!by) return sum
+    const moved = [was + by, was - by].map((v) => {
+      f.value = v
+      const now = compute(copy)
+      return now.ok ? Math.abs(now.value - c.value) : 0
+    })
+    f.value = was
+    return sum + Math.max(...moved) ** 2
+  }, 0)
+  return { value: c.value, plusMinus: Math.sqrt(squares + (model * c.value) ** 2), unit: c.unit }
+}

@@ -1,0 +1,140 @@
+import { Gather } from '../facts'
+import { balance } from '../fit'
+import { refTo, retentionOf, type Saber, type Socket } from '../record'
+import { say } from '../words'
+import { between, type Planned, partsOf, predicted, wiresOf } from './planned'
+
+const bladesIn = (s: Saber, k: Socket) => s.blades.filter((b) => b.socket === k.id)
+
+/** Each socket: what holds the blade, and every pixel; each blade: goes in, and how far it plays. */
+export const bladeTests = (s: Saber): Planned[] => [
+  ...s.hilt.sockets.flatMap((k): Planned[] => {
+    const place = refTo('socket', k.id)
+    const pixel = bladesIn(s, k).filter((b) => b.kind === 'pixel')
+    const held = retentionOf(s, k).map((f) => refTo('fastener', f.id))
+    // No blade of its own is here: another one proves it.
+    const borrowed = pixel.length > 0 && pixel.every((b) => b.use === 'toBuy') ? 'yes' : 'no'
+    return [
+      {
+        test: {
+          key: `pull-${k.id}`,
+          what: say('test.pull', { socket: k.name }),
+          place,
+          expect: say('test.pull.expect'),
+        },
+        rests: [place, ...held],
+      },
+      ...(pixel.length
+        ? [
+            {
+              test: {
+                key: `pixels-${k.id}`,
+                what: say('test.pixels', { socket: k.name, borrowed }),
+                ...{ place, expect: say('test.pixels.expect') },
+              },
+              rests: [place, ...partsOf(s, 'connector', 'board'), ...wiresOf(s)],
+            },
+          ]
+        : []),
+    ]
+  }),
+  ...s.blades
+    .filter((b) => b.use !== 'toBuy')
+    .flatMap((b): Planned[] => {
+      const place = refTo('blade', b.id)
+      const rests = [place, ...(b.socket ? [refTo('socket', b.socket)] : [])]
+      return [
+        {
+          test: {
+            key: `fit-${b.id}`,
+            what: say('test.fit', { blade: b.name }),
+            ...{ place, setup: b.kind === 'plug' ? ('plug' as const) : ('blade' as const) },
+            expect: say('test.fit.expect'),
+          },
+          rests,
+        },
+      ]
+    }),
+]
+
+/** Sideways room of a blade in its socket, mm on the diameter. */
+const playOf = (s: Saber, blade: string) => {
+  const g = new Gather()
+  const b = s.blades.find((x) => x.id === blade)
+  const k = s.hilt.sockets.find((x) => x.id === b?.socket)
+  const bore = g.take('bore of the socket', k?.bore, k && refTo('socket', k.id))
+  const tube = g.take(`outside of ${b?.name}`, b?.outside, b && refTo('blade', b.id))
+  return g.figure('mm', 'bore − tube', 'diametral clearance', () => bore - tube)
+}
+
+/** What scale and feeler gauge show, where Fit computes it. */
+export function sizeTests(s: Saber): Planned[] {
+  const own = s.blades.filter((b) => b.use === 'ship' && b.kind !== 'plug' && b.kind !== 'inHilt')
+  return [
+    ...own.flatMap((b): Planned[] => {
+      const play = playOf(s, b.id)
+      if (!play.ok || play.value < 0) return []
+      return [
+        {
+          test: {
+            ...{ key: `play-${b.id}`, what: say('test.play', { blade: b.name }), place: refTo('blade', b.id) },
+            ...{ unit: 'mm', setup: 'blade' as const },
+          },
+          rests: [refTo('blade', b.id), refTo('socket', b.socket)],
+          ...predicted(s, (x) => playOf(x, b.id), between),
+        },
+      ]
+    }),
+    ...(balance(s).mass.ok && s.parts.length
+      ? [
+          {
+            test: { key: 'mass', what: say('test.mass'), unit: 'g', setup: 'any' as const },
+            rests: [],
+            // Glue, solder and wire are in no list.
+            ...predicted(s, (x) => balance(x).mass, between, 0.05),
+          },
+        ]
+      : []),
+  ]
+}
+
+export const windowTests = (s: Saber): Planned[] =>
+  s.parts
+    .filter((p) => p.kind === 'display')
+    .map((d) => ({
+      test: {
+        key: `display-${d.id}`,
+        what: say('test.display', { display: d.name }),
+        place: refTo('part', d.id),
+        expect: say('test.display.expect'),
+      },
+      rests: [refTo('part', d.id), ...partsOf(s, 'chassis'), ...wiresOf(s, 'signal')],
+    }))
+
+/** What ships beside it is tried in its place: a spare that does not fit is none. */
+export const spareTests = (s: Saber): Planned[] =>
+  s.items
+    .filter((x) => x.supplied === 'shop' && x.role !== 'accessory')
+    .map((x) => ({
+      test: {
+        key: `item-${x.id}`,
+        what: say('test.spare', { what: x.what }),
+        place: refTo('item', x.id),
+        expect: say('test.spare.expect'),
+      },
+      rests: [refTo('item', x.id)],
+    }))
+
+/** A repair is proved by what it was for: opened and closed, over and over. */
+export const repairTests = (s: Saber): Planned[] =>
+  s.fixes.map((f) => ({
+    test: {
+      key: `fix-${f.id}`,
+      what: say('test.repair', { fix: f.fix }).slice(0, 240),
+      ...(f.place ? { place: f.place } : {}),
+      unit: say('test.repair.unit'),
+      min: 10,
+      expect: say('test.repair.expect'),
+    },
+    rests: f.place ? [f.place] : [],
+  }))

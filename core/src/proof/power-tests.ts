@@ -1,0 +1,169 @@
+import { Gather, known } from '../facts'
+import { FAR_LED_VOLTS, farLedVolts, litCurrent, loadsOf } from '../power'
+import { colourOf, refTo, type Saber } from '../record'
+import { say } from '../words'
+import { atMost, between, drawsOf, type Planned, partRef, partsOf, predicted, supplyOf, wiresOf } from './planned'
+
+/** How far the light of a strip may differ from strip to strip, as a share. */
+const STRIPS_DIFFER = 0.15
+
+/** What could hurt first: the cell, and what cuts its power. */
+export function cellTests(s: Saber): Planned[] {
+  const cell = s.parts.find((p) => p.kind === 'cell')
+  if (!cell) return []
+  const [full, cut] = [known(cell.specs.fullVolts), known(cell.specs.cutoffVolts)]
+  return [
+    {
+      test: {
+        key: 'cell-volts',
+        what: say('test.cellVolts'),
+        place: refTo('part', cell.id),
+        unit: 'V',
+        ...(cut === undefined ? {} : { min: cut }),
+        ...(full === undefined ? {} : { max: full + 0.05 }),
+      },
+      rests: [partRef(cell)],
+    },
+  ]
+}
+
+/** One for each way in which the power is cut while lit. */
+function cutTests(s: Saber): Planned[] {
+  const ways = s.parts.filter((p) => p.kind === 'killSwitch' || p.kind === 'killKey')
+  if (!ways.length && s.cutPower === 'cellOut')
+    return [
+      {
+        test: { key: 'cut-off', what: say('test.cellOut'), expect: say('test.cutOff.expect') },
+        rests: partsOf(s, 'cell'),
+      },
+    ]
+  return ways.map((p) => ({
+    test: {
+      // The only one is the way; of several each is told by itself.
+      key: ways.length === 1 ? 'cut-off' : `cut-off-${p.id}`,
+      what: ways.length === 1 ? say('test.cutOff') : say('test.cutOffBy', { by: p.name }),
+      place: refTo('part', p.id),
+      expect: say('test.cutOff.expect'),
+    },
+    rests: [partRef(p), ...partsOf(s, 'cell'), ...wiresOf(s, 'power')],
+  }))
+}
+
+/** What the boards and displays draw asleep, mA. */
+const asleep = (s: Saber) => {
+  const g = new Gather()
+  const mA = drawsOf(s, 'sleepCurrent').reduce(
+    (sum, p) => sum + g.take(`sleep current of ${p.name}`, p.specs.sleepCurrent, partRef(p) as `part:${string}`),
+    0,
+  )
+  if (!drawsOf(s, 'sleepCurrent').length) g.missing('the sleep current of a board')
+  return g.figure('mA', 'Σ sleep currents', 'what stays connected', () => mA)
+}
+
+export function currentTests(s: Saber): Planned[] {
+  const out: Planned[] = []
+  const all = supplyOf(s)
+  const lights = [...partsOf(s, 'connector', 'inHiltLed', 'strip', 'accentLed'), ...wiresOf(s)]
+  if (s.parts.some((p) => p.kind === 'board'))
+    out.push({
+      test: { key: 'sleep-current', what: say('test.sleepCurrent'), unit: 'mA', min: 0 },
+      rests: all,
+      // A board sleeps within half again of its datasheet: leakage differs most.
+      ...predicted(s, asleep, atMost, 0.5),
+    })
+  out.push(...cutTests(s))
+  const first = s.presets[0]
+  const load = first && litCurrent(s, colourOf(first))
+  if (load?.ok)
+    out.push({
+      test: { key: 'lit-current', what: say('test.litCurrent', { preset: first!.name }), unit: 'A' },
+      rests: [...all, ...lights, refTo('preset', first!.id)],
+      ...predicted(s, (x) => litCurrent(x, colourOf(first!)), between, STRIPS_DIFFER),
+    })
+  const peak = worst(s)
+  // The first preset's steady colour is measured anyway.
+  if (peak && load?.ok && peak.amps > load.value * 1.05)
+    out.push({
+      test: {
+        key: 'peak-current',
+        what: say('test.peakCurrent', { preset: peak.preset, look: say('look', { look: peak.look }) }),
+        unit: 'A',
+      },
+      rests: [...all, ...lights],
+      ...predicted(s, (x) => litCurrent(x, peak.colour), between, STRIPS_DIFFER),
+    })
+  return out
+}
+
+/** The look that draws the most, of all presets. */
+function worst(s: Saber): { colour: string; preset: string; look: string; amps: number } | undefined {
+  const all = loadsOf(s).flatMap((l) =>
+    l.current.ok ? [{ colour: l.colour, preset: l.preset.name, look: l.look, amps: l.current.value }] : [],
+  )
+  return all.toSorted((a, b) => b.amps - a.amps)[0]
+}
+
+/** What is charged and read from outside. */
+export const portTests = (s: Saber): Planned[] =>
+  s.parts.flatMap((p): Planned[] => {
+    if (p.kind === 'chargePort')
+      return [
+        {
+          test: {
+            key: `port-${p.id}`,
+            what: say('test.port', { port: p.name }),
+            place: refTo('part', p.id),
+            expect: say('test.port.expect'),
+          },
+          rests: [partRef(p), ...partsOf(s, 'cell'), ...wiresOf(s, 'power')],
+        },
+      ]
+    if (p.kind === 'card')
+      return [
+        {
+          test: {
+            key: `card-${p.id}`,
+            what: say('test.card', { card: p.name }),
+            place: refTo('part', p.id),
+            expect: say('test.card.expect'),
+          },
+          rests: [partRef(p), ...partsOf(s, 'board')],
+        },
+      ]
+    return []
+  })
+
+/** Every light beside the blade, and the last pixel of a long one. */
+export const lightTests = (s: Saber): Planned[] => [
+  ...s.zones
+    .filter((z) => !z.blade)
+    .map(
+      (z): Planned => ({
+        test: {
+          key: `zone-${z.id}`,
+          what: say('test.zone', { zone: z.name }),
+          place: refTo('zone', z.id),
+          expect: say('test.zone.expect'),
+        },
+        rests: [
+          refTo('zone', z.id),
+          ...(z.part ? [refTo('part', z.part)] : []),
+          ...partsOf(s, 'board'),
+          ...wiresOf(s, 'signal'),
+        ],
+      }),
+    ),
+  ...s.blades.flatMap((b): Planned[] => {
+    if (b.kind !== 'pixel' || b.use === 'toBuy' || !farLedVolts(s, b).ok) return []
+    return [
+      {
+        test: {
+          ...{ key: `far-led-${b.id}`, what: say('test.farLed', { blade: b.name }), place: refTo('blade', b.id) },
+          ...{ unit: 'V', min: FAR_LED_VOLTS, setup: 'blade' as const },
+        },
+        rests: [refTo('blade', b.id), ...supplyOf(s), ...partsOf(s, 'connector')],
+        ...predicted(s, (x) => farLedVolts(x, x.blades.find((y) => y.id === b.id) ?? b), undefined),
+      },
+    ]
+  }),
+]

@@ -1,0 +1,138 @@
+import { doingOf } from '../controls'
+import { Gather } from '../facts'
+import { safeVolume } from '../power'
+import { type Preset, refTo, type Saber } from '../record'
+import { say } from '../words'
+import { between, type Planned, partsOf, predicted, wiresOf } from './planned'
+
+/** Effects that a hand can call up. */
+const CALLED: ReadonlySet<string> = new Set(['lock', 'drag', 'melt', 'deflect', 'surge'])
+/** The events of a preset: those with a sound or a colour of their own, and those that a control calls up in it. */
+const eventsOf = (s: Saber, p: Preset): string[] => {
+  const called = s.controls.filter((r) => CALLED.has(r.does) && (!r.presets?.length || r.presets.includes(p.id)))
+  const coloured = Object.keys(p.effects ?? {})
+  return [...new Set([...p.sounds.map((x) => x.event), ...coloured, ...called.map((r): string => r.does)])]
+}
+
+/** How long the blade takes to come out, s. */
+const extension = (s: Saber, preset: string) => {
+  const g = new Gather()
+  const p = s.presets.find((x) => x.id === preset)
+  const ms = g.take(`extension of ${p?.name}`, p?.extendMs, p && refTo('preset', p.id))
+  return g.figure('s', 'extension ÷ 1000', 'as it is set', () => ms / 1000)
+}
+/** A thumb on a stopwatch is that late, s. */
+const THUMB = 0.2
+
+export function setUpTests(s: Saber): Planned[] {
+  const safe = safeVolume(s)
+  const played = partsOf(s, 'card', 'speaker', 'board')
+  return [
+    ...s.presets.flatMap((p): Planned[] => {
+      const place = refTo('preset', p.id)
+      const events = eventsOf(s, p)
+      return [
+        {
+          test: {
+            key: `preset-${p.id}`,
+            what: say('test.preset', { preset: p.name }),
+            ...{ place, expect: say('test.preset.expect') },
+          },
+          rests: [place, ...played],
+        },
+        ...(events.length
+          ? [
+              {
+                test: {
+                  key: `effects-${p.id}`,
+                  what: say('test.effects', {
+                    preset: p.name,
+                    effects: events.map((e) => say('event', { event: e })).join(', '),
+                  }).slice(0, 240),
+                  ...{ place, expect: say('test.effects.expect') },
+                },
+                rests: [place, ...played],
+              },
+            ]
+          : []),
+        ...(extension(s, p.id).ok && p.sounds.some((x) => x.event === 'ignite')
+          ? [
+              {
+                test: { key: `extend-${p.id}`, what: say('test.extend', { preset: p.name }), place, unit: 's' },
+                rests: [place],
+                ...predicted(
+                  s,
+                  (x) => extension(x, p.id),
+                  (e) => between({ ...e, plusMinus: e.plusMinus + THUMB }),
+                ),
+              },
+            ]
+          : []),
+      ]
+    }),
+    ...s.controls
+      .filter((r) => r.status !== 'unsure')
+      .map((r): Planned => {
+        const input = s.inputs.find((i) => i.id === r.input)
+        return {
+          test: {
+            key: `row-${r.id}`,
+            what: say('test.control', { what: doingOf(r) }),
+            place: refTo('row', r.id),
+            expect: say('test.control.expect'),
+          },
+          rests: [
+            refTo('row', r.id),
+            refTo('input', r.input),
+            ...(input?.part ? [refTo('part', input.part)] : []),
+            ...partsOf(s, 'board'),
+            ...wiresOf(s, 'signal'),
+          ],
+        }
+      }),
+    ...(safe.ok
+      ? [
+          {
+            test: { key: 'volume', what: say('test.volume'), unit: '%', min: 1 },
+            rests: partsOf(s, 'speaker', 'board'),
+            // The speaker is kept safe where its figures are a little off, too.
+            ...predicted(s, safeVolume, (e) => ({ min: 1, max: Math.max(1, Math.floor(e.value - e.plusMinus)) })),
+          },
+        ]
+      : []),
+  ]
+}
+
+/** How readily it answers, with what the socket will hold. */
+export const sensitivityTests = (s: Saber): Planned[] => {
+  const there = new Set(s.blades.map((b) => (b.kind === 'plug' ? ('plug' as const) : ('blade' as const))))
+  return s.settings.sensitivities.flatMap((x) =>
+    (['plug', 'blade'] as const)
+      .filter((w) => there.has(w))
+      .map(
+        (setup): Planned => ({
+          test: {
+            key: `sense-${x.id}-${setup}`,
+            what: say('test.sense', { sense: say('sense', { sense: x.sense }) }),
+            ...{ setup, expect: say('test.sense.expect') },
+          },
+          // A board that sits otherwise, or in another chassis, feels otherwise.
+          rests: [refTo('setting', x.id), ...partsOf(s, 'board', 'chassis')],
+        }),
+      ),
+  )
+}
+
+export const linkTests = (s: Saber): Planned[] =>
+  s.settings.link
+    ? [
+        {
+          test: {
+            key: 'link',
+            what: say('test.link', { link: s.settings.link.name ?? '' }),
+            expect: say('test.link.expect'),
+          },
+          rests: partsOf(s, 'board', 'auxBoard'),
+        },
+      ]
+    : []

@@ -1,0 +1,3 @@
+/** What is drawn with scales, loaded as one. */
+export { History } from './History'
+export { LimitBar } from './LimitBar'
