@@ -54,9 +54,9 @@ describe('limits come from what is computed, with its tolerance', () => {
     const t = keyed(s, key)!
     expect([t.min, t.max]).toEqual([0.146, 0.254])
   })
-  test('without a tolerance it is by how a value is known: one in a hundred measured, a quarter assumed', () => {
+  test('without a tolerance it is by how a value is known: a twentieth with calipers, a quarter of it assumed', () => {
     const measured = play(10, 6, [])
-    expect(expectationOf(measured.s, measured.key)!.plusMinus).toBeCloseTo(rss(0.1, 0.06), 9)
+    expect(expectationOf(measured.s, measured.key)!.plusMinus).toBeCloseTo(rss(0.05, 0.05), 9)
     const assumed = play(10, 6, [], 'assumed')
     expect(expectationOf(assumed.s, assumed.key)!.plusMinus).toBeCloseTo(rss(2.5, 1.5), 9)
   })
@@ -72,7 +72,10 @@ describe('limits come from what is computed, with its tolerance', () => {
       const f = v as { value?: unknown; unit?: string; source?: string; tol?: number }
       if (typeof f.value === 'number' && f.unit && f.source) {
         const share = { measured: 0.01, datasheet: 0.05, computed: 0.05, client: 0.1, recalled: 0.1, assumed: 0.25 }
-        const by = f.tol ?? f.value * (share[f.source as keyof typeof share] ?? 0)
+        const by =
+          f.tol ??
+          (f.source === 'measured' && f.unit === 'mm' ? 0.05 : undefined) ??
+          f.value * (share[f.source as keyof typeof share] ?? 0)
         const most = [by, -by].map((d) => {
           const copy = structuredClone(s)
           const at = path.reduce((x, k) => (x as never)[k], copy as unknown) as { value: number }

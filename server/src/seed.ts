@@ -1,6 +1,6 @@
 import { GENERIC_CATALOGUE } from '@nubrin/core/parts'
 import { readWav } from '@nubrin/core/voice'
-import { benchPicture, demoCommissions, makeSounds, SHELF, SHOP } from '@nubrin/demo'
+import { benchPicture, demoCommissions, makeSounds, proveSounds, SHELF, SHOP } from '@nubrin/demo'
 import type { Transaction } from 'sequelize'
 import sharp from 'sharp'
 import { SqlCommissions } from './commissions/sql-store'
@@ -55,7 +55,7 @@ async function fill(db: Tables, files: Files, transaction: Transaction): Promise
   const library = new Library(db, files)
   let pitch = 86
   for (const c of demoCommissions(today())) {
-    for (const s of c.sabers)
+    for (const s of c.sabers) {
       for (const p of s.presets.slice(0, 3)) {
         pitch += 7
         // The troubled commission's second font lacks its lock sound.
@@ -79,6 +79,8 @@ async function fill(db: Tables, files: Files, transaction: Transaction): Promise
           })
         }
       }
+      proveSounds(c, s)
+    }
     const first = c.sabers[0]!
     const jpeg = await sharp(Buffer.from(benchPicture(first)))
       .jpeg({ quality: 82 })

@@ -1,5 +1,6 @@
 import { type Calculated, factsBehind, type NumberFact, type Source } from '../facts'
 import { forEachFact, type Saber } from '../record'
+import type { Unit } from '../units'
 
 /** A figure with how far it may be off, both in its unit. */
 export interface Expected {
@@ -21,8 +22,11 @@ const OFF: Record<Source, number> = {
   assumed: 0.25,
   unknown: 0,
 }
-/** Half of what a fact may be off by: its own tolerance, else that of its kind. */
-const offOf = (f: NumberFact) => f.tol ?? Math.abs(f.value ?? 0) * OFF[f.source]
+/** What calipers are off by at any length, and a scale at any mass. */
+const INSTRUMENT: Partial<Record<Unit, number>> = { mm: 0.05, g: 0.5 }
+/** Half of what a fact may be off by: its own tolerance, else that of its instrument, else that of its kind. */
+const offOf = (f: NumberFact) =>
+  f.tol ?? (f.source === 'measured' ? INSTRUMENT[f.unit] : undefined) ?? Math.abs(f.value ?? 0) * OFF[f.source]
 
 /**
  * A computed value with its tolerance: every fact behind it is moved by its own, up and down, the formula is run again, and

@@ -39,11 +39,15 @@ export function History() {
       <svg viewBox={`0 0 ${W} ${height}`} className="w-full" role="img" aria-label="History of this saber">
         <title>History of this saber</title>
         <line x1={0} x2={W} y1={height - 18} y2={height - 18} stroke="#b8ab8c" />
-        {x.ticks(6).map((t) => (
-          <text key={t.getTime()} x={x(t)} y={height - 3} fontSize={13} textAnchor="middle" fill="#6b6556">
-            {long(t)}
-          </text>
-        ))}
+        {x.ticks(6).flatMap((t) =>
+          x(t) < 50 || x(t) > W - 50 ? (
+            []
+          ) : (
+            <text key={t.getTime()} x={x(t)} y={height - 3} fontSize={13} textAnchor="middle" fill="#6b6556">
+              {long(t)}
+            </text>
+          ),
+        )}
         {placed.map((h, i) => (
           <circle
             key={`${h.on}${h.kind}${i}`}
