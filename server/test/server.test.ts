@@ -603,3 +603,70 @@ describe('a power cut', () => {
     expect(Number((await sql('SELECT COUNT(*) AS n FROM shops'))[0].n)).toBe(1)
   })
 })
+
+describe('the work of the whole shop', () => {
+  interface Left {
+    id: string
+    commission: string
+    text: string
+    about: string | null
+    due: string | null
+    blocks: string | null
+    revision: number
+  }
+  const left = async (who = me) => (await who.ask('GET', '/to-dos')).body as Left[]
+  const add = async (commission: string, toDo: object) => {
+    const { revision } = (await me.ask('GET', `/commissions/${commission}`)).body
+    return me.ask('PATCH', `/commissions/${commission}`, {
+      base: revision,
+      ops: [{ op: 'insert', at: '/toDos', after: null, item: { who: 'shop', done: false, ...toDo } }],
+    })
+  }
+  test('is what the records say, by day, until it is done; archived and shipped ones are left out', async () => {
+    await server.reset()
+    await me.signIn()
+    const rows = (await me.ask('GET', '/rack')).body.commissions as { id: string }[]
+    // By an own way: every open record is read.
+    const wanted = await Promise.all(
+      rows.map(async ({ id }) =>
+        ((await me.ask('GET', `/commissions/${id}`)).body.record.toDos as { id: string; done: boolean }[])
+          .filter((t) => !t.done)
+          .map((t) => `${id}/${t.id}`),
+      ),
+    )
+    const ids = async () => (await left()).map((t) => `${t.commission}/${t.id}`)
+    expect(new Set(await ids())).toEqual(new Set(wanted.flat()))
+    expect((await add('cinder-oath', { id: 'sw-late', text: 'polish it', due: '2026-01-02' })).status).toBe(200)
+    expect((await add('cinder-oath', { id: 'sw-done', text: 'done', done: true })).status).toBe(200)
+    expect((await add('reed-warden', { id: 'sw-gone', text: 'it has shipped' })).status).toBe(200)
+    const now = await left()
+    expect(now[0]).toMatchObject({ id: 'sw-late', commission: 'cinder-oath', text: 'polish it', due: '2026-01-02' })
+    expect(now.map((t) => t.id)).not.toEqual(expect.arrayContaining(['sw-done']))
+    expect(now.map((t) => t.id)).not.toEqual(expect.arrayContaining(['sw-gone']))
+    const days = now.flatMap((t) => t.due ?? [])
+    expect(days).toEqual([...days].sort())
+    // Done as its desk does it, against a revision that others have gone beyond.
+    const { commission, id, revision } = now[0]!
+    await add('cinder-oath', { id: 'sw-more', text: 'meanwhile' })
+    const ops = [['done', true] as const, ['doneOn', '2026-11-24'] as const].map(([k, value]) => ({
+      ...{ op: 'set', at: `/toDos/@${id}/${k}`, value },
+    }))
+    expect((await me.ask('PATCH', `/commissions/${commission}`, { base: revision, ops })).status).toBe(200)
+    expect(await ids()).not.toContain(`cinder-oath/${id}`)
+    expect(await ids()).toContain('cinder-oath/sw-more')
+    expect((await me.ask('DELETE', '/commissions/cinder-oath')).status).toBe(204)
+    expect((await ids()).filter((x) => x.startsWith('cinder-oath/'))).toEqual([])
+  })
+  test('says what it is about by its name of today; whoever is not signed in sees none', async () => {
+    const { record, revision } = (await me.ask('GET', '/commissions/ember-fair')).body
+    const saber = record.sabers[0]
+    const part = saber.parts[0]
+    expect((await add('ember-fair', { id: 'sw-about', text: 'swap it', about: `part:${part.id}` })).status).toBe(200)
+    const about = async () => (await left()).find((t) => t.id === 'sw-about')?.about
+    expect(await about()).toContain(part.name)
+    const ops = [{ op: 'set', at: `/sabers/@${saber.id}/parts/@${part.id}/name`, value: 'another name' }]
+    expect((await me.ask('PATCH', '/commissions/ember-fair', { base: revision, ops })).status).toBe(200)
+    expect(await about()).toContain('another name')
+    expect((await new Visitor(server.url).ask('GET', '/to-dos')).status).toBe(401)
+  })
+})

@@ -1,6 +1,6 @@
 import * as T from '@sinclair/typebox'
 import { STATIONS } from '../judge'
-import { Hilt, JOBS } from '../record'
+import { Hilt, JOBS, TODO_BLOCKS, TODO_WHO } from '../record'
 import { closed, Moment, orNull, Revision } from './common'
 import { route } from './route'
 
@@ -57,6 +57,26 @@ const KnownClient = T.Object(
     commissions: T.Array(
       T.Object({ id: T.String(), title: T.String(), shipped: orNull(Day), job: T.String() }, closed),
     ),
+  },
+  closed,
+)
+
+/** Work that is left on some commission of the shop. */
+const LeftToDo = T.Object(
+  {
+    id: T.String(),
+    commission: T.String(),
+    title: T.String(),
+    client: orNull(T.String()),
+    revision: Revision,
+    text: T.String(),
+    about: orNull(T.String()),
+    who: oneOf(TODO_WHO),
+    person: orNull(T.String()),
+    due: orNull(Day),
+    blocks: T.Union([oneOf(TODO_BLOCKS), T.Null()]),
+    /** The day on which the commission is to ship. */
+    ships: orNull(Day),
   },
   closed,
 )
@@ -124,5 +144,11 @@ export const rack = {
     summary: 'Clients with their commissions',
     query: T.Object({ name: T.Optional(T.String({ maxLength: 240 })) }, closed),
     good: { status: 200, says: 'Clients', json: T.Array(KnownClient) },
+  }),
+  toDos: route({
+    method: 'get',
+    path: '/to-dos',
+    summary: 'The work that is left on all open commissions, what presses most first, at most 500',
+    good: { status: 200, says: 'Work', json: T.Array(LeftToDo) },
   }),
 }

@@ -1,12 +1,12 @@
 import { known } from '@nubrin/core/facts'
-import { type Commission, colourOf } from '@nubrin/core/record'
+import { type Commission, colourOf, nameIn } from '@nubrin/core/record'
 import { same } from '@nubrin/core/record/ops'
 import { layOut } from '@nubrin/core/room'
 import type { Transaction } from 'sequelize'
 import type { Tables } from '../db/models'
 import { mediaHashes } from './media-hashes'
 
-const PROJECTED = ['sabers', 'requests', 'fitted', 'presets', 'tests', 'readings', 'mediaUses'] as const
+const PROJECTED = ['sabers', 'requests', 'fitted', 'presets', 'tests', 'readings', 'mediaUses', 'toDos'] as const
 type Projected = (typeof PROJECTED)[number]
 type Row = Record<string, unknown> & { id: string }
 
@@ -54,6 +54,16 @@ function rowsOf(r: Commission): Record<Projected, Row[]> {
       ),
     ),
     mediaUses: mediaHashes(r).map((id) => ({ id })),
+    toDos: r.toDos.map((t) => ({
+      id: t.id,
+      text: t.text,
+      about: nameIn(r, t.about)?.slice(0, 240) ?? null,
+      who: t.who,
+      person: t.person ?? null,
+      due: t.due ?? null,
+      blocks: t.blocks ?? null,
+      done: t.done,
+    })),
   }
 }
 
@@ -96,7 +106,7 @@ export async function project(
   transaction: Transaction,
 ): Promise<void> {
   // An operation shares all that it does not change.
-  if (before && (['sabers', 'requests', 'media'] as const).every((k) => before[k] === after[k])) return
+  if (before && (['sabers', 'requests', 'media', 'toDos'] as const).every((k) => before[k] === after[k])) return
   const [was, is] = [before ? rowsOf(before) : undefined, rowsOf(after)]
   const where = { commissionId: after.id }
   for (const name of PROJECTED) {

@@ -65,6 +65,14 @@ const MIGRATIONS: { name: string; up: string[] }[] = [
       "UPDATE commissions SET search = CONCAT(' ', LOWER(REGEXP_REPLACE(search, '[^\\\\p{L}\\\\p{N}]+', ' '))) WHERE search IS NOT NULL",
     ],
   },
+  {
+    name: '005-work-of-the-whole-shop',
+    up: [
+      'CREATE TABLE IF NOT EXISTS to_dos (id VARCHAR(48), commission_id VARCHAR(48), text VARCHAR(240) NOT NULL, about VARCHAR(240), who VARCHAR(12) NOT NULL, person VARCHAR(240), due DATE, blocks VARCHAR(12), done BOOLEAN NOT NULL, PRIMARY KEY (commission_id, id), KEY to_do_left (done, due), CONSTRAINT to_dos_of FOREIGN KEY (commission_id) REFERENCES commissions(id) ON DELETE CASCADE)',
+      // What is there already; the name of the thing it is about comes with the next save.
+      "INSERT IGNORE INTO to_dos (id, commission_id, text, who, person, due, blocks, done) SELECT j.id, c.id, j.text, j.who, j.person, j.due, j.blocks, j.done FROM commissions c, JSON_TABLE(c.record, '$.toDos[*]' COLUMNS (id VARCHAR(48) PATH '$.id', text VARCHAR(240) PATH '$.text', who VARCHAR(12) PATH '$.who', person VARCHAR(240) PATH '$.person', due DATE PATH '$.due', blocks VARCHAR(12) PATH '$.blocks', done BOOLEAN PATH '$.done')) j WHERE c.archived_at IS NULL",
+    ],
+  },
 ]
 
 /**
@@ -86,6 +94,7 @@ const MAY: Record<string, string> = {
   sabers: 'SELECT, INSERT, UPDATE, DELETE',
   requests: 'SELECT, INSERT, UPDATE, DELETE',
   fitted_parts: 'SELECT, INSERT, UPDATE, DELETE',
+  to_dos: 'SELECT, INSERT, UPDATE, DELETE',
   presets: 'SELECT, INSERT, UPDATE, DELETE',
   tests: 'SELECT, INSERT, UPDATE, DELETE',
   readings: 'SELECT, INSERT, UPDATE, DELETE',

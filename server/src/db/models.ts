@@ -91,6 +91,17 @@ interface FittedRow {
   catalogueId: string | null
   lot: string | null
 }
+interface ToDoRow {
+  id: string
+  commissionId: string
+  text: string
+  about: string | null
+  who: string
+  person: string | null
+  due: string | null
+  blocks: string | null
+  done: boolean
+}
 interface PresetRow {
   id: string
   commissionId: string
@@ -213,6 +224,7 @@ export interface Tables {
   sabers: Table<SaberRow>
   requests: Table<RequestRow>
   fitted: Table<FittedRow>
+  toDos: Table<ToDoRow>
   presets: Table<PresetRow>
   tests: Table<TestRow>
   readings: Table<ReadingRow>
@@ -318,6 +330,17 @@ export function tables(sequelize: Sequelize): Tables {
       name: S(240),
       catalogueId: S(),
       lot: S(240),
+    }),
+    toDos: define<ToDoRow>('to_dos', {
+      id: key,
+      commissionId: { type: S(), primaryKey: true },
+      text: S(240),
+      about: S(240),
+      who: S(12),
+      person: S(240),
+      due: DataTypes.DATEONLY,
+      blocks: S(12),
+      done: DataTypes.BOOLEAN,
     }),
     presets: define<PresetRow>('presets', {
       id: key,

@@ -5,6 +5,7 @@ import type { Tables } from '../db/models'
 import { NotFound } from '../http/problem'
 import { JsonText, serve } from '../http/serve'
 import { PAGE, type Pegs } from './pegs'
+import { leftToDo } from './to-dos'
 
 /** The rack, and the shop's clients. */
 export function rackRoutes(r: Router, pegs: Pegs, db: Tables): void {
@@ -25,6 +26,7 @@ export function rackRoutes(r: Router, pegs: Pegs, db: Tables): void {
     })
     return new JsonText(`${head.slice(0, -1)},"commissions":${await pegs.shown(page)}}`)
   })
+  serve(r, API.toDos, async ({ who }) => leftToDo(db, who.shopId))
   serve(r, API.clientOf, async ({ params, who }) => {
     const { shopId } = who
     const row = await db.commissions.findOne({

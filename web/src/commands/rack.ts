@@ -10,6 +10,7 @@ export const RACK_COMMANDS: readonly Command[] = [
     run: (s) => s.show('newCommission'),
   },
   { id: 'shelf', words: 'Open the shelf', keys: ['s'], run: (s) => go(s, '/shelf') },
+  { id: 'toDos', words: 'Open the work of the whole shop', keys: ['t'], run: (s) => go(s, '/to-dos') },
   { id: 'shop', words: 'Open the shop’s own page', keys: ['o'], run: (s) => go(s, '/shop') },
   {
     id: 'find',

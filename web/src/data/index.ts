@@ -2,6 +2,7 @@ export { ApiError, call, refusalText, urlOf } from './client'
 export { keepRead, keepUnsaved, keptUnsaved, readKept } from './keep'
 export { freshId, todayIso } from './local'
 export {
+  type LeftToDo,
   publicLink,
   queries,
   type RackRow,
@@ -10,6 +11,7 @@ export {
   useClientsNamed,
   useFound,
   useIssued,
+  useLeftToDo,
   useRack,
   useRecall,
   useShelf,

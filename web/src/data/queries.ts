@@ -39,6 +39,31 @@ export const useFound = (q: string) =>
     queryFn: async () => (await call('rack', { query: { q: q.trim().slice(0, 120) } })).commissions,
   })
 
+export type LeftToDo = GoodOf<Api['toDos']>[number]
+
+/** The work that is left in the whole shop, asked anew each time its desk is opened; and one thing of it done. */
+export function useLeftToDo() {
+  const client = useQueryClient()
+  const list = useQuery({ queryKey: ['toDos'], staleTime: 0, queryFn: () => call('toDos', {}) })
+  const done = useMutation({
+    mutationFn: ({ toDo: t, on, by }: { toDo: LeftToDo; on: string; by: string }) =>
+      call('change', {
+        params: { id: t.commission },
+        body: {
+          base: t.revision,
+          change: `${t.commission}-${t.id}-${on}`.slice(0, 64),
+          ops: Object.entries({ done: true, doneOn: on, doneBy: by }).map(([k, value]) => ({
+            op: 'set' as const,
+            at: `/toDos/@${t.id}/${k}`,
+            value,
+          })),
+        },
+      }),
+    onSettled: () => client.invalidateQueries({ queryKey: ['toDos'] }),
+  })
+  return { list, done }
+}
+
 /** Clients whose name begins so, whatever the accents: to be asked whether it is the same person. */
 export const useClientsNamed = (name: string) =>
   useQuery({

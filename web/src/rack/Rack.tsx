@@ -55,6 +55,9 @@ export default function Rack() {
           <Link to="/shelf" className="btn">
             <span className="key">S</span> the shelf
           </Link>
+          <Link to="/to-dos" className="btn">
+            <span className="key">T</span> to do
+          </Link>
           <label className="flex items-center gap-2">
             <span className="key">/</span>
             <span className="sr-only">find</span>
