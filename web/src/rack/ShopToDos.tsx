@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react'
 import { Link } from 'react-router'
 import { type LeftToDo, todayIso, useLeftToDo } from '../data'
-import { Empty, Refused, SelectCell, Tabs, tell } from '../kit'
+import { dayText, Empty, Refused, SelectCell, Tabs, tell } from '../kit'
 import { useSession } from '../store/session'
 import { shipsIn } from './days'
 
@@ -96,7 +96,7 @@ function Row({ toDo: t, hides, onDone }: { toDo: LeftToDo; hides: By; onDone: ()
         {hides === 'person' ? '' : (t.person ?? (t.who === 'client' ? 'the client' : ''))}
       </span>
       <span className={late ? 'text-stop font-semibold' : 'text-quiet'}>
-        {t.due ? `${late ? 'was due' : 'by'} ${t.due}` : t.ships ? shipsIn(t.ships) : ''}
+        {t.due ? `${late ? 'was due' : 'by'} ${dayText(t.due)}` : t.ships ? shipsIn(t.ships) : ''}
       </span>
       <button type="button" className="btn min-h-8! px-3! py-0!" aria-label={`${t.text} is done`} onClick={onDone}>
         done
