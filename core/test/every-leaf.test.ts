@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import { buildHandoff, drawnSaber } from '@nubrin/core/handoff'
 import { readCommission, writeCommission } from '@nubrin/core/import'
+import type { Commission } from '@nubrin/core/record'
 import { full } from './full'
 import { TODAY } from './samples'
 
@@ -118,6 +119,62 @@ describe('a record with every field filled', () => {
     const page = JSON.stringify(buildHandoff(c, 'Shop', TODAY))
     for (const key of ['text', 'person', 'due', 'note'] as const) expect(page).toContain(c.toDos[0]![key]!)
     expect(page).not.toContain(c.toDos[0]!.shopNote!)
+  })
+})
+
+/** Numbers that no client reads, each with the reason. */
+const INNER_NUMBERS: [string, string][] = [
+  ['/arrivals/quantity', 'counted by what became of each share'],
+  ['/handoff/issued/*', 'earlier records'],
+  ['/log/hours', 'the shop’s own log'],
+  ['/media/bytes', 'pictures are shown, not spelled'],
+  ['/requests/rank', 'how wishes are weighed is the shop’s'],
+  ['*/losses/cost/amount', 'what a spoilt part cost is the shop’s'],
+  ['*/beats/seconds', 'how long the maker speaks'],
+  ['*/takes/*', 'films are the shop’s'],
+  ['*/presets/sounds/*', 'sounds are heard'],
+  ['*/controls/hold', 'said where the gesture is a hold'],
+  ['*/use/litShare', 'what the hours are reckoned with'],
+  ...['outside', 'bore', 'boreProfile', 'outerProfile', 'joint/length', 'joint/engagement', 'joint/passes'].map(
+    (k): [string, string] => [`*/sections/${k}`, 'drawn'],
+  ),
+  ['*/joint/overTravel', 'told as the caution that nothing stops it'],
+  ...['at', 'clock', 'fromAxis', 'length', 'width'].map((k): [string, string] => [`*/openings/${k}`, 'drawn']),
+  ['*/hilt/clearance', 'what the fit is reckoned with'],
+  ['*/hilt/endWall', 'drawn'],
+  ['*/parts/clock', 'drawn'],
+  ...['groups', 'ledsPerGroup', 'ledsTotal'].map((k): [string, string] => [
+    `*/blades/${k}`,
+    'told of a string blade; the full one carries pixels',
+  ]),
+  ...['wall', 'mass', 'channelCurrent', 'idleCurrent', 'stripResistance', 'groupCurrent', 'forwardVolts'].map(
+    (k): [string, string] => [`*/blades/${k}`, 'what current, drop and balance are reckoned with'],
+  ),
+  ...['channelCurrent', 'idleCurrent'].map((k): [string, string] => [
+    `*/zones/${k}`,
+    'what the current is reckoned with',
+  ]),
+  // Of a cell and a speaker what has to be asked for is told; the full record's one part is a cell.
+  ...['height', 'impedance', 'ratedWatts'].map((k): [string, string] => [`*/parts/specs/${k}`, 'told of a speaker']),
+  ...['sleepCurrent', 'deepSleepCurrent', 'idleCurrent', 'channelCurrent', 'chargeCurrent', 'pinCurrent', 'pins']
+    .concat(['cutoffVolts', 'fullVolts', 'forwardVolts', 'resistance', 'ohms', 'gauge', 'dies', 'leds', 'maxRms'])
+    .concat(['coneArea', 'leastCell', 'cardBytes', 'wall', 'width'])
+    .map((k): [string, string] => [`*/parts/specs/${k}`, 'what fit and power are reckoned with, or drawn']),
+]
+describe('a number that changes changes what the client reads', () => {
+  const whole = (c: Commission) => JSON.stringify(buildHandoff(c, 'Shop', TODAY).chapters)
+  const before = whole(record)
+  const numbers = leaves.filter((l) => l.says === '#')
+  test('there are some hundred of them', () => expect(numbers.length).toBeGreaterThan(100))
+  test.each(numbers.map((l) => [l.at, l.way] as const))('%s', (at, way) => {
+    const c = structuredClone(record)
+    const steps = way.split('/').slice(1)
+    const last = steps.pop()!
+    const home = steps.reduce((v, k) => (v as Record<string, unknown>)[k], c as unknown) as Record<string, number>
+    home[last] = home[last] === 1 ? 2 : home[last]! - 2
+    const why = INNER_NUMBERS.filter(([p]) => matches(at, p))
+    if (whole(c) === before) expect(`${at}: ${why.length ? 'a reason' : 'dropped'}`).toBe(`${at}: a reason`)
+    else expect(why).toEqual([])
   })
 })
 

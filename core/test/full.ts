@@ -21,6 +21,8 @@ interface Shape {
 /** A leaf of the full record: where it stands by field, and how it would be read in a document. */
 interface Leaf {
   at: string
+  /** Its pointer, by position. */
+  way: string
   says: string
 }
 /** A field that takes one of some words: its pointer, and the words. */
@@ -76,7 +78,7 @@ export function full(): { record: Commission; leaves: Leaf[]; choices: Choice[] 
     if (s.type === 'boolean') return !at.endsWith('/stays')
     if (s.type === 'number' || s.type === 'integer') {
       const value = Math.min(s.maximum ?? 1e9, Math.max(s.minimum ?? 0, 11))
-      leaves.push({ at, says: '#' })
+      leaves.push({ at, way, says: '#' })
       return value
     }
     const says =
@@ -93,7 +95,7 @@ export function full(): { record: Commission; leaves: Leaf[]; choices: Choice[] 
                 : s.pattern
                   ? `own-${word()}`
                   : word()
-    leaves.push({ at, says })
+    leaves.push({ at, way, says })
     return says
   }
   return { record: make(Schema as unknown as Shape, '', '') as Commission, leaves, choices }

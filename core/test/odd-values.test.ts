@@ -75,6 +75,23 @@ describe('whatever number stands in a record', () => {
     expect(fields.size).toBeGreaterThan(100)
     expect(seen).toEqual([])
   })
+  test('a thing that lies beside itself, two and three that lie beside each other in a circle, lights that follow each other', () => {
+    const c = demo('reed-warden')
+    const s = c.sabers[0]!
+    const placed = s.parts.filter((p) => p.at)
+    // A pack is wide and high, and a cell all the same: such a one lies beside another as a board does.
+    const flat = { width: fact(18, 'mm'), height: fact(5, 'mm') }
+    for (const p of placed.slice(0, 3)) Object.assign(p, { kind: 'cell', specs: { ...p.specs, ...flat } })
+    for (const ring of [1, 2, 3]) {
+      for (const [i, p] of placed.entries()) {
+        const k = Math.floor(i / ring) * ring
+        p.beside = placed[k + ((i - k + 1) % Math.min(ring, placed.length - k))]!.id
+      }
+      expect(failed(c)).toEqual([])
+    }
+    for (const [i, z] of s.zones.entries()) z.follows = s.zones[(i + 1) % s.zones.length]!.id
+    expect(failed(c)).toEqual([])
+  })
   test.each(['this', 'next'] as const)('sections that would swallow each other, the end of %s going in', (spigot) => {
     const c = demo('reed-warden')
     for (const s of c.sabers[0]!.hilt.sections)

@@ -34,7 +34,8 @@ export function lieOf(saber: Saber, p: FittedPart, shape: HiltShape = layOut(sab
   return { height: plain(height), aside: plain(aside), turn: plain(turn) }
 }
 
-function placed(saber: Saber, p: FittedPart, shape: HiltShape): Lie {
+/** `from`: what is being placed by this one; things that lie beside each other in a circle lie on nothing. */
+function placed(saber: Saber, p: FittedPart, shape: HiltShape, from: readonly FittedPart[] = []): Lie {
   const span = spanOf(p)
   if (!span) return ON_AXIS
   if (inWall(p)) {
@@ -48,9 +49,11 @@ function placed(saber: Saber, p: FittedPart, shape: HiltShape): Lie {
     .map((k) => reachOf(k, clearance))
   const body = bodyOf(p, saber)
   if (body?.kind === 'pair') {
-    const under = saber.parts.find((q) => q.id === p.beside)
+    const under = saber.parts.find((q) => q.id === p.beside && q !== p && !from.includes(q))
     const cell =
-      under && kindRule(under.kind).glyph === 'cell' && spanOf(under) ? placed(saber, under, shape) : undefined
+      under && kindRule(under.kind).glyph === 'cell' && spanOf(under)
+        ? placed(saber, under, shape, [...from, p])
+        : undefined
     const height = cell?.height ?? pairHeight(body.d, [body], free, reaches)
     return { height: height + body.d / 2 + BESIDE_GAP + body.t / 2, aside: 0, turn: 0 }
   }

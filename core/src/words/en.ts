@@ -188,7 +188,7 @@ export const en: Readonly<Record<SayingCode, string>> = {
   'chapter.credits.head': '{column, select, who {Who} other {Did}}',
   'credits.none': 'Not recorded.',
   'chapter.spec': 'What it is',
-  'spec.name': `{row, select, hilt {Hilt} length {Length of the hilt} mass {Mass without blade} balance {Balance from the pommel} cell {Cell} speaker {Speaker} board {Sound board} firmware {Firmware} edition {Edition} recipient {Made for} other {Power is cut by}}`,
+  'spec.name': `{row, select, hilt {Hilt} length {Length of the hilt} mass {Mass without blade} balance {Balance from the pommel} cell {Cell} speaker {Speaker} board {Sound board} firmware {Firmware} edition {Edition} recipient {Made for} cellFigures {Cell, to buy another} speakerFigures {Speaker, to buy another} other {Power is cut by}}`,
   'spec.hilt': `{origin, select, bought {bought} kit {from a kit} clientOwn {your own} inherited {handed down} scratch {made from scratch} other {of a series}}; {known, select, yes {{materials}} other {material not recorded}}`,
   'spec.socket': 'Socket, {socket}',
   'spec.socketSize': '{bore}, {depth} deep',
@@ -207,7 +207,10 @@ export const en: Readonly<Record<SayingCode, string>> = {
   'preset.colour': '{hue} {hex}',
   'preset.font': '{font}{has, select, yes {; tracks: {tracks}} other {}}',
   'chapter.blade': 'The blade',
-  'chapter.blade.head': '{column, select, blade {Blade} outside {Outside} length {Length} other {In the box}}',
+  'chapter.blade.head':
+    '{column, select, blade {Blade} outside {Outside} length {Length} light {Its light} other {In the box}}',
+  'blade.light':
+    '{kind, select, pixel {{density}, {strips} strips{set, select, yes {, set to {configured} pixels} other {}}} string {{groups} groups of {each}, {total} in all} other {–}}',
   'blade.inBox': '{use, select, ship {yes} toBuy {no: to be bought} other {no: the bench’s own}}',
   'chapter.screws': 'Screw map',
   'chapter.screws.head': '{column, select, screw {Screw} where {Where} key {Key} holds {Holds} other {You may}}',
@@ -215,7 +218,7 @@ export const en: Readonly<Record<SayingCode, string>> = {
   'screw.may': '{may, select, never {NOT touch it} loosen {loosen, not remove} other {remove}}',
   'chapter.opening': 'Opening, cell and closing',
   'chapter.charging': 'Charging and storing',
-  'charging.name': `{row, select, runtime {Runs for} charging {Charging takes} asleep {Left asleep it lasts} energy {Energy} volume {Volume as shipped} other {Highest safe volume}}`,
+  'charging.name': `{row, select, runtime {Runs for} charging {Charging takes} asleep {Left asleep it lasts} energy {Energy} volume {Volume as shipped} loudest {Highest it can be set to} brightness {Brightness as shipped} other {Highest safe volume}}`,
   'charging.days': 'about {days} days',
   'chapter.tests': 'What was tested',
   'chapter.tests.head': '{column, select, test {Test} wanted {Wanted} found {Found} other {Verdict}}',
@@ -305,6 +308,8 @@ export const en: Readonly<Record<SayingCode, string>> = {
   'repair.fix': '{fix}{placed, select, yes { ({where})} other {}}',
   'repair.proof':
     '{proved, select, yes {{cycles, plural, =1 {one cycle} other {# cycles}} without a fault} other {see the tests}}{charged, select, yes {; {charge}} other {}}',
+  'spec.figure':
+    '{of, select, diameter {diameter} length {length} capacity {capacity} nominalVolts {nominal} contCurrent {continuous} height {depth} impedance {impedance} other {rated}} {value}',
   'spec.part': '{name}{typed, select, yes {, {type}} other {}}{hasLot, select, yes { (lot {lot})} other {}}',
   material:
     '{material, select, aluminium {aluminium} brass {brass} copper {copper} steel {steel} silver {silver} polycarbonate {polycarbonate} PLA {PLA} resin {resin} leather {leather} wood {wood} other {another material}}',

@@ -198,7 +198,17 @@ export interface Sayings {
   'preset.colour': { hue: Words; hex: Words }
   'preset.font': { font: Words; tracks: Words; has: 'yes' | 'no' }
   'chapter.blade': Record<never, never>
-  'chapter.blade.head': { column: 'blade' | 'outside' | 'length' | 'inBox' }
+  'chapter.blade.head': { column: 'blade' | 'outside' | 'length' | 'light' | 'inBox' }
+  'blade.light': {
+    kind: Words
+    density: Words
+    strips: Words
+    set: 'yes' | 'no'
+    configured: Words
+    groups: Words
+    each: Words
+    total: Words
+  }
   'blade.inBox': { use: Words }
   'chapter.screws': Record<never, never>
   'chapter.screws.head': { column: 'screw' | 'where' | 'key' | 'holds' | 'may' }
@@ -283,6 +293,7 @@ export interface Sayings {
   'repair.on': { on: Words; reported: Words; known: 'yes' | 'no' }
   'repair.fix': { fix: Words; where: Words; placed: 'yes' | 'no' }
   'repair.proof': { cycles: number; proved: 'yes' | 'no'; charge: Words; charged: 'yes' | 'no' }
+  'spec.figure': { of: Words; value: Words }
   'spec.part': { name: Words; lot: Words; hasLot: 'yes' | 'no'; type: Words; typed: 'yes' | 'no' }
   material: { material: Words }
   'charging.end': { port: Words }

@@ -34,6 +34,11 @@ function rows(s: Saber): FactRow[] {
         : [],
     ),
     { name: name('volume'), value: formatFact(s.use.volume, 0) },
+    ...(s.use.highestVolume ? [{ name: name('loudest'), value: formatFact(s.use.highestVolume, 0) }] : []),
     { name: name('highest'), ...asText(safeVolume(s)) },
+    // A brightness that is only assumed was set by nobody.
+    ...(s.use.brightness.source === 'assumed'
+      ? []
+      : [{ name: name('brightness'), value: formatFact(s.use.brightness, 0) }]),
   ]
 }

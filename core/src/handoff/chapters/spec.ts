@@ -1,6 +1,6 @@
-import { formatFact } from '../../facts'
+import { formatFact, known } from '../../facts'
 import { balance } from '../../fit'
-import type { PartKind, Saber } from '../../record'
+import type { PartKind, Saber, SpecKey } from '../../record'
 import { layOut } from '../../room'
 import { mmAndInch } from '../../units'
 import { say, whether } from '../../words'
@@ -35,6 +35,19 @@ function rows(s: Saber): FactRow[] {
         )
         .join(', '),
     )
+  /** What has to be asked for when one of a kind is to be replaced: its figures, as far as they are known. */
+  const figures = (kind: 'cell' | 'speaker', keys: readonly SpecKey[]): FactRow[] => {
+    const each = s.parts
+      .filter((p) => p.kind === kind)
+      .map((p) =>
+        keys.flatMap((k) => {
+          const f = p.specs[k]
+          return f && known(f) !== undefined ? [say('spec.figure', { of: k, value: formatFact(f) })] : []
+        }),
+      )
+    const told = [...new Set(each.map((list) => list.join(', ')))].filter(Boolean)
+    return told.length ? [{ name: name(`${kind}Figures`), value: told.join('; ') }] : []
+  }
   const length = about ? say('about', { what: mmAndInch(shape.length) }) : mmAndInch(shape.length)
   return [
     {
@@ -51,7 +64,9 @@ function rows(s: Saber): FactRow[] {
     { name: name('mass'), ...asText(b.mass) },
     { name: name('balance'), ...asText(b.centre) },
     { name: name('cell'), value: fitted('cell') },
+    ...figures('cell', ['diameter', 'length', 'capacity', 'nominalVolts', 'contCurrent']),
     { name: name('speaker'), value: fitted('speaker') },
+    ...figures('speaker', ['diameter', 'height', 'impedance', 'ratedWatts']),
     { name: name('board'), value: fitted('board') },
     { name: name('firmware'), value: orNotRecorded(wordsOf(s.firmware)) },
     ...s.hilt.sockets.map((k) => ({

@@ -1,0 +1,45 @@
+import { describe, expect, test } from '@jest/globals'
+import { buildHandoff } from '@nubrin/core/handoff'
+import { readCommission, writeCommission } from '@nubrin/core/import'
+import { judgeCommission } from '@nubrin/core/judge'
+import { compose } from '@nubrin/core/script'
+import { FIRST } from './cases/first'
+import { DAY, type Job } from './cases/plain'
+import { SECOND } from './cases/second'
+import { THIRD } from './cases/third'
+
+const JOBS: readonly Job[] = [...FIRST, ...SECOND, ...THIRD]
+/** Every note that is the shop's own, wherever it stands. */
+const shopNotes = (v: unknown): string[] =>
+  typeof v !== 'object' || v === null
+    ? []
+    : Object.entries(v).flatMap(([k, x]) => (k === 'shopNote' ? [String(x)] : shopNotes(x)))
+
+test('there are twenty-one, each with an id of its own', () => {
+  expect(JOBS.map((j) => j.id)).toEqual(Array.from({ length: 21 }, (_, i) => `c${String(i + 1).padStart(2, '0')}`))
+})
+
+describe.each(JOBS.map((j) => [`${j.id}: ${j.needs}`, j] as const))('%s', (_needs, j) => {
+  const c = j.make()
+  const found = judgeCommission(c, DAY)
+  const codes = found.map((f) => `${f.check}.${f.code}`)
+  const page = JSON.stringify(buildHandoff(c, 'Shop', DAY))
+  test('is recorded whole, and comes back from a file as it was', () => {
+    const back = readCommission(writeCommission(c))
+    expect(back.ok ? [] : back.problems).toEqual([])
+    expect(back.ok && back.record).toEqual(c)
+  })
+  test('is judged without a judgement that fails, and raises what it should', () => {
+    expect(codes.filter((k) => k.endsWith('.failed'))).toEqual([])
+    expect(j.raises.filter((code) => !codes.includes(code))).toEqual([])
+    expect((j.silent ?? []).filter((code) => codes.includes(code))).toEqual([])
+  })
+  test('reaches the client with every word for him, and none of the shop’s', () => {
+    const there = (words: string) => page.includes(JSON.stringify(words).slice(1, -1))
+    expect(j.told.filter((words) => !there(words))).toEqual([])
+    expect([...j.kept, ...shopNotes(c)].filter(there)).toEqual([])
+  })
+  test('is told: every saber has a film that ends', () => {
+    for (const s of c.sabers) expect(compose(c, s).length).toBeGreaterThan(5)
+  })
+})

@@ -1,0 +1,346 @@
+import { deg, fact, type Job, job, mm, on, part, pixelBlade, row, screw, socket, stated, step, val } from './plain'
+
+/** Jobs 15 to 21. */
+export const THIRD: readonly Job[] = [
+  {
+    id: 'c15',
+    needs:
+      'a third one for the same client: spares and alternatives in the box, a thread to grease, a wireless link and its code, a feature nobody is sure of',
+    make: job('c15', 'Boxed Again', (s, c) => {
+      s.items.push(
+        { id: 'c15-x1', what: 'spare blade screw', role: 'spare', quantity: 2, supplied: 'shop', size: 'M4 × 6' },
+        {
+          id: 'c15-x2',
+          what: 'second pommel',
+          role: 'alternative',
+          of: 'section:c15-pommel',
+          quantity: 1,
+          supplied: 'shop',
+        },
+      )
+      s.settings.link = { name: 'boxed-again', code: stated('4711', 'configured'), program: 'any radio terminal' }
+      s.parts.push(part('c15-radio', 'aux-wireless', 120))
+      s.recipient = { knows: 'owned' }
+      c.toDos.push(
+        {
+          id: 'c15-t1',
+          text: 'grease the squealing thread',
+          about: 'section:c15-pommel',
+          who: 'shop',
+          blocks: 'shipping',
+          done: false,
+        },
+        {
+          id: 'c15-t2',
+          text: 'polish the plug',
+          who: 'shop',
+          blocks: 'filming',
+          done: true,
+          doneOn: on('11-01'),
+          doneBy: 'Osk',
+        },
+      )
+      s.controls.push(row('c15-melt', 'lit', 'c15-i1', 'thrust', 'melt', { status: 'unsure' }))
+      s.hilt.sockets[0]!.note =
+        'A loose blade flickers: tighten it. When it freezes, take the cell out and count to ten.'
+    }),
+    told: ['spare blade screw', 'second pommel', '4711', 'any radio terminal', 'count to ten'],
+    kept: ['grease the squealing thread', 'polish the plug'],
+    raises: ['toDos.open', 'unsureControl.unsure'],
+  },
+  {
+    id: 'c16',
+    needs:
+      'a shop’s own hilt bought later: a claw that can hurt, beeps that are counted, a blade that is turned, credits to others, and a tightening that is told only at removal',
+    make: job('c16', 'Heron', (s, c) => {
+      s.hilt.sections[2]!.sharp = true
+      s.hilt.sections[2]!.note = 'Mind the points.'
+      s.hilt.sockets[0]!.insertion = 'clockwise'
+      s.controls.push(
+        row('c16-mute', 'off', 'c16-i1', 'hold', 'mute', { s: 4, says: 'mute, at the second beep' }),
+        row('c16-unmute', 'muted', 'c16-i1', 'hold', 'unmute', { s: 4 }),
+      )
+      s.access = [
+        {
+          id: 'c16-in',
+          task: 'bladeIn',
+          steps: [step('c16-in1', 'Turn the blade in, clockwise', 'clockwise', { place: 'socket:c16-socket' })],
+        },
+        {
+          id: 'c16-out',
+          task: 'bladeOut',
+          steps: [
+            step('c16-out1', 'Loosen the blade screw that you tightened', 'anticlockwise', {
+              place: 'fastener:c16-blade',
+            }),
+            step('c16-out2', 'Turn the blade out, clockwise too', 'clockwise', { place: 'socket:c16-socket' }),
+          ],
+        },
+      ]
+      s.items.push({
+        id: 'c16-ch',
+        what: 'charger',
+        role: 'accessory',
+        kind: 'charger',
+        quantity: 1,
+        supplied: 'client',
+      })
+      c.credits.push({ id: 'c16-cr', who: 'Ysolde Marr', did: 'drew the claws' })
+    }),
+    told: ['Mind the points.', 'mute, at the second beep', 'drew the claws', 'clockwise too'],
+    kept: [],
+    raises: ['bladeSteps.untightened'],
+  },
+  {
+    id: 'c17',
+    needs:
+      'from a drawing, for show: what only one view shows is assumed, ranked wishes, dies of mixed colour, a log of delays',
+    make: job('c17', 'Drawn Once', (s, c) => {
+      c.job = 'showcase'
+      s.job = 'showcase'
+      s.hilt.origin = 'scratch'
+      s.hilt.sections[1]!.outside = mm(36, 'assumed')
+      s.hilt.sections[1]!.outside.with = 'only the front is drawn'
+      c.requests.push(
+        { id: 'c17-r1', text: 'The front half as drawn', status: 'met', rank: 1 },
+        { id: 'c17-r2', text: 'One colour for the switch', status: 'met', rank: 2, where: 'part:c17-button' },
+      )
+      s.blades[0]!.kind = 'inHilt'
+      s.parts.push(part('c17-led', 'ih-4die', 160, { note: 'Two dies of amber, one red, one white.' }))
+      for (let i = 0; i < 4; i++)
+        s.parts.push(part(`c17-acc${i}`, 'led-3-white', 120, { clock: deg(90 * i), name: `accent ${i + 1}` }))
+      c.log.push(
+        { id: 'c17-l1', on: on('09-20'), text: 'bronze late by three weeks', kind: 'delay', by: 'Maren' },
+        { id: 'c17-l2', on: on('10-12'), text: 'turned the front', kind: 'work', hours: 6.5, by: 'Osk' },
+      )
+    }),
+    told: ['The front half as drawn', 'Two dies of amber, one red, one white.'],
+    kept: ['bronze late by three weeks'],
+    raises: ['recalled.assumed'],
+  },
+  {
+    id: 'c18',
+    needs:
+      'a re-install with half a chassis from the client: faults on arrival, a wish that could not be met, a socket to be sanded, extra hours',
+    make: job('c18', 'Second Life', (s, c) => {
+      s.job = 'rebuild'
+      c.arrivals.push(
+        {
+          id: 'c18-ar1',
+          what: 'saber',
+          quantity: 1,
+          whole: true,
+          saber: s.id,
+          condition: 'opened before',
+          conditionOn: on('09-02'),
+          shares: [{ id: 'c18-s1', fate: 'used', count: 1 }],
+          faults: [
+            { id: 'c18-f1', text: 'card bent, unreadable', became: 'request:c18-r' },
+            { id: 'c18-f2', text: 'cell flat', became: 'toDo:c18-t0' },
+            { id: 'c18-f3', text: 'a screw glued in', left: 'left as it is, agreed' },
+          ],
+        },
+        {
+          id: 'c18-ar2',
+          what: 'chassis, lower half',
+          quantity: 1,
+          condition: 'sound',
+          conditionOn: on('09-02'),
+          shares: [{ id: 'c18-s2', fate: 'altered', count: 1 }],
+          faults: [],
+        },
+      )
+      c.requests.push({
+        id: 'c18-r',
+        text: 'The old fonts again',
+        status: 'declined',
+        answer: 'The card could not be read.',
+        toldOn: on('09-10'),
+      })
+      c.toDos.push(
+        { id: 'c18-t0', text: 'renew the cell', who: 'shop', done: true, doneOn: on('09-12'), doneBy: 'Osk' },
+        { id: 'c18-t1', text: 'sand the socket for your tube', about: 'socket:c18-socket', who: 'client', done: false },
+      )
+      s.blades[0]!.outside = mm(25.6)
+      s.settings.displayAngle = fact(90, 'deg', 'measured')
+      s.parts.push(part('c18-oled', 'oled-049', 130, { note: 'Turn the collar to see it.' }))
+      c.log.push({
+        id: 'c18-l',
+        on: on('09-30'),
+        text: 'extra hours for the wiring',
+        kind: 'work',
+        hours: 4,
+        by: 'Maren',
+      })
+    }),
+    told: [
+      'card bent, unreadable',
+      'The card could not be read.',
+      '2026-09-10',
+      'left as it is, agreed',
+      'sand the socket for your tube',
+      'Turn the collar to see it.',
+    ],
+    kept: ['extra hours for the wiring', 'renew the cell'],
+    raises: ['socketFit.willNotEnter'],
+  },
+  {
+    id: 'c19',
+    needs:
+      'an exposed crystal: re-planned with reasons, a wire that is cut for good at the maker’s own idea, a polarity unlike other sabers',
+    make: job('c19', 'Open Heart', (s, c) => {
+      s.hilt.sections[1]!.joint = { kind: 'none' }
+      s.parts.push(part('c19-cham', 'chamber-22', 130), part('c19-px', 'pixel-crystal', 134, { beside: 'c19-cham' }))
+      s.zones.push({
+        id: 'c19-z',
+        name: 'crystal',
+        kind: 'crystal',
+        leds: val(1, '×', 'measured'),
+        channelCurrent: val(18, 'mA'),
+        idleCurrent: val(0.6, 'mA'),
+        part: 'c19-px',
+      })
+      s.decisions.push(
+        {
+          id: 'c19-d1',
+          on: on('09-15'),
+          by: 'Osk',
+          chose: 'the chassis drawn anew',
+          why: 'the switches came later than the drawing',
+          gaveUp: 'a week',
+        },
+        {
+          id: 'c19-d2',
+          on: on('09-28'),
+          by: 'Maren',
+          chose: 'the ground wire cut and joined by a plug',
+          why: 'it opens without solder',
+          irreversible: true,
+        },
+      )
+      c.requests.push({ id: 'c19-r', text: 'Cut the wire for easier opening', shape: 'ownIdea', status: 'met' })
+      const cell = s.parts.find((p) => p.kind === 'cell')!
+      Object.assign(cell, {
+        faces: stated('pommel', 'measured'),
+        landmark: 'the other way round than your last one: plus to the pommel',
+      })
+    }),
+    told: ['the chassis drawn anew', 'it opens without solder', 'the other way round than your last one'],
+    kept: [],
+    raises: ['consent.decided'],
+  },
+  {
+    id: 'c20',
+    needs:
+      'a crossguard, abroad: three emitters, three blades to buy, one test blade, three plugs to pack, an offered font, a cell named and not sent',
+    make: job('c20', 'Old Crosswind', (s, c) => {
+      c.job = 'conversion'
+      s.job = 'conversion'
+      c.client.country = 'abroad'
+      for (const [i, side] of ['left', 'right'].entries()) {
+        s.hilt.sections.push({
+          ...structuredClone(s.hilt.sections[2]!),
+          id: `c20-q${i}`,
+          name: `${side} arm`,
+          role: 'quillon',
+          length: mm(40),
+          outside: mm(24),
+          bore: mm(15.9),
+        })
+        s.hilt.fasteners.push(screw(`c20-qs${i}`, `${side} screw`, 'M3', '1.5 mm', 200, 90 + 180 * i))
+        s.hilt.sockets.push(socket(`c20-qk${i}`, `c20-q${i}`, 15.9, 20, [`c20-qs${i}`], { name: `${side} arm` }))
+        s.blades.push(
+          pixelBlade(`c20-qb${i}`, `${side} blade, 18 cm`, `c20-qk${i}`, 15.8, 180, {
+            use: 'toBuy',
+            supplied: 'notSupplied',
+          }),
+        )
+      }
+      Object.assign(s.blades[0]!, { use: 'toBuy', supplied: 'notSupplied' })
+      s.items.push(
+        ...[0, 1, 2].map((i) => ({
+          id: `c20-pl${i}`,
+          what: `plug ${i + 1} of three`,
+          role: 'accessory' as const,
+          quantity: 1,
+          supplied: 'shop' as const,
+        })),
+      )
+      Object.assign(s.parts.find((p) => p.kind === 'cell')!, {
+        supplied: 'notSupplied',
+        note: 'Protected, no longer than 70 mm.',
+      })
+      c.requests.push({
+        id: 'c20-r',
+        text: 'A font of the old gate',
+        shape: 'offered',
+        status: 'open',
+        price: { amount: 25, currency: 'EUR' },
+      })
+      s.parts.push(
+        part('c20-kill', 'kill-slide-10a', 160),
+        part('c20-sp', 'spacer-5', 20, { note: 'Glued; leave it.' }),
+      )
+      s.cutPower = 'killSwitch'
+    }),
+    told: ['plug 3 of three', 'no longer than 70 mm', 'left blade, 18 cm', 'Glued; leave it.'],
+    kept: [],
+    raises: ['bladeSteps.unserved', 'shopping.unsaid'],
+    silent: ['openRequest.open'],
+  },
+  {
+    id: 'c21',
+    needs:
+      'a gift for a beginner: the simplest key, sensitivities with and without a blade, colours by effect, film still to put in',
+    make: job('c21', 'First Light', (s, c) => {
+      c.purpose = 'beginner'
+      c.giver = 'Aud'
+      s.recipient = { name: 'Nils', knows: 'neverSeen' }
+      s.settings.sensitivities = [
+        {
+          id: 'c21-s1',
+          sense: 'swing',
+          value: stated('3', 'configured'),
+          triedWith: ['plug', 'blade'],
+          note: 'Calm, for small rooms.',
+        },
+        { id: 'c21-s2', sense: 'clash', value: stated('6', 'configured'), triedWith: ['plug'] },
+      ]
+      s.presets[0]!.effects = { clash: stated('#ffffff', 'configured'), lock: stated('#ff3000', 'configured') }
+      s.blades.push({
+        ...structuredClone(s.blades[0]!),
+        id: 'c21-plug',
+        name: 'blade plug',
+        kind: 'plug',
+        length: mm(60),
+        note: 'Its flat side goes down.',
+      })
+      c.toDos.push({
+        id: 'c21-t',
+        text: 'film into the blade',
+        about: 'blade:c21-b1',
+        who: 'shop',
+        blocks: 'shipping',
+        done: false,
+      })
+      s.items.push(
+        { id: 'c21-x1', what: 'charger', role: 'accessory', kind: 'charger', quantity: 1, supplied: 'shop' },
+        { id: 'c21-x2', what: 'card holder', role: 'accessory', quantity: 1, supplied: 'shop' },
+      )
+      c.warranty = { words: 'Two years on everything that we soldered.', ends: 'when the grip is opened with force' }
+      s.notFor.push({ id: 'c21-n', what: 'full contact', why: 'the tube is thin' })
+    }),
+    told: [
+      'A gift from Aud',
+      'Calm, for small rooms.',
+      'Its flat side goes down.',
+      'card holder',
+      'Two years on everything',
+      'opened with force',
+      '#ff3000',
+      'the tube is thin',
+    ],
+    kept: ['film into the blade'],
+    raises: ['toDos.open', 'sensitivity.untried'],
+  },
+]
