@@ -12,6 +12,7 @@ const MEANT = {
   power: ['figures', 'power', 'currents', 'slips'],
   parts: ['shelf', 'planning'],
   controls: ['controls'],
+  proof: ['proof', 'telling'],
   judge: ['judge', 'findings', 'slips', 'ends', 'thresholds', 'kinds-of-findings'],
   import: ['shelf', 'formats', 'versions'],
 }

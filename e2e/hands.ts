@@ -37,3 +37,57 @@ export const add = async (page: Page, label: string, text: string) => {
   await page.getByLabel(label, { exact: true }).fill(text)
   await page.keyboard.press('Enter')
 }
+
+/** Goes to a field, link or button with the Tab key alone, the way that is shorter on the page. */
+export async function reach(page: Page, target: Locator, most = 400) {
+  const at = target.first()
+  await at.waitFor()
+  for (let i = 0; i < most; i++) {
+    const way = await at.evaluate((el) => {
+      const now = document.activeElement
+      if (el === now) return 'there'
+      if (!now || now === document.body) return 'on'
+      return el.compareDocumentPosition(now) & Node.DOCUMENT_POSITION_FOLLOWING ? 'back' : 'on'
+    })
+    if (way === 'there') return
+    await page.keyboard.press(way === 'back' ? 'Shift+Tab' : 'Tab')
+  }
+  throw new Error(`${target} is not reached with ${most} presses of Tab`)
+}
+/** Types into a field that was reached with the keyboard, in place of what stood there. */
+export async function enter(page: Page, label: string, text: string) {
+  await reach(page, page.getByLabel(label, { exact: true }))
+  await page.keyboard.press('Control+A')
+  await page.keyboard.insertText(text)
+  await page.keyboard.press('Enter')
+}
+/** The same in a field of several lines, where Enter is a line. */
+export async function write(page: Page, label: string, text: string) {
+  await reach(page, page.getByLabel(label, { exact: true }))
+  await page.keyboard.insertText(text)
+  await page.keyboard.press('Tab')
+}
+/** Chooses from a list by the words shown, with the arrow keys. */
+export async function pick(page: Page, label: string, words: string | RegExp) {
+  await reach(page, page.locator(`${selector(label)}, ${selector(label)} button`))
+  await page.keyboard.press('ArrowDown')
+  const wanted = page.getByRole('option', { name: words }).first()
+  await wanted.waitFor()
+  await page.keyboard.press('Home')
+  for (let i = 0; i < 80; i++) {
+    if ((await wanted.getAttribute('data-focus')) !== null) break
+    await page.keyboard.press('ArrowDown')
+  }
+  await page.keyboard.press('Enter')
+  await wanted.waitFor({ state: 'detached' })
+}
+export async function hit(page: Page, target: Locator) {
+  await reach(page, target)
+  await page.keyboard.press('Enter')
+}
+export async function check(page: Page, label: string | RegExp) {
+  await reach(page, page.getByRole('checkbox', { name: label }))
+  await page.keyboard.press('Space')
+}
+/** Another station or desk, by its link. */
+export const turnTo = (page: Page, name: RegExp) => hit(page, page.locator('nav a').filter({ hasText: name }))

@@ -1,4 +1,5 @@
 import { drawUnrolled } from '@nubrin/core/drawing'
+import { known } from '@nubrin/core/facts'
 import type { Saber } from '@nubrin/core/record'
 import { type MouseEvent, useMemo, useState } from 'react'
 import { freshId } from '../../data'
@@ -9,6 +10,9 @@ import { putOn, type Tool } from './putOn'
 import { UnrolledHead } from './UnrolledHead'
 
 const HEIGHT = 226
+
+/** Half way along the sections whose length is known, mm from the pommel. */
+const middle = (s: Saber) => s.hilt.sections.reduce((sum, x) => sum + (known(x.length) ?? 0), 0) / 2
 
 /** The outside of the hilt unrolled; a tool in hand puts a screw or an opening where it is pressed. */
 export function Unrolled({ saber }: { saber: Saber }) {
@@ -28,16 +32,18 @@ export function Unrolled({ saber }: { saber: Saber }) {
     const x = Number(scene.mm(e.clientX - box.left).toFixed(1))
     const exact = scene.clock(e.clientX - box.left, e.clientY - box.top)
     if (exact === undefined) return
-    const clock = Math.round(exact / 5) * 5
+    put(tool, x, (Math.round(exact / 5) * 5) % 360)
+  }
+  const put = (tool: Tool, x: number, clock: number) => {
     const id = freshId()
-    editSaber(`add ${tool}`, (s) => putOn(s, tool, id, x, clock % 360))
+    editSaber(`add ${tool}`, (s) => putOn(s, tool, id, x, clock))
     light(tool === 'screw' ? `fastener:${id}` : `opening:${id}`)
     setTool(undefined)
   }
   return (
     <section aria-label="Unrolled surface">
       <UnrolledHead saber={saber} zoom={zoom} onZoom={setZoom} tool={tool} onTool={setTool} />
-      {/* biome-ignore lint/a11y/useKeyWithClickEvents: the same is done with the keyboard in the list beside it */}
+      {/* biome-ignore lint/a11y/useKeyWithClickEvents: the same is done by the button below it */}
       {/* biome-ignore lint/a11y/noStaticElementInteractions: see above */}
       <div ref={ref} onClick={place} className={`max-h-[230px] overflow-auto ${tool ? 'cursor-crosshair' : ''}`}>
         <SceneView
@@ -48,7 +54,19 @@ export function Unrolled({ saber }: { saber: Saber }) {
           className="block"
         />
       </div>
-      {tool ? <p className="text-brass">Press where the {tool} sits; correct the figures at the side.</p> : null}
+      {tool ? (
+        <p className="text-brass">
+          Press where the {tool} sits, or{' '}
+          <button
+            type="button"
+            className="font-semibold underline decoration-dotted"
+            onClick={() => put(tool, Math.round(middle(saber)), 0)}
+          >
+            put it in the middle
+          </button>
+          ; correct the figures at the side.
+        </p>
+      ) : null}
     </section>
   )
 }
