@@ -474,3 +474,26 @@ describe('tests follow from what is built, set up and shipped beside it', () => 
     )
   })
 })
+
+describe('a blade is told so that another one can be ordered like it', () => {
+  const light = (change: (b: Saber['blades'][number]) => void) => {
+    const c = demo('reed-warden')
+    change(c.sabers[0]!.blades[0]!)
+    const page = JSON.stringify(buildHandoff(c, 'Shop', TODAY).chapters.find((x) => x.id === 'blade'))
+    return /"920 mm","([^"]*)"/.exec(page)?.[1]
+  }
+  test('pixels by density and strips, with what the board is set to; a string by its groups; a plug by nothing', () => {
+    expect(light(() => undefined)).toBe('144 LEDs a metre, 2 strips')
+    expect(light((b) => void (b.configured = fact(250, '×', 'configured')))).toBe(
+      '144 LEDs a metre, 2 strips, set to 250 pixels',
+    )
+    expect(light((b) => void (b.strips = fact(null, '×')))).toBe('144 LEDs a metre, not recorded strips')
+    expect(
+      light((b) => {
+        Object.assign(b, { kind: 'string', groups: fact(6, '×'), ledsPerGroup: fact(16, '×') })
+        b.ledsTotal = fact(96, '×', 'client')
+      }),
+    ).toBe('6 groups of 16, about 96 in all')
+    expect(light((b) => void (b.kind = 'plug'))).toBe('–')
+  })
+})

@@ -153,6 +153,32 @@ describe('ledger', () => {
       ...{ note: 'the new one is stronger', shopNote: 'order taps' },
     })
   })
+  test('the client’s parts come out even, or say by how much they do not', async () => {
+    const share = (id: string, fate: 'used' | 'returned' | 'undecided', count: number) => ({ id, fate, count })
+    const part = (id: string, quantity: number, ...shares: ReturnType<typeof share>[]) => ({
+      ...{ id, what: id, quantity, condition: '', shares, faults: [] },
+    })
+    await lay('ledger', 'cinder-oath', (c) => {
+      c.arrivals = [
+        part('panel', 4, share('s1', 'used', 3), share('s2', 'returned', 1)),
+        part('screw', 6, share('s3', 'used', 4)),
+        part('ring', 1, share('s4', 'used', 2)),
+        part('lens', 2, share('s5', 'undecided', 2)),
+      ]
+    })
+    const table = screen.getByRole('region', { name: 'The client’s parts, by what became of them' })
+    const rows = within(table)
+      .getAllByRole('row')
+      .map((r) => [...r.querySelectorAll('td')].map((d) => d.textContent ?? ''))
+    // part, came, used, altered, left over, returned, undecided, comes out, is now in
+    expect(rows.slice(1, 5).map((r) => [r[0], r[1], r[2], r[5], r[6], r[7]])).toEqual([
+      ['panel', '4', '3', '1', '', 'even'],
+      ['screw', '6', '4', '', '', '2 missing'],
+      ['ring', '1', '2', '', '', '1 too many'],
+      ['lens', '2', '', '', '2', '2 undecided'],
+    ])
+    expect(rows[5]!.slice(0, 7)).toEqual(['all', '13', '9', '', '', '1', '2'])
+  })
   test('people, and who wrote a line of the log', async () => {
     await lay('ledger', 'cinder-oath')
     await put('name', 'Osk')

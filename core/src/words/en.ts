@@ -210,7 +210,7 @@ export const en: Readonly<Record<SayingCode, string>> = {
   'chapter.blade.head':
     '{column, select, blade {Blade} outside {Outside} length {Length} light {Its light} other {In the box}}',
   'blade.light':
-    '{kind, select, pixel {{density}, {strips} strips{set, select, yes {, set to {configured} pixels} other {}}} string {{groups} groups of {each}, {total} in all} other {–}}',
+    '{kind, select, pixel {{density} LEDs a metre, {strips} strips{set, select, yes {, set to {configured} pixels} other {}}} string {{groups} groups of {each}, {total} in all} other {–}}',
   'blade.inBox': '{use, select, ship {yes} toBuy {no: to be bought} other {no: the bench’s own}}',
   'chapter.screws': 'Screw map',
   'chapter.screws.head': '{column, select, screw {Screw} where {Where} key {Key} holds {Holds} other {You may}}',

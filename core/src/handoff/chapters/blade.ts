@@ -29,7 +29,12 @@ export const blade: SaberChapter = (s) => {
 function light(b: Blade): string {
   const count = (f: Blade['groups']) => (f ? formatFact(f, 0) : say('notRecorded'))
   return say('blade.light', {
-    ...{ kind: b.kind, density: formatFact(b.density, 0), strips: count(b.strips), configured: count(b.configured) },
+    ...{
+      kind: b.kind,
+      density: count({ ...b.density, unit: '×' }),
+      strips: count(b.strips),
+      configured: count(b.configured),
+    },
     ...{ set: whether(b.configured), groups: count(b.groups), each: count(b.ledsPerGroup), total: count(b.ledsTotal) },
   })
 }
