@@ -39,7 +39,7 @@ export const add = async (page: Page, label: string, text: string) => {
 }
 
 /** Goes to a field, link or button with the Tab key alone, the way that is shorter on the page. */
-export async function reach(page: Page, target: Locator, most = 400) {
+async function reach(page: Page, target: Locator, most = 400) {
   const at = target.first()
   await at.waitFor()
   for (let i = 0; i < most; i++) {

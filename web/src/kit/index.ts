@@ -1,6 +1,7 @@
 export { Boundary } from './boundary'
 export { FileButton, RemoveButton } from './buttons'
 export { CheckBox } from './check'
+export { ColourCell } from './colour'
 export { ComboCell } from './combo'
 export { DateCell } from './date'
 export { dayOfWeeks, dayText } from './days'

@@ -3,6 +3,7 @@ import { freshId, todayIso } from '../data'
 import { AddLine, CheckBox, DateCell, RemoveButton, SelectCell, setText, TextCell } from '../kit'
 import { useEdit, useEditEntry, useOrder, useRemove } from '../store/commission'
 import { useSession } from '../store/session'
+import { Notes } from './Notes'
 
 const WHO = { shop: 'the shop', client: 'the client' }
 const BLOCKS = { '': 'stands against nothing', filming: 'before filming', shipping: 'before it ships' }
@@ -66,6 +67,10 @@ export function ToDoRow({ toDo: t, about }: { toDo: ToDo; about?: string | undef
           />
         </div>
       )}
+      <details className="pr-8 pl-7 text-[0.93rem]">
+        <summary className="text-brass cursor-pointer">{t.note || t.shopNote ? 'notes' : 'a note'}</summary>
+        <Notes of={t} what={t.text} onEdit={(run) => set('note', t.id, run)} />
+      </details>
     </div>
   )
 }

@@ -1,5 +1,5 @@
 import { FACES, OPENINGS, Opening, keyWords as words } from '@nubrin/core/record'
-import { FactField, SelectCell } from '../../kit'
+import { ColourCell, FactField, Labelled, SelectCell } from '../../kit'
 import { useEditHilt, useRemove } from '../../store/commission'
 import { Notes } from '../../things/Notes'
 import { Sheet } from './Sheet'
@@ -61,6 +61,24 @@ export function OpeningSheet({ opening: x }: { opening: Opening }) {
           onCommit={(v) => set((y) => void (y.clock = v))}
         />
       </div>
+      {x.kind === 'window' ? (
+        <div className="flex items-end gap-3">
+          <Labelled label="tint of its glass">
+            <ColourCell
+              label={`Tint of ${x.name}`}
+              value={x.tint ?? '#ffffff'}
+              onCommit={(hex) => set((y) => void (y.tint = hex))}
+            />
+          </Labelled>
+          {x.tint ? (
+            <button type="button" className="text-brass pb-1" onClick={() => set((y) => void delete y.tint)}>
+              clear, not tinted
+            </button>
+          ) : (
+            <span className="text-quiet pb-1">clear</span>
+          )}
+        </div>
+      ) : null}
       <Notes of={x} what={x.name} onEdit={set} />
     </Sheet>
   )

@@ -5,6 +5,9 @@ import { AddLine, FactField, RemoveButton, SelectCell, setText, TextCell } from 
 import { useEditSaber, useEditThing, useRemove } from '../../store/commission'
 import { Notes } from '../../things/Notes'
 
+/** Name, kind, LEDs, what one draws lit and idle, whose colour it shows. */
+const COLUMNS = 'grid grid-cols-[minmax(0,1fr)_76px_50px_56px_56px_88px_auto] gap-2'
+
 /** Every run of LEDs beside the blade: crystal, accents, chassis strips; one may follow another's colour and still draws its own current. */
 export function Zones({ saber }: { saber: Saber }) {
   const editSaber = useEditSaber()
@@ -14,12 +17,16 @@ export function Zones({ saber }: { saber: Saber }) {
   return (
     <section aria-label="Light zones" className="mt-4">
       <h2 className="h2">Other lights</h2>
+      {saber.zones.some((z) => !z.blade) ? (
+        <div aria-hidden className={`label ${COLUMNS}`}>
+          {['light', 'kind', 'LEDs', 'lit', 'idle', 'its colour'].map((head) => (
+            <span key={head}>{head}</span>
+          ))}
+        </div>
+      ) : null}
       {saber.zones.map((z, i) =>
         z.blade ? null : (
-          <div
-            key={z.id}
-            className="border-rule grid grid-cols-[minmax(0,1fr)_76px_50px_56px_88px_auto] items-start gap-2 border-b"
-          >
+          <div key={z.id} className={`border-rule items-start border-b ${COLUMNS}`}>
             <TextCell
               label={`Name of light ${i + 1}`}
               value={z.name}
@@ -47,6 +54,15 @@ export function Zones({ saber }: { saber: Saber }) {
               of={Zone.properties.channelCurrent}
               source="datasheet"
               onCommit={(f) => set(z.id, (x) => void (x.channelCurrent = f))}
+            />
+            <FactField
+              hideLabel
+              compact
+              label={`idle mA of an LED of ${z.name}`}
+              value={z.idleCurrent}
+              of={Zone.properties.idleCurrent}
+              source="datasheet"
+              onCommit={(f) => set(z.id, (x) => void (x.idleCurrent = f))}
             />
             <SelectCell
               label={`${z.name} follows`}

@@ -1,6 +1,6 @@
 import { SETUPS, type Test } from '@nubrin/core/record'
 import { todayIso } from '../../data'
-import { Labelled, SelectCell, setText, TextCell } from '../../kit'
+import { Labelled, NumberCell, SelectCell, setText, TextCell } from '../../kit'
 import { useEditThing } from '../../store/commission'
 import { useSession } from '../../store/session'
 import { Notes } from '../../things/Notes'
@@ -13,6 +13,45 @@ export function TestDetails({ test: t }: { test: Test }) {
   const set = (run: (x: Test) => void) => edit('test', t.id, run)
   return (
     <div className="grid grid-cols-[140px_minmax(0,1fr)] gap-x-3 pl-7">
+      <Labelled label="unit">
+        <TextCell
+          label={`Unit of ${t.what}`}
+          placeholder="none: in words"
+          value={t.unit ?? ''}
+          onCommit={(v) => set((x) => setText(x, 'unit', v))}
+        />
+      </Labelled>
+      <div className="grid grid-cols-[110px_110px_minmax(0,1fr)] gap-3">
+        {(['min', 'max'] as const).map((k) => (
+          <Labelled key={k} label={k === 'min' ? 'at least' : 'at most'}>
+            <NumberCell
+              label={`${k === 'min' ? 'Least' : 'Most'} of ${t.what}`}
+              max={1e6}
+              value={t[k]}
+              onCommit={(v) => set((x) => void (v === undefined ? delete x[k] : (x[k] = v)))}
+            />
+          </Labelled>
+        ))}
+        <Labelled label="or as it should be, in words">
+          <TextCell
+            label={`What is expected of ${t.what}`}
+            value={t.expect ?? ''}
+            onCommit={(v) => set((x) => setText(x, 'expect', v))}
+          />
+        </Labelled>
+      </div>
+      {t.key.startsWith('own-') ? (
+        <>
+          <span />
+          <Labelled label="what is tested">
+            <TextCell
+              label={`Words of ${t.what}`}
+              value={t.what}
+              onCommit={(v) => set((x) => void (x.what = v || x.what))}
+            />
+          </Labelled>
+        </>
+      ) : null}
       <Labelled label="tried">
         <SelectCell
           label={`Setup of ${t.what}`}

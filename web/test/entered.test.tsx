@@ -1,0 +1,178 @@
+/** @jest-environment jsdom */
+import { describe, expect, test } from '@jest/globals'
+import {
+  BLADE_KINDS,
+  type Commission,
+  KINDS,
+  type KindRule,
+  type PartKind,
+  type Ref,
+  SPECS,
+  type SpecKey,
+} from '@nubrin/core/record'
+import { diffOps } from '@nubrin/core/record/ops'
+import { act, cleanup, fireEvent, render, screen } from '@testing-library/react'
+import type { ComponentType } from 'react'
+import { MemoryRouter } from 'react-router'
+import { full } from '../../core/test/full'
+import { BladeSheet } from '../src/stations/fit/BladeSheet'
+import { PartSheet } from '../src/stations/fit/PartSheet'
+import { useBench, useSaber } from '../src/store/commission'
+import { bench, lay, VIEWS } from './lay'
+
+const { record, leaves } = full()
+/** Where something was entered, as fields: `/sabers/parts/specs/length`. */
+const entered = new Set<string>()
+const bare = (at: string) => at.replace(/\/@[^/]+/g, '')
+useBench.subscribe((now, was) => {
+  if (!now.record || !was.record || now.record === was.record || now.record.id !== was.record.id) return
+  for (const op of diffOps(was.record, now.record)) if (op.op === 'set' || op.op === 'unset') entered.add(bare(op.at))
+})
+
+const SAYS = ['wording', '13', '9', '#3a7bd5', '2031-02-03']
+/** Writes into a field what it takes, as a hand would: typed, Enter, gone on. */
+function write(field: HTMLInputElement | HTMLTextAreaElement) {
+  for (const text of SAYS) {
+    if (!field.isConnected || field.value === text) continue
+    const before = bench().record
+    fireEvent.focus(field)
+    fireEvent.change(field, { target: { value: text } })
+    fireEvent.keyDown(field, { key: 'Enter' })
+    fireEvent.blur(field)
+    if (bench().record !== before) return
+  }
+}
+const seen = new WeakSet<Element>()
+const fresh = <E extends Element>(within: string, selector: string) =>
+  [...document.querySelectorAll(within)]
+    .flatMap((home) => [...home.querySelectorAll<E>(selector)])
+    .filter((e) => !seen.has(e) && e.isConnected)
+
+/** Opens all that can be opened, and enters something into every field of what is shown. */
+async function enterAll(within = 'body') {
+  for (let round = 0; round < 2; round++) {
+    for (const d of document.querySelectorAll('details')) d.open = true
+    for (const more of screen.queryAllByRole('button', { name: /^More on/ }))
+      if (more.getAttribute('aria-expanded') === 'false') await act(async () => void fireEvent.click(more))
+    for (const field of fresh<HTMLInputElement>(
+      within,
+      'input:not([type=checkbox]):not([type=file]):not([type=radio]),textarea',
+    )) {
+      seen.add(field)
+      await act(async () => write(field))
+    }
+    for (const box of screen.queryAllByRole('checkbox').filter((b) => !seen.has(b))) {
+      seen.add(box)
+      if (box.isConnected) await act(async () => void fireEvent.click(box))
+    }
+  }
+}
+
+/** What opens beside the unrolled surface for a thing. */
+const SHEETS = { fastener: 'Screw', opening: 'Opening', socket: 'Socket', '': 'Screws, openings and sockets' } as const
+
+const laid = (view: keyof typeof VIEWS, run?: (c: Commission) => void) =>
+  lay(view, 'reed-warden', (c) => {
+    for (const k of Object.keys(c)) delete (c as unknown as Record<string, unknown>)[k]
+    Object.assign(c, structuredClone(record), { id: 'reed-warden' })
+    run?.(c)
+  })
+/** A sheet that opens beside the drawing, by itself. */
+async function sheet(Sheet: ComponentType) {
+  await act(async () => void render(<Sheet />, { wrapper: MemoryRouter }))
+  await enterAll()
+}
+/** As few kinds of parts as have every figure among them. */
+const KINDS_OF_PARTS = (() => {
+  const left = new Set(Object.keys(SPECS) as SpecKey[])
+  const figures = (k: PartKind) =>
+    [...(KINDS as Record<PartKind, KindRule>)[k].needs, ...(KINDS as Record<PartKind, KindRule>)[k].extras].filter(
+      (x) => left.has(x),
+    )
+  const out: PartKind[] = []
+  while (left.size) {
+    const best = (Object.keys(KINDS) as PartKind[]).toSorted((a, b) => figures(b).length - figures(a).length)[0]!
+    const some = figures(best)
+    if (!some.length) break
+    for (const x of some) left.delete(x)
+    out.push(best)
+  }
+  // A tool has its key, a switch its clock angle.
+  return [...new Set<PartKind>([...out, 'tool', 'switch'])]
+})()
+
+/** Words and numbers that are entered in another way, and what holds it. `*` stands for any steps. */
+const OTHERWISE: [string, string][] = [
+  ['/id', 'made with the record'],
+  ['/title', 'written when it is begun: e2e main job'],
+  ['/client/id', 'the client is chosen, not typed: stations.test'],
+  ['/packing/what', 'added by name: stations.test'],
+  ['/packing/key', 'what a line was drafted from'],
+  ['/media/*', 'taken from the picture: e2e main job'],
+  ['*Profile/*', 'dragged and typed on the profile: e2e hilt'],
+  ['*/joint/overTravel', 'asked where nothing stops the thread: stations.test'],
+  ['*/parts/catalogue', 'the row of the shelf it was fitted from'],
+  ['*/parts/at', 'dragged on the drawing, typed in the list of what is fitted: e2e fit'],
+  ['*/presets/sounds/*', 'read from the file: e2e main job'],
+  ['*/controls/*', 'the sheet of a row that was chosen: stations.test'],
+  ['*/tests/key', 'which element the test is of'],
+  ['*/tests/readings/*', 'taken as a reading: e2e main job'],
+  ['*/beats/*', 'written in the script: e2e main job'],
+  ['*/takes/*', 'made while it is filmed: e2e main job'],
+  ['*/leftOut/*', 'left out by name: stations.test'],
+  ['/handoff/waivers/*', 'set aside by name: e2e main job'],
+  ['/handoff/issued/*', 'made when it is issued: e2e main job'],
+]
+const matches = (at: string, pattern: string) =>
+  new RegExp(`^${pattern.replace(/[/.]/g, '\\/').replaceAll('*', '.*')}$`).test(at)
+
+describe('every field can be entered', () => {
+  test.each(Object.keys(VIEWS) as (keyof typeof VIEWS)[])('%s', async (view) => {
+    await laid(view, (c) => {
+      // What is open lies on the desk; what is done is not shown there.
+      if (view === 'facts') c.sabers[0]!.hilt.sections[0]!.length.source = 'recalled'
+      for (const t of c.toDos) t.done = false
+    })
+    await enterAll()
+    cleanup()
+    if (view !== 'hilt') return
+    await laid(view, (c) => void (c.sabers[0]!.hilt.openings[0]!.face = 'rear'))
+    await act(async () => bench().light('opening:own-opening'))
+    await screen.findByRole('region', { name: 'Opening' })
+    await enterAll('section[aria-label=Opening]')
+    cleanup()
+    for (const kind of Object.keys(SHEETS) as (keyof typeof SHEETS)[]) {
+      await laid(view)
+      if (kind) await act(async () => bench().light(`${kind}:own-${kind}` as Ref))
+      await screen.findByRole('region', { name: SHEETS[kind] })
+      // A section that is written to would be lit instead.
+      await enterAll(`section[aria-label="${SHEETS[kind]}"]`)
+      cleanup()
+    }
+  })
+  test.each(KINDS_OF_PARTS)('the sheet of a part: %s', async (kind) => {
+    await laid('brief', (c) => void (c.sabers[0]!.parts[0]!.kind = kind))
+    cleanup()
+    await sheet(function Part() {
+      const s = useSaber()
+      return <PartSheet saber={s} part={s.parts[0]!} />
+    })
+  })
+  test.each(BLADE_KINDS)('the sheet of a blade: %s', async (kind) => {
+    await laid('brief', (c) => void (c.sabers[0]!.blades[0]!.kind = kind))
+    cleanup()
+    await sheet(function Blade() {
+      const s = useSaber()
+      return <BladeSheet saber={s} blade={s.blades[0]!} />
+    })
+  })
+  const all = [...new Set(leaves.filter((l) => !/^\d{4}-/.test(l.says)).map((l) => l.at))]
+  test.each(all)('%s', (at) => {
+    const there = [...entered].some((e) => at === e || at.startsWith(`${e}/`))
+    const why = OTHERWISE.filter(([p]) => matches(at, p))
+    expect(there || why.length ? '' : `${at} has no field`).toBe('')
+  })
+  test('every reason is of a field that there is', () => {
+    for (const [p] of OTHERWISE) expect(`${p} ${all.some((at) => matches(at, p))}`).toBe(`${p} true`)
+  })
+})
