@@ -6,7 +6,7 @@ import { useEditSaber, useEditThing, useRemove } from '../../store/commission'
 import { Notes } from '../../things/Notes'
 
 /** Name, kind, LEDs, what one draws lit and idle, whose colour it shows. */
-const COLUMNS = 'grid grid-cols-[minmax(0,1fr)_76px_50px_56px_56px_88px_auto] gap-2'
+const COLUMNS = 'grid grid-cols-[minmax(0,1fr)_76px_50px_56px_56px_88px_32px] gap-2'
 
 /** Every run of LEDs beside the blade: crystal, accents, chassis strips; one may follow another's colour and still draws its own current. */
 export function Zones({ saber }: { saber: Saber }) {
