@@ -14,7 +14,7 @@ const MEANT = {
   controls: ['controls'],
   proof: ['proof', 'telling'],
   judge: ['judge', 'findings', 'slips', 'ends', 'thresholds', 'kinds-of-findings'],
-  import: ['shelf', 'formats', 'versions'],
+  import: ['shelf', 'formats', 'versions', 'telling'],
 }
 const folder = process.env.NUBRIN_MUTATE ?? ''
 /** A folder within one of them has its tests. */

@@ -78,6 +78,8 @@ describe('a catalogue as CSV', () => {
     ['KIND, Name ,Resistance (kΩ)', []],
     ['kind,name,length (mm),length ± (mm),length tol. (mm)', ['length tol. (mm): stands there twice']],
     ['kind,name,length [ in ],length tol', []],
+    ['kind,name,length (mm) or so', ['length (mm) or so: is no heading']],
+    ['kind,name,length (  mm  )', []],
     ['kind,name,length (volts)', ['length (volts): is not a unit']],
     ['kind,name,length (mm', ['length (mm: is no heading']],
     ['kind,name,(mm)', ['(mm): is no heading']],
@@ -91,6 +93,13 @@ describe('a catalogue as CSV', () => {
     const said = r.problems.map((p) => `${p.column}: ${p.message}`)
     expect(said.map((x, i) => x.slice(0, faults[i]?.length))).toEqual(faults)
     for (const p of r.problems) expect(p).toMatchObject({ row: 1, path: `/1/${p.column}` })
+  })
+  test('what is no heading is told as it stands, without the blanks round it', () => {
+    const [fault] = readPartsCsv('kind,name,  bore hole  \nspeaker,A,3').problems
+    expect(fault).toMatchObject({ rule: 'heading', got: 'bore hole' })
+    const unit = readPartsCsv('kind,name,length [  furlong  ]').problems[0]
+    expect(unit!.message).toContain('is not a unit')
+    expect(unit!.got).toBe('furlong')
   })
   test('a heading at fault stops the reading, a row at fault does not; each names its path and what it said', () => {
     const stopped = readPartsCsv('kind,name,bore hole\ncell,A,3')

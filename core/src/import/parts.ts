@@ -112,7 +112,7 @@ export function writePartsCsv(parts: readonly CataloguePart[]): string {
   return `${Papa.unparse({ fields, data }, { newline: '\n', escapeFormulae: true })}\n`
 }
 
-type Column = { fixed: Fixed } | { spec: SpecKey; tol: boolean; unit: string | undefined } | { unknown: string }
+type Column = { fixed: Fixed } | { spec: SpecKey; tol: boolean; unit: string | undefined } | { unknown: true }
 
 /** No catalogue has more columns, no heading more letters, no cell with a number more. */
 const MOST_COLUMNS = 200
@@ -128,7 +128,7 @@ function columnOf(text: string): Column {
   // A label comes before a key: "resistance" is a resistor's, the key of that name a cell's.
   const spec =
     SPEC_KEYS.find((k) => SPECS[k].label.toLowerCase() === name) ?? SPEC_KEYS.find((k) => k.toLowerCase() === name)
-  return spec ? { spec, tol, unit: unit || undefined } : { unknown: text.trim().slice(0, LONGEST_HEADING) }
+  return spec ? { spec, tol, unit: unit || undefined } : { unknown: true }
 }
 
 /** `bore ± (mm)` as its name, whether it is a tolerance, and its unit. Step by step: a pattern for all of it would try for ages. */
