@@ -23,7 +23,11 @@ export function tube(sections: [number | null, number, number][]): Saber {
   return s
 }
 
-/** A fresh copy of a demo commission. */
-export const demo = (which: string): Commission => demoCommissions(TODAY).find((c) => c.id === which)!
+let made: Commission[] | undefined
+/** A fresh copy of a demo commission; they are made once, since their tests are computed. */
+export const demo = (which: string): Commission => {
+  made ??= demoCommissions(TODAY)
+  return structuredClone(made.find((c) => c.id === which)!)
+}
 /** The finished demo saber, fresh. */
 export const done = (): Saber => demo('reed-warden').sabers[0]!
