@@ -28,8 +28,8 @@ export const expectationOf = (s: Saber, key: string): Expected | undefined =>
     ?.predicts?.()
 
 /**
- * The tests that a fix at a place asks for again: those that stand there or rest on it, with every set-up they have. A thing
- * brings what lies in it: a fix of a joint is one of its section. What was never tested is not asked for again.
+ * The tests that a fix at a place asks for again: those that stand there or rest on it, with every set-up they have. What was
+ * never tested is not asked for again.
  */
 export function touchedBy(s: Saber, place: Ref): Test[] {
   const keys = new Set(plannedTests(s).flatMap((p) => (p.rests.includes(place) ? [p.test.key] : [])))
