@@ -9,6 +9,7 @@ import {
   useQueryClient,
 } from '@tanstack/react-query'
 import { call } from './client'
+import { freshId } from './local'
 
 /** What was asked of the server stays known for a while; changes say what is no longer true. */
 export const queries = new QueryClient({
@@ -51,7 +52,8 @@ export function useLeftToDo() {
         params: { id: t.commission },
         body: {
           base: t.revision,
-          change: `${t.commission}-${t.id}-${on}`.slice(0, 64),
+          // Its own each time: what was taken back may be done again on the same day.
+          change: freshId(),
           ops: Object.entries({ done: true, doneOn: on, doneBy: by }).map(([k, value]) => ({
             op: 'set' as const,
             at: `/toDos/@${t.id}/${k}`,
