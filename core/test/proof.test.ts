@@ -3,20 +3,16 @@ import { type Calculated, fact, factsBehind, Gather, stated } from '@nubrin/core
 import { balance } from '@nubrin/core/fit'
 import { readReadings } from '@nubrin/core/import'
 import { litCurrent } from '@nubrin/core/power'
-import {
-  type Expected,
-  expectationOf,
-  historyOf,
-  instrumentLines,
-  plannedTests,
-  proposeTests,
-  touchedBy,
-} from '@nubrin/core/proof'
+import { type Expected, historyOf, instrumentLines, plannedTests, proposeTests, touchedBy } from '@nubrin/core/proof'
 import { colourOf, type Ref, type Saber } from '@nubrin/core/record'
 import fc from 'fast-check'
 import { demo, done } from './samples'
 
-const keyed = (s: Saber, key: string) => proposeTests(demo('reed-warden'), s).find((t) => t.key === key)
+const expectationOf = (s: Saber, key: string) =>
+  plannedTests(s)
+    .find((p) => p.test.key === key)
+    ?.predicts?.()
+const keyed = (s: Saber, key: string) => proposeTests(s).find((t) => t.key === key)
 /** Sum of the squares, by hand. */
 const rss = (...parts: number[]) => Math.hypot(...parts)
 
@@ -187,7 +183,7 @@ describe('a fix asks for what it touches and nothing else', () => {
     s.settings.sensitivities = [{ id: 'sw', sense: 'swing', value: stated('5'), triedWith: [] }]
     s.blades.push({ ...structuredClone(s.blades[0]!), id: 'plug', kind: 'plug', use: 'ship' })
     change(s)
-    s.tests = proposeTests(demo('reed-warden'), s).map((t, i) => ({
+    s.tests = proposeTests(s).map((t, i) => ({
       ...t,
       id: `t${i}`,
       readings: [{ id: `r${i}`, at: '2026-11-20T10:00:00Z', by: 'Osk', pass: true }],
@@ -289,7 +285,7 @@ describe('what happened to a saber stands in one line', () => {
 describe('the simulated instruments', () => {
   const saber = () => {
     const s = done()
-    s.tests = proposeTests(demo('reed-warden'), s).map((t, i) => ({ ...t, id: `t${i}`, readings: [] }))
+    s.tests = proposeTests(s).map((t, i) => ({ ...t, id: `t${i}`, readings: [] }))
     return s
   }
   test('show what is computed, within two in a hundred, in lines that are taken as they are; the same seed the same', () => {

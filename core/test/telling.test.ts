@@ -318,7 +318,7 @@ describe('access and proof', () => {
   })
   test('each repair proposes its open-and-close test once', () => {
     const c = demo('ember-fair')
-    const keys = proposeTests(c, c.sabers[2]!).map((p) => p.key)
+    const keys = proposeTests(c.sabers[2]!).map((p) => p.key)
     expect(keys).toContain('fix-ef3-x1')
     expect(new Set(keys).size).toBe(keys.length)
   })
@@ -403,9 +403,9 @@ describe('readings, many at once', () => {
 describe('tests follow from what is built, set up and shipped beside it', () => {
   const keys = (change: (s: Saber) => void) => {
     const c = demo('crosswind')
-    const before = new Set(proposeTests(c, c.sabers[0]!).map((p) => p.key))
+    const before = new Set(proposeTests(c.sabers[0]!).map((p) => p.key))
     change(c.sabers[0]!)
-    return proposeTests(c, c.sabers[0]!).filter((p) => !before.has(p.key))
+    return proposeTests(c.sabers[0]!).filter((p) => !before.has(p.key))
   }
   const spec = {}
   test.each<[string, (s: Saber) => void, string[]]>([
@@ -453,14 +453,14 @@ describe('tests follow from what is built, set up and shipped beside it', () => 
   test('the peak is that of the look that draws most; the last pixel is held to what green and blue dies need', () => {
     const c = demo('reed-warden')
     const s = c.sabers[0]!
-    const by = new Map(proposeTests(c, s).map((p) => [p.key, p]))
+    const by = new Map(proposeTests(s).map((p) => [p.key, p]))
     const most = Math.max(...loadsOf(s).flatMap((l) => (l.current.ok ? [l.current.value] : [])))
     const peak = by.get('peak-current')!
     expect(peak.unit).toBe('A')
     // In the middle of its band stands what Power computes.
     expect((peak.min! + peak.max!) / 2).toBeCloseTo(most, 1)
     expect(by.get(`far-led-${s.blades[0]!.id}`)).toMatchObject({ unit: 'V', min: 3.3, setup: 'blade' })
-    expect(new Set(proposeTests(c, s).map((p) => p.key)).size).toBe(proposeTests(c, s).length)
+    expect(new Set(proposeTests(s).map((p) => p.key)).size).toBe(proposeTests(s).length)
   })
   test('what cannot be tried here is said so, and stands against nothing', () => {
     const t = { id: 't', key: 'k', what: 'w', readings: [], notPossible: 'no long blade here' }

@@ -58,9 +58,9 @@ const saber = (name: string, job: Saber['job'], more: Partial<Saber>): Saber => 
 })
 
 /** Readings for every test that the finished saber calls for and does not have, all inside their limits. */
-function proveAll(c: Commission, s: Saber, when: string): Saber['tests'] {
+function proveAll(s: Saber, when: string): Saber['tests'] {
   const have = new Set(s.tests.map((t) => t.key))
-  const missing = proposeTests(c, s).filter((p) => !have.has(p.key))
+  const missing = proposeTests(s).filter((p) => !have.has(p.key))
   const proofs = missing.map((p, k) => {
     const i = s.tests.length + k
     const mid = p.min !== undefined && p.max !== undefined ? (p.min + p.max) / 2 : (p.max ?? p.min)
@@ -81,9 +81,9 @@ function proveAll(c: Commission, s: Saber, when: string): Saber['tests'] {
   return [...s.tests, ...proofs]
 }
 /** For a saber that was proved: what its sounds, given to it later, call for is proved with them. */
-export function proveSounds(c: Commission, s: Saber): void {
+export function proveSounds(s: Saber): void {
   const last = s.tests.at(-1)?.readings[0]
-  if (last && s.tests.every((t) => t.readings.some((r) => r.pass))) s.tests = proveAll(c, s, last.at)
+  if (last && s.tests.every((t) => t.readings.some((r) => r.pass))) s.tests = proveAll(s, last.at)
 }
 
 /** Complete, with handoff: a two-button install in a client's own hilt, crystal chamber and all. */
@@ -487,7 +487,7 @@ function reedWarden(today: string): Commission {
       issued: [{ number: 1, on: day(today, -3), revision: 41, by: 'Maren' }],
     },
   })
-  s.tests = proveAll(c, s, at(today, -5))
+  s.tests = proveAll(s, at(today, -5))
   s.beats = compose(c, s)
   return c
 }
@@ -732,8 +732,8 @@ function emberFair(today: string): Commission {
     ],
     sabers: [a, b, r],
   })
-  a.tests = proveAll(c, a, at(today, -3))
-  b.tests = proveAll(c, b, at(today, -2))
+  a.tests = proveAll(a, at(today, -3))
+  b.tests = proveAll(b, at(today, -2))
   r.fixes = [
     {
       id: 'ef3-x1',

@@ -79,7 +79,7 @@ async function fill(db: Tables, files: Files, transaction: Transaction): Promise
           })
         }
       }
-      proveSounds(c, s)
+      proveSounds(s)
     }
     const first = c.sabers[0]!
     const jpeg = await sharp(Buffer.from(benchPicture(first)))

@@ -1,5 +1,5 @@
 import { type Calculated, factsBehind, type NumberFact, type Source } from '../facts'
-import { forEachFact, type Saber } from '../record'
+import { factPaths, isNumberPlace, type Saber } from '../record'
 import type { Unit } from '../units'
 
 /** A figure with how far it may be off, both in its unit. */
@@ -36,16 +36,14 @@ const offOf = (f: NumberFact) =>
 export function expected(saber: Saber, compute: (s: Saber) => Calculated, model = 0): Expected | undefined {
   const c = compute(saber)
   if (!c.ok) return undefined
-  const behind = new Set(factsBehind(c))
+  const behind = new Set<unknown>(factsBehind(c))
   const copy = structuredClone(saber)
-  const theirs: NumberFact[] = []
-  const originals: boolean[] = []
-  forEachFact(saber, (p) => void originals.push(behind.has(p.fact as NumberFact)))
-  let i = 0
-  forEachFact(copy, (p) => {
-    if (originals[i++]) theirs.push(p.fact as NumberFact)
-  })
-  const squares = theirs.reduce((sum, f) => {
+  const own = factPaths(saber)
+  // The same facts in the copy: its places stand in the same order.
+  const theirs = factPaths(copy)
+    .filter((_, i) => behind.has(own[i]!.fact))
+    .filter(isNumberPlace)
+  const squares = theirs.reduce((sum, { fact: f }) => {
     const [was, by] = [f.value!, offOf(f)]
     if (!by) return sum
     const moved = [was + by, was - by].map((v) => {

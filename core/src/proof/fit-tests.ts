@@ -2,7 +2,7 @@ import { Gather } from '../facts'
 import { balance } from '../fit'
 import { refTo, retentionOf, type Saber, type Socket } from '../record'
 import { say } from '../words'
-import { between, type Planned, partsOf, predicted, wiresOf } from './planned'
+import { between, type Planned, partRef, partsOf, predicted, wiresOf } from './planned'
 
 const bladesIn = (s: Saber, k: Socket) => s.blades.filter((b) => b.socket === k.id)
 
@@ -105,10 +105,10 @@ export const windowTests = (s: Saber): Planned[] =>
       test: {
         key: `display-${d.id}`,
         what: say('test.display', { display: d.name }),
-        place: refTo('part', d.id),
+        place: partRef(d),
         expect: say('test.display.expect'),
       },
-      rests: [refTo('part', d.id), ...partsOf(s, 'chassis'), ...wiresOf(s, 'signal')],
+      rests: [partRef(d), ...partsOf(s, 'chassis'), ...wiresOf(s, 'signal')],
     }))
 
 /** What ships beside it is tried in its place: a spare that does not fit is none. */

@@ -1,3 +1,4 @@
+import { known } from '../facts'
 import { type Commission, type Ref, refTo, type Saber } from '../record'
 
 export const HISTORY_KINDS = [
@@ -40,7 +41,7 @@ export function historyOf(c: Commission, s: Saber): Happening[] {
       ...(d.about ? { ref: d.about } : {}),
     })),
     ...s.fixes.flatMap((f) => [
-      { on: f.reportedOn, kind: 'fault' as const, text: f.fault?.value ?? f.cause, ref: refTo('fix', f.id) },
+      { on: f.reportedOn, kind: 'fault' as const, text: known(f.fault) ?? f.cause, ref: refTo('fix', f.id) },
       { on: f.on, kind: 'repaired' as const, text: f.fix, ref: refTo('fix', f.id) },
     ]),
     ...s.losses.map((l) => ({

@@ -1,6 +1,6 @@
 export type { Expected } from './expected'
 export { type Happening, HISTORY_KINDS, historyOf } from './history'
 export { instrumentLines } from './instruments'
-export { expectationOf, plannedTests, proposeTests, touchedBy } from './plan'
+export { plannedTests, proposeTests, touchedBy } from './plan'
 export type { Proposal } from './planned'
 export { judge, latest, limitText, type Standing, standing } from './standing'

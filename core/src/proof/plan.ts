@@ -1,5 +1,4 @@
-import type { Commission, Ref, Saber, Test } from '../record'
-import type { Expected } from './expected'
+import type { Ref, Saber, Test } from '../record'
 import { bladeTests, repairTests, sizeTests, spareTests, windowTests } from './fit-tests'
 import type { Planned, Proposal } from './planned'
 import { cellTests, currentTests, lightTests, portTests } from './power-tests'
@@ -15,17 +14,11 @@ const ALL = [
 export const plannedTests = (s: Saber): Planned[] => ALL.flatMap((tests) => tests(s))
 
 /** Tests proposed, with the limits that follow from what Power, Fit and Voice expect. */
-export const proposeTests = (_c: Commission, s: Saber): Proposal[] =>
+export const proposeTests = (s: Saber): Proposal[] =>
   plannedTests(s).map(({ test, predicts, limits }) => {
     const e = limits && predicts?.()
     return e ? { ...test, ...limits(e) } : test
   })
-
-/** What is expected of a test, from the saber as it is now; undefined where nothing computes it. */
-export const expectationOf = (s: Saber, key: string): Expected | undefined =>
-  plannedTests(s)
-    .find((p) => p.test.key === key)
-    ?.predicts?.()
 
 /**
  * The tests that a fix at a place asks for again: those that stand there or rest on it, with every set-up they have. What was

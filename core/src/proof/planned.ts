@@ -1,6 +1,5 @@
-import { type Calculated, known } from '../facts'
-import type { FittedPart, PartKind, Ref, Saber, Test } from '../record'
-import { refTo } from '../record'
+import type { Calculated } from '../facts'
+import { type FittedPart, type PartKind, type Ref, refTo, type Saber, type Test } from '../record'
 import { type Expected, expected } from './expected'
 
 /** A test that this build calls for. `key` stays the same for the same thing, so that a proposal is made once. */
@@ -41,7 +40,7 @@ export const predicted = (
   ...(limits ? { limits } : {}),
 })
 
-export const partRef = (p: FittedPart): Ref => refTo('part', p.id)
+export const partRef = (p: FittedPart) => refTo('part', p.id)
 /** The parts of some kinds. */
 export const partsOf = (s: Saber, ...kinds: PartKind[]): Ref[] =>
   s.parts.filter((p) => kinds.includes(p.kind)).map(partRef)
@@ -53,5 +52,3 @@ export const supplyOf = (s: Saber): Ref[] => [
   ...partsOf(s, 'cell', 'board', 'auxBoard', 'killSwitch', 'killKey', 'chargePort'),
   ...wiresOf(s, 'power'),
 ]
-export const drawsOf = (s: Saber, key: 'sleepCurrent' | 'idleCurrent') =>
-  s.parts.filter((p) => known(p.specs[key]) !== undefined)

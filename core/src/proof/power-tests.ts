@@ -2,7 +2,7 @@ import { Gather, known } from '../facts'
 import { FAR_LED_VOLTS, farLedVolts, litCurrent, loadsOf } from '../power'
 import { colourOf, refTo, type Saber } from '../record'
 import { say } from '../words'
-import { atMost, between, drawsOf, type Planned, partRef, partsOf, predicted, supplyOf, wiresOf } from './planned'
+import { atMost, between, type Planned, partRef, partsOf, predicted, supplyOf, wiresOf } from './planned'
 
 /** How far the light of a strip may differ from strip to strip, as a share. */
 const STRIPS_DIFFER = 0.15
@@ -17,7 +17,7 @@ export function cellTests(s: Saber): Planned[] {
       test: {
         key: 'cell-volts',
         what: say('test.cellVolts'),
-        place: refTo('part', cell.id),
+        place: partRef(cell),
         unit: 'V',
         ...(cut === undefined ? {} : { min: cut }),
         ...(full === undefined ? {} : { max: full + 0.05 }),
@@ -42,7 +42,7 @@ function cutTests(s: Saber): Planned[] {
       // The only one is the way; of several each is told by itself.
       key: ways.length === 1 ? 'cut-off' : `cut-off-${p.id}`,
       what: ways.length === 1 ? say('test.cutOff') : say('test.cutOffBy', { by: p.name }),
-      place: refTo('part', p.id),
+      place: partRef(p),
       expect: say('test.cutOff.expect'),
     },
     rests: [partRef(p), ...partsOf(s, 'cell'), ...wiresOf(s, 'power')],
@@ -52,11 +52,9 @@ function cutTests(s: Saber): Planned[] {
 /** What the boards and displays draw asleep, mA. */
 const asleep = (s: Saber) => {
   const g = new Gather()
-  const mA = drawsOf(s, 'sleepCurrent').reduce(
-    (sum, p) => sum + g.take(`sleep current of ${p.name}`, p.specs.sleepCurrent, partRef(p) as `part:${string}`),
-    0,
-  )
-  if (!drawsOf(s, 'sleepCurrent').length) g.missing('the sleep current of a board')
+  const drawing = s.parts.filter((p) => known(p.specs.sleepCurrent) !== undefined)
+  if (!drawing.length) g.missing('the sleep current of a board')
+  const mA = drawing.reduce((sum, p) => sum + g.take(`sleep current of ${p.name}`, p.specs.sleepCurrent, partRef(p)), 0)
   return g.figure('mA', 'Σ sleep currents', 'what stays connected', () => mA)
 }
 
@@ -112,7 +110,7 @@ export const portTests = (s: Saber): Planned[] =>
           test: {
             key: `port-${p.id}`,
             what: say('test.port', { port: p.name }),
-            place: refTo('part', p.id),
+            place: partRef(p),
             expect: say('test.port.expect'),
           },
           rests: [partRef(p), ...partsOf(s, 'cell'), ...wiresOf(s, 'power')],
@@ -124,7 +122,7 @@ export const portTests = (s: Saber): Planned[] =>
           test: {
             key: `card-${p.id}`,
             what: say('test.card', { card: p.name }),
-            place: refTo('part', p.id),
+            place: partRef(p),
             expect: say('test.card.expect'),
           },
           rests: [partRef(p), ...partsOf(s, 'board')],

@@ -12,8 +12,8 @@ export function judge(test: Pick<Test, 'min' | 'max' | 'unit'>, value: number | 
 export type Standing = 'none' | 'pass' | 'fail' | 'retest' | 'notPossible' | 'waived'
 
 /**
- * A test's standing: what somebody let be is waived, whatever it showed; what cannot be tried here is said so by name; else its latest reading, unless a fix that names it may have come after. Fixes know their day only: a reading
- * of that very day counts as made after the fix when the test failed earlier that day, since that is what was fixed.
+ * A test's standing: what somebody let be is waived, whatever it showed; what cannot be tried here is said so by name; else its
+ * latest reading, unless a fix that names it may have come after. Fixes know their day only: a reading of that very day counts as made after the fix when the test failed earlier that day, since that is what was fixed.
  */
 export function standing(saber: Saber, test: Test): Standing {
   const last = latest(test)

@@ -50,6 +50,7 @@ export {
   retentionOf,
   SABER_KINDS,
   saberTitle,
+  shared,
   shelfOf,
   toldWishes,
 } from './lookup'

@@ -1,4 +1,4 @@
-import type { Commission, Request } from './commission'
+import type { Arrival, Commission, Request } from './commission'
 import type { Fastener, Section, Socket } from './hilt'
 import { isObject, type Plan, SABER_PLAN } from './plan'
 import { type Kind, partsOfRef, type Ref, refTo } from './ref'
@@ -70,6 +70,10 @@ export const retentionOf = (saber: Saber, socket: Socket): Fastener[] =>
 
 /** Whether a joint comes apart at all: not glued, not locked for life, and there. */
 export const comesApart = (j: Section['joint']): boolean => !j.lockedForLife && j.kind !== 'glue' && j.kind !== 'none'
+
+/** How many of what came in are accounted for, in shares of one fate where one is named. */
+export const shared = (shares: Arrival['shares'], fate?: Arrival['shares'][number]['fate']): number =>
+  shares.reduce((n, x) => n + (fate === undefined || x.fate === fate ? x.count : 0), 0)
 
 /** Whether something was only offered and nobody has taken it up: it blocks nothing and no client reads of it. */
 export const onlyOffered = (r: Request): boolean => r.shape === 'offered' && !r.acceptedOn

@@ -59,9 +59,9 @@ export function cutting(saber: Saber): (x: number) => CrossSection | undefined {
   const shape = layOut(saber.hilt)
   const lies = new Map<FittedPart, Lie>()
   const lie = (p: FittedPart) => {
-    const known = lies.get(p) ?? lieOf(saber, p, shape)
-    lies.set(p, known)
-    return known
+    const at = lies.get(p) ?? lieOf(saber, p, shape)
+    lies.set(p, at)
+    return at
   }
   return (x) => cutAt(saber, x, shape, lie)
 }

@@ -164,7 +164,7 @@ export class Pegs {
 
   /** Commissions that answer to some words, the open ones first, the latest first; at most 40. */
   async found(shopId: string, words: string): Promise<Row[]> {
-    const tokens = foundAs(words).match(/[\p{L}\p{N}]+/gu) ?? []
+    const tokens = foundAs(words).split(' ').filter(Boolean)
     if (!tokens.length) return []
     const ids = (await this.amongTheFirst(shopId, tokens)) ?? (await this.inTheIndex(shopId, tokens))
     if (!ids.length) return []

@@ -3,19 +3,17 @@ import { Link } from 'react-router'
 import { type LeftToDo, todayIso, useLeftToDo } from '../data'
 import { dayText, Empty, Refused, SelectCell, Tabs, tell } from '../kit'
 import { useSession } from '../store/session'
+import { WAITS, waitsFor } from '../things/waits'
 import { shipsIn } from './days'
 
 const BY = { blocks: 'by what it holds up', person: 'by person', commission: 'by commission' } as const
 type By = keyof typeof BY
 const WAYS = Object.keys(BY) as By[]
-const HOLDS = { filming: 'Before filming', shipping: 'Before it ships' }
 const groupOf: Record<By, (t: LeftToDo) => string> = {
-  blocks: (t) => (t.blocks ? HOLDS[t.blocks] : 'When there is time'),
+  blocks: (t) => waitsFor(t.blocks),
   person: (t) => t.person ?? (t.who === 'client' ? 'For the client' : 'For anybody in the shop'),
   commission: (t) => t.title,
 }
-/** What holds something up comes first; the rest as the day has it. */
-const RANK = ['Before filming', 'Before it ships', 'When there is time']
 
 /** All the work that is left in the shop, by what it holds up, by person, or by commission. */
 export default function ShopToDos() {
@@ -30,7 +28,7 @@ export default function ShopToDos() {
   const people = [...new Set(all.flatMap((t) => (t.person ? [t.person] : [])))].toSorted()
   const mine = all.filter((t) => !person || t.person === person)
   const titles = [...new Set(mine.map(groupOf[way]))]
-  const groups = way === 'blocks' ? RANK.filter((g) => titles.includes(g)) : titles
+  const groups = way === 'blocks' ? WAITS.flatMap(([, g]) => (titles.includes(g) ? [g] : [])) : titles
   const finish = (toDo: LeftToDo) =>
     done.mutate(
       { toDo, on: todayIso(), by },
@@ -86,7 +84,7 @@ function Row({ toDo: t, hides, onDone }: { toDo: LeftToDo; hides: By; onDone: ()
         <span className="font-medium">{t.text}</span>
         {t.about ? <span className="text-quiet"> · {t.about}</span> : null}
         {hides !== 'blocks' && t.blocks ? (
-          <span className="text-stop block text-[0.9rem]">{HOLDS[t.blocks].toLowerCase()}</span>
+          <span className="text-stop block text-[0.9rem]">{waitsFor(t.blocks).toLowerCase()}</span>
         ) : null}
       </p>
       <Link to={`/commission/${t.commission}/to-do`} className="truncate underline decoration-dotted">

@@ -29,12 +29,13 @@ export const blade: SaberChapter = (s) => {
 function light(b: Blade): string {
   const count = (f: Blade['groups']) => (f ? formatFact(f, 0) : say('notRecorded'))
   return say('blade.light', {
-    ...{
-      kind: b.kind,
-      density: count({ ...b.density, unit: '×' }),
-      strips: count(b.strips),
-      configured: count(b.configured),
-    },
-    ...{ set: whether(b.configured), groups: count(b.groups), each: count(b.ledsPerGroup), total: count(b.ledsTotal) },
+    kind: b.kind,
+    density: count({ ...b.density, unit: '×' }),
+    strips: count(b.strips),
+    set: whether(b.configured),
+    configured: count(b.configured),
+    groups: count(b.groups),
+    each: count(b.ledsPerGroup),
+    total: count(b.ledsTotal),
   })
 }

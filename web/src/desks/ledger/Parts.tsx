@@ -1,14 +1,11 @@
-import { type Commission, FATES, nameIn } from '@nubrin/core/record'
+import { type Arrival, FATES, nameIn, shared } from '@nubrin/core/record'
 import { Link } from 'react-router'
 import { Mark } from '../../kit'
 import { useOrder } from '../../store/commission'
 
-type Arrival = Commission['arrivals'][number]
 const FATE: Record<(typeof FATES)[number], string> = {
   ...{ used: 'used', altered: 'altered', leftOver: 'left over', returned: 'returned', undecided: 'undecided' },
 }
-const count = (list: Arrival['shares'], fate: (typeof FATES)[number]) =>
-  list.filter((x) => x.fate === fate).reduce((n, x) => n + x.count, 0)
 
 /** What the client sent, each by what became of it: every line and every column has to come out even. */
 export function Parts() {
@@ -44,7 +41,7 @@ export function Parts() {
               <td className="text-right">{came}</td>
               {FATES.map((f) => (
                 <td key={f} className="text-right">
-                  {count(all, f) || ''}
+                  {shared(all, f) || ''}
                 </td>
               ))}
             </tr>
@@ -65,8 +62,8 @@ export function Parts() {
 
 function Line({ arrival: a }: { arrival: Arrival }) {
   const order = useOrder()
-  const left = a.quantity - a.shares.reduce((n, x) => n + x.count, 0)
-  const open = count(a.shares, 'undecided')
+  const left = a.quantity - shared(a.shares)
+  const open = shared(a.shares, 'undecided')
   const places = [...new Set(a.shares.flatMap((x) => nameIn(order, x.now) ?? []))].join(', ')
   const says = left > 0 ? `${left} missing` : left < 0 ? `${-left} too many` : open ? `${open} undecided` : 'even'
   return (
@@ -80,7 +77,7 @@ function Line({ arrival: a }: { arrival: Arrival }) {
       <td className="text-right">{a.quantity}</td>
       {FATES.map((f) => (
         <td key={f} className="text-right">
-          {count(a.shares, f) || ''}
+          {shared(a.shares, f) || ''}
         </td>
       ))}
       <td className={`pl-4 ${says === 'even' ? 'text-quiet' : 'text-stop font-semibold'}`}>

@@ -1,16 +1,11 @@
-import { nameIn, type Ref, type ToDo } from '@nubrin/core/record'
+import { nameIn, type Ref } from '@nubrin/core/record'
 import { useState } from 'react'
 import { freshId } from '../../data'
 import { AddLine, CheckBox, Empty, GroupedSelect, SelectCell } from '../../kit'
 import { useEdit, useOrder } from '../../store/commission'
 import { placesOfOrder } from '../../things/places'
 import { ToDoRow } from '../../things/ToDos'
-
-const GROUPS: [ToDo['blocks'], string][] = [
-  ['filming', 'Before filming'],
-  ['shipping', 'Before it ships'],
-  [undefined, 'When there is time'],
-]
+import { WAITS } from '../../things/waits'
 
 /** All the work that is left on a commission, by what waits for it. */
 export function ToDoDesk() {
@@ -40,7 +35,7 @@ export function ToDoDesk() {
         </CheckBox>
       </div>
       {mine.length ? null : <Empty title="Nothing is left to do">Work on any thing can be written down below.</Empty>}
-      {GROUPS.map(([blocks, title]) => {
+      {WAITS.map(([blocks, title]) => {
         const here = mine
           .filter((t) => t.blocks === blocks)
           .toSorted((a, b) => (a.due ?? '9').localeCompare(b.due ?? '9'))

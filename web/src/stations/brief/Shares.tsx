@@ -1,4 +1,4 @@
-import { type Arrival, FATES, findThing, keyWords as words } from '@nubrin/core/record'
+import { type Arrival, FATES, findThing, shared, keyWords as words } from '@nubrin/core/record'
 import { freshId } from '../../data'
 import { CountCell, GroupedSelect, RemoveButton, SelectCell } from '../../kit'
 import { useOrder } from '../../store/commission'
@@ -7,7 +7,7 @@ import { placesOfOrder } from '../../things/places'
 /** What became of all that came under one name, in shares that add up to it, each with its saber and where it is now. */
 export function Shares({ arrival: a, onEdit }: { arrival: Arrival; onEdit: (run: (x: Arrival) => void) => void }) {
   const order = useOrder()
-  const sum = a.shares.reduce((n, x) => n + x.count, 0)
+  const sum = shared(a.shares)
   const share = (id: string, run: (x: Arrival['shares'][number]) => void) =>
     onEdit((x) => {
       const y = x.shares.find((q) => q.id === id)
@@ -71,7 +71,7 @@ export function Shares({ arrival: a, onEdit }: { arrival: Arrival; onEdit: (run:
                 (y) =>
                   void y.shares.push({
                     ...{ id: freshId(), fate: 'undecided' as const },
-                    count: Math.max(1, y.quantity - y.shares.reduce((n, q) => n + q.count, 0)),
+                    count: Math.max(1, y.quantity - shared(y.shares)),
                   }),
               )
             }

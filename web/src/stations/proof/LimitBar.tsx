@@ -1,5 +1,5 @@
-import { expectationOf } from '@nubrin/core/proof'
-import type { Saber, Test } from '@nubrin/core/record'
+import { type Expected, judge } from '@nubrin/core/proof'
+import type { Test } from '@nubrin/core/record'
 import { formatNumber } from '@nubrin/core/units'
 import { scaleLinear } from 'd3'
 import { useMemo } from 'react'
@@ -7,8 +7,8 @@ import { useMemo } from 'react'
 const [W, H] = [150, 18]
 
 /** What was wanted as a band, what is computed as a diamond, every reading as a mark, the last one full: predicted beside measured. */
-export function LimitBar({ saber, test: t }: { saber: Saber; test: Test }) {
-  const expected = useMemo(() => expectationOf(saber, t.key), [saber, t.key])
+export function LimitBar({ test: t, predicts }: { test: Test; predicts: (() => Expected | undefined) | undefined }) {
+  const expected = useMemo(() => predicts?.(), [predicts])
   const values = t.readings.flatMap((r) => (r.value === undefined ? [] : [r.value]))
   const ends = [t.min, t.max, expected?.value, ...values].filter((v) => v !== undefined)
   if (ends.length < 2) return null
@@ -16,8 +16,7 @@ export function LimitBar({ saber, test: t }: { saber: Saber; test: Test }) {
   const room = (hi - lo) * 0.15 || Math.abs(hi) * 0.1 || 1
   const x = scaleLinear([lo - room, hi + room], [0, W])
   const last = values.at(-1)
-  const good =
-    last !== undefined && last >= (t.min ?? Number.NEGATIVE_INFINITY) && last <= (t.max ?? Number.POSITIVE_INFINITY)
+  const good = last !== undefined && judge(t, last, true)
   const words = [
     last === undefined ? 'no reading' : `${formatNumber(last)} ${t.unit ?? ''}`,
     `wanted ${t.min === undefined ? 'at most' : `from ${formatNumber(t.min)}`} ${t.max === undefined ? 'on' : `to ${formatNumber(t.max)}`}`,

@@ -1,4 +1,4 @@
-import { latest, limitText, standing } from '@nubrin/core/proof'
+import { type Expected, latest, limitText, standing } from '@nubrin/core/proof'
 import type { Saber, Test } from '@nubrin/core/record'
 import { formatNumber } from '@nubrin/core/units'
 import { useState } from 'react'
@@ -20,7 +20,15 @@ const STAND = {
 } as const
 
 /** One test: where it stands, what is wanted, the last reading, and a place for the next. */
-export function TestRow({ saber, test: t }: { saber: Saber; test: Test }) {
+export function TestRow({
+  saber,
+  test: t,
+  predicts,
+}: {
+  saber: Saber
+  test: Test
+  predicts: (() => Expected | undefined) | undefined
+}) {
   const light = useLight()
   const remove = useRemove()
   const [more, setMore] = useState(false)
@@ -45,7 +53,7 @@ export function TestRow({ saber, test: t }: { saber: Saber; test: Test }) {
         >
           {reading}
           {t.readings.length > 1 ? ` (${t.readings.length})` : ''}
-          {t.min === undefined && t.max === undefined ? null : <LimitBar saber={saber} test={t} />}
+          {t.min === undefined && t.max === undefined ? null : <LimitBar test={t} predicts={predicts} />}
         </span>
         <TakeReading test={t} />
         <button

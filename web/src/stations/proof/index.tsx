@@ -1,8 +1,9 @@
 import { plannedTests, proposeTests } from '@nubrin/core/proof'
+import { useMemo } from 'react'
 import { freshId } from '../../data'
 import { AddLine, Empty } from '../../kit'
 import { later } from '../../later'
-import { useEditSaber, useOrder, useSaber } from '../../store/commission'
+import { useEditSaber, useSaber } from '../../store/commission'
 import { TestRow } from './TestRow'
 
 const Repairs = later(() => import('./Repairs').then((m) => m.Repairs))
@@ -11,15 +12,15 @@ const PasteReadings = later(() => import('./PasteReadings').then((m) => m.PasteR
 
 /** Tests with limits, readings and repairs. */
 export default function Proof() {
-  const order = useOrder()
   const saber = useSaber()
   const editSaber = useEditSaber()
   const have = new Set(saber.tests.map((t) => t.key))
-  const proposed = plannedTests(saber).filter((p) => !have.has(p.test.key))
+  const planned = useMemo(() => new Map(plannedTests(saber).map((p) => [p.test.key, p])), [saber])
+  const proposed = [...planned.values()].filter((p) => !have.has(p.test.key))
   const takeUp = () =>
     editSaber('take up tests', (s) => {
       // Limits are computed now, of the saber as it is.
-      const fresh = proposeTests(order, saber).filter((p) => !have.has(p.key))
+      const fresh = proposeTests(saber).filter((p) => !have.has(p.key))
       s.tests.push(...fresh.map((p) => ({ ...p, id: freshId(), readings: [] })))
     })
   return (
@@ -41,7 +42,7 @@ export default function Proof() {
           </Empty>
         )}
         {saber.tests.map((t) => (
-          <TestRow key={t.id} saber={saber} test={t} />
+          <TestRow key={t.id} saber={saber} test={t} predicts={planned.get(t.key)?.predicts} />
         ))}
         {saber.tests.length ? <PasteReadings /> : null}
         <AddLine

@@ -1,4 +1,4 @@
-import { refTo } from '../../../record'
+import { refTo, shared } from '../../../record'
 import { check } from '../../check'
 
 export const arrivals = check<{
@@ -16,8 +16,8 @@ export const arrivals = check<{
   run: ({ commission }, each) =>
     each(commission.arrivals, (a) => {
       const refs = [refTo('arrival', a.id)]
-      const open = a.shares.filter((x) => x.fate === 'undecided').reduce((n, x) => n + x.count, 0)
-      const shared = a.shares.reduce((n, x) => n + x.count, 0)
+      const open = shared(a.shares, 'undecided')
+      const sum = shared(a.shares)
       return [
         ...(open || !a.shares.length
           ? [
@@ -27,11 +27,11 @@ export const arrivals = check<{
               },
             ]
           : []),
-        ...(a.shares.length && shared !== a.quantity
+        ...(a.shares.length && sum !== a.quantity
           ? [
               {
                 ...{ code: 'sum' as const, subject: `${a.id}-sum`, level: 'caution' as const, refs, gate: true },
-                params: { what: a.what, quantity: a.quantity, shared },
+                params: { what: a.what, quantity: a.quantity, shared: sum },
               },
             ]
           : []),
