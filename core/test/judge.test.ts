@@ -1,7 +1,9 @@
 import { describe, expect, test } from '@jest/globals'
 import { fact } from '@nubrin/core/facts'
 import { CHECKS, judgeCommission, makeJudge } from '@nubrin/core/judge'
+import { loadsOf } from '@nubrin/core/power'
 import type { Commission, Saber } from '@nubrin/core/record'
+import { topicsOf } from '@nubrin/core/script'
 import { demoCommissions } from '@nubrin/demo'
 import fc from 'fast-check'
 import { ALL_FACTS, check } from '../src/judge/check'
@@ -32,9 +34,10 @@ describe('what a check reads is what it says that it reads', () => {
         const seen = new Set<string>()
         let facts = false
         const order = watched(commission, seen, 'order.')
+        const own = watched(saber, seen)
         c.run({
           commission: order,
-          saber: watched(saber, seen),
+          saber: own,
           get today() {
             seen.add('today')
             return TODAY
@@ -42,6 +45,13 @@ describe('what a check reads is what it says that it reads', () => {
           get facts() {
             facts = true
             return demoFacts(saber)
+          },
+          // Worked out of what is watched, so that what they read is seen too.
+          get topics() {
+            return topicsOf(order, own)
+          },
+          get loads() {
+            return loadsOf(own)
           },
         })
         const declared = new Set<string>([...c.reads, ...(facts ? ALL_FACTS : [])])

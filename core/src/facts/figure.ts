@@ -55,7 +55,16 @@ export class Gather {
       return Number.NaN
     }
     this.used.add(f)
-    this.inputs.push({ name, text: formatFact(f), about: printable(f) !== 'plain', ...(ref ? { ref } : {}) })
+    const input: FigureInput = {
+      name,
+      // Most figures are only compared: the words are made when they are read.
+      get text() {
+        return formatFact(f)
+      },
+      about: printable(f) !== 'plain',
+    }
+    if (ref) input.ref = ref
+    this.inputs.push(input)
     return v
   }
 

@@ -1,4 +1,6 @@
+import type { Load } from '../power'
 import type { Commission, FactPlace, Ref, Saber } from '../record'
+import type { Topic } from '../script'
 import type { Level, Station } from './finding'
 
 /** What a check is given. The facts are those of the saber, in the order of the record. */
@@ -8,6 +10,9 @@ export interface Context {
   /** Today, ISO date; brought by the caller since the core has no clock. */
   today: string
   readonly facts: readonly FactPlace[]
+  /** What its film must tell, and what it draws in every look: several checks ask, each is worked out once. */
+  readonly topics: readonly Topic[]
+  readonly loads: readonly Load[]
 }
 
 /** What a check reads: fields of the saber, fields of the order, and the day. Nothing else may change its answer. */

@@ -1,4 +1,6 @@
+import { type Load, loadsOf } from '../power'
 import { type Commission, type FactPlace, factPaths, type Saber } from '../record'
+import { type Topic, topicsOf } from '../script'
 import type { Check, Context, Raised, Reads, Worded } from './check'
 import { CHECKS } from './checks'
 import { type Finding, type Level, STATIONS, type Station } from './finding'
@@ -82,6 +84,30 @@ const readOf = (c: Commission, saber: Saber, today: string, what: Reads): unknow
   return what.startsWith('order.') ? c[what.slice(6) as keyof Commission] : saber[what as keyof Saber]
 }
 
+/** What the checks of a saber are given; what is dear is worked out when it is asked for, and once. */
+function contextOf(commission: Commission, saber: Saber, today: string): Context {
+  let facts: FactPlace[] | undefined
+  let topics: Topic[] | undefined
+  let loads: Load[] | undefined
+  return {
+    commission,
+    saber,
+    today,
+    get facts() {
+      facts ??= factPaths(saber)
+      return facts
+    },
+    get topics() {
+      topics ??= topicsOf(commission, saber)
+      return topics
+    },
+    get loads() {
+      loads ??= loadsOf(saber)
+      return loads
+    },
+  }
+}
+
 interface Kept {
   read: unknown[]
   found: Finding[]
@@ -99,16 +125,7 @@ export function makeJudge(checks: readonly Check[] = CHECKS): Judge {
     const next = new Map<string, Kept>()
     const out: Finding[] = []
     commission.sabers.forEach((saber, n) => {
-      let facts: FactPlace[] | undefined
-      const ctx: Context = {
-        commission,
-        saber,
-        today,
-        get facts() {
-          facts ??= factPaths(saber)
-          return facts
-        },
-      }
+      const ctx = contextOf(commission, saber, today)
       for (const check of checks) {
         if (check.scope === 'order' && n > 0) continue
         if (commission.job === 'model') {

@@ -7,8 +7,8 @@ import { bladeCurrent, litCurrent } from './lights'
 import { cellsIn, notePack, packOf } from './pack'
 import { wireOhms } from './wire'
 
-/** Voltage lost in the fitted wire between cell and connector, both ways, V. */
-export function wireDrop(saber: Saber, colour = WHITE): Calculated {
+/** Voltage lost in the fitted wire between cell and connector, both ways, V. `load` is the current of the whole saber. */
+export function wireDrop(saber: Saber, colour = WHITE, load = litCurrent(saber, colour)): Calculated {
   const g = new Gather()
   const wire = saber.parts.find((p) => p.kind === 'wire' && p.carries !== 'signal')
   if (!wire) g.missing('the wire from cell to connector')
@@ -16,7 +16,7 @@ export function wireDrop(saber: Saber, colour = WHITE): Calculated {
   const length = wire?.specs.length
     ? g.take('wire length, one way', wire.specs.length, refTo('part', wire.id))
     : runLength(saber, g)
-  const amps = g.from('current', litCurrent(saber, colour))
+  const amps = g.from('current', load)
   return g.figure('V', 'I × 2ρL/A', 'ρ(Cu) = 1.724e-8 Ω·m; AWG by ASTM B258', () => amps * wireOhms(awg, 2 * length))
 }
 
@@ -25,9 +25,9 @@ export const FAR_LED_VOLTS = 3.3
 
 /**
  * Voltage at the last pixel of a blade with a half-charged cell: what the cell gives under the whole load, less both ways
- * of the wire, less the strip. A strip's load is spread evenly, so it costs half of what all its current would: I·R·L/2.
+ * of the wire, less the strip. `load` is the current of the whole saber. A strip's load is spread evenly, so it costs half of what all its current would: I·R·L/2.
  */
-export function farLedVolts(saber: Saber, b: Blade, colour = WHITE): Calculated {
+export function farLedVolts(saber: Saber, b: Blade, colour = WHITE, load = litCurrent(saber, colour)): Calculated {
   const g = new Gather()
   const pack = packOf(saber)
   const cell = pack.cells[0]
@@ -36,8 +36,8 @@ export function farLedVolts(saber: Saber, b: Blade, colour = WHITE): Calculated 
   const nominal = g.take('nominal voltage', cell?.specs.nominalVolts, ref)
   const inner = g.take('internal resistance', cell?.specs.resistance, ref)
   notePack(g, pack)
-  const whole = g.from('current of the whole saber', litCurrent(saber, colour))
-  const wire = g.from('lost in the wire', wireDrop(saber, colour))
+  const whole = g.from('current of the whole saber', load)
+  const wire = g.from('lost in the wire', wireDrop(saber, colour, load))
   const own = g.from(`current of ${b.name}`, bladeCurrent(saber, b, colour))
   const strips = g.take(`strips in ${b.name}`, b.strips, refTo('blade', b.id))
   const perMetre = g.take(`resistance of a metre of strip in ${b.name}`, b.stripResistance, refTo('blade', b.id))

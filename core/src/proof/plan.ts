@@ -1,3 +1,4 @@
+import { type Load, loadsOf } from '../power'
 import type { Ref, Saber, Test } from '../record'
 import { bladeTests, repairTests, sizeTests, spareTests, windowTests } from './fit-tests'
 import type { Planned, Proposal } from './planned'
@@ -11,7 +12,8 @@ const ALL = [
 ]
 
 /** The tests that a saber calls for, from what is fitted, promised and repaired. Nothing is predicted until it is asked. */
-export const plannedTests = (s: Saber): Planned[] => ALL.flatMap((tests) => tests(s))
+export const plannedTests = (s: Saber, loads: readonly Load[] = loadsOf(s)): Planned[] =>
+  ALL.flatMap((tests) => tests(s, loads))
 
 /** Tests proposed, with the limits that follow from what Power, Fit and Voice expect. */
 export const proposeTests = (s: Saber): Proposal[] =>

@@ -1,5 +1,5 @@
 import { Gather, known } from '../facts'
-import { FAR_LED_VOLTS, farLedVolts, litCurrent, loadsOf } from '../power'
+import { FAR_LED_VOLTS, farLedVolts, type Load, litCurrent } from '../power'
 import { colourOf, refTo, type Saber } from '../record'
 import { say } from '../words'
 import { atMost, between, type Planned, partRef, partsOf, predicted, supplyOf, wiresOf } from './planned'
@@ -58,7 +58,7 @@ const asleep = (s: Saber) => {
   return g.figure('mA', 'Σ sleep currents', 'what stays connected', () => mA)
 }
 
-export function currentTests(s: Saber): Planned[] {
+export function currentTests(s: Saber, loads: readonly Load[]): Planned[] {
   const out: Planned[] = []
   const all = supplyOf(s)
   const lights = [...partsOf(s, 'connector', 'inHiltLed', 'strip', 'accentLed'), ...wiresOf(s)]
@@ -71,14 +71,14 @@ export function currentTests(s: Saber): Planned[] {
     })
   out.push(...cutTests(s))
   const first = s.presets[0]
-  const load = first && litCurrent(s, colourOf(first))
+  const load = loads.find((l) => l.preset === first && l.lasts === 'steady')?.current
   if (load?.ok)
     out.push({
       test: { key: 'lit-current', what: say('test.litCurrent', { preset: first!.name }), unit: 'A' },
       rests: [...all, ...lights, refTo('preset', first!.id)],
       ...predicted(s, (x) => litCurrent(x, colourOf(first!)), between, STRIPS_DIFFER),
     })
-  const peak = worst(s)
+  const peak = worst(loads)
   // The first preset's steady colour is measured anyway.
   if (peak && load?.ok && peak.amps > load.value * 1.05)
     out.push({
@@ -94,8 +94,8 @@ export function currentTests(s: Saber): Planned[] {
 }
 
 /** The look that draws the most, of all presets. */
-function worst(s: Saber): { colour: string; preset: string; look: string; amps: number } | undefined {
-  const all = loadsOf(s).flatMap((l) =>
+function worst(loads: readonly Load[]): { colour: string; preset: string; look: string; amps: number } | undefined {
+  const all = loads.flatMap((l) =>
     l.current.ok ? [{ colour: l.colour, preset: l.preset.name, look: l.look, amps: l.current.value }] : [],
   )
   return all.toSorted((a, b) => b.amps - a.amps)[0]

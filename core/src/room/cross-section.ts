@@ -1,8 +1,8 @@
 import { known } from '../facts'
 import { type FittedPart, kindRule, type Ref, refTo, type Saber } from '../record'
 import { inWall } from './cavity'
-import { boreAt, type HiltShape, layOut, outerAt, spanOf } from './hilt'
-import { chassisWall, freeAt, type Lie, lieOf } from './placing'
+import { boreAt, layOut, outerAt, spanOf } from './hilt'
+import { chassisWall, type Lie, lieOf } from './placing'
 
 // The wire checks probe tens of thousands of points; the functions are bound once.
 const { abs, cos, floor, max, min, PI, sin, sqrt } = Math
@@ -57,45 +57,35 @@ export const crossSectionAt = (saber: Saber, x: number): CrossSection | undefine
 /** Cuts one saber at many places: what does not depend on the place is asked for once. The saber must stay as it is meanwhile. */
 export function cutting(saber: Saber): (x: number) => CrossSection | undefined {
   const shape = layOut(saber.hilt)
-  const lies = new Map<FittedPart, Lie>()
-  const lie = (p: FittedPart) => {
-    const at = lies.get(p) ?? lieOf(saber, p, shape)
-    lies.set(p, at)
-    return at
-  }
-  return (x) => cutAt(saber, x, shape, lie)
-}
-
-function cutAt(saber: Saber, x: number, shape: HiltShape, lie: (p: FittedPart) => Lie): CrossSection | undefined {
-  const [outer, bore] = [outerAt(shape, x), boreAt(shape, x)]
-  if (outer === undefined || bore === undefined) return undefined
   const clearance = known(saber.hilt.clearance) ?? 0
-  const wall = chassisWall(saber, x)
-  const free = freeAt(saber, x, shape)
-  const here = saber.parts.filter((p) => {
-    const s = spanOf(p)
-    return (
-      s &&
-      s.x0 <= x &&
-      s.x1 >= x &&
-      kindRule(p.kind).inside &&
-      (kindRule(p.kind).glyph !== 'dot' || p.kind === 'accentLed') &&
-      p.kind !== 'strip'
-    )
+  const seen = saber.parts.flatMap((p) => {
+    const { inside, glyph } = kindRule(p.kind)
+    const shown = inside && (glyph !== 'dot' || p.kind === 'accentLed') && p.kind !== 'strip'
+    const span = shown ? spanOf(p) : undefined
+    const lying = span && lyingAs(p, lieOf(saber, p, shape))
+    return lying ? [{ inWall: inWall(p), lying, ...span }] : []
   })
   // What hangs in the wall comes first, beneath the rest.
-  const lying = [...here.filter(inWall), ...here.filter((p) => !inWall(p))].flatMap((p): Lying[] => {
-    const { height: y, aside: x, turn } = lie(p)
-    const base = { ref: refTo('part', p.id), name: p.name, kind: p.kind, x }
-    const [d, w, h] = [known(p.specs.diameter), known(p.specs.width), known(p.specs.height)]
-    if (d !== undefined && !inWall(p)) {
-      const hole = p.kind === 'spacer' ? { hole: max(0, d / 2 - RING) } : {}
-      return [{ ...base, shape: 'circle', y, r: d / 2, ...hole }]
-    }
-    const wide = w ?? (inWall(p) ? d : undefined)
-    return wide === undefined || h === undefined ? [] : [{ ...base, shape: 'box', y, w: wide, h, turn }]
-  })
-  return { x, outer, bore, wall, clearance, free, lying }
+  const things = [...seen.filter((s) => s.inWall), ...seen.filter((s) => !s.inWall)]
+  return (x) => {
+    const [outer, bore] = [outerAt(shape, x), boreAt(shape, x)]
+    if (outer === undefined || bore === undefined) return undefined
+    const wall = chassisWall(saber, x)
+    const lying = things.flatMap((t) => (t.x0 <= x && t.x1 >= x ? [t.lying] : []))
+    return { x, outer, bore, wall, clearance, free: bore / 2 - wall - clearance, lying }
+  }
+}
+
+/** What is seen of a part in a cut, lying so; undefined without its sizes. */
+function lyingAs(p: FittedPart, { height: y, aside: x, turn }: Lie): Lying | undefined {
+  const base = { ref: refTo('part', p.id), name: p.name, kind: p.kind, x }
+  const [d, w, h] = [known(p.specs.diameter), known(p.specs.width), known(p.specs.height)]
+  if (d !== undefined && !inWall(p)) {
+    const hole = p.kind === 'spacer' ? { hole: max(0, d / 2 - RING) } : {}
+    return { ...base, shape: 'circle', y, r: d / 2, ...hole }
+  }
+  const wide = w ?? (inWall(p) ? d : undefined)
+  return wide === undefined || h === undefined ? undefined : { ...base, shape: 'box', y, w: wide, h, turn }
 }
 
 export interface FreeCircle {

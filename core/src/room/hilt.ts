@@ -191,9 +191,14 @@ const valueAt = (list: Piece[], x: number): number | undefined => {
 
 /** Bore at x in mm; the smaller one where two pieces meet. Undefined outside the hilt. */
 export function boreAt(shape: HiltShape, x: number): number | undefined {
-  const all = shape.sections.flatMap((s) => s.bore).filter((p) => x >= p.x0 - 1e-9 && x <= p.x1 + 1e-9)
-  if (!all.length) return undefined
-  return Math.min(...all.map((p) => p.d0 + ((p.d1 - p.d0) * (x - p.x0)) / (p.x1 - p.x0)))
+  let least: number | undefined
+  for (const s of shape.sections)
+    for (const p of s.bore) {
+      if (x < p.x0 - 1e-9 || x > p.x1 + 1e-9) continue
+      const d = p.d0 + ((p.d1 - p.d0) * (x - p.x0)) / (p.x1 - p.x0)
+      if (least === undefined || d < least) least = d
+    }
+  return least
 }
 
 /** Outside diameter at x in mm; the larger one where two pieces meet. Undefined outside the hilt. */

@@ -42,17 +42,28 @@ const dot = (a: Vec, b: Vec) => a[0] * b[0] + a[1] * b[1]
 
 /** The point nearest to the axis on the inner side of every plane p·u ≤ a; undefined when there is none. */
 function nearest(planes: readonly { u: Vec; a: number }[]): Vec | undefined {
-  const ok = (c: Vec) => planes.every((q) => dot(c, q.u) <= q.a + EPS)
+  let best: Vec | undefined
+  let least = Infinity
+  // Asked for at every step of a border that is sought: it makes no lists.
+  const consider = (x: number, y: number) => {
+    const far = Math.hypot(x, y)
+    if (far >= least) return
+    for (const { u, a } of planes) if (x * u[0] + y * u[1] > a + EPS) return
+    best = [x, y]
+    least = far
+  }
   // It is the axis, the foot of the axis on one plane, or a corner of two.
-  const feet = planes.map(({ u, a }): Vec => [u[0] * a, u[1] * a])
-  const corners = planes.flatMap((p, i) =>
-    planes.slice(i + 1).flatMap((q): Vec[] => {
+  consider(0, 0)
+  for (const { u, a } of planes) consider(u[0] * a, u[1] * a)
+  planes.forEach((p, i) => {
+    for (let j = i + 1; j < planes.length; j++) {
+      const q = planes[j]!
       const det = p.u[0] * q.u[1] - p.u[1] * q.u[0]
-      return Math.abs(det) < 1e-9 ? [] : [[(p.a * q.u[1] - q.a * p.u[1]) / det, (p.u[0] * q.a - q.u[0] * p.a) / det]]
-    }),
-  )
-  const found = [[0, 0] as Vec, ...feet, ...corners].filter(ok)
-  return found.sort((p, q) => Math.hypot(...p) - Math.hypot(...q))[0]
+      if (Math.abs(det) < 1e-9) continue
+      consider((p.a * q.u[1] - q.a * p.u[1]) / det, (p.u[0] * q.a - q.u[0] * p.a) / det)
+    }
+  })
+  return best
 }
 
 /** How a body lies in a round room: its middle (of a pair, that of the cell) off the axis before it is turned, and its turn, degrees. */
@@ -89,13 +100,12 @@ export function pairHeight(
 /** Where a flat thing may lie beside what reaches in: one place a turn, lying across 0° first, and how far its corners reach. */
 function slabs(body: { w: number; t: number }, reaches: readonly Reach[]): { at: Laid; corner: number }[] {
   const [w, t] = [body.w / 2, body.t / 2]
-  return [0, ...reaches.flatMap((k) => [k.clock, k.clock + 90])].flatMap((turn) => {
+  const planes = reaches.map(({ inner, clock }) => ({ inner, u: dirOf(clock) }))
+  const turns = new Set([0, ...reaches.flatMap((k) => [k.clock, k.clock + 90])])
+  return [...turns].flatMap((turn) => {
     const [up, side] = [dirOf(turn), dirOf(turn + 90)]
     const c = nearest(
-      reaches.map(({ inner, clock }) => {
-        const u = dirOf(clock)
-        return { u, a: inner - w * Math.abs(dot(u, side)) - t * Math.abs(dot(u, up)) }
-      }),
+      planes.map(({ inner, u }) => ({ u, a: inner - w * Math.abs(dot(u, side)) - t * Math.abs(dot(u, up)) })),
     )
     if (!c) return []
     const [aside, height] = [dot(c, side), dot(c, up)]
@@ -158,7 +168,8 @@ function bareRadius(body: Body): number {
 
 /** No hilt is wider, mm; a body that does not go in there is kept out by what reaches in. */
 const WIDEST = 500
-const HALVINGS = 44
+/** The widest hilt halved so often is less than a ten-millionth of a millimetre, far below what any figure shows. */
+const HALVINGS = 36
 /** The border between what holds at `yes` and what does not at `no`. */
 function border(yes: number, no: number, holds: (v: number) => boolean): number {
   let [a, b] = [yes, no]

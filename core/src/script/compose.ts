@@ -96,9 +96,9 @@ function settleEnds(s: Saber, list: Topic[]): Topic[] {
   return s.controls.length || s.presets.length ? out : list
 }
 
-/** Keys that no beat covers and no named person has set aside. */
-export function uncovered(c: Commission, s: Saber): Topic[] {
+/** Of the topics of a saber, those that no beat covers and no named person has set aside. */
+export function uncovered(c: Commission, s: Saber, topics: readonly Topic[] = topicsOf(c, s)): Topic[] {
   const covered = new Set(s.beats.flatMap((b) => b.covers))
   const waived = new Set(s.leftOut.map((w) => w.key))
-  return topicsOf(c, s).filter((t) => !covered.has(t.key) && !waived.has(t.key))
+  return topics.filter((t) => !covered.has(t.key) && !waived.has(t.key))
 }

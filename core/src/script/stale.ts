@@ -12,7 +12,7 @@ import {
   type Saber,
   shelfOf,
 } from '../record'
-import { topicsOf } from './topics'
+import { type Topic, topicsOf } from './topics'
 
 /** A sentence that the record no longer bears out. */
 export type Stale =
@@ -35,8 +35,8 @@ const VOLUME = /\bvolume\D{0,12}(\d{1,3})\b/gi
  * Sentences that have gone stale: composed ones that the record would word otherwise, what tells of things that are gone,
  * and own words whose colours, poles, volumes or counts are not the record's. Hold times are the rehearsal's.
  */
-export function staleSentences(c: Commission, s: Saber): Stale[] {
-  const topics = new Map(topicsOf(c, s).map((t) => [t.key, t]))
+export function staleSentences(c: Commission, s: Saber, told: readonly Topic[] = topicsOf(c, s)): Stale[] {
+  const topics = new Map(told.map((t) => [t.key, t]))
   const beats = s.beats.flatMap((beat): Stale[] => {
     const missing = beat.covers.filter((k) => !topics.has(k))
     if (missing.length) return missing.map((what) => ({ code: 'gone', beat, what }))

@@ -22,9 +22,19 @@ function formatOf(code: SayingCode, language: Language): IntlMessageFormat {
 
 type Params<C extends SayingCode> = keyof Sayings[C] extends never ? [] : [params: Sayings[C]]
 
+/** What was said lately: each edit of a record asks for most of its sentences again. */
+const said = new Map<string, string>()
+const MOST_SAID = 4000
+
 /** Words a code in a language. Parameters are checked by their types; what they hold is put in as it stands. */
 export function say<C extends SayingCode>(code: C, ...[params]: Params<C>): string {
-  return String(formatOf(code, 'en').format(params as Record<string, string | number> | undefined))
+  const key = params === undefined ? code : `${code} ${JSON.stringify(params)}`
+  const known = said.get(key)
+  if (known !== undefined) return known
+  const words = String(formatOf(code, 'en').format(params as Record<string, string | number> | undefined))
+  if (said.size >= MOST_SAID) said.clear()
+  said.set(key, words)
+  return words
 }
 
 /** `yes` when there is something to say, for a message that chooses. */

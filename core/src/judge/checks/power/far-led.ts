@@ -1,6 +1,5 @@
 import { duties } from '../../../light'
 import { FAR_LED_VOLTS, farLedVolts, litBlades } from '../../../power'
-import { colourOf } from '../../../record'
 import { formatNumber } from '../../../units'
 import { check } from '../../check'
 import { listed } from '../../text'
@@ -21,13 +20,14 @@ export const farLed = check<{ sags: { blade: string; presets: string[]; dies: st
   rule: `The last pixel keeps ${FAR_LED_VOLTS} V with a half-charged cell in every preset whose colour has green or blue in it.`,
   source: 'I·R over cell, wire and strip; forward voltage of green and blue dies',
   reads: ['hilt', 'parts', 'blades', 'zones', 'presets', 'use'],
-  run: ({ saber }) =>
-    litBlades(saber)
+  run: ({ saber, loads }) => {
+    const steady = loads.filter((l) => l.lasts === 'steady')
+    return litBlades(saber)
       .filter((b) => b.kind === 'pixel')
       .flatMap((b) => {
-        const low = saber.presets.flatMap((p) => {
-          const dies = hungry(colourOf(p))
-          const v = dies.length ? farLedVolts(saber, b, colourOf(p)) : undefined
+        const low = steady.flatMap(({ preset: p, colour, current }) => {
+          const dies = hungry(colour)
+          const v = dies.length ? farLedVolts(saber, b, colour, current) : undefined
           return v?.ok && v.value < FAR_LED_VOLTS ? [{ p, dies, volts: v.value }] : []
         })
         return low.length
@@ -47,7 +47,8 @@ export const farLed = check<{ sags: { blade: string; presets: string[]; dies: st
               },
             ]
           : []
-      }),
+      })
+  },
   words: {
     sags: (p) => ({
       title: `${p.blade}: ${formatNumber(p.volts)} V at the last pixel`,

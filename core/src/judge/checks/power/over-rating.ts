@@ -1,4 +1,4 @@
-import { type Load, loadsOf, ratings, ratingsOfLoads, WHITE } from '../../../power'
+import { type Load, ratings, ratingsOfLoads, WHITE } from '../../../power'
 import type { Saber } from '../../../record'
 import { formatNumber } from '../../../units'
 import { check } from '../../check'
@@ -31,7 +31,7 @@ export const overRating = check<{ lasting: Over; flash: Over; unknown: Over }>({
   rule: 'Every look of every preset stays within the rating of all its current passes: cell, pins, switch, port, wire.',
   source: 'ratings by datasheet; chassis-wiring guide by AWG',
   reads: ['hilt', 'parts', 'blades', 'zones', 'presets', 'use'],
-  run: ({ saber }) => {
+  run: ({ saber, loads }) => {
     // Without a preset nobody knows how it will shine: then white is what it may come to.
     if (!saber.presets.length)
       return ratings(saber, WHITE)
@@ -43,7 +43,6 @@ export const overRating = check<{ lasting: Over; flash: Over; unknown: Over }>({
           params: { name: r.name, share: r.share, rated: r.ratedAmps, looks: [] },
           refs: [r.ref],
         }))
-    const loads = loadsOf(saber)
     const lasting = over(
       saber,
       loads.filter((l) => l.lasts !== 'flash'),

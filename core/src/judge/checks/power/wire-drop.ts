@@ -1,4 +1,4 @@
-import { wireDrop as dropOf, loadsOf, WHITE } from '../../../power'
+import { wireDrop as dropOf, WHITE } from '../../../power'
 import { formatNumber } from '../../../units'
 import { check } from '../../check'
 
@@ -12,13 +12,13 @@ export const wireDrop = check<{ lost: { volts: number; look: string } }>({
   rule: `The wire takes no more than ${MOST_VOLTS} V in any look that lasts.`,
   source: 'trade practice, editable; R = ρL/A',
   reads: ['hilt', 'parts', 'blades', 'zones', 'presets', 'use'],
-  run: ({ saber }) => {
+  run: ({ saber, loads }) => {
     const looks = saber.presets.length
-      ? loadsOf(saber).flatMap((l) => (l.lasts === 'flash' ? [] : [{ colour: l.colour, look: l.preset.name }]))
-      : [{ colour: WHITE, look: 'full white' }]
+      ? loads.flatMap((l) => (l.lasts === 'flash' ? [] : [{ ...l, look: l.preset.name }]))
+      : [{ colour: WHITE, look: 'full white', current: undefined }]
     const worst = looks
-      .flatMap(({ colour, look }) => {
-        const d = dropOf(saber, colour)
+      .flatMap(({ colour, look, current }) => {
+        const d = dropOf(saber, colour, current)
         return d.ok ? [{ volts: d.value, look }] : []
       })
       .toSorted((x, y) => y.volts - x.volts)[0]

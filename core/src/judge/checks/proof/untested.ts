@@ -33,9 +33,9 @@ export const untested = check<{
     'settings',
     'items',
   ],
-  run: ({ saber }, each) => {
+  run: ({ saber, loads }, each) => {
     const have = new Set(saber.tests.map((t) => t.key))
-    const proposed = plannedTests(saber).flatMap(({ test }) => (have.has(test.key) ? [] : [test]))
+    const proposed = plannedTests(saber, loads).flatMap(({ test }) => (have.has(test.key) ? [] : [test]))
     const open = saber.tests.filter((t) => standing(saber, t) === 'none')
     return [
       ...(saber.job === 'repair' && !saber.fixes.length

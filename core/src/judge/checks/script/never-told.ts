@@ -1,5 +1,5 @@
 import { gestureText } from '../../../controls'
-import { topicsOf, uncovered } from '../../../script'
+import { uncovered } from '../../../script'
 import { check, TOPICS_READ } from '../../check'
 import { listed } from '../../text'
 
@@ -14,12 +14,14 @@ export const neverTold = check<{
   rule: 'What must be told is derived from what was built; a gap is closed or set aside by name.',
   source: 'coverage',
   reads: [...TOPICS_READ, 'leftOut'],
-  run: ({ commission, saber }) => {
+  run: ({ commission, saber, topics }) => {
     if (!saber.beats.length) {
-      const topics = topicsOf(commission, saber).filter((t) => t.must).length
-      return topics > 2 ? [{ code: 'noScript', subject: 'none', level: 'caution', params: { topics }, gate: true }] : []
+      const must = topics.filter((t) => t.must).length
+      return must > 2
+        ? [{ code: 'noScript', subject: 'none', level: 'caution', params: { topics: must }, gate: true }]
+        : []
     }
-    const gaps = uncovered(commission, saber).filter((t) => t.must)
+    const gaps = uncovered(commission, saber, topics).filter((t) => t.must)
     const off = saber.controls.filter((r) => r.does === 'retract')
     const untoldOff = off.filter((r) => gaps.some((g) => g.key === `control:${r.id}`))
     const rest = gaps.filter((g) => !off.some((r) => g.key === `control:${r.id}`))

@@ -20,8 +20,8 @@ export const stale = check<{
   rule: 'What is said still holds: composed sentences are those that the record gives now, own words have its colours, poles and volumes.',
   source: 'the record, sentence by sentence',
   reads: TOPICS_READ,
-  run: ({ commission, saber }) => {
-    const found = staleSentences(commission, saber)
+  run: ({ commission, saber, topics }) => {
+    const found = staleSentences(commission, saber, topics)
     const of = <C extends Stale['code']>(code: C) => found.filter((x): x is Of<C> => x.code === code)
     const changed = of('changed')
     const n = (id: string) => saber.beats.findIndex((b) => b.id === id) + 1
