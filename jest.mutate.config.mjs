@@ -13,12 +13,16 @@ const MEANT = {
   parts: ['shelf', 'planning'],
   controls: ['controls'],
   proof: ['proof', 'telling'],
-  judge: ['judge', 'findings', 'slips', 'ends', 'thresholds', 'kinds-of-findings'],
+  judge: ['judge', 'findings', 'slips'],
+  'judge/checks': ['findings', 'slips', 'ends', 'thresholds', 'kinds-of-findings'],
   import: ['shelf', 'formats', 'versions', 'telling'],
 }
 const folder = process.env.NUBRIN_MUTATE ?? ''
-/** A folder within one of them has its tests. */
-const names = MEANT[folder] ?? MEANT[folder.split('/')[0]] ?? ['*']
+/** A folder within some of them has the tests of the nearest. */
+const nearest = Object.keys(MEANT)
+  .filter((f) => folder === f || folder.startsWith(`${f}/`))
+  .sort((a, b) => b.length - a.length)[0]
+const names = nearest ? MEANT[nearest] : ['*']
 
 /** What reads the sources or the docs themselves stays out: the planting rewrites the ones and leaves out the others. */
 export default {

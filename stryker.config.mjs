@@ -9,13 +9,15 @@ const seed = process.env.NUBRIN_MUTATE_SEED ?? ''
 /** About how many lines a folder is drawn for, and how many stand together, so that faults over several lines are planted too. */
 const [LINES, TOGETHER] = [Number(process.env.NUBRIN_MUTATE_LINES ?? 90), 6]
 
+/** @type {Record<string, string>} */
+const APART = { fit: 'search/', judge: 'checks/' }
 const files = readdirSync(join('core/src', folder), { recursive: true, encoding: 'utf8' })
   .filter((f) => f.endsWith('.ts') && !/(^|\/)index\.ts$|-words\.ts$/.test(f))
-  // The search is counted by itself: its tests take long, and the rest of the folder has others.
-  .filter((f) => folder !== 'fit' || !f.startsWith('search/'))
+  // What is counted by itself: its tests take long, and the rest of the folder has others.
+  .filter((f) => !APART[folder] || !f.startsWith(APART[folder]))
   .map((f) => join('core/src', folder, f))
 
-/** Windows of lines, those with the smallest hash first: every file has one, then by luck. */
+/** Windows of lines, those with the smallest hash first: every file has one where so many are drawn, then by luck. */
 function drawn() {
   const windows = files.flatMap((file) => {
     const lines = readFileSync(file, 'utf8').split('\n').length
@@ -26,7 +28,9 @@ function drawn() {
     })
   })
   windows.sort((a, b) => (a.luck < b.luck ? -1 : 1))
-  const first = files.flatMap((file) => windows.find((w) => w.file === file) ?? [])
+  const first = (files.length * TOGETHER > LINES ? [] : files).flatMap(
+    (file) => windows.find((w) => w.file === file) ?? [],
+  )
   const rest = windows.filter((w) => !first.includes(w))
   return [...first, ...rest.slice(0, Math.max(0, Math.ceil(LINES / TOGETHER) - first.length))].map((w) => w.pattern)
 }

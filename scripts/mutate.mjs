@@ -10,7 +10,10 @@ import { ensureNpm } from './lib/install.mjs'
 const root = dirname(dirname(fileURLToPath(import.meta.url)))
 process.chdir(root)
 ensureNpm(root)
-const GATED = ['facts', 'record', 'units', 'room', 'drawing', 'fit', 'fit/search', 'power', 'parts', 'import']
+const GATED = [
+  ...['facts', 'record', 'units', 'room', 'drawing', 'fit', 'fit/search', 'power', 'parts', 'import'],
+  ...['controls', 'judge', 'judge/checks', 'proof', 'handoff'],
+]
 const flags = process.argv.slice(2).filter((a) => a.startsWith('--'))
 const folders = process.argv.slice(2).filter((a) => !a.startsWith('--'))
 const all = flags.includes('--all')
