@@ -3,6 +3,7 @@ import { describe, expect, test } from '@jest/globals'
 import {
   BLADE_KINDS,
   type Commission,
+  type Id,
   KINDS,
   type KindRule,
   type PartKind,
@@ -17,10 +18,11 @@ import { MemoryRouter } from 'react-router'
 import { full } from '../../core/test/full'
 import { BladeSheet } from '../src/stations/fit/BladeSheet'
 import { PartSheet } from '../src/stations/fit/PartSheet'
+import { SectionSheet } from '../src/stations/hilt/SectionSheet'
 import { useBench, useSaber } from '../src/store/commission'
 import { bench, lay, VIEWS } from './lay'
 
-const { record, leaves } = full()
+const { record, leaves, choices } = full()
 /** Where something was entered, as fields: `/sabers/parts/specs/length`. */
 const entered = new Set<string>()
 const bare = (at: string) => at.replace(/\/@[^/]+/g, '')
@@ -48,9 +50,29 @@ const fresh = <E extends Element>(within: string, selector: string) =>
     .flatMap((home) => [...home.querySelectorAll<E>(selector)])
     .filter((e) => !seen.has(e) && e.isConnected)
 
+/** Chooses from a list what changes the record, if anything there does: the last choice first, since the first one often is none. */
+async function choose(button: HTMLElement) {
+  const before = bench().record
+  for (let n = 1; n < 4 && bench().record === before && button.isConnected; n++) {
+    await act(async () => void fireEvent.click(button))
+    const others = screen.queryAllByRole('option').filter((o) => o.getAttribute('aria-selected') !== 'true')
+    const other = others.at(-n)
+    await act(async () => void (other ? fireEvent.click(other) : fireEvent.keyDown(document.activeElement!, ESCAPE)))
+    if (!other) return
+  }
+}
+const ESCAPE = { key: 'Escape' }
+/** Takes another day from the calendar. */
+async function chooseDay(button: HTMLElement) {
+  await act(async () => void fireEvent.click(button))
+  const month = await screen.findByRole('grid')
+  const day = [...month.querySelectorAll<HTMLElement>('td:not([data-selected]) button')][7]!
+  await act(async () => void fireEvent.click(day))
+}
+
 /** Opens all that can be opened, and enters something into every field of what is shown. */
 async function enterAll(within = 'body') {
-  for (let round = 0; round < 2; round++) {
+  for (let round = 0; round < 3; round++) {
     for (const d of document.querySelectorAll('details')) d.open = true
     for (const more of screen.queryAllByRole('button', { name: /^More on/ }))
       if (more.getAttribute('aria-expanded') === 'false') await act(async () => void fireEvent.click(more))
@@ -61,6 +83,15 @@ async function enterAll(within = 'body') {
       seen.add(field)
       await act(async () => write(field))
     }
+    // From the end: what a choice uncovers stands behind it.
+    for (const [selector, take] of [
+      ['button[data-date]', chooseDay],
+      ['button[data-select]', choose],
+    ] as const)
+      for (const button of fresh<HTMLElement>(within, selector).reverse()) {
+        seen.add(button)
+        if (button.isConnected) await take(button)
+      }
     for (const box of screen.queryAllByRole('checkbox').filter((b) => !seen.has(b))) {
       seen.add(box)
       if (box.isConnected) await act(async () => void fireEvent.click(box))
@@ -111,6 +142,10 @@ const OTHERWISE: [string, string][] = [
   ['/media/*', 'taken from the picture: e2e main job'],
   ['*Profile/*', 'dragged and typed on the profile: e2e hilt'],
   ['*/joint/overTravel', 'asked where nothing stops the thread: stations.test'],
+  ['*/parts/kind', 'what was taken from the shelf, or made: e2e fit'],
+  ['*/inputs/kind', 'which of two buttons added it: stations.test'],
+  ['*/sections/role', 'what was added: e2e hilt'],
+  ['*/access/task', 'the task whose steps are written: stations.test'],
   ['*/parts/catalogue', 'the row of the shelf it was fitted from'],
   ['*/parts/at', 'dragged on the drawing, typed in the list of what is fitted: e2e fit'],
   ['*/presets/sounds/*', 'read from the file: e2e main job'],
@@ -150,8 +185,21 @@ describe('every field can be entered', () => {
       cleanup()
     }
   })
+  test('the joint of a section to the next', async () => {
+    await laid('brief', (c) => void (c.sabers[0]!.hilt.sections[0]!.joint.kind = 'thread'))
+    cleanup()
+    await sheet(function Joint() {
+      const s = useSaber()
+      return <SectionSheet section={s.hilt.sections[0]!} />
+    })
+  })
   test.each(KINDS_OF_PARTS)('the sheet of a part: %s', async (kind) => {
-    await laid('brief', (c) => void (c.sabers[0]!.parts[0]!.kind = kind))
+    await laid('brief', (c) => {
+      const { parts } = c.sabers[0]!
+      parts[0]!.kind = kind
+      // What is asked of several: how they are joined.
+      parts.push({ ...structuredClone(parts[0]!), id: 'own-other' as Id<'part'> })
+    })
     cleanup()
     await sheet(function Part() {
       const s = useSaber()
@@ -166,7 +214,7 @@ describe('every field can be entered', () => {
       return <BladeSheet saber={s} blade={s.blades[0]!} />
     })
   })
-  const all = [...new Set(leaves.filter((l) => !/^\d{4}-/.test(l.says)).map((l) => l.at))]
+  const all = [...new Set([...leaves.map((l) => l.at), ...choices.map((c) => c.way.replace(/\/\d+/g, ''))])]
   test.each(all)('%s', (at) => {
     const there = [...entered].some((e) => at === e || at.startsWith(`${e}/`))
     const why = OTHERWISE.filter(([p]) => matches(at, p))
