@@ -7,7 +7,7 @@ const FLOORS = [
   ['facts'],
   ['record'],
   ['parts', 'room', 'controls', 'voice'],
-  ['drawing', 'power', 'import'],
+  ['drawing', 'power', 'import', 'machine'],
   ['fit', 'access'],
   ['proof'],
   ['script'],

@@ -1,5 +1,6 @@
 import type { Static } from '@sinclair/typebox'
 import * as T from '@sinclair/typebox'
+import { Act } from './machine'
 import { ownId, ref } from './ref'
 import { Consent, Line, list, obj, oneOf, opt } from './schema-kit'
 
@@ -21,6 +22,10 @@ export const DIRECTIONS = ['clockwise', 'anticlockwise', 'pull', 'push', 'lift',
 export const Step = obj({
   id: ownId('step'),
   text: Line,
+  /** What is done, as the machine carries it out; a step without one is only words, and nothing checks it. */
+  act: opt(Act),
+  /** The words are the maker's own, not made from the act. */
+  ownWords: opt(T.Boolean()),
   place: opt(ref()),
   tool: opt(Line),
   direction: oneOf(DIRECTIONS),

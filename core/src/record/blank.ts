@@ -33,6 +33,7 @@ export function blankSaber(newId: NewId, name: string, job: Saber['job']): Saber
     presets: [],
     inputs: [],
     controls: [],
+    joints: [],
     access: [],
     tests: [],
     fixes: [],

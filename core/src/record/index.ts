@@ -54,6 +54,7 @@ export {
   shelfOf,
   toldWishes,
 } from './lookup'
+export { Act, BY_ITSELF, HOWS, type How, Joint, MAY_OPEN, TOWARDS, type Towards, VERBS } from './machine'
 export { CARRIES, CHASSIS_HELD_BY, FACINGS, FittedPart, PartKindSchema, SpecMap, SUPPLIED } from './part'
 export { type FactPlace, factPaths, forEachFact, isNumberPlace, type NumberPlace } from './places'
 export { isObject, SABER_PLAN, walk } from './plan'

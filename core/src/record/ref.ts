@@ -17,6 +17,7 @@ export const THINGS = {
   sound: ['sound', 'sounds'],
   input: ['input', 'inputs'],
   row: ['control', 'controls'],
+  joint: ['joint', 'joints'],
   task: ['task', 'tasks'],
   step: ['step', 'steps'],
   test: ['test', 'tests'],

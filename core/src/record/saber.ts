@@ -5,6 +5,7 @@ import { Procedure } from './access'
 import { Blade, Zone } from './blade'
 import { ControlRow, Input } from './controls'
 import { Hilt } from './hilt'
+import { Joint } from './machine'
 import { FittedPart } from './part'
 import { Preset } from './preset'
 import { Fix, Test } from './proof'
@@ -68,7 +69,8 @@ export const Saber = obj({
   presets: list(Preset, 60),
   inputs: list(Input, 12),
   controls: list(ControlRow, 160),
-  access: list(Procedure, 16),
+  joints: list(Joint, 60),
+  access: list(Procedure, 24),
   tests: list(Test, 120),
   fixes: list(Fix, 60),
   decisions: list(Decision, 60),

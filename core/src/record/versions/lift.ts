@@ -1,6 +1,7 @@
 import type { Commission } from '../commission'
 import { liftNames, liftWaivers } from './from-2'
 import { liftWhole } from './from-4'
+import { liftActs } from './from-5'
 import type { Loose } from './loose'
 import { setAside } from './set-aside'
 
@@ -8,7 +9,8 @@ import { setAside } from './set-aside'
  * Steps from a version to the next. Version 0 was the draft before publication: one saber at the top level, `deadline`
  * called `due`. Version 1 knew no string blades, thread stops or wire uses; what it has is read as it stands. Version 2
  * judged by words in names and let references and units be wrong. Version 3 knew no closed pommel and no consent; what it
- * has is read as it stands. Version 4 knew words without their source, and notes without their reader.
+ * has is read as it stands. Version 4 knew words without their source, and notes without their reader. Version 5
+ * knew steps by their words alone.
  */
 const STEPS: readonly ((d: Loose) => Loose)[] = [
   ({ saber, due, ...rest }) => ({
@@ -21,6 +23,7 @@ const STEPS: readonly ((d: Loose) => Loose)[] = [
   (d) => setAside(liftNames(liftWaivers({ ...d, version: 3 })) as unknown as Commission) as unknown as Loose,
   (d) => ({ ...d, version: 4 }),
   liftWhole,
+  liftActs,
 ]
 
 /** Brings an older document one version on. A document whose version has no step is returned as it is. */

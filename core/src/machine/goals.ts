@@ -1,0 +1,118 @@
+import { type Act, refTo, type Saber } from '../record'
+import type { Assembly } from './assembly'
+import type { Body } from './joint'
+import { type Hands, type Plan, planHome, planOff, planOn } from './plan'
+import { runAll } from './run'
+import type { State } from './state'
+
+/** What somebody wants of a saber in hand. */
+export const GOALS = ['cell', 'card', 'charge', 'bladeIn', 'plugIn', 'show', 'reset', 'strip'] as const
+export type GoalKind = (typeof GOALS)[number]
+export interface Goal {
+  kind: GoalKind
+  /** What it is about: a cell, a blade, a port. */
+  at?: Body
+  name: string
+  hands: Hands
+}
+
+/** Everything that somebody will want of this saber, from what is fitted: for every cell, socket, port and window. */
+export function goalsOf(s: Saber, a: Assembly): Goal[] {
+  const parts = (...kinds: string[]) => s.parts.filter((p) => kinds.includes(p.kind))
+  const blades = s.blades.filter((b) => a.joints[refTo('blade', b.id)] && b.use !== 'demo')
+  const cells = parts('cell')
+  const own = <K extends GoalKind>(
+    kind: K,
+    list: readonly { id: string; name: string }[],
+    of: 'part' | 'blade',
+  ): Goal[] => list.map((x) => ({ kind, at: refTo(of, x.id), name: x.name, hands: 'client' as const }))
+  const ports = parts('chargePort')
+  const covers = new Set<Body>(parts('cover').map((p) => refTo('part', p.id)))
+  return [
+    ...(ports.length ? own('charge', ports, 'part') : own('charge', cells, 'part')),
+    ...own('cell', cells, 'part'),
+    ...own('card', parts('card'), 'part'),
+    ...own(
+      'bladeIn',
+      blades.filter((b) => b.kind !== 'plug'),
+      'blade',
+    ),
+    ...own(
+      'plugIn',
+      blades.filter((b) => b.kind === 'plug'),
+      'blade',
+    ),
+    ...Object.values(a.joints)
+      .filter((j) => j.byItself === 'showsDisplay' || covers.has(j.body))
+      .map((j) => ({ kind: 'show' as const, at: j.body, name: j.name, hands: 'client' as const })),
+    ...(s.parts.some((p) => p.kind === 'board')
+      ? [{ kind: 'reset' as const, name: '', hands: 'client' as const }]
+      : []),
+    ...(Object.keys(a.joints).length ? [{ kind: 'strip' as const, name: '', hands: 'maker' as const }] : []),
+  ]
+}
+
+/** A goal reached, and the way back to closed, tight and dark. `turn` says how many acts go out. */
+export type Errand = { ok: true; acts: Act[]; turn: number; risk: number } | Extract<Plan, { ok: false }>
+
+const there = (a: Assembly, st: State, g: Goal): Plan => {
+  switch (g.kind) {
+    case 'cell':
+    case 'card':
+      return planOff(a, st, [g.at!], g.hands)
+    case 'charge': {
+      // By its port from outside; a cell that is taken out is charged beside.
+      if (!a.joints[g.at!]) {
+        const cut: Act[] = a.cutter && !st.cut ? [{ do: 'cut', at: refTo('part', a.cutter.part) }] : []
+        return {
+          ok: true,
+          acts: [...cut, { do: 'plugIn', at: g.at! }],
+          risk: 0,
+          end: { ...st, cut: a.cutter ? true : st.cut },
+        }
+      }
+      return planOff(a, st, [g.at!], g.hands)
+    }
+    case 'bladeIn':
+    case 'plugIn':
+      return planOn(a, st, g.at!, g.hands)
+    case 'show':
+      return planOff(a, st, [g.at!], g.hands)
+    case 'reset': {
+      if (a.cutter) {
+        const at = refTo('part', a.cutter.part)
+        const acts: Act[] = st.cut
+          ? [{ do: 'restore', at }]
+          : [
+              { do: 'cut', at },
+              { do: 'restore', at },
+            ]
+        return { ok: true, acts, risk: 0, end: { ...st, cut: false } }
+      }
+      const cells = Object.values(a.joints).flatMap((j) => (j.cell ? [j.body] : []))
+      return cells.length ? planOff(a, st, cells.slice(0, 1), g.hands) : { ok: false, blocked: [] }
+    }
+    case 'strip':
+      return planOff(
+        a,
+        st,
+        Object.values(a.joints).flatMap((j) => (j.ways.length && !st.off.includes(j.body) ? [j.body] : [])),
+        g.hands,
+      )
+  }
+}
+
+/** The acts to a goal and back home, or what stands in the way. */
+export function errand(a: Assembly, st: State, g: Goal): Errand {
+  const out = there(a, st, g)
+  if (!out.ok) return out
+  const { state } = runAll(a, st, out.acts)
+  // A blade that was put in stays in: it is what was wanted.
+  if (g.kind === 'bladeIn' || g.kind === 'plugIn')
+    return { ok: true, acts: out.acts, turn: out.acts.length, risk: out.risk }
+  const plugged = out.acts.findLast((x) => x.do === 'plugIn')
+  const back = planHome(a, state, g.hands)
+  if (!back.ok) return back
+  const home: Act[] = plugged ? [{ do: 'unplug', at: plugged.at }, ...back.acts] : back.acts
+  return { ok: true, acts: [...out.acts, ...home], turn: out.acts.length, risk: out.risk }
+}

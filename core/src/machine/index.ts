@@ -1,0 +1,7 @@
+export { type Assembly, assemblyOf } from './assembly'
+export { type Errand, errand, GOALS, type Goal, type GoalKind, goalsOf } from './goals'
+export type { Blocked, Body, Joint, Way } from './joint'
+export { type Hands, type Plan, planHome, planOff, planOn } from './plan'
+export { type Happened, type Outcome, type Refusal, ridesOn, run, runAll } from './run'
+export { seamsOf } from './seams'
+export { atRest, isOff, machineOf, powered, type State } from './state'

@@ -1,0 +1,167 @@
+import { type Act, type Id, partsOfRef, refTo } from '../record'
+import type { Assembly } from './assembly'
+import type { Body, Joint } from './joint'
+import { isOff, powered, type State } from './state'
+
+/** What an act brings about besides what is seen of the thing itself. */
+export type Happened = 'dark' | 'power' | 'wakes' | 'showsDisplay'
+
+/** Why an act cannot be done now: a code, and the thing that stands in its way. */
+export interface Refusal {
+  code:
+    | 'noSuch' // there is no such thing
+    | 'notThere' // it is off already
+    | 'there' // it is in already
+    | 'notClient' // nobody may open it, or the screw is never to be touched
+    | 'tight' // a screw still holds it
+    | 'wrongWay' // it does not come off like this
+    | 'behind' // something is before it
+    | 'out' // the screw is out
+    | 'lit' // it is alight
+    | 'live' // it is under power
+    | 'occupied' // another one is in its place
+    | 'open' // a joint that it would load is open
+    | 'loose' // a screw of a joint that it would load is not tight
+    | 'missing' // what it sits in, or what was taken out after it, is off
+    | 'noCutter' // nothing cuts the power
+    | 'already'
+  at?: string
+}
+
+export type Outcome = { ok: true; state: State; happened: Happened[] } | { ok: false; why: Refusal }
+
+const no = (code: Refusal['code'], at?: string): Outcome => ({ ok: false, why: { code, ...(at ? { at } : {}) } })
+
+/** Bodies that hang on a body, directly or not: what comes off with it. */
+export function ridesOn(a: Assembly, b: Body): Body[] {
+  const out: Body[] = []
+  const add = (x: Body) => {
+    for (const j of Object.values(a.joints) as Joint[])
+      if (j.of === x && !out.includes(j.body)) {
+        out.push(j.body)
+        add(j.body)
+      }
+  }
+  add(b)
+  return out
+}
+
+const screwOf = (act: Act): Id<'fastener'> => partsOfRef(act.at)?.id ?? ''
+
+function screwed(a: Assembly, st: State, act: Act): Outcome {
+  const id = screwOf(act)
+  const f = a.screws[id]
+  if (!f) return no('noSuch', act.at)
+  if (f.clientMay === 'never' || f.head === 'dummy') return no('notClient', act.at)
+  const is = st.screws[id]
+  if (act.do === 'tighten') {
+    if (!is) return no('already', act.at)
+    // A screw of an open joint has nothing to hold yet.
+    const holds = (Object.values(a.joints) as Joint[]).filter((j) => j.held.some((h) => h.screw === id))
+    const open = holds.find((j) => isOff(st, j.body))
+    if (open && holds.every((j) => isOff(st, j.body)) && !open.place) return no('missing', open.body)
+    const { [id]: _, ...screws } = st.screws
+    return { ok: true, state: { ...st, screws }, happened: [] }
+  }
+  if (act.do === 'remove' && f.clientMay !== 'remove') return no('notClient', act.at)
+  const to = act.do === 'remove' ? 'out' : 'loose'
+  if (is === to || is === 'out') return no('already', act.at)
+  return { ok: true, state: { ...st, screws: { ...st.screws, [id]: to } }, happened: [] }
+}
+
+/** Whether a screw has let go as far as a joint asks. */
+const letsGo = (st: State, h: Joint['held'][number]) =>
+  h.by === 'remove' ? st.screws[h.screw] === 'out' : st.screws[h.screw] !== undefined
+
+const powerChange = (a: Assembly, was: State, now: State): Happened[] => {
+  const [before, after] = [powered(a, was), powered(a, now)]
+  return before === after ? [] : [after ? 'power' : 'dark']
+}
+
+function off(a: Assembly, st: State, act: Act, j: Joint): Outcome {
+  if (isOff(st, j.body)) return no('notThere', j.body)
+  if (j.who === 'nobody' || !j.ways.length) return no('notClient', j.body)
+  if (st.lit) return no('lit', j.body)
+  if (j.dark && a.cutter && powered(a, st)) return no('live', j.body)
+  const holds = j.held.find((h) => !letsGo(st, h))
+  if (holds) return no('tight', refTo('fastener', holds.screw))
+  const ways = j.ways.filter((w) => (!act.how || w.how === act.how) && (!act.towards || w.towards === act.towards))
+  if (!ways.length) return no('wrongWay', j.body)
+  const free = ways.find((w) => w.after.every((b) => isOff(st, b)))
+  if (!free)
+    return no(
+      'behind',
+      ways[0]!.after.find((b) => !isOff(st, b)),
+    )
+  const state = { ...st, off: [...st.off, j.body] }
+  const itself: Happened[] = j.byItself === 'wakes' ? ['wakes'] : j.byItself === 'showsDisplay' ? ['showsDisplay'] : []
+  const cuts = j.byItself === 'cutsPower' && powered(a, st) ? (['dark'] as const) : []
+  return { ok: true, state, happened: [...powerChange(a, st, state), ...itself, ...cuts] }
+}
+
+function on(a: Assembly, st: State, act: Act, j: Joint): Outcome {
+  if (!isOff(st, j.body)) return no('there', j.body)
+  if (st.lit) return no('lit', j.body)
+  const other = (Object.values(a.joints) as Joint[]).find(
+    (q) => j.place !== undefined && q.place === j.place && q.body !== j.body && !isOff(st, q.body),
+  )
+  if (other) return no('occupied', other.body)
+  // The way that it came is the way that it goes.
+  const ways = j.ways.filter((w) => (!act.how || w.how === act.how) && (!act.towards || w.towards === act.towards))
+  if (!ways.length) return no('wrongWay', j.body)
+  if (!ways.some((w) => w.after.every((b) => isOff(st, b))))
+    return no(
+      'behind',
+      ways[0]!.after.find((b) => !isOff(st, b)),
+    )
+  const out = j.held.find((h) => !letsGo(st, h))
+  if (out) return no('tight', refTo('fastener', out.screw))
+  for (const b of j.loads) {
+    if (isOff(st, b)) return no('open', b)
+    const loose = a.joints[b]?.held.find((h) => st.screws[h.screw] !== undefined)
+    if (loose) return no('loose', refTo('fastener', loose.screw))
+  }
+  const state = { ...st, off: st.off.filter((b) => b !== j.body) }
+  return { ok: true, state, happened: powerChange(a, st, state) }
+}
+
+/**
+ * Carries out one act of a hand. The new state with what happened, or why it cannot be done; the state given is never
+ * changed. An act on a thing that the assembly does not have is refused like any other.
+ */
+export function run(a: Assembly, st: State, act: Act): Outcome {
+  if (act.do === 'loosen' || act.do === 'remove' || act.do === 'tighten') return screwed(a, st, act)
+  if (act.do === 'cut' || act.do === 'restore') {
+    if (!a.cutter || act.at !== refTo('part', a.cutter.part)) return no('noCutter', act.at)
+    const cut = act.do === 'cut'
+    if (st.cut === cut) return no('already', act.at)
+    const state = { ...st, cut, ...(cut ? { lit: false } : {}) }
+    return { ok: true, state, happened: powerChange(a, st, state) }
+  }
+  if (act.do === 'plugIn' || act.do === 'unplug') return { ok: true, state: st, happened: [] }
+  const j = a.joints[act.at as Body]
+  if (!j) return no('noSuch', act.at)
+  if (act.do === 'pullCheck') {
+    if (isOff(st, j.body)) return no('notThere', j.body)
+    const loose = j.held.find((h) => st.screws[h.screw] !== undefined)
+    return loose ? no('loose', refTo('fastener', loose.screw)) : { ok: true, state: st, happened: [] }
+  }
+  return act.do === 'takeOff' ? off(a, st, act, j) : on(a, st, act, j)
+}
+
+/** Carries out acts one after another; stops at the first that cannot be done and says which it was. */
+export function runAll(
+  a: Assembly,
+  st: State,
+  acts: readonly Act[],
+): { state: State; happened: Happened[][]; refused?: { n: number; why: Refusal } } {
+  const happened: Happened[][] = []
+  let state = st
+  for (const [n, act] of acts.entries()) {
+    const o = run(a, state, act)
+    if (!o.ok) return { state, happened, refused: { n, why: o.why } }
+    state = o.state
+    happened.push(o.happened)
+  }
+  return { state, happened }
+}
