@@ -13,8 +13,8 @@ const MEANT = {
   parts: ['shelf', 'planning'],
   controls: ['controls'],
   proof: ['proof', 'telling'],
-  judge: ['judge', 'findings', 'slips'],
-  'judge/checks': ['findings', 'slips', 'ends', 'thresholds', 'kinds-of-findings'],
+  judge: ['judge', 'findings', 'slips', 'said'],
+  'judge/checks': ['said', 'findings', 'slips', 'ends', 'thresholds', 'kinds-of-findings', 'planning'],
   import: ['shelf', 'formats', 'versions', 'telling'],
 }
 const folder = process.env.NUBRIN_MUTATE ?? ''

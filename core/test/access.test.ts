@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
-import { askText, proposeSteps, seamsOf } from '@nubrin/core/access'
+import { askText, proposeSteps } from '@nubrin/core/access'
 import { fact, stated } from '@nubrin/core/facts'
+import { seamsOf } from '@nubrin/core/machine'
 import type { Fastener, Saber, Task } from '@nubrin/core/record'
 import { done } from './samples'
 
@@ -208,7 +209,12 @@ describe('the cell', () => {
     for (const task of ['cellIn', 'cellOut'] as const)
       expect(draft(cell({ removable: false }), task)).toMatchObject({ steps: [], asks: [{ code: 'hardWired' }] })
     expect(asks(without('cell'), 'cellOut')).toEqual(['noCell '])
-    expect(draft(none, 'cellOut').steps).toMatchObject([{ direction: 'lift', place: 'part:rw-p2' }])
+    expect(draft(none, 'cellOut').steps).toMatchObject([
+      { text: 'Let the cell slide out at the pommel end', direction: 'slide', place: 'part:rw-p2' },
+    ])
+    expect(draft((s) => void delete s.parts.find((p) => p.kind === 'cell')!.at, 'cellOut').steps).toMatchObject([
+      { direction: 'lift' },
+    ])
   })
   test('charging: by its port; else with the charger that is recorded, if the cell comes out; else it is asked for', () => {
     expect(asks(without('charger'), 'charge')).toEqual(['howCharged part:rw-p2'])

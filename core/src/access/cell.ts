@@ -1,7 +1,7 @@
-import { known } from '../facts'
 import { refTo, type Saber } from '../record'
-import { say, whether } from '../words'
+import { say } from '../words'
 import type { Drafting } from './draft'
+import { toTheCells } from './opening'
 
 const cellsOf = (s: Saber) => s.parts.filter((p) => p.kind === 'cell')
 
@@ -15,36 +15,28 @@ function loose(d: Drafting) {
 
 /** Each cell in, the pole that the record names first; without it the step is left out and asked for. */
 export function cellIn(d: Drafting): void {
+  const way = toTheCells(d)
   for (const c of loose(d)) {
-    const place = refTo('part', c.id)
-    const plus = known(c.faces)
-    if (!plus) {
-      d.ask('whichPole', c.name, place)
-      continue
-    }
-    d.step(say('step.cellIn', { plus, landmark: c.landmark ?? '', told: whether(c.landmark) }), {
-      place,
-      direction: 'push',
-      caution: say('step.cellIn.caution'),
-    })
+    const at = refTo('part', c.id)
+    const out = way?.cells.find((x) => x.at === at)
+    if (!d.acts([{ ...out, do: 'putOn', at }])) d.ask('whichPole', c.name, at)
   }
 }
 
+/** Each cell out, by the way that the bores leave it. */
 export function cellOut(d: Drafting): void {
-  for (const c of loose(d))
-    d.step(say('step.cellOut'), { place: refTo('part', c.id), direction: 'lift', caution: say('step.cellOut.caution') })
+  const way = toTheCells(d)
+  for (const c of loose(d)) {
+    const at = refTo('part', c.id)
+    d.acts([way?.cells.find((x) => x.at === at) ?? { do: 'takeOff', at, how: 'lift' }])
+  }
 }
 
 /** By its port, or outside with the charger that is recorded; nothing else is certain. */
 export function charge(d: Drafting) {
   const { parts } = d.saber
   const port = parts.find((p) => p.kind === 'chargePort')
-  if (port)
-    return d.step(say('step.chargePort', { port: port.name }), {
-      place: refTo('part', port.id),
-      direction: 'push',
-      caution: say('step.chargePort.caution'),
-    })
+  if (port) return void d.acts([{ do: 'plugIn', at: refTo('part', port.id) }])
   const charger = parts.find((p) => p.kind === 'charger')
   const cells = cellsOf(d.saber)
   const cell = cells[0]

@@ -1,6 +1,5 @@
-import type { Fastener, Ref, Saber, Step } from '../record'
-import { refTo } from '../record'
-import { say } from '../words'
+import { type Assembly, machineOf, type State, toolOf, wordsOf } from '../machine'
+import { type Act, type Fastener, type Ref, refTo, type Saber, type Step } from '../record'
 
 /** Why a step is left out of a draft: what the record does not say, or what forbids it. */
 export type AskCode =
@@ -33,10 +32,32 @@ export interface Draft {
 export class Drafting {
   readonly steps: Step[] = []
   readonly asks: Ask[] = []
+  readonly assembly: Assembly
+  /** As it leaves the shop, with every screw tight: what is loose on the bench is no matter of the client's. */
+  readonly rest: State
   constructor(
     readonly saber: Saber,
     private readonly newId: () => string,
-  ) {}
+  ) {
+    const { assembly, rest } = machineOf(saber)
+    this.assembly = assembly
+    this.rest = { ...rest, screws: {} }
+  }
+
+  /** Acts as steps, each in the words of this saber. One that has no words yet is left out; false says so. */
+  acts(list: readonly Act[], worded: (act: Act) => string | undefined = () => undefined): boolean {
+    let all = true
+    for (const act of list) {
+      const words = wordsOf(this.saber, this.assembly, act)
+      if (!words) {
+        all = false
+        continue
+      }
+      const { text, ...more } = words
+      this.step(worded(act) ?? text, { ...more, act })
+    }
+    return all
+  }
 
   step(text: string, more: Partial<Step> = {}) {
     this.steps.push({ id: this.newId(), text, direction: 'none', ...more })
@@ -47,7 +68,7 @@ export class Drafting {
   }
   /** A step at a screw, with its key. */
   screw(text: string, f: Fastener, direction: 'clockwise' | 'anticlockwise', more: Partial<Step> = {}) {
-    const tool = f.key && f.key !== 'by hand' ? say('tool', { key: f.key }) : f.key
+    const tool = toolOf(f)
     this.step(text, { place: refTo('fastener', f.id), ...(tool ? { tool } : {}), direction, ...more })
   }
 }

@@ -1,5 +1,4 @@
 export { askText } from './ask-words'
 export type { Ask, Draft } from './draft'
-export { seamsOf } from './opening'
 export { proposeSteps } from './propose'
 export { missingTasks, tasksOf } from './tasks'

@@ -1,53 +1,11 @@
-import { known } from '../facts'
-import { comesApart, type Fastener, refTo, type Saber, type Section } from '../record'
-import { layOut } from '../room'
-import { say } from '../words'
+import { type Body, planHome, planOff, runAll, type Seam, seamsOf } from '../machine'
+import { type Act, comesApart, refTo, type Section } from '../record'
 import type { Drafting } from './draft'
 
-/** A joint-holding screw further from every seam than this is no screw of a joint that could be told, mm. */
-const FROM_SEAM = 40
-
-/** A joint between two sections, with what comes off and the screws that hold it. */
-export interface Seam {
-  joint: Section['joint']
-  /** Where it is along the hilt, mm from the pommel; unknown where a length before it is. */
-  x: number | undefined
-  /** The section that comes off when it is opened: the one towards the nearer end. */
-  section: Section
-  screws: Fastener[]
-}
-
-/** The seams of a hilt from the pommel, each with the screws nearest to it, and the screws whose place nobody knows. */
-export function seamsOf(s: Saber): { seams: Seam[]; lost: Fastener[] } {
-  const { sections, length } = layOut(s.hilt)
-  let sure = true
-  const seams: Seam[] = sections.slice(0, -1).map((p, i) => {
-    sure &&= known(p.section.length) !== undefined
-    return {
-      joint: p.section.joint,
-      x: sure ? p.x1 : undefined,
-      section: p.x1 <= length / 2 ? p.section : sections[i + 1]!.section,
-      screws: [],
-    }
-  })
-  const lost: Fastener[] = []
-  for (const f of s.hilt.fasteners) {
-    if (f.purpose !== 'joint' || f.head === 'dummy') continue
-    const at = known(f.at)
-    const near = seams
-      .flatMap((seam) => (seam.x === undefined || at === undefined ? [] : [{ seam, off: Math.abs(seam.x - at) }]))
-      .sort((a, b) => a.off - b.off)
-    const [first, second] = near
-    if (!first || first.off > FROM_SEAM || (second && second.off - first.off < 1)) lost.push(f)
-    else first.seam.screws.push(f)
-  }
-  return { seams, lost }
-}
-
 /** How a joint comes apart in a client's hands; undefined where its kind does not say. */
-const OPENS = { thread: 'unscrew', setScrew: 'pull', magnet: 'pull', buttonAndScrews: 'press' } as const
+const OPENS = { thread: 'unscrew', setScrew: 'pull', magnet: 'pull', buttonAndScrews: 'pressPull' } as const
 const opensBy = (j: Section['joint']) =>
-  j.lockedForLife ? undefined : (OPENS as Partial<Record<typeof j.kind, 'unscrew' | 'pull' | 'press'>>)[j.kind]
+  j.lockedForLife ? undefined : (OPENS as Partial<Record<typeof j.kind, 'unscrew' | 'pull' | 'pressPull'>>)[j.kind]
 
 /**
  * The seam by which a client opens the hilt: the pommel's where it can be opened, else the only other that can. Nothing
@@ -82,38 +40,40 @@ function openable(d: Drafting): Seam | undefined {
   return seam
 }
 
-/** Opens the hilt: screws of its joint, then the section as its joint lets it come off. */
-export function open(d: Drafting): void {
-  const seam = openable(d)
-  if (!seam) return
-  for (const f of seam.screws)
-    d.screw(
-      say('step.loosenJoint', { how: f.clientMay === 'remove' ? 'remove' : 'loosen', screw: f.name }),
-      f,
-      'anticlockwise',
-    )
-  const { name: section, id } = seam.section
-  const how = { place: refTo('section', id), caution: say('step.softSurface') }
-  const by = opensBy(seam.joint)
-  if (by === 'unscrew')
-    d.step(say('step.unscrew', { section }), {
-      ...how,
-      direction: seam.joint.hand === 'left' ? 'clockwise' : 'anticlockwise',
-    })
-  else d.step(say(by === 'press' ? 'step.pressOff' : 'step.pullOff', { section }), { ...how, direction: 'pull' })
+/** The way to the cells that come out, as far as the cells themselves; undefined where there is none, or no such cell. */
+export function toTheCells(d: Drafting): { before: Act[]; cells: Act[] } | undefined {
+  const cells = d.saber.parts.flatMap((p): Body[] => (p.kind === 'cell' && p.removable ? [refTo('part', p.id)] : []))
+  const plan = planOff(d.assembly, d.rest, cells)
+  if (!cells.length || !plan.ok) return undefined
+  const own = (x: Act) => cells.includes(x.at as Body)
+  return { before: plan.acts.filter((x) => !own(x)), cells: plan.acts.filter(own) }
 }
 
-/** The same back, the other way round. */
-export function close(d: Drafting): void {
+/** The seam that opens, as acts: its screws, then the section. */
+function acts(seam: Seam): Act[] {
+  const how = opensBy(seam.joint)
+  return [
+    ...seam.screws.map(
+      (f): Act => ({ do: f.clientMay === 'remove' ? 'remove' : 'loosen', at: refTo('fastener', f.id) }),
+    ),
+    { do: 'takeOff', at: refTo('section', seam.section.id), ...(how ? { how } : {}) },
+  ]
+}
+
+/** Opens the hilt: what is before the cells; where none comes out, the joint that opens. */
+export function open(d: Drafting): void {
+  const way = toTheCells(d)
+  if (way?.before.length) return void d.acts(way.before)
   const seam = openable(d)
-  if (!seam) return
-  const caution = say('step.noWireInThread')
-  const { name: section, id } = seam.section
-  const threaded = opensBy(seam.joint) === 'unscrew'
-  d.step(say(threaded ? 'step.screwOn' : 'step.pushOn', { section }), {
-    place: refTo('section', id),
-    direction: threaded ? (seam.joint.hand === 'left' ? 'anticlockwise' : 'clockwise') : 'push',
-    caution,
-  })
-  for (const f of seam.screws.toReversed()) d.screw(say('step.tighten', { screw: f.name }), f, 'clockwise', { caution })
+  if (seam) d.acts(acts(seam))
+}
+
+/** Closed again from there, by an order of its own. */
+export function close(d: Drafting): void {
+  const way = toTheCells(d)
+  const seam = way ? undefined : openable(d)
+  if (!way && !seam) return
+  const { state } = runAll(d.assembly, d.rest, way ? way.before : acts(seam!))
+  const home = planHome(d.assembly, state)
+  if (home.ok) d.acts(home.acts)
 }

@@ -75,6 +75,8 @@ export interface Check {
   rule: string
   source: string
   reads: readonly Reads[]
+  /** Everything it can say. */
+  codes: readonly string[]
   run: (ctx: Context) => Raised[]
   say: (raised: Raised) => Worded
 }
@@ -84,5 +86,5 @@ export function check<Codes extends { [C in keyof Codes]: object }>(d: Definitio
   const { words, run, ...rest } = d
   const by = words as unknown as Record<string, (params: object) => Worded>
   const raise = run as unknown as (ctx: Context, each: Each<Raised>) => Raised[]
-  return { ...rest, run: (ctx) => raise(ctx, each), say: (r) => by[r.code]!(r.params) }
+  return { ...rest, codes: Object.keys(words), run: (ctx) => raise(ctx, each), say: (r) => by[r.code]!(r.params) }
 }

@@ -3,5 +3,6 @@ export { type Errand, errand, GOALS, type Goal, type GoalKind, goalsOf } from '.
 export type { Blocked, Body, Joint, Way } from './joint'
 export { type Hands, type Plan, planHome, planOff, planOn } from './plan'
 export { type Happened, type Outcome, type Refusal, ridesOn, run, runAll } from './run'
-export { seamsOf } from './seams'
+export { type Seam, seamsOf } from './seams'
 export { atRest, isOff, machineOf, powered, type State } from './state'
+export { toolOf, type Wording, wordsOf } from './wording'

@@ -156,7 +156,8 @@ function putBack(a: Assembly, st: State, bodies: readonly Body[]): { acts: Act[]
   const acts: Act[] = []
   const screws = { ...st.screws }
   const tighten = (j: Joint) => {
-    for (const h of j.held.toReversed())
+    // Screws of a joint go back the other way round; those of a blade as they are listed.
+    for (const h of j.place ? j.held : j.held.toReversed())
       if (screws[h.screw] !== undefined) {
         acts.push({ do: 'tighten', at: refTo('fastener', h.screw) })
         delete screws[h.screw]

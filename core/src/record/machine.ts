@@ -23,7 +23,7 @@ const screws = CLIENT_MAY.filter((m) => m !== 'never')
 
 /** What the maker says of a joint that the drawing alone does not tell: it stands before what is drafted. */
 export const Joint = obj({
-  id: ownId('joint'),
+  id: ownId('correction'),
   /** What comes off. */
   body: ref('section', 'part', 'blade'),
   how: opt(oneOf(HOWS)),

@@ -17,7 +17,7 @@ export const THINGS = {
   sound: ['sound', 'sounds'],
   input: ['input', 'inputs'],
   row: ['control', 'controls'],
-  joint: ['joint', 'joints'],
+  correction: ['what is said of a joint', 'what is said of joints'],
   task: ['task', 'tasks'],
   step: ['step', 'steps'],
   test: ['test', 'tests'],

@@ -45,6 +45,29 @@ export const en: Readonly<Record<SayingCode, string>> = {
   'step.screwOn': 'Screw on the {section}',
   'step.pullOff': 'Pull off the {section}',
   'step.pushOn': 'Push on the {section}',
+  'joint.what': 'Joint',
+  'joint.how': 'How it opens',
+  'joint.mind': 'What to mind',
+  'joint.says': `{who, select, nobody {It stays closed: nobody opens it.}
+    other {{how, select, unscrew {It is unscrewed{hand, select, left {, to the right} other {}}.} pull {It is pulled off.}
+      pressPull {Press its button and pull.} turnPull {Turn it and pull.} slide {It slides out.} lift {It is lifted off.}
+      other {}}}}{hasTurns, select, yes { It takes {turns} turns.} other {}}{hasAngle, select, yes { It goes in at {angle} degrees of the clock.}
+      other {}}{told, select, yes { Line up: {landmark}.} other {}}{tethered, select, yes { It hangs on wires.} other {}}{itself, select,
+      nothing { Nothing happens by itself.} wakes { The saber wakes by itself.} cutsPower { The power is cut by itself.}
+      showsDisplay { The display is seen then.} other {}}`,
+  'joint.feels': 'You feel: {what}.',
+  'joint.hurts': 'Done wrong it hurts: {what}.',
+  'step.turnOff': 'Turn the {section} and pull it off',
+  'step.turnOn': 'Push the {section} on and turn it until it holds',
+  'step.cellSlide': 'Let the cell slide out at the {end, select, emitter {emitter} other {pommel}} end',
+  'step.chassisOut': `{how, select, unscrew {Unscrew the {name} and draw it out} other {Slide the {name} out}} at the {end, select, emitter {emitter} other {pommel}} end{tethered, select, yes {, no further than its wires reach} other {}}`,
+  'step.chassisIn': `{how, select, unscrew {Screw the {name} back in} other {Slide the {name} back in}} from the {end, select, emitter {emitter} other {pommel}} end{told, select, yes {: {landmark}} other {}}`,
+  'step.chassis.caution': 'Support it along its whole length.',
+  'step.cardIn': 'Put the card back in; do not force it',
+  'step.partOut':
+    '{how, select, lift {Lift off the {name}} unscrew {Unscrew the {name}} slide {Slide out the {name}} other {Take out the {name}}}',
+  'step.partIn': '{how, select, unscrew {Screw the {name} back in} other {Put the {name} back}}',
+  'step.unplug': 'Unplug the charger',
   'step.softSurface': 'Work over a soft surface.',
   'step.noWireInThread': 'No wire in the thread.',
   'step.pressOff': 'Press the button of the joint and pull off the {section}',

@@ -5,6 +5,9 @@ type Words = string
  * Everything a client reads or hears, as codes with typed parameters. Each language words every one of them; what computes
  * knows the code and never the sentence. Names, and the maker's own words, are parameters.
  */
+/** Where a thing leaves the hilt. */
+type Towards = 'pommel' | 'emitter' | 'aside'
+
 export interface Sayings {
   // Names of things and doings.
   action: { action: Words }
@@ -26,6 +29,34 @@ export interface Sayings {
   'step.screwOn': { section: Words }
   'step.pullOff': { section: Words }
   'step.pushOn': { section: Words }
+  'joint.what': Record<never, never>
+  'joint.how': Record<never, never>
+  'joint.mind': Record<never, never>
+  'joint.says': {
+    who: 'client' | 'maker' | 'nobody'
+    how: Words
+    turns: Words
+    hand: 'left' | 'right'
+    angle: Words
+    landmark: Words
+    itself: 'nothing' | 'wakes' | 'cutsPower' | 'showsDisplay' | 'none'
+    tethered: 'yes' | 'no'
+    hasTurns: 'yes' | 'no'
+    hasAngle: 'yes' | 'no'
+    told: 'yes' | 'no'
+  }
+  'joint.feels': { what: Words }
+  'joint.hurts': { what: Words }
+  'step.turnOff': { section: Words }
+  'step.turnOn': { section: Words }
+  'step.cellSlide': { end: Towards }
+  'step.chassisOut': { name: Words; how: Words; end: Towards; tethered: 'yes' | 'no' }
+  'step.chassisIn': { name: Words; how: Words; end: Towards; told: 'yes' | 'no'; landmark: Words }
+  'step.chassis.caution': Record<never, never>
+  'step.cardIn': Record<never, never>
+  'step.partOut': { how: Words; name: Words }
+  'step.partIn': { how: Words; name: Words }
+  'step.unplug': Record<never, never>
   'step.softSurface': Record<never, never>
   'step.noWireInThread': Record<never, never>
   'step.pressOff': { section: Words }

@@ -81,12 +81,12 @@ export const untested = check<{
     proposed: ({ tests }) => ({
       title: `${tests.length} ${tests.length === 1 ? 'test is' : 'tests are'} proposed and not taken up`,
       detail: listed(tests),
-      remedy: 'Take them up under Proof.',
+      remedy: `Take ${tests.length === 1 ? 'it' : 'them'} up under Proof.`,
     }),
     open: ({ tests }) => ({
       title: `${tests.length} ${tests.length === 1 ? 'test has' : 'tests have'} no reading`,
       detail: listed(tests),
-      remedy: 'Carry them out.',
+      remedy: `Carry ${tests.length === 1 ? 'it' : 'them'} out.`,
     }),
     failed: (p) => ({
       title: `Failed: ${p.test}`,

@@ -9,6 +9,8 @@ function about(c: Commission, target: Ref): string {
   return saber ?? byId(list, id)?.name ?? c.sabers.map((s) => nameOf(s, target)).find((n) => n) ?? ''
 }
 
+const sentence = (...said: string[]) => `${said.filter(Boolean).join(', ')}.`
+
 export const toDos = check<{
   open: { text: string; what: string; client: boolean; person: string; due: string }
   late: { text: string; what: string; person: string; due: string }
@@ -41,14 +43,12 @@ export const toDos = check<{
   words: {
     open: (p) => ({
       title: p.what ? `${p.what}: ${p.text}` : p.text,
-      detail: [p.client ? 'For the client to do' : 'Not done yet', p.person, p.due && `by ${p.due}`]
-        .filter(Boolean)
-        .join(', '),
+      detail: sentence(p.client ? 'For the client to do' : 'Not done yet', p.person, p.due && `by ${p.due}`),
       remedy: p.client ? 'Tell them, or do it in the shop.' : 'Do it and tick it off, or take it off the list.',
     }),
     late: (p) => ({
       title: `Late: ${p.what ? `${p.what}: ` : ''}${p.text}`,
-      detail: [`It was to be done by ${p.due}`, p.person].filter(Boolean).join(', '),
+      detail: sentence(`It was to be done by ${p.due}`, p.person),
       remedy: 'Do it and tick it off, or give it another day.',
     }),
   },

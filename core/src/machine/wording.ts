@@ -1,0 +1,152 @@
+import { known } from '../facts'
+import { type Act, byId, type DIRECTIONS, type Fastener, partsOfRef, refTo, type Saber, type Step } from '../record'
+import { say, whether } from '../words'
+import type { Assembly } from './assembly'
+import type { Body, Joint } from './joint'
+
+/** What a hand is told of an act: words, direction, tool, and what to mind there. */
+export type Wording = Pick<Step, 'text' | 'direction'> & Partial<Pick<Step, 'place' | 'tool' | 'caution'>>
+type Direction = (typeof DIRECTIONS)[number]
+
+const turned = (j: Joint, on: boolean): Direction => (on === (j.hand === 'left') ? 'anticlockwise' : 'clockwise')
+
+/** The tool that a screw takes; none when it is turned by hand or nobody has said. */
+export const toolOf = (f: Fastener): string | undefined =>
+  f.key && f.key !== 'by hand' ? say('tool', { key: f.key }) : f.key || undefined
+
+function screwWords(s: Saber, a: Assembly, act: Act): Wording | undefined {
+  const f = byId(s.hilt.fasteners, partsOfRef(act.at)?.id)
+  if (!f) return undefined
+  const blade = Object.values(a.joints).some((j) => j.place && j.held.some((h) => h.screw === f.id))
+  const tool = toolOf(f)
+  const text =
+    act.do === 'tighten'
+      ? say(blade ? 'step.tightenBlade' : 'step.tighten', { screw: f.name })
+      : blade && act.do === 'loosen'
+        ? say('step.loosenBlade', { screw: f.name })
+        : say('step.loosenJoint', { how: act.do === 'remove' ? 'remove' : 'loosen', screw: f.name })
+  return {
+    text,
+    place: act.at,
+    direction: act.do === 'tighten' ? 'clockwise' : 'anticlockwise',
+    ...(tool ? { tool } : {}),
+  }
+}
+
+function sectionWords(j: Joint, act: Act, on: boolean): Wording {
+  const section = j.name
+  const caution = j.hurts ?? say(on ? 'step.noWireInThread' : 'step.softSurface')
+  const base = { place: act.at, caution }
+  if (act.how === 'unscrew')
+    return { ...base, text: say(on ? 'step.screwOn' : 'step.unscrew', { section }), direction: turned(j, on) }
+  if (act.how === 'turnPull')
+    return { ...base, text: say(on ? 'step.turnOn' : 'step.turnOff', { section }), direction: turned(j, on) }
+  if (on) return { ...base, text: say('step.pushOn', { section }), direction: 'push' }
+  return {
+    ...base,
+    text: say(act.how === 'pressPull' ? 'step.pressOff' : 'step.pullOff', { section }),
+    direction: 'pull',
+  }
+}
+
+function bladeWords(s: Saber, act: Act, on: boolean): Wording | undefined {
+  const blade = byId(s.blades, partsOfRef(act.at)?.id)
+  const socket = byId(s.hilt.sockets, blade?.socket)
+  if (!socket) return undefined
+  return {
+    text: say(on ? 'step.bladeIn' : 'step.bladeOut', {
+      how: socket.insertion,
+      socket: socket.name,
+      several: whether(s.hilt.sockets.length > 1),
+    }),
+    place: refTo('socket', socket.id),
+    direction: socket.insertion === 'clockwise' ? 'clockwise' : on ? 'push' : 'pull',
+  }
+}
+
+/** Words for a part out or in; undefined where a cell goes in and nobody has said which way round. */
+function partWords(s: Saber, j: Joint, act: Act, on: boolean): Wording | undefined {
+  const p = byId(s.parts, partsOfRef(act.at)?.id)
+  if (!p) return undefined
+  const base = { place: act.at, ...(j.hurts ? { caution: j.hurts } : {}) }
+  const how = act.how ?? 'pull'
+  const end = act.towards ?? 'pommel'
+  const direction: Direction = how === 'unscrew' ? turned(j, on) : how === 'lift' && !on ? 'lift' : on ? 'push' : 'pull'
+  if (p.kind === 'cell') {
+    if (!on)
+      return {
+        ...{ caution: say('step.cellOut.caution'), ...base, direction: how === 'lift' ? 'lift' : 'slide' },
+        text: how === 'lift' ? say('step.cellOut') : say('step.cellSlide', { end }),
+      }
+    const plus = known(p.faces)
+    if (!plus) return undefined
+    const text = say('step.cellIn', { plus, landmark: p.landmark ?? '', told: whether(p.landmark) })
+    return { caution: say('step.cellIn.caution'), ...base, text, direction: 'push' }
+  }
+  if (p.kind === 'chassis') {
+    const caution = say('step.chassis.caution')
+    const { name } = j
+    if (!on)
+      return {
+        caution,
+        ...base,
+        text: say('step.chassisOut', { name, how, end, tethered: whether(j.tethered) }),
+        direction,
+      }
+    const landmark = j.landmark ?? p.landmark ?? ''
+    return {
+      caution,
+      ...base,
+      text: say('step.chassisIn', { name, how, end, told: whether(landmark), landmark }),
+      direction,
+    }
+  }
+  if (p.kind === 'card')
+    return {
+      ...{ caution: say('step.card.caution'), ...base, direction },
+      text: on ? say('step.cardIn') : say('step.card'),
+    }
+  return { ...base, text: say(on ? 'step.partIn' : 'step.partOut', { how, name: j.name }), direction }
+}
+
+function powerWords(a: Assembly, act: Act): Wording | undefined {
+  const c = a.cutter
+  if (!c) return undefined
+  const on = act.do === 'restore'
+  const place = act.at
+  if (c.by === 'killKeyTurn')
+    return { place, text: say(on ? 'step.keyTurn' : 'step.keyTurnBack', { key: c.name }), direction: 'none' }
+  if (c.by === 'killKeyPull')
+    return { place, text: say(on ? 'step.keyOut' : 'step.keyBack', { key: c.name }), direction: on ? 'pull' : 'push' }
+  return { place, text: say('step.slide', { switch: c.name, named: 'yes', to: on ? 'on' : 'off' }), direction: 'slide' }
+}
+
+/** An act in words for this saber; undefined where something has to be known first, or the thing is gone. */
+export function wordsOf(s: Saber, a: Assembly, act: Act): Wording | undefined {
+  switch (act.do) {
+    case 'loosen':
+    case 'remove':
+    case 'tighten':
+      return screwWords(s, a, act)
+    case 'cut':
+    case 'restore':
+      return powerWords(a, act)
+    case 'plugIn': {
+      const port = byId(s.parts, partsOfRef(act.at)?.id)
+      const caution = say('step.chargePort.caution')
+      return port && { place: act.at, text: say('step.chargePort', { port: port.name }), direction: 'push', caution }
+    }
+    case 'unplug':
+      return { place: act.at, text: say('step.unplug'), direction: 'pull' }
+    case 'pullCheck':
+      return { place: act.at, text: say('step.pullCheck'), direction: 'pull', caution: say('step.pullCheck.caution') }
+    case 'takeOff':
+    case 'putOn': {
+      const on = act.do === 'putOn'
+      const j = a.joints[act.at as Body]
+      if (!j) return undefined
+      if (act.at.startsWith('section:')) return sectionWords(j, act, on)
+      return act.at.startsWith('blade:') ? bladeWords(s, act, on) : partWords(s, j, act, on)
+    }
+  }
+}

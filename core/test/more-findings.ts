@@ -1,0 +1,125 @@
+import { fact } from '@nubrin/core/facts'
+import type { FittedPart, Saber } from '@nubrin/core/record'
+import type { Mutation } from './fires'
+
+const mm = (v: number) => fact(v, 'mm', 'measured')
+const part = (s: Saber, kind: string) => s.parts.find((p) => p.kind === kind)!
+const add = (s: Saber, more: Partial<FittedPart> & Pick<FittedPart, 'kind'>) =>
+  void s.parts.push({ id: 'added', name: 'added thing', specs: {}, ...more })
+const wish = (s: Saber) => s.presets[0]!
+
+/** Kinds of findings that no other list of changes brings about. */
+export const MORE: readonly Mutation[] = [
+  (_s, c) => void c.questions.push({ id: 'q8', text: 'Which case?', blocks: false }),
+  (_s, c) => {
+    const a = c.arrivals[0]!
+    Object.assign(a, { whole: true })
+    delete a.conditionOn
+    a.faults.push({ id: 'flt', text: 'bent pin' })
+  },
+  (s) => {
+    const [pommel, grip] = s.hilt.sections
+    Object.assign(pommel!.joint, { engagement: mm(12), length: mm(9) })
+    grip!.joint.passes = mm(33)
+  },
+  // The hilt ends at 255.
+  (s) => void (part(s, 'connector').at = mm(254)),
+  (s) => void (part(s, 'chamber').specs.diameter = mm(24.3)),
+  (s) => void (part(s, 'speaker').at = mm(1)),
+  (s) => void (part(s, 'chamber').at = mm(190)),
+  (s) => void (s.hilt.sections[1]!.length = fact(null, 'mm')),
+  (s) => {
+    s.blades[0]!.kind = 'string'
+    s.hilt.sockets[0]!.insertion = 'clockwise'
+  },
+  (s) => {
+    s.blades = []
+    s.hilt.sections[0]!.mass = fact(2000, 'g', 'measured')
+  },
+  (s) => {
+    const o = s.hilt.openings[0]!
+    Object.assign(o, { face: 'rear', fromAxis: mm(30) })
+  },
+  (s) => {
+    const [a, b] = s.hilt.openings
+    Object.assign(b!, { at: a!.at, clock: a!.clock })
+  },
+  (s) => {
+    s.hilt.sections[1]!.name = 'copper grip'
+    part(s, 'cell').landmark = 'plus pole towards the pommel'
+    const chassis = part(s, 'chassis')
+    delete chassis.material
+    chassis.name = 'resin chassis'
+    add(s, { kind: 'auxBoard', name: 'step-down converter' })
+  },
+  (s) => {
+    const chassis = part(s, 'chassis')
+    Object.assign(chassis, { heldBy: 'length', at: mm(3) })
+    chassis.specs.length = mm(207)
+  },
+  (s) => void (part(s, 'speaker').at = mm(3.4)),
+  (_s, c) => {
+    delete c.shipped
+    c.toDos.push({
+      id: 'todo',
+      text: 'grease it',
+      who: 'shop',
+      due: '2026-11-01',
+      done: false,
+      blocks: 'shipping',
+      person: 'Maren',
+    })
+  },
+  (s) => {
+    s.presets = []
+    part(s, 'cell').specs.contCurrent = fact(1, 'A', 'measured')
+  },
+  (s) => {
+    add(s, { kind: 'strip', specs: { leds: fact(12, '×', 'measured') } })
+    add(s, { id: 'other', kind: 'strip', name: 'other strip', specs: { leds: fact(9, '×', 'measured') } })
+    s.zones[1]!.part = 'added'
+    s.zones[1]!.leds = fact(10, '×', 'measured')
+  },
+  (s) => {
+    s.parts = s.parts.filter((p) => p.kind !== 'killSwitch')
+    s.cutPower = 'deepSleep'
+    delete part(s, 'board').specs.deepSleepCurrent
+  },
+  (s) => add(s, { kind: 'spring', specs: { leastCell: mm(80) }, at: mm(29) }),
+  (s) => {
+    wish(s).sounds = [{ id: 'snd', event: 'ignite', file: 'a.wav', seconds: 0.2 } as never]
+    wish(s).extendMs = fact(1500, 'ms', 'configured')
+  },
+  (s) => {
+    s.use.volume = fact(80, '%', 'configured')
+    s.use.highestVolume = fact(60, '%', 'configured')
+  },
+  (s) => {
+    part(s, 'speaker').specs.ratedWatts = fact(0.4, 'W', 'measured')
+    s.use.volume = fact(10, '%', 'configured')
+    s.use.highestVolume = fact(100, '%', 'configured')
+  },
+  (s) => void (part(s, 'display').clock = fact(170, 'deg', 'measured')),
+  (s) => void (s.access[2]!.steps[0]!.place = 'fastener:rw-f3'),
+  (s) => {
+    s.job = 'repair'
+    s.fixes = []
+  },
+  (s) => void (s.beats = s.beats.filter((b) => !b.covers.some((k) => k.startsWith('task:')))),
+  (s) => {
+    // Its last word is that it is alight.
+    const lights = s.beats.find((b) => b.perform === 'row:rw-c1')!
+    const dark = s.access.find((p) => p.task === 'powerOff')!.id
+    s.beats = [...s.beats.filter((b) => b !== lights && b.perform !== `task:${dark}`), { ...lights, id: 'last' }]
+  },
+  (s) => {
+    const off = s.beats.findIndex((b) => b.perform === 'row:rw-c8')
+    s.beats.unshift(...s.beats.splice(off, 1))
+  },
+  (s) => void (s.beats[1]!.covers = ['part:gone']),
+  (s) => {
+    const b = s.beats.find((x) => x.covers.some((k) => k.startsWith('preset:')))!
+    Object.assign(b, { by: 'own', say: `${wish(s).name} is red.` })
+    b.covers = [`preset:${wish(s).id}`]
+  },
+]

@@ -1,0 +1,172 @@
+import { fact } from '@nubrin/core/facts'
+import type { Level } from '@nubrin/core/judge'
+import type { Commission, Saber } from '@nubrin/core/record'
+
+type Mutation = (s: Saber, c: Commission) => unknown
+const part = (s: Saber, kind: string) => s.parts.find((p) => p.kind === kind)!
+const mm = (v: number, tol?: number) => fact(v, 'mm', 'measured', tol === undefined ? {} : { tol })
+/** Each way a check speaks, with the figures worked by hand. */
+type Way = [check: string, what: string, change: Mutation, level: Level, title: RegExp, detail: RegExp]
+export const SPEAKS: Way[] = [
+  ['unmeasured', 'no section at all', (s) => void (s.hilt.sections = []), 'caution', /^No hilt yet$/, /empty/],
+  [
+    'boreWall',
+    'a thin wall',
+    (s) => void (s.hilt.sections[1]!.bore = mm(34.8)),
+    'caution',
+    /^grip: thin wall$/,
+    /^\(36 − 34\.8\)\/2 = 0\.6 mm of aluminium\.$/,
+  ],
+  [
+    'oddSize',
+    'a thread written without its sign',
+    (s) => void (s.hilt.fasteners[0]!.thread = '632'),
+    'caution',
+    /^upper blade screw: thread 632\?$/,
+    /^Nearest standard: #6-32\.$/,
+  ],
+  [
+    'oddSize',
+    'a thread of no table',
+    (s) => void (s.hilt.fasteners[0]!.thread = 'hex nine'),
+    'caution',
+    /thread hex nine\?$/,
+    /^Not a thread/,
+  ],
+  ...(['believed', 'assumed'] as const).map(
+    (source): Way => [
+      'recalled',
+      `a length that is only ${source}`,
+      (s) => void Object.assign(s.hilt.sections[1]!.length, { value: 140, source }),
+      'caution',
+      new RegExp(`^grip: only ${source}$`),
+      /^length about 140 mm\. /,
+    ],
+  ),
+  [
+    'bladeHeld',
+    'held by a screw that must not be touched',
+    (s) => void (s.hilt.fasteners[0]!.clientMay = 'never'),
+    'stop',
+    /^upper blade screw holds the blade, yet is not to be touched$/,
+    /loosen/,
+  ],
+  [
+    // 255 − 46 − 3 of cavity less 143.9 in line leaves 62.1.
+    'slack',
+    'closes only when the tolerances are kind',
+    (s) => void (s.hilt.sections[0]!.length.tol = 70),
+    'caution',
+    /^Slack 62\.1 mm, worst case −9\.\d+ mm$/,
+    /^Tolerances add up to ±7\d(\.\d+)? mm/,
+  ],
+  [
+    // 25.4 in 25.2: 0.2 + 0.12 of air to come, half of it per side.
+    'socketFit',
+    'a tube too thick',
+    (s) => void (s.hilt.sockets[0]!.bore = mm(25.2)),
+    'stop',
+    /will not enter$/,
+    /25\.2/,
+  ],
+  ['socketFit', 'a tube far too thin', (s) => void (s.hilt.sockets[0]!.bore = mm(27)), 'stop', /wrong size/, /27/],
+  [
+    // 0.3 of clearance over (920 − 46) ÷ 46: 5.7 at the tip.
+    'socketFit',
+    'a loose tube',
+    (s) => void (s.hilt.sockets[0]!.bore = mm(25.7)),
+    'caution',
+    /sits loose$/,
+    /The tip moves by 5\.7 mm/,
+  ],
+  ['socketFit', 'a tight tube', (s) => void (s.hilt.sockets[0]!.bore = mm(25.43)), 'caution', /is tight$/, /25\.43/],
+  [
+    'specs',
+    'a capacity ten times too large',
+    (s) => void (part(s, 'cell').specs.capacity = fact(300_000, 'mAh')),
+    'caution',
+    /^Cell 18650, protected, 15 A: capacity\?$/,
+    /^capacity 300000 mAh; usual/,
+  ],
+  [
+    'packVolts',
+    'a string that the cell cannot light',
+    (s) => Object.assign(s.blades[0]!, { kind: 'string', forwardVolts: fact(5, 'V') }),
+    'stop',
+    /^blade, 92 cm stays dark$/,
+    /^A group drops 5 V, the pack gives 3\.6 V\.$/,
+  ],
+  [
+    'packVolts',
+    'a string that fades early',
+    (s) => Object.assign(s.blades[0]!, { kind: 'string', forwardVolts: fact(3.2, 'V') }),
+    'note',
+    /fades before the cell is empty$/,
+    /^A group drops 3\.2 V; at the cut-off the pack gives 3 V\.$/,
+  ],
+  [
+    // 3000 mAh ÷ 10 mA: 300 hours.
+    'standby',
+    'a drawer that empties it, with nothing to cut the power',
+    (s) => {
+      part(s, 'board').specs.sleepCurrent = fact(10, 'mA')
+      s.parts = s.parts.filter((p) => p.kind !== 'killSwitch')
+      part(s, 'cell').removable = false
+      s.cutPower = 'none'
+    },
+    'caution',
+    /^Asleep in a drawer: empty in 1[0-3] days$/,
+    /^Nothing cuts the power\.$/,
+  ],
+  [
+    'cutOff',
+    'a key that is named but not fitted',
+    (s) => void (s.cutPower = 'killKeyPull'),
+    'caution',
+    /^No kill key is fitted$/,
+    /^The record cuts power by/,
+  ],
+  [
+    // The middle of 26.4 from 175 is 188.2; the window's is 183.
+    'displayWindow',
+    'a display beside the middle of its window',
+    (s) => void (part(s, 'display').at = mm(175)),
+    'caution',
+    /sits 5\.2 mm off its window$/,
+    /^Window at 183, display at 188\.2\.$/,
+  ],
+  [
+    'openRequest',
+    'a wish declined without a word to the client',
+    (_s, c) => void delete c.requests[3]!.toldOn,
+    'caution',
+    /^The client was not told: wish declined$/,
+    /No visible screws/,
+  ],
+  [
+    'openRequest',
+    'a wish met nobody knows where',
+    (_s, c) => void delete c.requests[0]!.where,
+    'note',
+    /^A wish is met, but where\?$/,
+    /crystal/,
+  ],
+  ...(
+    [
+      ['2026-11-23', 'caution', /^1 day past its date$/],
+      ['2026-11-20', 'caution', /^4 days past its date$/],
+      ['2026-11-24', 'note', /^Ships today$/],
+      ['2026-11-25', 'note', /^Ships in 1 day$/],
+    ] as const
+  ).map(([day, level, title]): (typeof SPEAKS)[number] => [
+    'deadline',
+    `promised for ${day}`,
+    (_s, c) => {
+      delete c.shipped
+      c.deadline = day
+    },
+    level,
+    title,
+    new RegExp(`^Promised for ${day}`),
+  ]),
+]
