@@ -29,7 +29,7 @@ test('axe finds nothing on any screen; 1024 px and 200 % hold', async ({ page, s
     power: page.locator('[data-select="Power is cut by"]'),
     voice: page.getByLabel('name of a preset'),
     controls: page.getByLabel('blade lit').getByRole('button', { name: '+ add it' }),
-    access: page.locator('section[aria-label=Tasks] button').first(),
+    access: page.getByRole('button', { name: 'next act' }),
     proof: page.getByRole('button', { name: 'passes' }).first(),
     walkthrough: page.getByRole('button', { name: /^compose/ }),
     handoff: page.getByRole('button', { name: /hand it over|make the link|issue/i }).first(),

@@ -142,6 +142,7 @@ test('the main job: from a wish to the PDF and the client’s page', async ({ pa
 
   // Access
   await station(page, '7', 'Access')
+  await page.getByRole('tab', { name: 'Steps for the client' }).click()
   for (const task of [
     'Put the blade in',
     'Take the blade out',

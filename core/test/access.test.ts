@@ -287,7 +287,7 @@ describe('blades', () => {
 test('every question is worded, with the name of its thing', () => {
   const codes = [
     ...(['whichJoint', 'howJoint', 'closedForLife', 'neverScrew', 'screwPlace', 'whichPole'] as const),
-    ...(['howKey', 'whichSwitch', 'whatHolds', 'hardWired', 'howCharged'] as const),
+    ...(['howKey', 'whichSwitch', 'whatHolds', 'hardWired', 'howCharged', 'noWayOut'] as const),
   ]
   for (const code of codes) {
     expect(askText({ code, name: 'THIS' })).toContain('THIS')

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import { fact, stated } from '@nubrin/core/facts'
 import { CHECKS, gateOf, judgeCommission, progress, STATIONS, stationStates } from '@nubrin/core/judge'
-import type { Saber } from '@nubrin/core/record'
+import type { Commission, Saber } from '@nubrin/core/record'
 import { AWAKE, FIRES, type Mutation } from './fires'
 import { demo, TODAY } from './samples'
 
@@ -91,6 +91,7 @@ const BRINGS: Record<string, string> = {
   socketFit: 'stop gate blade,socket',
   specs: 'note part',
   standby: 'note ',
+  acts: 'stop gate ',
   stepGone: 'caution gate ',
   stringSums: 'stop gate blade',
   tooWide: 'stop gate part',
@@ -163,6 +164,62 @@ describe('gate, waiver, progress', () => {
       expect(judgeCommission(c, TODAY).map((f) => f.key)).toEqual(all.map((f) => f.key).filter((k) => k !== target.key))
       expect(judgeCommission(c, TODAY, true)).toHaveLength(all.length)
     }
+  })
+  test('what one saber is asked for is keyed by it, what the order is asked for by the order', () => {
+    const c = structuredClone(demo('ember-fair'))
+    for (const f of judgeCommission(c, TODAY)) {
+      const whose = f.key.split(':')[1]
+      expect(whose).toBe(CHECKS.find((k) => k.id === f.check)!.scope === 'saber' ? f.saber : 'order')
+      expect(f.key.length).toBeLessThanOrEqual(240)
+    }
+  })
+  const bare = (): Commission => {
+    const c = structuredClone(demo('reed-warden'))
+    const s = c.sabers[0]!
+    Object.assign(c, { brief: ' ', requests: [], sabers: [s] })
+    Object.assign(s, { parts: [], presets: [], controls: [], access: [], tests: [], beats: [] })
+    Object.assign(s.hilt, { sections: [] })
+    c.handoff.issued = []
+    return c
+  }
+  const full = demo('reed-warden')
+  test.each<[string, (c: Commission) => unknown]>([
+    ['brief', (c) => void (c.brief = 'a blade')],
+    ['brief', (c) => void (c.requests = structuredClone(full.requests))],
+    ['hilt', (c) => void (c.sabers[0]!.hilt.sections = structuredClone(full.sabers[0]!.hilt.sections))],
+    ['voice', (c) => void (c.sabers[0]!.presets = structuredClone(full.sabers[0]!.presets))],
+    ['controls', (c) => void (c.sabers[0]!.controls = structuredClone(full.sabers[0]!.controls))],
+    ['access', (c) => void (c.sabers[0]!.access = structuredClone(full.sabers[0]!.access))],
+    ['proof', (c) => void (c.sabers[0]!.tests = structuredClone(full.sabers[0]!.tests))],
+    ['walkthrough', (c) => void (c.sabers[0]!.beats = structuredClone(full.sabers[0]!.beats))],
+    ['handoff', (c) => void (c.handoff.issued = structuredClone(full.handoff.issued))],
+    ['fit', (c) => void (c.sabers[0]!.parts = full.sabers[0]!.parts.filter((p) => p.kind === 'speaker'))],
+    ['fit power', (c) => void (c.sabers[0]!.parts = full.sabers[0]!.parts.filter((p) => p.kind === 'cell'))],
+  ])('begun is %s, and nothing else', (begun, change) => {
+    const c = bare()
+    change(c)
+    const states = stationStates(c, [])
+    for (const st of STATIONS)
+      expect(`${st} ${states[st]}`).toBe(`${st} ${begun.split(' ').includes(st) ? 'clear' : 'empty'}`)
+    // A tenth of the blade for each station.
+    delete c.shipped
+    expect(progress(c, [])).toBeCloseTo(begun.split(' ').length / 10, 9)
+  })
+  test('of a stop and a caution the stop counts; a caution shows only where something is begun', () => {
+    const c = bare()
+    delete c.shipped
+    const f = (level: 'stop' | 'caution' | 'note') => ({
+      ...judgeCommission(demo('cinder-oath'), TODAY)[0]!,
+      station: 'hilt' as const,
+      level,
+    })
+    expect(stationStates(c, [f('caution')]).hilt).toBe('empty')
+    expect(stationStates(c, [f('caution'), f('stop')]).hilt).toBe('stop')
+    expect(progress(c, [f('stop')])).toBeCloseTo(0.035, 9)
+    c.sabers[0]!.hilt.sections = structuredClone(full.sabers[0]!.hilt.sections)
+    expect(stationStates(c, [f('caution')]).hilt).toBe('caution')
+    expect(stationStates(c, [f('note')]).hilt).toBe('clear')
+    expect(progress(c, [f('caution')])).toBeCloseTo(0.07, 9)
   })
   test('the finished one is clear, the troubled one is not', () => {
     const finished = demo('reed-warden')

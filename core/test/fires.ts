@@ -110,6 +110,10 @@ export const FIRES: Record<string, Mutation> = {
   },
   unsureControl: (s) => void (s.controls[0]!.status = 'unsure'),
   noSteps: (s) => void (s.access = s.access.filter((p) => p.task !== 'cellIn')),
+  acts: (s) =>
+    void (s.access.find((p) => p.task === 'bladeIn')!.steps = [
+      { id: 'in', text: 'push it', direction: 'push', act: { do: 'putOn', at: 'blade:rw-b1' }, ownWords: true },
+    ]),
   stepGone: (s) => void (s.access[2]!.steps[0]!.place = 'fastener:gone'),
   retightened: (s) => void s.access.find((p) => p.task === 'bladeIn')!.steps.splice(2, 1),
   untested: (s) => void (s.tests[0]!.readings = []),

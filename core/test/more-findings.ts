@@ -101,6 +101,10 @@ export const MORE: readonly Mutation[] = [
   },
   (s) => void (part(s, 'display').clock = fact(170, 'deg', 'measured')),
   (s) => void (s.access[2]!.steps[0]!.place = 'fastener:rw-f3'),
+  (s) =>
+    void (s.access.find((p) => p.task === 'bladeIn')!.steps = [
+      { id: 'first', text: 'turn it', direction: 'none', act: { do: 'loosen', at: 'fastener:rw-f1' } },
+    ]),
   (s) => {
     s.job = 'repair'
     s.fixes = []

@@ -16,6 +16,7 @@ import { act, cleanup, fireEvent, render, screen } from '@testing-library/react'
 import type { ComponentType } from 'react'
 import { MemoryRouter } from 'react-router'
 import { full } from '../../core/test/full'
+import { JointSheet } from '../src/stations/access/Joints'
 import { BladeSheet } from '../src/stations/fit/BladeSheet'
 import { PartSheet } from '../src/stations/fit/PartSheet'
 import { SectionSheet } from '../src/stations/hilt/SectionSheet'
@@ -145,6 +146,7 @@ const OTHERWISE: [string, string][] = [
   ['*/parts/kind', 'what was taken from the shelf, or made: e2e fit'],
   ['*/inputs/kind', 'which of two buttons added it: stations.test'],
   ['*/sections/role', 'what was added: e2e hilt'],
+  ['*/steps/act/*', 'comes with the step that is drafted: stations.test'],
   ['*/access/task', 'the task whose steps are written: stations.test'],
   ['*/parts/catalogue', 'the row of the shelf it was fitted from'],
   ['*/parts/at', 'dragged on the drawing, typed in the list of what is fitted: e2e fit'],
@@ -169,6 +171,11 @@ describe('every field can be entered', () => {
       for (const t of c.toDos) t.done = false
     })
     await enterAll()
+    if (view === 'access') {
+      await act(async () => void fireEvent.click(screen.getByRole('tab', { name: 'Steps for the client' })))
+      await screen.findByLabelText('Tasks')
+      await enterAll()
+    }
     cleanup()
     if (view !== 'hilt') return
     await laid(view, (c) => void (c.sabers[0]!.hilt.openings[0]!.face = 'rear'))
@@ -191,6 +198,26 @@ describe('every field can be entered', () => {
     await sheet(function Joint() {
       const s = useSaber()
       return <SectionSheet section={s.hilt.sections[0]!} />
+    })
+  })
+  test('what is said of a joint', async () => {
+    await laid(
+      'brief',
+      (c) => void c.sabers[0]!.hilt.fasteners.push({ ...c.sabers[0]!.hilt.fasteners[0]!, id: 'own-other' }),
+    )
+    cleanup()
+    await sheet(function Said() {
+      const s = useSaber()
+      const joint = {
+        body: s.joints[0]!.body,
+        name: 'it',
+        ways: [],
+        held: [],
+        who: 'client',
+        loads: [],
+        blocked: [],
+      } as const
+      return <JointSheet saber={s} joint={structuredClone(joint) as never} asks={[]} />
     })
   })
   test.each(KINDS_OF_PARTS)('the sheet of a part: %s', async (kind) => {

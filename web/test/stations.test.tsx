@@ -313,11 +313,15 @@ describe('figures that had no field', () => {
 describe('access', () => {
   test('steps are drafted, corrected and kept under their own task', async () => {
     await lay('access', 'crosswind')
-    await user.click(within(screen.getByLabelText('Tasks')).getByRole('button', { name: /Open the hilt/ }))
+    await user.click(screen.getByRole('tab', { name: 'Steps for the client' }))
+    await user.click(within(await screen.findByLabelText('Tasks')).getByRole('button', { name: /Open the hilt/ }))
     await user.click(screen.getByRole('button', { name: /draft/ }))
     const steps = () => saber().access.find((p) => p.task === 'open')!.steps
     expect(steps().length).toBeGreaterThan(0)
+    expect(steps()[0]!.act).toBeDefined()
+    expect(steps()[0]!.ownWords).toBeUndefined()
     await put('Step 1', 'Turn it out')
+    expect(steps()[0]!.ownWords).toBe(true)
     await put('Tool of step 1', 'by hand')
     await user.click(screen.getAllByRole('checkbox', { name: 'cannot be undone' })[0]!)
     expect(steps()[0]).toMatchObject({ text: 'Turn it out', tool: 'by hand', irreversible: true })

@@ -13,6 +13,7 @@ const WORDS: Record<AskCode, (name: string) => string> = {
   whatHolds: (n) => `What holds it at ${n}? No screw is named.`,
   hardWired: (n) => `${n} is not one that is taken out.`,
   howCharged: (n) => `How is ${n} charged? No port is recorded, and no charger for a cell that comes out.`,
+  noWayOut: (n) => `By which way does ${n} come out? The drawing leaves it none.`,
   noCell: () => 'Which cell is in it?',
 }
 /** What a draft needs to know, in the maker's words. */

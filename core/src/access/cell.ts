@@ -1,3 +1,4 @@
+import { type Body, wordsOf } from '../machine'
 import { refTo, type Saber } from '../record'
 import { say } from '../words'
 import type { Drafting } from './draft'
@@ -13,13 +14,20 @@ function loose(d: Drafting) {
   return cells.filter((c) => c.removable)
 }
 
+/** A cell whose place nobody knows comes out in words alone; one that the hilt keeps is asked for. */
+const lostPlace = (d: Drafting, at: Body) => d.assembly.joints[at]?.blocked.every((b) => b.code === 'placeUnknown')
+
 /** Each cell in, the pole that the record names first; without it the step is left out and asked for. */
 export function cellIn(d: Drafting): void {
   const way = toTheCells(d)
   for (const c of loose(d)) {
     const at = refTo('part', c.id)
     const out = way?.cells.find((x) => x.at === at)
-    if (!d.acts([{ ...out, do: 'putOn', at }])) d.ask('whichPole', c.name, at)
+    const words = wordsOf(d.saber, d.assembly, { do: 'putOn', at })
+    if (!words) d.ask('whichPole', c.name, at)
+    else if (out) d.acts([{ ...out, do: 'putOn' }])
+    else if (lostPlace(d, at)) d.step(words.text, words)
+    else d.ask('noWayOut', c.name, at)
   }
 }
 
@@ -28,7 +36,11 @@ export function cellOut(d: Drafting): void {
   const way = toTheCells(d)
   for (const c of loose(d)) {
     const at = refTo('part', c.id)
-    d.acts([way?.cells.find((x) => x.at === at) ?? { do: 'takeOff', at, how: 'lift' }])
+    const out = way?.cells.find((x) => x.at === at)
+    const words = wordsOf(d.saber, d.assembly, { do: 'takeOff', at, how: 'lift' })
+    if (out) d.acts([out])
+    else if (words && lostPlace(d, at)) d.step(words.text, words)
+    else d.ask('noWayOut', c.name, at)
   }
 }
 

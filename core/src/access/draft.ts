@@ -15,6 +15,7 @@ export type AskCode =
   | 'hardWired'
   | 'howCharged'
   | 'noCell'
+  | 'noWayOut'
 export interface Ask {
   code: AskCode
   /** The thing it is about. */

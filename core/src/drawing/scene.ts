@@ -83,8 +83,14 @@ export function hatch(poly: Pt[], gap: number, lean: 1 | -1): Pt[][] {
 /** Adds prims with short calls; every drawing in the core is written against it. */
 export class Pen {
   readonly prims: Prim[] = []
+  /** Where everything is put that is drawn now, px from its own place. */
+  shift: Pt = [0, 0]
+  private put(at: Pt): Pt {
+    return [at[0] + this.shift[0], at[1] + this.shift[1]]
+  }
   path(pts: Pt[], role: Role, extra: { closed?: boolean; ref?: string; colour?: string } = {}) {
-    this.prims.push({ t: 'path', pts, role, ...extra })
+    const still = !this.shift[0] && !this.shift[1]
+    this.prims.push({ t: 'path', pts: still ? pts : pts.map((p) => this.put(p)), role, ...extra })
   }
   box(x0: number, y0: number, x1: number, y1: number, role: Role, extra: { ref?: string; colour?: string } = {}) {
     this.path(
@@ -102,10 +108,10 @@ export class Pen {
     this.path([a, b], role)
   }
   circle(at: Pt, r: number, role: Role, ref?: string) {
-    this.prims.push({ t: 'circle', at, r, role, ...(ref ? { ref } : {}) })
+    this.prims.push({ t: 'circle', at: this.put(at), r, role, ...(ref ? { ref } : {}) })
   }
   text(at: Pt, text: string, role: TextRole, anchor: 'start' | 'middle' | 'end' = 'middle', ref?: string) {
-    this.prims.push({ t: 'text', at, text, role, anchor, ...(ref ? { ref } : {}) })
+    this.prims.push({ t: 'text', at: this.put(at), text, role, anchor, ...(ref ? { ref } : {}) })
   }
   /** A dimension line with arrowheads, extension ticks and its figure set into a gap. */
   dimension(x0: number, x1: number, y: number, text: string, about: boolean, ref?: string) {

@@ -1,4 +1,5 @@
-import type { FittedPart, Saber } from '../record'
+import { known } from '../facts'
+import { type FittedPart, partsOfRef, type Ref, refTo, type Saber } from '../record'
 import { layOut } from '../room'
 import { drawBlade } from './painters/blade'
 import { type Canvas, MARGIN, type SectionView } from './painters/canvas'
@@ -47,26 +48,53 @@ export function drawSection(saber: Saber, view: SectionView): Scene {
   const y = (offset: number) => axisY - offset * scale
   const ctx: Canvas = { saber, shape, pen, spots, x, y, scale, axisY, view }
 
+  /** Draws a thing where it lies; nothing where it is gone. Its spots go along. */
+  const draw = (ref: Ref, paint: () => void) => {
+    if (view.apart?.gone.includes(ref)) return
+    const at = view.apart?.moved[ref]
+    if (!at) return paint()
+    const before = spots.length
+    pen.shift = [at.dx * scale, at.dy * scale * upOf(saber, ref)]
+    paint()
+    for (const p of spots.slice(before))
+      Object.assign(p, {
+        ...{ x0: p.x0 + pen.shift[0], x1: p.x1 + pen.shift[0] },
+        ...{ y0: p.y0 + pen.shift[1], y1: p.y1 + pen.shift[1] },
+      })
+    pen.shift = [0, 0]
+  }
+
   if (!view.bare) pen.line([Math.max(0, x(from) - 18), axisY], [view.width - 4, axisY], 'centre')
-  for (const b of saber.blades.filter((b) => b.use !== 'demo' || saber.blades.length === 1).slice(0, 6))
-    drawBlade(ctx, b)
+  const here = view.apart
+    ? saber.blades.filter((b) => !view.apart!.gone.includes(refTo('blade', b.id)))
+    : saber.blades.filter((b) => b.use !== 'demo' || saber.blades.length === 1)
+  for (const b of here.slice(0, 6)) draw(refTo('blade', b.id), () => drawBlade(ctx, b))
   drawQuillons(ctx)
   if (view.bare) drawBodies(ctx)
   shape.sections.forEach((s, i) => {
-    drawWalls(ctx, s, i)
+    draw(refTo('section', s.section.id), () => drawWalls(ctx, s, i))
   })
-  drawEndWall(ctx)
+  const first = shape.sections[0]
+  if (first) draw(refTo('section', first.section.id), () => drawEndWall(ctx))
   shape.sections.forEach((s, i) => {
-    drawJoint(ctx, s, shape.sections[i + 1])
+    draw(refTo('section', s.section.id), () => drawJoint(ctx, s, shape.sections[i + 1]))
   })
   if (!view.bare) {
     // What lies in a chamber is seen through its crystal.
     const chambers = new Set(saber.parts.flatMap((p) => (p.kind === 'chamber' ? [p.id] : [])))
     const inChamber = (p: FittedPart) => p.beside !== undefined && chambers.has(p.beside)
-    for (const p of [...saber.parts.filter(inChamber), ...saber.parts.filter((q) => !inChamber(q))]) drawPart(ctx, p)
+    for (const p of [...saber.parts.filter(inChamber), ...saber.parts.filter((q) => !inChamber(q))])
+      draw(refTo('part', p.id), () => drawPart(ctx, p))
   }
-  for (const o of saber.hilt.openings) drawOpening(ctx, o)
-  for (const f of saber.hilt.fasteners) drawFastener(ctx, f)
-  if (!view.bare) drawMeasures(ctx)
+  for (const o of saber.hilt.openings) draw(refTo('opening', o.id), () => drawOpening(ctx, o))
+  for (const f of saber.hilt.fasteners) draw(refTo('fastener', f.id), () => drawFastener(ctx, f))
+  if (!view.bare && !view.apart) drawMeasures(ctx)
   return { width: view.width, height: view.height, scale, axisY, prims: pen.prims, spots, x, mm }
+}
+
+/** Which way a thing goes up on the page: a screw out of its own side of the hilt, all else upwards. */
+function upOf(saber: Saber, ref: Ref): 1 | -1 {
+  const to = partsOfRef(ref)
+  const f = to?.kind === 'fastener' ? saber.hilt.fasteners.find((x) => x.id === to.id) : undefined
+  return f && Math.cos(((known(f.clock) ?? 0) * Math.PI) / 180) < 0 ? 1 : -1
 }

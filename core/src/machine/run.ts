@@ -16,7 +16,6 @@ export interface Refusal {
     | 'tight' // a screw still holds it
     | 'wrongWay' // it does not come off like this
     | 'behind' // something is before it
-    | 'out' // the screw is out
     | 'lit' // it is alight
     | 'live' // it is under power
     | 'occupied' // another one is in its place

@@ -45,6 +45,8 @@ export const en: Readonly<Record<SayingCode, string>> = {
   'step.screwOn': 'Screw on the {section}',
   'step.pullOff': 'Pull off the {section}',
   'step.pushOn': 'Push on the {section}',
+  goal: `{goal, select, charge {Charge it} cell {{several, select, yes {Swap {name}} other {Swap the cell}}} card {Reach the card}
+    bladeIn {Put in: {name}} plugIn {Put in: {name}} show {Show: {name}} reset {Wake it when it freezes} other {Take it all apart}}`,
   'joint.what': 'Joint',
   'joint.how': 'How it opens',
   'joint.mind': 'What to mind',

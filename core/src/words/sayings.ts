@@ -29,6 +29,7 @@ export interface Sayings {
   'step.screwOn': { section: Words }
   'step.pullOff': { section: Words }
   'step.pushOn': { section: Words }
+  goal: { goal: Words; name: Words; several: 'yes' | 'no' }
   'joint.what': Record<never, never>
   'joint.how': Record<never, never>
   'joint.mind': Record<never, never>

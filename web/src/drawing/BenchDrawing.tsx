@@ -18,6 +18,8 @@ import { useZoom } from './useZoom'
 import { ZoomButtons } from './ZoomButtons'
 
 const HEIGHT = 262
+/** Bench beyond a saber that lies apart, mm. */
+const AIR = 24
 const HOME: Partial<Record<Kind, Station>> = {
   section: 'hilt',
   fastener: 'hilt',
@@ -49,6 +51,7 @@ export function BenchDrawing({
 }) {
   const recorded = useSaber()
   const preview = useBench((b) => b.preview)
+  const apart = useBench((b) => b.apart)
   const saber = preview?.saber ?? recorded
   const lit = useBench((b) => b.lit)
   const light = useBench((b) => b.light)
@@ -69,8 +72,10 @@ export function BenchDrawing({
   const shown = useMemo(() => withSection(drag.shown, reshaped), [drag.shown, reshaped])
   const scene = useMemo(() => {
     const blade = known(saber.presets[0]?.colour)
-    return drawSection(shown, { width: width || 1240, height: HEIGHT, ...zoom.view, ...(blade ? { blade } : {}) })
-  }, [shown, width, saber.presets, zoom.view])
+    const page = { width: width || 1240, height: HEIGHT }
+    if (apart) return drawSection(shown, { ...page, apart, from: apart.from - AIR, to: apart.to + AIR })
+    return drawSection(shown, { ...page, ...zoom.view, ...(blade ? { blade } : {}) })
+  }, [shown, width, saber.presets, zoom.view, apart])
   drawn.current = scene
   const centre = useMemo(() => (station === 'fit' ? balance(shown).centre : undefined), [shown, station])
 
@@ -118,7 +123,7 @@ export function BenchDrawing({
           ) : null}
         </SceneView>
       </div>
-      {bare ? null : <ZoomButtons zoom={zoom.view.zoom} by={zoom.by} whole={zoom.whole} />}
+      {bare || apart ? null : <ZoomButtons zoom={zoom.view.zoom} by={zoom.by} whole={zoom.whole} />}
       {onCut && !bare && zoom.view.zoom === 1 ? (
         <input
           type="range"

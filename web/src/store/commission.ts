@@ -1,5 +1,6 @@
 import type { Api, GoodOf } from '@nubrin/core/api'
 import type { Finding, Station } from '@nubrin/core/judge'
+import type { Apart } from '@nubrin/core/machine'
 import {
   type Commission,
   findThing,
@@ -42,6 +43,8 @@ export interface BenchState {
   lit: Ref | undefined
   /** A saber shown on the drawing in place of the recorded one while something is only being considered. */
   preview: { saber: Saber; label: string } | undefined
+  /** The saber as it lies apart on the bench while somebody plays with its machine. */
+  apart: Apart | undefined
   /** Whether the cut across the hilt is shown, with its mark on the drawing. */
   cutting: boolean
   findings: Finding[]
@@ -69,6 +72,7 @@ export interface BenchState {
   /** Lights a thing; what names no kind of thing lights nothing. */
   light: (ref: string | undefined) => void
   consider: (preview: BenchState['preview']) => void
+  layApart: (apart: BenchState['apart']) => void
   showCut: (on: boolean) => void
   flush: () => Promise<void>
   /** Asks what others did, and shows it. */
@@ -99,6 +103,7 @@ const EMPTY = {
   savedBy: '',
   lit: undefined,
   preview: undefined,
+  apart: undefined as Apart | undefined,
   findings: [] as Finding[],
   judged: 'notYet' as const,
   undos: 0,
@@ -228,9 +233,10 @@ export const useBench = create<BenchState>()((set, get) => {
     },
     undoLast: () => back(queue?.undoLast()),
     redoLast: () => back(queue?.redoLast()),
-    chooseSaber: (saberId) => set({ saberId, lit: undefined, preview: undefined }),
+    chooseSaber: (saberId) => set({ saberId, lit: undefined, preview: undefined, apart: undefined }),
     light: (ref) => set({ lit: ref && partsOfRef(ref) ? (ref as Ref) : undefined }),
     consider: (preview) => set({ preview }),
+    layApart: (apart) => set({ apart }),
     showCut: (cutting) => set({ cutting }),
 
     flush() {

@@ -13,6 +13,8 @@ export interface SectionView {
   /** How much larger than the whole hilt, ≥ 1, and what x to keep in the middle. Beyond 1 the upper wall stays in view. */
   zoom?: number
   centre?: number
+  /** Where things are that lie apart, mm from their own place, by reference; what is gone is not drawn. Without dimensions. */
+  apart?: { moved: Readonly<Record<string, { dx: number; dy: number }>>; gone: readonly string[] }
   /** Leave out dimensions and labels (the rack, a thumbnail). */
   bare?: boolean
 }

@@ -1,4 +1,5 @@
 import type { Check } from '../check'
+import { acts } from './access/acts'
 import { bladeSteps } from './access/blade-steps'
 import { consent } from './access/consent'
 import { noSteps } from './access/no-steps'
@@ -171,6 +172,7 @@ export const CHECKS: readonly Check[] = [
   unsureControl,
   noSteps,
   stepGone,
+  acts,
   retightened,
   bladeSteps,
   consent,

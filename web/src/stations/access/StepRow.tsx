@@ -35,7 +35,13 @@ export function StepRow({ saber, task, step: s, n }: { saber: Saber; task: Task;
           label={`Step ${n}`}
           className="text-[1.05rem] font-medium"
           value={s.text}
-          onCommit={(v) => set((x) => void (x.text = v || x.text))}
+          onCommit={(v) =>
+            set((x) => {
+              if (!v || v === x.text) return
+              x.text = v
+              if (x.act) x.ownWords = true
+            })
+          }
         />
         <RemoveButton what={`step ${n}`} onClick={() => remove(`step:${s.id}`)} />
       </div>

@@ -1,71 +1,20 @@
-import { askText, proposeSteps, tasksOf } from '@nubrin/core/access'
-import type { Step, Task } from '@nubrin/core/record'
-import { say } from '@nubrin/core/words'
-import { useMemo, useState } from 'react'
-import { freshId } from '../../data'
-import { AddLine, Empty, Mark, SortableList, ToThing } from '../../kit'
-import { useEditSaber, useSaber } from '../../store/commission'
-import { StepRow } from './StepRow'
-import { TaskList } from './TaskList'
+import { useState } from 'react'
+import { Tabs } from '../../kit'
+import { later } from '../../later'
+import { Machine } from './Machine'
 
-/** What the client does with the saber, step by step, drafted from the drawing and corrected with the saber in hand. */
+const Steps = later(() => import('./Steps').then((m) => m.Steps))
+
+/** The saber opened and closed on the bench by its own record, and the steps that go to the client. */
 export default function Access() {
-  const saber = useSaber()
-  const editSaber = useEditSaber()
-  const [task, setTask] = useState<Task>(tasksOf(saber)[0] ?? 'bladeIn')
-  const steps = saber.access.find((p) => p.task === task)?.steps ?? []
-  const put = (next: Step[]) =>
-    editSaber('steps', (s) => {
-      const p = s.access.find((x) => x.task === task)
-      if (p) p.steps = next
-      else s.access.push({ id: freshId(), task, steps: next })
-    })
-  const words = say('task', { task })
-  const draft = useMemo(() => proposeSteps(saber, task, freshId), [saber, task])
+  const [at, setAt] = useState(0)
   return (
-    <div className="grid grid-cols-[200px_minmax(0,1fr)] gap-7">
-      <TaskList saber={saber} task={task} onPick={setTask} />
-      <section aria-label={words}>
-        <div className="flex items-center gap-3">
-          <h2 className="h2">{words}</h2>
-          <button
-            type="button"
-            className="btn ml-auto"
-            disabled={!draft.steps.length}
-            onClick={() => put(proposeSteps(saber, task, freshId).steps)}
-          >
-            {steps.length ? 'draft again from the drawing' : 'draft from the drawing'}
-          </button>
-        </div>
-        {steps.length ? null : (
-          <Empty title="No steps yet">
-            Draft them from the joints, screws and parts on the drawing, then walk through them with the saber in hand
-            and correct what is different.
-          </Empty>
-        )}
-        {steps.length === 0 && draft.asks.length ? (
-          <div className="mb-2">
-            <p className="font-semibold">
-              {draft.steps.length
-                ? 'The draft leaves out what is not certain:'
-                : 'No step is certain before this is known:'}
-            </p>
-            <ul aria-label="What the draft needs to know">
-              {draft.asks.map((a) => (
-                <li key={`${a.code} ${a.ref ?? a.name}`} className="border-rule flex items-center gap-2 border-b py-1">
-                  <Mark level="caution" size={14} />
-                  <span className="flex-1">{askText(a)}</span>
-                  {a.ref ? <ToThing to={a.ref}>show it</ToThing> : null}
-                </li>
-              ))}
-            </ul>
-          </div>
-        ) : null}
-        <SortableList items={steps} name={(s) => s.text} onMove={put}>
-          {(s, i) => <StepRow saber={saber} task={task} step={s} n={i + 1} />}
-        </SortableList>
-        <AddLine label="the next step" onAdd={(text) => put([...steps, { id: freshId(), text, direction: 'none' }])} />
-      </section>
-    </div>
+    <Tabs
+      label="Access"
+      tabs={['On the bench', 'Steps for the client']}
+      at={at}
+      onChange={setAt}
+      panels={(i) => (i === 0 ? <Machine /> : <Steps />)}
+    />
   )
 }

@@ -1,0 +1,16 @@
+import type { Blocked } from './joint'
+
+const WORDS: Record<Blocked['code'], (name: string) => string> = {
+  narrow: (n) => `The bore of the ${n} is too narrow for it.`,
+  behind: (n) => `${n} stands before it, and nobody takes that out.`,
+  closed: (n) => `${n} is closed for life.`,
+  fixed: (n) => `${n} is not one that is taken out.`,
+  howUnknown: (n) => `How does ${n} come off? Its joint does not say.`,
+  placeUnknown: (n) => `Where is ${n}? It has no place on the drawing.`,
+  never: (n) => `${n} is in the way and never to be touched.`,
+  screwUnknown: (n) => `Which joint does ${n} hold? Nobody knows.`,
+  unheld: (n) => `What holds it at ${n}? No screw is named.`,
+  circle: (n) => `${n} waits for what waits for it.`,
+}
+/** What stands in the way of a plan, in the maker's words. */
+export const blockedText = (b: Blocked): string => WORDS[b.code](b.name)

@@ -1,0 +1,242 @@
+import { type Assembly, type Body, blockedText, type Joint } from '@nubrin/core/machine'
+import { BY_ITSELF, HOWS, MAY_OPEN, type Saber, Joint as Said, TOWARDS } from '@nubrin/core/record'
+import { useState } from 'react'
+import { freshId } from '../../data'
+import { CheckBox, FactField, Labelled, Mark, RefPicker, RemoveButton, SelectCell, setText, TextCell } from '../../kit'
+import { useEditSaber, useLight } from '../../store/commission'
+import { Notes } from '../../things/Notes'
+
+const HOW = {
+  unscrew: 'is unscrewed',
+  pull: 'is pulled off',
+  pressPull: 'a button, then pulled',
+  turnPull: 'is turned, then pulled',
+  slide: 'slides out',
+  lift: 'is lifted off',
+} as const
+const ITSELF = {
+  nothing: 'nothing happens',
+  wakes: 'it wakes',
+  cutsPower: 'the power is cut',
+  showsDisplay: 'the display is seen',
+} as const
+
+/** What is not certain of a joint as it is drafted. */
+const openQuestions = (j: Joint): string[] => [
+  ...j.blocked.map(blockedText),
+  ...(j.ways.length && !j.place && j.byItself === undefined ? ['What happens by itself when it opens?'] : []),
+]
+
+/** Every joint as it was drafted, and what the maker says of it; what the draft was unsure of asks. */
+export function Joints({ saber, assembly }: { saber: Saber; assembly: Assembly }) {
+  const light = useLight()
+  const joints = Object.values(assembly.joints).filter((j) => !j.place)
+  const [open, setOpen] = useState<Body>()
+  const shown = joints.find((j) => j.body === open)
+  return (
+    <section aria-label="Joints">
+      <h2 className="h2">Joints</h2>
+      {joints.map((j) => {
+        const unsure = openQuestions(j)
+        return (
+          <div key={j.body} className="border-rule border-b py-1">
+            <button
+              type="button"
+              aria-expanded={j.body === open}
+              className="flex w-full items-center gap-2 text-left"
+              onClick={() => {
+                setOpen(j.body === open ? undefined : j.body)
+                light(j.body)
+              }}
+            >
+              <span className="min-w-0 flex-1 truncate font-medium">{j.name}</span>
+              <span className="text-quiet shrink-0">{j.ways[0] ? HOW[j.ways[0].how] : 'stays'}</span>
+              {unsure.length ? <Mark level={j.ways.length ? 'note' : 'caution'} size={13} /> : null}
+            </button>
+            {j === shown ? <JointSheet saber={saber} joint={j} asks={unsure} /> : null}
+          </div>
+        )
+      })}
+      {joints.length ? null : <p className="text-quiet">No joint is recorded.</p>}
+    </section>
+  )
+}
+
+export function JointSheet({ saber, joint: j, asks }: { saber: Saber; joint: Joint; asks: readonly string[] }) {
+  const editSaber = useEditSaber()
+  const said: Partial<Said> = saber.joints.find((x) => x.body === j.body) ?? {}
+  const set = (run: (y: Said) => void) =>
+    editSaber(`joint of ${j.name}`, (s) => {
+      let y = s.joints.find((x) => x.body === j.body)
+      if (!y) {
+        y = { id: freshId(), body: j.body }
+        s.joints.push(y)
+      }
+      run(y)
+      // Nothing said is no correction.
+      if (Object.keys(y).length === 2) s.joints = s.joints.filter((x) => x !== y)
+    })
+  const pick = <K extends 'how' | 'towards' | 'hand' | 'who' | 'byItself'>(key: K, v: string) =>
+    set((y) => {
+      if (v) Object.assign(y, { [key]: v })
+      else delete y[key]
+    })
+  const held = said.held ?? j.held
+  const { properties: OF } = Said
+  return (
+    <fieldset className="mt-1 space-y-1.5 pl-1" aria-label={`Joint of ${j.name}`}>
+      {asks.map((a) => (
+        <p key={a} className="text-brass">
+          {a}
+        </p>
+      ))}
+      <div className="grid grid-cols-2 gap-2">
+        <Labelled label="how it comes off">
+          <SelectCell
+            label={`How ${j.name} comes off`}
+            value={said.how ?? ''}
+            options={['', ...HOWS] as const}
+            words={(v) => (v ? HOW[v] : j.ways[0] ? `drafted: ${HOW[j.ways[0].how]}` : 'not said')}
+            onCommit={(v) => pick('how', v)}
+          />
+        </Labelled>
+        <Labelled label="towards">
+          <SelectCell
+            label={`Where ${j.name} goes`}
+            value={said.towards ?? ''}
+            options={['', ...TOWARDS] as const}
+            words={(v) => v || (j.ways[0] ? `drafted: ${j.ways[0].towards}` : 'not said')}
+            onCommit={(v) => pick('towards', v)}
+          />
+        </Labelled>
+        <Labelled label="by itself, then">
+          <SelectCell
+            label={`What happens by itself when ${j.name} comes off`}
+            value={said.byItself ?? ''}
+            options={['', ...BY_ITSELF] as const}
+            words={(v) => (v ? ITSELF[v] : 'not said')}
+            onCommit={(v) => pick('byItself', v)}
+          />
+        </Labelled>
+        <Labelled label="who opens it">
+          <SelectCell
+            label={`Who opens ${j.name}`}
+            value={said.who ?? ''}
+            options={['', ...MAY_OPEN] as const}
+            words={(v) => v || `drafted: ${j.who}`}
+            onCommit={(v) => pick('who', v)}
+          />
+        </Labelled>
+        <Labelled label="thread">
+          <SelectCell
+            label={`Hand of ${j.name}`}
+            value={said.hand ?? ''}
+            options={['', 'right', 'left'] as const}
+            words={(v) => (v ? `${v}-handed` : 'as the hilt says')}
+            onCommit={(v) => pick('hand', v)}
+          />
+        </Labelled>
+        <FactField label="turns" value={said.turns} of={OF.turns} onCommit={(v) => set((y) => void (y.turns = v))} />
+        <FactField
+          label="goes in at, clock"
+          value={said.angle}
+          of={OF.angle}
+          onCommit={(v) => set((y) => void (y.angle = v))}
+        />
+        <CheckBox
+          className="self-end"
+          checked={!!said.tethered}
+          onChange={(on) =>
+            set((y) => {
+              if (on) y.tethered = true
+              else delete y.tethered
+            })
+          }
+        >
+          hangs on wires
+        </CheckBox>
+      </div>
+      {(['landmark', 'feels', 'hurts'] as const).map((key) => (
+        <Labelled
+          key={key}
+          label={{ landmark: 'lined up by', feels: 'felt when it is right', hurts: 'hurt when it is not' }[key]}
+        >
+          <TextCell
+            label={`${{ landmark: 'Landmark', feels: 'What is felt', hurts: 'What is hurt' }[key]} at ${j.name}`}
+            value={said[key] ?? ''}
+            onCommit={(v) => set((y) => setText(y, key, v))}
+          />
+        </Labelled>
+      ))}
+      <Labelled label="held by">
+        <div>
+          {held.map((h, i) => (
+            <div key={h.screw} className="flex items-center gap-1">
+              <span className="min-w-0 flex-1 truncate">
+                {saber.hilt.fasteners.find((f) => f.id === h.screw)?.name ?? h.screw}
+              </span>
+              <SelectCell
+                label={`How far ${h.screw} goes for ${j.name}`}
+                value={h.by}
+                options={['loosen', 'remove'] as const}
+                words={(v) => ({ loosen: 'loosened', remove: 'taken out' })[v]}
+                onCommit={(by) => set((y) => void (y.held = held.map((x, k) => (k === i ? { ...x, by } : x))))}
+              />
+              <RemoveButton
+                what={`the screw from the joint of ${j.name}`}
+                onClick={() => set((y) => void (y.held = held.filter((_, k) => k !== i)))}
+              />
+            </div>
+          ))}
+          <RefPicker
+            label={`Another screw that holds ${j.name}`}
+            saber={saber}
+            value={undefined}
+            kinds={['fastener']}
+            onCommit={(r) =>
+              r &&
+              set(
+                (y) =>
+                  void (y.held = [
+                    ...held.filter((h) => r !== `fastener:${h.screw}`),
+                    { screw: r.slice(9), by: 'loosen' },
+                  ]),
+              )
+            }
+          />
+        </div>
+      </Labelled>
+      <Labelled label="after">
+        <div>
+          {(said.after ?? []).map((b) => (
+            <div key={b} className="flex items-center gap-1">
+              <span className="min-w-0 flex-1 truncate">{assemblyName(saber, b)}</span>
+              <RemoveButton
+                what={`${assemblyName(saber, b)} before ${j.name}`}
+                onClick={() =>
+                  set((y) => {
+                    y.after = (y.after ?? []).filter((x) => x !== b)
+                    if (!y.after.length) delete y.after
+                  })
+                }
+              />
+            </div>
+          ))}
+          <RefPicker
+            label={`What must be off before ${j.name}`}
+            saber={saber}
+            value={undefined}
+            kinds={['section', 'part', 'blade']}
+            onCommit={(r) =>
+              r && r !== j.body && set((y) => void (y.after = [...new Set([...(y.after ?? []), r as Body])]))
+            }
+          />
+        </div>
+      </Labelled>
+      <Notes of={said as Said} what={`the joint of ${j.name}`} onEdit={set} />
+    </fieldset>
+  )
+}
+
+const assemblyName = (s: Saber, b: string) =>
+  [...s.hilt.sections, ...s.parts, ...s.blades].find((x) => b.endsWith(`:${x.id}`))?.name ?? b
