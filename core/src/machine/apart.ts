@@ -98,10 +98,25 @@ export function apartIn(s: Saber, a: Assembly, st: State): Apart {
     ),
     emitter: Math.max(ends.emitter, ...left.map((q) => q.x1)),
   }
-  // The last one off lies nearest.
-  for (const { span, rear, group } of line.toReversed()) {
+  // Parts lie nearest, the last one off before the others; sections beyond them, as they stand in the hilt.
+  const isSection = (l: (typeof line)[number]) => l.b.startsWith('section:')
+  const outward = line.filter(isSection).toSorted((p, q) => (p.rear ? q.span.x0 - p.span.x0 : p.span.x0 - q.span.x0))
+  const placed = [...line.filter((l) => !isSection(l)).toReversed(), ...outward]
+  /** Of what comes along only what no section nearer to the middle takes. */
+  const own = (l: (typeof line)[number]) =>
+    isSection(l)
+      ? l.group.filter(
+          (g) =>
+            !outward.some(
+              (o) => o !== l && o.group.length < l.group.length && o.rear === l.rear && o.group.includes(g),
+            ),
+        )
+      : l.group
+  for (const l of placed) {
+    const { rear } = l
+    const group = own(l)
     const all = group.flatMap((g) => spanOfBody(g as Body) ?? [])
-    const [x0, x1] = [Math.min(span.x0, ...all.map((q) => q.x0)), Math.max(span.x1, ...all.map((q) => q.x1))]
+    const [x0, x1] = [Math.min(...all.map((q) => q.x0)), Math.max(...all.map((q) => q.x1))]
     const dx = rear ? at.pommel - GAP - x1 : at.emitter + GAP - x0
     for (const g of group) moved[g] ??= { dx, dy: 0 }
     if (rear) at.pommel = x0 + dx

@@ -6,6 +6,7 @@ import { type Kind, partsOfRef, type Saber, type Section } from '@nubrin/core/re
 import { type PointerEvent, useMemo, useRef, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { useBench, useEditHilt, useSaber } from '../store/commission'
+import { ActMark } from './ActMark'
 import { Balloons } from './Balloons'
 import { DrawingNotes } from './DrawingNotes'
 import { hiltLength } from './hiltLength'
@@ -106,7 +107,8 @@ export function BenchDrawing({
     <section ref={ref} aria-label="Drawing" className="paper-grid border-rule relative border-b">
       <div ref={page} onPointerDown={down} onPointerMove={move} onPointerUp={up} style={{ height: HEIGHT }}>
         <SceneView scene={scene} title={`Section drawing of ${saber.name}`} onPick={pick} lit={lit} className="block">
-          <Balloons scene={scene} findings={findings} />
+          {apart ? null : <Balloons scene={scene} findings={findings} />}
+          {apart?.act ? <ActMark scene={scene} act={apart.act} /> : null}
           {cut !== undefined && !bare ? <CutMark scene={scene} at={cut} /> : null}
           {centre?.ok ? <BalanceMark scene={scene} at={centre.value} /> : null}
           {station === 'hilt' && handled ? (

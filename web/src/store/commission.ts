@@ -17,6 +17,7 @@ import { diffOps } from '@nubrin/core/record/ops'
 import { produce } from 'immer'
 import { create } from 'zustand'
 import { type ApiError, call, freshId, keepRead, keepUnsaved, keptUnsaved, readKept } from '../data'
+import type { ActOnDrawing } from '../drawing/ActMark'
 import { tell } from '../kit/toast'
 import { pathText } from '../pathText'
 import { fetchChecks, judged } from './judging'
@@ -44,7 +45,7 @@ export interface BenchState {
   /** A saber shown on the drawing in place of the recorded one while something is only being considered. */
   preview: { saber: Saber; label: string } | undefined
   /** The saber as it lies apart on the bench while somebody plays with its machine. */
-  apart: Apart | undefined
+  apart: (Apart & { act: ActOnDrawing | undefined }) | undefined
   /** Whether the cut across the hilt is shown, with its mark on the drawing. */
   cutting: boolean
   findings: Finding[]
@@ -103,7 +104,7 @@ const EMPTY = {
   savedBy: '',
   lit: undefined,
   preview: undefined,
-  apart: undefined as Apart | undefined,
+  apart: undefined as BenchState['apart'],
   findings: [] as Finding[],
   judged: 'notYet' as const,
   undos: 0,

@@ -1,4 +1,5 @@
 import {
+  type Assembly,
   apartIn,
   blockedText,
   type Errand,
@@ -12,6 +13,7 @@ import {
 import type { Act, Saber } from '@nubrin/core/record'
 import { say, whether } from '@nubrin/core/words'
 import { type KeyboardEvent, useEffect, useMemo, useState } from 'react'
+import type { ActOnDrawing } from '../../drawing/ActMark'
 import { Mark } from '../../kit'
 import { later } from '../../later'
 import { useBench, useLight, useSaber } from '../../store/commission'
@@ -21,6 +23,16 @@ const Joints = later(() => import('./Joints').then((m) => m.Joints))
 
 const goalWords = (g: Goal, all: readonly Goal[]) =>
   say('goal', { goal: g.kind, name: g.name, several: whether(all.filter((x) => x.kind === g.kind).length > 1) })
+
+const NONE: readonly Act[] = []
+/** Which way a hand goes in an act, seen on the drawing. */
+function wayOf(s: Saber, a: Assembly, act: Act): ActOnDrawing['way'] {
+  const d = wordsOf(s, a, act)?.direction
+  if (d === 'clockwise' || d === 'anticlockwise') return d
+  const to = act.towards ?? 'emitter'
+  if (act.do === 'takeOff') return to === 'aside' ? 'up' : to
+  return act.do === 'putOn' ? ({ aside: 'down', pommel: 'emitter', emitter: 'pommel' } as const)[to] : undefined
+}
 
 /** How much a hand has to do: out, and back again. */
 const count = (e: Errand) => (e.ok ? [e.turn, e.acts.length - e.turn].filter((n) => n > 0).join(' + ') || '–' : 'no')
@@ -36,14 +48,16 @@ export function Machine() {
   const [done, setDone] = useState(0)
   const at = Math.min(chosen, goals.length - 1)
   const e = errands[at]
-  const acts = e?.ok ? e.acts : []
+  const acts = e?.ok ? e.acts : NONE
   const n = Math.min(done, acts.length)
   const { state } = useMemo(() => runAll(assembly, rest, acts.slice(0, n)), [assembly, rest, acts, n])
   const apart = useMemo(() => apartIn(saber, assembly, state), [saber, assembly, state])
   useEffect(() => {
-    layApart(n ? apart : undefined)
+    const act = acts[n - 1]
+    const ref = act && (wordsOf(saber, assembly, act)?.place ?? act.at)
+    layApart(n ? { ...apart, act: act && ref ? { ref, n, way: wayOf(saber, assembly, act) } : undefined } : undefined)
     return () => layApart(undefined)
-  }, [apart, n, layApart])
+  }, [apart, n, acts, saber, assembly, layApart])
   const pick = (i: number) => {
     setChosen(i)
     setDone(0)
@@ -144,21 +158,7 @@ function Play({
           {goal.hands === 'maker' ? 'for the maker only' : e.risk ? 'least risk, then fewest acts' : 'fewest acts'}
         </span>
       </div>
-      <ol className="mt-1">
-        {e.acts.map((act, i) => (
-          <ActRow
-            key={i}
-            {...{ saber, act }}
-            words={wordsOf(saber, assembly, act)}
-            n={i + 1}
-            back={i === e.turn}
-            now={i === n - 1}
-            past={i < n - 1}
-            onGo={() => step(i + 1)}
-          />
-        ))}
-      </ol>
-      <div className="mt-3 flex items-center gap-3">
+      <div className="my-1.5 flex items-center gap-3">
         <button type="button" className="btn" aria-label="one act back" disabled={n === 0} onClick={() => step(n - 1)}>
           ←
         </button>
@@ -185,6 +185,20 @@ function Play({
         />
         <span className="text-quiet shrink-0">{e.turn < e.acts.length ? 'and closed again' : 'done'}</span>
       </div>
+      <ol className="mt-1">
+        {e.acts.map((act, i) => (
+          <ActRow
+            key={i}
+            {...{ saber, act }}
+            words={wordsOf(saber, assembly, act)}
+            n={i + 1}
+            back={i === e.turn}
+            now={i === n - 1}
+            past={i < n - 1}
+            onGo={() => step(i + 1)}
+          />
+        ))}
+      </ol>
     </section>
   )
 }
