@@ -6,7 +6,7 @@ import type { Body, Joint } from './joint'
 import { sectionJoints } from './seams'
 
 /** Something that is slid, pushed in or turned to cut the power. */
-export interface Cutter {
+interface Cutter {
   part: Id<'part'>
   name: string
   by: 'killSwitch' | 'killKeyPull' | 'killKeyTurn'

@@ -4,10 +4,10 @@ import type { How, Id, Ref, Towards } from '../record'
 export type Body = Ref<'section' | 'part' | 'blade'>
 
 /** Who may open a joint. What nobody may open is on no plan. */
-export type Who = 'client' | 'maker' | 'nobody'
+type Who = 'client' | 'maker' | 'nobody'
 
 /** A screw that holds a joint, and how far it has to go before the joint lets go. */
-export interface Hold {
+interface Hold {
   screw: Id<'fastener'>
   by: 'loosen' | 'remove'
 }

@@ -1,6 +1,9 @@
+import { after, doingOf, gestureText } from '../controls'
 import type { Beat, Commission, ORDERS, Saber } from '../record'
-import { guessSeconds } from './rehearse'
+import { say } from '../words'
+import { guessSeconds, startMode } from './rehearse'
 import { type Chapter, type Topic, topicsOf } from './topics'
+import { DARK, reach, walked } from './walk'
 
 export type Order = (typeof ORDERS)[number]
 
@@ -23,7 +26,7 @@ export function compose(c: Commission, s: Saber, order: Order = s.order): Beat[]
   const topics = topicsOf(c, s).filter((t) => t.key !== 'off' && (!t.key.startsWith('task:') || t.perform))
   const rank = (t: Topic) => CHAPTERS[order].indexOf(t.chapter)
   const sorted = [...topics].sort((a, b) => rank(a) - rank(b) || inner(s, a) - inner(s, b))
-  const placed = settleEnds(s, sorted)
+  const placed = walkControls(s, settleEnds(s, sorted))
   const left = s.beats.filter((b) => b.by === 'edited')
   const told = new Set<string>()
   const beats = placed.flatMap((t) => {
@@ -33,7 +36,24 @@ export function compose(c: Commission, s: Saber, order: Order = s.order): Beat[]
     for (const key of edited?.covers ?? []) told.add(key)
     return [edited ?? beatFor(s, t)]
   })
-  return [...beats, ...left, ...s.beats.filter((b) => b.by === 'own')]
+  return [...darkAgain(s, beats), ...left, ...s.beats.filter((b) => b.by === 'own')]
+}
+
+/** Where the last control that is shown leaves it alight, it is made dark again by what was shown already. */
+function darkAgain(s: Saber, beats: readonly Beat[]): Beat[] {
+  const rows = beats.flatMap((b) => s.controls.filter((r) => b.perform === `row:${r.id}`))
+  const last = rows.at(-1)
+  const way = last && !DARK.includes(after(last)) ? reach(rows, after(last)).get('off') : undefined
+  if (!last || !way?.length) return [...beats]
+  const at = beats.findLastIndex((b) => b.perform === `row:${last.id}`) + 1
+  const again = way.map((r, i): Beat => {
+    const words = say('topic.again', { gesture: gestureText(s, r), what: doingOf(r) })
+    return {
+      ...{ id: beatId(s, `again-${i}-${r.id}`), say: words, perform: `row:${r.id}`, seconds: guessSeconds(words) },
+      ...{ covers: [], by: 'composed' },
+    }
+  })
+  return [...beats.slice(0, at), ...again, ...beats.slice(at)]
 }
 
 const beatId = (s: Saber, key: string) =>
@@ -94,6 +114,13 @@ function settleEnds(s: Saber, list: Topic[]): Topic[] {
   const afterBlade = out.findIndex((t) => t.key === 'task:bladeOut')
   move('task:powerOff', (t) => (afterBlade >= 0 ? t.key === 'task:bladeOut' : live(t)))
   return s.controls.length || s.presets.length ? out : list
+}
+
+/** The controls in an order in which each is possible where the one before has led, in the places where controls are told. */
+function walkControls(s: Saber, list: Topic[]): Topic[] {
+  const rows = list.flatMap((t) => s.controls.filter((r) => t.key === `control:${r.id}`))
+  const walk = walked(rows, startMode(s)).map((r) => list.find((t) => t.key === `control:${r.id}`)!)
+  return list.map((t) => (t.key.startsWith('control:') ? (walk.shift() ?? t) : t))
 }
 
 /** Of the topics of a saber, those that no beat covers and no named person has set aside. */

@@ -1,91 +1,192 @@
 import { after, type Mode } from '../controls'
 import { known } from '../facts'
-import { type Beat, byId, type Saber } from '../record'
+import { type Body, machineOf, refusalText, run, type State } from '../machine'
+import {
+  type Beat,
+  byId,
+  type ControlRow,
+  nameOf,
+  type Procedure,
+  partsOfRef,
+  type Ref,
+  refTo,
+  type Saber,
+  type Task,
+} from '../record'
+import { reach } from './walk'
 
 export type Trouble =
   | { code: 'gone'; beat: Beat }
   | { code: 'wrongState'; beat: Beat; needs: Mode; is: Mode }
   | { code: 'noPower'; beat: Beat }
+  | { code: 'dead'; beat: Beat; out: string }
+  | { code: 'open'; beat: Beat; off: string }
+  | { code: 'looseBlade'; beat: Beat; screw: string }
+  | { code: 'otherPreset'; beat: Beat; preset: string }
+  | { code: 'refused'; beat: Beat; step: string; why: string }
   | { code: 'notConfigured'; beat: Beat }
   | { code: 'holdDiffers'; beat: Beat; said: number; is: number }
   | { code: 'bladeMissing'; beat: Beat }
   | { code: 'litWhile'; beat: Beat; task: string }
   | { code: 'endsLit'; beat: Beat }
+  | { code: 'endsOpen'; beat: Beat; off: string }
+  | { code: 'endsLoose'; beat: Beat; screw: string }
 
-/** What the simulated board knows while the script is run. */
-interface BoardState {
-  powered: boolean
+/** The saber in hand while the script is run. */
+interface Now {
+  machine: State
   mode: Mode
-  bladeIn: boolean
+  /** Which preset is before one, by its place in the list. */
+  preset: number
+  /** Opened by steps that are only words: nobody knows how far. */
+  openedInWords: boolean
+  /** A blade that the record does not have was put in, in words. */
+  bladeInWords: boolean
 }
+
+/** The mode in which a film begins: asleep where something wakes it, off once its power is told. */
+export const startMode = (s: Saber): Mode =>
+  s.controls.some((r) => r.state === 'asleep') && !s.access.some((p) => p.task === 'powerOn') ? 'asleep' : 'off'
 
 export interface Rehearsal {
   troubles: Trouble[]
-  /** The board's state after each beat. */
+  /** The saber after each beat. */
   states: { beat: string; powered: boolean; mode: Mode }[]
   seconds: number
 }
 
+/** Modes in which nothing is pulled, opened or plugged. */
+const ALIGHT: readonly Mode[] = ['lit', 'combat', 'muted']
+/** Tasks that are done in the dark. */
+const DARK: readonly Task[] = ['bladeOut', 'open', 'cellOut', 'cellIn', 'card', 'charge']
+
 /**
- * Runs the script against the record on a simulated board: each performed control must exist, be configured, and be
- * possible in the state the earlier beats left; each spoken hold time must be the one set; the blade is not pulled, nor
- * the hilt opened, while it is lit; and the film does not end with it lit. Moves that beats do not perform are bridged
- * only by a single gesture the viewer has already been shown.
+ * Runs the script on the machine: each performed control must exist, be configured, and be possible in the state the earlier
+ * beats left, with current, closed, and in a preset that has it; each step of a task is carried out as the act that it is;
+ * each spoken hold time must be the one set; nothing is pulled or opened while it is alight; and the film ends dark, closed
+ * and tight. Moves that beats do not perform are bridged only by gestures the viewer has already been shown. Steps that are only
+ * words do what their task says.
  */
 export function rehearse(s: Saber): Rehearsal {
+  const { assembly, rest } = machineOf(s)
   const cutOff = s.access.some((p) => p.task === 'powerOn')
-  const b: BoardState = {
-    powered: !cutOff,
-    mode: s.controls.some((r) => r.state === 'asleep') && !cutOff ? 'asleep' : 'off',
-    bladeIn: false,
+  const now: Now = {
+    // What is loose on the bench is tightened before it ships; the film begins with it tight.
+    machine: { ...rest, screws: {}, cut: cutOff },
+    mode: startMode(s),
+    preset: 0,
+    openedInWords: false,
+    bladeInWords: false,
   }
   const troubles: Trouble[] = []
   const states: Rehearsal['states'] = []
   const shown = new Set<string>()
   const tellsBladeIn = s.beats.some((x) => taskOf(s, x)?.task === 'bladeIn')
+  const bladeIsIn = () =>
+    now.bladeInWords ||
+    s.blades.some((b) => b.kind !== 'plug' && b.kind !== 'inHilt' && !now.machine.off.includes(refTo('blade', b.id)))
+  const named = (ref: Ref) => nameOf(s, ref) ?? ref
+  const bridge = (to: Mode) =>
+    reach(
+      s.controls.filter((r) => shown.has(r.id)),
+      now.mode,
+    ).has(to)
+
+  const performRow = (beat: Beat, row: ControlRow) => {
+    if (row.status === 'unsure') troubles.push({ code: 'notConfigured', beat })
+    const out = now.machine.off.find((b) => assembly.joints[b]?.cell || assembly.joints[b]?.contact)
+    if (now.machine.cut) troubles.push({ code: 'noPower', beat })
+    else if (out) troubles.push({ code: 'dead', beat, out: named(out) })
+    if (row.state !== now.mode && !bridge(row.state))
+      troubles.push({ code: 'wrongState', beat, needs: row.state, is: now.mode })
+    const here = s.presets[now.preset]
+    if (row.presets?.length && here && !row.presets.includes(here.id))
+      troubles.push({ code: 'otherPreset', beat, preset: here.name })
+    if (row.does === 'ignite') {
+      if (tellsBladeIn && !bladeIsIn()) troubles.push({ code: 'bladeMissing', beat })
+      const off = now.machine.off.find((b) => b.startsWith('section:'))
+      if (off || now.openedInWords) troubles.push({ code: 'open', beat, off: off ? named(off) : '' })
+      const loose = Object.values(assembly.joints)
+        .filter((j) => j.place && !now.machine.off.includes(j.body))
+        .flatMap((j) => j.held)
+        .find((h) => now.machine.screws[h.screw])
+      if (loose) troubles.push({ code: 'looseBlade', beat, screw: named(refTo('fastener', loose.screw)) })
+    }
+    const all = s.presets.length
+    if (all && row.does === 'nextPreset') now.preset = (now.preset + 1) % all
+    if (all && row.does === 'previousPreset') now.preset = (now.preset + all - 1) % all
+    now.mode = after(row)
+    shown.add(row.id)
+  }
+
+  const performTask = (beat: Beat, { task, steps }: Procedure) => {
+    if (DARK.includes(task) && ALIGHT.includes(now.mode)) {
+      if (!bridge('off')) troubles.push({ code: 'litWhile', beat, task })
+      now.mode = 'off'
+    }
+    if (steps.every((x) => x.act)) {
+      for (const step of steps) {
+        const o = run(assembly, now.machine, step.act!)
+        if (o.ok) now.machine = o.state
+        else troubles.push({ code: 'refused', beat, step: step.text, why: refusalText(s, o.why) })
+      }
+    } else {
+      if (task === 'open' || task === 'close') now.openedInWords = task === 'open'
+      if (task === 'bladeIn' || task === 'bladeOut') now.bladeInWords = task === 'bladeIn'
+      now.machine = asTold(s, now.machine, task)
+    }
+    if (now.machine.cut) now.mode = 'off'
+  }
+
   for (const beat of s.beats) {
     checkHold(s, beat, troubles)
-    const [kind, id] = (beat.perform ?? ':').split(':') as [string, string]
-    if (kind === 'row') {
-      const row = byId(s.controls, id)
-      if (!row) troubles.push({ code: 'gone', beat })
-      else {
-        if (row.status === 'unsure') troubles.push({ code: 'notConfigured', beat })
-        if (!b.powered) troubles.push({ code: 'noPower', beat })
-        if (row.state !== b.mode) {
-          const bridge = s.controls.find((r) => shown.has(r.id) && r.state === b.mode && after(r) === row.state)
-          if (!bridge) troubles.push({ code: 'wrongState', beat, needs: row.state, is: b.mode })
-        }
-        if (row.does === 'ignite' && tellsBladeIn && !b.bladeIn) troubles.push({ code: 'bladeMissing', beat })
-        b.mode = after(row)
-        shown.add(row.id)
-      }
-    } else if (kind === 'task') {
-      const proc = taskOf(s, beat)
-      if (!proc) troubles.push({ code: 'gone', beat })
-      else {
-        if (
-          ['bladeOut', 'open', 'cellOut', 'cellIn', 'card', 'charge'].includes(proc.task) &&
-          (b.mode === 'lit' || b.mode === 'combat')
-        ) {
-          const bridge = s.controls.find((r) => shown.has(r.id) && r.state === b.mode && after(r) === 'off')
-          if (!bridge) troubles.push({ code: 'litWhile', beat, task: proc.task })
-          b.mode = 'off'
-        }
-        if (proc.task === 'powerOn') b.powered = true
-        if (proc.task === 'powerOff') {
-          b.powered = false
-          b.mode = 'off'
-        }
-        if (proc.task === 'bladeIn') b.bladeIn = true
-        if (proc.task === 'bladeOut') b.bladeIn = false
-      }
+    const to = beat.perform && partsOfRef(beat.perform)
+    if (to) {
+      const row = to.kind === 'row' ? byId(s.controls, to.id) : undefined
+      const task = taskOf(s, beat)
+      if (row) performRow(beat, row)
+      else if (task) performTask(beat, task)
+      else troubles.push({ code: 'gone', beat })
     }
-    states.push({ beat: beat.id, powered: b.powered, mode: b.mode })
+    states.push({ beat: beat.id, powered: !now.machine.cut, mode: now.mode })
   }
   const last = s.beats.at(-1)
-  if (last && b.powered && (b.mode === 'lit' || b.mode === 'combat')) troubles.push({ code: 'endsLit', beat: last })
+  if (last) {
+    if (!now.machine.cut && ALIGHT.includes(now.mode)) troubles.push({ code: 'endsLit', beat: last })
+    const off = now.machine.off.find((b) => !assembly.spare.includes(b) && !assembly.joints[b]?.place)
+    if (off || now.openedInWords) troubles.push({ code: 'endsOpen', beat: last, off: off ? named(off) : '' })
+    const loose = Object.keys(now.machine.screws)[0]
+    if (loose) troubles.push({ code: 'endsLoose', beat: last, screw: named(refTo('fastener', loose)) })
+  }
   return { troubles, states, seconds: s.beats.reduce((a, x) => a + x.seconds, 0) }
+}
+
+/** The saber after a task whose steps are only words: it is taken to have done what it is called. */
+function asTold(s: Saber, st: State, task: Task): State {
+  const cells = s.parts.flatMap((p): Body[] => (p.kind === 'cell' && p.removable ? [refTo('part', p.id)] : []))
+  const blades = s.blades.filter((b) => b.kind !== 'inHilt')
+  const inPlace = (plug: boolean): Body[] =>
+    blades.filter((b) => (b.kind === 'plug') === plug).map((b): Body => refTo('blade', b.id))
+  const swap = (out: readonly Body[], into: readonly Body[]): State => ({
+    ...st,
+    off: [...new Set([...st.off, ...out])].filter((b) => !into.includes(b)),
+  })
+  switch (task) {
+    case 'powerOn':
+      return { ...st, cut: false }
+    case 'powerOff':
+      return { ...st, cut: true }
+    case 'bladeIn':
+      return swap(inPlace(true), inPlace(false))
+    case 'bladeOut':
+      return swap(inPlace(false), inPlace(true))
+    case 'cellOut':
+      return swap(cells, [])
+    case 'cellIn':
+      return swap([], cells)
+    default:
+      return st
+  }
 }
 
 const taskOf = (s: Saber, beat: Beat) =>

@@ -19,6 +19,20 @@ export function troubleText(t: Trouble): string {
       return `It needs the saber ${STATE[t.needs]}; here it is ${STATE[t.is]}.`
     case 'noPower':
       return 'The power has not been switched on yet.'
+    case 'dead':
+      return `It is dead here: ${t.out} is out.`
+    case 'open':
+      return t.off ? `${t.off} is off: nobody lights an open saber.` : 'The hilt is open: nobody lights an open saber.'
+    case 'looseBlade':
+      return `${t.screw} was never tightened again: the blade would fly out.`
+    case 'otherPreset':
+      return `${t.preset} is before it here, and has no such control.`
+    case 'refused':
+      return `“${t.step}” cannot be done here: ${t.why}.`
+    case 'endsOpen':
+      return t.off ? `The script ends with the ${t.off} off.` : 'The script ends with the hilt open.'
+    case 'endsLoose':
+      return `The script ends with ${t.screw} loose.`
     case 'notConfigured':
       return 'The control it shows is marked "not sure": it may not be set up.'
     case 'holdDiffers':

@@ -106,6 +106,7 @@ export interface Sayings {
   'topic.never': { screw: Words; dummy: 'yes' | 'no'; purpose: Words }
   'topic.task': { task: Words; steps: Words; told: 'yes' | 'no' }
   'topic.control': { state: Words; gesture: Words; what: Words; only: Words; limited: 'yes' | 'no' }
+  'topic.again': { gesture: Words; what: Words }
   'topic.off.what': Record<never, never>
   'topic.off': Record<never, never>
   'topic.preset.what': { preset: Words }

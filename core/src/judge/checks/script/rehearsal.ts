@@ -2,7 +2,9 @@ import { rehearse, type Trouble, troubleText } from '../../../script'
 import { check } from '../../check'
 
 type At = { beat: number; trouble: Trouble }
-const STOPS: readonly Trouble['code'][] = ['holdDiffers', 'endsLit', 'gone']
+const STOPS: readonly Trouble['code'][] = [
+  ...(['holdDiffers', 'endsLit', 'gone', 'dead', 'open', 'looseBlade', 'refused', 'endsOpen', 'endsLoose'] as const),
+]
 const worded = (title: string, remedy: string) => (p: At) => ({
   title: `Beat ${p.beat}: ${title}`,
   detail: troubleText(p.trouble),
@@ -10,16 +12,19 @@ const worded = (title: string, remedy: string) => (p: At) => ({
 })
 const MOVE = 'Move the beat, or add the one that leads to it.'
 
-export const rehearsal = check<{ hold: At; endsLit: At; impossible: At }>({
+/** How a film may not end. */
+const ENDS: readonly Trouble['code'][] = ['endsLit', 'endsOpen', 'endsLoose']
+
+export const rehearsal = check<{ hold: At; ends: At; impossible: At }>({
   id: 'rehearsal',
   station: 'walkthrough',
   scope: 'saber',
   rule: 'Every line of the script can be carried out on this saber, in this order.',
-  source: 'simulated board',
-  reads: ['controls', 'access', 'beats'],
+  source: 'the saber as a machine',
+  reads: ['controls', 'access', 'beats', 'hilt', 'parts', 'blades', 'joints', 'cutPower', 'presets', 'inputs', 'zones'],
   run: ({ saber }) =>
     rehearse(saber).troubles.map((t) => ({
-      code: t.code === 'holdDiffers' ? 'hold' : t.code === 'endsLit' ? 'endsLit' : 'impossible',
+      code: t.code === 'holdDiffers' ? 'hold' : ENDS.includes(t.code) ? 'ends' : 'impossible',
       subject: `${t.code}-${t.beat.id}`,
       level: STOPS.includes(t.code) ? 'stop' : 'caution',
       params: { beat: saber.beats.indexOf(t.beat) + 1, trouble: t },
@@ -28,7 +33,7 @@ export const rehearsal = check<{ hold: At; endsLit: At; impossible: At }>({
     })),
   words: {
     hold: worded('the hold is told wrong', 'Correct the words, or the board.'),
-    endsLit: worded('it ends lit', MOVE),
+    ends: worded('it may not end like this', MOVE),
     impossible: worded('cannot be done here', MOVE),
   },
 })

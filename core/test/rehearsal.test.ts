@@ -1,0 +1,198 @@
+import { describe, expect, test } from '@jest/globals'
+import { proposeSteps, tasksOf } from '@nubrin/core/access'
+import { after } from '@nubrin/core/controls'
+import { type Commission, type ControlRow, ORDERS, type Saber, type STATES } from '@nubrin/core/record'
+import { compose, rehearse, troubleText } from '@nubrin/core/script'
+import { demoCommissions } from '@nubrin/demo'
+import fc from 'fast-check'
+import { FIRST } from './cases/first'
+import { SECOND } from './cases/second'
+import { THIRD } from './cases/third'
+import { demo, TODAY } from './samples'
+
+/** The order with every task drafted as acts, and its script composed anew. */
+function told(c: Commission, order: (typeof ORDERS)[number]): Commission {
+  const out = structuredClone(c)
+  for (const s of out.sabers) {
+    s.access = tasksOf(s).flatMap((task, i) => {
+      let n = 0
+      const { steps } = proposeSteps(s, task, () => `${task.toLowerCase()}-${n++}`)
+      return steps.length ? [{ id: `t${i}x`, task, steps }] : []
+    })
+    s.order = order
+    s.beats = []
+    s.beats = compose(out, s, order)
+  }
+  return out
+}
+
+/** Whether every mode that a control is for can be come to, and left for dark again, by a plain walk of its own. */
+function wholeMap(s: Saber): boolean {
+  const to = (from: string) => {
+    const seen = new Set([from])
+    for (let grew = true; grew; ) {
+      grew = false
+      for (const r of s.controls)
+        if (seen.has(r.state) && !seen.has(after(r))) {
+          seen.add(after(r))
+          grew = true
+        }
+    }
+    return seen
+  }
+  const start = to(s.controls.some((r) => r.state === 'asleep') ? 'asleep' : 'off')
+  return s.controls.every((r) => (start.has(r.state) || to('off').has(r.state)) && to(after(r)).has('off'))
+}
+
+describe('a script composed from acts', () => {
+  const orders = [...demoCommissions(TODAY), ...[...FIRST, ...SECOND, ...THIRD].map((j) => j.make())]
+  test.each(orders.map((c): [string, Commission] => [c.title, c]))(
+    '%s rehearses clean, whatever the order of telling',
+    (_t, c) => {
+      for (const order of ORDERS)
+        for (const s of told(c, order).sabers) {
+          // What the map itself leaves without a way is no fault of the composing: it is a finding of its own.
+          const open = !wholeMap(s)
+          const troubles = rehearse(s).troubles.filter(
+            (t) => t.code !== 'notConfigured' && !(open && ['wrongState', 'litWhile', 'endsLit'].includes(t.code)),
+          )
+          expect(
+            `${order}: ${troubles.map((t) => `${t.code} ${troubleText(t)} [${t.beat.say.slice(0, 40)}]`).join(' | ')}`,
+          ).toBe(`${order}: `)
+        }
+    },
+  )
+})
+
+describe('run on the machine', () => {
+  const film = (change: (s: Saber) => void) => {
+    const s = told(demo('reed-warden'), 'pommelUp').sabers[0]!
+    change(s)
+    return rehearse(s).troubles.map((t) => `${t.code}: ${troubleText(t)}`)
+  }
+  const taskId = (s: Saber, task: string) => s.access.find((p) => p.task === task)!.id
+  const without = (s: Saber, task: string) =>
+    void (s.beats = s.beats.filter((b) => b.perform !== `task:${taskId(s, task)}`))
+  const row = (s: Saber, does: string) => s.controls.find((r) => r.does === does)!.id
+  const beatOf = (s: Saber, perform: string) => s.beats.find((b) => b.perform === perform)!
+  const move = (s: Saber, what: string, after: string) => {
+    const b = beatOf(s, what)
+    s.beats = s.beats.filter((x) => x !== b)
+    s.beats.splice(s.beats.indexOf(beatOf(s, after)) + 1, 0, b)
+  }
+  test('it is clean as composed', () => expect(film(() => undefined)).toEqual([]))
+  test('the cell out, and lit', () => {
+    const found = film((s) => {
+      without(s, 'cellIn')
+      move(s, `row:${row(s, 'ignite')}`, `task:${taskId(s, 'cellOut')}`)
+    })
+    expect(found).toContain('dead: It is dead here: Cell 18650, protected, 15 A is out.')
+    expect(found).toContain('open: pommel is off: nobody lights an open saber.')
+  })
+  test('never closed again: it ends open, and says with what', () => {
+    const found = film((s) => without(s, 'close'))
+    expect(found).toContain('endsOpen: The script ends with the pommel off.')
+  })
+  test('a blade screw never tightened again', () => {
+    const found = film((s) => {
+      const steps = s.access.find((p) => p.task === 'bladeIn')!.steps
+      steps.splice(
+        steps.findIndex((x) => x.act?.do === 'tighten'),
+        1,
+      )
+    })
+    expect(found[0]).toBe(
+      'refused: “Pull at the blade: it must not move” cannot be done here: upper blade screw is not tight.',
+    )
+    expect(found).toContain('looseBlade: upper blade screw was never tightened again: the blade would fly out.')
+  })
+  test('a control of another preset', () => {
+    const found = film((s) => {
+      const lock = s.controls.find((r) => r.does === 'lock')!
+      lock.presets = [s.presets[2]!.id]
+    })
+    expect(found).toEqual(['otherPreset: Reed at dawn is before it here, and has no such control.'])
+  })
+  test('a step before what it needs is refused by name', () => {
+    const found = film((s) => move(s, `task:${taskId(s, 'open')}`, `task:${taskId(s, 'cellOut')}`))
+    expect(found[0]).toBe(
+      'refused: “Let the cell slide out at the pommel end” cannot be done here: pommel is before it.',
+    )
+  })
+  test('taken out while it is alight', () => {
+    const found = film((s) => {
+      const off = `row:${row(s, 'retract')}`
+      s.beats = s.beats.filter((b) => b.perform !== off)
+    })
+    expect(found.map((t) => t.split(':')[0])).toContain('litWhile')
+  })
+  test('steps that are only words do what their task is called', () => {
+    const words = (s: Saber) => {
+      for (const p of s.access) for (const x of p.steps) delete x.act
+    }
+    expect(film(words)).toEqual([])
+    expect(
+      film((s) => {
+        words(s)
+        without(s, 'close')
+      }),
+    ).toContain('endsOpen: The script ends with the hilt open.')
+    const found = film((s) => {
+      words(s)
+      without(s, 'cellIn')
+      move(s, `row:${row(s, 'ignite')}`, `task:${taskId(s, 'cellOut')}`)
+    })
+    expect(found).toContain('dead: It is dead here: Cell 18650, protected, 15 A is out.')
+    expect(found).toContain('open: The hilt is open: nobody lights an open saber.')
+  })
+})
+
+describe('the order of the controls', () => {
+  /** Maps at random in which every mode is come to and left again: a ring through some modes, and more between them. */
+  const maps = fc
+    .record({
+      ring: fc.shuffledSubarray(['lit', 'menu', 'muted', 'combat'] as const, { minLength: 1 }),
+      more: fc.array(fc.tuple(fc.nat(), fc.nat()), { maxLength: 8 }),
+      order: fc.array(fc.nat(), { minLength: 14, maxLength: 14 }),
+    })
+    .map(({ ring, more, order }) => {
+      const modes: (typeof STATES)[number][] = ['off', ...ring]
+      const edges = [
+        ...modes.map((m, i) => [m, modes[(i + 1) % modes.length]!] as const),
+        ...more.map(([a, b]) => [modes[a % modes.length]!, modes[b % modes.length]!] as const),
+      ]
+      const rows = edges.map(
+        ([state, to], i): ControlRow => ({
+          id: `r${i}`,
+          state,
+          to,
+          pose: 'any',
+          input: 'i',
+          gesture: 'tap',
+          does: 'other',
+          status: 'configured',
+        }),
+      )
+      return rows
+        .map((r, i) => ({ r, luck: order[i % order.length]! }))
+        .sort((a, b) => a.luck - b.luck)
+        .map(({ r }) => r)
+    })
+  test('shows each once, never jumps, and comes to dark at the end, whatever the map', () => {
+    fc.assert(
+      fc.property(maps, (rows) => {
+        const s = structuredClone(demo('reed-warden').sabers[0]!)
+        Object.assign(s, { controls: rows, beats: [], presets: [], access: [] })
+        s.inputs[0]!.id = 'i'
+        const c = { ...structuredClone(demo('reed-warden')), sabers: [s] }
+        s.beats = compose(c, s)
+        const shown = s.beats.flatMap((b) =>
+          b.perform?.startsWith('row:') && b.covers.length ? [b.perform.slice(4)] : [],
+        )
+        expect(shown.toSorted()).toEqual(rows.map((r) => r.id).toSorted())
+        expect(rehearse(s).troubles).toEqual([])
+      }),
+      { numRuns: 200 },
+    )
+  })
+})
