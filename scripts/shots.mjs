@@ -45,7 +45,10 @@ for (const [name, path] of Object.entries(views)) {
     await page.waitForTimeout(1500)
     await page.evaluate(() => document.activeElement?.blur())
   }
-  if (name === 'access') await page.getByRole('button', { name: 'Put the blade in' }).first().click()
+  if (name === 'access') {
+    await page.getByRole('button', { name: /^Swap the cell/ }).click()
+    for (let n = 0; n < 2; n++) await page.getByRole('button', { name: 'next act' }).click()
+  }
   if (name === 'film') for (let i = 0; i < 4; i++) await page.keyboard.press('PageDown')
   await page.waitForTimeout(300)
   await page.screenshot({ path: join(folder, `${name}.png`) })

@@ -196,6 +196,13 @@ describe('words of an act', () => {
       {},
       'Take out shroud screw | anticlockwise | hex key 1.5 mm',
     ],
+    [
+      'a cell into its charger',
+      () => undefined,
+      'plugIn part:rw-p13',
+      {},
+      'Charge it in the Charger for one round cell, 1 A | none | ',
+    ],
     ['the charger off', () => undefined, 'unplug part:rw-p13', {}, 'Unplug the charger | pull | '],
     [
       'a cell of which nobody knows the way round',

@@ -39,9 +39,11 @@ export function drawSection(saber: Saber, view: SectionView): Scene {
     zoom > 1
       ? // The wanted x stands in the middle, but nothing empty is shown beyond the ends.
         Math.min(side, Math.max(view.width / 2 - (view.centre ?? length / 2) * scale, view.width - side * 3 - used))
-      : view.to === undefined && !view.bare
-        ? side + Math.max(0, ((view.width - 2 * side) * (1 - bladeShare) - used) * 0.35)
-        : side
+      : view.apart
+        ? Math.max(side, (view.width - used) / 2)
+        : view.to === undefined && !view.bare
+          ? side + Math.max(0, ((view.width - 2 * side) * (1 - bladeShare) - used) * 0.35)
+          : side
   const axisY = zoom > 1 ? Math.max(top + room / 2, top + 12 + (widest / 2) * scale) : top + room / 2
   const x = (mm: number) => startX + (mm - from) * scale
   const mm = (px: number) => (px - startX) / scale + from

@@ -14,6 +14,8 @@ export interface Goal {
   at?: Body
   name: string
   hands: Hands
+  /** The charger that a cell is put into. */
+  with?: Body
 }
 
 /** Everything that somebody will want of this saber, from what is fitted: for every cell, socket, port and window. */
@@ -27,9 +29,12 @@ export function goalsOf(s: Saber, a: Assembly): Goal[] {
     of: 'part' | 'blade',
   ): Goal[] => list.map((x) => ({ kind, at: refTo(of, x.id), name: x.name, hands: 'client' as const }))
   const ports = parts('chargePort')
+  const [charger] = parts('charger')
   const covers = new Set<Body>(parts('cover').map((p) => refTo('part', p.id)))
   return [
-    ...(ports.length ? own('charge', ports, 'part') : own('charge', cells, 'part')),
+    ...(ports.length
+      ? own('charge', ports, 'part')
+      : own('charge', cells, 'part').map((g) => (charger ? { ...g, with: refTo('part', charger.id) } : g))),
     ...own('cell', cells, 'part'),
     ...own('card', parts('card'), 'part'),
     ...own(
@@ -71,7 +76,8 @@ const there = (a: Assembly, st: State, g: Goal): Plan => {
           end: { ...st, cut: a.cutter ? true : st.cut },
         }
       }
-      return planOff(a, st, [g.at!], g.hands)
+      const out = planOff(a, st, [g.at!], g.hands)
+      return out.ok && g.with ? { ...out, acts: [...out.acts, { do: 'plugIn', at: g.with }] } : out
     }
     case 'bladeIn':
     case 'plugIn':
@@ -110,7 +116,7 @@ export function errand(a: Assembly, st: State, g: Goal): Errand {
   // A blade that was put in stays in: it is what was wanted.
   if (g.kind === 'bladeIn' || g.kind === 'plugIn')
     return { ok: true, acts: out.acts, turn: out.acts.length, risk: out.risk }
-  const plugged = out.acts.findLast((x) => x.do === 'plugIn')
+  const plugged = out.acts.findLast((x) => x.do === 'plugIn' && x.at !== g.with)
   const back = planHome(a, state, g.hands)
   if (!back.ok) return back
   const home: Act[] = plugged ? [{ do: 'unplug', at: plugged.at }, ...back.acts] : back.acts

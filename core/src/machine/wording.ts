@@ -134,6 +134,13 @@ export function wordsOf(s: Saber, a: Assembly, act: Act): Wording | undefined {
     case 'plugIn': {
       const port = byId(s.parts, partsOfRef(act.at)?.id)
       const caution = say('step.chargePort.caution')
+      if (port?.kind === 'charger')
+        return {
+          place: act.at,
+          text: say('step.chargeIn', { charger: port.name }),
+          direction: 'none',
+          caution: say('step.chargeCell.caution'),
+        }
       return port && { place: act.at, text: say('step.chargePort', { port: port.name }), direction: 'push', caution }
     }
     case 'unplug':

@@ -69,6 +69,7 @@ export const en: Readonly<Record<SayingCode, string>> = {
   'step.partOut':
     '{how, select, lift {Lift off the {name}} unscrew {Unscrew the {name}} slide {Slide out the {name}} other {Take out the {name}}}',
   'step.partIn': '{how, select, unscrew {Screw the {name} back in} other {Put the {name} back}}',
+  'step.chargeIn': 'Charge it in the {charger}',
   'step.unplug': 'Unplug the charger',
   'step.softSurface': 'Work over a soft surface.',
   'step.noWireInThread': 'No wire in the thread.',

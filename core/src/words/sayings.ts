@@ -57,6 +57,7 @@ export interface Sayings {
   'step.cardIn': Record<never, never>
   'step.partOut': { how: Words; name: Words }
   'step.partIn': { how: Words; name: Words }
+  'step.chargeIn': { charger: Words }
   'step.unplug': Record<never, never>
   'step.softSurface': Record<never, never>
   'step.noWireInThread': Record<never, never>
