@@ -3,6 +3,7 @@ import { fact, stated } from '@nubrin/core/facts'
 import { chanceToClose } from '@nubrin/core/fit'
 import { buildHandoff } from '@nubrin/core/handoff'
 import { judgeCommission, makeJudge } from '@nubrin/core/judge'
+import { type Assembly, atRest, type Body, type Joint, planHome, planOff } from '@nubrin/core/machine'
 import type { Commission, Saber } from '@nubrin/core/record'
 import { demoCommissions } from '@nubrin/demo'
 import { handoffPdf } from '../server/src/handoff/pdf'
@@ -94,6 +95,47 @@ for (const [what, edit] of edits) {
   const whole = await quietest(15, () => judgeCommission(ten, today))
   console.log(
     `a colour in an order of ten sabers: ${one.toFixed(1)} ms against ${whole.toFixed(1)} ms for all anew, ${(whole / one).toFixed(0)} times less of 15, ratio ${(whole / one / 15).toFixed(1)}`,
+  )
+}
+{
+  // Two hundred joints one behind the other, five hundred parts in two ways each behind some of them.
+  const way = (after: Body[], risk = 0) => ({
+    how: 'slide' as const,
+    after,
+    towards: 'pommel' as const,
+    risk,
+    from: 'maker' as const,
+  })
+  const body = (name: string, ways: Joint['ways']): Joint => ({
+    ...{
+      body: `part:${name}`,
+      name,
+      ways,
+      held: [{ screw: `f${name}`, by: 'loosen' }],
+      who: 'client',
+      loads: [],
+      blocked: [],
+    },
+  })
+  const joints = [
+    ...Array.from({ length: 200 }, (_, i) => body(`j${i}`, [way(i ? [`part:j${i - 1}`] : [])])),
+    ...Array.from({ length: 500 }, (_, i) =>
+      body(`p${i}`, [way([`part:j${i % 200}`]), way([`part:j${(i * 7) % 200}`], 1)]),
+    ),
+  ]
+  const a: Assembly = {
+    joints: Object.fromEntries(joints.map((j) => [j.body, j])),
+    screws: Object.fromEntries(joints.map((j) => [j.held[0]!.screw, { name: '', clientMay: 'loosen', head: 'set' }])),
+    ...{ spare: [], cells: true },
+  }
+  const rest = atRest(a)
+  line(
+    'a plan among 200 joints and 500 parts, there and back',
+    await quietest(9, () => {
+      const out = planOff(a, rest, ['part:p199'])
+      if (!out.ok || !planHome(a, out.end).ok) throw new Error('no plan')
+    }),
+    50,
   )
 }
 line('section drawing', await time(60, () => drawSection(largest.sabers[0]!, { width: 1240, height: 262 })), 16)

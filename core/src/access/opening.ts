@@ -1,11 +1,6 @@
-import { type Body, planHome, planOff, runAll, type Seam, seamsOf } from '../machine'
-import { type Act, comesApart, refTo, type Section } from '../record'
+import { type Body, opensBy, planHome, planOff, runAll, type Seam, seamsOf } from '../machine'
+import { type Act, comesApart, refTo } from '../record'
 import type { Drafting } from './draft'
-
-/** How a joint comes apart in a client's hands; undefined where its kind does not say. */
-const OPENS = { thread: 'unscrew', setScrew: 'pull', magnet: 'pull', buttonAndScrews: 'pressPull' } as const
-const opensBy = (j: Section['joint']) =>
-  j.lockedForLife ? undefined : (OPENS as Partial<Record<typeof j.kind, 'unscrew' | 'pull' | 'pressPull'>>)[j.kind]
 
 /**
  * The seam by which a client opens the hilt: the pommel's where it can be opened, else the only other that can. Nothing

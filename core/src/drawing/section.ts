@@ -66,7 +66,7 @@ export function drawSection(saber: Saber, view: SectionView): Scene {
     pen.shift = [0, 0]
   }
 
-  if (!view.bare) pen.line([Math.max(0, x(from) - 18), axisY], [view.width - 4, axisY], 'centre')
+  if (!view.bare) pen.line([view.apart ? 8 : Math.max(0, x(from) - 18), axisY], [view.width - 4, axisY], 'centre')
   const here = view.apart
     ? saber.blades.filter((b) => !view.apart!.gone.includes(refTo('blade', b.id)))
     : saber.blades.filter((b) => b.use !== 'demo' || saber.blades.length === 1)

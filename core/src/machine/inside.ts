@@ -4,7 +4,7 @@ import { bodyOf, type HiltShape, inWall, layOut, narrowest, needRadius, onAxis, 
 import type { Blocked, Body, Joint, Way } from './joint'
 
 /** Kinds that somebody takes out to do something; the rest goes where these go. */
-const TAKEN: readonly PartKind[] = ['cell', 'chassis', 'card', 'cover', 'killKey']
+const TAKEN: readonly PartKind[] = ['cell', 'chassis', 'card', 'cover']
 
 interface Door {
   x: number
@@ -88,7 +88,7 @@ function along(s: Saber, p: FittedPart, shape: HiltShape, doors: readonly Door[]
   return { ways, blocked }
 }
 
-/** Whether somebody takes it out at all: a cell that is not wired in, a chassis that comes out, a card, a cover, a key. */
+/** Whether somebody takes it out at all: a cell that is not wired in, a chassis that comes out, a card, a cover. */
 const movable = (p: FittedPart): boolean => {
   if (!TAKEN.includes(p.kind)) return false
   return p.kind === 'cell' || p.kind === 'chassis' ? p.removable === true : true
@@ -103,7 +103,6 @@ export function insideJoints(s: Saber, sections: readonly Joint[]): Joint[] {
     if (!TAKEN.includes(p.kind)) return []
     const body = refTo('part', p.id)
     const base = { body, name: p.name, held: [] as Joint['held'], loads: [] as Body[], who: 'client' as const }
-    if (p.kind === 'killKey') return []
     if (!movable(p))
       return [
         {

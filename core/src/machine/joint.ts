@@ -22,7 +22,7 @@ export interface Way {
   /** What could go wrong on this way; the fewer, the better. */
   risk: number
   /** Why it is there: what it was drafted from, as a code. */
-  from: 'seam' | 'path' | 'lifted' | 'socket' | 'key' | 'magnets' | 'maker'
+  from: 'seam' | 'path' | 'lifted' | 'socket' | 'magnets' | 'maker'
 }
 
 /** What stands in every way of a body, so that no way is left. */

@@ -223,7 +223,8 @@ export function planHome(a: Assembly, st: State, by: Hands = 'client'): Plan {
   acts.push(...back.acts)
   const { state, refused } = runAll(a, now, back.acts)
   if (refused) return finish(a, now, back.acts, 0)
-  for (const id of Object.keys(state.screws)) acts.push({ do: 'tighten', at: refTo('fastener', id) })
-  if (a.cutter && !state.cut) acts.push({ do: 'cut', at: refTo('part', a.cutter.part) })
-  return finish(a, st, acts, 0)
+  const last: Act[] = Object.keys(state.screws).map((id) => ({ do: 'tighten', at: refTo('fastener', id) }))
+  if (a.cutter && !state.cut) last.push({ do: 'cut', at: refTo('part', a.cutter.part) })
+  const end = finish(a, state, last, 0)
+  return end.ok ? { ...end, acts: [...acts, ...last] } : end
 }

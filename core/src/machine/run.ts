@@ -47,6 +47,18 @@ export function ridesOn(a: Assembly, b: Body): Body[] {
 
 const screwOf = (act: Act): Id<'fastener'> => partsOfRef(act.at)?.id ?? ''
 
+/** The joints that each screw holds, found once for an assembly. */
+const HOLDS = new WeakMap<Assembly, Map<string, Joint[]>>()
+function heldBy(a: Assembly, screw: string): readonly Joint[] {
+  let all = HOLDS.get(a)
+  if (!all) {
+    all = new Map()
+    for (const j of Object.values(a.joints)) for (const h of j.held) all.set(h.screw, [...(all.get(h.screw) ?? []), j])
+    HOLDS.set(a, all)
+  }
+  return all.get(screw) ?? []
+}
+
 function screwed(a: Assembly, st: State, act: Act): Outcome {
   const id = screwOf(act)
   const f = a.screws[id]
@@ -56,7 +68,7 @@ function screwed(a: Assembly, st: State, act: Act): Outcome {
   if (act.do === 'tighten') {
     if (!is) return no('already', act.at)
     // A screw of an open joint has nothing to hold yet.
-    const holds = (Object.values(a.joints) as Joint[]).filter((j) => j.held.some((h) => h.screw === id))
+    const holds = heldBy(a, id)
     const open = holds.find((j) => isOff(st, j.body))
     if (open && holds.every((j) => isOff(st, j.body)) && !open.place) return no('missing', open.body)
     const { [id]: _, ...screws } = st.screws
@@ -95,15 +107,17 @@ function off(a: Assembly, st: State, act: Act, j: Joint): Outcome {
   const state = { ...st, off: [...st.off, j.body] }
   const itself: Happened[] = j.byItself === 'wakes' ? ['wakes'] : j.byItself === 'showsDisplay' ? ['showsDisplay'] : []
   const cuts = j.byItself === 'cutsPower' && powered(a, st) ? (['dark'] as const) : []
-  return { ok: true, state, happened: [...powerChange(a, st, state), ...itself, ...cuts] }
+  return { ok: true, state, happened: [...(j.cell || j.contact ? powerChange(a, st, state) : []), ...itself, ...cuts] }
 }
+
+/** Another body in the same place. */
+const inPlace = (a: Assembly, st: State, j: Joint): Joint | undefined =>
+  Object.values(a.joints).find((q) => q.place === j.place && q.body !== j.body && !isOff(st, q.body))
 
 function on(a: Assembly, st: State, act: Act, j: Joint): Outcome {
   if (!isOff(st, j.body)) return no('there', j.body)
   if (st.lit) return no('lit', j.body)
-  const other = (Object.values(a.joints) as Joint[]).find(
-    (q) => j.place !== undefined && q.place === j.place && q.body !== j.body && !isOff(st, q.body),
-  )
+  const other = j.place === undefined ? undefined : inPlace(a, st, j)
   if (other) return no('occupied', other.body)
   // The way that it came is the way that it goes.
   const ways = j.ways.filter((w) => (!act.how || w.how === act.how) && (!act.towards || w.towards === act.towards))
@@ -121,7 +135,7 @@ function on(a: Assembly, st: State, act: Act, j: Joint): Outcome {
     if (loose) return no('loose', refTo('fastener', loose.screw))
   }
   const state = { ...st, off: st.off.filter((b) => b !== j.body) }
-  return { ok: true, state, happened: powerChange(a, st, state) }
+  return { ok: true, state, happened: j.cell || j.contact ? powerChange(a, st, state) : [] }
 }
 
 /**

@@ -49,12 +49,15 @@ const OPENS: Partial<Record<Section['joint']['kind'], How>> = {
   buttonAndScrews: 'pressPull',
 }
 
+/** How a joint of sections comes off in a hand; undefined where its kind does not say, or it is closed for life. */
+export const opensBy = (j: Section['joint']): How | undefined => (j.lockedForLife ? undefined : OPENS[j.kind])
+
 /** Every seam as a joint. What is glued, locked for life or held by a screw never to be touched has no way. */
 export function sectionJoints(s: Saber): Joint[] {
   const { seams, lost } = seamsOf(s)
   return seams.map((seam) => {
     const { joint, section } = seam
-    const how = OPENS[joint.kind]
+    const how = opensBy(joint)
     const at = refTo('section', section.id)
     const never = seam.screws.filter((f) => f.clientMay === 'never')
     const blocked: Blocked[] = [

@@ -83,7 +83,11 @@ export function Machine() {
           <p className="text-quiet">Nothing of this saber comes apart yet: enter its hilt and its parts.</p>
         )}
       </section>
-      {goal && e ? <Play {...{ saber, goal, e, n, onStep: setDone }} words={goalWords(goal, goals)} /> : <span />}
+      {goal && e ? (
+        <Play {...{ saber, assembly, goal, e, n, onStep: setDone }} words={goalWords(goal, goals)} />
+      ) : (
+        <span />
+      )}
       <div className="space-y-5">
         <Lying saber={saber} assembly={assembly} state={state} />
         <Joints saber={saber} assembly={assembly} />
@@ -105,6 +109,7 @@ const DIRECTION = {
 /** One errand, act by act: arrows walk it, the slider scrubs; the turning point is where the way back begins. */
 function Play({
   saber,
+  assembly,
   goal,
   e,
   n,
@@ -112,6 +117,7 @@ function Play({
   onStep,
 }: {
   saber: Saber
+  assembly: Assembly
   goal: Goal
   e: Errand
   n: number
@@ -119,7 +125,6 @@ function Play({
   onStep: (n: number) => void
 }) {
   const light = useLight()
-  const { assembly } = useMemo(() => machineOf(saber), [saber])
   if (!e.ok)
     return (
       <section aria-label={words}>
@@ -189,7 +194,7 @@ function Play({
         {e.acts.map((act, i) => (
           <ActRow
             key={i}
-            {...{ saber, act }}
+            act={act}
             words={wordsOf(saber, assembly, act)}
             n={i + 1}
             back={i === e.turn}
