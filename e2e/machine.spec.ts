@@ -1,0 +1,42 @@
+import { expect, signIn, test } from './bench'
+
+test('the saber is opened and closed act by act with the keyboard, and what cannot be done says why', async ({
+  page,
+  server,
+}) => {
+  await signIn(page, server.url)
+  await page.goto(`${server.url}/commission/reed-warden/access`)
+  await page.getByRole('button', { name: /^Swap the cell/ }).click()
+  const lying = page.getByRole('region', { name: 'As it lies on the bench' })
+  await expect(lying).toContainText('everything else closed')
+  const pommel = page.locator('[data-ref="section:rw-pommel"]').first()
+  const closed = (await pommel.boundingBox())!
+  const next = page.getByRole('button', { name: 'next act' })
+  await next.focus()
+  await page.keyboard.press('ArrowRight')
+  await page.keyboard.press('PageDown')
+  await expect(lying).toContainText('pommel off')
+  await expect(lying).toContainText('Cell 18650, protected, 15 A off')
+  await expect(page.locator('[aria-current=step]')).toContainText('Let the cell slide out at the pommel end')
+  const apart = (await pommel.boundingBox())!
+  const cell = (await page.locator('[data-ref="part:rw-p2"]').first().boundingBox())!
+  // The pommel lies apart, and the cell between it and the hilt.
+  expect(apart.x + apart.width).toBeLessThan(cell.x)
+  expect(Math.abs(apart.x - closed.x)).toBeGreaterThan(20)
+  await page.keyboard.press('ArrowRight')
+  await page.keyboard.press('ArrowRight')
+  await expect(lying).toContainText('everything else closed')
+  await expect(next).toBeDisabled()
+
+  // What the maker says of a joint stands before the draft.
+  await page.getByRole('button', { name: /^pommel is unscrewed/ }).click()
+  await page.locator('[data-select="How pommel comes off"]').click()
+  await page.locator('[role=option][data-value=turnPull]').click()
+  await expect(page.getByRole('region', { name: 'Swap the cell' })).toContainText('Turn the pommel and pull it off')
+
+  await page.goto(`${server.url}/commission/cinder-oath/access`)
+  await page.getByRole('button', { name: /^Swap the cell/ }).click()
+  await expect(page.getByRole('region', { name: 'Swap the cell' })).toContainText(
+    'Cell 18650, protected is not one that is taken out.',
+  )
+})
