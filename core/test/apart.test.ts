@@ -77,7 +77,7 @@ describe('a saber that lies apart', () => {
         const e = errand(assembly, rest, g)
         if (!e.ok) continue
         for (let n = 0; n <= e.acts.length; n++) {
-          const { state } = runAll(assembly, rest, e.acts.slice(0, n))
+          const { state } = runAll(assembly, e.from, e.acts.slice(0, n))
           const a = apartIn(s, assembly, state)
           const off = state.off.filter((b) => b.startsWith('section:'))
           const lying = [...spansOf(s).keys()].map((r) => ({ r, ...where(s, a, r) })).sort((p, q) => p.x0 - q.x0)

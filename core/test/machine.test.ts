@@ -5,6 +5,7 @@ import {
   assemblyOf,
   atRest,
   type Body,
+  choicesOf,
   errand,
   goalsOf,
   type Joint,
@@ -309,7 +310,7 @@ describe('drafted from the drawing', () => {
         expect(e.blocked.length).toBeGreaterThan(0)
         continue
       }
-      const { refused, state } = runAll(a, rest, e.acts)
+      const { refused, state } = runAll(a, e.from, e.acts)
       expect(refused).toBeUndefined()
       // All that was opened is closed, and no screw is left loose.
       expect(state.screws).toEqual({})
@@ -365,6 +366,31 @@ describe('drafted from the drawing', () => {
     })
     const chassis = s.parts.find((p) => p.kind === 'chassis')!.id
     expect(out(s)).toEqual([`takeOff ${pommel}`, `takeOff part:${chassis}`, `takeOff ${cellOf(s)}`])
+  })
+  test('of several ways out each has its errand, the better one first', () => {
+    const s = sample((x) => {
+      const c = x.parts.find((p) => p.kind === 'chassis')!
+      Object.assign(c, { removable: true, at: mm(25) })
+    })
+    const { assembly: a, rest } = machineOf(s)
+    const g = goalsOf(s, a).find((x) => x.kind === 'cell')!
+    const all = choicesOf(a, rest, g)
+    expect(all.map((c) => [c.way.how, c.errand.turn])).toEqual([
+      ['slide', 2],
+      ['lift', 3],
+    ])
+    expect(all[0]!.errand).toEqual(errand(a, rest, g))
+    for (const { errand: e } of all) expect(runAll(a, e.from, e.acts).state.off.toSorted()).toEqual(rest.off.toSorted())
+    // One way only is no choice.
+    const { assembly, rest: still } = machineOf(sample())
+    expect(choicesOf(assembly, still, goalsOf(sample(), assembly).find((x) => x.kind === 'cell')!)).toEqual([])
+  })
+  test('a board that froze has current: the power is cut and given again, and it goes on', () => {
+    const s = sample()
+    const { assembly: a, rest } = machineOf(s)
+    const e = errand(a, rest, goalsOf(s, a).find((x) => x.kind === 'reset')!)
+    expect(e.ok && told(e.acts)).toEqual(['cut part:rw-p7', 'restore part:rw-p7'])
+    expect(e.ok && powered(a, runAll(a, e.from, e.acts).state)).toBe(true)
   })
   test('a bore that is too narrow blocks it, by the section', () => {
     const s = sample((x) => {

@@ -1,6 +1,6 @@
 import { type Act, refTo, type Saber } from '../record'
 import type { Assembly } from './assembly'
-import type { Body } from './joint'
+import type { Body, Way } from './joint'
 import { type Hands, type Plan, planHome, planOff, planOn } from './plan'
 import { runAll } from './run'
 import type { State } from './state'
@@ -57,8 +57,8 @@ export function goalsOf(s: Saber, a: Assembly): Goal[] {
   ]
 }
 
-/** A goal reached, and the way back to closed, tight and dark. `turn` says how many acts go out. */
-export type Errand = { ok: true; acts: Act[]; turn: number; risk: number } | Extract<Plan, { ok: false }>
+/** A goal reached, and the way back to closed, tight and dark. `from` is how it lies before, `turn` how many acts go out. */
+export type Errand = { ok: true; from: State; acts: Act[]; turn: number; risk: number } | Extract<Plan, { ok: false }>
 
 const there = (a: Assembly, st: State, g: Goal): Plan => {
   switch (g.kind) {
@@ -87,12 +87,10 @@ const there = (a: Assembly, st: State, g: Goal): Plan => {
     case 'reset': {
       if (a.cutter) {
         const at = refTo('part', a.cutter.part)
-        const acts: Act[] = st.cut
-          ? [{ do: 'restore', at }]
-          : [
-              { do: 'cut', at },
-              { do: 'restore', at },
-            ]
+        const acts: Act[] = [
+          { do: 'cut', at },
+          { do: 'restore', at },
+        ]
         return { ok: true, acts, risk: 0, end: { ...st, cut: false } }
       }
       const cells = Object.values(a.joints).flatMap((j) => (j.cell ? [j.body] : []))
@@ -108,17 +106,39 @@ const there = (a: Assembly, st: State, g: Goal): Plan => {
   }
 }
 
-/** The acts to a goal and back home, or what stands in the way. */
-export function errand(a: Assembly, st: State, g: Goal): Errand {
-  const out = there(a, st, g)
+/** The acts to a goal and back home, or what stands in the way. A board that froze has current; all else begins at rest. */
+export function errand(a: Assembly, rest: State, g: Goal): Errand {
+  const from = g.kind === 'reset' ? { ...rest, cut: false } : rest
+  const out = there(a, from, g)
   if (!out.ok) return out
-  const { state } = runAll(a, st, out.acts)
-  // A blade that was put in stays in: it is what was wanted.
-  if (g.kind === 'bladeIn' || g.kind === 'plugIn')
-    return { ok: true, acts: out.acts, turn: out.acts.length, risk: out.risk }
-  const plugged = out.acts.findLast((x) => x.do === 'plugIn' && x.at !== g.with)
+  const { acts, risk } = out
+  const { state } = runAll(a, from, acts)
+  const closed = state.off.length === from.off.length
+  // A blade that was put in stays in, and a board that woke goes on: it is what was wanted.
+  if (g.kind === 'bladeIn' || g.kind === 'plugIn' || (g.kind === 'reset' && closed))
+    return { ok: true, from, acts, turn: acts.length, risk }
+  const plugged = acts.findLast((x) => x.do === 'plugIn' && x.at !== g.with)
   const back = planHome(a, state, g.hands)
   if (!back.ok) return back
   const home: Act[] = plugged ? [{ do: 'unplug', at: plugged.at }, ...back.acts] : back.acts
-  return { ok: true, acts: [...out.acts, ...home], turn: out.acts.length, risk: out.risk }
+  return { ok: true, from, acts: [...acts, ...home], turn: acts.length, risk }
+}
+
+/** An errand by one of the ways that its body has. */
+export interface Choice {
+  way: Way
+  errand: Extract<Errand, { ok: true }>
+}
+
+/** The ways in which what a goal is about can come out, each with its errand: least risk first, then fewest acts. None where it has one way only. */
+export function choicesOf(a: Assembly, rest: State, g: Goal): Choice[] {
+  const j = g.at && a.joints[g.at]
+  if (!j || j.place || j.ways.length < 2) return []
+  return j.ways
+    .flatMap((way): Choice[] => {
+      const only: Assembly = { ...a, joints: { ...a.joints, [j.body]: { ...j, ways: [way] } } }
+      const e = errand(only, rest, g)
+      return e.ok ? [{ way, errand: e }] : []
+    })
+    .sort((p, q) => p.errand.risk - q.errand.risk || p.errand.acts.length - q.errand.acts.length)
 }

@@ -1,7 +1,7 @@
 export { type Apart, apartIn, type Moved } from './apart'
 export { type Assembly, assemblyOf } from './assembly'
 export { blockedText } from './blocked-words'
-export { type Errand, errand, GOALS, type Goal, type GoalKind, goalsOf } from './goals'
+export { type Choice, choicesOf, type Errand, errand, GOALS, type Goal, type GoalKind, goalsOf } from './goals'
 export type { Blocked, Body, Joint, Way } from './joint'
 export { type Hands, type Plan, planHome, planOff, planOn } from './plan'
 export { refusalText } from './refusal-words'

@@ -30,6 +30,12 @@ export interface Sayings {
   'step.pullOff': { section: Words }
   'step.pushOn': { section: Words }
   goal: { goal: Words; name: Words; several: 'yes' | 'no' }
+  'power.about': {
+    by: 'killSwitch' | 'killKeyPull' | 'killKeyTurn' | 'cellOut' | 'deepSleep' | 'none'
+    name: Words
+    named: 'yes' | 'no'
+    cellOut: 'yes' | 'no'
+  }
   'joint.what': Record<never, never>
   'joint.how': Record<never, never>
   'joint.mind': Record<never, never>

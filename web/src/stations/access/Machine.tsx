@@ -2,6 +2,8 @@ import {
   type Assembly,
   apartIn,
   blockedText,
+  type Choice,
+  choicesOf,
   type Errand,
   errand,
   type Goal,
@@ -46,11 +48,15 @@ export function Machine() {
   const errands = useMemo(() => goals.map((g) => errand(assembly, rest, g)), [goals, assembly, rest])
   const [chosen, setChosen] = useState(0)
   const [done, setDone] = useState(0)
+  const [way, setWay] = useState(0)
   const at = Math.min(chosen, goals.length - 1)
-  const e = errands[at]
+  const asked = goals[at]
+  const choices = useMemo(() => (asked ? choicesOf(assembly, rest, asked) : []), [assembly, rest, asked])
+  const e = choices[way]?.errand ?? errands[at]
   const acts = e?.ok ? e.acts : NONE
   const n = Math.min(done, acts.length)
-  const { state } = useMemo(() => runAll(assembly, rest, acts.slice(0, n)), [assembly, rest, acts, n])
+  const from = e?.ok ? e.from : rest
+  const { state } = useMemo(() => runAll(assembly, from, acts.slice(0, n)), [assembly, from, acts, n])
   const apart = useMemo(() => apartIn(saber, assembly, state), [saber, assembly, state])
   useEffect(() => {
     const act = acts[n - 1]
@@ -60,6 +66,7 @@ export function Machine() {
   }, [apart, n, acts, saber, assembly, layApart])
   const pick = (i: number) => {
     setChosen(i)
+    setWay(0)
     setDone(0)
   }
   const goal = goals[at]
@@ -84,7 +91,14 @@ export function Machine() {
         )}
       </section>
       {goal && e ? (
-        <Play {...{ saber, assembly, goal, e, n, onStep: setDone }} words={goalWords(goal, goals)} />
+        <Play
+          {...{ saber, assembly, goal, e, n, choices, way, onStep: setDone }}
+          onWay={(i) => {
+            setWay(i)
+            setDone(0)
+          }}
+          words={goalWords(goal, goals)}
+        />
       ) : (
         <span />
       )}
@@ -96,6 +110,14 @@ export function Machine() {
   )
 }
 
+const BY = {
+  unscrew: 'unscrewing',
+  pull: 'pulling',
+  pressPull: 'pressing and pulling',
+  turnPull: 'turning and pulling',
+  slide: 'sliding',
+  lift: 'lifting',
+} as const
 const DIRECTION = {
   clockwise: '↻',
   anticlockwise: '↺',
@@ -114,6 +136,9 @@ function Play({
   e,
   n,
   words,
+  choices,
+  way,
+  onWay,
   onStep,
 }: {
   saber: Saber
@@ -122,6 +147,9 @@ function Play({
   e: Errand
   n: number
   words: string
+  choices: readonly Choice[]
+  way: number
+  onWay: (i: number) => void
   onStep: (n: number) => void
 }) {
   const light = useLight()
@@ -190,6 +218,22 @@ function Play({
         />
         <span className="text-quiet shrink-0">{e.turn < e.acts.length ? 'and closed again' : 'done'}</span>
       </div>
+      {choices.length > 1 ? (
+        <div className="mb-1 flex flex-wrap items-center gap-x-3 gap-y-1">
+          <span className="label">by</span>
+          {choices.map((c, i) => (
+            <button
+              key={`${c.way.how} ${c.way.towards} ${c.way.after.join()}`}
+              type="button"
+              aria-pressed={i === way}
+              className={i === way ? 'font-semibold' : 'text-brass hover:underline'}
+              onClick={() => onWay(i)}
+            >
+              {BY[c.way.how]} {c.way.towards === 'aside' ? '' : `at the ${c.way.towards}`} {count(c.errand)}
+            </button>
+          ))}
+        </div>
+      ) : null}
       <ol className="mt-1">
         {e.acts.map((act, i) => (
           <ActRow
