@@ -37,6 +37,28 @@ describe('a saber that lies apart', () => {
     expect(a.moved['opening:rw-o1']).toEqual({ dx: a.moved['section:rw-pommel']!.dx, dy: 0 })
     expect(a.moved['part:rw-p4']).toBeUndefined()
   })
+  test('a chassis takes along what lies in it, and leaves the buttons in the wall', () => {
+    const s = structuredClone(done())
+    s.parts.find((p) => p.kind === 'chassis')!.removable = true
+    const a = apart(s, ['section:rw-pommel', 'part:rw-p10', 'part:rw-p2'])
+    const chassis = a.moved['part:rw-p10']!
+    expect(chassis.dx).toBeLessThan(-100)
+    for (const p of ['rw-p3', 'rw-p4', 'rw-p14']) expect(a.moved[`part:${p}`]).toEqual(chassis)
+    for (const p of ['rw-p8', 'rw-p9', 'rw-p6']) expect(a.moved[`part:${p}`]).toBeUndefined()
+    // Lifted out of it the cell lies above its place in it.
+    const lifted = apartIn(
+      s,
+      (() => {
+        const { assembly } = machineOf(s)
+        const j = assembly.joints['part:rw-p2']!
+        j.ways = j.ways.filter((w) => w.towards === 'aside')
+        return assembly
+      })(),
+      { ...machineOf(s).rest, off: ['blade:rw-b1', 'section:rw-pommel', 'part:rw-p10', 'part:rw-p2'] },
+    )
+    expect(lifted.moved['part:rw-p2']!.dx).toBeCloseTo(lifted.moved['part:rw-p10']!.dx, 9)
+    expect(lifted.moved['part:rw-p2']!.dy).toBeGreaterThan(20)
+  })
   test('sections lie in the order of the hilt, however they came off', () => {
     const s = done()
     for (const off of [

@@ -1,6 +1,6 @@
 import { known } from '../facts'
-import { partsOfRef, refTo, type Saber } from '../record'
-import { layOut, outerAt, spanOf } from '../room'
+import { type FittedPart, partsOfRef, refTo, type Saber } from '../record'
+import { inWall, layOut, outerAt, spanOf } from '../room'
 import type { Assembly } from './assembly'
 import type { Body, Joint, Way } from './joint'
 import type { State } from './state'
@@ -47,10 +47,11 @@ export function apartIn(s: Saber, a: Assembly, st: State): Apart {
   const chassis = s.parts.filter((p) => p.kind === 'chassis')
   const isOff = (b: string) => st.off.includes(b as Body)
   /** A part that is not off goes with the chassis it lies in, else with the section round it. */
-  const carrier = (span: Span, id: string): string | undefined => {
+  const carrier = (span: Span, part: FittedPart): string | undefined => {
+    // What hangs in the wall stays with it.
     const c = chassis.find((p) => {
       const own = spanOf(p)
-      return p.id !== id && own && inside(span, own)
+      return p.id !== part.id && !inWall(part) && own && inside(span, own)
     })
     if (c) return refTo('part', c.id)
     const home = shape.sections.find((p) => inside(span, p))
@@ -88,7 +89,7 @@ export function apartIn(s: Saber, a: Assembly, st: State): Apart {
   const left = s.parts.flatMap((p) => {
     const own = spanOf(p)
     if (!own || isOff(refTo('part', p.id))) return []
-    const home = carrier(own, p.id)
+    const home = carrier(own, p)
     return home && line.some((l) => l.group.includes(home)) ? [] : [own]
   })
   const at = {
@@ -127,7 +128,7 @@ export function apartIn(s: Saber, a: Assembly, st: State): Apart {
     const ref = refTo('part', p.id)
     const span = spanOf(p)
     if (!span || moved[ref]) continue
-    const home = carrier(span, p.id)
+    const home = carrier(span, p)
     const with_ = home ? moved[home] : undefined
     if (lifted.some((l) => l.b === ref)) moved[ref] = { dx: with_?.dx ?? 0, dy: height * 0.95 }
     else if (with_) moved[ref] = { ...with_ }

@@ -170,6 +170,7 @@ export function insideJoints(s: Saber, sections: readonly Joint[]): Joint[] {
       ]
     }
     const { ways, blocked } = along(s, p, shape, doors)
-    return [{ ...base, ways: [...lifted, ...ways], blocked, cell: true, dark: true }]
+    const all = [...lifted, ...ways].sort((v, w) => v.risk - w.risk || v.after.length - w.after.length)
+    return [{ ...base, ways: all, blocked, cell: true, dark: true }]
   })
 }
