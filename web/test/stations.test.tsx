@@ -311,6 +311,24 @@ describe('figures that had no field', () => {
 })
 
 describe('access', () => {
+  test('the register says what each screw holds, who turns it, and which others are taken for it', async () => {
+    await lay('access', 'reed-warden', (c) => {
+      const [upper, , shroud] = c.sabers[0]!.hilt.fasteners
+      shroud!.key = '5/64 in'
+      upper!.looseNow = true
+    })
+    await user.click(screen.getByRole('tab', { name: 'Screws' }))
+    const rows = within(await screen.findByRole('region', { name: 'Screws' })).getAllByRole('row')
+    const said = rows.map((r) => [...r.children].map((x) => x.textContent?.trim()).join(' | '))
+    expect(said[1]).toBe(
+      'upper blade screw | the blade: blade, 92 cm | M4 | 2 mm | may loosen it | lower blade screw, shroud screw | loose',
+    )
+    // 5/64 in goes into a socket of 2 mm: a hand does not tell them apart.
+    expect(said[3]).toBe(
+      'shroud screw | the emitter | M3 | 5/64 in | never touches it | upper blade screw, lower blade screw | tight',
+    )
+    expect(screen.getByText('3 screws; the client turns 2, with 2 mm.')).toBeDefined()
+  })
   test('steps are drafted, corrected and kept under their own task', async () => {
     await lay('access', 'crosswind')
     await user.click(screen.getByRole('tab', { name: 'Steps for the client' }))

@@ -5,7 +5,7 @@ export { type Choice, choicesOf, type Errand, errand, GOALS, type Goal, type Goa
 export type { Blocked, Body, Joint, Way } from './joint'
 export { type Hands, type Plan, planHome, planOff, planOn } from './plan'
 export { refusalText } from './refusal-words'
-export { type Happened, type Outcome, type Refusal, ridesOn, run, runAll } from './run'
+export { type Happened, heldBy, type Outcome, type Refusal, ridesOn, run, runAll } from './run'
 export { opensBy, type Seam, seamsOf } from './seams'
 export { atRest, isOff, machineOf, powered, type State } from './state'
 export { toolOf, type Wording, wordsOf } from './wording'

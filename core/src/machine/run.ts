@@ -47,9 +47,10 @@ export function ridesOn(a: Assembly, b: Body): Body[] {
 
 const screwOf = (act: Act): Id<'fastener'> => partsOfRef(act.at)?.id ?? ''
 
-/** The joints that each screw holds, found once for an assembly. */
+/** Found once for an assembly. */
 const HOLDS = new WeakMap<Assembly, Map<string, Joint[]>>()
-function heldBy(a: Assembly, screw: string): readonly Joint[] {
+/** The joints that a screw holds. */
+export function heldBy(a: Assembly, screw: string): readonly Joint[] {
   let all = HOLDS.get(a)
   if (!all) {
     all = new Map()

@@ -3,6 +3,7 @@ import { Tabs } from '../../kit'
 import { later } from '../../later'
 import { Machine } from './Machine'
 
+const Screws = later(() => import('./Screws').then((m) => m.Screws))
 const Steps = later(() => import('./Steps').then((m) => m.Steps))
 
 /** The saber opened and closed on the bench by its own record, and the steps that go to the client. */
@@ -11,10 +12,10 @@ export default function Access() {
   return (
     <Tabs
       label="Access"
-      tabs={['On the bench', 'Steps for the client']}
+      tabs={['On the bench', 'Steps for the client', 'Screws']}
       at={at}
       onChange={setAt}
-      panels={(i) => (i === 0 ? <Machine /> : <Steps />)}
+      panels={(i) => [<Machine key="bench" />, <Steps key="steps" />, <Screws key="screws" />][i]}
     />
   )
 }
