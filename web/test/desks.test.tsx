@@ -419,4 +419,11 @@ describe('the dossier', () => {
     expect(shown.textContent).toMatch(/length58 mm/)
     expect(shown.textContent).toContain('measured, calliper')
   })
+  test('what was written stays as it was written; a choice is words', async () => {
+    await lay('facts', 'reed-warden')
+    const shown = open('shroud screw', 'fastener:rw-f3')
+    expect(shown.textContent).toContain('threadM3')
+    act(() => bench().light('fastener:rw-f1'))
+    expect(shown.textContent).toContain('purposeblade retention')
+  })
 })

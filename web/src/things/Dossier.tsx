@@ -21,13 +21,16 @@ interface Line {
   from?: string
 }
 
+/** A choice of the record in words; what somebody wrote stays as it is written. */
+const chosen = (v: string): string => (/^[a-z][a-zA-Z]*$/.test(v) ? keyWords(v) : v)
+
 const unitOf = (f: AnyFact<unknown>) => {
   const u = (f as { unit?: string }).unit
   return !u || u === '×' ? '' : u === 'deg' ? '°' : ` ${u}`
 }
 function factLine(name: string, f: AnyFact<unknown>): Line[] {
   if (f.value === null) return []
-  const value = typeof f.value === 'number' ? `${formatNumber(f.value)}${unitOf(f)}` : keyWords(String(f.value))
+  const value = typeof f.value === 'number' ? `${formatNumber(f.value)}${unitOf(f)}` : chosen(String(f.value))
   const past = (f.trail?.length ?? 0) + (f.rivals?.length ?? 0)
   const from = [SOURCE_WORDS[f.source], f.with, f.by, f.on, past ? `${past} other statement${past > 1 ? 's' : ''}` : '']
   return [{ name, value, from: from.filter(Boolean).join(', ') }]
@@ -41,7 +44,7 @@ function linesOf(c: Commission, value: Record<string, unknown>): Line[] {
     if (v === true) return [{ name: keyWords(key), value: 'yes' }]
     if (typeof v === 'number') return [{ name: keyWords(key), value: formatNumber(v) }]
     if (typeof v === 'string')
-      return [{ name: keyWords(key), value: nameIn(c, v) ?? (/^(note|shopNote|name)$/.test(key) ? v : keyWords(v)) }]
+      return [{ name: keyWords(key), value: nameIn(c, v) ?? (/^(note|shopNote|name)$/.test(key) ? v : chosen(v)) }]
     if (Array.isArray(v)) return v.length ? [{ name: keyWords(key), value: `${v.length}` }] : []
     return linesOf(c, v as Record<string, unknown>)
   })
