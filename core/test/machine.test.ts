@@ -466,6 +466,19 @@ describe('drafted from the drawing', () => {
       expect(out(s)[0]).toBe('takeOff part:lid')
     })
   })
+  test('a hundred cells with three ways each are planned, and none is left out', () => {
+    const s = sample((x) => {
+      x.parts.find((p) => p.kind === 'chassis')!.removable = true
+      const cell = x.parts.find((p) => p.kind === 'cell')!
+      while (x.parts.length < 120) x.parts.push({ ...structuredClone(cell), id: `c${x.parts.length}` })
+    })
+    const { assembly: a, rest } = machineOf(s)
+    const e = errand(a, rest, goalsOf(s, a).find((g) => g.kind === 'strip')!)
+    if (!e.ok) throw new Error('no plan')
+    const out = runAll(a, e.from, e.acts.slice(0, e.turn)).state.off
+    for (const p of s.parts) if (p.kind === 'cell') expect(out).toContain(`part:${p.id}`)
+    expect(runAll(a, e.from, e.acts).refused).toBeUndefined()
+  })
   test('a saber of nothing is a machine of nothing', () => {
     const s = sample((x) => {
       Object.assign(x, { parts: [], blades: [], zones: [] })

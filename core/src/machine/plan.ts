@@ -10,7 +10,7 @@ export type Hands = 'client' | 'maker'
 export type Plan = { ok: true; acts: Act[]; risk: number; end: State } | { ok: false; blocked: Blocked[] }
 
 /** Choices that a search looks at before it takes the best that it has. */
-const MOST_CHOICES = 20_000
+const MOST_CHOICES = 4000
 
 interface Chosen {
   ways: Map<Body, Way>
