@@ -104,6 +104,26 @@ describe('a step', () => {
   })
 })
 
+describe('which way round the cell goes', () => {
+  const poles = (...ends: (string | undefined)[]) => {
+    const c = structuredClone(demo('reed-warden'))
+    c.sabers = ends.map((e, i) => {
+      const s = { ...structuredClone(c.sabers[0]!), id: `s${i}x`, name: `Saber ${i}` }
+      const cell = s.parts.find((p) => p.kind === 'cell')!
+      if (e) cell.faces = { value: e as 'pommel', source: 'measured' }
+      else delete cell.faces
+      return s
+    })
+    return judgeCommission(c, TODAY).flatMap((f) => (f.check === 'otherPole' ? [`${f.saber}: ${f.title}`] : []))
+  }
+  test('is said where it differs from one before; not where it is the same, unknown, or the first', () => {
+    expect(poles('emitter', 'emitter')).toEqual([])
+    expect(poles('emitter', undefined, 'emitter')).toEqual([])
+    expect(poles('emitter', undefined, 'pommel')).toEqual(['s2x: The cell goes in the other way round than in Saber 0'])
+    expect(poles('pommel')).toEqual([])
+  })
+})
+
 describe('words of an act', () => {
   const worded = (change: (s: Saber) => void, what: string, more: object = {}) => {
     const s = structuredClone(demo('reed-warden').sabers[0]!)

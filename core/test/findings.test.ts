@@ -91,6 +91,7 @@ const BRINGS: Record<string, string> = {
   socketFit: 'stop gate blade,socket',
   specs: 'note part',
   standby: 'note ',
+  otherPole: 'caution part',
   acts: 'stop gate ',
   stepGone: 'caution gate ',
   stringSums: 'stop gate blade',

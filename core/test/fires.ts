@@ -110,6 +110,11 @@ export const FIRES: Record<string, Mutation> = {
   },
   unsureControl: (s) => void (s.controls[0]!.status = 'unsure'),
   noSteps: (s) => void (s.access = s.access.filter((p) => p.task !== 'cellIn')),
+  otherPole: (s, c) => {
+    const twin = { ...structuredClone(s), id: 'twin', name: 'First Reed' }
+    twin.parts.find((p) => p.kind === 'cell')!.faces!.value = 'pommel'
+    c.sabers.unshift(twin)
+  },
   acts: (s) =>
     void (s.access.find((p) => p.task === 'bladeIn')!.steps = [
       { id: 'in', text: 'push it', direction: 'push', act: { do: 'putOn', at: 'blade:rw-b1' }, ownWords: true },

@@ -3,6 +3,7 @@ import { acts } from './access/acts'
 import { bladeSteps } from './access/blade-steps'
 import { consent } from './access/consent'
 import { noSteps } from './access/no-steps'
+import { otherPole } from './access/other-pole'
 import { retightened } from './access/retightened'
 import { stepGone } from './access/step-gone'
 import { collision } from './controls/collision'
@@ -173,6 +174,7 @@ export const CHECKS: readonly Check[] = [
   noSteps,
   stepGone,
   acts,
+  otherPole,
   retightened,
   bladeSteps,
   consent,

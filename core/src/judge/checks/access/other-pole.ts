@@ -1,0 +1,44 @@
+import { known } from '../../../facts'
+import type { Saber } from '../../../record'
+import { check } from '../../check'
+
+/** The end to which the plus poles of the cells that come out look; undefined where nobody said, or they differ. */
+function plusOf(s: Saber): string | undefined {
+  const ends = new Set(s.parts.flatMap((p) => (p.kind === 'cell' && p.removable ? [known(p.faces)] : [])))
+  const [one] = ends
+  return ends.size === 1 ? one : undefined
+}
+
+export const otherPole = check<{ differs: { here: string; other: string; there: string } }>({
+  id: 'otherPole',
+  station: 'access',
+  scope: 'saber',
+  rule: 'A cell that goes in the other way round than in the saber before it of the same order is said first.',
+  source: 'what a hand has learnt it does again',
+  reads: ['id', 'parts', 'order.sabers'],
+  run: ({ commission, saber }) => {
+    const here = plusOf(saber)
+    const before = commission.sabers.slice(
+      0,
+      commission.sabers.findIndex((s) => s.id === saber.id),
+    )
+    const other = here && before.find((s) => plusOf(s) !== undefined && plusOf(s) !== here)
+    if (!here || !other) return []
+    return [
+      {
+        code: 'differs',
+        subject: other.id,
+        level: 'caution',
+        params: { here, other: other.name, there: plusOf(other)! },
+        refs: saber.parts.flatMap((p) => (p.kind === 'cell' && p.removable ? [`part:${p.id}` as const] : [])),
+      },
+    ]
+  },
+  words: {
+    differs: (p) => ({
+      title: `The cell goes in the other way round than in ${p.other}`,
+      detail: `Plus looks to the ${p.here} here, to the ${p.there} there; a hand does what it has learnt.`,
+      remedy: 'Turn it round, or say it first, in the film and on paper.',
+    }),
+  },
+})
