@@ -628,11 +628,11 @@ describe('the work of the whole shop', () => {
     const rows = (await me.ask('GET', '/rack')).body.commissions as { id: string }[]
     // By an own way: every open record is read.
     const wanted = await Promise.all(
-      rows.map(async ({ id }) =>
-        ((await me.ask('GET', `/commissions/${id}`)).body.record.toDos as { id: string; done: boolean }[])
-          .filter((t) => !t.done)
-          .map((t) => `${id}/${t.id}`),
-      ),
+      rows.map(async ({ id }) => {
+        const { status, body } = await me.ask('GET', `/commissions/${id}`)
+        expect(`${status} ${JSON.stringify(body.record ? '' : body)}`).toBe('200 ""')
+        return (body.record.toDos as { id: string; done: boolean }[]).filter((t) => !t.done).map((t) => `${id}/${t.id}`)
+      }),
     )
     const ids = async () => (await left()).map((t) => `${t.commission}/${t.id}`)
     expect(new Set(await ids())).toEqual(new Set(wanted.flat()))
