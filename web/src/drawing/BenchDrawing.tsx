@@ -5,18 +5,22 @@ import type { Finding, Station } from '@nubrin/core/judge'
 import { type Kind, partsOfRef, type Saber, type Section } from '@nubrin/core/record'
 import { type PointerEvent, useMemo, useRef, useState } from 'react'
 import { useNavigate } from 'react-router'
+import { later } from '../later'
 import { useBench, useEditHilt, useSaber } from '../store/commission'
-import { ActMark } from './ActMark'
 import { Balloons } from './Balloons'
-import { DrawingNotes } from './DrawingNotes'
 import { hiltLength } from './hiltLength'
-import { BalanceMark, CutMark } from './Marks'
-import { ProfileHandles } from './ProfileHandles'
 import { SceneView } from './SceneView'
 import { useDrag } from './useDrag'
 import { useWidth } from './useWidth'
 import { useZoom } from './useZoom'
-import { ZoomButtons } from './ZoomButtons'
+
+/** What only some stations show on it comes when it is shown. */
+const ActMark = later(() => import('./ActMark').then((m) => m.ActMark))
+const ProfileHandles = later(() => import('./ProfileHandles').then((m) => m.ProfileHandles))
+const DrawingNotes = later(() => import('./DrawingNotes').then((m) => m.DrawingNotes))
+const BalanceMark = later(() => import('./Marks').then((m) => m.BalanceMark))
+const ZoomButtons = later(() => import('./ZoomButtons').then((m) => m.ZoomButtons))
+const CutMark = later(() => import('./Marks').then((m) => m.CutMark))
 
 const HEIGHT = 262
 /** Bench beyond a saber that lies apart, mm. */
