@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import { fact } from '@nubrin/core/facts'
 import { CHECKS, judgeCommission, makeJudge } from '@nubrin/core/judge'
+import { machineOf } from '@nubrin/core/machine'
 import { loadsOf } from '@nubrin/core/power'
 import type { Commission, Saber } from '@nubrin/core/record'
 import { topicsOf } from '@nubrin/core/script'
@@ -52,6 +53,9 @@ describe('what a check reads is what it says that it reads', () => {
           },
           get loads() {
             return loadsOf(own)
+          },
+          get machine() {
+            return machineOf(own)
           },
         })
         const declared = new Set<string>([...c.reads, ...(facts ? ALL_FACTS : [])])

@@ -45,19 +45,14 @@ export class Drafting {
     this.rest = { ...rest, screws: {} }
   }
 
-  /** Acts as steps, each in the words of this saber. One that has no words yet is left out; false says so. */
-  acts(list: readonly Act[], worded: (act: Act) => string | undefined = () => undefined): boolean {
-    let all = true
+  /** Acts as steps, each in the words of this saber or in those that are given. One that has no words yet is left out. */
+  acts(list: readonly Act[], worded: (act: Act) => string | undefined = () => undefined): void {
     for (const act of list) {
       const words = wordsOf(this.saber, this.assembly, act)
-      if (!words) {
-        all = false
-        continue
-      }
+      if (!words) continue
       const { text, ...more } = words
       this.step(worded(act) ?? text, { ...more, act })
     }
-    return all
   }
 
   step(text: string, more: Partial<Step> = {}) {

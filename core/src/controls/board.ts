@@ -70,19 +70,23 @@ export function collisions(rows: readonly ControlRow[]): Collision[] {
   return out
 }
 
+/** Modes to which gestures lead from a mode, with the fewest gestures to each; the mode itself by none. */
+export function reach(rows: readonly ControlRow[], from: Mode): Map<Mode, ControlRow[]> {
+  const found = new Map<Mode, ControlRow[]>([[from, []]])
+  const open: Mode[] = [from]
+  for (let mode = open.shift(); mode !== undefined; mode = open.shift())
+    for (const r of rows)
+      if (r.state === mode && !found.has(after(r))) {
+        found.set(after(r), [...found.get(mode)!, r])
+        open.push(after(r))
+      }
+  return found
+}
+
 /** States reachable from the ones a powered saber can be found in, by the rows alone. */
 export function reachable(rows: readonly ControlRow[], start: readonly Mode[] = ['off', 'asleep']): Set<Mode> {
-  const seen = new Set<Mode>(start.filter((m) => m === 'off' || rows.some((r) => r.state === m)))
-  for (let grew = true; grew; ) {
-    grew = false
-    for (const r of rows) {
-      if (seen.has(r.state) && !seen.has(after(r))) {
-        seen.add(after(r))
-        grew = true
-      }
-    }
-  }
-  return seen
+  const from = start.filter((m) => m === 'off' || rows.some((r) => r.state === m))
+  return new Set(from.flatMap((m) => [...reach(rows, m).keys()]))
 }
 
 /** A state that one cannot leave, and the presets in which it is so. */

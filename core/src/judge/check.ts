@@ -1,3 +1,4 @@
+import type { Machine } from '../machine'
 import type { Load } from '../power'
 import type { Commission, FactPlace, Ref, Saber } from '../record'
 import type { Topic } from '../script'
@@ -10,9 +11,10 @@ export interface Context {
   /** Today, ISO date; brought by the caller since the core has no clock. */
   today: string
   readonly facts: readonly FactPlace[]
-  /** What its film must tell, and what it draws in every look: several checks ask, each is worked out once. */
+  /** What its film must tell, what it draws in every look, and the saber as a machine: several checks ask, each is worked out once. */
   readonly topics: readonly Topic[]
   readonly loads: readonly Load[]
+  readonly machine: Machine
 }
 
 /** What a check reads: fields of the saber, fields of the order, and the day. Nothing else may change its answer. */

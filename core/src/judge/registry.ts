@@ -1,3 +1,4 @@
+import { type Machine, machineOf } from '../machine'
 import { type Load, loadsOf } from '../power'
 import { type Commission, type FactPlace, factPaths, type Saber } from '../record'
 import { type Topic, topicsOf } from '../script'
@@ -89,6 +90,7 @@ function contextOf(commission: Commission, saber: Saber, today: string): Context
   let facts: FactPlace[] | undefined
   let topics: Topic[] | undefined
   let loads: Load[] | undefined
+  let machine: Machine | undefined
   return {
     commission,
     saber,
@@ -104,6 +106,10 @@ function contextOf(commission: Commission, saber: Saber, today: string): Context
     get loads() {
       loads ??= loadsOf(saber)
       return loads
+    },
+    get machine() {
+      machine ??= machineOf(saber)
+      return machine
     },
   }
 }

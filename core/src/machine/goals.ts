@@ -6,8 +6,7 @@ import { runAll } from './run'
 import type { State } from './state'
 
 /** What somebody wants of a saber in hand. */
-export const GOALS = ['cell', 'card', 'charge', 'bladeIn', 'plugIn', 'show', 'reset', 'strip'] as const
-export type GoalKind = (typeof GOALS)[number]
+type GoalKind = 'cell' | 'card' | 'charge' | 'bladeIn' | 'plugIn' | 'show' | 'reset' | 'strip'
 export interface Goal {
   kind: GoalKind
   /** What it is about: a cell, a blade, a port. */

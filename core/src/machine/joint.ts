@@ -7,7 +7,7 @@ export type Body = Ref<'section' | 'part' | 'blade'>
 type Who = 'client' | 'maker' | 'nobody'
 
 /** A screw that holds a joint, and how far it has to go before the joint lets go. */
-interface Hold {
+export interface Hold {
   screw: Id<'fastener'>
   by: 'loosen' | 'remove'
 }

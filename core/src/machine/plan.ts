@@ -1,7 +1,7 @@
 import { type Act, refTo } from '../record'
 import type { Assembly } from './assembly'
 import type { Blocked, Body, Joint, Way } from './joint'
-import { runAll } from './run'
+import { holding, inPlace, runAll } from './run'
 import { isOff, powered, type State } from './state'
 
 /** Who carries a plan out: the client keeps his hands off what is the maker's. */
@@ -17,10 +17,6 @@ interface Chosen {
   risk: number
   acts: number
 }
-
-/** Screws of a joint that still hold it. */
-const holding = (st: State, j: Joint) =>
-  j.held.filter((h) => (h.by === 'remove' ? st.screws[h.screw] !== 'out' : st.screws[h.screw] === undefined))
 
 const mayNot = (j: Joint | undefined, by: Hands): boolean =>
   !j || j.who === 'nobody' || !j.ways.length || (by === 'client' && j.who === 'maker')
@@ -59,7 +55,7 @@ function choose(
         blocked.push(...blockedBy(a, b))
         return
       }
-      const more = holding(st, j).map((h) => h.screw)
+      const more = holding(st.screws, j).map((h) => h.screw)
       n += 1 + more.filter((s) => !turned.has(s)).length
       turned = new Set([...turned, ...more])
       const usable = among ? j.ways.filter((w) => w.after.every((x) => among.has(x) || isOff(st, x))) : j.ways
@@ -122,7 +118,7 @@ export function planOff(a: Assembly, st: State, targets: readonly Body[], by: Ha
   const chosen = choose(a, st, targets, by)
   if (Array.isArray(chosen)) return { ok: false, blocked: once(chosen) }
   const acts: Act[] = []
-  const now: State = { ...st, screws: { ...st.screws } }
+  const screws = { ...st.screws }
   const opens = [...chosen.ways.keys()].some((b) => !a.joints[b]!.place)
   if (opens && a.cutter && powered(a, st)) acts.push({ do: 'cut', at: refTo('part', a.cutter.part) })
   const order = inOrder(targets, chosen.ways)!
@@ -131,10 +127,10 @@ export function planOff(a: Assembly, st: State, targets: readonly Body[], by: Ha
   for (const b of order) {
     const j = a.joints[b]!
     const way = chosen.ways.get(b)!
-    for (const h of holding(now, j)) {
+    for (const h of holding(screws, j)) {
       const by = out.has(h.screw) ? 'remove' : 'loosen'
       acts.push({ do: by, at: refTo('fastener', h.screw) })
-      now.screws[h.screw] = by === 'remove' ? 'out' : 'loose'
+      screws[h.screw] = by === 'remove' ? 'out' : 'loose'
     }
     acts.push({ do: 'takeOff', at: b, how: way.how, towards: way.towards })
   }
@@ -167,11 +163,10 @@ function putBack(a: Assembly, st: State, bodies: readonly Body[]): { acts: Act[]
   for (const b of order) {
     const j = a.joints[b]!
     for (const l of j.loads) if (a.joints[l] && !off.has(l)) tighten(a.joints[l])
-    for (const h of j.held)
-      if (screws[h.screw] === undefined || (h.by === 'remove' && screws[h.screw] !== 'out')) {
-        acts.push({ do: h.by, at: refTo('fastener', h.screw) })
-        screws[h.screw] = h.by === 'remove' ? 'out' : 'loose'
-      }
+    for (const h of holding(screws, j)) {
+      acts.push({ do: h.by, at: refTo('fastener', h.screw) })
+      screws[h.screw] = h.by === 'remove' ? 'out' : 'loose'
+    }
     const w = ways.get(b)!
     acts.push({ do: 'putOn', at: b, how: w.how, towards: w.towards })
     off.delete(b)
@@ -187,9 +182,7 @@ export function planOn(a: Assembly, st: State, body: Body, by: Hands = 'client')
   if (!j || mayNot(j, by)) return { ok: false, blocked: once(blockedBy(a, body)) }
   const acts: Act[] = []
   let now = st
-  const other = (Object.values(a.joints) as Joint[]).find(
-    (q) => j.place !== undefined && q.place === j.place && q.body !== body && !isOff(st, q.body),
-  )
+  const other = inPlace(a, st, j)
   if (other) {
     const out = planOff(a, now, [other.body], by)
     if (!out.ok) return out

@@ -1,6 +1,6 @@
 import { type Act, type Id, partsOfRef, refTo } from '../record'
 import type { Assembly } from './assembly'
-import type { Body, Joint } from './joint'
+import type { Body, Hold, Joint } from './joint'
 import { isOff, powered, type State } from './state'
 
 /** What an act brings about besides what is seen of the thing itself. */
@@ -30,20 +30,6 @@ export interface Refusal {
 export type Outcome = { ok: true; state: State; happened: Happened[] } | { ok: false; why: Refusal }
 
 const no = (code: Refusal['code'], at?: string): Outcome => ({ ok: false, why: { code, ...(at ? { at } : {}) } })
-
-/** Bodies that hang on a body, directly or not: what comes off with it. */
-export function ridesOn(a: Assembly, b: Body): Body[] {
-  const out: Body[] = []
-  const add = (x: Body) => {
-    for (const j of Object.values(a.joints) as Joint[])
-      if (j.of === x && !out.includes(j.body)) {
-        out.push(j.body)
-        add(j.body)
-      }
-  }
-  add(b)
-  return out
-}
 
 const screwOf = (act: Act): Id<'fastener'> => partsOfRef(act.at)?.id ?? ''
 
@@ -81,9 +67,21 @@ function screwed(a: Assembly, st: State, act: Act): Outcome {
   return { ok: true, state: { ...st, screws: { ...st.screws, [id]: to } }, happened: [] }
 }
 
-/** Whether a screw has let go as far as a joint asks. */
-const letsGo = (st: State, h: Joint['held'][number]) =>
-  h.by === 'remove' ? st.screws[h.screw] === 'out' : st.screws[h.screw] !== undefined
+/** The screws of a joint that still hold it: loose is enough for some, others have to be out. */
+export const holding = (screws: State['screws'], j: Joint): Hold[] =>
+  j.held.filter((h) => (h.by === 'remove' ? screws[h.screw] !== 'out' : screws[h.screw] === undefined))
+
+/** A screw of a joint that is not tight, where there is one. */
+export const looseAt = (st: State, j: Joint): Hold | undefined => j.held.find((h) => st.screws[h.screw] !== undefined)
+
+/** Whether a body can go by a way that an act names, out or in; else why not. */
+function refusedWay(st: State, act: Act, j: Joint): Refusal | undefined {
+  const ways = j.ways.filter((w) => (!act.how || w.how === act.how) && (!act.towards || w.towards === act.towards))
+  const [first] = ways
+  if (!first) return { code: 'wrongWay', at: j.body }
+  if (ways.some((w) => w.after.every((b) => isOff(st, b)))) return undefined
+  return { code: 'behind', at: first.after.find((b) => !isOff(st, b))! }
+}
 
 const powerChange = (a: Assembly, was: State, now: State): Happened[] => {
   const [before, after] = [powered(a, was), powered(a, now)]
@@ -95,16 +93,10 @@ function off(a: Assembly, st: State, act: Act, j: Joint): Outcome {
   if (j.who === 'nobody' || !j.ways.length) return no('notClient', j.body)
   if (st.lit) return no('lit', j.body)
   if (j.dark && a.cutter && powered(a, st)) return no('live', j.body)
-  const holds = j.held.find((h) => !letsGo(st, h))
+  const [holds] = holding(st.screws, j)
   if (holds) return no('tight', refTo('fastener', holds.screw))
-  const ways = j.ways.filter((w) => (!act.how || w.how === act.how) && (!act.towards || w.towards === act.towards))
-  if (!ways.length) return no('wrongWay', j.body)
-  const free = ways.find((w) => w.after.every((b) => isOff(st, b)))
-  if (!free)
-    return no(
-      'behind',
-      ways[0]!.after.find((b) => !isOff(st, b)),
-    )
+  const refused = refusedWay(st, act, j)
+  if (refused) return { ok: false, why: refused }
   const state = { ...st, off: [...st.off, j.body] }
   const itself: Happened[] = j.byItself === 'wakes' ? ['wakes'] : j.byItself === 'showsDisplay' ? ['showsDisplay'] : []
   const cuts = j.byItself === 'cutsPower' && powered(a, st) ? (['dark'] as const) : []
@@ -112,27 +104,24 @@ function off(a: Assembly, st: State, act: Act, j: Joint): Outcome {
 }
 
 /** Another body in the same place. */
-const inPlace = (a: Assembly, st: State, j: Joint): Joint | undefined =>
-  Object.values(a.joints).find((q) => q.place === j.place && q.body !== j.body && !isOff(st, q.body))
+export const inPlace = (a: Assembly, st: State, j: Joint): Joint | undefined =>
+  j.place === undefined
+    ? undefined
+    : Object.values(a.joints).find((q) => q.place === j.place && q.body !== j.body && !isOff(st, q.body))
 
 function on(a: Assembly, st: State, act: Act, j: Joint): Outcome {
   if (!isOff(st, j.body)) return no('there', j.body)
   if (st.lit) return no('lit', j.body)
-  const other = j.place === undefined ? undefined : inPlace(a, st, j)
+  const other = inPlace(a, st, j)
   if (other) return no('occupied', other.body)
   // The way that it came is the way that it goes.
-  const ways = j.ways.filter((w) => (!act.how || w.how === act.how) && (!act.towards || w.towards === act.towards))
-  if (!ways.length) return no('wrongWay', j.body)
-  if (!ways.some((w) => w.after.every((b) => isOff(st, b))))
-    return no(
-      'behind',
-      ways[0]!.after.find((b) => !isOff(st, b)),
-    )
-  const out = j.held.find((h) => !letsGo(st, h))
+  const refused = refusedWay(st, act, j)
+  if (refused) return { ok: false, why: refused }
+  const [out] = holding(st.screws, j)
   if (out) return no('tight', refTo('fastener', out.screw))
   for (const b of j.loads) {
     if (isOff(st, b)) return no('open', b)
-    const loose = a.joints[b]?.held.find((h) => st.screws[h.screw] !== undefined)
+    const loose = a.joints[b] && looseAt(st, a.joints[b])
     if (loose) return no('loose', refTo('fastener', loose.screw))
   }
   const state = { ...st, off: st.off.filter((b) => b !== j.body) }
@@ -157,7 +146,7 @@ export function run(a: Assembly, st: State, act: Act): Outcome {
   if (!j) return no('noSuch', act.at)
   if (act.do === 'pullCheck') {
     if (isOff(st, j.body)) return no('notThere', j.body)
-    const loose = j.held.find((h) => st.screws[h.screw] !== undefined)
+    const loose = looseAt(st, j)
     return loose ? no('loose', refTo('fastener', loose.screw)) : { ok: true, state: st, happened: [] }
   }
   return act.do === 'takeOff' ? off(a, st, act, j) : on(a, st, act, j)

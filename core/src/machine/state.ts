@@ -26,8 +26,12 @@ export function atRest(a: Assembly): State {
   }
 }
 
-/** The machine of a saber: what it is made of, and how it lies there at rest. */
-export function machineOf(s: Saber): { assembly: Assembly; rest: State } {
+/** A saber as a machine: what it is made of, and how it lies there at rest. */
+export interface Machine {
+  assembly: Assembly
+  rest: State
+}
+export function machineOf(s: Saber): Machine {
   const assembly = assemblyOf(s)
   return { assembly, rest: atRest(assembly) }
 }

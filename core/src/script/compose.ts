@@ -1,9 +1,9 @@
-import { after, doingOf, gestureText } from '../controls'
+import { after, doingOf, gestureText, reach } from '../controls'
 import type { Beat, Commission, ORDERS, Saber } from '../record'
 import { say } from '../words'
 import { guessSeconds, startMode } from './rehearse'
 import { type Chapter, type Topic, topicsOf } from './topics'
-import { DARK, reach, walked } from './walk'
+import { DARK, walked } from './walk'
 
 export type Order = (typeof ORDERS)[number]
 

@@ -1,6 +1,6 @@
-import { after, type Mode } from '../controls'
+import { after, type Mode, reach } from '../controls'
 import { known } from '../facts'
-import { type Body, machineOf, refusalText, run, type State } from '../machine'
+import { type Body, looseAt, type Machine, machineOf, refusalText, run, type State } from '../machine'
 import {
   type Beat,
   byId,
@@ -13,7 +13,6 @@ import {
   type Saber,
   type Task,
 } from '../record'
-import { reach } from './walk'
 
 export type Trouble =
   | { code: 'gone'; beat: Beat }
@@ -67,8 +66,7 @@ const DARK: readonly Task[] = ['bladeOut', 'open', 'cellOut', 'cellIn', 'card', 
  * and tight. Moves that beats do not perform are bridged only by gestures the viewer has already been shown. Steps that are only
  * words do what their task says.
  */
-export function rehearse(s: Saber): Rehearsal {
-  const { assembly, rest } = machineOf(s)
+export function rehearse(s: Saber, { assembly, rest }: Machine = machineOf(s)): Rehearsal {
   const cutOff = s.access.some((p) => p.task === 'powerOn')
   const now: Now = {
     // What is loose on the bench is tightened before it ships; the film begins with it tight.
@@ -108,8 +106,7 @@ export function rehearse(s: Saber): Rehearsal {
       if (off || now.openedInWords) troubles.push({ code: 'open', beat, off: off ? named(off) : '' })
       const loose = Object.values(assembly.joints)
         .filter((j) => j.place && !now.machine.off.includes(j.body))
-        .flatMap((j) => j.held)
-        .find((h) => now.machine.screws[h.screw])
+        .flatMap((j) => looseAt(now.machine, j) ?? [])[0]
       if (loose) troubles.push({ code: 'looseBlade', beat, screw: named(refTo('fastener', loose.screw)) })
     }
     const all = s.presets.length

@@ -1,18 +1,5 @@
-import { after, type Mode } from '../controls'
+import { after, type Mode, reach } from '../controls'
 import type { ControlRow } from '../record'
-
-/** Modes to which gestures lead from a mode, with the fewest gestures to each; the mode itself by none. */
-export function reach(rows: readonly ControlRow[], from: Mode): Map<Mode, ControlRow[]> {
-  const found = new Map<Mode, ControlRow[]>([[from, []]])
-  const open: Mode[] = [from]
-  for (let mode = open.shift(); mode !== undefined; mode = open.shift())
-    for (const r of rows)
-      if (r.state === mode && !found.has(after(r))) {
-        found.set(after(r), [...found.get(mode)!, r])
-        open.push(after(r))
-      }
-  return found
-}
 
 /** Modes in which nothing shines. */
 export const DARK: readonly Mode[] = ['off', 'asleep']

@@ -1,4 +1,4 @@
-import { assemblyOf, type Body, type Joint } from '../../machine'
+import { assemblyOf } from '../../machine'
 import { nameOf, type Saber } from '../../record'
 import { formatNumber } from '../../units'
 import { say, whether } from '../../words'
@@ -9,9 +9,7 @@ import { orNotRecorded, stepsOf } from '../values'
 function joints(s: Saber): Block[] {
   if (!s.joints.length) return []
   const { joints } = assemblyOf(s)
-  const told = s.joints.flatMap((c): { c: (typeof s.joints)[number]; j: Joint | undefined }[] =>
-    c.who === 'maker' ? [] : [{ c, j: joints[c.body as Body] }],
-  )
+  const told = s.joints.filter((c) => c.who !== 'maker').map((c) => ({ c, j: joints[c.body] }))
   return table(
     [say('joint.what'), say('joint.how'), say('joint.mind')],
     told.map(({ c, j }) => [

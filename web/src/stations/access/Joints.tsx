@@ -1,5 +1,5 @@
 import { type Assembly, type Body, blockedText, type Joint } from '@nubrin/core/machine'
-import { BY_ITSELF, HOWS, MAY_OPEN, type Saber, Joint as Said, TOWARDS } from '@nubrin/core/record'
+import { BY_ITSELF, HOWS, MAY_OPEN, nameOf, type Saber, Joint as Said, TOWARDS } from '@nubrin/core/record'
 import { useState } from 'react'
 import { freshId } from '../../data'
 import { CheckBox, FactField, Labelled, Mark, RefPicker, RemoveButton, SelectCell, setText, TextCell } from '../../kit'
@@ -76,11 +76,7 @@ export function JointSheet({ saber, joint: j, asks }: { saber: Saber; joint: Joi
       // Nothing said is no correction.
       if (Object.keys(y).length === 2) s.joints = s.joints.filter((x) => x !== y)
     })
-  const pick = <K extends 'how' | 'towards' | 'hand' | 'who' | 'byItself'>(key: K, v: string) =>
-    set((y) => {
-      if (v) Object.assign(y, { [key]: v })
-      else delete y[key]
-    })
+  const [drafted] = j.ways
   const held = said.held ?? j.held
   const { properties: OF } = Said
   return (
@@ -91,51 +87,49 @@ export function JointSheet({ saber, joint: j, asks }: { saber: Saber; joint: Joi
         </p>
       ))}
       <div className="grid grid-cols-2 gap-2">
-        <Labelled label="how it comes off">
-          <SelectCell
-            label={`How ${j.name} comes off`}
-            value={said.how ?? ''}
-            options={['', ...HOWS] as const}
-            words={(v) => (v ? HOW[v] : j.ways[0] ? `drafted: ${HOW[j.ways[0].how]}` : 'not said')}
-            onCommit={(v) => pick('how', v)}
-          />
-        </Labelled>
-        <Labelled label="towards">
-          <SelectCell
-            label={`Where ${j.name} goes`}
-            value={said.towards ?? ''}
-            options={['', ...TOWARDS] as const}
-            words={(v) => v || (j.ways[0] ? `drafted: ${j.ways[0].towards}` : 'not said')}
-            onCommit={(v) => pick('towards', v)}
-          />
-        </Labelled>
-        <Labelled label="by itself, then">
-          <SelectCell
-            label={`What happens by itself when ${j.name} comes off`}
-            value={said.byItself ?? ''}
-            options={['', ...BY_ITSELF] as const}
-            words={(v) => (v ? ITSELF[v] : 'not said')}
-            onCommit={(v) => pick('byItself', v)}
-          />
-        </Labelled>
-        <Labelled label="who opens it">
-          <SelectCell
-            label={`Who opens ${j.name}`}
-            value={said.who ?? ''}
-            options={['', ...MAY_OPEN] as const}
-            words={(v) => v || `drafted: ${j.who}`}
-            onCommit={(v) => pick('who', v)}
-          />
-        </Labelled>
-        <Labelled label="thread">
-          <SelectCell
-            label={`Hand of ${j.name}`}
-            value={said.hand ?? ''}
-            options={['', 'right', 'left'] as const}
-            words={(v) => (v ? `${v}-handed` : 'as the hilt says')}
-            onCommit={(v) => pick('hand', v)}
-          />
-        </Labelled>
+        <Choice
+          title="how it comes off"
+          label={`How ${j.name} comes off`}
+          value={said.how}
+          options={HOWS}
+          words={(v) => HOW[v]}
+          unsaid={drafted ? `drafted: ${HOW[drafted.how]}` : 'not said'}
+          onCommit={(v) => set((y) => setText(y, 'how', v))}
+        />
+        <Choice
+          title="towards"
+          label={`Where ${j.name} goes`}
+          value={said.towards}
+          options={TOWARDS}
+          unsaid={drafted ? `drafted: ${drafted.towards}` : 'not said'}
+          onCommit={(v) => set((y) => setText(y, 'towards', v))}
+        />
+        <Choice
+          title="by itself, then"
+          label={`What happens by itself when ${j.name} comes off`}
+          value={said.byItself}
+          options={BY_ITSELF}
+          words={(v) => ITSELF[v]}
+          unsaid="not said"
+          onCommit={(v) => set((y) => setText(y, 'byItself', v))}
+        />
+        <Choice
+          title="who opens it"
+          label={`Who opens ${j.name}`}
+          value={said.who}
+          options={MAY_OPEN}
+          unsaid={`drafted: ${j.who}`}
+          onCommit={(v) => set((y) => setText(y, 'who', v))}
+        />
+        <Choice
+          title="thread"
+          label={`Hand of ${j.name}`}
+          value={said.hand}
+          options={['right', 'left'] as const}
+          words={(v) => `${v}-handed`}
+          unsaid="as the hilt says"
+          onCommit={(v) => set((y) => setText(y, 'hand', v))}
+        />
         <FactField label="turns" value={said.turns} of={OF.turns} onCommit={(v) => set((y) => void (y.turns = v))} />
         <FactField
           label="goes in at, clock"
@@ -172,9 +166,7 @@ export function JointSheet({ saber, joint: j, asks }: { saber: Saber; joint: Joi
         <div>
           {held.map((h, i) => (
             <div key={h.screw} className="flex items-center gap-1">
-              <span className="min-w-0 flex-1 truncate">
-                {saber.hilt.fasteners.find((f) => f.id === h.screw)?.name ?? h.screw}
-              </span>
+              <span className="min-w-0 flex-1 truncate">{nameOf(saber, `fastener:${h.screw}`)}</span>
               <SelectCell
                 label={`How far ${h.screw} goes for ${j.name}`}
                 value={h.by}
@@ -210,9 +202,9 @@ export function JointSheet({ saber, joint: j, asks }: { saber: Saber; joint: Joi
         <div>
           {(said.after ?? []).map((b) => (
             <div key={b} className="flex items-center gap-1">
-              <span className="min-w-0 flex-1 truncate">{assemblyName(saber, b)}</span>
+              <span className="min-w-0 flex-1 truncate">{nameOf(saber, b)}</span>
               <RemoveButton
-                what={`${assemblyName(saber, b)} before ${j.name}`}
+                what={`${nameOf(saber, b)} before ${j.name}`}
                 onClick={() =>
                   set((y) => {
                     y.after = (y.after ?? []).filter((x) => x !== b)
@@ -238,5 +230,33 @@ export function JointSheet({ saber, joint: j, asks }: { saber: Saber; joint: Joi
   )
 }
 
-const assemblyName = (s: Saber, b: string) =>
-  [...s.hilt.sections, ...s.parts, ...s.blades].find((x) => b.endsWith(`:${x.id}`))?.name ?? b
+/** One of some choices, or what stands while nobody has said. */
+function Choice<T extends string>({
+  title,
+  label,
+  value,
+  options,
+  words = (v) => v,
+  unsaid,
+  onCommit,
+}: {
+  title: string
+  label: string
+  value: T | undefined
+  options: readonly T[]
+  words?: (v: T) => string
+  unsaid: string
+  onCommit: (v: T | '') => void
+}) {
+  return (
+    <Labelled label={title}>
+      <SelectCell<T | ''>
+        label={label}
+        value={value ?? ''}
+        options={['', ...options]}
+        words={(v) => (v ? words(v) : unsaid)}
+        onCommit={onCommit}
+      />
+    </Labelled>
+  )
+}

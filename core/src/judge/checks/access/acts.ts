@@ -1,4 +1,4 @@
-import { machineOf, refusalText, run, type State, wordsOf } from '../../../machine'
+import { refusalText, run, type State, wordsOf } from '../../../machine'
 import type { Ref, Saber, Step, Task } from '../../../record'
 import { say } from '../../../words'
 import { check } from '../../check'
@@ -43,8 +43,7 @@ export const acts = check<{
   rule: 'The steps of a client can be carried out one after another on this saber, and say what they do.',
   source: 'the saber as a machine',
   reads: ['hilt', 'parts', 'blades', 'joints', 'cutPower', 'access'],
-  run: ({ saber }) => {
-    const { assembly, rest: shipped } = machineOf(saber)
+  run: ({ saber, machine: { assembly, rest: shipped } }) => {
     const rest: State = { ...shipped, screws: {} }
     const base = (step: Step) => ({
       subject: step.id as string,

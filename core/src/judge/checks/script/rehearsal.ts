@@ -22,8 +22,8 @@ export const rehearsal = check<{ hold: At; ends: At; impossible: At }>({
   rule: 'Every line of the script can be carried out on this saber, in this order.',
   source: 'the saber as a machine',
   reads: ['controls', 'access', 'beats', 'hilt', 'parts', 'blades', 'joints', 'cutPower', 'presets', 'inputs', 'zones'],
-  run: ({ saber }) =>
-    rehearse(saber).troubles.map((t) => ({
+  run: ({ saber, machine }) =>
+    rehearse(saber, machine).troubles.map((t) => ({
       code: t.code === 'holdDiffers' ? 'hold' : ENDS.includes(t.code) ? 'ends' : 'impossible',
       subject: `${t.code}-${t.beat.id}`,
       level: STOPS.includes(t.code) ? 'stop' : 'caution',
