@@ -13,6 +13,8 @@ const MEANT = {
   parts: ['shelf', 'planning'],
   controls: ['controls'],
   proof: ['proof', 'telling'],
+  handoff: ['handoff', 'telling', 'every-leaf'],
+  words: ['words', 'telling', 'odd-values'],
   judge: ['judge', 'findings', 'slips', 'said'],
   'judge/checks': ['said', 'findings', 'slips', 'ends', 'thresholds', 'kinds-of-findings', 'planning'],
   import: ['shelf', 'formats', 'versions', 'telling'],

@@ -99,7 +99,7 @@ export const FIRES: Record<string, Mutation> = {
     for (const [i, does] of (['sleep', 'mute', 'menuOpen', 'colour'] as const).entries())
       s.controls.push({
         id: `h${i}x`,
-        state: 'menu',
+        mode: s.modes[0]!.id,
         pose: 'any',
         input: 'rw-i1',
         gesture: 'hold',
@@ -108,6 +108,7 @@ export const FIRES: Record<string, Mutation> = {
         status: 'configured',
       })
   },
+  boardSpace: (s) => void (s.controls.find((r) => r.gesture === 'hold')!.most = fact(0.1, 's')),
   unsureControl: (s) => void (s.controls[0]!.status = 'unsure'),
   noSteps: (s) => void (s.access = s.access.filter((p) => p.task !== 'cellIn')),
   otherPole: (s, c) => {

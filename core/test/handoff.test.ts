@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { gestureText } from '@nubrin/core/controls'
+import { gestureText, isOf, modeName } from '@nubrin/core/controls'
 import { fact, known, type NumberFact } from '@nubrin/core/facts'
 import { type Block, buildHandoff, type HandoffDocument, liftHandoff } from '@nubrin/core/handoff'
 import { type Commission, factPaths, ORDERS, type Saber } from '@nubrin/core/record'
@@ -61,7 +61,7 @@ describe('the shape of the handoff', () => {
       const [table] = blocks(build(c), idFor(c, s, 'controls'), 'table')
       expect(table!.rows).toHaveLength(s.controls.length)
       for (const r of s.controls) {
-        const row = table!.rows.find((x) => x[1] === gestureText(s, r) && x[0]!.startsWith(r.state))
+        const row = table!.rows.find((x) => x[1] === gestureText(s, r) && x[0]!.startsWith(isOf(s, r.mode) === 'menu' ? modeName(s, r.mode) : isOf(s, r.mode)))
         expect(`${r.id} ${row !== undefined}`).toBe(`${r.id} true`)
       }
     }

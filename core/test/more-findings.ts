@@ -3,6 +3,7 @@ import type { FittedPart, Saber } from '@nubrin/core/record'
 import type { Mutation } from './fires'
 
 const mm = (v: number) => fact(v, 'mm', 'measured')
+const sec = (v: number) => fact(v, 's', 'configured')
 const part = (s: Saber, kind: string) => s.parts.find((p) => p.kind === kind)!
 const add = (s: Saber, more: Partial<FittedPart> & Pick<FittedPart, 'kind'>) =>
   void s.parts.push({ id: 'added', name: 'added thing', specs: {}, ...more })
@@ -126,4 +127,44 @@ export const MORE: readonly Mutation[] = [
     Object.assign(b, { by: 'own', say: `${wish(s).name} is red.` })
     b.covers = [`preset:${wish(s).id}`]
   },
+  // The board: what a walk through the whole map finds.
+  (s) => {
+    const hold = s.controls.find((r) => r.does === 'retract')!
+    Object.assign(hold, { hold: sec(1), most: sec(1.2) })
+    s.controls.push({ ...s.controls[0]!, id: 'early', gesture: 'hold', hold: sec(0.2), does: 'battery' })
+  },
+  (s) => {
+    // Each pose has its own, so that of any pose is never in force.
+    for (const pose of ['up', 'level', 'down'] as const)
+      s.controls.push({ ...s.controls[0]!, id: `p-${pose}`, pose, does: 'battery' })
+    const off = s.controls.find((r) => r.does === 'retract')!
+    s.controls.push({ ...off, id: 'first', hold: sec(1), release: 'reached', does: 'mute' })
+    s.controls.push({ ...off, id: 'unmute', mode: 'm-mute', does: 'unmute' })
+    s.modes.push({ id: 'm-mute', name: 'muted', is: 'muted' })
+  },
+  (s) => {
+    const on = s.controls[0]!
+    s.modes.push(
+      { id: 'm-one', name: 'tone menu', is: 'menu', on: on.mode },
+      { id: 'm-two', name: 'colour menu', is: 'menu', on: on.mode, chooses: 'colour' },
+      { id: 'm-far', name: 'far menu', is: 'menu', chooses: 'profile', by: 'turning', after: sec(9) },
+    )
+    s.controls.push({ ...on, id: 'o1', times: 4, does: 'menuOpen', to: 'm-one' })
+    s.controls.push({ ...on, id: 'o2', times: 5, does: 'menuOpen', to: 'm-two' })
+    s.controls.push({ ...on, id: 'o3', mode: 'm-one', does: 'menuClose' })
+    s.controls.push({ ...on, id: 'o4', mode: 'm-far', does: 'battery' })
+  },
+  (s) => void (s.modes.find((x) => x.is === 'off')!.is = 'muted'),
+  (s) => {
+    const [one, two] = s.modes
+    Object.assign(one!, { after: sec(5), leads: two!.id })
+    Object.assign(two!, { after: sec(5), leads: one!.id })
+    s.controls[0]!.gesture = 'twist'
+  },
+  (s) => {
+    s.controls = s.controls.filter((r) => !['nextPreset', 'previousPreset', 'track'].includes(r.does))
+    s.presets[0]!.tracks = ['Slow water']
+    s.settings.volumeSteps = fact(8, '×')
+  },
+  (s) => void (s.controls.find((r) => r.does === 'deflect')!.presets = [s.presets[1]!.id]),
 ]

@@ -46,6 +46,9 @@ function everyWay(): Commission {
   parts[1]!.beside = parts[0]!.id
   s.beats[0]!.perform = `row:${controls[0]!.id}`
   c.requests[0]!.saber = s.id
+  s.modes[0]!.on = s.modes[1]!.id
+  s.modes[0]!.leads = s.modes[1]!.id
+  controls[0]!.to = s.modes[1]!.id
   controls[0]!.presets = [s.presets[0]!.id]
   zones.push({ ...structuredClone(zones[0]!), id: 'zz', follows: zones[0]!.id, blade: s.blades[0]!.id })
   expect(validateCommission(c)).toMatchObject({ ok: true })
@@ -63,7 +66,7 @@ describe('every reference of a record', () => {
       kinds.set(fieldOf(r), { record, pointer: r.pointer, bare: !String(value).includes(':') })
     }
   test('the samples hold all the ways to refer that the schema knows', () => {
-    expect(kinds.size).toBe(27)
+    expect(kinds.size).toBe(31)
   })
   test.each([...kinds])('%s that leads nowhere is refused where it stands', (_field, { record, pointer, bare }) => {
     const broken = structuredClone(record)

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import { proposeSteps, tasksOf } from '@nubrin/core/access'
-import { after } from '@nubrin/core/controls'
-import { type Commission, type ControlRow, ORDERS, type Saber, type STATES } from '@nubrin/core/record'
+import { after, usualModes } from '@nubrin/core/controls'
+import { type Commission, type ControlRow, type ModeIs, ORDERS, type Saber, STATES } from '@nubrin/core/record'
 import { compose, rehearse, troubleText } from '@nubrin/core/script'
 import { demoCommissions } from '@nubrin/demo'
 import fc from 'fast-check'
@@ -33,15 +33,17 @@ function wholeMap(s: Saber): boolean {
     for (let grew = true; grew; ) {
       grew = false
       for (const r of s.controls)
-        if (seen.has(r.state) && !seen.has(after(r))) {
-          seen.add(after(r))
+        if (seen.has(r.mode) && !seen.has(after(s, r))) {
+          seen.add(after(s, r))
           grew = true
         }
     }
     return seen
   }
-  const start = to(s.controls.some((r) => r.state === 'asleep') ? 'asleep' : 'off')
-  return s.controls.every((r) => (start.has(r.state) || to('off').has(r.state)) && to(after(r)).has('off'))
+  const mode = (is: ModeIs): string => s.modes.find((x) => x.is === is)?.id ?? is
+  const off = mode('off')
+  const start = to(s.controls.some((r) => r.mode === mode('asleep')) ? mode('asleep') : off)
+  return s.controls.every((r) => (start.has(r.mode) || to(off).has(r.mode)) && to(after(s, r)).has(off))
 }
 
 describe('a script composed from acts', () => {
@@ -156,16 +158,16 @@ describe('the order of the controls', () => {
       order: fc.array(fc.nat(), { minLength: 14, maxLength: 14 }),
     })
     .map(({ ring, more, order }) => {
-      const modes: (typeof STATES)[number][] = ['off', ...ring]
+      const modes: ModeIs[] = ['off', ...ring]
       const edges = [
         ...modes.map((m, i) => [m, modes[(i + 1) % modes.length]!] as const),
         ...more.map(([a, b]) => [modes[a % modes.length]!, modes[b % modes.length]!] as const),
       ]
       const rows = edges.map(
-        ([state, to], i): ControlRow => ({
+        ([mode, to], i): ControlRow => ({
           id: `r${i}`,
-          state,
-          to,
+          mode: `m-${mode}`,
+          to: `m-${to}`,
           pose: 'any',
           input: 'i',
           gesture: 'tap',
@@ -182,7 +184,7 @@ describe('the order of the controls', () => {
     fc.assert(
       fc.property(maps, (rows) => {
         const s = structuredClone(demo('reed-warden').sabers[0]!)
-        Object.assign(s, { controls: rows, beats: [], presets: [], access: [] })
+        Object.assign(s, { modes: usualModes('m', STATES), controls: rows, beats: [], presets: [], access: [] })
         s.inputs[0]!.id = 'i'
         const c = { ...structuredClone(demo('reed-warden')), sabers: [s] }
         s.beats = compose(c, s)

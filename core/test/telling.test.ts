@@ -1,13 +1,13 @@
 import { describe, expect, test } from '@jest/globals'
 import { proposeSteps, tasksOf } from '@nubrin/core/access'
-import { after, collisions, gestureText, reachable, secondsInWords, traps } from '@nubrin/core/controls'
+import { gestureText, secondsInWords } from '@nubrin/core/controls'
 import { fact, stated } from '@nubrin/core/facts'
 import { proposePacking } from '@nubrin/core/fit'
 import { buildHandoff } from '@nubrin/core/handoff'
 import { readReadings } from '@nubrin/core/import'
 import { loadsOf } from '@nubrin/core/power'
 import { judge, proposeTests, standing } from '@nubrin/core/proof'
-import { asCopy, type Beat, type Commission, type ControlRow, ORDERS, type Saber } from '@nubrin/core/record'
+import { asCopy, type Beat, type Commission, ORDERS, type Saber } from '@nubrin/core/record'
 import {
   cautionsOf,
   chaptersOf,
@@ -26,85 +26,7 @@ import {
 import fc from 'fast-check'
 import { demo, done, TODAY } from './samples'
 
-const row = (id: string, more: Partial<ControlRow> = {}): ControlRow => ({
-  id,
-  state: 'lit',
-  pose: 'any',
-  input: 'i1',
-  gesture: 'tap',
-  does: 'deflect',
-  status: 'configured',
-  ...more,
-})
-
 describe('controls', () => {
-  test('what a hand cannot tell apart collides, the rest does not', () => {
-    const pair = (a: Partial<ControlRow>, b: Partial<ControlRow>) =>
-      collisions([row('a1', a), row('b1', b)]).map((c) => c.why)
-    expect(pair({}, { does: 'lock' })).toEqual(['same'])
-    expect(pair({}, { times: 2, does: 'lock' })).toEqual([])
-    expect(pair({ pose: 'up' }, { pose: 'down', does: 'lock' })).toEqual([])
-    // What is said of one pose, or of some presets, overrules what is said of any.
-    expect(pair({ pose: 'up' }, { pose: 'any', does: 'lock' })).toEqual([])
-    expect(pair({ pose: 'up' }, { pose: 'up', does: 'lock' })).toEqual(['same'])
-    expect(pair({ presets: ['p1'] }, { presets: ['p2'], does: 'lock' })).toEqual([])
-    expect(pair({ presets: ['p1'] }, { does: 'lock' })).toEqual([])
-    expect(pair({ presets: [] }, { does: 'lock' })).toEqual(['same'])
-    expect(pair({ presets: ['p1', 'p2'] }, { presets: ['p2'], does: 'lock' })).toEqual(['same'])
-    // Two rows that say one thing say it twice.
-    expect(pair({}, {})).toEqual([])
-    expect(pair({ says: 'a' }, { says: 'b' })).toEqual(['same'])
-    expect(pair({}, { to: 'off' })).toEqual(['same'])
-    // A chord has no order; holding one and pressing the other has.
-    const two = (gesture: ControlRow['gesture'], input: string, other: string) => ({ gesture, input, other })
-    expect(pair(two('chord', 'i1', 'i2'), { ...two('chord', 'i2', 'i1'), does: 'lock' })).toEqual(['same'])
-    expect(pair(two('holdThenTap', 'i1', 'i2'), { ...two('holdThenTap', 'i2', 'i1'), does: 'lock' })).toEqual([])
-    expect(pair(two('chord', 'i1', 'i2'), { ...two('chord', 'i1', 'i3'), does: 'lock' })).toEqual([])
-    const hold = (s: number) => ({ gesture: 'hold' as const, hold: fact(s, 's', 'configured') })
-    expect(pair(hold(1), { ...hold(1.2), does: 'lock' })).toEqual(['holdsTooClose'])
-    expect(pair(hold(1), { ...hold(1.4), does: 'lock' })).toEqual([])
-    expect(pair(hold(1), { ...hold(1), does: 'lock' })).toEqual(['same'])
-    expect(pair(hold(1), { gesture: 'hold', does: 'lock' })).toEqual(['same'])
-  })
-  test('collisions do not depend on the order of rows', () => {
-    const rows = fc.array(
-      fc.record({
-        state: fc.constantFrom('off' as const, 'lit' as const),
-        pose: fc.constantFrom('any' as const, 'up' as const),
-        times: fc.integer({ min: 1, max: 2 }),
-      }),
-      { maxLength: 8 },
-    )
-    fc.assert(
-      fc.property(rows, (list) => {
-        const full = list.map((r, i) => row(`r${i}`, { ...r, does: i % 2 ? 'lock' : 'deflect' }))
-        expect(collisions(full).length).toBe(collisions(full.toReversed()).length)
-      }),
-    )
-  })
-  test('reachability and traps', () => {
-    const rows = [
-      row('a1', { state: 'off', does: 'ignite' }),
-      row('b1', { does: 'mute' }),
-      row('c1', { does: 'retract' }),
-    ]
-    expect([...reachable(rows)].sort()).toEqual(['lit', 'muted', 'off'])
-    const trapped = (list: ControlRow[], presets: string[] = []) => traps(list, presets)
-    expect(trapped(rows)).toEqual([{ state: 'muted', presets: [] }])
-    expect(trapped(rows.slice(0, 1))).toEqual([{ state: 'lit', presets: [] }])
-    // An off of one preset turns off no other.
-    const off = [rows[0]!, row('d1', { does: 'retract', presets: ['p1'] })]
-    expect(trapped(off, ['p1', 'p2', 'p3'])).toEqual([{ state: 'lit', presets: ['p2', 'p3'] }])
-    expect(trapped(off, ['p1'])).toEqual([])
-    // Sent to sleep, it must wake; straight to sleep from lit is an off only then.
-    const sleeps = [rows[0]!, row('e1', { does: 'sleep' })]
-    expect(trapped(sleeps)).toEqual([
-      { state: 'lit', presets: [] },
-      { state: 'asleep', presets: [] },
-    ])
-    expect(trapped([...sleeps, row('f1', { state: 'asleep', does: 'wake' })])).toEqual([])
-    expect(after(row('x1', { does: 'ignite', to: 'combat' }))).toBe('combat')
-  })
   test('gestures in words say the configured time and admit an unknown one', () => {
     const s = done()
     expect(gestureText(s, s.controls.at(-1)!)).toBe('hold the front button for two seconds')

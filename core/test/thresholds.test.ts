@@ -107,7 +107,7 @@ describe('where a judgement turns, to the hundredth', () => {
         s.controls = does.map((d, i) => ({
           ...{
             id: `h${i}`,
-            state: 'lit' as const,
+            mode: s.modes[0]!.id,
             pose: 'any' as const,
             input: s.inputs[0]!.id,
             gesture: 'hold' as const,

@@ -20,8 +20,21 @@ function leaves(v: unknown, into = new Map<string, number>()): Map<string, numbe
   else into.set(JSON.stringify(v), (into.get(JSON.stringify(v)) ?? 0) + 1)
   return into
 }
+/** Rows name a mode of the record where they once named one of six; what that mode is counts. */
+const byWhatModesAre = (r: Loose): Loose => ({
+  ...r,
+  sabers: (r.sabers as Loose[]).map((s) => {
+    const is = new Map((s.modes as Loose[]).map((m) => [m.id, m.is]))
+    const rows = (s.controls as Loose[]).map((row) => ({
+      ...row,
+      mode: is.get(row.mode),
+      ...(row.to ? { to: is.get(row.to) } : {}),
+    }))
+    return { ...s, controls: rows }
+  }),
+})
 const leavesOfRecord = (r: Loose) => {
-  const out = leaves(r)
+  const out = leaves(byWhatModesAre(r))
   for (const a of (r.aside ?? []) as { was: string }[]) leaves(JSON.parse(a.was), out)
   return out
 }

@@ -1,17 +1,21 @@
+import { sortsLedTo, usualModes } from '@nubrin/core/controls'
 import { fact, type Source, stated } from '@nubrin/core/facts'
 import { fitFrom, GENERIC_CATALOGUE } from '@nubrin/core/parts'
-import type {
-  Blade,
-  Commission,
-  ControlRow,
-  Fastener,
-  FittedPart,
-  Opening,
-  Preset,
-  Section,
-  Socket,
-  Step,
-  Test,
+import {
+  type Blade,
+  type Commission,
+  type ControlRow,
+  type Fastener,
+  type FittedPart,
+  type Mode,
+  type ModeIs,
+  type Opening,
+  type Preset,
+  type Section,
+  type Socket,
+  STATES,
+  type Step,
+  type Test,
 } from '@nubrin/core/record'
 import type { Unit } from '@nubrin/core/units'
 
@@ -130,9 +134,20 @@ export function pixelBlade(
   }
 }
 
+/** Inputs are called after their saber, `rw-i1`, and so are its modes. */
+const prefixOf = (input: string) => input.slice(0, input.lastIndexOf('-'))
+
+/** The modes in which rows stand or to which they lead. */
+export function modesFor(rows: readonly ControlRow[]): Mode[] {
+  const [first] = rows
+  if (!first) return []
+  const stands = rows.map((r) => STATES.find((is) => r.mode.endsWith(`-${is}`))!)
+  return usualModes(`${prefixOf(first.input)}-mode`, [...stands, ...sortsLedTo(rows)])
+}
+
 export function row(
   id: string,
-  state: ControlRow['state'],
+  state: ModeIs,
   input: string,
   gesture: ControlRow['gesture'],
   does: ControlRow['does'],
@@ -141,7 +156,7 @@ export function row(
   const { s, ...rest } = more
   return {
     id,
-    state,
+    mode: `${prefixOf(input)}-mode-${state}`,
     pose: 'any',
     input,
     gesture,

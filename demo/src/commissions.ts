@@ -1,13 +1,15 @@
+import { usualModes } from '@nubrin/core/controls'
 import { fact, stated } from '@nubrin/core/facts'
 import { layoutFacts } from '@nubrin/core/fit'
 import { proposeTests } from '@nubrin/core/proof'
-import { blankSaber, type Commission, FORMAT, FORMAT_VERSION, type Saber } from '@nubrin/core/record'
+import { blankSaber, type Commission, type ControlRow, FORMAT, FORMAT_VERSION, type Saber } from '@nubrin/core/record'
 import { compose } from '@nubrin/core/script'
 import {
   at,
   day,
   deg,
   mm,
+  modesFor,
   opening,
   part,
   pixelBlade,
@@ -51,9 +53,19 @@ function commission(
   }
 }
 
+/** A control in the volume menu of the finished saber. */
+const volume = (
+  id: string,
+  input: string,
+  gesture: 'tap' | 'hold',
+  does: ControlRow['does'],
+  more: Parameters<typeof row>[5],
+) => row(id, 'menu', input, gesture, does, { mode: 'rw-mode-volume', ...more })
+
 let counter = 0
 const saber = (name: string, job: Saber['job'], more: Partial<Saber>): Saber => ({
   ...blankSaber(() => `seed-${counter++}`, name, job),
+  modes: modesFor(more.controls ?? []),
   ...more,
 })
 
@@ -282,8 +294,25 @@ function reedWarden(today: string): Commission {
       row('rw-c5', 'lit', 'rw-i2', 'tap', 'deflect'),
       row('rw-c6', 'lit', 'rw-i2', 'hold', 'lock', { s: 0.5, says: 'lock, for as long as it is held' }),
       row('rw-c7', 'lit', 'rw-i1', 'tap', 'track', { times: 2, pose: 'up' }),
+      row('rw-c9', 'off', 'rw-i1', 'chord', 'menuOpen', { other: 'rw-i2', s: 1, says: 'open the volume menu' }),
+      volume('rw-c10', 'rw-i1', 'tap', 'choose', { says: 'one step louder' }),
+      volume('rw-c11', 'rw-i2', 'tap', 'chooseBack', { says: 'one step softer' }),
+      volume('rw-c12', 'rw-i1', 'hold', 'keep', {
+        ...{ s: 1, says: 'keep that volume', cues: [{ at: 'end', as: 'voice', says: 'volume kept' }] },
+      }),
       row('rw-c8', 'lit', 'rw-i1', 'hold', 'retract', { s: 2 }),
     ],
+    modes: [
+      ...usualModes('rw-mode', ['off', 'lit']),
+      {
+        ...{ id: 'rw-mode-volume', name: 'volume menu', is: 'menu', on: 'rw-mode-off' },
+        ...{ chooses: 'volume', by: 'stepping', after: fact(10, 's', 'configured') },
+      },
+    ],
+    timing: {
+      tapMost: fact(0.35, 's', 'configured'),
+      tapGap: fact(0.3, 's', 'configured'),
+    },
     access: [
       {
         id: 'rw-a1',

@@ -20,17 +20,23 @@ export function gestureText(saber: Saber, row: ControlRow): string {
     return i ? say('input', { name: i.name.toLowerCase() }) : say('input.unknown')
   }
   const hold = known(row.hold)
+  const most = known(row.most)
   return say('gesture', {
     gesture: row.gesture,
     pose: row.pose,
+    ordered: whether(row.ordered),
     held: whether(hold !== undefined),
     input: input(row.input),
     other: input(row.other),
     times: say('times', { n: row.times ?? 1 }),
     holdFor: say('gesture.holdFor', {
-      known: hold === undefined ? 'no' : 'yes',
+      known:
+        row.beeps !== undefined ? 'beeps' : hold !== undefined ? 'yes' : row.release === 'whileHeld' ? 'held' : 'no',
       about: row.hold?.source === 'recalled' ? 'yes' : 'no',
       seconds: hold === undefined ? '' : secondsInWords(hold),
+      beeps: row.beeps ?? 0,
+      most: most === undefined ? '' : secondsInWords(most),
+      bounded: whether(most !== undefined),
     }),
   })
 }

@@ -21,14 +21,27 @@ export interface Context {
 export type Reads = keyof Saber | `order.${keyof Commission}` | 'today'
 /** Every field that holds facts; what reads all facts reads these. */
 export const ALL_FACTS: readonly Reads[] = [
-  ...(['name', 'hilt', 'parts', 'blades', 'zones', 'use', 'presets', 'controls', 'firmware', 'settings'] as const),
+  ...([
+    'name',
+    'hilt',
+    'parts',
+    'blades',
+    'zones',
+    'use',
+    'presets',
+    'modes',
+    'timing',
+    'controls',
+    'firmware',
+    'settings',
+  ] as const),
   ...(['provenance', 'fixes'] as const),
 ]
 
 /** What the topics of a film are derived from, and the beats that tell them. */
 export const TOPICS_READ: readonly Reads[] = [
   ...(['id', 'name', 'hilt', 'parts', 'blades', 'zones', 'cutPower', 'use', 'presets'] as const),
-  ...(['inputs', 'controls', 'access', 'beats', 'order.client', 'order.requests', 'order.arrivals'] as const),
+  ...(['inputs', 'modes', 'controls', 'access', 'beats', 'order.client', 'order.requests', 'order.arrivals'] as const),
 ]
 
 export interface Worded {

@@ -32,6 +32,8 @@ export function blankSaber(newId: NewId, name: string, job: Saber['job']): Saber
     items: [],
     presets: [],
     inputs: [],
+    modes: [],
+    timing: {},
     controls: [],
     joints: [],
     access: [],

@@ -15,7 +15,24 @@ export {
   REQUEST_STATES,
   Request,
 } from './commission'
-export { ACTIONS, type Action, ControlRow, GESTURES, INPUT_KINDS, Input, POSES, STATES } from './controls'
+export {
+  ACTIONS,
+  type Action,
+  CHOICES,
+  CHOSEN_BY,
+  ControlRow,
+  CUE_AS,
+  CUE_AT,
+  GESTURES,
+  INPUT_KINDS,
+  Input,
+  Mode,
+  type ModeIs,
+  POSES,
+  RELEASES,
+  STATES,
+  Timing,
+} from './controls'
 export { anotherLike, asCopy, unconfirmed, withoutSpecimen } from './copy'
 export { describeFormat } from './describe'
 export { choicesAt, OPEN_BECAUSE, type OpenBecause, type OpenFact, openFacts, schemaAt } from './desk'

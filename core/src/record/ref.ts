@@ -16,6 +16,7 @@ export const THINGS = {
   preset: ['preset', 'presets'],
   sound: ['sound', 'sounds'],
   input: ['input', 'inputs'],
+  mode: ['mode', 'modes'],
   row: ['control', 'controls'],
   correction: ['what is said of a joint', 'what is said of joints'],
   task: ['task', 'tasks'],

@@ -3,7 +3,7 @@ import * as T from '@sinclair/typebox'
 import { factOf, textFactOf } from '../facts/fact'
 import { Procedure } from './access'
 import { Blade, Zone } from './blade'
-import { ControlRow, Input } from './controls'
+import { ControlRow, Input, Mode, Timing } from './controls'
 import { Hilt } from './hilt'
 import { Joint } from './machine'
 import { FittedPart } from './part'
@@ -68,7 +68,9 @@ export const Saber = obj({
   items: list(Item, 60),
   presets: list(Preset, 60),
   inputs: list(Input, 12),
-  controls: list(ControlRow, 160),
+  modes: list(Mode, 60),
+  timing: Timing,
+  controls: list(ControlRow, 1200),
   joints: list(Joint, 60),
   access: list(Procedure, 24),
   tests: list(Test, 120),

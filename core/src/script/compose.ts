@@ -1,9 +1,9 @@
-import { after, doingOf, gestureText, reach } from '../controls'
+import { after, doingOf, gestureText, isOf, modeThatIs, reach } from '../controls'
 import type { Beat, Commission, ORDERS, Saber } from '../record'
 import { say } from '../words'
 import { guessSeconds, startMode } from './rehearse'
 import { type Chapter, type Topic, topicsOf } from './topics'
-import { DARK, walked } from './walk'
+import { isDark, walked } from './walk'
 
 export type Order = (typeof ORDERS)[number]
 
@@ -43,7 +43,9 @@ export function compose(c: Commission, s: Saber, order: Order = s.order): Beat[]
 function darkAgain(s: Saber, beats: readonly Beat[]): Beat[] {
   const rows = beats.flatMap((b) => s.controls.filter((r) => b.perform === `row:${r.id}`))
   const last = rows.at(-1)
-  const way = last && !DARK.includes(after(last)) ? reach(rows, after(last)).get('off') : undefined
+  const off = modeThatIs(s, 'off')?.id
+  const way =
+    last && off !== undefined && !isDark(s, after(s, last)) ? reach(s, rows, after(s, last)).get(off) : undefined
   if (!last || !way?.length) return [...beats]
   const at = beats.findLastIndex((b) => b.perform === `row:${last.id}`) + 1
   const again = way.map((r, i): Beat => {
@@ -92,11 +94,11 @@ function inner(s: Saber, t: Topic): number {
   if (t.key.startsWith('task:')) return TASK_ORDER.indexOf(t.key.slice(5))
   if (!t.key.startsWith('control:')) return 0
   const row = s.controls.find((r) => `control:${r.id}` === t.key)!
-  const base = STATE_ORDER.indexOf(row.state) * 100
+  const base = STATE_ORDER.indexOf(isOf(s, row.mode)) * 100
   const leaves = ['retract', 'sleep', 'powerOff', 'menuClose', 'unmute', 'combatOff'].includes(row.does)
   const enters = ['wake', 'ignite', 'menuOpen', 'mute', 'combatOn'].includes(row.does)
   const body = s.controls.indexOf(row)
-  return base + (row.state === 'off' ? (row.does === 'ignite' ? 90 : body) : leaves ? 95 : enters ? 90 : body)
+  return base + (isOf(s, row.mode) === 'off' ? (row.does === 'ignite' ? 90 : body) : leaves ? 95 : enters ? 90 : body)
 }
 
 /** Taking the blade out and cutting the power come after the presets; opening needs the power cut first. */
@@ -119,7 +121,7 @@ function settleEnds(s: Saber, list: Topic[]): Topic[] {
 /** The controls in an order in which each is possible where the one before has led, in the places where controls are told. */
 function walkControls(s: Saber, list: Topic[]): Topic[] {
   const rows = list.flatMap((t) => s.controls.filter((r) => t.key === `control:${r.id}`))
-  const walk = walked(rows, startMode(s)).map((r) => list.find((t) => t.key === `control:${r.id}`)!)
+  const walk = walked(s, rows, startMode(s)).map((r) => list.find((t) => t.key === `control:${r.id}`)!)
   return list.map((t) => (t.key.startsWith('control:') ? (walk.shift() ?? t) : t))
 }
 

@@ -1,10 +1,11 @@
-import { after, type Mode, reach } from '../controls'
+import { after, isOf, modeName, modeThatIs, reach, shines } from '../controls'
 import { known } from '../facts'
 import { type Body, looseAt, type Machine, machineOf, refusalText, run, type State } from '../machine'
 import {
   type Beat,
   byId,
   type ControlRow,
+  type ModeIs,
   nameOf,
   type Procedure,
   partsOfRef,
@@ -16,7 +17,7 @@ import {
 
 export type Trouble =
   | { code: 'gone'; beat: Beat }
-  | { code: 'wrongState'; beat: Beat; needs: Mode; is: Mode }
+  | { code: 'wrongState'; beat: Beat; needs: string; is: string }
   | { code: 'noPower'; beat: Beat }
   | { code: 'dead'; beat: Beat; out: string }
   | { code: 'open'; beat: Beat; off: string }
@@ -34,7 +35,8 @@ export type Trouble =
 /** The saber in hand while the script is run. */
 interface Now {
   machine: State
-  mode: Mode
+  /** Which mode of the board it is in. */
+  mode: string
   /** Which preset is before one, by its place in the list. */
   preset: number
   /** Opened by steps that are only words: nobody knows how far. */
@@ -44,18 +46,28 @@ interface Now {
 }
 
 /** The mode in which a film begins: asleep where something wakes it, off once its power is told. */
-export const startMode = (s: Saber): Mode =>
-  s.controls.some((r) => r.state === 'asleep') && !s.access.some((p) => p.task === 'powerOn') ? 'asleep' : 'off'
+export function startMode(s: Saber): string {
+  const asleep = s.modes.find((x) => x.is === 'asleep' && s.controls.some((r) => r.mode === x.id))
+  const off = modeThatIs(s, 'off')
+  return (asleep && !s.access.some((p) => p.task === 'powerOn') ? asleep : (off ?? s.modes[0]))?.id ?? ''
+}
+
+/** A mode as one is in it: by what it is where a board has one of the sort, else by its name. */
+const IN: Record<ModeIs, string> = {
+  ...{ lit: 'lit', off: 'off', asleep: 'asleep', menu: 'in the menu', muted: 'muted', combat: 'in combat mode' },
+}
+const modeInWords = (s: Saber, id: string): string => {
+  const is = isOf(s, id)
+  return s.modes.filter((x) => x.is === is).length > 1 ? `in ${modeName(s, id)}` : IN[is]
+}
 
 export interface Rehearsal {
   troubles: Trouble[]
   /** The saber after each beat. */
-  states: { beat: string; powered: boolean; mode: Mode }[]
+  states: { beat: string; powered: boolean; mode: string }[]
   seconds: number
 }
 
-/** Modes in which nothing is pulled, opened or plugged. */
-const ALIGHT: readonly Mode[] = ['lit', 'combat', 'muted']
 /** Tasks that are done in the dark. */
 const DARK: readonly Task[] = ['bladeOut', 'open', 'cellOut', 'cellIn', 'card', 'charge']
 
@@ -84,19 +96,21 @@ export function rehearse(s: Saber, { assembly, rest }: Machine = machineOf(s)): 
     now.bladeInWords ||
     s.blades.some((b) => b.kind !== 'plug' && b.kind !== 'inHilt' && !now.machine.off.includes(refTo('blade', b.id)))
   const named = (ref: Ref) => nameOf(s, ref) ?? ref
-  const bridge = (to: Mode) =>
+  const bridge = (to: string) =>
     reach(
+      s,
       s.controls.filter((r) => shown.has(r.id)),
       now.mode,
     ).has(to)
+  const off = modeThatIs(s, 'off')?.id ?? ''
 
   const performRow = (beat: Beat, row: ControlRow) => {
     if (row.status === 'unsure') troubles.push({ code: 'notConfigured', beat })
     const out = now.machine.off.find((b) => assembly.joints[b]?.cell || assembly.joints[b]?.contact)
     if (now.machine.cut) troubles.push({ code: 'noPower', beat })
     else if (out) troubles.push({ code: 'dead', beat, out: named(out) })
-    if (row.state !== now.mode && !bridge(row.state))
-      troubles.push({ code: 'wrongState', beat, needs: row.state, is: now.mode })
+    if (row.mode !== now.mode && !bridge(row.mode))
+      troubles.push({ code: 'wrongState', beat, needs: modeInWords(s, row.mode), is: modeInWords(s, now.mode) })
     const here = s.presets[now.preset]
     if (row.presets?.length && here && !row.presets.includes(here.id))
       troubles.push({ code: 'otherPreset', beat, preset: here.name })
@@ -112,14 +126,14 @@ export function rehearse(s: Saber, { assembly, rest }: Machine = machineOf(s)): 
     const all = s.presets.length
     if (all && row.does === 'nextPreset') now.preset = (now.preset + 1) % all
     if (all && row.does === 'previousPreset') now.preset = (now.preset + all - 1) % all
-    now.mode = after(row)
+    now.mode = after(s, row)
     shown.add(row.id)
   }
 
   const performTask = (beat: Beat, { task, steps }: Procedure) => {
-    if (DARK.includes(task) && ALIGHT.includes(now.mode)) {
-      if (!bridge('off')) troubles.push({ code: 'litWhile', beat, task })
-      now.mode = 'off'
+    if (DARK.includes(task) && shines(s, now.mode)) {
+      if (!bridge(off)) troubles.push({ code: 'litWhile', beat, task })
+      now.mode = off
     }
     if (steps.every((x) => x.act)) {
       for (const step of steps) {
@@ -132,7 +146,7 @@ export function rehearse(s: Saber, { assembly, rest }: Machine = machineOf(s)): 
       if (task === 'bladeIn' || task === 'bladeOut') now.bladeInWords = task === 'bladeIn'
       now.machine = asTold(s, now.machine, task)
     }
-    if (now.machine.cut) now.mode = 'off'
+    if (now.machine.cut) now.mode = off
   }
 
   for (const beat of s.beats) {
@@ -149,7 +163,7 @@ export function rehearse(s: Saber, { assembly, rest }: Machine = machineOf(s)): 
   }
   const last = s.beats.at(-1)
   if (last) {
-    if (!now.machine.cut && ALIGHT.includes(now.mode)) troubles.push({ code: 'endsLit', beat: last })
+    if (!now.machine.cut && shines(s, now.mode)) troubles.push({ code: 'endsLit', beat: last })
     const off = now.machine.off.find((b) => !assembly.spare.includes(b) && !assembly.joints[b]?.place)
     if (off || now.openedInWords) troubles.push({ code: 'endsOpen', beat: last, off: off ? named(off) : '' })
     const loose = Object.keys(now.machine.screws)[0]

@@ -1,5 +1,5 @@
 import { tasksOf } from '../access'
-import { doingOf, gestureText } from '../controls'
+import { doingOf, gestureText, isOf as modeIs, modeName } from '../controls'
 import { known, missingText } from '../facts'
 import { hueWord } from '../light'
 import { safeVolume } from '../power'
@@ -149,7 +149,8 @@ function controlTopics(s: Saber): Topic[] {
         chapter: 'controls',
         what,
         say: say('topic.control', {
-          state: r.state,
+          state: modeIs(s, r.mode),
+          mode: modeName(s, r.mode),
           gesture: gestureText(s, r),
           what,
           only: only.join(', '),

@@ -1,14 +1,5 @@
-import { type Mode, secondsInWords } from '../controls'
+import { secondsInWords } from '../controls'
 import type { Trouble } from './rehearse'
-
-const STATE: Record<Mode, string> = {
-  lit: 'lit',
-  off: 'off',
-  asleep: 'asleep',
-  menu: 'in the menu',
-  muted: 'muted',
-  combat: 'in combat mode',
-}
 
 /** A trouble as a sentence for the maker. */
 export function troubleText(t: Trouble): string {
@@ -16,7 +7,7 @@ export function troubleText(t: Trouble): string {
     case 'gone':
       return 'It shows a control or task that is no longer in the record.'
     case 'wrongState':
-      return `It needs the saber ${STATE[t.needs]}; here it is ${STATE[t.is]}.`
+      return `It needs the saber ${t.needs}; here it is ${t.is}.`
     case 'noPower':
       return 'The power has not been switched on yet.'
     case 'dead':

@@ -22,13 +22,16 @@ export const en: Readonly<Record<SayingCode, string>> = {
     '{n, plural, =1 {once} =2 {twice} =3 {three times} =4 {four times} =5 {five times} =6 {six times} =7 {seven times} =8 {eight times} =9 {nine times} other {once}}',
   input: 'the {name}',
   'input.unknown': 'the button',
-  'gesture.holdFor':
-    ' {known, select, no {for a time not recorded} other {for {about, select, yes {about } other {}}{seconds}}}',
+  'gesture.holdFor': ` {known, select,
+      no {for a time not recorded}
+      beeps {and let go after the {beeps, selectordinal, one {#st} two {#nd} few {#rd} other {#th}} beep}
+      held {for as long as you like}
+      other {for {about, select, yes {about } other {}}{seconds}}}{bounded, select, yes {, and let go before {most}} other {}}`,
   gesture: `{gesture, select,
     tap {press {input} {times}}
     hold {hold {input}{holdFor}}
     holdThenTap {hold {input} and press {other} {times}}
-    chord {{held, select, yes {hold {input} and {other} together{holdFor}} other {press {input} and {other} together}}}
+    chord {{ordered, select, yes {press {input} and with it {other}} other {{held, select, yes {hold {input} and {other} together{holdFor}} other {press {input} and {other} together}}}}}
     holdStrike {hold {input} and strike the blade}
     holdFlick {hold {input} and flick the hilt}
     twist {twist the hilt {times}}
@@ -132,7 +135,7 @@ export const en: Readonly<Record<SayingCode, string>> = {
   'topic.never.what': '{screw}: not to be touched',
   'topic.never': `Leave {screw} alone: it {dummy, select, yes {is only decoration and glued} other {holds the {purpose, select, bladeRetention {blade retention} joint {joint} chassis {chassis} cover {cover} switch {switch} decoration {decoration} other {build}}}}.`,
   'topic.task': '{task}. {told, select, yes {{steps}} other {(The steps are not recorded yet.)}}',
-  'topic.control': `{state, select, lit {While it is lit, } off {With the blade off, } asleep {When it sleeps, } menu {In the menu, } muted {In mute, } other {In combat mode, }}{gesture}: {what}.{limited, select, yes { In {only} only.} other {}}`,
+  'topic.control': `{state, select, lit {While it is lit, } off {With the blade off, } asleep {When it sleeps, } menu {In the {mode}, } muted {In mute, } other {In combat mode, }}{gesture}: {what}.{limited, select, yes { In {only} only.} other {}}`,
   'topic.again': 'And dark again: {gesture}.',
   'topic.off.what': 'how to turn it off',
   'topic.off': '(No control turns it off yet.)',
@@ -232,8 +235,17 @@ export const en: Readonly<Record<SayingCode, string>> = {
   'chapter.controls': 'Controls',
   'chapter.controls.head': '{column, select, state {When it is} gesture {Do this} does {It will} other {Shown}}',
   'control.state':
-    '{state, select, asleep {asleep} off {off} lit {lit} menu {menu} muted {muted} other {combat}}{limited, select, yes { ({presets})} other {}}',
+    '{state, select, asleep {asleep} off {off} lit {lit} menu {{mode}} muted {muted} other {combat}}{limited, select, yes { ({presets})} other {}}',
   'control.status': '{status, select, unsure {not sure: try it} configured {configured} other {shown}}',
+  'control.cue': `{at, select, start {first} step {at each step} other {at the end}} {as, select,
+    beep {a beep} voice {a voice} sound {a sound} flash {a flash} blade {a sign on the blade} other {a buzz}}{said, select, yes {: {says}} other {}}`,
+  'chapter.modes.head': '{column, select, mode {Mode} chooses {Lets you choose} other {Ends by itself}}',
+  'mode.chooses': `{what, select, preset {the preset} colour {the colour} volume {the volume} brightness {the brightness}
+    track {the track} profile {the profile} effect {the effect} other {as it says}}{turning, select, yes { by turning the hilt} other {}}`,
+  'mode.ends': 'after {seconds}{leads, select, yes { ({to})} other {}}',
+  'timing.name': `{row, select, tapMost {A press counts as a tap up to} tapGap {Taps count together within}
+    chordGap {Two buttons count as one within} beepEvery {Beeps come every} upFrom {The blade is up from}
+    downFrom {The blade is down from} other {A hand needs at least}}`,
   'controls.none': 'Controls: not recorded.',
   'chapter.presets': 'Presets',
   'chapter.presets.head':

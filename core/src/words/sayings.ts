@@ -19,8 +19,24 @@ export interface Sayings {
   times: { n: number }
   input: { name: Words }
   'input.unknown': Record<never, never>
-  'gesture.holdFor': { known: 'yes' | 'no'; about: 'yes' | 'no'; seconds: Words }
-  gesture: { gesture: Words; pose: Words; held: 'yes' | 'no'; input: Words; other: Words; times: Words; holdFor: Words }
+  'gesture.holdFor': {
+    known: 'yes' | 'no' | 'beeps' | 'held'
+    about: 'yes' | 'no'
+    seconds: Words
+    beeps: number
+    most: Words
+    bounded: 'yes' | 'no'
+  }
+  gesture: {
+    gesture: Words
+    ordered: 'yes' | 'no'
+    pose: Words
+    held: 'yes' | 'no'
+    input: Words
+    other: Words
+    times: Words
+    holdFor: Words
+  }
 
   // Steps that are drafted.
   'step.loosenJoint': { how: 'remove' | 'loosen'; screw: Words }
@@ -112,7 +128,7 @@ export interface Sayings {
   'topic.never.what': { screw: Words }
   'topic.never': { screw: Words; dummy: 'yes' | 'no'; purpose: Words }
   'topic.task': { task: Words; steps: Words; told: 'yes' | 'no' }
-  'topic.control': { state: Words; gesture: Words; what: Words; only: Words; limited: 'yes' | 'no' }
+  'topic.control': { state: Words; mode: Words; gesture: Words; what: Words; only: Words; limited: 'yes' | 'no' }
   'topic.again': { gesture: Words; what: Words }
   'topic.off.what': Record<never, never>
   'topic.off': Record<never, never>
@@ -230,8 +246,13 @@ export interface Sayings {
   'chapter.power': Record<never, never>
   'chapter.controls': Record<never, never>
   'chapter.controls.head': { column: 'state' | 'gesture' | 'does' | 'shown' }
-  'control.state': { state: Words; presets: Words; limited: 'yes' | 'no' }
+  'control.state': { state: Words; mode: Words; presets: Words; limited: 'yes' | 'no' }
   'control.status': { status: Words }
+  'control.cue': { at: 'start' | 'step' | 'end'; as: Words; says: Words; said: 'yes' | 'no' }
+  'chapter.modes.head': { column: 'mode' | 'chooses' | 'ends' }
+  'mode.chooses': { what: Words; turning: 'yes' | 'no' }
+  'mode.ends': { seconds: Words; to: Words; leads: 'yes' | 'no' }
+  'timing.name': { row: Words }
   'controls.none': Record<never, never>
   'chapter.presets': Record<never, never>
   'chapter.presets.head': { column: 'number' | 'preset' | 'colour' | 'effects' | 'font' | 'asker' }

@@ -151,6 +151,14 @@ export const FIRST: readonly Job[] = [
         row('c04-wake', 'asleep', 'c04-i1', 'tap', 'wake'),
         row('c04-on', 'off', 'c04-i1', 'tap', 'ignite'),
         row('c04-menu', 'off', 'c04-i1', 'hold', 'menuOpen', { s: 3, says: 'the colour menu' }),
+        row('c04-keep', 'menu', 'c04-i1', 'tap', 'keep', { says: 'keep that colour' }),
+        row('c04-next', 'off', 'c04-i1', 'tap', 'nextPreset', { times: 2 }),
+      ]
+      s.modes = [
+        {
+          ...{ id: 'c04-mode-menu', name: 'colour menu', is: 'menu', on: 'c04-mode-off' },
+          ...{ chooses: 'colour', by: 'turning', after: fact(12, 's', 'configured') },
+        },
       ]
       s.parts.push(
         part('c04-usb', 'port-usbc', 104, {
@@ -284,10 +292,14 @@ export const FIRST: readonly Job[] = [
         row('c07-h1', 'off', 'c07-i1', 'hold', 'nextPreset', { s: 1 }),
         row('c07-h2', 'lit', 'c07-i1', 'hold', 'retract', { s: 2 }),
         row('c07-h3', 'asleep', 'c07-i1', 'hold', 'wake', { s: 0.5 }),
+        row('c07-menu', 'off', 'c07-i1', 'tap', 'menuOpen', { times: 3 }),
+        row('c07-more', 'menu', 'c07-i1', 'tap', 'nextPreset'),
+        row('c07-mute', 'lit', 'c07-i1', 'tap', 'mute', { times: 3 }),
         row('c07-h4', 'menu', 'c07-i1', 'hold', 'menuClose', { s: 3 }),
         row('c07-h5', 'muted', 'c07-i1', 'hold', 'unmute', { s: 4 }),
         row('c07-dbl', 'lit', 'c07-i1', 'tap', 'lock', { times: 2, says: 'lock; the two taps must be quick' }),
       ]
+      s.modes = [{ id: 'c07-mode-menu', name: 'preset menu', is: 'menu', chooses: 'preset', by: 'stepping' }]
       const cell = s.parts.find((p) => p.kind === 'cell')!
       Object.assign(cell, {
         faces: stated('pommel', 'measured'),

@@ -1,6 +1,20 @@
 import { fact, stated } from '@nubrin/core/facts'
 import { blankCommission, blankSaber, type Commission, type Saber } from '@nubrin/core/record'
-import { at, deg, mm, part, pixelBlade, preset, row, screw, section, socket, step, val } from '../../../demo/src/build'
+import {
+  at,
+  deg,
+  mm,
+  modesFor,
+  part,
+  pixelBlade,
+  preset,
+  row,
+  screw,
+  section,
+  socket,
+  step,
+  val,
+} from '../../../demo/src/build'
 
 export { at, deg, fact, mm, part, pixelBlade, preset, row, screw, section, socket, stated, step, val }
 
@@ -80,6 +94,7 @@ export function plainSaber(x: string, name: string, job: Saber['job'] = 'install
     row(`${x}-on`, 'off', `${x}-i1`, 'tap', 'ignite'),
     row(`${x}-off`, 'lit', `${x}-i1`, 'hold', 'retract', { s: 1 }),
   ]
+  s.modes = modesFor(s.controls)
   s.access = [
     {
       id: `${x}-a1`,
@@ -116,5 +131,10 @@ export function order(id: string, title: string, names: readonly string[], clien
 export const job = (id: string, title: string, change: (s: Saber, c: Commission) => void, client?: string) => () => {
   const c = order(id, title, [title], client)
   change(c.sabers[0]!, c)
+  // Modes that the job says more of stand as it has them.
+  for (const s of c.sabers) {
+    const own = s.modes.filter((m) => m.chooses || m.on || m.after)
+    s.modes = [...modesFor(s.controls).filter((m) => !own.some((o) => o.id === m.id)), ...own]
+  }
   return c
 }

@@ -323,8 +323,20 @@ export const SECOND: readonly Job[] = [
           says: 'ignite by twisting; not in Ferry bell',
           presets: ['c14-p1'],
         }),
+        row('c14-menu', 'off', 'c14-i2', 'hold', 'menuOpen', {
+          s: 1,
+          cues: [{ at: 'start', as: 'voice', says: 'presets' }],
+        }),
+        row('c14-step', 'menu', 'c14-i2', 'tap', 'choose', { cues: [{ at: 'step', as: 'voice', says: 'its name' }] }),
+        row('c14-take', 'menu', 'c14-i1', 'tap', 'keep', { says: 'take that preset' }),
         row('c14-unsure', 'lit', 'c14-i2', 'hold', 'melt', { s: 1, status: 'unsure' }),
       )
+      s.modes = [
+        {
+          ...{ id: 'c14-mode-menu', name: 'preset menu', is: 'menu', on: 'c14-mode-off' },
+          ...{ chooses: 'preset', by: 'stepping' },
+        },
+      ]
       s.hilt.fasteners.push(
         screw('c14-grub', 'chassis screw', 'M3', '1.5 mm', 60, 0, {
           purpose: 'chassis',

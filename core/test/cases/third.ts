@@ -57,8 +57,8 @@ export const THIRD: readonly Job[] = [
       s.hilt.sections[2]!.note = 'Mind the points.'
       s.hilt.sockets[0]!.insertion = 'clockwise'
       s.controls.push(
-        row('c16-mute', 'off', 'c16-i1', 'hold', 'mute', { s: 4, says: 'mute, at the second beep' }),
-        row('c16-unmute', 'muted', 'c16-i1', 'hold', 'unmute', { s: 4 }),
+        row('c16-mute', 'off', 'c16-i1', 'hold', 'mute', { beeps: 2, says: 'mute' }),
+        row('c16-unmute', 'muted', 'c16-i1', 'hold', 'unmute', { beeps: 2 }),
       )
       s.access = [
         {
@@ -87,7 +87,7 @@ export const THIRD: readonly Job[] = [
       })
       c.credits.push({ id: 'c16-cr', who: 'Ysolde Marr', did: 'drew the claws' })
     }),
-    told: ['Mind the points.', 'mute, at the second beep', 'drew the claws', 'clockwise too'],
+    told: ['Mind the points.', 'let go after the 2nd beep', 'drew the claws', 'clockwise too'],
     kept: [],
     raises: ['bladeSteps.untightened'],
   },

@@ -1,27 +1,69 @@
-import { doingOf, gestureText } from '../../controls'
-import { byId } from '../../record'
+import { doingOf, gestureText, isOf, modeById, modeName, secondsInWords, timeOutOf } from '../../controls'
+import { formatFact, known } from '../../facts'
+import { byId, type ControlRow, type Saber, Timing } from '../../record'
 import { say, whether } from '../../words'
-import { type SaberChapter, table } from '../block'
+import { type Block, type SaberChapter, table } from '../block'
 
-export const controls: SaberChapter = (s) => {
+/** Every control as the hand does it, the modes they belong to, and how the board reads a hand. */
+export const controls: SaberChapter = (s) => ({
+  id: 'controls',
+  title: say('chapter.controls'),
+  blocks: s.controls.length
+    ? [...rows(s), ...modes(s), ...timing(s)]
+    : [...modes(s), ...timing(s), { kind: 'para', text: say('controls.none') }],
+})
+
+function rows(s: Saber): Block[] {
   const head = (column: 'state' | 'gesture' | 'does' | 'shown') => say('chapter.controls.head', { column })
-  return {
-    id: 'controls',
-    title: say('chapter.controls'),
-    blocks: s.controls.length
-      ? table(
-          [head('state'), head('gesture'), head('does'), head('shown')],
-          s.controls.map((r) => [
-            say('control.state', {
-              state: r.state,
-              presets: (r.presets ?? []).map((id) => byId(s.presets, id)?.name ?? '?').join(', '),
-              limited: whether(r.presets?.length),
+  return table(
+    [head('state'), head('gesture'), head('does'), head('shown')],
+    s.controls.map((r) => [
+      say('control.state', {
+        state: isOf(s, r.mode),
+        mode: modeName(s, r.mode),
+        presets: (r.presets ?? []).map((id) => byId(s.presets, id)?.name ?? '?').join(', '),
+        limited: whether(r.presets?.length),
+      }),
+      gestureText(s, r),
+      [doingOf(r), ...cuesOf(r)].join('; '),
+      say('control.status', { status: r.status }),
+    ]),
+  )
+}
+
+const cuesOf = (r: ControlRow): string[] =>
+  (r.cues ?? []).map((c) => say('control.cue', { at: c.at, as: c.as, says: c.says ?? '', said: whether(c.says) }))
+
+/** Modes of which there is more to say than that they are off or lit. */
+function modes(s: Saber): Block[] {
+  const head = (column: 'mode' | 'chooses' | 'ends') => say('chapter.modes.head', { column })
+  const told = s.modes.flatMap((m) => {
+    const out = timeOutOf(s, m.id)
+    const set = known(m.after)
+    if (!m.chooses && !m.on && set === undefined && !out) return []
+    const goes = out?.to ?? m.leads ?? m.on
+    return [
+      [
+        m.name,
+        m.chooses ? say('mode.chooses', { what: m.chooses, turning: whether(m.by === 'turning') }) : '–',
+        (out?.s ?? set) === undefined
+          ? '–'
+          : say('mode.ends', {
+              seconds: secondsInWords(out?.s ?? set ?? 0),
+              to: goes === undefined ? '' : (modeById(s, goes)?.name ?? ''),
+              leads: whether(goes),
             }),
-            gestureText(s, r),
-            doingOf(r),
-            say('control.status', { status: r.status }),
-          ]),
-        )
-      : [{ kind: 'para', text: say('controls.none') }],
-  }
+      ],
+    ]
+  })
+  return table([head('mode'), head('chooses'), head('ends')], told)
+}
+
+/** How the board reads a hand, as far as it is recorded. */
+function timing(s: Saber): Block[] {
+  const list = (Object.keys(Timing.properties) as (keyof Timing)[]).flatMap((key) => {
+    const f = s.timing[key]
+    return f ? [{ name: say('timing.name', { row: key }), value: formatFact(f, key.endsWith('From') ? 0 : 2) }] : []
+  })
+  return list.length ? [{ kind: 'facts', rows: list }] : []
 }

@@ -6,6 +6,7 @@ import { noSteps } from './access/no-steps'
 import { otherPole } from './access/other-pole'
 import { retightened } from './access/retightened'
 import { stepGone } from './access/step-gone'
+import { boardSpace } from './controls/board-space'
 import { collision } from './controls/collision'
 import { holdUnknown } from './controls/hold-unknown'
 import { inputKind } from './controls/input-kind'
@@ -167,6 +168,7 @@ export const CHECKS: readonly Check[] = [
   collision,
   inputKind,
   noOff,
+  boardSpace,
   noIgnite,
   holdUnknown,
   manyHolds,

@@ -1,3 +1,4 @@
+import { modeName } from '@nubrin/core/controls'
 import { type Beat, type Saber, THINGS } from '@nubrin/core/record'
 import { say } from '@nubrin/core/words'
 import { GroupedSelect, Labelled, RefPicker, setText, TextCell } from '../../kit'
@@ -26,7 +27,7 @@ export function BeatDetails({
       title: THINGS.row[1],
       choices: saber.controls.map((r) => ({
         value: `row:${r.id}`,
-        words: `${r.state}: ${r.says ?? say('action', { action: r.does })}`,
+        words: `${modeName(saber, r.mode)}: ${r.says ?? say('action', { action: r.does })}`,
       })),
     },
   ]

@@ -1,5 +1,4 @@
-import { collisions, gestureText } from '../../../controls'
-import { known } from '../../../facts'
+import { collisions, gestureText, heldFrom, modeName, timingOf } from '../../../controls'
 import { check } from '../../check'
 
 interface Pair {
@@ -9,22 +8,31 @@ interface Pair {
   b: string
 }
 
-export const collision = check<{ same: Pair; close: Pair & { holds: [number, number] } }>({
+export const collision = check<{ same: Pair; close: Pair & { holds: [number, number]; hand: number } }>({
   id: 'collision',
   station: 'controls',
   scope: 'saber',
-  rule: 'No two controls share a state, input, gesture and pose in one preset; holds on one button are 0.4 s apart.',
+  rule: 'No two controls share a mode, input, gesture and pose in one preset; holds on one button are as far apart as a hand keeps them, 0.4 s where nothing else is set.',
   source: 'simulated board',
-  reads: ['controls', 'inputs'],
+  reads: ['controls', 'modes', 'timing', 'inputs'],
   run: ({ saber }) =>
-    collisions(saber.controls).map(({ a, b, why }) => {
-      const pair = { state: a.state, gesture: gestureText(saber, a), a: a.says ?? a.does, b: b.says ?? b.does }
+    collisions(saber).map(({ a, b, why }) => {
+      const pair = {
+        state: modeName(saber, a.mode),
+        gesture: gestureText(saber, a),
+        a: a.says ?? a.does,
+        b: b.says ?? b.does,
+      }
       return {
         ...(why === 'same'
           ? { code: 'same' as const, params: pair }
           : {
               code: 'close' as const,
-              params: { ...pair, holds: [known(a.hold)!, known(b.hold)!] as [number, number] },
+              params: {
+                ...pair,
+                holds: [heldFrom(saber, a), heldFrom(saber, b)] as [number, number],
+                hand: timingOf(saber, 'handKeeps'),
+              },
             }),
         subject: [a.id, b.id].sort().join('-'),
         level: 'stop' as const,
@@ -41,7 +49,7 @@ export const collision = check<{ same: Pair; close: Pair & { holds: [number, num
     close: (p) => ({
       title: 'Two holds cannot be told apart',
       detail: `${p.state}: “${p.gesture}” is both “${p.a}” and “${p.b}” at ${p.holds[0]} s and ${p.holds[1]} s.`,
-      remedy: 'Move the holds at least 0.4 s apart.',
+      remedy: `Move the holds at least ${p.hand} s apart.`,
     }),
   },
 })

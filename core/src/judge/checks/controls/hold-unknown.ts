@@ -1,4 +1,4 @@
-import { gestureText } from '../../../controls'
+import { gestureText, modeName } from '../../../controls'
 import { known } from '../../../facts'
 import { check } from '../../check'
 
@@ -8,21 +8,21 @@ export const holdUnknown = check<{ unknown: { does: string; state: string; gestu
   scope: 'saber',
   rule: 'A hold has a time read off the configuration.',
   source: 'house rule: facts know where they come from',
-  reads: ['controls', 'inputs'],
+  reads: ['controls', 'modes', 'inputs'],
   run: ({ saber }) =>
     saber.controls
-      .filter((r) => r.gesture === 'hold' && known(r.hold) === undefined)
+      .filter((r) => r.gesture === 'hold' && r.beeps === undefined && known(r.hold) === undefined)
       .map((r) => ({
         code: 'unknown',
         subject: r.id,
         level: 'caution',
-        params: { does: r.says ?? r.does, state: r.state, gesture: gestureText(saber, r) },
+        params: { does: r.says ?? r.does, state: modeName(saber, r.mode), gesture: gestureText(saber, r) },
         refs: [`row:${r.id}`],
       })),
   words: {
     unknown: (p) => ({
       title: `How long is the hold for “${p.does}”?`,
-      detail: `In ${p.state}: ${p.gesture}.`,
+      detail: `${p.state}: ${p.gesture}.`,
       remedy: 'Read it off the board’s configuration.',
     }),
   },

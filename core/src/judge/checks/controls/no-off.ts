@@ -1,25 +1,23 @@
-import { traps } from '../../../controls'
-import { byId } from '../../../record'
+import { isOf, modeName, traps } from '../../../controls'
+import { byId, type ModeIs } from '../../../record'
 import { check } from '../../check'
 import { listed } from '../../text'
 
-export const noOff = check<{ trap: { state: string; only: string[] } }>({
+export const noOff = check<{ trap: { state: string; is: ModeIs; only: string[] } }>({
   id: 'noOff',
   station: 'controls',
   scope: 'saber',
-  rule: 'Every state leads back to off, in every preset; what sleeps can be woken.',
+  rule: 'Every mode leads back to off, in every preset; what sleeps can be woken.',
   source: 'simulated board',
-  reads: ['controls', 'presets'],
+  reads: ['controls', 'modes', 'settings', 'presets'],
   run: ({ saber }) =>
-    traps(
-      saber.controls,
-      saber.presets.map((p) => p.id),
-    ).map(({ state, presets }) => ({
+    traps(saber).map(({ mode, presets }) => ({
       code: 'trap',
-      subject: state,
+      subject: mode,
       level: 'stop',
       params: {
-        state,
+        state: modeName(saber, mode),
+        is: isOf(saber, mode),
         only: presets.length < saber.presets.length ? presets.map((p) => byId(saber.presets, p)?.name ?? p) : [],
       },
       names: presets,
@@ -28,9 +26,9 @@ export const noOff = check<{ trap: { state: string; only: string[] } }>({
   words: {
     trap: (p) => ({
       title:
-        (p.state === 'lit'
+        (p.is === 'lit'
           ? 'Nothing turns it off'
-          : p.state === 'asleep'
+          : p.is === 'asleep'
             ? 'Nothing wakes it'
             : `No way out of ${p.state}`) + (p.only.length ? ` in ${listed(p.only)}` : ''),
       detail: `No sequence of controls leads from ${p.state} back to off.`,

@@ -21,7 +21,20 @@ export const rehearsal = check<{ hold: At; ends: At; impossible: At }>({
   scope: 'saber',
   rule: 'Every line of the script can be carried out on this saber, in this order.',
   source: 'the saber as a machine',
-  reads: ['controls', 'access', 'beats', 'hilt', 'parts', 'blades', 'joints', 'cutPower', 'presets', 'inputs', 'zones'],
+  reads: [
+    'controls',
+    'modes',
+    'access',
+    'beats',
+    'hilt',
+    'parts',
+    'blades',
+    'joints',
+    'cutPower',
+    'presets',
+    'inputs',
+    'zones',
+  ],
   run: ({ saber, machine }) =>
     rehearse(saber, machine).troubles.map((t) => ({
       code: t.code === 'holdDiffers' ? 'hold' : ENDS.includes(t.code) ? 'ends' : 'impossible',

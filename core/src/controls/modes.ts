@@ -1,0 +1,207 @@
+import type { Action, ControlRow, Mode, ModeIs, Saber } from '../record'
+
+/** What a board does with a hand: its modes and rows, how it reads time, and what they name. Every saber has one. */
+export type ControlMap = Pick<Saber, 'modes' | 'timing' | 'controls' | 'inputs' | 'presets' | 'settings'>
+
+/** What a mode is after an action, when the row names none. Undefined: it stays where it is. */
+export const LEADS_TO: Readonly<Partial<Record<Action, ModeIs>>> = {
+  powerOn: 'off',
+  wake: 'off',
+  sleep: 'asleep',
+  ignite: 'lit',
+  retract: 'off',
+  menuOpen: 'menu',
+  menuClose: 'off',
+  keep: 'off',
+  discard: 'off',
+  mute: 'muted',
+  unmute: 'lit',
+  combatOn: 'combat',
+  combatOff: 'lit',
+}
+/** Actions that go back to what a mode sits on, where that is recorded. */
+const BACK: ReadonlySet<Action> = new Set(['menuClose', 'keep', 'discard', 'unmute', 'combatOff'])
+/** Modes in which the blade shines by itself. */
+const SHINE: ReadonlySet<ModeIs> = new Set(['lit', 'muted', 'combat'])
+
+interface Found {
+  byId: Map<string, Mode>
+  first: Map<ModeIs, Mode>
+}
+const FOUND = new WeakMap<readonly Mode[], Found>()
+function found(modes: readonly Mode[]): Found {
+  let f = FOUND.get(modes)
+  if (!f || f.byId.size !== modes.length) {
+    f = { byId: new Map(modes.map((m) => [m.id, m])), first: new Map() }
+    for (const m of modes) if (!f.first.has(m.is)) f.first.set(m.is, m)
+    FOUND.set(modes, f)
+  }
+  return f
+}
+
+export const modeById = (m: Pick<ControlMap, 'modes'>, id: string | undefined): Mode | undefined =>
+  id === undefined ? undefined : found(m.modes).byId.get(id)
+/** The first mode of a sort: a board has one that is off, and may have several menus. */
+export const modeThatIs = (m: Pick<ControlMap, 'modes'>, is: ModeIs): Mode | undefined => found(m.modes).first.get(is)
+/** What a mode is called. */
+export const modeName = (m: Pick<ControlMap, 'modes'>, id: string): string => modeById(m, id)?.name ?? id
+/** What the mode of a row is; off where the record has lost it. */
+export const isOf = (m: Pick<ControlMap, 'modes'>, id: string): ModeIs => modeById(m, id)?.is ?? 'off'
+
+/** The mode after a row has been carried out. */
+export function after(m: Pick<ControlMap, 'modes'>, row: ControlRow): string {
+  if (row.to !== undefined) return row.to
+  const to = LEADS_TO[row.does]
+  if (to === undefined) return row.mode
+  const { byId, first } = found(m.modes)
+  const here = byId.get(row.mode)
+  if (BACK.has(row.does) && here?.on !== undefined) return here.on
+  if (to === 'menu') {
+    const over = m.modes.find((x) => x.is === 'menu' && x.on === row.mode)
+    if (over) return over.id
+  }
+  return first.get(to)?.id ?? row.mode
+}
+
+const ROWS = new WeakMap<readonly ControlRow[], Map<string, ControlRow>>()
+/** A row of a map by its id. */
+export function rowOfMap(m: Pick<ControlMap, 'controls'>, id: string): ControlRow | undefined {
+  let all = ROWS.get(m.controls)
+  if (!all || all.size !== m.controls.length) {
+    all = new Map(m.controls.map((r) => [r.id, r]))
+    ROWS.set(m.controls, all)
+  }
+  return all.get(id)
+}
+
+/** Whether the blade is alight in a mode: a menu is as light as what it sits on. */
+export function shines(m: Pick<ControlMap, 'modes'>, id: string | undefined): boolean {
+  let mode = modeById(m, id)
+  for (let deep = 0; mode && deep <= m.modes.length; deep++) {
+    if (SHINE.has(mode.is)) return true
+    if (mode.is !== 'menu') return false
+    mode = modeById(m, mode.on)
+  }
+  return false
+}
+
+/** Where a mode goes by itself, and after how long; a board that is off sleeps after the time that is set for it. */
+export function timeOutOf(m: ControlMap, id: string): { s: number; to: string } | undefined {
+  const mode = modeById(m, id)
+  if (!mode) return undefined
+  const own = mode.after?.value ?? undefined
+  const asleep = modeThatIs(m, 'asleep')?.id
+  const off = modeThatIs(m, 'off')?.id
+  const to = mode.leads ?? mode.on ?? (mode.is === 'off' ? asleep : off)
+  if (own !== undefined && own > 0) return to === undefined || to === id ? undefined : { s: own, to }
+  const sleep = m.settings.sleepAfter?.value ?? undefined
+  return mode.is === 'off' && sleep !== undefined && sleep > 0 && asleep !== undefined
+    ? { s: sleep, to: asleep }
+    : undefined
+}
+
+/** Modes to which rows lead from a mode, with the fewest rows to each; the mode itself by none. */
+export function reach(
+  m: Pick<ControlMap, 'modes'>,
+  rows: readonly ControlRow[],
+  from: string,
+): Map<string, ControlRow[]> {
+  const by = new Map<string, ControlRow[]>()
+  for (const r of rows) {
+    const list = by.get(r.mode)
+    if (list) list.push(r)
+    else by.set(r.mode, [r])
+  }
+  const way = new Map<string, ControlRow[]>([[from, []]])
+  const open = [from]
+  for (let i = 0; i < open.length; i++)
+    for (const r of by.get(open[i]!) ?? []) {
+      const to = after(m, r)
+      if (way.has(to)) continue
+      way.set(to, [...way.get(open[i]!)!, r])
+      open.push(to)
+    }
+  return way
+}
+
+/** The modes in which a saber with current can be found without a hand: off, and asleep where something wakes it. */
+export const startsOf = (m: Pick<ControlMap, 'modes'>, rows: readonly ControlRow[]): string[] => {
+  const asleep = m.modes.filter((x) => x.is === 'asleep' && rows.some((r) => r.mode === x.id)).map((x) => x.id)
+  const off = modeThatIs(m, 'off')
+  return [...(off ? [off.id] : []), ...asleep]
+}
+
+/** Modes that can be reached from where a saber with current is found, by rows and by what modes do by themselves. */
+export function reachable(
+  m: ControlMap,
+  rows: readonly ControlRow[],
+  start: readonly string[] = startsOf(m, rows),
+): Set<string> {
+  const by = new Map<string, string[]>()
+  for (const r of rows) {
+    const list = by.get(r.mode)
+    if (list) list.push(after(m, r))
+    else by.set(r.mode, [after(m, r)])
+  }
+  const seen = new Set(start)
+  for (const id of seen) {
+    for (const to of by.get(id) ?? []) seen.add(to)
+    const itself = timeOutOf(m, id)
+    if (itself) seen.add(itself.to)
+  }
+  return seen
+}
+
+/** Rows that are in force in a preset: those for all, and those for it. */
+export const rowsIn = (rows: readonly ControlRow[], preset: string | undefined): ControlRow[] =>
+  rows.filter((r) => !r.presets?.length || preset === undefined || r.presets.includes(preset))
+
+/** A mode that one cannot leave, and the presets in which it is so. */
+export interface Trap {
+  mode: string
+  presets: string[]
+}
+
+/**
+ * Modes that can be reached and from which nothing leads back to off, preset by preset: what exists in another preset does not
+ * help who has this one before him. Asleep is a way back only where something wakes it; going dark by itself is one.
+ */
+export function traps(m: ControlMap): Trap[] {
+  const off = modeThatIs(m, 'off')?.id
+  const stuck = new Map<string, string[]>()
+  const presets = m.presets.length ? m.presets.map((p) => p.id) : [undefined]
+  // Presets with the same rows share their walk.
+  const special = new Set(m.controls.flatMap((r) => r.presets ?? []))
+  const walks = new Map<string, Set<string>>()
+  for (const preset of presets) {
+    const key = preset !== undefined && special.has(preset) ? preset : ''
+    let inTrap = walks.get(key)
+    if (!inTrap) {
+      const here = m.controls.filter((r) =>
+        r.presets?.length ? preset === undefined || (key !== '' && r.presets.includes(preset)) : true,
+      )
+      inTrap = trapsAmong(m, here, off)
+      walks.set(key, inTrap)
+    }
+    for (const id of inTrap) stuck.set(id, [...(stuck.get(id) ?? []), ...(preset === undefined ? [] : [preset])])
+  }
+  return [...stuck].map(([mode, list]) => ({ mode, presets: list }))
+}
+
+/** Of the modes that rows reach, those from which off cannot be reached: found backwards, from off. */
+function trapsAmong(m: ControlMap, rows: readonly ControlRow[], off: string | undefined): Set<string> {
+  const back = new Map<string, string[]>()
+  const link = (from: string, to: string) => {
+    const list = back.get(to)
+    if (list) list.push(from)
+    else back.set(to, [from])
+  }
+  for (const r of rows) link(r.mode, after(m, r))
+  for (const x of m.modes) {
+    const itself = timeOutOf(m, x.id)
+    if (itself) link(x.id, itself.to)
+  }
+  const home = new Set(off === undefined ? [] : [off])
+  for (const id of home) for (const from of back.get(id) ?? []) home.add(from)
+  return new Set([...reachable(m, rows)].filter((id) => !home.has(id)))
+}
