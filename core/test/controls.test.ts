@@ -39,7 +39,7 @@ const mapOf = (controls: ControlRow[], more: Partial<ControlMap> = {}): ControlM
 describe('where an action leads', () => {
   const leads: [ControlRow['does'], ModeIs][] = [
     ['powerOn', 'off'],
-    ['powerOff', 'lit'],
+    ['powerOff', 'off'],
     ['wake', 'off'],
     ['sleep', 'asleep'],
     ['ignite', 'lit'],

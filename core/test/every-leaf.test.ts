@@ -43,6 +43,7 @@ const INWARD: [string, string][] = [
   ['*/presets/sounds/*', 'sounds are heard'],
   ['*/inputs/name', 'said in the gestures of the controls'],
   ['*/controls/says', 'said in the controls'],
+  ['*/controls/standard', 'how it reads in the shop’s standard'],
   ['*/tests/key', 'which element the test is of'],
   ['*/tests/readings/by', 'who read it is the shop’s'],
   ['*/tests/readings/with', 'with what it was read is the shop’s'],

@@ -61,7 +61,11 @@ describe('the shape of the handoff', () => {
       const [table] = blocks(build(c), idFor(c, s, 'controls'), 'table')
       expect(table!.rows).toHaveLength(s.controls.length)
       for (const r of s.controls) {
-        const row = table!.rows.find((x) => x[1] === gestureText(s, r) && x[0]!.startsWith(isOf(s, r.mode) === 'menu' ? modeName(s, r.mode) : isOf(s, r.mode)))
+        const row = table!.rows.find(
+          (x) =>
+            x[1] === gestureText(s, r) &&
+            x[0]!.startsWith(isOf(s, r.mode) === 'menu' ? modeName(s, r.mode) : isOf(s, r.mode)),
+        )
         expect(`${r.id} ${row !== undefined}`).toBe(`${r.id} true`)
       }
     }

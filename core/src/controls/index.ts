@@ -2,6 +2,7 @@ export { type Analysis, analyse, type Delay, type Lost, type Matter } from './an
 export { type Collision, collisions } from './collisions'
 export { type Board, compile, heldFrom, type Motion, type Pose, timingOf, USUAL, USUAL_HOLD } from './compile'
 export { doingOf, gestureText, secondsInWords } from './gesture'
+export { type Mend, mended, mendsFor } from './mend'
 export {
   after,
   type ControlMap,
@@ -21,6 +22,17 @@ export {
   traps,
 } from './modes'
 export {
+  EVERYDAY,
+  eventsFor,
+  heldFor,
+  type Lesson,
+  lessonsOf,
+  patternOf,
+  rowsDone,
+  type SlipFound,
+  slipsOf,
+} from './perform'
+export {
   type BoardState,
   COLOUR_STEPS,
   type HandEvent,
@@ -28,8 +40,19 @@ export {
   isMuted,
   type Made,
   startOf,
+  stateIn,
   step,
   stepAll,
   USUAL_STEPS,
 } from './simulate'
-export { MODE_NAMES, sortsLedTo, usualModes } from './templates'
+export { isException, readsAs, type Taken, takeMap } from './take-map'
+export {
+  type MapSheet,
+  MODE_NAMES,
+  sortsLedTo,
+  TEMPLATE_NAMES,
+  TEMPLATES,
+  type Template,
+  templateMap,
+  usualModes,
+} from './templates'

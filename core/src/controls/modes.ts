@@ -6,6 +6,7 @@ export type ControlMap = Pick<Saber, 'modes' | 'timing' | 'controls' | 'inputs' 
 /** What a mode is after an action, when the row names none. Undefined: it stays where it is. */
 export const LEADS_TO: Readonly<Partial<Record<Action, ModeIs>>> = {
   powerOn: 'off',
+  powerOff: 'off',
   wake: 'off',
   sleep: 'asleep',
   ignite: 'lit',

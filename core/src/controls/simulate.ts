@@ -1,7 +1,7 @@
 import { known } from '../facts'
 import type { ControlRow } from '../record'
 import { type Board, type Context, type Motion, type Pattern, type Pose, type Sort, tapKey } from './compile'
-import { after, isOf, modeById, modeThatIs, startsOf, timeOutOf } from './modes'
+import { after, isOf, modeById, startsOf, timeOutOf } from './modes'
 
 /** A button that is held down. */
 interface Held {
@@ -132,6 +132,22 @@ export function stepAll(
     run.advance(t)
   }
   return { state: run.now, happened: run.happened }
+}
+
+/** What a menu stands at when it is opened: what is set now. */
+function choiceIn(b: Board, st: BoardState, mode: string): number {
+  const what = modeById(b.map, mode)?.chooses
+  if (what === 'preset') return st.preset
+  if (what === 'volume') return st.volume
+  if (what === 'colour') return st.colour
+  return what === 'track' ? (st.track ?? 0) : 0
+}
+
+/** The board in a mode and a preset, as if it had been brought there: at rest, nothing held. */
+export function stateIn(b: Board, st: BoardState, mode: string, preset = st.preset): BoardState {
+  const { chord: _c, taps: _t, lasting: _l, ...rest } = st
+  const now: BoardState = { ...rest, mode, preset, held: [], cut: false, idle: st.t, alone: 0 }
+  return { ...now, choice: choiceIn(b, now, mode) }
 }
 
 class Run {
@@ -431,17 +447,7 @@ class Run {
     now.mode = mode
     if (from === mode) return
     if (now.lasting !== undefined) this.end(now.lasting)
-    const what = modeById(this.b.map, mode)?.chooses
-    now.choice =
-      what === 'preset'
-        ? now.preset
-        : what === 'volume'
-          ? now.volume
-          : what === 'colour'
-            ? now.colour
-            : what === 'track'
-              ? (now.track ?? 0)
-              : 0
+    now.choice = choiceIn(this.b, now, mode)
   }
 
   private end(row: string) {
@@ -509,7 +515,6 @@ class Run {
         break
       case 'powerOff':
         now.cut = true
-        now.mode = modeThatIs(this.b.map, 'off')?.id ?? now.mode
         break
       case 'powerOn':
         now.cut = false

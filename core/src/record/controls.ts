@@ -129,6 +129,8 @@ export const ControlRow = obj({
   presets: opt(list(idOf('preset'), 60)),
   cues: opt(list(obj({ at: oneOf(CUE_AT), as: oneOf(CUE_AS), says: opt(Line) }), 6)),
   status: oneOf(STATUSES),
+  /** How it reads in the standard that it was taken from; what reads otherwise now is an exception. */
+  standard: opt(Line),
 })
 
 export type Input = Static<typeof Input>

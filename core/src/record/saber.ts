@@ -70,6 +70,8 @@ export const Saber = obj({
   inputs: list(Input, 12),
   modes: list(Mode, 60),
   timing: Timing,
+  /** The standard that its controls were taken from. */
+  mapFrom: opt(Line),
   controls: list(ControlRow, 1200),
   joints: list(Joint, 60),
   access: list(Procedure, 24),

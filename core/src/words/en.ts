@@ -246,6 +246,7 @@ export const en: Readonly<Record<SayingCode, string>> = {
   'timing.name': `{row, select, tapMost {A press counts as a tap up to} tapGap {Taps count together within}
     chordGap {Two buttons count as one within} beepEvery {Beeps come every} upFrom {The blade is up from}
     downFrom {The blade is down from} other {A hand needs at least}}`,
+  'controls.standard': 'As in “{name}”{n, plural, =0 {} one {, but for one control} other {, but for # controls}}.',
   'controls.none': 'Controls: not recorded.',
   'chapter.presets': 'Presets',
   'chapter.presets.head':

@@ -253,6 +253,7 @@ export interface Sayings {
   'mode.chooses': { what: Words; turning: 'yes' | 'no' }
   'mode.ends': { seconds: Words; to: Words; leads: 'yes' | 'no' }
   'timing.name': { row: Words }
+  'controls.standard': { name: Words; n: number }
   'controls.none': Record<never, never>
   'chapter.presets': Record<never, never>
   'chapter.presets.head': { column: 'number' | 'preset' | 'colour' | 'effects' | 'font' | 'asker' }

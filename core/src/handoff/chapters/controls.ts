@@ -1,4 +1,4 @@
-import { doingOf, gestureText, isOf, modeById, modeName, secondsInWords, timeOutOf } from '../../controls'
+import { doingOf, gestureText, isException, isOf, modeById, modeName, secondsInWords, timeOutOf } from '../../controls'
 import { formatFact, known } from '../../facts'
 import { byId, type ControlRow, type Saber, Timing } from '../../record'
 import { say, whether } from '../../words'
@@ -9,9 +9,16 @@ export const controls: SaberChapter = (s) => ({
   id: 'controls',
   title: say('chapter.controls'),
   blocks: s.controls.length
-    ? [...rows(s), ...modes(s), ...timing(s)]
+    ? [...standard(s), ...rows(s), ...modes(s), ...timing(s)]
     : [...modes(s), ...timing(s), { kind: 'para', text: say('controls.none') }],
 })
+
+/** The standard that the controls follow, and in how many they do not. */
+function standard(s: Saber): Block[] {
+  if (!s.mapFrom) return []
+  const n = s.controls.filter((r) => isException(s, r)).length
+  return [{ kind: 'para', text: say('controls.standard', { name: s.mapFrom, n }) }]
+}
 
 function rows(s: Saber): Block[] {
   const head = (column: 'state' | 'gesture' | 'does' | 'shown') => say('chapter.controls.head', { column })

@@ -1,0 +1,387 @@
+import { describe, expect, test } from '@jest/globals'
+import {
+  analyse,
+  type ControlMap,
+  compile,
+  eventsFor,
+  isException,
+  lessonsOf,
+  type Matter,
+  mended,
+  mendsFor,
+  readsAs,
+  rowsDone,
+  slipsOf,
+  startOf,
+  stateIn,
+  stepAll,
+  TEMPLATES,
+  takeMap,
+  templateMap,
+  usualModes,
+} from '@nubrin/core/controls'
+import { fact, stated } from '@nubrin/core/facts'
+import { MAP_FORMAT, readMap, writeMap } from '@nubrin/core/import'
+import type { ControlRow, Mode } from '@nubrin/core/record'
+import fc from 'fast-check'
+import { demo, done } from './samples'
+
+let n = 0
+const row = (more: Partial<ControlRow> = {}): ControlRow => ({
+  ...{ id: `r${n++}`, mode: 'm-lit', pose: 'any', input: 'a', gesture: 'tap', does: 'deflect', status: 'configured' },
+  ...more,
+})
+const sec = (s: number) => fact(s, 's', 'configured')
+const hold = (s: number, more: Partial<ControlRow> = {}) => row({ gesture: 'hold', hold: sec(s), ...more })
+const preset = (id: string, more: Partial<ControlMap['presets'][number]> = {}) => ({
+  ...{ ...done().presets[0]!, id, tracks: [], sounds: [], effects: {} },
+  ...more,
+})
+const mapOf = (controls: ControlRow[], more: Partial<ControlMap> = {}): ControlMap => ({
+  modes: usualModes('m', ['off', 'lit']),
+  timing: {},
+  inputs: [],
+  presets: [preset('p')],
+  settings: { sensitivities: [] },
+  controls,
+  ...more,
+})
+/** On and off, so that nothing is missing but what a test is about. */
+const ON = row({ id: 'on', mode: 'm-off', does: 'ignite' })
+const OFF = hold(2, { id: 'off', does: 'retract' })
+const matters = (m: ControlMap) => analyse(m).matters
+const codes = (m: ControlMap) => matters(m).map((x) => x.code)
+
+describe('a map with nothing wrong', () => {
+  test.each(TEMPLATES)('%s, as we draft it', (which) => {
+    expect(matters({ ...mapOf([]), ...templateMap(which) })).toEqual([])
+  })
+  test('of a finished saber, and an empty one', () => {
+    expect(matters(done())).toEqual([])
+    expect(matters(mapOf([ON, OFF]))).toEqual([])
+    expect(matters(mapOf([], { modes: [], presets: [] }))).toEqual([])
+  })
+})
+
+describe('what a walk through the map finds', () => {
+  const found = (extra: ControlRow[], more: Partial<ControlMap> = {}) => matters(mapOf([ON, OFF, ...extra], more))
+  test('the same gesture for two things, and holds too close, with the milliseconds', () => {
+    const [a, b] = [row(), row({ does: 'lock' })]
+    expect(found([a, b])).toEqual([{ code: 'same', rows: [a.id, b.id] }])
+    const close = hold(2.3, { does: 'lock' })
+    expect(found([close])).toEqual([{ code: 'tooClose', rows: ['off', close.id], ms: 300, hand: 400 }])
+  })
+  test('a window that no hand keeps, by beeps or by a time to let go', () => {
+    const one = hold(0.8, { most: sec(1) })
+    expect(found([one])).toEqual([{ code: 'narrow', rows: [one.id], presets: [], from: 800, to: 1000, hand: 400 }])
+    expect(found([one], { timing: { handKeeps: sec(0.2) } })).toEqual([])
+    const beep = row({ gesture: 'hold', beeps: 3, does: 'lock' })
+    expect(found([beep], { timing: { beepEvery: sec(0.25) } })).toContainEqual({
+      ...{ code: 'narrow', rows: [beep.id], presets: [], from: 750, to: 1000, hand: 400 },
+    })
+    // Named with the presets in which it is so.
+    const mine = { ...one, presets: ['p'] }
+    expect(found([mine])).toMatchObject([{ code: 'narrow', presets: ['p'] }])
+  })
+  test('a hold that is let go before it begins, and one that is still a tap', () => {
+    const never = hold(1, { most: sec(1) })
+    expect(found([never])).toEqual([{ code: 'never', rows: [never.id], from: 1000, to: 1000 }])
+    const short = hold(0.39)
+    expect(found([short])).toEqual([{ code: 'holdInTap', rows: [short.id], from: 390, tap: 400 }])
+    expect(found([hold(0.4)])).toEqual([])
+    expect(found([hold(0.5)], { timing: { tapMost: sec(0.6) } }).map((m) => m.code)).toEqual(['holdInTap'])
+  })
+  test('a hold before which a shorter one has led elsewhere', () => {
+    const early = hold(1, { does: 'mute', to: 'm-off', release: 'reached' })
+    expect(found([early])).toEqual([{ code: 'cutOff', rows: ['off'], by: [early.id] }])
+    expect(found([hold(1, { does: 'lock', release: 'reached' })])).toEqual([])
+    expect(found([{ ...early, release: 'letGo' }])).toEqual([])
+  })
+  test('modes that nothing leads to, that nothing leaves, and boards that are never off', () => {
+    const modes = [...usualModes('m', ['off', 'lit', 'muted']), { id: 'far', name: 'far', is: 'combat' } as Mode]
+    const mute = row({ does: 'mute' })
+    const there = row({ mode: 'far' })
+    expect(found([mute, there], { modes })).toEqual([
+      { code: 'unreached', rows: [there.id], mode: 'far' },
+      { code: 'trap', rows: [], mode: 'm-muted', presets: ['p'] },
+    ])
+    const dark = matters(mapOf([row({ mode: 'm-lit' })], { modes: usualModes('m', ['lit']) }))
+    expect(dark.map((m) => m.code)).toEqual(['noOff'])
+  })
+  test('modes that end one another in a round', () => {
+    const modes = usualModes('m', ['off', 'lit']).map(
+      (x): Mode => ({ ...x, after: sec(5), leads: x.is === 'off' ? 'm-lit' : 'm-off' }),
+    )
+    expect(found([], { modes })).toEqual([{ code: 'round', rows: [], modes: ['m-off', 'm-lit'] }])
+    const line = usualModes('m', ['off', 'lit']).map((x): Mode => (x.is === 'lit' ? { ...x, after: sec(5) } : x))
+    expect(found([], { modes: line })).toEqual([])
+  })
+  test('a menu of which nobody knows what it chooses, how one goes through it, or how a choice is kept', () => {
+    const menu = (more: Partial<Mode>) => ({
+      modes: [
+        ...usualModes('m', ['off', 'lit']),
+        { id: 'menu', name: 'menu', is: 'menu', on: 'm-off', ...more } as Mode,
+      ],
+    })
+    const open = row({ mode: 'm-off', times: 2, does: 'menuOpen' })
+    const [keep, next] = [row({ mode: 'menu', times: 2, does: 'keep' }), row({ mode: 'menu', does: 'choose' })]
+    const said = (rows: ControlRow[], more: Partial<Mode>) => found([open, ...rows], menu(more)).map((m) => m.code)
+    expect(said([keep, next], { chooses: 'volume' })).toEqual([])
+    expect(said([keep, next], {})).toEqual(['choosesWhat'])
+    expect(said([keep], { chooses: 'volume' })).toEqual(['choosing'])
+    expect(said([keep], { chooses: 'volume', by: 'turning' })).toEqual([])
+    expect(said([next], { chooses: 'volume' })).toEqual(['trap', 'keeping'])
+    expect(said([next], { chooses: 'volume', after: sec(5) })).toEqual([])
+  })
+  test('what is recorded and reached by no row, preset by preset', () => {
+    const presets = [
+      preset('p', { tracks: ['Slow water'] }),
+      preset('q', { effects: { lock: stated('#fff000', 'configured') } }),
+    ]
+    const settings = { sensitivities: [], volumeSteps: fact(8, '×') }
+    const said = (rows: ControlRow[]) =>
+      found(rows, { presets, settings }).map((m) =>
+        m.code === 'noWayTo' ? `${m.what} ${[...m.presets, ...m.names].join(' ')}` : m.code,
+      )
+    expect(said([])).toEqual(['preset p q', 'track p', 'effect q lock', 'volume '])
+    const next = row({ mode: 'm-off', times: 2, does: 'nextPreset' })
+    const lock = row({ gesture: 'holdStrike', does: 'lock' })
+    const track = row({ times: 2, does: 'track' })
+    const louder = row({ times: 3, does: 'volumeUp' })
+    expect(said([next, lock, track, louder])).toEqual([])
+    // In one preset only, the other has no way on.
+    expect(said([{ ...next, presets: ['p'] }, lock, track, louder])).toEqual(['preset q'])
+    expect(said([next, { ...lock, presets: ['p'] }, track, louder])).toEqual(['effect q lock'])
+    // What stands where nobody comes leads nowhere.
+    const modes = [...usualModes('m', ['off', 'lit']), { id: 'far', name: 'far', is: 'combat' } as Mode]
+    expect(
+      matters(mapOf([ON, OFF, { ...next, mode: 'far' }, lock, track, louder], { presets, settings, modes })).map(
+        (m) => m.code,
+      ),
+    ).toEqual(['unreached', 'noWayTo'])
+    // A sound that no hand calls up is recorded for nothing.
+    const sounds = [{ id: 's', event: 'melt' as const, name: 'melt.wav' }]
+    expect(codes(mapOf([ON, OFF], { presets: [preset('p', { sounds })] }))).toEqual(['noWayTo'])
+  })
+  test('a motion that lights it in a bag', () => {
+    const twist = row({ mode: 'm-off', gesture: 'twist', input: 'm', does: 'ignite' })
+    expect(found([twist])).toEqual([{ code: 'bag', rows: [twist.id] }])
+    expect(found([row({ mode: 'm-off', gesture: 'holdFlick', does: 'ignite' })])).toEqual([])
+    expect(found([row({ mode: 'm-lit', gesture: 'twist', input: 'm', does: 'deflect' })])).toEqual([])
+  })
+  test('what waits, and because of which', () => {
+    const [tap, twice, short] = [row(), row({ times: 2 }), hold(1, { does: 'lock' })]
+    expect(analyse(mapOf([ON, OFF, tap, twice, short])).delays).toEqual([
+      { row: tap.id, ms: 350, because: twice.id },
+      { row: short.id, because: 'off' },
+    ])
+  })
+})
+
+describe('a row that is overruled is one that no hand brings about', () => {
+  const rows = fc.array(
+    fc.record({
+      pose: fc.constantFrom<ControlRow['pose']>('any', 'up', 'level', 'down'),
+      presets: fc.subarray(['p', 'q']),
+      times: fc.integer({ min: 1, max: 2 }),
+      does: fc.constantFrom<ControlRow['does']>('deflect', 'surge', 'battery', 'quote'),
+    }),
+    { maxLength: 10 },
+  )
+  test('whatever the map: in every pose and preset, tried on the board', () => {
+    fc.assert(
+      fc.property(rows, (list) => {
+        const all = list.map((r, i) => row({ ...r, id: `x${i}` }))
+        const m = mapOf([ON, OFF, ...all], { presets: [preset('p'), preset('q'), preset('r')] })
+        const b = compile(m)
+        const done = new Set<string>()
+        for (const pose of ['up', 'level', 'down'] as const)
+          for (const k of [0, 1, 2])
+            for (const times of [1, 2]) {
+              const st = { ...stateIn(b, startOf(b), 'm-lit', k), pose }
+              for (const id of rowsDone(stepAll(b, st, eventsFor(b, row({ times }), 1)).happened)) done.add(id)
+            }
+        const clash = new Set(matters(m).flatMap((x) => (x.code === 'same' ? x.rows : [])))
+        const said = new Set(matters(m).flatMap((x) => (x.code === 'overruled' ? x.rows : [])))
+        for (const r of all) {
+          // Two that say the same thing, and rows that collide, are other matters.
+          const twin = all.some((o) => o !== r && o.pose === r.pose && o.times === r.times && o.does === r.does)
+          if (!clash.has(r.id) && !twin) expect([r.id, said.has(r.id)]).toEqual([r.id, !done.has(r.id)])
+        }
+      }),
+      { numRuns: 300 },
+    )
+  })
+})
+
+describe('mends', () => {
+  const sameWith = (m: ControlMap, change: (c: ReturnType<typeof mendsFor>[number]) => void) => {
+    const [first] = matters(m)
+    const list = mendsFor(m, first!)
+    expect(list.length).toBeGreaterThan(0)
+    for (const x of list) change(x)
+    return list
+  }
+  const cases: [string, ControlRow[]][] = [
+    ['the same tap', [row({ id: 'one' }), row({ id: 'two', does: 'lock' })]],
+    ['holds too close', [hold(1, { id: 'one', does: 'lock' }), hold(1.2, { id: 'two', does: 'drag' })]],
+    ['a hold in a tap', [hold(0.2, { id: 'one', does: 'lock' })]],
+    ['one cut off', [hold(1, { id: 'one', does: 'mute', to: 'm-off', release: 'reached' })]],
+  ]
+  test.each(cases)('%s: each takes the matter away, brings none, and is as it says', (_what, rows) => {
+    const m = mapOf([ON, OFF, ...rows])
+    sameWith(m, (x) => {
+      const after = matters(mended(m, x.row, x.change))
+      expect(after.length).toBe(matters(m).length - x.gone.length)
+      expect(x.gone.length).toBeGreaterThan(0)
+      const key = (k: Matter) => JSON.stringify(k)
+      for (const g of x.gone) expect(after.map(key)).not.toContain(key(g))
+    })
+  })
+  test('there is none for what no change of a row mends', () => {
+    const m = mapOf([ON, OFF], { presets: [preset('p'), preset('q')] })
+    expect(codes(m)).toEqual(['noWayTo'])
+    expect(mendsFor(m, matters(m)[0]!)).toEqual([])
+  })
+})
+
+describe('what a beginner learns, and where a slip leads', () => {
+  test('on before off before all else, each after what leads to it, each once', () => {
+    for (const which of TEMPLATES) {
+      const m = { ...mapOf([]), ...templateMap(which) }
+      const b = compile(m)
+      const lessons = lessonsOf(b, 'p')
+      expect(lessons.map((l) => l.row).toSorted()).toEqual(m.controls.map((r) => r.id).toSorted())
+      const does = lessons.map((l) => m.controls.find((r) => r.id === l.row)!.does)
+      expect(does.indexOf('ignite')).toBeLessThan(does.indexOf('retract'))
+      expect(does.indexOf('retract')).toBeLessThan(4)
+      for (const [i, l] of lessons.entries())
+        for (const w of l.way) expect(lessons.findIndex((x) => x.row === w)).toBeLessThan(i)
+    }
+    expect(lessonsOf(compile(mapOf([], { modes: [] })))).toEqual([])
+    // What nobody is sure of is not taught.
+    expect(lessonsOf(compile(mapOf([ON, { ...OFF, status: 'unsure' }]))).map((l) => l.row)).toEqual(['on'])
+  })
+  test('a tap held on, a hold held on, one more tap, a gesture in play: what came of it and the way back', () => {
+    const tap = row({ mode: 'm-off', does: 'nextPreset', times: 2, id: 'next' })
+    const menu = hold(3, { id: 'mute', does: 'mute' })
+    const back = row({ id: 'back', mode: 'm-muted', does: 'unmute' })
+    const m = mapOf([ON, OFF, tap, menu, back], { modes: usualModes('m', ['off', 'lit', 'muted']) })
+    const b = compile(m)
+    const found = slipsOf(b, startOf(b), [ON, OFF])
+    const on = found.filter((x) => x.row === 'on')
+    expect(on.map((x) => `${x.slip}: ${x.did.join()} ${x.ends} ${x.back?.join()}`)).toEqual([
+      'longer:  m-off on',
+      'once more: next m-off on',
+    ])
+    const off = found.filter((x) => x.row === 'off')
+    // Held between its own time and the next and a little longer, it is still the same; a client who counts on is not.
+    expect(off.map((x) => `${x.slip}: ${x.did.join()} ${x.ends} ${x.back?.join()}`)).toEqual([])
+    const longer = slipsOf(compile({ ...m, timing: { handKeeps: sec(1) } }), startOf(b), [OFF])
+    expect(longer.map((x) => `${x.slip}: ${x.did.join()} ${x.ends} ${x.back?.join()}`)).toEqual([
+      'longer: mute m-muted back,off',
+    ])
+  })
+})
+
+describe('a map that is kept and taken over', () => {
+  const ids = () => {
+    let k = 0
+    return () => `new-${k++}`
+  }
+  test('goes into a file and out of it, without what is this saber’s alone', () => {
+    for (const c of ['reed-warden', 'crosswind', 'cinder-oath']) {
+      const s = demo(c).sabers[0]!
+      s.controls[0]!.presets = [s.presets[0]!.id]
+      const read = readMap(writeMap(s, 'House map'))
+      if (!read.ok) throw new Error(JSON.stringify(read.problems))
+      expect(read.map).toMatchObject({ name: 'House map', modes: s.modes, timing: s.timing })
+      expect(read.map.controls.map((r) => r.presets)).toEqual(s.controls.map(() => undefined))
+      expect(read.map.inputs.map((i) => i.part)).toEqual(s.inputs.map(() => undefined))
+    }
+  })
+  test('fits the inputs that a saber has, makes those it lacks, and knows what differs from it later', () => {
+    const s = done()
+    const sheet = templateMap('gestures')
+    const t = takeMap({ inputs: s.inputs.slice(0, 1) }, sheet, ids())
+    expect(t.inputs.map((i) => i.kind)).toEqual(['button', 'button', 'motion'])
+    expect(t.inputs[0]).toEqual(s.inputs[0])
+    expect(t.controls).toHaveLength(sheet.controls.length)
+    const all = [...t.modes, ...t.controls, ...t.inputs.slice(1)].map((x) => x.id)
+    expect(new Set(all).size).toBe(all.length)
+    expect(matters({ ...mapOf([]), ...t })).toEqual([])
+    expect(t.mapFrom).toBe(sheet.name)
+    const m = { ...mapOf([]), ...t }
+    expect(t.controls.filter((r) => isException(m, r))).toEqual([])
+    for (const change of [
+      { times: 3 },
+      { pose: 'up' as const },
+      { says: 'otherwise' },
+      { hold: sec(4) },
+      { does: 'battery' as const },
+      { beeps: 2 },
+      { to: t.modes.at(-1)!.id },
+      { release: 'letGo' as const },
+    ])
+      expect([change, isException(m, { ...t.controls[1]!, ...change })]).toEqual([change, true])
+    const { standard: _s, ...own } = t.controls[0]!
+    expect(isException(m, own)).toBe(true)
+    // Names of inputs may differ from saber to saber; what is said of them may not.
+    expect(readsAs({ ...m, inputs: m.inputs.map((i) => ({ ...i, name: 'x' })) }, t.controls[1]!)).toBe(
+      t.controls[1]!.standard,
+    )
+  })
+  const file = (change: (d: Record<string, unknown>) => void) => {
+    const d = JSON.parse(writeMap(done(), 'House map')) as Record<string, unknown>
+    change(d)
+    const read = readMap(JSON.stringify(d))
+    return read.ok ? [] : read.problems.map((p) => `${p.path} ${p.rule}`)
+  }
+  type Rows = Record<string, unknown>[]
+  const bad: [string, (d: Record<string, unknown>) => void, string][] = [
+    ['a gesture nobody knows', (d) => void ((d.controls as Rows)[2]!.gesture = 'whistle'), '/controls/2/gesture enum'],
+    [
+      'a row in a mode that is not there',
+      (d) => void ((d.controls as Rows)[1]!.mode = 'nowhere'),
+      '/controls/1/mode reference',
+    ],
+    ['a row that leads to none', (d) => void ((d.controls as Rows)[1]!.to = 'nowhere'), '/controls/1/to reference'],
+    ['an input of nothing', (d) => void ((d.controls as Rows)[0]!.input = 'gone'), '/controls/0/input reference'],
+    [
+      'a second button of nothing',
+      (d) => void ((d.controls as Rows)[0]!.other = 'gone'),
+      '/controls/0/other reference',
+    ],
+    ['a mode over none', (d) => void ((d.modes as Rows)[0]!.on = 'gone'), '/modes/0/on reference'],
+    ['a time-out to none', (d) => void ((d.modes as Rows)[0]!.leads = 'gone'), '/modes/0/leads reference'],
+    ['an id twice', (d) => void (d.controls as Rows).push((d.controls as Rows)[0]!), 'uniqueId'],
+    [
+      'ten thousand rows',
+      (d) =>
+        void (d.controls = Array.from({ length: 10_000 }, (_, i) => ({ ...(d.controls as Rows)[0]!, id: `r${i}x` }))),
+      '/controls maxItems',
+    ],
+    ['another format', (d) => void (d.format = 'other'), '/format format'],
+    ['another version', (d) => void (d.version = 9), '/version const'],
+    ['a word more', (d) => void (d.extra = 1), 'additionalProperties'],
+    ['no name', (d) => void (d.name = ''), '/name minLength'],
+  ]
+  test.each(bad)('%s is refused by its place and its rule', (_what, change, says) => {
+    const problems = file(change)
+    expect(problems.length).toBeGreaterThan(0)
+    expect(problems.length).toBeLessThanOrEqual(40)
+    expect(problems.some((p) => p.includes(says.split(' ').at(-1)!) && p.includes(says.split(' ')[0]!))).toBe(true)
+  })
+  test('what is no map at all is refused as what it is', () => {
+    const said = (text: string) => {
+      const r = readMap(text)
+      return r.ok ? 'read' : r.problems[0]!.rule
+    }
+    expect(said('')).toBe('json')
+    expect(said('[]')).toBe('type')
+    expect(said('null')).toBe('type')
+    expect(said('['.repeat(200))).toBe('depth')
+    expect(said(' '.repeat(5e6))).toBe('maxLength')
+    expect(said(JSON.stringify({ format: MAP_FORMAT }))).not.toBe('read')
+  })
+})
