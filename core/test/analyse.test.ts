@@ -1,14 +1,18 @@
 import { describe, expect, test } from '@jest/globals'
 import {
   analyse,
+  askText,
   type ControlMap,
   compile,
   eventsFor,
+  hintText,
   isException,
   lessonsOf,
+  MAP_FORMAT,
   type Matter,
   mended,
   mendsFor,
+  missText,
   readsAs,
   rowsDone,
   slipsOf,
@@ -18,10 +22,12 @@ import {
   TEMPLATES,
   takeMap,
   templateMap,
+  triedAt,
   usualModes,
+  writeMap,
 } from '@nubrin/core/controls'
 import { fact, stated } from '@nubrin/core/facts'
-import { MAP_FORMAT, readMap, writeMap } from '@nubrin/core/import'
+import { readMap } from '@nubrin/core/import'
 import type { ControlRow, Mode } from '@nubrin/core/record'
 import fc from 'fast-check'
 import { demo, done } from './samples'
@@ -383,5 +389,86 @@ describe('a map that is kept and taken over', () => {
     expect(said('['.repeat(200))).toBe('depth')
     expect(said(' '.repeat(5e6))).toBe('maxLength')
     expect(said(JSON.stringify({ format: MAP_FORMAT }))).not.toBe('read')
+  })
+})
+
+describe('practice', () => {
+  const s = done()
+  s.inputs = [
+    { id: 'a', name: 'front key', kind: 'button' },
+    { id: 'b', name: 'rear key', kind: 'button' },
+    { id: 'm', name: 'hilt', kind: 'motion' },
+  ]
+  const lock = hold(2, { id: 'lock', does: 'lock', release: 'letGo', most: sec(4) })
+  const twice = row({ id: 'twice', times: 2, does: 'surge' })
+  const beeps = row({ id: 'beeps', input: 'b', gesture: 'hold', beeps: 2, does: 'mute' })
+  const raised = row({ id: 'raised', input: 'b', pose: 'up', does: 'quote' })
+  const chord = row({ id: 'chord', gesture: 'chord', other: 'b', does: 'battery' })
+  Object.assign(s, {
+    modes: usualModes('m', ['off', 'lit', 'muted']),
+    timing: {},
+    controls: [ON, lock, twice, beeps, raised, chord],
+  })
+  const b = compile(s)
+  /** What is said when a row is asked for and another hand, or the same one otherwise, is tried. */
+  const tried = (
+    wanted: string,
+    events: Parameters<typeof stepAll>[2],
+    mode = 'm-lit',
+    pose: 'level' | 'up' = 'level',
+  ) => {
+    const r = s.controls.find((x) => x.id === wanted)!
+    const { happened } = stepAll(b, { ...stateIn(b, startOf(b), mode), pose }, [...events, { t: 99, do: 'wait' }])
+    const all = happened.flatMap((h) => triedAt(b, r, h) ?? [])
+    return all.map((x) => (x.ok ? 'right' : missText(s, x.miss)))
+  }
+  const held = (input: string, seconds: number): Parameters<typeof stepAll>[2] => [
+    { t: 1, do: 'press', input },
+    { t: 1 + seconds, do: 'release', input },
+  ]
+  test.each<[string, () => string[], string[]]>([
+    ['right', () => tried('lock', held('a', 3)), ['right']],
+    [
+      'too short',
+      () => tried('lock', held('a', 0.9)),
+      ['Let go too soon, after 0.9 seconds: hold it for two seconds.'],
+    ],
+    [
+      'a tap for a hold',
+      () => tried('lock', held('a', 0.1)),
+      ['Let go too soon, after 0.4 seconds: hold it for two seconds.'],
+    ],
+    ['too long', () => tried('lock', held('a', 5)), ['Held too long, five seconds: let go before four seconds.']],
+    ['a hold for a tap', () => tried('twice', held('a', 1)), ['Held too long, one second: let go before 0.4 seconds.']],
+    ['once for twice', () => tried('twice', held('a', 0.1)), ['That was once; it wants twice.']],
+    ['the other key', () => tried('twice', held('b', 0.1)), ['That was the rear key.']],
+    [
+      'before the beeps',
+      () => tried('beeps', held('b', 1.5)),
+      ['Too soon: wait for 2 beeps, which takes two seconds.'],
+    ],
+    ['after the beeps', () => tried('beeps', held('b', 3.5)), ['Too late: let go after 2 beeps.']],
+    ['another pose', () => tried('raised', held('b', 0.1)), ['Right hand, but hold the saber with the blade up.']],
+    [
+      'another mode',
+      () => tried('twice', held('b', 0.1), 'm-off'),
+      ['It is in blade off now, and there that does nothing.'],
+    ],
+    ['another thing', () => tried('raised', held('a', 3), 'm-lit', 'up'), ['That was another thing: lock.']],
+    ['another gesture', () => tried('twice', [{ t: 1, do: 'move', motion: 'thrust' }]), ['Not that way.']],
+    [
+      'a beep settles nothing',
+      () =>
+        tried('beeps', [
+          { t: 1, do: 'press', input: 'b' },
+          { t: 2.5, do: 'wait' },
+        ]).slice(0, 0),
+      [],
+    ],
+  ])('%s', (_what, run, says) => expect(run()).toEqual(says))
+  test('asks by mode and says how', () => {
+    expect(askText(s, lock)).toBe('With the blade lit, make it do this: lock.')
+    expect(askText(s, ON)).toBe('With the blade off, make it do this: ignite.')
+    expect(hintText(s, twice)).toBe('Like this: press the front key twice.')
   })
 })

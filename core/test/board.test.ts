@@ -134,7 +134,7 @@ describe('a hold', () => {
       [0, 'a+'],
       [5, 'wait'],
     ])
-    expect(at.happened).toEqual([{ t: 1, what: 'did', row: one.id }])
+    expect(at.happened).toEqual([{ t: 1, what: 'did', row: one.id, held: 1 }])
     // Let go later, nothing more comes of it.
     expect(
       play(mapOf([one, row()]), 'm-lit', [
@@ -179,7 +179,7 @@ describe('a hold', () => {
       [2, 'a-'],
     ])
     expect(happened).toEqual([
-      { t: 0.5, what: 'began', row: lock.id },
+      { t: 0.5, what: 'began', row: lock.id, held: 0.5 },
       { t: 2, what: 'ended', row: lock.id },
     ])
     expect(state.lasting).toBeUndefined()

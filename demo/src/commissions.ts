@@ -292,7 +292,7 @@ function reedWarden(today: string): Commission {
       row('rw-c3', 'off', 'rw-i2', 'tap', 'previousPreset', { pose: 'down', times: 2 }),
       row('rw-c4', 'off', 'rw-i2', 'hold', 'battery', { s: 1.5, says: 'the display shows the battery' }),
       row('rw-c5', 'lit', 'rw-i2', 'tap', 'deflect'),
-      row('rw-c6', 'lit', 'rw-i2', 'hold', 'lock', { s: 0.5, says: 'lock, for as long as it is held' }),
+      row('rw-c6', 'lit', 'rw-i2', 'hold', 'lock', { s: 0.5, release: 'whileHeld' }),
       row('rw-c7', 'lit', 'rw-i1', 'tap', 'track', { times: 2, pose: 'up' }),
       row('rw-c9', 'off', 'rw-i1', 'chord', 'menuOpen', { other: 'rw-i2', s: 1, says: 'open the volume menu' }),
       volume('rw-c10', 'rw-i1', 'tap', 'choose', { says: 'one step louder' }),

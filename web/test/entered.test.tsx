@@ -17,6 +17,8 @@ import type { ComponentType } from 'react'
 import { MemoryRouter } from 'react-router'
 import { full } from '../../core/test/full'
 import { JointSheet } from '../src/stations/access/Joints'
+import { ModeSheet } from '../src/stations/controls/ModeSheet'
+import { RowSheet } from '../src/stations/controls/RowSheet'
 import { BladeSheet } from '../src/stations/fit/BladeSheet'
 import { PartSheet } from '../src/stations/fit/PartSheet'
 import { SectionSheet } from '../src/stations/hilt/SectionSheet'
@@ -151,7 +153,8 @@ const OTHERWISE: [string, string][] = [
   ['*/parts/catalogue', 'the row of the shelf it was fitted from'],
   ['*/parts/at', 'dragged on the drawing, typed in the list of what is fitted: e2e fit'],
   ['*/presets/sounds/*', 'read from the file: e2e main job'],
-  ['*/controls/*', 'the sheet of a row that was chosen: stations.test'],
+  ['*/controls/standard', 'comes with the map that was taken over: stations.test'],
+  ['*/mapFrom', 'comes with the map that was taken over: stations.test'],
   ['*/tests/key', 'which element the test is of'],
   ['*/tests/readings/*', 'taken as a reading: e2e main job'],
   ['*/beats/*', 'written in the script: e2e main job'],
@@ -171,6 +174,11 @@ describe('every field can be entered', () => {
       for (const t of c.toDos) t.done = false
     })
     await enterAll()
+    if (view === 'controls') {
+      await act(async () => void fireEvent.click(screen.getByRole('tab', { name: 'The map' })))
+      await screen.findByRole('region', { name: 'How it reads a hand' })
+      await enterAll()
+    }
     if (view === 'access') {
       await act(async () => void fireEvent.click(screen.getByRole('tab', { name: 'Steps for the client' })))
       await screen.findByLabelText('Tasks')
@@ -198,6 +206,27 @@ describe('every field can be entered', () => {
     await sheet(function Joint() {
       const s = useSaber()
       return <SectionSheet section={s.hilt.sections[0]!} />
+    })
+  })
+  test('the sheet of a mode', async () => {
+    await laid('brief', (c) => void c.sabers[0]!.modes.push({ id: 'own-other', name: 'another', is: 'menu' }))
+    cleanup()
+    await sheet(function Mode() {
+      const s = useSaber()
+      return <ModeSheet saber={s} mode={s.modes[0]!} />
+    })
+  })
+  test.each(['hold', 'chord'] as const)('the sheet of a control: %s', async (gesture) => {
+    await laid('brief', (c) => {
+      const s = c.sabers[0]!
+      s.controls[0]!.gesture = gesture
+      s.modes.push({ id: 'own-more', name: 'another', is: 'menu' })
+      s.inputs.push({ id: 'own-second', name: 'second', kind: 'button' })
+    })
+    cleanup()
+    await sheet(function Row() {
+      const s = useSaber()
+      return <RowSheet saber={s} row={s.controls[0]!} />
     })
   })
   test('what is said of a joint', async () => {

@@ -1,7 +1,8 @@
 /** @jest-environment jsdom */
 import { describe, expect, test } from '@jest/globals'
+import { validateCommission } from '@nubrin/core/import'
 import { STATIONS } from '@nubrin/core/judge'
-import { act, cleanup, render, screen, within } from '@testing-library/react'
+import { act, cleanup, render, screen, waitFor, within } from '@testing-library/react'
 import { MemoryRouter } from 'react-router'
 import { todayIso } from '../src/data'
 import { FindingsPanel } from '../src/kit'
@@ -240,13 +241,23 @@ describe('hilt', () => {
 })
 
 describe('controls', () => {
-  test('a hold is added in a state, given its time, and takes part in one preset only', async () => {
+  const toMap = async () => {
+    await user.click(screen.getByRole('tab', { name: 'The map' }))
+    await screen.findByRole('region', { name: 'How it reads a hand' })
+  }
+  test('a hold is added in a mode, given its time, and takes part in one preset only', async () => {
     await lay('controls', 'reed-warden')
+    await toMap()
     const lit = screen.getByLabelText('blade lit')
     await choose('Gesture, blade lit', 'hold')
     await user.click(within(lit).getByRole('button', { name: '+ add it' }))
     const row = saber().controls.at(-1)!
-    expect(row).toMatchObject({ state: 'lit', gesture: 'hold', does: 'retract', hold: { value: null, unit: 's' } })
+    expect(row).toMatchObject({
+      mode: 'rw-mode-lit',
+      gesture: 'hold',
+      does: 'retract',
+      hold: { value: null, unit: 's' },
+    })
     await put('hold for', '3')
     expect(saber().controls.at(-1)!.hold).toMatchObject({ value: 3, unit: 's', source: 'configured' })
     await user.click(screen.getByRole('checkbox', { name: saber().presets[1]!.name }))
@@ -254,8 +265,81 @@ describe('controls', () => {
     await user.click(screen.getByRole('button', { name: 'Remove this control' }))
     expect(saber().controls.map((r) => r.id)).not.toContain(row.id)
   })
+  test('a mode is added, said what it is, and taken out with what stands in it', async () => {
+    await lay('controls', 'reed-warden')
+    await toMap()
+    await user.click(screen.getByRole('button', { name: '+ add the mode' }))
+    expect(saber().modes.at(-1)).toMatchObject({ name: 'menu', is: 'menu' })
+    await put('Mode’s name', 'tone menu')
+    await choose('Lets one choose', 'effect')
+    await choose('Opened over', 'blade lit')
+    await put('ends by itself after', '8')
+    expect(saber().modes.at(-1)).toMatchObject({
+      ...{ name: 'tone menu', chooses: 'effect', on: 'rw-mode-lit', after: { value: 8, unit: 's' } },
+    })
+    const tones = screen.getByLabelText('tone menu')
+    await user.click(within(tones).getByRole('button', { name: '+ add it' }))
+    expect(saber().controls.at(-1)).toMatchObject({ mode: saber().modes.at(-1)!.id, does: 'choose' })
+    const before = saber().controls.length
+    act(() => bench().remove(`mode:${saber().modes.at(-1)!.id}`))
+    act(() => bench().answerRemoval(true))
+    expect(saber().modes.map((m) => m.name)).not.toContain('tone menu')
+    expect(saber().controls).toHaveLength(before - 1)
+  })
+  test('a map is taken over: what named the old controls lets them go, and what differs from it is marked', async () => {
+    await lay('controls', 'reed-warden')
+    await toMap()
+    const beats = saber().beats.filter((b) => b.perform?.startsWith('row:')).length
+    expect(beats).toBeGreaterThan(3)
+    await user.click(screen.getByRole('button', { name: 'two buttons' }))
+    expect(screen.getByRole('dialog').textContent).toMatch(
+      /12 controls and 3 modes recorded here give way to its 12 controls/,
+    )
+    await user.click(screen.getByRole('button', { name: 'Take it over' }))
+    expect(saber().mapFrom).toBe('two buttons')
+    expect(saber().beats.filter((b) => b.perform?.startsWith('row:'))).toEqual([])
+    expect(validateCommission(bench().record)).toMatchObject({ ok: true })
+    expect(screen.getByText(/from “two buttons”, as it is/)).toBeTruthy()
+    await user.click(screen.getByRole('button', { name: /^deflect/ }))
+    await choose('Pose', 'up')
+    expect(screen.getByText(/changed here/)).toBeTruthy()
+    expect(screen.getByText(/from “two buttons”, 1 otherwise here/)).toBeTruthy()
+    act(() => bench().undoLast())
+    act(() => bench().undoLast())
+    expect(saber().mapFrom).toBeUndefined()
+    expect(saber().controls).toHaveLength(12)
+  })
+  test('two rows that collide are mended by a click, and the row says so', async () => {
+    await lay('controls', 'reed-warden', (c) => {
+      const s = c.sabers[0]!
+      s.controls.push({ ...s.controls[0]!, id: 'twin-row', does: 'mute' })
+      s.modes.push({ id: 'm-muted', name: 'muted', is: 'muted' })
+      s.controls.push({ ...s.controls[0]!, id: 'loud-row', mode: 'm-muted', does: 'unmute', to: 'rw-mode-lit' })
+    })
+    await user.click(screen.getByRole('tab', { name: 'What could go wrong' }))
+    await screen.findByText('Two controls collide')
+    const list = screen.getByRole('region', { name: 'What could go wrong' })
+    const mend = within(list).getAllByRole('button', { name: /^“mute” (pressed|with)/ })[0]!
+    await user.click(mend)
+    const twin = saber().controls.find((r) => r.id === 'twin-row')!
+    expect((twin.times ?? 1) > 1 || twin.pose !== 'any').toBe(true)
+    await waitFor(() => expect(screen.queryByText('Two controls collide')).toBeNull())
+  })
+  test('the card is made from the map as it is', async () => {
+    await lay('controls', 'reed-warden')
+    await user.click(screen.getByRole('tab', { name: 'The card' }))
+    const front = await screen.findByRole('img', { name: 'Reed Warden, controls, page 1' })
+    expect(front.textContent).toContain('retract')
+    act(() => bench().editSaber('x', (s) => void (s.controls.find((r) => r.does === 'retract')!.says = 'put it away')))
+    expect(screen.getByRole('img', { name: 'Reed Warden, controls, page 1' }).textContent).toContain('put it away')
+    await user.click(screen.getByRole('radio', { name: 'A4' }))
+    expect(screen.getByRole('img', { name: 'Reed Warden, controls, page 1' }).getAttribute('viewBox')).toBe(
+      '0 0 595.28 841.89',
+    )
+  })
   test('an input that a control uses cannot be taken out from under it', async () => {
     await lay('controls', 'reed-warden')
+    await toMap()
     const used = new Set(saber().controls.map((r) => r.input))
     for (const n of saber().inputs)
       expect(!!screen.queryByRole('button', { name: `Remove ${n.name}` })).toBe(

@@ -83,6 +83,17 @@ export const handoffs = {
     good: { status: 200, says: 'PDF', file: 'application/pdf' },
     bad: { 404: 'Not in this shop' },
   }),
+  cardPdf: route({
+    method: 'get',
+    path: '/commissions/{id}/controls-card.pdf',
+    summary: 'The card of a saber’s controls as it stands',
+    query: T.Object(
+      { saber: T.Optional(Text), paper: T.Optional(T.Union([T.Literal('A5'), T.Literal('A4')])) },
+      closed,
+    ),
+    good: { status: 200, says: 'PDF', file: 'application/pdf' },
+    bad: { 404: 'Not in this shop, or no such saber in it' },
+  }),
   issue: route({
     method: 'post',
     path: '/commissions/{id}/handoffs',

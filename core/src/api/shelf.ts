@@ -1,4 +1,5 @@
 import * as T from '@sinclair/typebox'
+import { MapFile } from '../controls'
 import { CataloguePartSchema } from '../parts/schema'
 import { closed, orNull } from './common'
 import { route } from './route'
@@ -63,6 +64,13 @@ export const shelf = {
       says: 'Taken in',
       json: T.Object({ rows: T.Integer(), taken: T.Integer(), faults: T.Integer() }, closed),
     },
+  }),
+  readMap: route({
+    method: 'post',
+    path: '/maps/read',
+    summary: 'Read a file of controls; nothing is kept of it',
+    takesFile: true,
+    good: { status: 200, says: 'The map', json: MapFile },
   }),
   recall: route({
     method: 'get',

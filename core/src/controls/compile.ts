@@ -42,8 +42,6 @@ export interface Pattern {
   to: number
   /** When a hold is carried out. */
   fires: 'reached' | 'letGo' | 'whileHeld'
-  /** In how many ways it is more special than what it overrules: a preset before a pose. */
-  special: number
 }
 
 export const sortOf = (r: ControlRow): Sort => {
@@ -87,7 +85,7 @@ export function stemOf(r: ControlRow): string {
 /** Whether a row is in force in a pose and a preset. */
 const inForce = (r: ControlRow, pose: Pose, preset: string | undefined): boolean =>
   (r.pose === 'any' || r.pose === pose) && (!r.presets?.length || (preset !== undefined && r.presets.includes(preset)))
-export const specialOf = (r: ControlRow): number => (r.presets?.length ? 2 : 0) + (r.pose === 'any' ? 0 : 1)
+const specialOf = (r: ControlRow): number => (r.presets?.length ? 2 : 0) + (r.pose === 'any' ? 0 : 1)
 
 /** Everything that counts in one mode, pose and preset: what is overruled is left out, and each hold ends where a longer one begins. */
 export interface Context {
@@ -174,7 +172,6 @@ function contextOf(
         ...(row.other === undefined ? {} : { other: row.other }),
         ...(motionOf(row) ? { motion: motionOf(row)! } : {}),
         fires: row.release ?? usualRelease(row, next !== undefined || most !== undefined || row.beeps !== undefined),
-        special: specialOf(row),
       })
     })
   }

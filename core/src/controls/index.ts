@@ -2,6 +2,7 @@ export { type Analysis, analyse, type Delay, type Lost, type Matter } from './an
 export { type Collision, collisions } from './collisions'
 export { type Board, compile, heldFrom, type Motion, type Pose, timingOf, USUAL, USUAL_HOLD } from './compile'
 export { doingOf, gestureText, secondsInWords } from './gesture'
+export { MAP_FORMAT, MAP_VERSION, MapFile, writeMap } from './map-sheet'
 export { type Mend, mended, mendsFor } from './mend'
 export {
   after,
@@ -32,6 +33,7 @@ export {
   type SlipFound,
   slipsOf,
 } from './perform'
+export { askText, hintText, type Miss, missText, type Tried, triedAt } from './practice'
 export {
   type BoardState,
   COLOUR_STEPS,

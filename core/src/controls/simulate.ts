@@ -77,7 +77,9 @@ export interface Made {
 
 /** What came of it, in the order of time. */
 export type Happening =
-  | { t: number; what: 'did' | 'began' | 'ended'; row: string }
+  /** `held`: how long it was held until then, s, where it is a hold. */
+  | { t: number; what: 'did' | 'began'; row: string; held?: number }
+  | { t: number; what: 'ended'; row: string }
   | { t: number; what: 'waits'; input: string; ms: number; times: number }
   | { t: number; what: 'beep'; input: string; n: number }
   | { t: number; what: 'went'; from: string; to: string; after: number }
@@ -197,7 +199,7 @@ class Run {
         if (p.sort === 'hold' && p.times - 1 === h.taps && p.fires !== 'letGo' && p.from > h.done)
           offer(h.since + p.from, () => {
             h.done = p.from
-            this.fire(p, h)
+            this.fire(p, h, p.from)
             if (now.mode !== h.begun.mode) h.spent = true
           })
     }
@@ -207,7 +209,7 @@ class Run {
         if (p.fires !== 'letGo' && p.from > chord.done)
           offer(chord.since + p.from, () => {
             chord.done = p.from
-            this.fire(p, chord)
+            this.fire(p, chord, p.from)
           })
     if (now.taps) offer(now.taps.at + this.b.timing.tapGap, () => this.settle())
     // Modes that end one another in a round come to rest after one round.
@@ -297,7 +299,7 @@ class Run {
           long < p.to - EPS,
       )
       .at(-1)
-    if (hold) return this.fire(hold)
+    if (hold) return this.fire(hold, undefined, long)
     if (h.done >= 0 || h.lasting !== undefined) return
     if (!short) {
       this.nothing({ sort: 'hold', input, times, held: long, ...h.begun })
@@ -315,7 +317,7 @@ class Run {
       .filter((x) => x.fires === 'letGo' && x.from > chord.done && long >= x.from - EPS && long < x.to - EPS)
       .sort((a, b) => a.from - b.from)
       .at(-1)
-    if (p) return this.fire(p)
+    if (p) return this.fire(p, undefined, long)
     if (chord.done >= 0) return
     const [input, other] = chord.inputs
     this.nothing({ sort: 'chord', input, other, times: 1, held: long, ...chord.begun })
@@ -458,9 +460,10 @@ class Run {
   }
 
   /** Carries a row out; `by` is what holds it while it lasts. */
-  private fire(p: Pattern, by?: { lasting?: string }) {
+  private fire(p: Pattern, by?: { lasting?: string }, held?: number) {
     const { now } = this
     const { row } = p
+    const long = held === undefined ? {} : { held }
     if (now.cut && row.does !== 'powerOn') {
       this.nothing({ sort: p.sort, input: p.input, times: p.times, ...this.begun() })
       return
@@ -469,8 +472,8 @@ class Run {
       if (now.lasting !== undefined) this.end(now.lasting)
       by.lasting = row.id
       now.lasting = row.id
-      this.happened.push({ t: now.t, what: 'began', row: row.id })
-    } else this.happened.push({ t: now.t, what: 'did', row: row.id })
+      this.happened.push({ t: now.t, what: 'began', row: row.id, ...long })
+    } else this.happened.push({ t: now.t, what: 'did', row: row.id, ...long })
     this.effect(row)
     this.goTo(after(this.b.map, row))
   }

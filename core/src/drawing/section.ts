@@ -30,7 +30,7 @@ export function drawSection(saber: Saber, view: SectionView): Scene {
   const arms = quillonReach(shape)
   const room = view.height - top - bottom
   // Whole hilt: leave a fifth of the width to the blade. Zoomed: use it all.
-  const bladeShare = view.to === undefined && !view.bare ? 0.2 : 0
+  const bladeShare = view.to === undefined && !view.bare ? (view.bladeShare ?? 0.2) : 0
   const zoom = Math.max(1, view.zoom ?? 1)
   const scale =
     zoom * Math.min(((view.width - 2 * side) * (1 - bladeShare)) / (to - from), room / Math.max(widest, arms * 2))
@@ -90,7 +90,7 @@ export function drawSection(saber: Saber, view: SectionView): Scene {
   }
   for (const o of saber.hilt.openings) draw(refTo('opening', o.id), () => drawOpening(ctx, o))
   for (const f of saber.hilt.fasteners) draw(refTo('fastener', f.id), () => drawFastener(ctx, f))
-  if (!view.bare && !view.apart) drawMeasures(ctx)
+  if (!view.bare && !view.apart && !view.quiet) drawMeasures(ctx)
   return { width: view.width, height: view.height, scale, axisY, prims: pen.prims, spots, x, mm }
 }
 

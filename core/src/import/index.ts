@@ -3,7 +3,7 @@ export { readCommission, readDocument, writeCommission } from '../record/documen
 export { type Checked, explain, makeAjv, validateChange, validateCommission } from '../record/validate'
 export { lift } from '../record/versions/lift'
 export { type EarlierRow, type EarlierRows, MOST_EARLIER, readEarlierCsv } from './earlier'
-export { MAP_FORMAT, MAP_VERSION, type MapRead, readMap, writeMap } from './map-file'
+export { type MapRead, readMap } from './map-file'
 export {
   csvCells,
   MOST_PARTS,

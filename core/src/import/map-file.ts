@@ -1,27 +1,11 @@
-import type { Static } from '@sinclair/typebox'
-import * as T from '@sinclair/typebox'
-import type { MapSheet } from '../controls'
-import { ControlRow, Input, isObject, Mode, type Problem, type Saber, Timing } from '../record'
+import { MAP_FORMAT, MapFile, type MapSheet } from '../controls'
+import { type ControlRow, type Input, isObject, type Mode, type Problem } from '../record'
 import { DEEPEST_JSON, nestedDeeper } from '../record/depth'
 import { explain, makeAjv } from '../record/validate'
 
-export const MAP_FORMAT = 'nubrin-controls'
-export const MAP_VERSION = 1
 /** A file longer than this is not read. */
 const MOST_MAP_BYTES = 4e6
 
-const MapFile = T.Object(
-  {
-    format: T.Literal(MAP_FORMAT),
-    version: T.Literal(MAP_VERSION),
-    name: T.String({ minLength: 1, maxLength: 240 }),
-    modes: T.Array(Mode, { maxItems: 60 }),
-    timing: Timing,
-    inputs: T.Array(Input, { maxItems: 12 }),
-    controls: T.Array(ControlRow, { maxItems: 1200 }),
-  },
-  { additionalProperties: false },
-)
 let check: ReturnType<ReturnType<typeof makeAjv>['compile']> | undefined
 
 export type MapRead = { ok: true; map: MapSheet } | { ok: false; problems: Problem[] }
@@ -30,16 +14,6 @@ const refuse = (path: string, rule: string, message: string, got?: string): MapR
   ok: false,
   problems: [{ path, rule, message, ...(got === undefined ? {} : { got }) }],
 })
-
-/** A saber's controls as a file: its modes, timing, inputs and rows. Which presets a row is for stays behind: they are this saber's. */
-export function writeMap(s: Saber, name: string): string {
-  const map: Static<typeof MapFile> = {
-    ...{ format: MAP_FORMAT, version: MAP_VERSION, name, modes: s.modes, timing: s.timing },
-    inputs: s.inputs.map(({ part: _p, opening: _o, ...i }) => i),
-    controls: s.controls.map(({ presets: _p, standard: _s, ...r }) => r),
-  }
-  return `${JSON.stringify(map, null, 2)}\n`
-}
 
 /**
  * Reads a file of controls. What is wrong is named by its place and rule, at most 40 matters: a gesture nobody knows, a row in
@@ -59,7 +33,7 @@ export function readMap(text: string): MapRead {
   if (doc.format !== MAP_FORMAT) return refuse('/format', 'format', `must be "${MAP_FORMAT}"`, String(doc.format))
   check ??= makeAjv().compile(MapFile)
   if (!check(doc)) return { ok: false, problems: explain(check.errors ?? []) }
-  const { name, modes, timing, inputs, controls } = doc as Static<typeof MapFile>
+  const { name, modes, timing, inputs, controls } = doc as MapFile
   const problems = [
     ...doubles('/modes', modes),
     ...doubles('/inputs', inputs),

@@ -111,12 +111,16 @@ export interface Removal {
   letsGo: Reference[]
 }
 
-/** The record without a thing: what cannot stand without it goes with it, and every other reference to what goes is let go. */
-export function withoutThing(record: Commission, target: Ref): Removal {
+/**
+ * The record without a thing, or several at once: what cannot stand without them goes with them, and every other reference to what
+ * goes is let go. What is not in the record is passed over.
+ */
+export function withoutThing(record: Commission, ...targets: readonly Ref[]): Removal {
   const all = thingsOf(record)
-  const root = all.find((t) => t.ref === target)
-  if (!root) return { record, goes: [], letsGo: [] }
-  const going = new Map([[root.ref, root]])
+  const wanted = new Set(targets)
+  const roots = all.filter((t) => wanted.has(t.ref))
+  if (!roots.length) return { record, goes: [], letsGo: [] }
+  const going = new Map(roots.map((t) => [t.ref, t]))
   const letsGo: Reference[] = []
   for (const ref of going.keys())
     for (const r of leaningOn(record, ref)) {
@@ -129,7 +133,7 @@ export function withoutThing(record: Commission, target: Ref): Removal {
   const next = structuredClone(record)
   const pointers = [...staying.map((r) => r.pointer), ...gone.map((t) => t.pointer)]
   for (const p of [...new Set(pointers)].sort((a, b) => comparePointers(b, a))) drop(next, p)
-  return { record: next, goes: gone.filter((t) => t !== root), letsGo: staying }
+  return { record: next, goes: gone.filter((t) => !roots.includes(t)), letsGo: staying }
 }
 
 /** Later positions first, so that taking one out does not shift the next. */

@@ -22,6 +22,27 @@ export const en: Readonly<Record<SayingCode, string>> = {
     '{n, plural, =1 {once} =2 {twice} =3 {three times} =4 {four times} =5 {five times} =6 {six times} =7 {seven times} =8 {eight times} =9 {nine times} other {once}}',
   input: 'the {name}',
   'input.unknown': 'the button',
+  'play.dead':
+    'Dead: {cut, select, yes {the power is cut} other {{named, select, yes {the {out} is out} other {there is no cell in it}}}}.',
+  'play.did': '{what}{lasts, select, yes {, for as long as it is held} other {}}',
+  'play.ended': '{what}: over',
+  'play.waits': 'waits {ms} ms: pressing {times} is another thing',
+  'play.beep': 'beep {n}',
+  'play.went': 'by itself: {to}',
+  'play.nothing': '{made} {times}: nothing here',
+  'play.chose': 'stands at {n}',
+  'practice.ask': `{state, select, lit {With the blade lit} off {With the blade off} asleep {While it sleeps} menu {In the {mode}} other {In {mode}}}, make it do this: {what}.`,
+  'practice.hint': 'Like this: {gesture}.',
+  'practice.right': 'That was it.',
+  'practice.miss': `{code, select,
+    mode {It is in {mode} now, and there that does nothing.}
+    pose {Right hand, but hold the saber with the blade {pose, select, up {up} down {down} other {level}}.}
+    input {That was the {input}.}
+    count {That was {did}; it wants {wants}.}
+    tooShort {{counted, select, yes {Too soon: wait for {beeps, plural, one {the beep} other {# beeps}}, which takes {from}.} other {Let go too soon, after {held}: hold it for {from}.}}}
+    tooLong {{counted, select, yes {Too late: let go after {beeps, plural, one {the beep} other {# beeps}}.} other {Held too long, {held}: let go before {to}.}}}
+    gesture {Not that way.}
+    other {That was another thing: {what}.}}`,
   'gesture.holdFor': ` {known, select,
       no {for a time not recorded}
       beeps {and let go after the {beeps, selectordinal, one {#st} two {#nd} few {#rd} other {#th}} beep}
@@ -246,6 +267,16 @@ export const en: Readonly<Record<SayingCode, string>> = {
   'timing.name': `{row, select, tapMost {A press counts as a tap up to} tapGap {Taps count together within}
     chordGap {Two buttons count as one within} beepEvery {Beeps come every} upFrom {The blade is up from}
     downFrom {The blade is down from} other {A hand needs at least}}`,
+  'card.title': '{saber}, controls',
+  'card.about': 'What to know first',
+  'card.foot': '{more, select, yes {All the rest is overleaf. } other {}}Never point a lit blade at eyes.',
+  'card.only': 'Only in {presets}',
+  'card.mode':
+    '{state, select, lit {Blade lit} off {Blade off} asleep {Asleep} muted {Muted} combat {Combat} other {In the {mode}}}',
+  'card.chooses': `Chooses {what, select, preset {the preset} colour {the colour} volume {the volume} brightness {the brightness}
+    track {the track} profile {the profile} effect {the effect} other {as it says}}{turning, select, yes { by turning the hilt} other {}}`,
+  'card.ends': 'After {seconds} without a touch: {mode}',
+  'card.unsure': 'Not sure: try it',
   'controls.standard': 'As in “{name}”{n, plural, =0 {} one {, but for one control} other {, but for # controls}}.',
   'controls.none': 'Controls: not recorded.',
   'chapter.presets': 'Presets',

@@ -38,6 +38,35 @@ export interface Sayings {
     holdFor: Words
   }
 
+  // Practice: the saber asks, and says what happened instead.
+  'practice.ask': { what: Words; state: Words; mode: Words }
+  'practice.hint': { gesture: Words }
+  'practice.right': Record<never, never>
+  'practice.miss': {
+    code: Words
+    held: Words
+    from: Words
+    to: Words
+    beeps: number
+    counted: 'yes' | 'no'
+    did: Words
+    wants: Words
+    pose: Words
+    input: Words
+    mode: Words
+    what: Words
+  }
+
+  // What comes of a hand on a saber in play.
+  'play.dead': { out: Words; named: 'yes' | 'no'; cut: 'yes' | 'no' }
+  'play.did': { what: Words; lasts: 'yes' | 'no' }
+  'play.ended': { what: Words }
+  'play.waits': { ms: number; times: Words }
+  'play.beep': { n: number }
+  'play.went': { to: Words }
+  'play.nothing': { made: Words; times: Words }
+  'play.chose': { n: number }
+
   // Steps that are drafted.
   'step.loosenJoint': { how: 'remove' | 'loosen'; screw: Words }
   'step.tighten': { screw: Words }
@@ -253,6 +282,14 @@ export interface Sayings {
   'mode.chooses': { what: Words; turning: 'yes' | 'no' }
   'mode.ends': { seconds: Words; to: Words; leads: 'yes' | 'no' }
   'timing.name': { row: Words }
+  'card.title': { saber: Words }
+  'card.about': Record<never, never>
+  'card.foot': { more: 'yes' | 'no' }
+  'card.only': { presets: Words }
+  'card.mode': { state: Words; mode: Words }
+  'card.chooses': { what: Words; turning: 'yes' | 'no' }
+  'card.ends': { seconds: Words; mode: Words }
+  'card.unsure': Record<never, never>
   'controls.standard': { name: Words; n: number }
   'controls.none': Record<never, never>
   'chapter.presets': Record<never, never>

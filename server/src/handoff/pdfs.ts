@@ -12,12 +12,19 @@ export class Pdfs {
 
   /** The PDF under a key that says everything it depends on. */
   of(key: string, ask: () => Asked<'pdf'>): Promise<Uint8Array> {
+    return this.keep(`record ${key}`, () => this.work.run('pdf', ask()))
+  }
+  /** The card of a saber's controls, likewise. */
+  card(key: string, ask: () => Asked<'card'>): Promise<Uint8Array> {
+    return this.keep(`card ${key}`, () => this.work.run('card', ask()))
+  }
+
+  private keep(key: string, make: () => Promise<Uint8Array>): Promise<Uint8Array> {
     const there = this.made.get(key)
     if (there) return Promise.resolve(there)
     let making = this.making.get(key)
     if (!making) {
-      making = this.work
-        .run('pdf', ask())
+      making = make()
         .then((bytes) => {
           this.made.set(key, bytes)
           return bytes

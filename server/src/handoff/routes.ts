@@ -32,6 +32,21 @@ export function handoffRoutes(r: Router, store: Commissions, db: Tables, pdfs: P
     return undefined
   })
 
+  serve(r, API.cardPdf, async ({ params, query, who, res }) => {
+    const { record, revision } = await store.load(who.shopId, params.id)
+    const saber = query.saber ? record.sabers.find((s) => s.id === query.saber) : record.sabers[0]
+    if (!saber) throw new NotFound(`There is no saber ${query.saber ?? ''} in this commission.`)
+    const paper = query.paper ?? 'A5'
+    const { name } = await settingsOf(db, who.shopId)
+    const pdf = await pdfs.card(`${record.id} ${revision} ${saber.id} ${name} ${paper}`, () => ({
+      saber,
+      paper,
+      shop: name,
+    }))
+    sendPdf(res, pdf, handoffFileName(record, saber).replace(/handoff$/, 'controls'))
+    return undefined
+  })
+
   // Issuing freezes the record as it is: the client's page shows that, whatever is edited later.
   serve(r, API.issue, async ({ params, who }) => {
     const { record, revision } = await store.load(who.shopId, params.id)

@@ -1,5 +1,6 @@
 import { API, type GoodOf } from '@nubrin/core/api'
-import { validatePart, writePartsCsv } from '@nubrin/core/import'
+import { MAP_FORMAT, MAP_VERSION } from '@nubrin/core/controls'
+import { readMap, validatePart, writePartsCsv } from '@nubrin/core/import'
 import type { Router } from 'express'
 import { QueryTypes } from 'sequelize'
 import type { Tables } from '../db/models'
@@ -76,6 +77,16 @@ export function shelfRoutes(r: Router, db: Tables, work: Work): void {
           )
       })
       return { rows: read.rows, taken: read.parts.length, faults: read.problems.length }
+    },
+    MOST_LIST_BYTES,
+  )
+  serve(
+    r,
+    API.readMap,
+    async ({ file }) => {
+      const read = readMap(file.bytes.toString('utf8'))
+      if (!read.ok) throw new Invalid(`${file.name} was not read; nothing was changed.`, read.problems)
+      return { format: MAP_FORMAT, version: MAP_VERSION, ...read.map } as const
     },
     MOST_LIST_BYTES,
   )

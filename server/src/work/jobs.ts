@@ -14,6 +14,10 @@ export const JOBS: { [K in JobName]: (ask: Asked<K>) => Promise<Done<K>> } = {
     const { handoffPdf } = await import('../handoff/pdf')
     return handoffPdf(document, sabers, paper)
   },
+  async card({ saber, paper, shop }) {
+    const { cardPdf } = await import('../handoff/pdf')
+    return cardPdf(saber, paper, shop)
+  },
   async sound({ bytes, name }) {
     const facts = readWav(bytes)
     if (!facts.ok) {

@@ -19,6 +19,8 @@ const ActMark = later(() => import('./ActMark').then((m) => m.ActMark))
 const ProfileHandles = later(() => import('./ProfileHandles').then((m) => m.ProfileHandles))
 const DrawingNotes = later(() => import('./DrawingNotes').then((m) => m.DrawingNotes))
 const BalanceMark = later(() => import('./Marks').then((m) => m.BalanceMark))
+const PlayLayer = later(() => import('../play').then((m) => m.PlayLayer))
+const BladeLight = later(() => import('../play').then((m) => m.BladeLight))
 const ZoomButtons = later(() => import('./ZoomButtons').then((m) => m.ZoomButtons))
 const CutMark = later(() => import('./Marks').then((m) => m.CutMark))
 
@@ -57,6 +59,7 @@ export function BenchDrawing({
   const recorded = useSaber()
   const preview = useBench((b) => b.preview)
   const apart = useBench((b) => b.apart)
+  const playing = useBench((b) => b.playing)
   const saber = preview?.saber ?? recorded
   const lit = useBench((b) => b.lit)
   const light = useBench((b) => b.light)
@@ -79,8 +82,9 @@ export function BenchDrawing({
     const blade = known(saber.presets[0]?.colour)
     const page = { width: width || 1240, height: HEIGHT }
     if (apart) return drawSection(shown, { ...page, apart, from: apart.from - AIR, to: apart.to + AIR })
+    if (playing) return drawSection(shown, { ...page, bladeShare: 0.55, quiet: true })
     return drawSection(shown, { ...page, ...zoom.view, ...(blade ? { blade } : {}) })
-  }, [shown, width, saber.presets, zoom.view, apart])
+  }, [shown, width, saber.presets, zoom.view, apart, playing])
   drawn.current = scene
   const centre = useMemo(() => (station === 'fit' ? balance(shown).centre : undefined), [shown, station])
 
@@ -111,7 +115,8 @@ export function BenchDrawing({
     <section ref={ref} aria-label="Drawing" className="paper-grid border-rule relative border-b">
       <div ref={page} onPointerDown={down} onPointerMove={move} onPointerUp={up} style={{ height: HEIGHT }}>
         <SceneView scene={scene} title={`Section drawing of ${saber.name}`} onPick={pick} lit={lit} className="block">
-          {apart ? null : <Balloons scene={scene} findings={findings} />}
+          {apart || playing ? null : <Balloons scene={scene} findings={findings} />}
+          {playing ? <PlayLayer saber={shown} scene={scene} /> : null}
           {apart?.act ? <ActMark scene={scene} act={apart.act} /> : null}
           {cut !== undefined && !bare ? <CutMark scene={scene} at={cut} /> : null}
           {centre?.ok ? <BalanceMark scene={scene} at={centre.value} /> : null}
@@ -129,7 +134,8 @@ export function BenchDrawing({
           ) : null}
         </SceneView>
       </div>
-      {bare || apart ? null : <ZoomButtons zoom={zoom.view.zoom} by={zoom.by} whole={zoom.whole} />}
+      {playing ? <BladeLight saber={shown} scene={scene} /> : null}
+      {bare || apart || playing ? null : <ZoomButtons zoom={zoom.view.zoom} by={zoom.by} whole={zoom.whole} />}
       {onCut && !bare && zoom.view.zoom === 1 ? (
         <input
           type="range"

@@ -48,6 +48,8 @@ export interface BenchState {
   apart: (Apart & { act: ActOnDrawing | undefined }) | undefined
   /** Whether the cut across the hilt is shown, with its mark on the drawing. */
   cutting: boolean
+  /** Whether the saber is in hand on the drawing: its buttons pressed, its blade lit. */
+  playing: boolean
   findings: Finding[]
   /** Whether the checks have looked at the record; they come a moment after it, or do not come at all. */
   judged: 'notYet' | 'yes' | 'failed'
@@ -75,6 +77,7 @@ export interface BenchState {
   consider: (preview: BenchState['preview']) => void
   layApart: (apart: BenchState['apart']) => void
   showCut: (on: boolean) => void
+  setPlaying: (on: boolean) => void
   flush: () => Promise<void>
   /** Asks what others did, and shows it. */
   hear: () => Promise<void>
@@ -167,6 +170,7 @@ export const useBench = create<BenchState>()((set, get) => {
     id: undefined,
     saberId: '',
     cutting: false,
+    playing: false,
     ...EMPTY,
 
     async open(id) {
@@ -239,6 +243,7 @@ export const useBench = create<BenchState>()((set, get) => {
     consider: (preview) => set({ preview }),
     layApart: (apart) => set({ apart }),
     showCut: (cutting) => set({ cutting }),
+    setPlaying: (playing) => set({ playing }),
 
     flush() {
       running ??= send().finally(() => {
@@ -375,7 +380,7 @@ export const useStationFindings = (station: Station): Finding[] => {
 }
 
 type Lists =
-  | ('parts' | 'blades' | 'zones' | 'presets' | 'inputs' | 'controls' | 'tests' | 'fixes' | 'beats')
+  | ('parts' | 'blades' | 'zones' | 'presets' | 'inputs' | 'modes' | 'controls' | 'tests' | 'fixes' | 'beats')
   | ('items' | 'notFor' | 'before' | 'provenance' | 'losses' | 'decisions')
 /** Changes one thing of a list of the saber on the bench, found by its id wherever it stands by then. */
 export function useEditThing<L extends Lists>(list: L) {

@@ -8,6 +8,7 @@ import {
   nameOfThing,
   type Ref,
   THINGS,
+  thingsOf,
 } from '@nubrin/core/record'
 import { formatNumber } from '@nubrin/core/units'
 import { useMemo } from 'react'
@@ -37,6 +38,12 @@ function factLine(name: string, f: AnyFact<unknown>): Line[] {
 }
 
 /** What a thing says of itself, field by field; what only points to it or hangs inside it is told apart. */
+/** The name of what an id alone names; nothing for words that are no id. */
+function nameOfId(c: Commission, id: string): string | undefined {
+  const thing = /^[a-z0-9][a-z0-9-]+$/.test(id) ? thingsOf(c).find((t) => t.id === id) : undefined
+  return thing && nameOfThing(thing.kind, thing.value)
+}
+
 function linesOf(c: Commission, value: Record<string, unknown>): Line[] {
   return Object.entries(value).flatMap(([key, v]): Line[] => {
     if (key === 'id' || v === undefined || v === null || v === '' || v === false) return []
@@ -44,7 +51,12 @@ function linesOf(c: Commission, value: Record<string, unknown>): Line[] {
     if (v === true) return [{ name: keyWords(key), value: 'yes' }]
     if (typeof v === 'number') return [{ name: keyWords(key), value: formatNumber(v) }]
     if (typeof v === 'string')
-      return [{ name: keyWords(key), value: nameIn(c, v) ?? (/^(note|shopNote|name)$/.test(key) ? v : chosen(v)) }]
+      return [
+        {
+          name: keyWords(key),
+          value: nameIn(c, v) ?? nameOfId(c, v) ?? (/^(note|shopNote|name)$/.test(key) ? v : chosen(v)),
+        },
+      ]
     if (Array.isArray(v)) return v.length ? [{ name: keyWords(key), value: `${v.length}` }] : []
     return linesOf(c, v as Record<string, unknown>)
   })

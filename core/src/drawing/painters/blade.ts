@@ -13,8 +13,9 @@ export function drawBlade({ pen, spots, saber, shape, x, y, view }: Canvas, b: B
   const wall = known(b.wall) ?? 2
   const end = b.kind === 'plug' ? x(span.x1) + 10 : view.bare ? x(span.x1) : view.width - 14
   const ref = refTo('blade', b.id)
-  pen.box(x(span.x0), y(r), end, y(-r), 'bladeTube', { ref, ...(view.blade ? { colour: view.blade } : {}) })
-  if (b.kind !== 'plug') {
+  if (!view.quiet || b.kind === 'plug')
+    pen.box(x(span.x0), y(r), end, y(-r), 'bladeTube', { ref, ...(view.blade ? { colour: view.blade } : {}) })
+  if (b.kind !== 'plug' && !view.quiet) {
     pen.box(x(span.x0) + 1, y(r - wall), end, y(-(r - wall)), 'bladeGlow', view.blade ? { colour: view.blade } : {})
     if (view.blade) pen.box(x(span.x0) + 1, y(r * 0.25), end, y(-r * 0.25), 'bladeCore', { colour: view.blade })
   }

@@ -15,6 +15,10 @@ export interface SectionView {
   centre?: number
   /** Where things are that lie apart, mm from their own place, by reference; what is gone is not drawn. Without dimensions. */
   apart?: { moved: Readonly<Record<string, { dx: number; dy: number }>>; gone: readonly string[] }
+  /** How much of the page is left to the blade, 0 … 1; a fifth where nothing is said. */
+  bladeShare?: number
+  /** Leave out dimensions and names, and blades that come off: they are drawn by whoever lets them shine. */
+  quiet?: boolean
   /** Leave out dimensions and labels (the rack, a thumbnail). */
   bare?: boolean
 }

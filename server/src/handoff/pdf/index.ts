@@ -241,3 +241,5 @@ function cover(doc: HandoffDocument, sabers: readonly Saber[], to: Sheet, root: 
     to.para(contents, 'TOCI', `${i + 1}. ${ch.title}`, quiet, { below: 1.5 })
   to.para(part, 'P', say('cover.legend'), quiet, { above: 20 })
 }
+
+export { cardPdf } from './card'

@@ -26,7 +26,7 @@ export interface Column {
 /** An element of the document's structure, with its dictionary: the writer's types leave that out. */
 export type Element = PDFKit.PDFStructureElement & { dictionary: { data: Record<string, unknown> } }
 
-const PAGE = { A4: [595.28, 841.89], Letter: [612, 792] } as const
+const PAGE = { A4: [595.28, 841.89], Letter: [612, 792], A5: [419.53, 595.28] } as const
 export type Paper = keyof typeof PAGE
 
 /** What the format does not hold or nobody can see: half a surrogate pair, control characters. */
@@ -231,6 +231,13 @@ export class Sheet {
     } while (from < most)
     this.y += below
     return elements
+  }
+
+  /** Words at a place of the page, their foot at y; an element of its own. */
+  at(parent: Element, tag: string, text: string, x: number, y: number, style: Style) {
+    this.as(this.element(tag, parent), () =>
+      this.drawLine(this.runs(clean(text), style), x, y - style.size * 0.86, style),
+    )
   }
 
   /** A paragraph over the whole width, or from `indent` on. */

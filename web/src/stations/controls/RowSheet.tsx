@@ -1,30 +1,40 @@
-import { after, gestureText } from '@nubrin/core/controls'
+import { after, gestureText, modeName } from '@nubrin/core/controls'
 import {
   ACTIONS,
   ControlRow,
   GESTURES,
   POSES,
+  RELEASES,
   type Saber,
-  STATES,
   STATUSES,
   keyWords as words,
 } from '@nubrin/core/record'
 import { say } from '@nubrin/core/words'
-import { CheckBox, FactField, Labelled, RemoveButton, SelectCell, setText, TextCell } from '../../kit'
+import { CheckBox, FactField, Labelled, NumberCell, RemoveButton, SelectCell, setText, TextCell } from '../../kit'
 import { useEditThing, useRemove } from '../../store/commission'
-import { STATE_TITLE } from './states'
+import { Cues } from './Cues'
+
+const RELEASE: Record<'' | (typeof RELEASES)[number], string> = {
+  '': 'as usual',
+  reached: 'when its time has come',
+  letGo: 'when it is let go',
+  whileHeld: 'for as long as it is held',
+}
 
 /** One control in full: the gesture, how long, in which pose and presets, what it does and what follows. */
 export function RowSheet({ saber, row: r }: { saber: Saber; row: ControlRow }) {
   const edit = useEditThing('controls')
   const remove = useRemove()
   const set = (run: (r: ControlRow) => void) => edit('control', r.id, run)
-  const usual = after({ ...r, to: undefined } as ControlRow)
+  const usual = after(saber, { ...r, to: undefined } as ControlRow)
+  const held = ['hold', 'chord', 'holdThenTap', 'holdStrike', 'holdFlick'].includes(r.gesture)
+  const inputs = saber.inputs.map((i) => i.id)
+  const inputName = (v: string) => saber.inputs.find((i) => i.id === v)?.name ?? '–'
   return (
     <section aria-label="Control" className="bg-card border-brassline mt-3 border-t-2 p-3">
       <div className="flex items-center">
         <p className="flex-1 font-semibold">
-          {STATE_TITLE[r.state]}: {gestureText(saber, r)}
+          {modeName(saber, r.mode)}: {gestureText(saber, r)}
         </p>
         <RemoveButton what="this control" onClick={() => remove(`row:${r.id}`)} />
       </div>
@@ -42,7 +52,7 @@ export function RowSheet({ saber, row: r }: { saber: Saber; row: ControlRow }) {
           <SelectCell
             label="How often"
             value={String(r.times ?? 1)}
-            options={['1', '2', '3', '4', '5']}
+            options={['1', '2', '3', '4', '5', '6', '7', '8', '9']}
             onCommit={(v) => set((x) => void (v === '1' ? delete x.times : (x.times = Number(v))))}
           />
         </Labelled>
@@ -69,9 +79,9 @@ export function RowSheet({ saber, row: r }: { saber: Saber; row: ControlRow }) {
           <SelectCell
             label="Then it is"
             value={r.to ?? ''}
-            options={['', ...STATES] as ('' | ControlRow['state'])[]}
-            words={(v) => v || `${usual} (usual)`}
-            onCommit={(v) => set((x) => void (v ? (x.to = v) : delete x.to))}
+            options={['', ...saber.modes.map((m) => m.id)]}
+            words={(v) => (v ? modeName(saber, v) : `${modeName(saber, usual)} (usual)`)}
+            onCommit={(v) => set((x) => setText(x, 'to', v))}
           />
         </Labelled>
         <Labelled label="in the maker’s words" className="col-span-3">
@@ -91,18 +101,73 @@ export function RowSheet({ saber, row: r }: { saber: Saber; row: ControlRow }) {
             onCommit={(v) => set((x) => void (x.status = v))}
           />
         </Labelled>
+        <Labelled label="input">
+          <SelectCell
+            label="Input"
+            value={r.input}
+            options={inputs}
+            words={inputName}
+            onCommit={(v) => set((x) => void (x.input = v))}
+          />
+        </Labelled>
+        <Labelled label="in mode">
+          <SelectCell
+            label="In mode"
+            value={r.mode}
+            options={saber.modes.map((m) => m.id)}
+            words={(v) => modeName(saber, v)}
+            onCommit={(v) => set((x) => void (x.mode = v))}
+          />
+        </Labelled>
         {['chord', 'holdThenTap'].includes(r.gesture) ? (
           <Labelled label="with">
             <SelectCell
               label="With"
               value={r.other ?? ''}
-              options={['', ...saber.inputs.map((i) => i.id)]}
-              words={(v) => saber.inputs.find((i) => i.id === v)?.name ?? '–'}
+              options={['', ...inputs]}
+              words={inputName}
               onCommit={(v) => set((x) => setText(x, 'other', v))}
             />
           </Labelled>
         ) : null}
+        {r.gesture === 'chord' ? (
+          <CheckBox
+            checked={!!r.ordered}
+            onChange={(on) => set((x) => void (on ? (x.ordered = true) : delete x.ordered))}
+          >
+            in that order
+          </CheckBox>
+        ) : null}
+        {held ? (
+          <>
+            <Labelled label="or after so many beeps">
+              <NumberCell
+                label="Beeps"
+                value={r.beeps}
+                max={20}
+                onCommit={(n) => set((x) => void (n ? (x.beeps = Math.round(n)) : delete x.beeps))}
+              />
+            </Labelled>
+            <FactField
+              label="let go before"
+              value={r.most}
+              of={ControlRow.properties.most}
+              source="configured"
+              onCommit={(f) => set((x) => void (x.most = f))}
+            />
+            <Labelled label="carried out">
+              <SelectCell
+                label="Carried out"
+                value={r.release ?? ''}
+                options={['', ...RELEASES]}
+                words={(v) => RELEASE[v]}
+                onCommit={(v) => set((x) => void (v ? (x.release = v) : delete x.release))}
+              />
+            </Labelled>
+          </>
+        ) : null}
       </div>
+      <Cues row={r} onEdit={set} />
       <p className="label mt-2">only in presets (none ticked: in all)</p>
       <div className="flex flex-wrap gap-3">
         {saber.presets.map((p) => (

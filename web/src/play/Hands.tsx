@@ -1,0 +1,140 @@
+import type { Pose } from '@nubrin/core/controls'
+import type { Saber } from '@nubrin/core/record'
+import { type KeyboardEvent, useEffect, useRef } from 'react'
+import { keyOf, MOTION_KEYS, MOTIONS, POSE_KEYS } from './keys'
+import { usePlay } from './usePlay'
+
+const POSES: readonly (readonly [Pose, string])[] = [
+  ['up', 'blade up'],
+  ['level', 'level'],
+  ['down', 'blade down'],
+]
+
+/** Everything a hand can do, as keys of the screen and of the keyboard. */
+export function Hands({ saber }: { saber: Saber }) {
+  const held = usePlay((p) => p.state?.held)
+  const pose = usePlay((p) => p.state?.pose)
+  const { press, release, move, turn, pose: hold } = usePlay.getState()
+  const buttons = saber.inputs.filter((i) => i.kind === 'button')
+  const others = saber.inputs.filter((i) => i.kind !== 'button' && i.kind !== 'motion')
+  return (
+    <section aria-label="Hands" className="space-y-2.5">
+      <div className="flex flex-wrap gap-2">
+        {buttons.map((i) => {
+          const on = !!held?.some((h) => h.input === i.id)
+          const space = (k: KeyboardEvent, run: (id: string) => void) => {
+            if (k.key !== ' ' && k.key !== 'Enter') return
+            k.preventDefault()
+            run(i.id)
+          }
+          return (
+            <button
+              key={i.id}
+              type="button"
+              aria-pressed={on}
+              className={`border-ink flex min-h-11 items-center gap-2 border-2 px-3 select-none ${on ? 'bg-brassline text-card' : 'bg-card'}`}
+              onPointerDown={(e) => {
+                e.currentTarget.setPointerCapture(e.pointerId)
+                press(i.id)
+              }}
+              onPointerUp={() => release(i.id)}
+              onPointerCancel={() => release(i.id)}
+              onKeyDown={(k) => !k.repeat && space(k, press)}
+              onKeyUp={(k) => space(k, release)}
+              onBlur={() => release(i.id)}
+            >
+              <span className="key text-ink!">{keyOf(saber.inputs.indexOf(i))}</span>
+              {i.name}
+            </button>
+          )
+        })}
+      </div>
+      <div role="radiogroup" aria-label="How it is held" className="flex">
+        {POSES.map(([p, words]) => (
+          // biome-ignore lint/a11y/useSemanticElements: a row of choices with keys of its own
+          <button
+            key={p}
+            type="button"
+            role="radio"
+            aria-checked={pose === p}
+            className={`border-ink -ml-px border px-2.5 py-1 first:ml-0 ${pose === p ? 'bg-ink text-paper' : 'bg-card'}`}
+            onClick={() => hold(p)}
+          >
+            {words}
+          </button>
+        ))}
+      </div>
+      <div className="flex flex-wrap gap-1.5">
+        {MOTIONS.map(([m, key]) => (
+          <button key={m} type="button" className="btn" onClick={() => move(m)}>
+            <span className="key">{key}</span> {m}
+          </button>
+        ))}
+        <button type="button" className="btn" aria-label="turn it back by one" onClick={() => turn(-1)}>
+          <span className="key">←</span> turn
+        </button>
+        <button type="button" className="btn" aria-label="turn it on by one" onClick={() => turn(1)}>
+          <span className="key">→</span> turn
+        </button>
+        {others.flatMap((i) =>
+          (i.kind === 'slide' ? (['slide'] as const) : (['insert', 'twist'] as const)).map((m) => (
+            <button key={`${i.id} ${m}`} type="button" className="btn" onClick={() => move(m, i.id)}>
+              {m} {i.name}
+            </button>
+          )),
+        )}
+      </div>
+    </section>
+  )
+}
+
+const isField = (e: globalThis.KeyboardEvent) =>
+  e.ctrlKey ||
+  e.metaKey ||
+  e.altKey ||
+  !!(e.target as Element).closest?.('input,textarea,select,[role=dialog],[role=listbox]')
+
+/** The keyboard as hands: buttons are held as long as their keys are. */
+export function useHandKeys(saber: Saber) {
+  const inputs = useRef(saber.inputs)
+  inputs.current = saber.inputs
+  useEffect(() => {
+    const { press, release, move, turn, pose } = usePlay.getState()
+    const input = (key: string) => inputs.current.find((i, n) => i.kind === 'button' && keyOf(n).toLowerCase() === key)
+    const down = (e: globalThis.KeyboardEvent) => {
+      if (e.repeat || isField(e)) return
+      const key = e.key.length === 1 ? e.key.toLowerCase() : e.key
+      const button = input(key)
+      const motion = MOTION_KEYS[key]
+      const onTab = (e.target as Element).closest?.('[role=tablist],[role=radiogroup]')
+      if (button) press(button.id)
+      else if (motion) move(motion)
+      else if (onTab) return
+      else if (POSE_KEYS[key])
+        pose(
+          usePlay.getState().state?.pose === POSE_KEYS[key] || usePlay.getState().state?.pose === 'level'
+            ? POSE_KEYS[key]
+            : 'level',
+        )
+      else if (key === 'ArrowLeft' || key === 'ArrowRight') turn(key === 'ArrowLeft' ? -1 : 1)
+      else return
+      e.preventDefault()
+    }
+    const up = (e: globalThis.KeyboardEvent) => {
+      const button = input(e.key.toLowerCase())
+      if (button) release(button.id)
+    }
+    // Who looks away lets go.
+    const away = () => {
+      for (const h of usePlay.getState().state?.held ?? []) release(h.input)
+    }
+    window.addEventListener('keydown', down)
+    window.addEventListener('keyup', up)
+    window.addEventListener('blur', away)
+    return () => {
+      window.removeEventListener('keydown', down)
+      window.removeEventListener('keyup', up)
+      window.removeEventListener('blur', away)
+    }
+  }, [])
+}

@@ -1,0 +1,4 @@
+export { BladeLight } from './BladeLight'
+export { Hands, useHandKeys } from './Hands'
+export { PlayLayer } from './PlayLayer'
+export { usePlay } from './usePlay'

@@ -1,0 +1,91 @@
+import { CARD_PAPERS, type CardPaper, cardSvg, controlsCard } from '@nubrin/core/handoff'
+import { useMemo, useState } from 'react'
+import { urlOf } from '../../data'
+import { useOrder, useSaber } from '../../store/commission'
+
+/** The card that goes into the box, made from the map as it is now: in front the first five things, overleaf all of them. */
+export function Card() {
+  const saber = useSaber()
+  const order = useOrder()
+  const [paper, setPaper] = useState<CardPaper>('A5')
+  const card = useMemo(() => controlsCard(saber, paper), [saber, paper])
+  const save = (i: number) => {
+    const url = URL.createObjectURL(new Blob([cardSvg(card, i)], { type: 'image/svg+xml' }))
+    const a = document.createElement('a')
+    a.href = url
+    a.download = `${saber.name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}-controls-${i + 1}.svg`
+    a.click()
+    URL.revokeObjectURL(url)
+  }
+  const height = paper === 'A5' ? 520 : 640
+  return (
+    <div>
+      <div className="mb-3 flex flex-wrap items-center gap-3">
+        <div role="radiogroup" aria-label="Paper" className="flex">
+          {(Object.keys(CARD_PAPERS) as CardPaper[]).map((p) => (
+            // biome-ignore lint/a11y/useSemanticElements: a row of choices
+            <button
+              key={p}
+              type="button"
+              role="radio"
+              aria-checked={paper === p}
+              className={`border-ink -ml-px border px-3 py-1 first:ml-0 ${paper === p ? 'bg-ink text-paper' : 'bg-card'}`}
+              onClick={() => setPaper(p)}
+            >
+              {p}
+            </button>
+          ))}
+        </div>
+        <a
+          className="btn btn-main"
+          href={urlOf('cardPdf', { params: { id: order.id }, query: { saber: saber.id, paper } })}
+          target="_blank"
+          rel="noreferrer"
+        >
+          PDF, both sides
+        </a>
+        <span className="text-quiet">
+          made from the map; {card.pages.length} {card.pages.length === 1 ? 'page' : 'pages'}
+        </span>
+      </div>
+      <div className="flex gap-6 overflow-x-auto pb-2">
+        {card.pages.map((prims, i) => (
+          <figure key={i} className="shrink-0">
+            <svg
+              role="img"
+              aria-label={`${card.title}, page ${i + 1}`}
+              viewBox={`0 0 ${card.width} ${card.height}`}
+              height={height}
+              width={(height * card.width) / card.height}
+              className="border-rule border bg-white shadow-sm"
+            >
+              {prims.map((p, k) =>
+                p.t === 'text' ? (
+                  <text key={k} x={p.x} y={p.y} fontSize={p.size} fontWeight={p.weight} fill={p.colour}>
+                    {p.text}
+                  </text>
+                ) : (
+                  <path
+                    key={k}
+                    d={p.d}
+                    fill={p.fill ?? 'none'}
+                    stroke={p.stroke ?? 'none'}
+                    strokeWidth={p.width}
+                    strokeLinecap="round"
+                    strokeLinejoin="round"
+                  />
+                ),
+              )}
+            </svg>
+            <figcaption className="mt-1 flex items-baseline gap-3">
+              <span className="label">{i ? `overleaf, ${i}` : 'front'}</span>
+              <button type="button" className="text-brass hover:underline" onClick={() => save(i)}>
+                save as SVG
+              </button>
+            </figcaption>
+          </figure>
+        ))}
+      </div>
+    </div>
+  )
+}

@@ -1,0 +1,197 @@
+import { compile, doingOf, gestureText, modeById, modeName, secondsInWords, timeOutOf } from '@nubrin/core/controls'
+import { type Assembly, powered, type State } from '@nubrin/core/machine'
+import { nameOf, type Saber } from '@nubrin/core/record'
+import { useEffect, useMemo, useState } from 'react'
+import { urlOf } from '../../data'
+import { CheckBox, Empty } from '../../kit'
+import { later } from '../../later'
+import { Hands, useHandKeys, usePlay } from '../../play'
+import { useBench, useLight, useSaber } from '../../store/commission'
+
+const Practice = later(() => import('./Practice').then((m) => m.Practice))
+
+const mediaUrl = (hash: string) => urlOf('stored', { params: { hash } })
+
+/** The saber in hand: pressed, moved and lit by its own map; what it is in, what is possible from here, and what came of it. */
+export function Playing({ onMap }: { onMap: () => void }) {
+  const saber = useSaber()
+  const setPlaying = useBench((b) => b.setPlaying)
+  const { take, lay } = usePlay.getState()
+  useEffect(() => take(saber, mediaUrl), [saber, take])
+  useEffect(() => {
+    setPlaying(true)
+    return () => {
+      setPlaying(false)
+      lay()
+    }
+  }, [setPlaying, lay])
+  useHandKeys(saber)
+  const [practising, setPractising] = useState(false)
+  if (!saber.controls.length)
+    return (
+      <Empty
+        title="Nothing to press yet"
+        action={
+          <button type="button" className="btn btn-main" onClick={onMap}>
+            Begin the map
+          </button>
+        }
+      >
+        Say what pressing and holding does in each mode, or begin from a map that is there; then it can be tried here.
+      </Empty>
+    )
+  return (
+    <div className="grid grid-cols-[minmax(0,1.05fr)_minmax(0,1fr)_minmax(0,0.8fr)] gap-6">
+      <div className="min-w-0">
+        <Now saber={saber} />
+        <div className="mt-3">
+          <Hands saber={saber} />
+        </div>
+        <div className="mt-3 flex flex-wrap items-center gap-3">
+          <SoundSwitch />
+          <button type="button" className="btn" aria-pressed={practising} onClick={() => setPractising(!practising)}>
+            {practising ? 'leave the practice' : 'practise'}
+          </button>
+        </div>
+      </div>
+      {practising ? <Practice saber={saber} /> : <Possible saber={saber} />}
+      <div>
+        <Came />
+        <Parts saber={saber} />
+      </div>
+    </div>
+  )
+}
+
+function SoundSwitch() {
+  const sound = usePlay((p) => p.sound)
+  return (
+    <CheckBox checked={sound} onChange={(on) => usePlay.getState().setSound(on)}>
+      sound
+    </CheckBox>
+  )
+}
+
+/** What it is in now, in large letters: readable at arm's length. */
+function Now({ saber }: { saber: Saber }) {
+  const state = usePlay((p) => p.state)
+  const machine = usePlay((p) => p.machine)
+  const assembly = usePlay((p) => p.assembly)
+  if (!state || !machine || !assembly) return null
+  const mode = modeById(saber, state.mode)
+  const preset = saber.presets[mode?.chooses === 'preset' ? state.choice : state.preset]
+  const out = timeOutOf(saber, state.mode)
+  const dead = !powered(assembly, machine)
+  const facts = [
+    preset ? `${preset.name}, preset ${saber.presets.indexOf(preset) + 1} of ${saber.presets.length}` : '',
+    mode?.chooses && mode.chooses !== 'preset' ? `${mode.chooses} stands at ${state.choice}` : `volume ${state.volume}`,
+    state.track === undefined ? '' : `plays ${saber.presets[state.preset]?.tracks[state.track] ?? 'a track'}`,
+    out ? `${modeName(saber, out.to)} after ${secondsInWords(out.s)}` : '',
+  ].filter(Boolean)
+  return (
+    <section aria-label="What it is in" aria-live="polite">
+      <p className="text-[1.7rem] leading-tight font-semibold">{dead ? 'dead' : (mode?.name ?? 'no mode')}</p>
+      <p className="text-quiet">{dead ? 'Without current nothing answers.' : facts.join(' · ')}</p>
+    </section>
+  )
+}
+
+/** What may be taken out while it is in hand: what kills it, and its blades. */
+function Parts({ saber }: { saber: Saber }) {
+  const machine = usePlay((p) => p.machine)
+  const assembly = usePlay((p) => p.assembly)
+  if (!machine || !assembly) return null
+  const { toggle } = usePlay.getState()
+  const things = movable(assembly)
+  const isIn = (b: string, st: State) => !st.off.includes(b as never)
+  return (
+    <div className="border-rule mt-3 flex flex-wrap gap-x-4 gap-y-1 border-t pt-2">
+      {assembly.cutter ? (
+        <CheckBox checked={!machine.cut} onChange={() => toggle('cut')}>
+          {assembly.cutter.name}: power on
+        </CheckBox>
+      ) : null}
+      {things.map((b) => (
+        <CheckBox key={b} checked={isIn(b, machine)} onChange={() => toggle(b)}>
+          {nameOf(saber, b) ?? b} in
+        </CheckBox>
+      ))}
+    </div>
+  )
+}
+const movable = (a: Assembly) =>
+  Object.values(a.joints)
+    .filter((j) => j.cell || j.contact || j.place)
+    .map((j) => j.body)
+
+/** Everything that can be done from here, as the board has it in this mode, pose and preset. */
+function Possible({ saber }: { saber: Saber }) {
+  const mode = usePlay((p) => p.state?.mode ?? '')
+  const pose = usePlay((p) => p.state?.pose ?? 'level')
+  const preset = usePlay((p) => (p.state ? saber.presets[p.state.preset]?.id : undefined))
+  const board = useMemo(() => compile(saber), [saber])
+  const light = useLight()
+  const context = board.context(mode, pose, preset)
+  const other = board.rowsOf(mode).filter(({ row }) => !context.patterns.some((p) => p.row.id === row.id))
+  return (
+    <section aria-label="Possible from here">
+      <h2 className="h2">From here</h2>
+      <ul>
+        {context.patterns.map((p) => (
+          <li key={p.row.id}>
+            <button
+              type="button"
+              className="border-rule hover:bg-card flex w-full items-baseline gap-3 border-b px-1 py-1.5 text-left"
+              title="show it"
+              onClick={() => {
+                light(`input:${p.row.input}`)
+                usePlay.getState().show(p.row)
+              }}
+            >
+              <span className="min-w-0 flex-1">
+                <span className="font-semibold">{doingOf(p.row)}</span>
+                <span className="text-quiet block">{gestureText(saber, p.row)}</span>
+              </span>
+              <span aria-hidden className="text-brass shrink-0">
+                ▸
+              </span>
+            </button>
+          </li>
+        ))}
+        {context.patterns.length ? null : <li className="text-quiet">Nothing is recorded for this mode.</li>}
+      </ul>
+      {other.length ? (
+        <p className="text-quiet mt-2">In another pose or preset: {other.map(({ row }) => doingOf(row)).join(', ')}.</p>
+      ) : null}
+    </section>
+  )
+}
+
+const TONE = {
+  did: 'font-semibold',
+  waits: 'text-brass',
+  beep: 'text-brass',
+  went: '',
+  nothing: 'text-quiet',
+  cue: 'text-quiet',
+  dead: 'text-stop font-semibold',
+} as const
+
+/** What came of a hand, newest first. */
+function Came() {
+  const lines = usePlay((p) => p.lines)
+  return (
+    <section aria-label="What came of it" aria-live="polite">
+      <h2 className="h2">What came of it</h2>
+      <ol className="h-[190px] overflow-y-auto">
+        {lines.length ? null : <li className="text-quiet">Press a button on the drawing, or its key.</li>}
+        {lines.map((l) => (
+          <li key={l.n} className={`border-rule flex gap-2 border-b py-1 ${TONE[l.what]}`}>
+            <span className="text-quiet w-14 shrink-0 font-normal">{l.t.toFixed(2)} s</span>
+            <span className="min-w-0">{l.text}</span>
+          </li>
+        ))}
+      </ol>
+    </section>
+  )
+}
