@@ -7,6 +7,7 @@ import { type Assembly, atRest, type Body, type Joint, planHome, planOff } from 
 import type { Commission, Saber } from '@nubrin/core/record'
 import { demoCommissions } from '@nubrin/demo'
 import { handoffPdf } from '../server/src/handoff/pdf'
+import { benchBoard } from './board'
 import { compare, largeProblem } from './layouts'
 
 const today = '2026-11-24'
@@ -138,6 +139,7 @@ for (const [what, edit] of edits) {
     50,
   )
 }
+for (const said of benchBoard()) console.log(said)
 line('section drawing', await time(60, () => drawSection(largest.sabers[0]!, { width: 1240, height: 262 })), 16)
 line(
   'handoff PDF, finished commission',

@@ -27,5 +27,7 @@ const loads = firstLoads(join(root, 'web', 'dist'))
 const kB = (n) => `${(n / 1000).toFixed(0)} kB of 250 kB, ratio ${(250_000 / n).toFixed(2)}`
 console.log(`first script, gzip: ${kB(loads.first)}`)
 for (const { screen, bytes } of loads.screens) console.log(`first load of ${screen.slice(4)}, gzip: ${kB(bytes)}`)
+const { benchFrames } = await import('./lib/bench-frames.mjs')
+await benchFrames(root)
 const { benchShop } = await import('./lib/bench-shop.mjs')
 await benchShop(root)

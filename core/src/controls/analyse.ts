@@ -1,7 +1,7 @@
 import { known } from '../facts'
 import type { ControlRow, Preset } from '../record'
-import { collisions } from './collisions'
-import { type Board, compile, heldFrom, type Pattern, sortOf, stemOf, THREE_POSES } from './compile'
+import { type Collision, collisions } from './collisions'
+import { type Board, compile, heldFrom, type Pattern, type Pose, sortOf, stemOf, THREE_POSES } from './compile'
 import { after, type ControlMap, modeById, modeThatIs, reachable, startsOf, timeOutOf, traps } from './modes'
 
 /** What is wrong, or slow, or lost in a map, named by rows, presets and milliseconds. */
@@ -64,14 +64,22 @@ const ms = (s: number): number => Math.round(s * 1000)
 
 function walkSpace(map: ControlMap): Analysis {
   const b = compile(map)
+  const pairs = collisions(map)
   return {
-    matters: [...clashes(map, b), ...windows(map, b), ...ways(map), ...menus(map, b), ...lost(map), ...bags(map)],
+    matters: [
+      ...clashes(map, b, pairs),
+      ...windows(map, b, pairs),
+      ...ways(map),
+      ...menus(map, b),
+      ...lost(map),
+      ...bags(map),
+    ],
     delays: delaysOf(map, b),
   }
 }
 
-const clashes = (map: ControlMap, b: Board): Matter[] =>
-  collisions(map).map(
+const clashes = (map: ControlMap, b: Board, pairs: readonly Collision[]): Matter[] =>
+  pairs.map(
     ({ a, b: other, why }): Matter =>
       why === 'same'
         ? { code: 'same', rows: [a.id, other.id] }
@@ -90,8 +98,16 @@ function classesOf(b: Board, mode: string): (string | undefined)[] {
   return [...special, ...(rest || !b.map.presets.length ? [rest?.id] : [])]
 }
 
+/** The poses that have to be looked at in a mode: each of which a row there speaks, and one that stands for the others. */
+function posesOf(b: Board, mode: string): Pose[] {
+  const special = new Set(b.rowsOf(mode).map((r) => r.row.pose))
+  const said = THREE_POSES.filter((p) => special.has(p))
+  const other = THREE_POSES.find((p) => !special.has(p))
+  return other ? [...said, other] : said
+}
+
 /** Rows in their windows of time, in every context: too narrow for a hand, empty, overruled, cut off by a shorter one. */
-function windows(map: ControlMap, b: Board): Matter[] {
+function windows(map: ControlMap, b: Board, pairs: readonly Collision[]): Matter[] {
   const seen = new Set<string>()
   const narrow = new Map<string, { from: number; to: number; presets: Set<string> }>()
   const cut = new Map<string, Set<string>>()
@@ -99,12 +115,12 @@ function windows(map: ControlMap, b: Board): Matter[] {
   const byRow = new Map<string, Set<string>>()
   for (const mode of new Set(map.controls.map((r) => r.mode)))
     for (const preset of classesOf(b, mode))
-      for (const pose of THREE_POSES) {
+      for (const pose of posesOf(b, mode)) {
         const { patterns } = b.context(mode, pose, preset)
         const stems = new Map<string, Pattern[]>()
         for (const p of patterns) {
           seen.add(p.row.id)
-          const key = stemOf(p.row)
+          const key = p.stem
           const list = stems.get(key)
           if (list) list.push(p)
           else stems.set(key, [p])
@@ -120,12 +136,12 @@ function windows(map: ControlMap, b: Board): Matter[] {
           list.forEach((p, i) => {
             if (first >= 0 && i > first) addTo(cut, p.row.id, list[first]!.row.id)
             else free.add(p.row.id)
-            addTo(byRow, stemOf(p.row), p.row.id)
+            addTo(byRow, p.stem, p.row.id)
           })
         }
       }
   const out: Matter[] = []
-  const close = new Set(collisions(map).flatMap((c) => [c.a.id, c.b.id]))
+  const close = new Set(pairs.flatMap((c) => [c.a.id, c.b.id]))
   for (const r of map.controls) {
     const from = heldFrom(map, r)
     const most = known(r.most)
@@ -268,7 +284,7 @@ function delaysOf(map: ControlMap, b: Board): Delay[] {
   const told = new Map<string, Delay>()
   for (const mode of new Set(map.controls.map((r) => r.mode)))
     for (const preset of classesOf(b, mode))
-      for (const pose of THREE_POSES) {
+      for (const pose of posesOf(b, mode)) {
         const { patterns, of } = b.context(mode, pose, preset)
         for (const p of patterns) {
           if (told.has(p.row.id)) continue

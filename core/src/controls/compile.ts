@@ -32,6 +32,8 @@ export interface Pattern {
   row: ControlRow
   /** Its place in the map. */
   n: number
+  /** What it shares with rows that differ by pose, preset and time alone. */
+  stem: string
   sort: Sort
   input: string
   other?: string
@@ -98,12 +100,21 @@ export interface Context {
   beeps: ReadonlyMap<string, number>
 }
 
+/** A row with its place in the map, and what it shares with others. */
+export interface PlacedRow {
+  row: ControlRow
+  n: number
+  stem: string
+  from: number
+  special: number
+}
+
 /** A map made ready to be run: rows by mode, and each context the first time that it is asked for. */
 export interface Board {
   map: ControlMap
   context(mode: string, pose: Pose, preset: string | undefined): Context
   /** Rows of a mode, in the order of the map. */
-  rowsOf(mode: string): readonly { row: ControlRow; n: number }[]
+  rowsOf(mode: string): readonly PlacedRow[]
   timing: Record<keyof Timing, number>
 }
 
@@ -112,11 +123,12 @@ export function compile(map: ControlMap): Board {
   const timing = Object.fromEntries(
     (Object.keys(USUAL) as (keyof Timing)[]).map((k) => [k, timingOf(map, k)]),
   ) as Record<keyof Timing, number>
-  const byMode = new Map<string, { row: ControlRow; n: number }[]>()
+  const byMode = new Map<string, PlacedRow[]>()
   map.controls.forEach((row, n) => {
     const list = byMode.get(row.mode)
-    if (list) list.push({ row, n })
-    else byMode.set(row.mode, [{ row, n }])
+    const placed = { row, n, stem: stemOf(row), from: heldFrom(map, row), special: specialOf(row) }
+    if (list) list.push(placed)
+    else byMode.set(row.mode, [placed])
   })
   const special = new Set(map.controls.flatMap((r) => r.presets ?? []))
   const made = new Map<string, Context>()
@@ -131,7 +143,6 @@ export function compile(map: ControlMap): Board {
       let c = made.get(key)
       if (!c) {
         c = contextOf(
-          map,
           timing,
           rowsOf(mode).filter(({ row }) => inForce(row, pose, preset)),
         )
@@ -142,24 +153,18 @@ export function compile(map: ControlMap): Board {
   }
 }
 
-function contextOf(
-  map: ControlMap,
-  timing: Record<keyof Timing, number>,
-  rows: readonly { row: ControlRow; n: number }[],
-): Context {
-  const stems = new Map<string, { row: ControlRow; n: number; from: number }[]>()
-  for (const { row, n } of rows) {
-    const key = stemOf(row)
-    const entry = { row, n, from: heldFrom(map, row) }
-    const list = stems.get(key)
-    if (list) list.push(entry)
-    else stems.set(key, [entry])
+function contextOf(timing: Record<keyof Timing, number>, rows: readonly PlacedRow[]): Context {
+  const stems = new Map<string, PlacedRow[]>()
+  for (const placed of rows) {
+    const list = stems.get(placed.stem)
+    if (list) list.push(placed)
+    else stems.set(placed.stem, [placed])
   }
   const patterns: Pattern[] = []
   for (const list of stems.values()) {
     // Of what one hand cannot tell apart the most special counts; among equals the first, and the clash is a finding.
-    const kept: { row: ControlRow; n: number; from: number }[] = []
-    for (const e of list.sort((a, b) => specialOf(b.row) - specialOf(a.row) || a.n - b.n))
+    const kept: PlacedRow[] = []
+    for (const e of list.sort((a, b) => b.special - a.special || a.n - b.n))
       if (!kept.some((k) => clash(k, e))) kept.push(e)
     kept.sort((a, b) => a.from - b.from)
     kept.forEach((e, i) => {
@@ -168,7 +173,7 @@ function contextOf(
       const most = known(row.most)
       const to = Math.min(most ?? Number.POSITIVE_INFINITY, endOf(row, e.from, timing.beepEvery), next ?? Infinity)
       patterns.push({
-        ...{ row, n: e.n, sort: sortOf(row), input: row.input, times: row.times ?? 1, from: e.from, to },
+        ...{ row, n: e.n, stem: e.stem, sort: sortOf(row), input: row.input, times: row.times ?? 1, from: e.from, to },
         ...(row.other === undefined ? {} : { other: row.other }),
         ...(motionOf(row) ? { motion: motionOf(row)! } : {}),
         fires: row.release ?? usualRelease(row, next !== undefined || most !== undefined || row.beeps !== undefined),

@@ -2,6 +2,7 @@ export { type Analysis, analyse, type Delay, type Lost, type Matter } from './an
 export { type Collision, collisions } from './collisions'
 export { type Board, compile, heldFrom, type Motion, type Pose, timingOf, USUAL, USUAL_HOLD } from './compile'
 export { doingOf, gestureText, secondsInWords } from './gesture'
+export { EVERYDAY, type Lesson, lessonsOf, type SlipFound, slipsOf } from './learning'
 export { MAP_FORMAT, MAP_VERSION, MapFile, writeMap } from './map-sheet'
 export { type Mend, mended, mendsFor } from './mend'
 export {
@@ -22,17 +23,7 @@ export {
   timeOutOf,
   traps,
 } from './modes'
-export {
-  EVERYDAY,
-  eventsFor,
-  heldFor,
-  type Lesson,
-  lessonsOf,
-  patternOf,
-  rowsDone,
-  type SlipFound,
-  slipsOf,
-} from './perform'
+export { eventsFor, heldFor, patternOf, rowsDone } from './perform'
 export { askText, hintText, type Miss, missText, type Tried, triedAt } from './practice'
 export {
   type BoardState,

@@ -171,38 +171,61 @@ export function traps(m: ControlMap): Trap[] {
   const off = modeThatIs(m, 'off')?.id
   const stuck = new Map<string, string[]>()
   const presets = m.presets.length ? m.presets.map((p) => p.id) : [undefined]
-  // Presets with the same rows share their walk.
   const special = new Set(m.controls.flatMap((r) => r.presets ?? []))
-  const walks = new Map<string, Set<string>>()
+  // Modes as numbers, so that each preset's walk costs no more than its steps.
+  const number = new Map(m.modes.map((x, i) => [x.id, i]))
+  const steps = m.controls.map((r) => [number.get(r.mode) ?? -1, number.get(after(m, r)) ?? -1] as const)
+  const itself = m.modes.map((x) => number.get(timeOutOf(m, x.id)?.to ?? '') ?? -1)
+  const home = off === undefined ? -1 : number.get(off)!
+  const walks = new Map<string, number[]>()
   for (const preset of presets) {
+    // Presets with the same rows share their walk.
     const key = preset !== undefined && special.has(preset) ? preset : ''
-    let inTrap = walks.get(key)
-    if (!inTrap) {
-      const here = m.controls.filter((r) =>
-        r.presets?.length ? preset === undefined || (key !== '' && r.presets.includes(preset)) : true,
-      )
-      inTrap = trapsAmong(m, here, off)
-      walks.set(key, inTrap)
+    let trapped = walks.get(key)
+    if (!trapped) {
+      const here: number[] = []
+      for (const [i, r] of m.controls.entries())
+        if (!r.presets?.length || preset === undefined || (key !== '' && r.presets.includes(preset))) here.push(i)
+      trapped = trapsAmong(m, here, steps, itself, home)
+      walks.set(key, trapped)
     }
-    for (const id of inTrap) stuck.set(id, [...(stuck.get(id) ?? []), ...(preset === undefined ? [] : [preset])])
+    for (const n of trapped) {
+      const { id } = m.modes[n]!
+      stuck.set(id, [...(stuck.get(id) ?? []), ...(preset === undefined ? [] : [preset])])
+    }
   }
   return [...stuck].map(([mode, list]) => ({ mode, presets: list }))
 }
 
-/** Of the modes that rows reach, those from which off cannot be reached: found backwards, from off. */
-function trapsAmong(m: ControlMap, rows: readonly ControlRow[], off: string | undefined): Set<string> {
-  const back = new Map<string, string[]>()
-  const link = (from: string, to: string) => {
-    const list = back.get(to)
-    if (list) list.push(from)
-    else back.set(to, [from])
+/** Of the modes that rows reach from where one begins, those from which home cannot be reached: one walk on, one walk back. */
+function trapsAmong(
+  m: ControlMap,
+  rows: readonly number[],
+  steps: readonly (readonly [from: number, to: number])[],
+  itself: readonly number[],
+  home: number,
+): number[] {
+  const on: number[][] = m.modes.map(() => [])
+  const back: number[][] = m.modes.map(() => [])
+  const link = (from: number, to: number) => {
+    if (from < 0 || to < 0) return
+    on[from]!.push(to)
+    back[to]!.push(from)
   }
-  for (const r of rows) link(r.mode, after(m, r))
-  for (const x of m.modes) {
-    const itself = timeOutOf(m, x.id)
-    if (itself) link(x.id, itself.to)
+  const stood = new Set<number>()
+  for (const i of rows) {
+    const [from, to] = steps[i]!
+    stood.add(from)
+    link(from, to)
   }
-  const home = new Set(off === undefined ? [] : [off])
-  for (const id of home) for (const from of back.get(id) ?? []) home.add(from)
-  return new Set([...reachable(m, rows)].filter((id) => !home.has(id)))
+  for (const [from, to] of itself.entries()) link(from, to)
+  const walk = (starts: Iterable<number>, along: readonly number[][]) => {
+    const seen = new Set(starts)
+    for (const at of seen) for (const to of along[at]!) seen.add(to)
+    return seen
+  }
+  const asleep = m.modes.flatMap((x, i) => (x.is === 'asleep' && stood.has(i) ? [i] : []))
+  const reached = walk([...(home < 0 ? [] : [home]), ...asleep], on)
+  const leads = walk(home < 0 ? [] : [home], back)
+  return [...reached].filter((n) => !leads.has(n))
 }

@@ -1,5 +1,3 @@
-import { duties } from './colour'
-
 /** Effects that change how a blade shines for a while. */
 export type LedEffect = 'clash' | 'deflect' | 'lock' | 'drag' | 'melt' | 'surge'
 /** How long each shows when it is not held, s. */
@@ -24,7 +22,7 @@ export interface Look {
 
 /** Red, green and blue of "#rrggbb", 0 … 255. Throws RangeError for what is no colour. */
 export const rgbOf = (hex: string): Rgb => {
-  duties(hex)
+  if (!/^#[0-9a-f]{6}$/i.test(hex)) throw new RangeError(`rgbOf: not a colour "#rrggbb": ${hex}`)
   return [1, 3, 5].map((i) => Number.parseInt(hex.slice(i, i + 2), 16)) as unknown as Rgb
 }
 

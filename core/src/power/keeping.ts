@@ -1,8 +1,9 @@
 import { type Calculated, Gather, known } from '../facts'
 import { refTo, type Saber } from '../record'
 import { usableShare } from './discharge'
-import { litBlades, pixels } from './lights'
+import { litBlades } from './lights'
 import { cellsIn, notePack, packOf } from './pack'
+import { pixels } from './pixels'
 
 /** Self-discharge of lithium-ion at room temperature, share of the capacity a month: usual, not a datasheet's. */
 const SELF_DISCHARGE = 0.03

@@ -2,6 +2,7 @@ import { type Calculated, Gather, known } from '../facts'
 import { duties } from '../light'
 import { type Blade, type FittedPart, refTo, type Saber, WHITE, type Zone } from '../record'
 import { formatNumber } from '../units'
+import { pixels } from './pixels'
 
 /** The basis of every light's current. */
 const MODEL = 'Σ over pixels: idle + Σ channel max × duty; duty by sRGB'
@@ -19,25 +20,6 @@ const noteLimit = (g: Gather, limit: number) => {
   if (limit < 1) g.note('brightness, as configured', `${formatNumber(limit * 100, 0)} %`)
 }
 const sum = (colour: string) => duties(colour).reduce((a, l) => a + l, 0)
-
-/** Pixels that a blade carries in all its strips: lit length × density × strips, rounded down per strip. A blade shorter than its seat has none that can be. */
-export function pixels(saber: Saber, b: Blade): Calculated {
-  const g = new Gather()
-  const ref = refTo('blade', b.id)
-  const length = g.take(`length of ${b.name}`, b.length, ref)
-  const density = g.take(`LED density of ${b.name}`, b.density, ref)
-  const strips = g.take(`strips in ${b.name}`, b.strips, ref)
-  const socket = saber.hilt.sockets.find((k) => k.id === b.socket)
-  const seat = g.take('socket depth', socket?.depth, refTo('socket', b.socket))
-  if (length < seat) g.missing(`a length of ${b.name} beyond its seat`, ref)
-  return g.figure(
-    '×',
-    '⌊(tube − seat) × density⌋ × strips',
-    'lit length times density',
-    // What is a whole number on paper is one here too: 500 mm at 144 a metre are 72, not 71.99….
-    () => Math.floor(((length - seat) * density) / 1000 + 1e-9) * strips,
-  )
-}
 
 /** Current of a blade showing one colour over its whole length, A. A string blade has one colour: all its groups lit, or none for black. */
 export function bladeCurrent(saber: Saber, b: Blade, colour: string): Calculated {

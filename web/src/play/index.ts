@@ -1,4 +1,2 @@
-export { BladeLight } from './BladeLight'
 export { Hands, useHandKeys } from './Hands'
-export { PlayLayer } from './PlayLayer'
 export { usePlay } from './usePlay'

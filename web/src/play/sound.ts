@@ -27,17 +27,16 @@ const VOICES: Partial<Record<Event | 'beep', Voice>> = {
   beep: { shape: 'sine', from: 1250, to: 1250, s: 0.09, loud: 0.16 },
 }
 
-/** The sounds of a saber in play: what was recorded where there is any, else made here. Silent until it is switched on. */
+/** The sounds of a saber in play: what was recorded where there is any, else made here. */
 export class Sounds {
   private context: AudioContext | undefined
   private hum: { tone: OscillatorNode; gain: GainNode } | undefined
   private readonly files = new Map<string, Promise<AudioBuffer | undefined>>()
-  on = false
   constructor(private readonly urlOf: (hash: string) => string) {}
 
   private get audio(): AudioContext | undefined {
     // A page without sound stays silent.
-    if (!this.on || typeof AudioContext === 'undefined') return undefined
+    if (typeof AudioContext === 'undefined') return undefined
     this.context ??= new AudioContext()
     return this.context
   }

@@ -23,7 +23,7 @@ import { type ControlRow, type EVENTS, keyWords, nameOf, type Saber } from '@nub
 import { say, whether } from '@nubrin/core/words'
 import { create } from 'zustand'
 import { Lights } from './lights'
-import { Sounds } from './sound'
+import type { Sounds } from './sound'
 
 /** One line of what came of a hand. */
 export interface Line {
@@ -71,6 +71,7 @@ interface Play {
 
 let lights: Lights | undefined
 let sounds: Sounds | undefined
+let mediaUrl: (hash: string) => string = () => ''
 let began = 0
 let queue: HandEvent[] = []
 let lineNo = 0
@@ -161,8 +162,9 @@ export const usePlay = create<Play>()((set, get) => {
         began = performance.now() / 1000
         queue = []
         sounds?.close()
-        sounds = new Sounds(urlOf)
-        sounds.on = before.sound
+        sounds = undefined
+        mediaUrl = urlOf
+        if (before.sound) get().setSound(true)
       }
       // It is played as it is shown: with power, its blades in and its plugs out.
       const blades = saber.blades.filter((b) => b.kind !== 'inHilt')
@@ -255,11 +257,15 @@ export const usePlay = create<Play>()((set, get) => {
         )
     },
     setSound(on) {
-      if (sounds) {
-        sounds.on = on
-        if (!on) sounds.close()
-      }
       set({ sound: on })
+      if (!on) {
+        sounds?.close()
+        sounds = undefined
+      } else if (!sounds)
+        // What makes sound comes with the first wish for it.
+        void import('./sound').then((m) => {
+          if (get().sound && get().saber) sounds ??= new m.Sounds(mediaUrl)
+        })
     },
     tick() {
       const { board, state } = get()
