@@ -11,13 +11,14 @@ const MEANT = {
   'fit/search': ['layouts'],
   power: ['figures', 'power', 'currents', 'slips'],
   parts: ['shelf', 'planning'],
-  controls: ['controls'],
+  controls: ['controls', 'board', 'analyse'],
+  light: ['light-frame'],
   proof: ['proof', 'telling'],
-  handoff: ['handoff', 'telling', 'every-leaf'],
+  handoff: ['handed', 'card', 'every-leaf'],
   words: ['words', 'telling', 'odd-values'],
   judge: ['judge', 'findings', 'slips', 'said'],
   'judge/checks': ['said', 'findings', 'slips', 'ends', 'thresholds', 'kinds-of-findings', 'planning'],
-  import: ['shelf', 'formats', 'versions', 'telling'],
+  import: ['shelf', 'formats', 'versions', 'telling', 'brought-in', 'analyse'],
 }
 const folder = process.env.NUBRIN_MUTATE ?? ''
 /** A folder within some of them has the tests of the nearest. */

@@ -323,6 +323,7 @@ describe('gestures in words', () => {
       { gesture: 'hold', hold: hold(1), most: hold(3) },
     ],
     ['hold the front key for as long as you like', { gesture: 'hold', release: 'whileHeld' }],
+    ['hold the front key for one second, and keep holding', { gesture: 'hold', hold: hold(1), release: 'whileHeld' }],
     ['press the front key and with it the rear key', { gesture: 'chord', other: 'b', ordered: true }],
     ['press the button once', { input: 'gone' }],
     ['press the front key and the button together', { gesture: 'chord' }],

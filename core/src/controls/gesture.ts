@@ -37,6 +37,7 @@ export function gestureText(saber: Saber, row: ControlRow): string {
       beeps: row.beeps ?? 0,
       most: most === undefined ? '' : secondsInWords(most),
       bounded: whether(most !== undefined),
+      lasts: whether(hold !== undefined && row.release === 'whileHeld'),
     }),
   })
 }

@@ -47,7 +47,7 @@ export const en: Readonly<Record<SayingCode, string>> = {
       no {for a time not recorded}
       beeps {and let go after the {beeps, selectordinal, one {#st} two {#nd} few {#rd} other {#th}} beep}
       held {for as long as you like}
-      other {for {about, select, yes {about } other {}}{seconds}}}{bounded, select, yes {, and let go before {most}} other {}}`,
+      other {for {about, select, yes {about } other {}}{seconds}}}{bounded, select, yes {, and let go before {most}} other {}}{lasts, select, yes {, and keep holding} other {}}`,
   gesture: `{gesture, select,
     tap {press {input} {times}}
     hold {hold {input}{holdFor}}

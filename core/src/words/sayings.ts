@@ -26,6 +26,7 @@ export interface Sayings {
     beeps: number
     most: Words
     bounded: 'yes' | 'no'
+    lasts: 'yes' | 'no'
   }
   gesture: {
     gesture: Words
