@@ -137,6 +137,7 @@ const INNER_NUMBERS: [string, string][] = [
   ['/requests/rank', 'how wishes are weighed is the shop’s'],
   ['*/losses/cost/amount', 'what a spoilt part cost is the shop’s'],
   ['*/beats/seconds', 'how long the maker speaks'],
+  ['*/beats/times', 'said in the words of the beat'],
   ['*/takes/*', 'films are the shop’s'],
   ['*/presets/sounds/*', 'sounds are heard'],
   ...['hold', 'most', 'beeps'].map((k): [string, string] => [`*/controls/${k}`, 'said where the gesture is a hold']),

@@ -12,6 +12,8 @@ export const Beat = obj({
   show: opt(ref()),
   /** A control or a task carried out on camera. */
   perform: opt(ref('row', 'task')),
+  /** How often it is done one after the other; once where nothing is said. */
+  times: opt(T.Integer({ minimum: 1, maximum: 60 })),
   doText: opt(Line),
   expect: opt(Line),
   seconds: T.Number({ minimum: 1, maximum: 600 }),

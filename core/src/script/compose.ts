@@ -1,7 +1,7 @@
 import { after, doingOf, gestureText, isOf, modeThatIs, reach } from '../controls'
 import type { Beat, Commission, ORDERS, Saber } from '../record'
-import { say } from '../words'
-import { guessSeconds, startMode } from './rehearse'
+import { say, whether } from '../words'
+import { backToFirst, guessSeconds, presetAfter, startMode } from './rehearse'
 import { type Chapter, type Topic, topicsOf } from './topics'
 import { isDark, walked } from './walk'
 
@@ -36,7 +36,39 @@ export function compose(c: Commission, s: Saber, order: Order = s.order): Beat[]
     for (const key of edited?.covers ?? []) told.add(key)
     return [edited ?? beatFor(s, t)]
   })
-  return [...darkAgain(s, beats), ...left, ...s.beats.filter((b) => b.by === 'own')]
+  return [...firstAgain(s, darkAgain(s, beats)), ...left, ...s.beats.filter((b) => b.by === 'own')]
+}
+
+/** Where the controls that are shown leave it in another preset, it is brought back to the first by one that was shown. */
+function firstAgain(s: Saber, beats: readonly Beat[]): Beat[] {
+  const rowOf = (b: Beat) => s.controls.find((r) => b.perform === `row:${r.id}`)
+  const rows = beats.flatMap((b) => rowOf(b) ?? [])
+  const preset = rows.reduce<number | undefined>((at, r) => presetAfter(s, at, r), 0)
+  if (!preset) return [...beats]
+  const back = backToFirst(s, preset, rows)
+  if (!back) return [...beats]
+  // It stands where the control was shown last, so that the saber is in the mode for it; else at the end of what is shown.
+  const from = beats.findLastIndex((b) => rowOf(b) === back.row)
+  const moved = beats
+    .slice(from + 1)
+    .some((b) => rowOf(b)?.does === 'nextPreset' || rowOf(b)?.does === 'previousPreset')
+  const at = moved ? beats.findLastIndex((b) => rowOf(b)) : from
+  const words = say('topic.firstAgain', {
+    gesture: gestureText(s, back.row),
+    times: back.times,
+    many: whether(back.times > 1),
+  })
+  const beat: Beat = {
+    ...{
+      id: beatId(s, `first-${back.row.id}`),
+      say: words,
+      perform: `row:${back.row.id}`,
+      seconds: guessSeconds(words),
+    },
+    ...(back.times > 1 ? { times: back.times } : {}),
+    ...{ covers: [], by: 'composed' },
+  }
+  return [...beats.slice(0, at + 1), beat, ...beats.slice(at + 1)]
 }
 
 /** Where the last control that is shown leaves it alight, it is made dark again by what was shown already. */

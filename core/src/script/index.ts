@@ -5,3 +5,4 @@ export { guessSeconds, type Rehearsal, rehearse, spokenSeconds, type Trouble } f
 export { type Stale, staleSentences } from './stale'
 export { type Chapter, type Topic, topicsOf } from './topics'
 export { troubleText } from './trouble-words'
+export { MOST_EXACT, type WalkCost, walkCost, walked } from './walk'

@@ -1,4 +1,4 @@
-import { after, isOf, modeName, modeThatIs, reach, shines } from '../controls'
+import { after, gestureText, isOf, modeById, modeName, modeThatIs, reach, shines } from '../controls'
 import { known } from '../facts'
 import { type Body, looseAt, type Machine, machineOf, refusalText, run, type State } from '../machine'
 import {
@@ -14,6 +14,7 @@ import {
   type Saber,
   type Task,
 } from '../record'
+import { type Otherwise, saidOfRow, saidOfTask } from './said'
 
 export type Trouble =
   | { code: 'gone'; beat: Beat }
@@ -31,14 +32,16 @@ export type Trouble =
   | { code: 'endsLit'; beat: Beat }
   | { code: 'endsOpen'; beat: Beat; off: string }
   | { code: 'endsLoose'; beat: Beat; screw: string }
+  | { code: 'endsPreset'; beat: Beat; preset: string; n: number; back?: { gesture: string; times: number } }
+  | ({ code: 'saidDiffers'; beat: Beat } & Otherwise)
 
 /** The saber in hand while the script is run. */
 interface Now {
   machine: State
   /** Which mode of the board it is in. */
   mode: string
-  /** Which preset is before one, by its place in the list. */
-  preset: number
+  /** Which preset is before one, by its place in the list; nobody knows once it was chosen in a menu. */
+  preset: number | undefined
   /** Opened by steps that are only words: nobody knows how far. */
   openedInWords: boolean
   /** A blade that the record does not have was put in, in words. */
@@ -111,7 +114,7 @@ export function rehearse(s: Saber, { assembly, rest }: Machine = machineOf(s)): 
     else if (out) troubles.push({ code: 'dead', beat, out: named(out) })
     if (row.mode !== now.mode && !bridge(row.mode))
       troubles.push({ code: 'wrongState', beat, needs: modeInWords(s, row.mode), is: modeInWords(s, now.mode) })
-    const here = s.presets[now.preset]
+    const here = now.preset === undefined ? undefined : s.presets[now.preset]
     if (row.presets?.length && here && !row.presets.includes(here.id))
       troubles.push({ code: 'otherPreset', beat, preset: here.name })
     if (row.does === 'ignite') {
@@ -123,9 +126,7 @@ export function rehearse(s: Saber, { assembly, rest }: Machine = machineOf(s)): 
         .flatMap((j) => looseAt(now.machine, j) ?? [])[0]
       if (loose) troubles.push({ code: 'looseBlade', beat, screw: named(refTo('fastener', loose.screw)) })
     }
-    const all = s.presets.length
-    if (all && row.does === 'nextPreset') now.preset = (now.preset + 1) % all
-    if (all && row.does === 'previousPreset') now.preset = (now.preset + all - 1) % all
+    now.preset = presetAfter(s, now.preset, row)
     now.mode = after(s, row)
     shown.add(row.id)
   }
@@ -155,9 +156,13 @@ export function rehearse(s: Saber, { assembly, rest }: Machine = machineOf(s)): 
     if (to) {
       const row = to.kind === 'row' ? byId(s.controls, to.id) : undefined
       const task = taskOf(s, beat)
-      if (row) performRow(beat, row)
-      else if (task) performTask(beat, task)
-      else troubles.push({ code: 'gone', beat })
+      if (row) {
+        for (let n = 0; n < (beat.times ?? 1); n++) performRow(beat, row)
+        troubles.push(...saidOfRow(s, beat, row).map((o): Trouble => ({ code: 'saidDiffers', beat, ...o })))
+      } else if (task) {
+        performTask(beat, task)
+        troubles.push(...saidOfTask(s, beat, task).map((o): Trouble => ({ code: 'saidDiffers', beat, ...o })))
+      } else troubles.push({ code: 'gone', beat })
     }
     states.push({ beat: beat.id, powered: !now.machine.cut, mode: now.mode })
   }
@@ -166,10 +171,43 @@ export function rehearse(s: Saber, { assembly, rest }: Machine = machineOf(s)): 
     if (!now.machine.cut && shines(s, now.mode)) troubles.push({ code: 'endsLit', beat: last })
     const off = now.machine.off.find((b) => !assembly.spare.includes(b) && !assembly.joints[b]?.place)
     if (off || now.openedInWords) troubles.push({ code: 'endsOpen', beat: last, off: off ? named(off) : '' })
+    if (now.preset !== undefined && now.preset > 0) {
+      const back = backToFirst(s, now.preset)
+      troubles.push({
+        ...{ code: 'endsPreset', beat: last, preset: s.presets[now.preset]?.name ?? '', n: now.preset + 1 },
+        ...(back ? { back: { gesture: gestureText(s, back.row), times: back.times } } : {}),
+      })
+    }
     const loose = Object.keys(now.machine.screws)[0]
     if (loose) troubles.push({ code: 'endsLoose', beat: last, screw: named(refTo('fastener', loose)) })
   }
   return { troubles, states, seconds: s.beats.reduce((a, x) => a + x.seconds, 0) }
+}
+
+/** Which preset is before one after a control; undefined once a menu has chosen one. */
+export function presetAfter(s: Saber, preset: number | undefined, row: ControlRow): number | undefined {
+  const all = s.presets.length
+  if (!all) return preset
+  const chooses = modeById(s, row.mode)?.chooses
+  if (row.does === 'keep' && (chooses === 'preset' || chooses === 'profile')) return undefined
+  if (preset === undefined) return undefined
+  if (row.does === 'nextPreset') return (preset + 1) % all
+  return row.does === 'previousPreset' ? (preset + all - 1) % all : preset
+}
+
+/** The control that leads back to the first preset in the fewest times; nothing where none does. */
+export function backToFirst(
+  s: Saber,
+  preset: number,
+  rows: readonly ControlRow[] = s.controls,
+): { row: ControlRow; times: number } | undefined {
+  const all = s.presets.length
+  const ways = rows.flatMap((row) => {
+    if (row.presets?.length || row.status === 'unsure') return []
+    if (row.does === 'nextPreset') return [{ row, times: all - preset }]
+    return row.does === 'previousPreset' ? [{ row, times: preset }] : []
+  })
+  return ways.sort((a, b) => a.times - b.times)[0]
 }
 
 /** The saber after a task whose steps are only words: it is taken to have done what it is called. */

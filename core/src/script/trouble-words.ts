@@ -1,6 +1,17 @@
 import { secondsInWords } from '../controls'
 import type { Trouble } from './rehearse'
 
+/** What was said beside what it is, by what it is about. */
+const SAID: Record<Extract<Trouble, { code: 'saidDiffers' }>['about'], (said: string, is: string) => string> = {
+  count: (said, is) => `It says ${said}; the control wants ${is}.`,
+  beeps: (said, is) => `It says ${said}; the control counts ${is}.`,
+  pose: (said, is) => `It says ${said}; the control wants ${is}.`,
+  input: (said, is) => `It names the ${said}; the control is on the ${is}.`,
+  doing: (said, is) => `It says “${said}”; the control ${is}.`,
+  direction: (said, is) => `It says ${said}; the steps turn ${is}.`,
+  screw: (said, is) => `It names the ${said}; the steps are about the ${is}.`,
+}
+
 /** A trouble as a sentence for the maker. */
 export function troubleText(t: Trouble): string {
   switch (t.code) {
@@ -24,6 +35,10 @@ export function troubleText(t: Trouble): string {
       return t.off ? `The script ends with the ${t.off} off.` : 'The script ends with the hilt open.'
     case 'endsLoose':
       return `The script ends with ${t.screw} loose.`
+    case 'endsPreset':
+      return `The script ends in ${t.preset || 'a preset'}, number ${t.n}${t.back ? `: ${t.back.gesture}${t.back.times > 1 ? `, ${t.back.times} times over` : ''}, and it is back at the first` : ', and no control leads back to the first'}.`
+    case 'saidDiffers':
+      return SAID[t.about](t.said, t.is)
     case 'notConfigured':
       return 'The control it shows is marked "not sure": it may not be set up.'
     case 'holdDiffers':

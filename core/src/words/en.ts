@@ -157,6 +157,7 @@ export const en: Readonly<Record<SayingCode, string>> = {
   'topic.never': `Leave {screw} alone: it {dummy, select, yes {is only decoration and glued} other {holds the {purpose, select, bladeRetention {blade retention} joint {joint} chassis {chassis} cover {cover} switch {switch} decoration {decoration} other {build}}}}.`,
   'topic.task': '{task}. {told, select, yes {{steps}} other {(The steps are not recorded yet.)}}',
   'topic.control': `{state, select, lit {While it is lit, } off {With the blade off, } asleep {When it sleeps, } menu {In the {mode}, } muted {In mute, } other {In combat mode, }}{gesture}: {what}.{limited, select, yes { In {only} only.} other {}}`,
+  'topic.firstAgain': 'Back to the first preset: {gesture}{many, select, yes {, {times} times over} other {}}.',
   'topic.again': 'And dark again: {gesture}.',
   'topic.off.what': 'how to turn it off',
   'topic.off': '(No control turns it off yet.)',

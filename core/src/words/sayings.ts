@@ -159,6 +159,7 @@ export interface Sayings {
   'topic.never': { screw: Words; dummy: 'yes' | 'no'; purpose: Words }
   'topic.task': { task: Words; steps: Words; told: 'yes' | 'no' }
   'topic.control': { state: Words; mode: Words; gesture: Words; what: Words; only: Words; limited: 'yes' | 'no' }
+  'topic.firstAgain': { gesture: Words; times: number; many: 'yes' | 'no' }
   'topic.again': { gesture: Words; what: Words }
   'topic.off.what': Record<never, never>
   'topic.off': Record<never, never>

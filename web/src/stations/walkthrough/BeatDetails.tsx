@@ -1,7 +1,7 @@
 import { modeName } from '@nubrin/core/controls'
 import { type Beat, type Saber, THINGS } from '@nubrin/core/record'
 import { say } from '@nubrin/core/words'
-import { GroupedSelect, Labelled, RefPicker, setText, TextCell } from '../../kit'
+import { CountCell, GroupedSelect, Labelled, RefPicker, setText, TextCell } from '../../kit'
 import { useLight } from '../../store/commission'
 
 /** What a beat shows, does, expects and performs. */
@@ -32,7 +32,7 @@ export function BeatDetails({
     },
   ]
   return (
-    <div className="grid grid-cols-4 gap-3 pl-8">
+    <div className="grid grid-cols-[1fr_1fr_1fr_1fr_70px] gap-3 pl-8">
       <Labelled label="show">
         <RefPicker
           label={`Show, beat ${n}`}
@@ -64,6 +64,14 @@ export function BeatDetails({
           value={b.perform ?? ''}
           groups={performs.filter((g) => g.choices.length)}
           onCommit={(v) => onEdit((x) => setText(x, 'perform', v))}
+        />
+      </Labelled>
+      <Labelled label="how often">
+        <CountCell
+          label={`How often, beat ${n}`}
+          value={b.times ?? 1}
+          max={60}
+          onCommit={(v) => onEdit((x) => void (v > 1 ? (x.times = v) : delete x.times))}
         />
       </Labelled>
     </div>

@@ -3,7 +3,18 @@ import { check } from '../../check'
 
 type At = { beat: number; trouble: Trouble }
 const STOPS: readonly Trouble['code'][] = [
-  ...(['holdDiffers', 'endsLit', 'gone', 'dead', 'open', 'looseBlade', 'refused', 'endsOpen', 'endsLoose'] as const),
+  ...([
+    'holdDiffers',
+    'saidDiffers',
+    'endsLit',
+    'gone',
+    'dead',
+    'open',
+    'looseBlade',
+    'refused',
+    'endsOpen',
+    'endsLoose',
+  ] as const),
 ]
 const worded = (title: string, remedy: string) => (p: At) => ({
   title: `Beat ${p.beat}: ${title}`,
@@ -13,9 +24,9 @@ const worded = (title: string, remedy: string) => (p: At) => ({
 const MOVE = 'Move the beat, or add the one that leads to it.'
 
 /** How a film may not end. */
-const ENDS: readonly Trouble['code'][] = ['endsLit', 'endsOpen', 'endsLoose']
+const ENDS: readonly Trouble['code'][] = ['endsLit', 'endsOpen', 'endsLoose', 'endsPreset']
 
-export const rehearsal = check<{ hold: At; ends: At; impossible: At }>({
+export const rehearsal = check<{ hold: At; said: At; ends: At; impossible: At }>({
   id: 'rehearsal',
   station: 'walkthrough',
   scope: 'saber',
@@ -37,8 +48,15 @@ export const rehearsal = check<{ hold: At; ends: At; impossible: At }>({
   ],
   run: ({ saber, machine }) =>
     rehearse(saber, machine).troubles.map((t) => ({
-      code: t.code === 'holdDiffers' ? 'hold' : ENDS.includes(t.code) ? 'ends' : 'impossible',
-      subject: `${t.code}-${t.beat.id}`,
+      code:
+        t.code === 'holdDiffers'
+          ? 'hold'
+          : t.code === 'saidDiffers'
+            ? 'said'
+            : ENDS.includes(t.code)
+              ? 'ends'
+              : 'impossible',
+      subject: `${t.code}-${t.code === 'saidDiffers' ? `${t.about}-` : ''}${t.beat.id}`,
       level: STOPS.includes(t.code) ? 'stop' : 'caution',
       params: { beat: saber.beats.indexOf(t.beat) + 1, trouble: t },
       refs: t.beat.show ? [t.beat.show] : [],
@@ -46,6 +64,7 @@ export const rehearsal = check<{ hold: At; ends: At; impossible: At }>({
     })),
   words: {
     hold: worded('the hold is told wrong', 'Correct the words, or the board.'),
+    said: worded('it is told otherwise than it is', 'Correct the words, or show the other control.'),
     ends: worded('it may not end like this', MOVE),
     impossible: worded('cannot be done here', MOVE),
   },

@@ -1,0 +1,131 @@
+import { type Action, type Beat, byId, type ControlRow, type Procedure, partsOfRef, type Saber } from '../record'
+
+/** Words of a beat that speak of another hand than the one that is done: what was said, and what it is. */
+export interface Otherwise {
+  about: 'count' | 'beeps' | 'pose' | 'input' | 'doing' | 'direction' | 'screw'
+  said: string
+  is: string
+}
+
+const NUMBERS: Readonly<Record<string, number>> = {
+  ...{ once: 1, single: 1, first: 1, one: 1, twice: 2, double: 2, second: 2, two: 2, thrice: 3, triple: 3, third: 3 },
+  ...{ three: 3, four: 4, fourth: 4, five: 5, fifth: 5, six: 6, sixth: 6, seven: 7, eight: 8, nine: 9 },
+}
+const COUNTED: Readonly<Record<number, string>> = { 1: 'once', 2: 'twice' }
+const times = (n: number): string => COUNTED[n] ?? `${n} times`
+
+/** How often something is pressed or turned, as a text has it: "twice", "3 times", "a double tap". */
+export function spokenCounts(text: string): number[] {
+  const out: number[] = []
+  for (const clause of text.toLowerCase().split(/[.;!?]/)) {
+    if (!/\b(press|tap|click|push|twist|hit|touch)/.test(clause)) continue
+    for (const m of clause.matchAll(
+      /\b(once|twice|thrice|single|double|triple)\b|\b(\d|two|three|four|five|six|seven|eight|nine) times\b/g,
+    )) {
+      // "Once more" and "once it is lit" count nothing.
+      if (m[1] === 'once' && /^\s+(more|it|you|the|again)\b/.test(clause.slice(m.index + 4))) continue
+      out.push(NUMBERS[m[1] ?? m[2]!] ?? Number(m[2]))
+    }
+  }
+  return out
+}
+
+/** After how many beeps, as a text has it: "the second beep", "after 3 beeps". */
+export function spokenBeeps(text: string): number[] {
+  const out: number[] = []
+  for (const m of text
+    .toLowerCase()
+    .matchAll(
+      /\b(?:(\d+)(?:st|nd|rd|th)?|(one|first|two|second|three|third|four|fourth|five|fifth|six|sixth)) beeps?\b/g,
+    ))
+    out.push(m[1] === undefined ? NUMBERS[m[2]!]! : Number(m[1]))
+  return out
+}
+
+const POSES = /\b(?:blade|point\w*|hold\w*|held|hilt)\b[^.;,]{0,20}?\b(up|down|level)\b(?!\s*(?:to|for|by))/g
+
+/** What cannot both be meant: the words for a doing, and for its opposite. */
+const OPPOSITES: readonly (readonly [Action, RegExp, Action, RegExp])[] = [
+  [
+    'ignite',
+    /\bignit\w*|\b(?:turns?|switch\w*|comes?) (?:it |the blade )?on\b|\blights? (?:it|up|the blade)\b/,
+    'retract',
+    /\bretract\w*|\b(?:turns?|switch\w*|goes) (?:it |the blade )?off\b|\bputs? (?:it|the blade) away\b|\b(?:goes|it is) dark\b/,
+  ],
+  ['mute', /(?<!un)\bmut(?:e|es|ed|ing)\b|\bsilences?\b/, 'unmute', /\bunmut\w*|\bsound (?:is |comes )?back\b/],
+  ['wake', /\bwakes?\b|\bwaking\b/, 'sleep', /\bto sleep\b|\bsleeps\b|\bfalls? asleep\b/],
+  ['volumeUp', /\blouder\b|\bvolume up\b/, 'volumeDown', /\bsofter\b|\bquieter\b|\bvolume down\b/],
+  [
+    'nextPreset',
+    /\bnext (?:preset|font|sound)\b/,
+    'previousPreset',
+    /\bprevious (?:preset|font|sound)\b|\bpreset before\b/,
+  ],
+  [
+    'menuOpen',
+    /\bopens? the (?:\w+ )?menu\b|\binto the (?:\w+ )?menu\b/,
+    'menuClose',
+    /\b(?:closes?|leaves?) the (?:\w+ )?menu\b|\bout of the (?:\w+ )?menu\b/,
+  ],
+]
+
+/** The words of a beat about a control, held against it. Nothing said is nothing wrong; of several counts one has to be right. */
+export function saidOfRow(s: Saber, beat: Beat, row: ControlRow): Otherwise[] {
+  const text = `${beat.say}. ${beat.doText ?? ''}`.toLowerCase()
+  const out: Otherwise[] = []
+  const wants = row.times ?? 1
+  const right = new Set([wants, ...(beat.times ? [beat.times, wants * beat.times] : [])])
+  const counts = spokenCounts(text)
+  if (row.gesture !== 'hold' && counts.length && !counts.some((n) => right.has(n)))
+    out.push({ about: 'count', said: times(counts[0]!), is: times(wants) })
+  const beeps = spokenBeeps(text)
+  if (row.beeps !== undefined && beeps.length && !beeps.includes(row.beeps))
+    out.push({ about: 'beeps', said: `${beeps[0]} beeps`, is: `${row.beeps} beeps` })
+  const poses = [...text.matchAll(POSES)].map((m) => m[1]!)
+  if (row.pose !== 'any' && poses.length && !poses.includes(row.pose))
+    out.push({ about: 'pose', said: `the blade ${poses[0]}`, is: `the blade ${row.pose}` })
+  const named = s.inputs.filter((i) => i.kind !== 'motion' && i.name.length > 2 && text.includes(i.name.toLowerCase()))
+  // A name within another one is not named by it.
+  const whole = named.filter((i) => !named.some((o) => o !== i && o.name.toLowerCase().includes(i.name.toLowerCase())))
+  const mine = [row.input, row.other]
+  const other = whole.find((i) => !mine.includes(i.id))
+  const own = byId(s.inputs, row.input)
+  if (other && own && !whole.some((i) => mine.includes(i.id)))
+    out.push({ about: 'input', said: other.name, is: own.name })
+  for (const [a, asA, b, asB] of OPPOSITES) {
+    const [is, opposite] = row.does === a ? [asA, asB] : row.does === b ? [asB, asA] : []
+    if (is && opposite && opposite.test(text) && !is.test(text))
+      out.push({ about: 'doing', said: text.match(opposite)![0], is: row.does === a ? ACTS[a]! : ACTS[b]! })
+  }
+  return out
+}
+const ACTS: Partial<Record<Action, string>> = {
+  ...{ ignite: 'lights it', retract: 'puts it out', mute: 'mutes it', unmute: 'unmutes it', wake: 'wakes it' },
+  ...{ sleep: 'sends it to sleep', volumeUp: 'makes it louder', volumeDown: 'makes it softer' },
+  ...{ nextPreset: 'goes to the next preset', previousPreset: 'goes to the preset before' },
+  ...{ menuOpen: 'opens the menu', menuClose: 'closes the menu' },
+}
+
+/** The words of a beat about a task, held against its steps: which way is turned, and which screw. */
+export function saidOfTask(s: Saber, beat: Beat, { steps }: Procedure): Otherwise[] {
+  const text = `${beat.say}. ${beat.doText ?? ''}`.toLowerCase()
+  const out: Otherwise[] = []
+  const turned = new Set(steps.map((x) => x.direction).filter((d) => d === 'clockwise' || d === 'anticlockwise'))
+  const said = new Set<string>()
+  for (const m of text.matchAll(/\b(anti-?|counter-?)?clockwise\b/g)) said.add(m[1] ? 'anticlockwise' : 'clockwise')
+  const wrong = [...said].find((d) => turned.size > 0 && !turned.has(d as 'clockwise'))
+  if (wrong) out.push({ about: 'direction', said: wrong, is: [...turned].join(' or ') })
+  const places = steps.flatMap((x) => {
+    const to = partsOfRef(x.act?.at ?? x.place ?? '')
+    const f = to?.kind === 'fastener' ? byId(s.hilt.fasteners, to.id) : undefined
+    return f ? [f] : []
+  })
+  const stepText = steps.map((x) => x.text.toLowerCase()).join('. ')
+  const names = (n: string) => n.length > 3 && text.includes(n.toLowerCase())
+  const strange = s.hilt.fasteners.find(
+    (f) => names(f.name) && !places.includes(f) && !stepText.includes(f.name.toLowerCase()),
+  )
+  if (strange && places.length && !places.some((f) => names(f.name)))
+    out.push({ about: 'screw', said: strange.name, is: places[0]!.name })
+  return out
+}
