@@ -385,6 +385,49 @@ describe('drafted from the drawing', () => {
     const { assembly, rest: still } = machineOf(sample())
     expect(choicesOf(assembly, still, goalsOf(sample(), assembly).find((x) => x.kind === 'cell')!)).toEqual([])
   })
+  test('a port in the wall is plugged in from outside; one that lies within wants what holds it out, and back', () => {
+    const plugged = (change: (s: Saber) => void) => {
+      const s = sample(change)
+      const { assembly: a, rest } = machineOf(s)
+      const g = goalsOf(s, a).find((x) => x.kind === 'port' && x.name === 'Service port')
+      const e = g && errand(a, rest, g)
+      return e && (e.ok ? told(e.acts) : e.blocked.map((b) => b.code))
+    }
+    const within = (s: Saber) =>
+      void s.parts.push({ id: 'usb', kind: 'chargePort', name: 'Service port', specs: {}, at: mm(90), beside: 'rw-p3' })
+    const chassis = sample().parts.find((p) => p.kind === 'chassis')!.id
+    const acts = plugged((s) => {
+      within(s)
+      Object.assign(s.parts.find((p) => p.id === chassis)!, { removable: true, at: mm(25) })
+    }) as string[]
+    const [at, on, off] = [`takeOff part:${chassis}`, 'plugIn part:usb', 'unplug part:usb'].map((x) => acts.indexOf(x))
+    expect(at).toBeGreaterThanOrEqual(0)
+    expect(on).toBeGreaterThan(at!)
+    expect(off).toBeGreaterThan(on!)
+    expect(acts.at(-1)).not.toBe('unplug part:usb')
+    // Without a seam and a chassis that comes out it stays within, and says so.
+    const shut = plugged((s) => {
+      within(s)
+      s.hilt.sections = s.hilt.sections.slice(1, 2)
+      s.parts = s.parts.filter((p) => p.kind !== 'chassis')
+      s.hilt.sockets = []
+      s.blades = []
+    })
+    expect(shut).toEqual(['closed'])
+    expect(
+      plugged(
+        (s) =>
+          void s.parts.push({
+            id: 'usb',
+            kind: 'chargePort',
+            name: 'Service port',
+            specs: {},
+            at: mm(90),
+            clock: fact(0, 'deg'),
+          }),
+      ),
+    ).toBe(undefined)
+  })
   test('a board that froze has current: the power is cut and given again, and it goes on', () => {
     const s = sample()
     const { assembly: a, rest } = machineOf(s)

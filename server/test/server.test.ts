@@ -670,3 +670,72 @@ describe('the work of the whole shop', () => {
     expect((await new Visitor(server.url).ask('GET', '/to-dos')).status).toBe(401)
   })
 })
+
+describe('what the controls and the cells of a saber ask the server for', () => {
+  test('which way round the cells go in the client’s other sabers and in the shop’s last ones', async () => {
+    await server.reset()
+    await me.signIn()
+    const asked = (id: string) => me.ask('GET', `/commissions/${id}/poles`)
+    expect((await asked('nowhere')).status).toBe(404)
+    const rows = (await me.ask('GET', '/rack?place=shipped')).body.commissions as { id: string }[]
+    // By an own way: every shipped record is read, and the ends of its loose cells are counted.
+    const count = { emitter: 0, pommel: 0 }
+    for (const { id } of rows.filter((r) => r.id !== 'cinder-oath')) {
+      const { record } = (await me.ask('GET', `/commissions/${id}`)).body
+      for (const s of record.sabers) {
+        const cells = s.parts.filter((p: { kind: string; removable?: boolean }) => p.kind === 'cell' && p.removable)
+        const ends = [...new Set(cells.map((p: { faces?: { value: string } }) => p.faces?.value))]
+        if (ends.length === 1 && ends[0]) count[ends[0] as 'emitter']++
+      }
+    }
+    expect(count.emitter + count.pommel).toBeGreaterThan(0)
+    expect((await asked('cinder-oath')).body).toEqual({ earlier: [], habit: count })
+    // The same client again: the saber before is named with its end.
+    const { clients } = { clients: (await me.ask('GET', '/clients?name=Ilsabet')).body as { id: string }[] }
+    expect((await me.ask('PUT', '/commissions/cinder-oath/client', { client: clients[0]!.id })).status).toBe(204)
+    const { earlier } = (await asked('cinder-oath')).body
+    expect(earlier).toEqual([
+      { title: 'Reed Warden', saber: 'Reed Warden', end: expect.stringMatching(/^(emitter|pommel)$/) },
+    ])
+  })
+  test('the card of the controls as a tagged PDF on both papers; no other saber, no other shop', async () => {
+    for (const [paper, size] of [
+      ['A5', 'MediaBox [0 0 419.53 595.28]'],
+      ['A4', 'MediaBox [0 0 595.28 841.89]'],
+    ]) {
+      const r = await me.raw('GET', `/commissions/reed-warden/controls-card.pdf?paper=${paper}`)
+      const bytes = Buffer.from(await r.arrayBuffer())
+      expect([r.status, r.headers.get('content-type')]).toEqual([200, 'application/pdf'])
+      expect(bytes.subarray(0, 5).toString()).toBe('%PDF-')
+      expect(bytes.toString('latin1')).toContain(size)
+      expect(bytes.toString('latin1')).toContain('/StructTreeRoot')
+    }
+    expect((await me.ask('GET', '/commissions/reed-warden/controls-card.pdf?saber=gone')).status).toBe(404)
+    expect((await me.ask('GET', '/commissions/nowhere/controls-card.pdf')).status).toBe(404)
+    expect((await me.ask('GET', '/commissions/reed-warden/controls-card.pdf?paper=A3')).status).toBe(422)
+  })
+  test('a file of controls is read, or refused by its place and rule, and nothing is kept of it', async () => {
+    const { record } = (await me.ask('GET', '/commissions/reed-warden')).body
+    const [s] = record.sabers
+    const doc = {
+      ...{ format: 'nubrin-controls', version: 1, name: 'House', modes: s.modes, timing: s.timing },
+      inputs: s.inputs.map(({ part: _p, ...i }: { part: string }) => i),
+      controls: s.controls,
+    }
+    const send = (d: unknown) =>
+      me.upload('/maps/read', Buffer.from(typeof d === 'string' ? d : JSON.stringify(d)), 'house.json')
+    const good = await send(doc)
+    expect([good.status, good.body]).toEqual([200, doc])
+    const problems = async (d: unknown) => {
+      const r = await send(d)
+      return [r.status, ...(r.body.problems as { path: string; rule: string }[]).map((p) => `${p.path} ${p.rule}`)]
+    }
+    expect(await problems({ ...doc, controls: [{ ...doc.controls[0], mode: 'gone' }] })).toEqual([
+      422,
+      '/controls/0/mode reference',
+    ])
+    expect(await problems({ ...doc, inputs: [] })).toContain('/controls/0/input reference')
+    expect(await problems('{')).toEqual([422, ' json'])
+    expect((await me.ask('GET', '/commissions/reed-warden')).body.record).toEqual(record)
+  })
+})

@@ -1,6 +1,6 @@
 import * as T from '@sinclair/typebox'
 import { STATIONS } from '../judge'
-import { Hilt, JOBS, TODO_BLOCKS, TODO_WHO } from '../record'
+import { FACINGS, Hilt, JOBS, TODO_BLOCKS, TODO_WHO } from '../record'
 import { closed, Moment, orNull, Revision } from './common'
 import { route } from './route'
 
@@ -119,6 +119,23 @@ export const rack = {
         closed,
       ),
     },
+  }),
+  poles: route({
+    method: 'get',
+    path: '/commissions/{id}/poles',
+    summary: 'Which way round the cells go in the client’s other sabers, and in those the shop made last',
+    good: {
+      status: 200,
+      says: 'Ends to which the plus poles look',
+      json: T.Object(
+        {
+          earlier: T.Array(T.Object({ title: T.String(), saber: T.String(), end: oneOf(FACINGS) }, closed)),
+          habit: T.Object({ emitter: T.Integer(), pommel: T.Integer() }, closed),
+        },
+        closed,
+      ),
+    },
+    bad: { 404: 'Not in this shop' },
   }),
   clientOf: route({
     method: 'get',

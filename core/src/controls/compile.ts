@@ -101,7 +101,7 @@ export interface Context {
 }
 
 /** A row with its place in the map, and what it shares with others. */
-export interface PlacedRow {
+interface PlacedRow {
   row: ControlRow
   n: number
   stem: string

@@ -1,4 +1,5 @@
 import { type Act, refTo, type Saber } from '../record'
+import { inWall } from '../room'
 import type { Assembly } from './assembly'
 import type { Body, Way } from './joint'
 import { type Hands, type Plan, planHome, planOff, planOn } from './plan'
@@ -6,7 +7,7 @@ import { runAll } from './run'
 import type { State } from './state'
 
 /** What somebody wants of a saber in hand. */
-type GoalKind = 'cell' | 'card' | 'charge' | 'bladeIn' | 'plugIn' | 'show' | 'reset' | 'strip'
+type GoalKind = 'cell' | 'card' | 'charge' | 'port' | 'bladeIn' | 'plugIn' | 'show' | 'reset' | 'strip'
 export interface Goal {
   kind: GoalKind
   /** What it is about: a cell, a blade, a port. */
@@ -15,6 +16,8 @@ export interface Goal {
   hands: Hands
   /** The charger that a cell is put into. */
   with?: Body
+  /** What has to be off for it: one of these, whichever comes off best. */
+  through?: Body[]
 }
 
 /** Everything that somebody will want of this saber, from what is fitted: for every cell, socket, port and window. */
@@ -27,13 +30,18 @@ export function goalsOf(s: Saber, a: Assembly): Goal[] {
     list: readonly { id: string; name: string }[],
     of: 'part' | 'blade',
   ): Goal[] => list.map((x) => ({ kind, at: refTo(of, x.id), name: x.name, hands: 'client' as const }))
-  const ports = parts('chargePort')
+  // A port in the wall is reached from outside; one that lies within wants what holds it out, or a seam open.
+  const ports = parts('chargePort').filter(inWall)
+  const within = parts('chargePort').filter((p) => !inWall(p))
+  const chassis = parts('chassis').flatMap((p): Body[] => (a.joints[refTo('part', p.id)] ? [refTo('part', p.id)] : []))
+  const seams = Object.keys(a.joints).filter((b): b is Body => b.startsWith('section:'))
   const [charger] = parts('charger')
   const covers = new Set<Body>(parts('cover').map((p) => refTo('part', p.id)))
   return [
     ...(ports.length
       ? own('charge', ports, 'part')
       : own('charge', cells, 'part').map((g) => (charger ? { ...g, with: refTo('part', charger.id) } : g))),
+    ...own('port', within, 'part').map((g) => ({ ...g, through: chassis.length ? chassis : seams })),
     ...own('cell', cells, 'part'),
     ...own('card', parts('card'), 'part'),
     ...own(
@@ -77,6 +85,17 @@ const there = (a: Assembly, st: State, g: Goal): Plan => {
       }
       const out = planOff(a, st, [g.at!], g.hands)
       return out.ok && g.with ? { ...out, acts: [...out.acts, { do: 'plugIn', at: g.with }] } : out
+    }
+    case 'port': {
+      const ways = (g.through ?? []).map((b) => planOff(a, st, [b], g.hands))
+      const open = ways
+        .flatMap((p) => (p.ok ? [p] : []))
+        .sort((p, q) => p.risk - q.risk || p.acts.length - q.acts.length)
+      const [best] = open
+      // A port is not worked on under power.
+      if (best) return { ...best, acts: [...best.acts, { do: 'plugIn', at: g.at! }] }
+      const blocked = ways.flatMap((p) => (p.ok ? [] : p.blocked))
+      return { ok: false, blocked: blocked.length ? blocked : [{ code: 'closed', at: g.at!, name: g.name }] }
     }
     case 'bladeIn':
     case 'plugIn':

@@ -15,7 +15,7 @@ const COUNTED: Readonly<Record<number, string>> = { 1: 'once', 2: 'twice' }
 const times = (n: number): string => COUNTED[n] ?? `${n} times`
 
 /** How often something is pressed or turned, as a text has it: "twice", "3 times", "a double tap". */
-export function spokenCounts(text: string): number[] {
+function spokenCounts(text: string): number[] {
   const out: number[] = []
   for (const clause of text.toLowerCase().split(/[.;!?]/)) {
     if (!/\b(press|tap|click|push|twist|hit|touch)/.test(clause)) continue
@@ -31,7 +31,7 @@ export function spokenCounts(text: string): number[] {
 }
 
 /** After how many beeps, as a text has it: "the second beep", "after 3 beeps". */
-export function spokenBeeps(text: string): number[] {
+function spokenBeeps(text: string): number[] {
   const out: number[] = []
   for (const m of text
     .toLowerCase()
@@ -94,7 +94,7 @@ export function saidOfRow(s: Saber, beat: Beat, row: ControlRow): Otherwise[] {
     out.push({ about: 'input', said: other.name, is: own.name })
   for (const [a, asA, b, asB] of OPPOSITES) {
     const [is, opposite] = row.does === a ? [asA, asB] : row.does === b ? [asB, asA] : []
-    if (is && opposite && opposite.test(text) && !is.test(text))
+    if (is && opposite?.test(text) && !is.test(text))
       out.push({ about: 'doing', said: text.match(opposite)![0], is: row.does === a ? ACTS[a]! : ACTS[b]! })
   }
   return out

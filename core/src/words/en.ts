@@ -69,7 +69,7 @@ export const en: Readonly<Record<SayingCode, string>> = {
   'step.screwOn': 'Screw on the {section}',
   'step.pullOff': 'Pull off the {section}',
   'step.pushOn': 'Push on the {section}',
-  goal: `{goal, select, charge {Charge it} cell {{several, select, yes {Swap {name}} other {Swap the cell}}} card {Reach the card}
+  goal: `{goal, select, charge {Charge it} cell {{several, select, yes {Swap {name}} other {Swap the cell}}} card {Reach the card} port {Reach {name}}
     bladeIn {Put in: {name}} plugIn {Put in: {name}} show {Show: {name}} reset {Wake it when it freezes} other {Take it all apart}}`,
   'power.about': `{by, select,
     killSwitch {With the {named, select, yes {{name}} other {kill switch}} off, the board has no current: nothing lights it, nothing wakes it, and the cell keeps its charge. Switched on again it starts anew.}

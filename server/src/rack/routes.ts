@@ -1,4 +1,7 @@
 import { API } from '@nubrin/core/api'
+import { lift } from '@nubrin/core/import'
+import { plusOf } from '@nubrin/core/machine'
+import type { Commission } from '@nubrin/core/record'
 import type { Router } from 'express'
 import { Op } from 'sequelize'
 import type { Tables } from '../db/models'
@@ -6,6 +9,9 @@ import { NotFound } from '../http/problem'
 import { JsonText, serve } from '../http/serve'
 import { PAGE, type Pegs } from './pegs'
 import { leftToDo } from './to-dos'
+
+/** How far back the habit of a shop, and the sabers of a client, are looked at. */
+const MOST_POLES = 20
 
 /** The rack, and the shop's clients. */
 export function rackRoutes(r: Router, pegs: Pegs, db: Tables): void {
@@ -56,6 +62,36 @@ export function rackRoutes(r: Router, pegs: Pegs, db: Tables): void {
         titles: theirs.filter((t) => t.clientId === c.id).map((t) => t.title),
       })),
     }
+  })
+  serve(r, API.poles, async ({ params, who }) => {
+    const { shopId } = who
+    const row = await db.commissions.findOne({
+      where: { id: params.id, shopId, archivedAt: null },
+      attributes: ['id', 'clientId'],
+    })
+    if (!row) throw new NotFound(`There is no commission ${params.id} in this shop.`)
+    const others = { shopId, archivedAt: null, id: { [Op.ne]: row.id } }
+    const read = (where: object) =>
+      db.commissions.findAll({
+        where: { ...others, ...where },
+        attributes: ['title', 'record'],
+        order: [['shipped', 'DESC']],
+        limit: MOST_POLES,
+      })
+    const [theirs, last] = await Promise.all([
+      row.clientId ? read({ clientId: row.clientId }) : [],
+      read({ shipped: { [Op.ne]: null } }),
+    ])
+    const ends = (list: typeof theirs) =>
+      list.flatMap((c) =>
+        (lift(c.record) as Commission).sabers.flatMap((s) => {
+          const end = plusOf(s)
+          return end ? [{ title: c.title, saber: s.name, end }] : []
+        }),
+      )
+    const made = ends(last)
+    const count = (end: 'emitter' | 'pommel') => made.filter((x) => x.end === end).length
+    return { earlier: ends(theirs), habit: { emitter: count('emitter'), pommel: count('pommel') } }
   })
   serve(r, API.clients, async ({ query, who }) => {
     const name = query.name?.trim() ?? ''

@@ -20,11 +20,30 @@ import { Mark } from '../../kit'
 import { later } from '../../later'
 import { useBench, useLight, useSaber } from '../../store/commission'
 import { Lying } from './Lying'
+import { Poles } from './Poles'
 
 const Joints = later(() => import('./Joints').then((m) => m.Joints))
 
 const goalWords = (g: Goal, all: readonly Goal[]) =>
   say('goal', { goal: g.kind, name: g.name, several: whether(all.filter((x) => x.kind === g.kind).length > 1) })
+
+/** Why a way stands where it does among the others. */
+function whyBehind(best: Choice, c: Choice): string {
+  if (c === best) return 'least risk, fewest acts'
+  const [risk, acts] = [c.errand.risk - best.errand.risk, c.errand.acts.length - best.errand.acts.length]
+  const more = `${Math.abs(acts)} ${Math.abs(acts) === 1 ? 'act' : 'acts'} ${acts < 0 ? 'fewer' : 'more'}`
+  const reasons = [risk > 0 ? WHY[c.way.how] : '', acts ? more : ''].filter(Boolean)
+  return reasons.join(', ') || 'as good'
+}
+/** What could go wrong on a way that has more risk than another. */
+const WHY: Record<Choice['way']['how'], string> = {
+  unscrew: 'a thread can be crossed',
+  pull: 'wires can be strained',
+  pressPull: 'a catch can slip',
+  turnPull: 'what it holds can turn along',
+  slide: 'what it slides past can be scraped',
+  lift: 'what is lifted out can drop or short',
+}
 
 const NONE: readonly Act[] = []
 /** Which way a hand goes in an act, seen on the drawing. */
@@ -103,6 +122,7 @@ export function Machine() {
         <span />
       )}
       <div className="space-y-5">
+        <Poles saber={saber} />
         <Lying saber={saber} assembly={assembly} state={state} />
         <Joints saber={saber} assembly={assembly} />
       </div>
@@ -230,6 +250,7 @@ function Play({
               onClick={() => onWay(i)}
             >
               {BY[c.way.how]} {c.way.towards === 'aside' ? '' : `at the ${c.way.towards}`} {count(c.errand)}
+              <span className="text-quiet font-normal"> {whyBehind(choices[0]!, c)}</span>
             </button>
           ))}
         </div>

@@ -1,13 +1,5 @@
-import { known } from '../../../facts'
-import type { Saber } from '../../../record'
+import { plusOf } from '../../../machine'
 import { check } from '../../check'
-
-/** The end to which the plus poles of the cells that come out look; undefined where nobody said, or they differ. */
-function plusOf(s: Saber): string | undefined {
-  const ends = new Set(s.parts.flatMap((p) => (p.kind === 'cell' && p.removable ? [known(p.faces)] : [])))
-  const [one] = ends
-  return ends.size === 1 ? one : undefined
-}
 
 export const otherPole = check<{ differs: { here: string; other: string; there: string } }>({
   id: 'otherPole',
