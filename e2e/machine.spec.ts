@@ -34,6 +34,23 @@ test('the saber is opened and closed act by act with the keyboard, and what cann
   await page.locator('[role=option][data-value=turnPull]').click()
   await expect(page.getByRole('region', { name: 'Swap the cell' })).toContainText('Turn the pommel and pull it off')
 
+  // On the drawing: the pommel is drawn away to the rear, a screw onto what it holds.
+  await page.goto(`${server.url}/commission/reed-warden/access`)
+  const drawTo = async (ref: string, to: { x: number; y: number }) => {
+    const box = (await page.locator(`[data-ref="${ref}"]`).first().boundingBox())!
+    // By its edge: in its middle lies what is inside it.
+    await page.mouse.move(box.x + box.width / 2, box.y + 3)
+    await page.mouse.down()
+    await page.mouse.move(to.x, to.y, { steps: 6 })
+    await page.mouse.up()
+  }
+  const neck = (await page.locator('[data-ref="section:rw-neck"]').first().boundingBox())!
+  await drawTo('section:rw-pommel', { x: 4, y: neck.y + 40 })
+  const sheet = page.getByRole('group', { name: 'Joint of pommel' })
+  await expect(sheet.locator('[data-select="Where pommel goes"]')).toContainText('pommel')
+  await drawTo('fastener:rw-f1', { x: neck.x + neck.width / 2, y: neck.y + neck.height / 2 })
+  await expect(page.getByRole('group', { name: /^Joint of/ })).toContainText('loosened')
+
   await page.goto(`${server.url}/commission/cinder-oath/access`)
   await page.getByRole('button', { name: /^Swap the cell/ }).click()
   await expect(page.getByRole('region', { name: 'Swap the cell' })).toContainText(

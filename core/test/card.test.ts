@@ -1,3 +1,6 @@
+import { readFileSync, writeFileSync } from 'node:fs'
+import { dirname, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
 import { describe, expect, test } from '@jest/globals'
 import { compile, doingOf, gestureText, lessonsOf, modeName } from '@nubrin/core/controls'
 import { fact } from '@nubrin/core/facts'
@@ -9,6 +12,7 @@ import { SECOND } from './cases/second'
 import { THIRD } from './cases/third'
 import { done, TODAY } from './samples'
 
+const FILE = join(dirname(fileURLToPath(import.meta.url)), 'card.txt')
 const PAPERS = Object.keys(CARD_PAPERS) as CardPaper[]
 /** What stands on a page as running words: lines that were broken are joined again. */
 const words = (card: Card, pages = card.pages) =>
@@ -92,6 +96,37 @@ describe('the card of the controls', () => {
     for (const gesture of GESTURES) expect([gesture, paths({ gesture, pose: 'any' }) > 1]).toEqual([gesture, true])
     for (const pose of POSES.filter((p) => p !== 'any')) expect(paths({ gesture: 'tap', pose })).toBe(bare + 2)
     expect(paths({ gesture: 'tap', times: 3 })).toBe(bare + 3)
+  })
+  test('its pictures, places and words are as they were last read and found right', () => {
+    const s = done()
+    s.hilt.sections = []
+    const [r] = s.controls
+    s.controls = [
+      ...s.controls,
+      ...GESTURES.map((gesture, i) => ({
+        ...{ ...r!, id: `g${i}`, gesture, pose: POSES[i % POSES.length]!, other: s.inputs[1]!.id },
+        ...(i % 2 ? { hold: fact(1.5, 's', 'configured') } : {}),
+        ...(gesture === 'tap' || gesture === 'twist' ? { times: 3 } : {}),
+        ...(i === 4 ? { beeps: 2, presets: [s.presets[0]!.id] } : {}),
+      })),
+    ]
+    const text = PAPERS.flatMap((paper) => {
+      const card = controlsCard(s, paper)
+      return card.pages.flatMap((page, n) => [
+        `===== ${card.title}, ${paper}, ${n + 1} of ${card.pages.length}`,
+        ...page.map((p) =>
+          p.t === 'text'
+            ? `${p.as} ${p.x.toFixed(1)} ${p.y.toFixed(1)} ${p.size.toFixed(1)} ${p.weight} ${p.colour} ${p.text}`
+            : `path ${p.fill ?? '-'} ${p.stroke ?? '-'} ${(p.width ?? 0).toFixed(2)} ${p.d.replace(/\d+\.\d+/g, (x) => Number(x).toFixed(1))}`,
+        ),
+      ])
+    }).join('\n')
+    const drawn = controlsCard(done(), 'A5').pages[0]!.filter((p) => p.t === 'text')
+    expect(drawn.map((p) => (p.t === 'text' ? p.text : ''))).toEqual(
+      expect.arrayContaining(['front button', 'rear button']),
+    )
+    if (process.env.NUBRIN_DOCS) writeFileSync(FILE, `${text}\n`)
+    expect(`${text}\n`).toBe(readFileSync(FILE, 'utf8'))
   })
   test('of a saber that has no controls says so', () => {
     let n = 0

@@ -11,6 +11,7 @@ import { Balloons } from './Balloons'
 import { hiltLength } from './hiltLength'
 import { SceneView } from './SceneView'
 import { useDrag } from './useDrag'
+import { usePull } from './usePull'
 import { useWidth } from './useWidth'
 import { useZoom } from './useZoom'
 
@@ -21,6 +22,7 @@ const DrawingNotes = later(() => import('./DrawingNotes').then((m) => m.DrawingN
 const BalanceMark = later(() => import('./Marks').then((m) => m.BalanceMark))
 const PlayLayer = later(() => import('../play/PlayLayer').then((m) => m.PlayLayer))
 const BladeLight = later(() => import('../play/BladeLight').then((m) => m.BladeLight))
+const PullMark = later(() => import('./PullMark').then((m) => m.PullMark))
 const ZoomButtons = later(() => import('./ZoomButtons').then((m) => m.ZoomButtons))
 const CutMark = later(() => import('./Marks').then((m) => m.CutMark))
 
@@ -77,6 +79,14 @@ export function BenchDrawing({
     return drawn.current!.mm(((e.clientX - box.left) * drawn.current!.width) / box.width)
   }
   const drag = useDrag(saber, mmAt)
+  const pull = usePull(
+    (e) => {
+      const box = page.current!.getBoundingClientRect()
+      const k = drawn.current!.width / box.width
+      return [(e.clientX - box.left) * k, (e.clientY - box.top) * k]
+    },
+    () => drawn.current,
+  )
   const shown = useMemo(() => withSection(drag.shown, reshaped), [drag.shown, reshaped])
   const scene = useMemo(() => {
     const blade = known(saber.presets[0]?.colour)
@@ -100,14 +110,17 @@ export function BenchDrawing({
       setPan({ from: e.clientX, centre: zoom.view.centre ?? 0 })
       e.currentTarget.setPointerCapture(e.pointerId)
     } else if (station === 'fit' && !preview && target?.startsWith('part:')) drag.begin(target.slice(5), e)
+    else if (station === 'access' && !apart && target) pull.begin(target, e)
   }
   const move = (e: PointerEvent) => {
     if (pan) zoom.centreOn(pan.centre - (e.clientX - pan.from) / scene.scale)
     drag.move(e)
+    pull.move(e)
   }
   const up = () => {
     setPan(undefined)
     drag.end()
+    pull.end()
   }
   const bare = !saber.hilt.sections.length
   const handled = shown.hilt.sections.find((x) => lit === `section:${x.id}` && x.role !== 'quillon')
@@ -117,6 +130,7 @@ export function BenchDrawing({
         <SceneView scene={scene} title={`Section drawing of ${saber.name}`} onPick={pick} lit={lit} className="block">
           {apart || playing ? null : <Balloons scene={scene} findings={findings} />}
           {playing ? <PlayLayer saber={shown} scene={scene} /> : null}
+          {pull.pulling ? <PullMark pulling={pull.pulling} /> : null}
           {apart?.act ? <ActMark scene={scene} act={apart.act} /> : null}
           {cut !== undefined && !bare ? <CutMark scene={scene} at={cut} /> : null}
           {centre?.ok ? <BalanceMark scene={scene} at={centre.value} /> : null}

@@ -4,6 +4,7 @@ import type { Apart } from '@nubrin/core/machine'
 import {
   type Commission,
   findThing,
+  type Joint,
   nameOfThing,
   type Problem,
   partsOfRef,
@@ -11,6 +12,7 @@ import {
   type Removal,
   type Saber,
   type Thing,
+  type Towards,
   withoutThing,
 } from '@nubrin/core/record'
 import { diffOps } from '@nubrin/core/record/ops'
@@ -26,6 +28,9 @@ import { useSession } from './session'
 
 /** saved · saving · waiting a moment · kept here, no connection · signed out · something to decide · refused · cannot be read. */
 export type SaveState = 'saved' | 'saving' | 'waiting' | 'kept' | 'signedOut' | 'conflict' | 'refused' | 'unkept'
+
+/** A body that was drawn away on the drawing, or a screw that was drawn onto what lies there, the smallest first. */
+export type SaidOnDrawing = { body: Joint['body']; towards: Towards } | { onto: Joint['body'][]; screw: string }
 
 export interface BenchState {
   id: string | undefined
@@ -48,6 +53,8 @@ export interface BenchState {
   apart: (Apart & { act: ActOnDrawing | undefined }) | undefined
   /** Whether the cut across the hilt is shown, with its mark on the drawing. */
   cutting: boolean
+  /** What was said of a joint on the drawing, until the station has written it down. */
+  saidOfJoint: SaidOnDrawing | undefined
   /** Whether the saber is in hand on the drawing: its buttons pressed, its blade lit. */
   playing: boolean
   findings: Finding[]
@@ -78,6 +85,7 @@ export interface BenchState {
   layApart: (apart: BenchState['apart']) => void
   showCut: (on: boolean) => void
   setPlaying: (on: boolean) => void
+  sayOfJoint: (said: SaidOnDrawing | undefined) => void
   flush: () => Promise<void>
   /** Asks what others did, and shows it. */
   hear: () => Promise<void>
@@ -171,6 +179,7 @@ export const useBench = create<BenchState>()((set, get) => {
     saberId: '',
     cutting: false,
     playing: false,
+    saidOfJoint: undefined,
     ...EMPTY,
 
     async open(id) {
@@ -244,6 +253,7 @@ export const useBench = create<BenchState>()((set, get) => {
     layApart: (apart) => set({ apart }),
     showCut: (cutting) => set({ cutting }),
     setPlaying: (playing) => set({ playing }),
+    sayOfJoint: (saidOfJoint) => set({ saidOfJoint }),
 
     flush() {
       running ??= send().finally(() => {

@@ -1,9 +1,20 @@
 import { type Assembly, type Body, blockedText, type Joint } from '@nubrin/core/machine'
 import { BY_ITSELF, HOWS, MAY_OPEN, nameOf, type Saber, Joint as Said, TOWARDS } from '@nubrin/core/record'
-import { useState } from 'react'
+import { useEffect, useState } from 'react'
 import { freshId } from '../../data'
-import { CheckBox, FactField, Labelled, Mark, RefPicker, RemoveButton, SelectCell, setText, TextCell } from '../../kit'
-import { useEditSaber, useLight } from '../../store/commission'
+import {
+  CheckBox,
+  FactField,
+  Labelled,
+  Mark,
+  RefPicker,
+  RemoveButton,
+  SelectCell,
+  setText,
+  TextCell,
+  tell,
+} from '../../kit'
+import { useBench, useEditSaber, useLight } from '../../store/commission'
 import { Notes } from '../../things/Notes'
 
 const HOW = {
@@ -32,6 +43,30 @@ export function Joints({ saber, assembly }: { saber: Saber; assembly: Assembly }
   const light = useLight()
   const joints = Object.values(assembly.joints).filter((j) => !j.place)
   const [open, setOpen] = useState<Body>()
+  const said = useBench((b) => b.saidOfJoint)
+  const editSaber = useEditSaber()
+  // What was drawn on the drawing is written down, and its sheet opened for the rest.
+  useEffect(() => {
+    if (!said) return
+    useBench.getState().sayOfJoint(undefined)
+    const body = 'onto' in said ? said.onto.find((b) => assembly.joints[b]) : said.body
+    const j = body && assembly.joints[body]
+    if (!j) {
+      tell('That is no joint: it does not come off.')
+      return
+    }
+    setOpen(body)
+    editSaber(`joint of ${j.name}`, (s) => {
+      let y = s.joints.find((x) => x.body === body)
+      if (!y) {
+        y = { id: freshId(), body }
+        s.joints.push(y)
+      }
+      if ('towards' in said) y.towards = said.towards
+      else if (!(y.held ?? j.held).some((h) => h.screw === said.screw))
+        y.held = [...(y.held ?? j.held), { screw: said.screw, by: 'loosen' }]
+    })
+  }, [said, assembly, editSaber])
   const shown = joints.find((j) => j.body === open)
   return (
     <section aria-label="Joints">
@@ -57,6 +92,9 @@ export function Joints({ saber, assembly }: { saber: Saber; assembly: Assembly }
           </div>
         )
       })}
+      <p className="label mt-1">
+        On the drawing: draw a part away to where it comes off; draw a screw onto what it holds.
+      </p>
       {joints.length ? null : <p className="text-quiet">No joint is recorded.</p>}
     </section>
   )
