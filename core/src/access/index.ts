@@ -1,4 +1,5 @@
 export { askText } from './ask-words'
 export type { Ask, Draft } from './draft'
 export { proposeSteps } from './propose'
+export { actOf, type ReadActs, readActs } from './read-acts'
 export { missingTasks, tasksOf } from './tasks'

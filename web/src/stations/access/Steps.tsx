@@ -1,4 +1,4 @@
-import { askText, proposeSteps, tasksOf } from '@nubrin/core/access'
+import { askText, proposeSteps, type ReadActs, readActs, tasksOf } from '@nubrin/core/access'
 import type { Step, Task } from '@nubrin/core/record'
 import { say } from '@nubrin/core/words'
 import { useMemo, useState } from 'react'
@@ -21,6 +21,7 @@ export function Steps() {
       else s.access.push({ id: freshId(), task, steps: next })
     })
   const words = say('task', { task })
+  const worded = steps.filter((x) => !x.act).length
   const draft = useMemo(() => proposeSteps(saber, task, freshId), [saber, task])
   return (
     <div className="grid grid-cols-[200px_minmax(0,1fr)] gap-7">
@@ -37,6 +38,17 @@ export function Steps() {
             {steps.length ? 'draft again from the drawing' : 'draft from the drawing'}
           </button>
         </div>
+        {worded ? (
+          <Worded
+            key={task}
+            count={worded}
+            read={() => {
+              const read = readActs(saber, task)
+              if (read.ok) put(read.steps)
+              return read
+            }}
+          />
+        ) : null}
         {steps.length ? null : (
           <Empty title="No steps yet">
             Draft them from the joints, screws and parts on the drawing, then walk through them with the saber in hand
@@ -66,6 +78,29 @@ export function Steps() {
         </SortableList>
         <AddLine label="the next step" onAdd={(text) => put([...steps, { id: freshId(), text, direction: 'none' }])} />
       </section>
+    </div>
+  )
+}
+
+/** Steps that are only words are said to be; they can be read as acts, when all of them can be carried out. */
+function Worded({ count, read }: { count: number; read: () => ReadActs }) {
+  const [said, setSaid] = useState<ReadActs>()
+  return (
+    <div className="text-quiet mt-1 flex flex-wrap items-center gap-3">
+      <span>
+        {count === 1 ? 'One step is' : `${count} steps are`} only words: nothing tries {count === 1 ? 'it' : 'them'} on
+        the saber.
+      </span>
+      <button type="button" className="btn" onClick={() => setSaid(read())}>
+        read them as acts
+      </button>
+      {said && !said.ok ? (
+        <span role="status" className="text-brass">
+          {said.why === 'words'
+            ? `Step ${said.n} does not say by its place and direction what is done.`
+            : `Step ${said.n} cannot be carried out where it stands; draft them again, or mend it.`}
+        </span>
+      ) : null}
     </div>
   )
 }
