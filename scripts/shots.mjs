@@ -49,9 +49,16 @@ for (const [name, path] of Object.entries(views)) {
     await page.getByRole('button', { name: /^Swap the cell/ }).click()
     for (let n = 0; n < 2; n++) await page.getByRole('button', { name: 'next act' }).click()
   }
+  if (name === 'controls') {
+    await page.keyboard.press('z')
+    await page.waitForTimeout(1200)
+    await page.keyboard.down('x')
+    await page.waitForTimeout(900)
+  }
   if (name === 'film') for (let i = 0; i < 4; i++) await page.keyboard.press('PageDown')
   await page.waitForTimeout(300)
   await page.screenshot({ path: join(folder, `${name}.png`) })
+  if (name === 'controls') await page.keyboard.up('x')
 }
 const token = await page.evaluate(async () => {
   const { csrf } = await (await fetch('/api/session')).json()
