@@ -167,4 +167,8 @@ export const MORE: readonly Mutation[] = [
     s.settings.volumeSteps = fact(8, '×')
   },
   (s) => void (s.controls.find((r) => r.does === 'deflect')!.presets = [s.presets[1]!.id]),
+  (s) => {
+    const b = s.beats.find((x) => x.perform === 'row:rw-c3')!
+    Object.assign(b, { say: 'With the blade up, press the front button once.', by: 'own' })
+  },
 ]

@@ -331,8 +331,16 @@ describe('tests follow from what is built, set up and shipped beside it', () => 
   }
   const spec = {}
   test.each<[string, (s: Saber) => void, string[]]>([
-    ['a port', (s) => void s.parts.push({ id: 'xp', kind: 'chargePort', name: 'port', specs: spec }), ['port-xp']],
-    ['a card', (s) => void s.parts.push({ id: 'xc', kind: 'card', name: 'card', specs: spec }), ['card-xc']],
+    [
+      'a port',
+      (s) => void s.parts.push({ id: 'xp', kind: 'chargePort', name: 'port', specs: spec }),
+      ['port-xp', 'errand-port-xp'],
+    ],
+    [
+      'a card',
+      (s) => void s.parts.push({ id: 'xc', kind: 'card', name: 'card', specs: spec }),
+      ['card-xc', 'errand-card-xc'],
+    ],
     [
       'a light',
       (s) =>

@@ -1,5 +1,6 @@
 import { type Load, loadsOf } from '../power'
 import type { Ref, Saber, Test } from '../record'
+import { errandTests } from './errand-tests'
 import { bladeTests, repairTests, sizeTests, spareTests, windowTests } from './fit-tests'
 import type { Planned, Proposal } from './planned'
 import { cellTests, currentTests, lightTests, portTests } from './power-tests'
@@ -7,7 +8,17 @@ import { linkTests, sensitivityTests, setUpTests } from './set-up-tests'
 
 /** What could hurt or fail for good comes first. */
 const ALL = [
-  ...[cellTests, currentTests, repairTests, bladeTests, portTests, lightTests, setUpTests, sensitivityTests],
+  ...[
+    cellTests,
+    currentTests,
+    repairTests,
+    bladeTests,
+    errandTests,
+    portTests,
+    lightTests,
+    setUpTests,
+    sensitivityTests,
+  ],
   ...[windowTests, linkTests, spareTests, sizeTests],
 ]
 

@@ -200,6 +200,8 @@ export const en: Readonly<Record<SayingCode, string>> = {
   'test.preset': '{preset} plays and shows its colour',
   'test.preset.expect': 'right font, right colour',
   'test.control': 'Control: {what}',
+  'test.errand': '{goal}, there and back',
+  'test.errand.expect': 'each of the {n} acts as it is written; closed, tight and dark again',
   'test.control.expect': 'does it, first try',
   'test.volume': 'Volume as shipped',
   'test.display': '{display} straight behind its window',

@@ -204,6 +204,8 @@ export interface Sayings {
   'test.preset': { preset: Words }
   'test.preset.expect': Record<never, never>
   'test.control': { what: Words }
+  'test.errand': { goal: Words }
+  'test.errand.expect': { n: number }
   'test.control.expect': Record<never, never>
   'test.volume': Record<never, never>
   'test.display': { display: Words }

@@ -21,6 +21,7 @@ export const untested = check<{
     'name',
     'hilt',
     'parts',
+    'joints',
     'cutPower',
     'blades',
     'zones',

@@ -1,0 +1,29 @@
+import { errand, type Goal, goalsOf, machineOf } from '../machine'
+import type { Ref, Saber } from '../record'
+import { say, whether } from '../words'
+import type { Planned } from './planned'
+
+/** What a client will open the saber for; blades, plugs and charging have tests of their own. */
+const OPENED: ReadonlySet<Goal['kind']> = new Set(['cell', 'card', 'port', 'show'])
+
+/** Every way in that the client has, gone there and back once on the saber itself, by the acts that the machine finds. */
+export function errandTests(s: Saber): Planned[] {
+  const { assembly, rest } = machineOf(s)
+  const goals = goalsOf(s, assembly).filter((g) => OPENED.has(g.kind) && g.hands === 'client')
+  return goals.flatMap((g): Planned[] => {
+    const e = errand(assembly, rest, g)
+    if (!e.ok || !g.at) return []
+    const several = goals.filter((x) => x.kind === g.kind).length > 1
+    const goal = say('goal', { goal: g.kind, name: g.name, several: whether(several) })
+    return [
+      {
+        test: {
+          key: `errand-${g.kind}-${g.at.slice(g.at.indexOf(':') + 1)}`.slice(0, 240),
+          what: say('test.errand', { goal }).slice(0, 240),
+          ...{ place: g.at, expect: say('test.errand.expect', { n: e.acts.length }) },
+        },
+        rests: [...new Set<Ref>(e.acts.map((a) => a.at))],
+      },
+    ]
+  })
+}
