@@ -32,9 +32,24 @@ function tube(g: CanvasRenderingContext2D, x0: number, x1: number, y0: number, y
   g.closePath()
 }
 
-/** Blades that shine on a drawing: where, and how many LEDs along each. */
-export function bladesOn(saber: Saber, scene: Scene, off: readonly string[]) {
-  return saber.blades.flatMap((b) => {
+/** A blade on the drawing: where it leaves the hilt, which way, how long and thick, px, and how many LEDs lie along it. */
+export interface DrawnBlade {
+  id: string
+  leds: number
+  x: number
+  y: number
+  /** Along the hilt, or up and down from a crossguard. */
+  way: 'along' | 'up' | 'down'
+  length: number
+  thick: number
+}
+const TURN = { along: 0, up: -Math.PI / 2, down: Math.PI / 2 } as const
+/** How far a crossguard's blade is drawn beyond its arm, px. */
+const BEYOND = 46
+
+/** Blades that shine on a drawing, one a socket, without those that are off. */
+export function bladesOn(saber: Saber, scene: Scene, off: readonly string[]): DrawnBlade[] {
+  return saber.blades.flatMap((b): DrawnBlade[] => {
     const spot = scene.spots.find((s) => s.ref === `blade:${b.id}`)
     const socket = scene.spots.find((s) => s.ref === `socket:${b.socket}`)
     if (!spot || b.kind === 'plug' || b.kind === 'inHilt' || off.includes(`blade:${b.id}`)) return []
@@ -42,19 +57,34 @@ export function bladesOn(saber: Saber, scene: Scene, off: readonly string[]) {
     const all = pixels(saber, b)
     const strips = Math.max(1, known(b.strips) ?? 1)
     // Strips lie side by side: along the blade there is one LED of each.
-    const leds = counted ?? (all.ok ? all.value / strips : USUAL_LEDS)
-    const x0 = Math.min(spot.x1 - 4, socket ? socket.x1 : spot.x0)
+    const leds = Math.max(1, Math.min(MOST_LEDS, Math.round(counted ?? (all.ok ? all.value / strips : USUAL_LEDS))))
+    const [w, h] = [Math.abs(spot.x1 - spot.x0), Math.abs(spot.y1 - spot.y0)]
+    // A blade of the hilt lies on its axis; one of a crossguard stands beside it.
+    if (Math.min(spot.y0, spot.y1) < scene.axisY && Math.max(spot.y0, spot.y1) > scene.axisY) {
+      const x = Math.min(spot.x1 - 60, socket ? socket.x1 : spot.x0)
+      return [
+        { ...{ id: b.id, leds, x, y: (spot.y0 + spot.y1) / 2, way: 'along' }, length: spot.x1 - 26 - x, thick: h },
+      ]
+    }
+    const x = (spot.x0 + spot.x1) / 2
+    const up = (spot.y0 + spot.y1) / 2 < scene.axisY
+    const ends = [socket ?? spot].flatMap((q) => [q.y0, q.y1])
+    const y = up ? Math.min(...ends) : Math.max(...ends)
+    const room = up ? y - 6 : scene.height - 6 - y
     return [
-      {
-        id: b.id,
-        leds: Math.max(1, Math.min(MOST_LEDS, Math.round(leds))),
-        name: b.name,
-        x0,
-        x1: spot.x1 - 26,
-        y0: spot.y0,
-        y1: spot.y1,
-      },
+      { ...{ id: b.id, leds, x, y, way: up ? 'up' : 'down' }, length: Math.max(8, Math.min(BEYOND, room)), thick: w },
     ]
+  })
+}
+export const turnOf = (b: DrawnBlade): number => TURN[b.way]
+
+/** Lights in the hilt that are drawn: where, and whether they follow the blade or shine by themselves while it is awake. */
+function zonesOn(saber: Saber, scene: Scene) {
+  return saber.zones.flatMap((z) => {
+    const spot = z.part ? scene.spots.find((s) => s.ref === `part:${z.part}`) : undefined
+    return spot
+      ? [{ id: z.id, follows: z.follows !== undefined || z.blade !== undefined || z.kind === 'crystal', spot }]
+      : []
   })
 }
 
@@ -63,6 +93,7 @@ export function BladeLight({ saber, scene }: { saber: Saber; scene: Scene }) {
   const canvas = useRef<HTMLCanvasElement>(null)
   const off = usePlay((p) => p.machine?.off)
   const blades = useMemo(() => bladesOn(saber, scene, off ?? []), [saber, scene, off])
+  const zones = useMemo(() => zonesOn(saber, scene), [saber, scene])
   useEffect(() => {
     const c = canvas.current
     const g = c?.getContext('2d')
@@ -72,7 +103,7 @@ export function BladeLight({ saber, scene }: { saber: Saber; scene: Scene }) {
       page.width = b.leds
       page.height = 1
       const ink = page.getContext('2d')!
-      const [w, h] = [b.x1 - b.x0, b.y1 - b.y0]
+      const [w, h] = [b.length, b.thick]
       // Its light in the air is drawn on a page of its own and faded towards its edges there.
       const air = document.createElement('canvas')
       const reach = h * REACH
@@ -94,14 +125,26 @@ export function BladeLight({ saber, scene }: { saber: Saber; scene: Scene }) {
       const now = lookNow()
       if (!now) return
       // A blade that only shines is not drawn again.
-      const key = `${now.look.colour.join()} ${now.look.extended}`
+      const key = `${now.look.colour.join()} ${now.look.extended} ${now.awake}`
       if (!now.moving && key === drawn) return
       drawn = now.moving ? '' : key
       g.clearRect(0, 0, c.width, c.height)
+      for (const { follows, spot } of zones) {
+        // What follows the blade glows with it; what is lit by itself shines as long as the board is awake.
+        const lit = follows ? now.look.extended : now.awake ? 1 : 0
+        if (lit <= 0) continue
+        const [x, y] = [(spot.x0 + spot.x1) / 2, (spot.y0 + spot.y1) / 2]
+        const r = Math.max(12, (spot.x1 - spot.x0) * 0.8)
+        const glow = g.createRadialGradient(x, y, 1, x, y, r)
+        glow.addColorStop(0, `rgba(${now.look.colour.join()},${0.85 * lit})`)
+        glow.addColorStop(1, `rgba(${now.look.colour.join()},0)`)
+        g.fillStyle = glow
+        g.fillRect(x - r, y - r, 2 * r, 2 * r)
+      }
       for (const { b, page, ink, data, air, sky, fade, reach } of strips) {
         ledFrame(b.leds, now.look, now.t, data.data)
         ink.putImageData(data, 0, 0)
-        const [w, h, mid] = [b.x1 - b.x0, b.y1 - b.y0, (b.y0 + b.y1) / 2]
+        const [w, h] = [b.length, b.thick]
         const lit = now.look.extended * w
         if (lit <= 0) continue
         sky.globalCompositeOperation = 'copy'
@@ -109,22 +152,24 @@ export function BladeLight({ saber, scene }: { saber: Saber; scene: Scene }) {
         sky.globalCompositeOperation = 'destination-in'
         sky.fillStyle = fade
         sky.fillRect(0, 0, air.width, air.height)
-        g.drawImage(air, b.x0, mid - h / 2 - reach)
         g.save()
-        tube(g, b.x0, b.x0 + lit, b.y0 + 1, b.y1 - 1)
+        g.translate(b.x, b.y)
+        g.rotate(turnOf(b))
+        g.drawImage(air, 0, -h / 2 - reach)
+        tube(g, 0, lit, 1 - h / 2, h / 2 - 1)
         g.clip()
-        g.drawImage(page, b.x0, b.y0, w, h)
+        g.drawImage(page, 0, -h / 2, w, h)
         // The middle of the tube is nearly white, as the eye sees it.
         g.globalAlpha = 0.6
         g.fillStyle = '#fff'
-        tube(g, b.x0, b.x0 + Math.max(0, lit - h * 0.25), mid - h * 0.16, mid + h * 0.16)
+        tube(g, 0, Math.max(0, lit - h * 0.25), -h * 0.16, h * 0.16)
         g.fill()
         g.restore()
       }
     }
     frame = requestAnimationFrame(draw)
     return () => cancelAnimationFrame(frame)
-  }, [blades])
+  }, [blades, zones])
   return (
     <canvas
       ref={canvas}

@@ -1,6 +1,6 @@
 import type { Pose } from '@nubrin/core/controls'
 import type { Saber } from '@nubrin/core/record'
-import { type KeyboardEvent, useEffect, useRef } from 'react'
+import { type KeyboardEvent, useEffect, useRef, useState } from 'react'
 import { keyOf, MOTION_KEYS, MOTIONS, POSE_KEYS } from './keys'
 import { usePlay } from './usePlay'
 
@@ -9,6 +9,32 @@ const POSES: readonly (readonly [Pose, string])[] = [
   ['level', 'level'],
   ['down', 'blade down'],
 ]
+
+/** How far it is tilted, and the pose that the board takes that for. */
+function Tilt() {
+  const [tilt, setTilt] = useState(0)
+  const { pose } = usePlay.getState()
+  const to = (deg: number) => {
+    setTilt(deg)
+    const timing = usePlay.getState().board?.timing
+    if (timing) pose(deg >= timing.upFrom ? 'up' : deg <= -timing.downFrom ? 'down' : 'level')
+  }
+  return (
+    <label className="flex items-center gap-2">
+      <span className="label">tilt</span>
+      <input
+        type="range"
+        className="h-5 w-32 accent-[#8a5f17]"
+        min={-90}
+        max={90}
+        step={5}
+        value={tilt}
+        onChange={(e) => to(Number(e.target.value))}
+      />
+      <span className="text-quiet w-10">{tilt}°</span>
+    </label>
+  )
+}
 
 /** Everything a hand can do, as keys of the screen and of the keyboard. */
 export function Hands({ saber }: { saber: Saber }) {
@@ -49,20 +75,23 @@ export function Hands({ saber }: { saber: Saber }) {
           )
         })}
       </div>
-      <div role="radiogroup" aria-label="How it is held" className="flex">
-        {POSES.map(([p, words]) => (
-          // biome-ignore lint/a11y/useSemanticElements: a row of choices with keys of its own
-          <button
-            key={p}
-            type="button"
-            role="radio"
-            aria-checked={pose === p}
-            className={`border-ink -ml-px border px-2.5 py-1 first:ml-0 ${pose === p ? 'bg-ink text-paper' : 'bg-card'}`}
-            onClick={() => hold(p)}
-          >
-            {words}
-          </button>
-        ))}
+      <div className="flex flex-wrap items-center gap-3">
+        <div role="radiogroup" aria-label="How it is held" className="flex">
+          {POSES.map(([p, words]) => (
+            // biome-ignore lint/a11y/useSemanticElements: a row of choices with keys of its own
+            <button
+              key={p}
+              type="button"
+              role="radio"
+              aria-checked={pose === p}
+              className={`border-ink -ml-px border px-2.5 py-1 first:ml-0 ${pose === p ? 'bg-ink text-paper' : 'bg-card'}`}
+              onClick={() => hold(p)}
+            >
+              {words}
+            </button>
+          ))}
+        </div>
+        <Tilt />
       </div>
       <div className="flex flex-wrap gap-1.5">
         {MOTIONS.map(([m, key]) => (

@@ -1,7 +1,7 @@
 import type { Scene } from '@nubrin/core/drawing'
 import type { Saber } from '@nubrin/core/record'
 import { type PointerEvent, useRef } from 'react'
-import { bladesOn } from './BladeLight'
+import { bladesOn, turnOf } from './BladeLight'
 import { keyOf } from './keys'
 import { usePlay } from './usePlay'
 
@@ -19,7 +19,7 @@ export function PlayLayer({ saber, scene }: { saber: Saber; scene: Scene }) {
   const { press, release, move, turn } = usePlay.getState()
   const from = useRef<{ x: number; y: number; t: number; turned: number }>(undefined)
   const blades = bladesOn(saber, scene, off)
-  const hilt = { x0: scene.x(0), x1: blades[0]?.x0 ?? scene.width * 0.5 }
+  const hilt = { x0: scene.x(0), x1: blades.find((b) => b.way === 'along')?.x ?? scene.width * 0.5 }
   const buttons = saber.inputs.flatMap((i, n) => {
     const spot = i.part ? scene.spots.find((s) => s.ref === `part:${i.part}`) : undefined
     return spot && i.kind === 'button'
@@ -72,34 +72,34 @@ export function PlayLayer({ saber, scene }: { saber: Saber; scene: Scene }) {
         <title>turn it: drag up or down; twist it: sharply</title>
       </rect>
       {blades.map((b) => {
-        const r = (b.y1 - b.y0) / 2
+        const r = b.thick / 2
         return (
-          <g key={`tube ${b.id}`} pointerEvents="none">
+          <g key={b.id} transform={`translate(${b.x} ${b.y}) rotate(${(turnOf(b) * 180) / Math.PI})`}>
             <path
-              d={`M ${b.x0} ${b.y0} H ${b.x1 - r} A ${r} ${r} 0 0 1 ${b.x1 - r} ${b.y1} H ${b.x0} Z`}
+              d={`M 0 ${-r} H ${b.length - r} A ${r} ${r} 0 0 1 ${b.length - r} ${r} H 0 Z`}
               fill="#f7f4ea"
               stroke="#6b6556"
+              pointerEvents="none"
             />
-            <text x={b.x1 - r} y={b.y1 + 40} textAnchor="end" fontSize={12} fill="#5f594b">
-              {b.leds} LEDs along it, drawn shorter than it is
-            </text>
+            {b.way === 'along' ? (
+              <text x={b.length - r} y={r + 40} textAnchor="end" fontSize={12} fill="#5f594b" pointerEvents="none">
+                {b.leds} LEDs along it, drawn shorter than it is
+              </text>
+            ) : null}
+            <rect
+              className="cursor-grab fill-transparent"
+              x={0}
+              y={-r - (b.way === 'along' ? 26 : 4)}
+              width={b.length}
+              height={2 * r + (b.way === 'along' ? 52 : 8)}
+              onPointerDown={down}
+              onPointerUp={bladeUp}
+            >
+              <title>touch it: a strike; drag across: a swing; along: a thrust</title>
+            </rect>
           </g>
         )
       })}
-      {blades.map((b) => (
-        <rect
-          key={b.id}
-          className="cursor-grab fill-transparent"
-          x={b.x0}
-          y={b.y0 - 26}
-          width={b.x1 - b.x0}
-          height={b.y1 - b.y0 + 52}
-          onPointerDown={down}
-          onPointerUp={bladeUp}
-        >
-          <title>touch it: a strike; drag across: a swing; along: a thrust</title>
-        </rect>
-      ))}
       {buttons.map(({ i, n, x, y, r }) => {
         const on = held?.some((h) => h.input === i.id)
         return (

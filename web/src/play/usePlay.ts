@@ -7,6 +7,7 @@ import {
   type HandEvent,
   type Happening,
   isMuted,
+  isOf,
   type Motion,
   modeName,
   type Pose,
@@ -79,10 +80,21 @@ const now = () => performance.now() / 1000 - began
 
 /** How the blade shines at this moment; nothing while none is in hand. */
 export const lookNow = () => {
-  const { state } = usePlay.getState()
-  return lights && state
-    ? { look: lights.look(state, now()), t: now(), moving: lights.moving(state, now()) }
-    : undefined
+  const { state, saber, assembly, machine } = usePlay.getState()
+  if (!lights || !state || !saber) return undefined
+  const t = now()
+  const look = lights.look(state, t)
+  const awake =
+    !!assembly && !!machine && powered(assembly, machine) && !state.cut && isOf(saber, state.mode) !== 'asleep'
+  // Who wants less motion sees a blade that is lit or not, in the colour of what goes on.
+  if (matchMedia('(prefers-reduced-motion: reduce)').matches) {
+    const held = look.effects.findLast((e) => e.held)
+    return {
+      look: { colour: held?.colour ?? look.colour, extended: look.extended > 0.5 ? 1 : 0, effects: [] },
+      ...{ t, awake, moving: false },
+    }
+  }
+  return { look, t, awake, moving: lights.moving(state, t) }
 }
 
 /** One saber in hand: its board, its light and its sound, run by the clock. Knows nothing of the store that edits. */

@@ -30,7 +30,7 @@ import { useSession } from './session'
 export type SaveState = 'saved' | 'saving' | 'waiting' | 'kept' | 'signedOut' | 'conflict' | 'refused' | 'unkept'
 
 /** A body that was drawn away on the drawing, or a screw that was drawn onto what lies there, the smallest first. */
-export type SaidOnDrawing = { body: Joint['body']; towards: Towards } | { onto: Joint['body'][]; screw: string }
+type SaidOnDrawing = { body: Joint['body']; towards: Towards } | { onto: Joint['body'][]; screw: string }
 
 export interface BenchState {
   id: string | undefined
