@@ -33,9 +33,9 @@ describe('sentences that the record no longer bears out', () => {
       expect.stringMatching(/^changed task:/),
     ])
     expect(brief((s) => void (s.name = 'Renamed'))).toEqual(['changed welcome'])
-    // An input is named in every gesture that uses it.
+    // An input is named in every gesture that uses it, and where its button is shown.
     const n = demo('reed-warden').sabers[0]!.controls.filter((r) => r.input === 'rw-i1' || r.other === 'rw-i1').length
-    expect(brief((s) => void (s.inputs.find((i) => i.id === 'rw-i1')!.name = 'Far button'))).toHaveLength(n)
+    expect(brief((s) => void (s.inputs.find((i) => i.id === 'rw-i1')!.name = 'Far button'))).toHaveLength(n + 1)
   })
   test('what is taken out is told of no more', () => {
     const id = demo('reed-warden').sabers[0]!.presets[1]!.id

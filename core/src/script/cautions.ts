@@ -8,6 +8,9 @@ export interface Caution {
   key: 'cell' | 'flash' | 'blade' | 'sharp' | 'inside'
   title: string
   text: string
+  /** What is particular to this saber: how its poles are told, which looks flash. */
+  polarity?: string
+  presets?: string
 }
 
 /** The cautions of a saber, from its cells, lights, sockets and edges. */
@@ -20,6 +23,7 @@ export function cautionsOf(s: Saber): Caution[] {
     const landmarks = loose.map((c) => c.landmark).filter(Boolean)
     out.push({
       key: 'cell',
+      ...(landmarks.length ? { polarity: landmarks.join('; ') } : {}),
       title: say('caution.cell.title'),
       text: say('caution.cell', {
         polarity: landmarks.join('; '),
@@ -32,6 +36,7 @@ export function cautionsOf(s: Saber): Caution[] {
   if (fast.length > 0 || s.controls.some((r) => r.does === 'lock' || r.does === 'surge'))
     out.push({
       key: 'flash',
+      ...(fast.length ? { presets: fast.map((p) => p.name).join(', ') } : {}),
       title: say('caution.flash.title'),
       text: say('caution.flash', {
         presets: fast.map((p) => p.name).join(', '),

@@ -18,6 +18,7 @@ import {
 import { formatNumber } from '../units'
 import { say, whether } from '../words'
 import { cautionsOf } from './cautions'
+import { spokenPart } from './spoken'
 
 export type Chapter =
   | 'welcome'
@@ -53,7 +54,7 @@ export function topicsOf(c: Commission, s: Saber): Topic[] {
     ...screwTopics(s),
     ...taskTopics(s),
     ...controlTopics(s),
-    ...presetTopics(s),
+    ...presetTopics(c, s),
     ...bladeTopics(s),
     ...cautionTopics(s),
     ...volumeTopics(s),
@@ -93,7 +94,7 @@ const partTopics = (s: Saber): Topic[] =>
       key: `part:${p.id}`,
       chapter: SEEN_INSIDE.includes(p.kind) ? 'inside' : 'outside',
       what: p.name,
-      say: say('topic.part', { part: lower(p.name) }),
+      say: say('topic.part', { kind: p.kind, part: spokenPart(s, p), end: known(p.faces) ?? 'none' }),
       show: `part:${p.id}`,
       must: WORKED_BY_HAND.includes(p.kind),
     }))
@@ -152,7 +153,7 @@ function controlTopics(s: Saber): Topic[] {
           state: modeIs(s, r.mode),
           mode: modeName(s, r.mode),
           gesture: gestureText(s, r),
-          what,
+          what: r.says ?? say('action.seen', { action: r.does }),
           only: only.join(', '),
           limited: whether(r.presets?.length),
         }),
@@ -175,7 +176,13 @@ function controlTopics(s: Saber): Topic[] {
   return out
 }
 
-const presetTopics = (s: Saber): Topic[] =>
+/** Whether who asked is who listens: by the name, or the first of it. */
+const isClient = (c: Commission, who: string): boolean => {
+  const [client, asker] = [c.client.name.trim().toLowerCase(), who.trim().toLowerCase()]
+  return client !== '' && (client === asker || client.split(/\s+/)[0] === asker)
+}
+
+const presetTopics = (c: Commission, s: Saber): Topic[] =>
   s.presets.map((p) => ({
     key: `preset:${p.id}`,
     chapter: 'presets',
@@ -187,7 +194,7 @@ const presetTopics = (s: Saber): Topic[] =>
       why: p.why ?? '',
       reasoned: whether(p.why),
       asker: p.askedBy ?? '',
-      asked: whether(p.askedBy),
+      asked: !p.askedBy ? 'no' : isClient(c, p.askedBy) ? 'you' : 'other',
     }),
     show: `preset:${p.id}`,
     must: true,
@@ -242,7 +249,13 @@ const cautionTopics = (s: Saber): Topic[] =>
     key: `caution:${k.key}`,
     chapter: k.key === 'inside' ? 'inside' : k.key === 'blade' ? 'blade' : 'care',
     what: say('topic.caution.what', { title: k.title.toLowerCase() }),
-    say: k.text,
+    say: say('caution.spoken', {
+      caution: k.key,
+      polarity: k.polarity ?? '',
+      told: whether(k.polarity),
+      presets: k.presets ?? '',
+      named: whether(k.presets),
+    }),
     must: true,
   }))
 

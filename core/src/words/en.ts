@@ -150,9 +150,37 @@ export const en: Readonly<Record<SayingCode, string>> = {
     'Work over a soft surface, support the chassis when pressing a cell in, do not press the speaker cone, and leave no wire in a thread. Card and USB sockets snap when levered.',
   'caution.usual': 'These are the usual cautions. Local codes, the carrier’s rules and licensed practice come first.',
 
+  'action.seen': `{action, select,
+    powerOn {it has power} powerOff {the power is cut} wake {it wakes} sleep {it goes to sleep}
+    ignite {the blade comes out} retract {the blade goes in and it is dark}
+    nextPreset {the next preset comes up} previousPreset {the preset before comes up}
+    lock {it locks, as if two blades had caught each other} drag {the tip drags along and glows}
+    melt {the tip melts its way} deflect {it sparks, as if it had caught a bolt} surge {a surge runs along the blade}
+    quote {it says a line} track {a track plays} trackStop {the track stops} colour {the colour changes}
+    volumeUp {it is a step louder} volumeDown {it is a step quieter} mute {it is mute} unmute {the sound is back}
+    menuOpen {the menu opens} menuClose {the menu closes} combatOn {combat mode is on} combatOff {combat mode is off}
+    battery {it shows how full the cell is} choose {it goes one on} chooseBack {it goes one back}
+    keep {it keeps that one} discard {it leaves all as it was} other {something else happens}}`,
+  'caution.spoken': `{caution, select,
+    cell {Lithium cells can burn{told, select, yes {: {polarity}} other {}}. Take one of the same size, none with a damaged wrap, and never charge it unattended.}
+    flash {{named, select, yes {{presets} flickers} other {Some effects flash}} fast enough to trigger seizures in people with photosensitive epilepsy: warn those present.}
+    blade {Before you swing: the blade secured, the room clear, and nobody looks into the bare light.}
+    sharp {Mind the points of the hilt: they can hurt, and they catch on clothes.}
+    other {Over a soft surface, a hand under the chassis, no thumb on the speaker, no wire in a thread.}}`,
   'topic.welcome.what': 'whose saber this is',
   'topic.welcome': 'This is {saber}{named, select, yes {, made for {client}} other {}}.',
-  'topic.part': 'Here is the {part}.',
+  'spoken.part':
+    'the {name}{named, select, yes {} other {{where, select, pommel { nearer the pommel} emitter { nearer the blade} middle { in the middle} other {}}}}',
+  'topic.part': `{kind, select,
+    speaker {The sound comes from {end, select, pommel {the pommel end} emitter {the emitter end} other {here}}: that is where {part} sits; keep it free.}
+    killSwitch {This is {part}: it cuts the power altogether.}
+    killKey {This is {part}: it cuts the power altogether. Keep it where you find it.}
+    chargePort {This is {part}.}
+    display {This is {part}; you read it through its window.}
+    chamber {And this is {part}.}
+    switch {This is {part}.}
+    cover {This is {part}; it comes off.}
+    other {This is {part}.}}`,
   'topic.never.what': '{screw}: not to be touched',
   'topic.never': `Leave {screw} alone: it {dummy, select, yes {is only decoration and glued} other {holds the {purpose, select, bladeRetention {blade retention} joint {joint} chassis {chassis} cover {cover} switch {switch} decoration {decoration} other {build}}}}.`,
   'topic.task': '{task}. {told, select, yes {{steps}} other {(The steps are not recorded yet.)}}',
@@ -163,7 +191,7 @@ export const en: Readonly<Record<SayingCode, string>> = {
   'topic.off': '(No control turns it off yet.)',
   'topic.preset.what': 'preset {preset}',
   'topic.preset':
-    '{preset}: {hue}, font {font}{reasoned, select, yes {, {why}} other {}}{asked, select, yes {, asked for by {asker}} other {}}.',
+    '{preset}: {hue}, font {font}{reasoned, select, yes {, {why}} other {}}{asked, select, you {; you asked for this one} no {} other {; {asker} asked for it}}.',
   'topic.demoBlade.what': "the {blade} is the bench's, not the shipped one",
   'topic.demoBlade':
     "The blade in this film is the bench's {blade}. {has, select, yes {Yours is the {shipped}: {size}.} other {Yours is yet to be bought.}}",

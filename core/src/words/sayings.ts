@@ -151,14 +151,27 @@ export interface Sayings {
   'caution.inside': Record<never, never>
   'caution.usual': Record<never, never>
 
+  /** What a caution comes to when it is spoken, once and where it bites. */
+  'caution.spoken': { caution: Words; polarity: Words; told: 'yes' | 'no'; presets: Words; named: 'yes' | 'no' }
+  /** What one sees or hears of an action. */
+  'action.seen': { action: Words }
+
   // Topics of the walkthrough.
   'topic.welcome.what': Record<never, never>
   'topic.welcome': { saber: Words; client: Words; named: 'yes' | 'no' }
-  'topic.part': { part: Words }
+  'spoken.part': { named: 'yes' | 'no'; name: Words; where: 'pommel' | 'emitter' | 'middle' | 'none' }
+  'topic.part': { kind: Words; part: Words; end: 'pommel' | 'emitter' | 'none' }
   'topic.never.what': { screw: Words }
   'topic.never': { screw: Words; dummy: 'yes' | 'no'; purpose: Words }
   'topic.task': { task: Words; steps: Words; told: 'yes' | 'no' }
-  'topic.control': { state: Words; mode: Words; gesture: Words; what: Words; only: Words; limited: 'yes' | 'no' }
+  'topic.control': {
+    state: Words
+    mode: Words
+    gesture: Words
+    what: Words
+    only: Words
+    limited: 'yes' | 'no'
+  }
   'topic.firstAgain': { gesture: Words; times: number; many: 'yes' | 'no' }
   'topic.again': { gesture: Words; what: Words }
   'topic.off.what': Record<never, never>
@@ -171,7 +184,7 @@ export interface Sayings {
     why: Words
     reasoned: 'yes' | 'no'
     asker: Words
-    asked: 'yes' | 'no'
+    asked: 'you' | 'other' | 'no'
   }
   'topic.demoBlade.what': { blade: Words }
   'topic.demoBlade': { blade: Words; shipped: Words; size: Words; has: 'yes' | 'no' }

@@ -1,8 +1,10 @@
 import type { Beat, Saber } from '@nubrin/core/record'
 import { guessSeconds, type Trouble, troubleText } from '@nubrin/core/script'
 import { Mark, RemoveButton, TextCell } from '../../kit'
+import { later } from '../../later'
 import { useEditThing, useLight, useRemove } from '../../store/commission'
-import { BeatDetails } from './BeatDetails'
+
+const BeatDetails = later(() => import('./BeatDetails').then((m) => m.BeatDetails))
 
 /** One beat in a line; open, it is put into the maker's words and told what it shows, does and performs. */
 export function BeatRow({
