@@ -47,6 +47,8 @@ export const saber = () => bench().record!.sabers.find((s) => s.id === bench().s
 export const user = userEvent.setup()
 /** Answers what the stations ask of the server; nothing is ever saved. */
 const answer = (url: string) => {
+  if (url.endsWith('/poles'))
+    return { earlier: [{ title: 'Old Reed', saber: 'Old Reed', end: 'pommel' }], habit: { emitter: 0, pommel: 3 } }
   if (url.endsWith('/client')) return { id: 'c-1', earlier: [{ id: 'old', title: 'An older one' }], alike: [] }
   if (url.includes('/clients'))
     return [{ id: 'c-1', name: 'Ilsabet Vorne', commissions: [{ id: 'old', title: 'An older one', shipped: null }] }]

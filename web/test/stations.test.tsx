@@ -1,5 +1,6 @@
 /** @jest-environment jsdom */
 import { describe, expect, test } from '@jest/globals'
+import { stated } from '@nubrin/core/facts'
 import { validateCommission } from '@nubrin/core/import'
 import { STATIONS } from '@nubrin/core/judge'
 import { act, cleanup, render, screen, waitFor, within } from '@testing-library/react'
@@ -395,6 +396,43 @@ describe('figures that had no field', () => {
 })
 
 describe('access', () => {
+  test('a cell that goes in the other way round than a hand has learnt is said first', async () => {
+    const toEnd = (end: 'emitter' | 'pommel') =>
+      lay('access', 'reed-warden', (c) => {
+        for (const p of c.sabers[0]!.parts)
+          if (p.kind === 'cell') Object.assign(p, { removable: true, faces: stated(end, 'measured') })
+      })
+    await toEnd('emitter')
+    const said = await screen.findByRole('region', { name: 'Which way round' })
+    expect(said.textContent).toContain('Plus looks to the emitter here')
+    expect(said.textContent).toContain('Ilsabet Vorne’s Old Reed it looks to the pommel')
+    expect(said.textContent).toContain('The shop has 3 of its last sabers the other way round, 0 like this one.')
+    cleanup()
+    await toEnd('pommel')
+    await screen.findByRole('region', { name: 'As it lies on the bench' })
+    expect(screen.queryByRole('region', { name: 'Which way round' })).toBeNull()
+  })
+  test('worded steps are read as acts when all of them can be carried out, else the first that cannot is named', async () => {
+    await lay('access', 'reed-warden')
+    await user.click(screen.getByRole('tab', { name: 'Steps for the client' }))
+    await screen.findByLabelText('Tasks')
+    await user.click(screen.getByRole('button', { name: /^Switch it on/ }))
+    expect(
+      saber()
+        .access.find((p) => p.task === 'powerOn')!
+        .steps.map((x) => x.act),
+    ).toEqual([undefined])
+    await user.click(screen.getByRole('button', { name: 'read them as acts' }))
+    const [step] = saber().access.find((p) => p.task === 'powerOn')!.steps
+    expect(step).toMatchObject({
+      act: { do: 'restore', at: 'part:rw-p7' },
+      ownWords: true,
+      text: 'Slide the kill switch towards the emitter',
+    })
+    await user.click(screen.getByRole('button', { name: /^Put the blade in/ }))
+    await user.click(screen.getByRole('button', { name: 'read them as acts' }))
+    expect(screen.getByText(/^Step 2 cannot be carried out where it stands/)).toBeTruthy()
+  })
   test('the register says what each screw holds, who turns it, and which others are taken for it', async () => {
     await lay('access', 'reed-warden', (c) => {
       const [upper, , shroud] = c.sabers[0]!.hilt.fasteners
