@@ -132,6 +132,7 @@ test('the main job: from a wish to the PDF and the client’s page', async ({ pa
 
   // Controls
   await station(page, '6', 'Controls')
+  await page.getByRole('button', { name: 'Begin the map' }).click()
   await page.getByRole('button', { name: '+ Button 12 mm, low profile' }).click()
   await page.getByLabel('blade off').getByRole('button', { name: '+ add it' }).click()
   await page.getByLabel('blade lit').locator('[data-select="Gesture, blade lit"]').click()
@@ -195,7 +196,7 @@ test('the main job: from a wish to the PDF and the client’s page', async ({ pa
   await station(page, '9', 'Walkthrough')
   await page.getByRole('button', { name: 'compose from the record' }).click()
   await page.getByText('Everything is told').waitFor()
-  await page.getByRole('button', { name: /hold the button for two seconds: retract/ }).click()
+  await page.getByRole('button', { name: /hold the button for two seconds: the blade goes in/ }).click()
   const say = page.getByLabel(/^Say, beat/)
   const right = await say.inputValue()
   await say.fill(right.replace('two seconds', 'one second'))

@@ -1,3 +1,4 @@
+import { MODE_NAMES } from '@nubrin/core/controls'
 import { referencesOf, type Saber } from '@nubrin/core/record'
 import { freshId } from '../../data'
 import { RemoveButton, TextCell } from '../../kit'
@@ -11,7 +12,12 @@ export function Inputs({ saber }: { saber: Saber }) {
   const order = useOrder()
   const pressed = new Set(referencesOf(order).flatMap((r) => (r.from?.startsWith('row:') ? [r.to] : [])))
   const add = (kind: 'button' | 'motion', name: string, part?: string) =>
-    editSaber('add input', (s) => void s.inputs.push({ id: freshId(), name, kind, ...(part ? { part } : {}) }))
+    editSaber('add input', (s) => {
+      s.inputs.push({ id: freshId(), name, kind, ...(part ? { part } : {}) })
+      // A board is off or lit before anything else is said of it.
+      if (!s.modes.length)
+        for (const is of ['off', 'lit'] as const) s.modes.push({ id: freshId(), name: MODE_NAMES[is], is })
+    })
   const unused = saber.parts.filter((p) => p.kind === 'switch' && !saber.inputs.some((i) => i.part === p.id))
   return (
     <div className="flex flex-wrap items-center gap-2">
