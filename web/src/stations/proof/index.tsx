@@ -1,5 +1,4 @@
-import { plannedTests, proposeTests } from '@nubrin/core/proof'
-import { useMemo } from 'react'
+import { useEffect, useMemo, useState } from 'react'
 import { freshId } from '../../data'
 import { AddLine, Empty } from '../../kit'
 import { later } from '../../later'
@@ -10,17 +9,27 @@ const Repairs = later(() => import('./Repairs').then((m) => m.Repairs))
 const History = later(() => import('./charts').then((m) => m.History))
 const PasteReadings = later(() => import('./PasteReadings').then((m) => m.PasteReadings))
 
+type Plan = typeof import('./plan-code')
+
 /** Tests with limits, readings and repairs. */
 export default function Proof() {
   const saber = useSaber()
   const editSaber = useEditSaber()
   const have = new Set(saber.tests.map((t) => t.key))
-  const planned = useMemo(() => new Map(plannedTests(saber).map((p) => [p.test.key, p])), [saber])
+  const [plan, setPlan] = useState<Plan>()
+  useEffect(() => {
+    let here = true
+    void import('./plan-code').then((m) => here && setPlan(m))
+    return () => {
+      here = false
+    }
+  }, [])
+  const planned = useMemo(() => new Map((plan?.plannedTests(saber) ?? []).map((p) => [p.test.key, p])), [saber, plan])
   const proposed = [...planned.values()].filter((p) => !have.has(p.test.key))
   const takeUp = () =>
     editSaber('take up tests', (s) => {
       // Limits are computed now, of the saber as it is.
-      const fresh = proposeTests(saber).filter((p) => !have.has(p.key))
+      const fresh = (plan?.proposeTests(saber) ?? []).filter((p) => !have.has(p.key))
       s.tests.push(...fresh.map((p) => ({ ...p, id: freshId(), readings: [] })))
     })
   return (
