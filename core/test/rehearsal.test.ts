@@ -1,7 +1,16 @@
 import { describe, expect, test } from '@jest/globals'
 import { proposeSteps, tasksOf } from '@nubrin/core/access'
 import { after, usualModes } from '@nubrin/core/controls'
-import { type Commission, type ControlRow, type ModeIs, ORDERS, type Saber, STATES } from '@nubrin/core/record'
+import {
+  type Commission,
+  type ControlRow,
+  CUT_POWER,
+  JOINTS,
+  type ModeIs,
+  ORDERS,
+  type Saber,
+  STATES,
+} from '@nubrin/core/record'
 import { compose, rehearse, troubleText } from '@nubrin/core/script'
 import { demoCommissions } from '@nubrin/demo'
 import fc from 'fast-check'
@@ -64,6 +73,53 @@ describe('a script composed from acts', () => {
         }
     },
   )
+})
+
+describe('a script composed for an assembly at random', () => {
+  /** The finished saber with its joints, screws, sockets and fittings otherwise, as many ways as a bench has seen. */
+  const assemblies = fc.record({
+    which: fc.constantFrom('reed-warden', 'crosswind', 'ember-fair'),
+    joints: fc.array(fc.constantFrom(...JOINTS), { minLength: 8, maxLength: 8 }),
+    may: fc.array(fc.constantFrom('loosen', 'remove', 'never'), { minLength: 8, maxLength: 8 }),
+    holds: fc.array(fc.nat(3), { minLength: 8, maxLength: 8 }),
+    insertion: fc.constantFrom('straight', 'clockwise', 'pushAndHold'),
+    without: fc.subarray(['killSwitch', 'killKey', 'chargePort', 'charger', 'chassis', 'card', 'cover', 'display']),
+    cut: fc.constantFrom(...CUT_POWER),
+    chassisOut: fc.boolean(),
+    cellOut: fc.boolean(),
+    order: fc.constantFrom(...ORDERS),
+  })
+  test('rehearses clean, whatever holds what', () => {
+    fc.assert(
+      fc.property(assemblies, (a) => {
+        const c = structuredClone(demo(a.which))
+        for (const s of c.sabers) {
+          s.hilt.sections.forEach((x, i) => void (x.joint.kind = a.joints[i % 8]!))
+          s.hilt.fasteners.forEach((f, i) => {
+            f.clientMay = a.may[i % 8] as never
+            if (a.holds[i % 8] === 0) f.looseNow = true
+          })
+          for (const k of s.hilt.sockets) k.insertion = a.insertion as never
+          s.parts = s.parts.filter((p) => !a.without.includes(p.kind as never))
+          const had = new Set(s.parts.map((p) => p.id))
+          for (const i of s.inputs) if (i.part && !had.has(i.part)) delete i.part
+          for (const p of s.parts) {
+            if (p.beside && !had.has(p.beside)) delete p.beside
+            if (p.kind === 'chassis') p.removable = a.chassisOut
+            if (p.kind === 'cell') p.removable = a.cellOut
+          }
+          s.cutPower = a.cut
+          s.joints = []
+        }
+        for (const s of told(c, a.order).sabers) {
+          if (!wholeMap(s)) continue
+          const troubles = rehearse(s).troubles.filter((t) => t.code !== 'notConfigured')
+          expect(troubles.map((t) => `${t.code} ${troubleText(t)} [${t.beat.say.slice(0, 60)}]`)).toEqual([])
+        }
+      }),
+      { numRuns: 150 },
+    )
+  })
 })
 
 describe('run on the machine', () => {
