@@ -2,7 +2,16 @@ import { describe, expect, test } from '@jest/globals'
 import { after, usualModes } from '@nubrin/core/controls'
 import { fact } from '@nubrin/core/facts'
 import { type ControlRow, type ModeIs, type Saber, STATES } from '@nubrin/core/record'
-import { compose, MOST_EXACT, rehearse, troubleText, walkCost, walked } from '@nubrin/core/script'
+import {
+  compose,
+  MOST_EXACT,
+  rehearse,
+  spokenPart,
+  spokenSteps,
+  troubleText,
+  walkCost,
+  walked,
+} from '@nubrin/core/script'
 import fc from 'fast-check'
 import { demo, done } from './samples'
 
@@ -237,5 +246,85 @@ describe('words that are told otherwise than they are', () => {
         expect(x.controls.every((r) => x.modes.some((m) => m.id === after(x, r)))).toBe(true)
       }
     }
+  })
+})
+
+describe('steps as they are spoken', () => {
+  const s = done()
+  const screw = (id: string, more: object) => ({
+    ...structuredClone(s.hilt.fasteners[0]!),
+    id,
+    name: `${id} screw`,
+    key: '2 mm',
+    purpose: 'bladeRetention' as const,
+    ...more,
+  })
+  s.hilt.fasteners = [
+    screw('left', {}),
+    screw('right', {}),
+    screw('third', {}),
+    screw('other', { key: '3 mm' }),
+    screw('grip', { purpose: 'joint' }),
+  ]
+  let n = 0
+  const step = (at: string, act: 'loosen' | 'tighten' | 'remove', more = {}) => ({
+    ...{ id: `s${n++}`, text: `${act} ${at}`, direction: 'none' as const, tool: 'hex key 2 mm' },
+    ...{ act: { do: act, at: `fastener:${at}` as const }, ...more },
+  })
+  test.each<[string, ReturnType<typeof step>[], string]>([
+    ['one stands alone', [step('left', 'loosen')], 'loosen left.'],
+    [
+      'two in one breath',
+      [step('left', 'loosen'), step('right', 'loosen')],
+      'Back both blade screws out with the hex key 2 mm; leave them in.',
+    ],
+    [
+      'three',
+      [step('left', 'remove'), step('right', 'remove'), step('third', 'remove')],
+      'Take all 3 blade screws out with the hex key 2 mm.',
+    ],
+    [
+      'tightened',
+      [step('left', 'tighten'), step('right', 'tighten')],
+      'Tighten both blade screws until they hold; no more.',
+    ],
+    ['another key breaks it', [step('left', 'loosen'), step('other', 'loosen')], 'loosen left. loosen other.'],
+    ['another purpose breaks it', [step('left', 'loosen'), step('grip', 'loosen')], 'loosen left. loosen grip.'],
+    ['another act breaks it', [step('left', 'loosen'), step('right', 'tighten')], 'loosen left. tighten right.'],
+    [
+      'the maker’s words stand',
+      [step('left', 'loosen', { ownWords: true }), step('right', 'loosen')],
+      'loosen left. loosen right.',
+    ],
+    [
+      'a caution once',
+      [
+        step('left', 'loosen', { caution: 'Mind it' }),
+        step('grip', 'loosen', { caution: 'Mind it' }),
+        step('other', 'loosen', { caution: 'Stop!' }),
+      ],
+      'loosen left. Mind it. loosen grip. loosen other. Stop!',
+    ],
+    [
+      'without a tool',
+      [step('left', 'loosen', { tool: undefined }), step('right', 'loosen')],
+      'Back both blade screws out; leave them in.',
+    ],
+    ['none', [], ''],
+  ])('%s', (_what, steps, says) => expect(spokenSteps(s, steps)).toBe(says))
+  test('a part is called after its button, or by its kind and where it lies', () => {
+    const x = done()
+    const [speaker] = x.parts.filter((p) => p.kind === 'speaker')
+    const button = x.parts.find((p) => p.id === x.inputs[0]!.part)!
+    expect(spokenPart(x, button)).toBe('the front button')
+    expect(spokenPart(x, speaker!)).toBe('the speaker')
+    const at = (v: number) => fact(v, 'mm', 'measured')
+    x.parts.push(
+      { ...structuredClone(speaker!), id: 'second', at: at(200) },
+      { ...structuredClone(speaker!), id: 'mid', at: at(120) },
+    )
+    expect(x.parts.filter((p) => p.kind === 'speaker').map((p) => spokenPart(x, p))).toEqual([
+      ...['the speaker nearer the pommel', 'the speaker nearer the blade', 'the speaker in the middle'],
+    ])
   })
 })

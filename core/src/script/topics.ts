@@ -18,7 +18,7 @@ import {
 import { formatNumber } from '../units'
 import { say, whether } from '../words'
 import { cautionsOf } from './cautions'
-import { spokenPart } from './spoken'
+import { spokenPart, spokenSteps } from './spoken'
 
 export type Chapter =
   | 'welcome'
@@ -123,9 +123,7 @@ function taskTopics(s: Saber): Topic[] {
   const needed = tasksOf(s)
   return [...new Set([...needed, ...s.access.map((p) => p.task)])].map((task) => {
     const proc = s.access.find((p) => p.task === task)
-    const steps = proc?.steps
-      .map((st) => sentence(st.text + (st.caution ? `. ${st.caution.replace(/\.$/, '')}` : '')))
-      .join(' ')
+    const steps = proc && spokenSteps(s, proc.steps)
     const name = say('task', { task })
     return {
       key: `task:${task}`,
@@ -317,4 +315,3 @@ const arrivalTopics = (c: Commission): Topic[] =>
   )
 
 const lower = (s: string) => (/^[A-Z][a-z]/.test(s) ? s[0]!.toLowerCase() + s.slice(1) : s)
-const sentence = (s: string) => (/[.!?]$/.test(s) ? s : `${s}.`)

@@ -117,6 +117,10 @@ export const en: Readonly<Record<SayingCode, string>> = {
     other {Push the {several, select, yes {blade of the {socket}} other {blade}} straight in to the stop; never twist it}}`,
   'step.bladeOut':
     '{how, select, clockwise {Turn the {several, select, yes {blade of the {socket}} other {blade}} clockwise while pulling it out} other {Pull the {several, select, yes {blade of the {socket}} other {blade}} straight out}}',
+  'step.screws': `{act, select,
+    loosen {Back {n, plural, =2 {both} other {all #}} {purpose, select, bladeRetention {blade screws} other {screws}} out{told, select, yes { with the {tool}} other {}}; leave them in}
+    remove {Take {n, plural, =2 {both} other {all #}} {purpose, select, bladeRetention {blade screws} other {screws}} out{told, select, yes { with the {tool}} other {}}}
+    other {Tighten {n, plural, =2 {both} other {all #}} {purpose, select, bladeRetention {blade screws} other {screws}} until they hold; no more}}`,
   'step.tightenBlade': 'Tighten {screw} until it holds; no more',
   'step.pullCheck': 'Pull at the blade: it must not move',
   'step.pullCheck.caution': 'Never swing before this check.',

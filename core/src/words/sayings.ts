@@ -71,6 +71,7 @@ export interface Sayings {
   // Steps that are drafted.
   'step.loosenJoint': { how: 'remove' | 'loosen'; screw: Words }
   'step.tighten': { screw: Words }
+  'step.screws': { act: Words; n: number; purpose: Words; tool: Words; told: 'yes' | 'no' }
   'step.unscrew': { section: Words }
   'step.screwOn': { section: Words }
   'step.pullOff': { section: Words }
