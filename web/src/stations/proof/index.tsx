@@ -9,7 +9,7 @@ const Repairs = later(() => import('./Repairs').then((m) => m.Repairs))
 const History = later(() => import('./charts').then((m) => m.History))
 const PasteReadings = later(() => import('./PasteReadings').then((m) => m.PasteReadings))
 
-type Plan = typeof import('./plan-code')
+type Plan = Pick<typeof import('@nubrin/core/proof'), 'plannedTests' | 'proposeTests'>
 
 /** Tests with limits, readings and repairs. */
 export default function Proof() {
@@ -19,7 +19,7 @@ export default function Proof() {
   const [plan, setPlan] = useState<Plan>()
   useEffect(() => {
     let here = true
-    void import('./plan-code').then((m) => here && setPlan(m))
+    void import('./plan-code').then(({ plannedTests, proposeTests }) => here && setPlan({ plannedTests, proposeTests }))
     return () => {
       here = false
     }
