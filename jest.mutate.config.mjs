@@ -18,7 +18,7 @@ const MEANT = {
   words: ['words', 'telling', 'odd-values'],
   judge: ['judge', 'findings', 'slips', 'said'],
   'judge/checks': ['said', 'findings', 'slips', 'ends', 'thresholds', 'kinds-of-findings', 'planning'],
-  import: ['shelf', 'formats', 'versions', 'telling', 'brought-in', 'analyse'],
+  import: ['shelf', 'formats', 'versions', 'telling', 'brought-in', 'map-file'],
 }
 const folder = process.env.NUBRIN_MUTATE ?? ''
 /** A folder within some of them has the tests of the nearest. */
