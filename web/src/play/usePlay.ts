@@ -19,7 +19,7 @@ import {
   USUAL_STEPS,
 } from '@nubrin/core/controls'
 import { known } from '@nubrin/core/facts'
-import { type Assembly, machineOf, powered, type State } from '@nubrin/core/machine'
+import { type Assembly, type Body, machineOf, powered, type State } from '@nubrin/core/machine'
 import { type ControlRow, type EVENTS, keyWords, nameOf, type Saber } from '@nubrin/core/record'
 import { say, whether } from '@nubrin/core/words'
 import { create } from 'zustand'
@@ -64,7 +64,7 @@ interface Play {
   /** Puts the board into a mode, to begin a try there. */
   bringTo: (mode: string) => void
   /** Takes a thing out of the saber, or puts it back; the cut-off is cut or not. */
-  toggle: (body: string) => void
+  toggle: (body: Body | 'cut') => void
   setSound: (on: boolean) => void
   /** Runs on to now; called for every frame while it is in play. */
   tick: () => void
@@ -241,22 +241,7 @@ export const usePlay = create<Play>()((set, get) => {
     toggle(body) {
       const { machine, board, assembly } = get()
       if (!machine || !board || !assembly) return
-      const next =
-        body === 'cut'
-          ? { ...machine, cut: !machine.cut }
-          : {
-              ...machine,
-              off: machine.off.includes(body as never)
-                ? machine.off.filter((b) => b !== body)
-                : [...machine.off, body as never],
-            }
-      if (body !== 'cut' && machine.off.includes(body as never)) {
-        // One at a time in a socket: what was in comes out.
-        const place = assembly.joints[body as never]?.place
-        for (const j of Object.values(assembly.joints))
-          if (place && j.place === place && j.body !== body && !next.off.includes(j.body))
-            next.off = [...next.off, j.body]
-      }
+      const next = body === 'cut' ? { ...machine, cut: !machine.cut } : moved(assembly, machine, body)
       const was = isPowered()
       set({ machine: next })
       const live = isPowered()
@@ -295,6 +280,16 @@ export const usePlay = create<Play>()((set, get) => {
     },
   }
 })
+
+/** A body taken out, or put back: one at a time in a socket, so that what was in it comes out. */
+function moved(a: Assembly, st: State, body: Body): State {
+  if (!st.off.includes(body)) return { ...st, off: [...st.off, body] }
+  const place = a.joints[body]?.place
+  const others = Object.values(a.joints).flatMap((j) =>
+    place && j.place === place && j.body !== body && !st.off.includes(j.body) ? [j.body] : [],
+  )
+  return { ...st, off: [...st.off.filter((b) => b !== body), ...others] }
+}
 
 /** How a happening reads in the list of what came of a hand. */
 function linesOf(saber: Saber, h: Happening): Line[] {

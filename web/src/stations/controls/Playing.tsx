@@ -1,5 +1,5 @@
 import { compile, doingOf, gestureText, modeById, modeName, secondsInWords, timeOutOf } from '@nubrin/core/controls'
-import { type Assembly, powered, type State } from '@nubrin/core/machine'
+import { type Assembly, type Body, powered, type State } from '@nubrin/core/machine'
 import { nameOf, type Saber } from '@nubrin/core/record'
 import { useEffect, useMemo, useState } from 'react'
 import { urlOf } from '../../data'
@@ -103,7 +103,7 @@ function Parts({ saber }: { saber: Saber }) {
   if (!machine || !assembly) return null
   const { toggle } = usePlay.getState()
   const things = movable(assembly)
-  const isIn = (b: string, st: State) => !st.off.includes(b as never)
+  const isIn = (b: Body, st: State) => !st.off.includes(b)
   return (
     <div className="border-rule mt-3 flex flex-wrap gap-x-4 gap-y-1 border-t pt-2">
       {assembly.cutter ? (
