@@ -1,6 +1,7 @@
 export { type Caution, cautionsOf } from './cautions'
 export { beatFor, compose, type Order, uncovered } from './compose'
 export { type CueTime, chaptersOf, cueTimes, markdownOf, stamp, webVttOf } from './export'
+export { type Ready, readinessOf } from './readiness'
 export { guessSeconds, type Rehearsal, rehearse, spokenSeconds, type Trouble } from './rehearse'
 export { spokenPart, spokenSteps } from './spoken'
 export { type Stale, staleSentences } from './stale'

@@ -1,14 +1,12 @@
 import type { Pose } from '@nubrin/core/controls'
 import type { Saber } from '@nubrin/core/record'
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react'
+import { Segments } from '../kit'
 import { keyOf, MOTION_KEYS, MOTIONS, POSE_KEYS } from './keys'
 import { usePlay } from './usePlay'
 
-const POSES: readonly (readonly [Pose, string])[] = [
-  ['up', 'blade up'],
-  ['level', 'level'],
-  ['down', 'blade down'],
-]
+const POSES = ['up', 'level', 'down'] as const satisfies readonly Pose[]
+const HELD: Record<Pose, string> = { any: 'any way', up: 'blade up', level: 'level', down: 'blade down' }
 
 /** How far it is tilted, and the pose that the board takes that for. */
 function Tilt() {
@@ -76,21 +74,7 @@ export function Hands({ saber }: { saber: Saber }) {
         })}
       </div>
       <div className="flex flex-wrap items-center gap-3">
-        <div role="radiogroup" aria-label="How it is held" className="flex">
-          {POSES.map(([p, words]) => (
-            // biome-ignore lint/a11y/useSemanticElements: a row of choices with keys of its own
-            <button
-              key={p}
-              type="button"
-              role="radio"
-              aria-checked={pose === p}
-              className={`border-ink -ml-px border px-2.5 py-1 first:ml-0 ${pose === p ? 'bg-ink text-paper' : 'bg-card'}`}
-              onClick={() => hold(p)}
-            >
-              {words}
-            </button>
-          ))}
-        </div>
+        <Segments label="How it is held" value={pose} options={POSES} words={(p) => HELD[p]} onChange={hold} />
         <Tilt />
       </div>
       <div className="flex flex-wrap gap-1.5">

@@ -16,6 +16,7 @@ import {
   Modal,
   Refused,
   RemoveButton,
+  Segments,
   SelectCell,
   SortableList,
   Tabs,
@@ -40,6 +41,7 @@ export default function Gallery() {
     { id: 'b', name: 'second' },
   ])
   const [tab, setTab] = useState(0)
+  const [side, setSide] = useState<'up' | 'level' | 'down'>('level')
   const [open, setOpen] = useState(false)
   return (
     <main className="mx-auto max-w-5xl p-6">
@@ -79,6 +81,7 @@ export default function Gallery() {
       </div>
       <div className="mt-6 grid grid-cols-2 gap-6">
         <div>
+          <Segments label="Segments" value={side} options={['up', 'level', 'down'] as const} onChange={setSide} />
           <Tabs label="Tabs" tabs={['one', 'two']} at={tab} onChange={setTab} panels={(i) => <p>panel {i + 1}</p>} />
           <SortableList items={list} name={(x) => x.name} onMove={setList}>
             {(x) => <span className="block py-1">{x.name}</span>}

@@ -1,7 +1,10 @@
 import { CARD_PAPERS, type CardPaper, cardSvg, controlsCard } from '@nubrin/core/handoff'
 import { useMemo, useState } from 'react'
 import { urlOf } from '../../data'
+import { Segments } from '../../kit'
 import { useOrder, useSaber } from '../../store/commission'
+
+const PAPERS = Object.keys(CARD_PAPERS) as CardPaper[]
 
 /** The card that goes into the box, made from the map as it is now: in front the first five things, overleaf all of them. */
 export function Card() {
@@ -21,21 +24,7 @@ export function Card() {
   return (
     <div>
       <div className="mb-3 flex flex-wrap items-center gap-3">
-        <div role="radiogroup" aria-label="Paper" className="flex">
-          {(Object.keys(CARD_PAPERS) as CardPaper[]).map((p) => (
-            // biome-ignore lint/a11y/useSemanticElements: a row of choices
-            <button
-              key={p}
-              type="button"
-              role="radio"
-              aria-checked={paper === p}
-              className={`border-ink -ml-px border px-3 py-1 first:ml-0 ${paper === p ? 'bg-ink text-paper' : 'bg-card'}`}
-              onClick={() => setPaper(p)}
-            >
-              {p}
-            </button>
-          ))}
-        </div>
+        <Segments label="Paper" value={paper} options={PAPERS} onChange={setPaper} />
         <a
           className="btn btn-main"
           href={urlOf('cardPdf', { params: { id: order.id }, query: { saber: saber.id, paper } })}

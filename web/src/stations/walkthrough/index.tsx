@@ -10,6 +10,7 @@ import { BeatRow } from './BeatRow'
 
 /** What is not told yet and what can be taken along, beside the script; it stands a moment later. */
 const NotTold = later(() => import('./NotTold').then((m) => m.NotTold))
+const Readiness = later(() => import('./Readiness').then((m) => m.Readiness))
 const TakeAlong = later(() => import('./TakeAlong').then((m) => m.TakeAlong))
 
 const ORDER_WORDS = {
@@ -93,6 +94,7 @@ export default function Walkthrough() {
       </section>
       <div>
         <NotTold order={order} saber={saber} />
+        {saber.beats.length ? <Readiness order={order} saber={saber} /> : null}
         <TakeAlong order={order} saber={saber} />
       </div>
     </div>
