@@ -41,24 +41,27 @@ export interface Analysis {
   delays: Delay[]
 }
 
-const DONE = new WeakMap<readonly ControlRow[], { map: ControlMap; analysis: Analysis }>()
+/** What was found last, by the rows of the map. What presets are called and look like matters only to what is recorded for nothing. */
+const DONE = new WeakMap<readonly ControlRow[], { map: ControlMap; ids: string; space: Analysis; whole: Analysis }>()
 
 /**
  * Walks the whole space of a map: every mode, pose and preset. What it says is remembered by the rows of the map.
  */
 export function analyse(map: ControlMap): Analysis {
   const had = DONE.get(map.controls)
-  if (had && sameMap(had.map, map)) return had.analysis
-  const analysis = walkSpace(map)
-  DONE.set(map.controls, { map, analysis })
-  return analysis
+  const ids = map.presets.map((p) => p.id).join()
+  const same =
+    had?.ids === ids &&
+    had.map.modes === map.modes &&
+    had.map.timing === map.timing &&
+    had.map.inputs === map.inputs &&
+    had.map.settings === map.settings
+  if (same && had.map.presets === map.presets) return had.whole
+  const space = same ? had.space : walkSpace(map)
+  const whole = { ...space, matters: [...space.matters, ...lost(map), ...bags(map)] }
+  DONE.set(map.controls, { map, ids, space, whole })
+  return whole
 }
-const sameMap = (a: ControlMap, b: ControlMap) =>
-  a.modes === b.modes &&
-  a.timing === b.timing &&
-  a.presets === b.presets &&
-  a.inputs === b.inputs &&
-  a.settings === b.settings
 
 const ms = (s: number): number => Math.round(s * 1000)
 
@@ -66,14 +69,7 @@ function walkSpace(map: ControlMap): Analysis {
   const b = compile(map)
   const pairs = collisions(map)
   return {
-    matters: [
-      ...clashes(map, b, pairs),
-      ...windows(map, b, pairs),
-      ...ways(map),
-      ...menus(map, b),
-      ...lost(map),
-      ...bags(map),
-    ],
+    matters: [...clashes(map, b, pairs), ...windows(map, b, pairs), ...ways(map), ...menus(map, b)],
     delays: delaysOf(map, b),
   }
 }

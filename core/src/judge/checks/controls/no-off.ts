@@ -1,4 +1,4 @@
-import { isOf, modeName, traps } from '../../../controls'
+import { analyse, isOf, modeName } from '../../../controls'
 import { byId, type ModeIs } from '../../../record'
 import { check } from '../../check'
 import { listed } from '../../text'
@@ -9,20 +9,22 @@ export const noOff = check<{ trap: { state: string; is: ModeIs; only: string[] }
   scope: 'saber',
   rule: 'Every mode leads back to off, in every preset; what sleeps can be woken.',
   source: 'simulated board',
-  reads: ['controls', 'modes', 'settings', 'presets'],
+  reads: ['controls', 'modes', 'timing', 'settings', 'presets', 'inputs'],
   run: ({ saber }) =>
-    traps(saber).map(({ mode, presets }) => ({
-      code: 'trap',
-      subject: mode,
-      level: 'stop',
-      params: {
-        state: modeName(saber, mode),
-        is: isOf(saber, mode),
-        only: presets.length < saber.presets.length ? presets.map((p) => byId(saber.presets, p)?.name ?? p) : [],
-      },
-      names: presets,
-      gate: true,
-    })),
+    analyse(saber)
+      .matters.flatMap((m) => (m.code === 'trap' ? [m] : []))
+      .map(({ mode, presets }) => ({
+        code: 'trap',
+        subject: mode,
+        level: 'stop',
+        params: {
+          state: modeName(saber, mode),
+          is: isOf(saber, mode),
+          only: presets.length < saber.presets.length ? presets.map((p) => byId(saber.presets, p)?.name ?? p) : [],
+        },
+        names: presets,
+        gate: true,
+      })),
   words: {
     trap: (p) => ({
       title:
