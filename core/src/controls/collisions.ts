@@ -1,6 +1,6 @@
 import { known } from '../facts'
 import type { ControlRow } from '../record'
-import { isTimed, stemOf, timingOf } from './compile'
+import { HELD, isTimed, stemOf, timingOf } from './compile'
 import { after, type ControlMap } from './modes'
 
 /** Two rows that the board could not tell apart, or no hand could. */
@@ -49,4 +49,3 @@ export function collisions(m: Pick<ControlMap, 'modes' | 'timing' | 'controls'>)
       }
   return out.sort((p, q) => p.i - q.i || p.j - q.j).map((p) => p.c)
 }
-const HELD: ReadonlySet<ControlRow['gesture']> = new Set(['hold', 'holdThenTap', 'chord', 'holdStrike', 'holdFlick'])

@@ -69,7 +69,14 @@ export function heldFrom(m: Pick<ControlMap, 'timing'>, r: ControlRow): number {
   if (r.gesture === 'hold') return known(r.hold) ?? USUAL_HOLD
   return HELD.has(r.gesture) ? (known(r.hold) ?? 0) : 0
 }
-const HELD: ReadonlySet<ControlRow['gesture']> = new Set(['hold', 'holdThenTap', 'chord', 'holdStrike', 'holdFlick'])
+/** The gestures told apart by how long something is held. */
+export const HELD: ReadonlySet<ControlRow['gesture']> = new Set([
+  'hold',
+  'holdThenTap',
+  'chord',
+  'holdStrike',
+  'holdFlick',
+])
 /** Effects that last as long as the hand that calls them, where nothing else is said. */
 const LASTS: ReadonlySet<ControlRow['does']> = new Set(['lock', 'drag', 'melt'])
 /** Times nearer than this are one time to a board, s. */

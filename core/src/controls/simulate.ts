@@ -92,6 +92,8 @@ export const USUAL_STEPS = 10
 export const COLOUR_STEPS = 12
 /** Deadlines that fall within this of a moment belong to it, s: sums of tenths are not exact. */
 const EPS = 1e-9
+/** Whether a hold of so long, s, falls in a pattern's time: from its start, up to where the next longer one begins. */
+const inTime = (p: Pattern, long: number): boolean => long >= p.from - EPS && long < p.to - EPS
 
 /** The board as it is found with current: asleep where something wakes it, at its first preset. */
 export function startOf(b: Board): BoardState {
@@ -112,12 +114,7 @@ const presetAt = (b: Board, n: number): string | undefined => b.map.presets[n]?.
  * before the state's own time counts as now; a press of what is held, and a release of what is not, do nothing.
  */
 export function step(b: Board, st: BoardState, e: HandEvent): { state: BoardState; happened: Happening[] } {
-  const run = new Run(b, st)
-  const t = Math.max(st.t, Number.isFinite(e.t) ? e.t : st.t)
-  run.advance(t)
-  run.carryOut(e)
-  run.advance(t)
-  return { state: run.now, happened: run.happened }
+  return stepAll(b, st, [e])
 }
 
 /** Runs a whole course of events. */
@@ -290,13 +287,7 @@ class Run {
     const times = h.taps + 1
     const hold = mine
       .filter(
-        (p) =>
-          p.sort === 'hold' &&
-          p.times === times &&
-          p.fires === 'letGo' &&
-          p.from > h.done &&
-          long >= p.from - EPS &&
-          long < p.to - EPS,
+        (p) => p.sort === 'hold' && p.times === times && p.fires === 'letGo' && p.from > h.done && inTime(p, long),
       )
       .at(-1)
     if (hold) return this.fire(hold, undefined, long)
@@ -314,7 +305,7 @@ class Run {
     if (chord.lasting !== undefined) return this.end(chord.lasting)
     const long = now.t - chord.since
     const p = this.chords(chord)
-      .filter((x) => x.fires === 'letGo' && x.from > chord.done && long >= x.from - EPS && long < x.to - EPS)
+      .filter((x) => x.fires === 'letGo' && x.from > chord.done && inTime(x, long))
       .sort((a, b) => a.from - b.from)
       .at(-1)
     if (p) return this.fire(p, undefined, long)
@@ -328,12 +319,7 @@ class Run {
       if (under.spent || under.since > h.since) continue
       const waited = h.since - under.since
       const p = (this.context(under.begun).of.get(under.input) ?? []).find(
-        (x) =>
-          x.sort === 'holdThenTap' &&
-          x.input === under.input &&
-          x.other === h.input &&
-          waited >= x.from - EPS &&
-          waited < x.to - EPS,
+        (x) => x.sort === 'holdThenTap' && x.input === under.input && x.other === h.input && inTime(x, waited),
       )
       if (!p) continue
       under.spent = true
@@ -349,7 +335,7 @@ class Run {
       if (h.spent) continue
       const long = now.t - h.since
       const p = (this.context(h.begun).of.get(h.input) ?? []).find(
-        (x) => x.sort === 'holdMotion' && x.motion === motion && long >= x.from - EPS && long < x.to - EPS,
+        (x) => x.sort === 'holdMotion' && x.motion === motion && inTime(x, long),
       )
       if (!p) continue
       h.spent = true
