@@ -24,28 +24,16 @@ import {
 import { fact, stated } from '@nubrin/core/facts'
 import type { ControlRow, Mode } from '@nubrin/core/record'
 import fc from 'fast-check'
+import { mapOf as plainMap, row, sec } from './map-of'
 import { done } from './samples'
 
-let n = 0
-const row = (more: Partial<ControlRow> = {}): ControlRow => ({
-  ...{ id: `r${n++}`, mode: 'm-lit', pose: 'any', input: 'a', gesture: 'tap', does: 'deflect', status: 'configured' },
-  ...more,
-})
-const sec = (s: number) => fact(s, 's', 'configured')
 const hold = (s: number, more: Partial<ControlRow> = {}) => row({ gesture: 'hold', hold: sec(s), ...more })
 const preset = (id: string, more: Partial<ControlMap['presets'][number]> = {}) => ({
   ...{ ...done().presets[0]!, id, tracks: [], sounds: [], effects: {} },
   ...more,
 })
-const mapOf = (controls: ControlRow[], more: Partial<ControlMap> = {}): ControlMap => ({
-  modes: usualModes('m', ['off', 'lit']),
-  timing: {},
-  inputs: [],
-  presets: [preset('p')],
-  settings: { sensitivities: [] },
-  controls,
-  ...more,
-})
+const mapOf = (controls: ControlRow[], more: Partial<ControlMap> = {}): ControlMap =>
+  plainMap(controls, { modes: usualModes('m', ['off', 'lit']), presets: [preset('p')], ...more })
 /** On and off, so that nothing is missing but what a test is about. */
 const ON = row({ id: 'on', mode: 'm-off', does: 'ignite' })
 const OFF = hold(2, { id: 'off', does: 'retract' })

@@ -20,24 +20,12 @@ import {
 import { fact } from '@nubrin/core/facts'
 import { type ControlRow, type Mode, STATES } from '@nubrin/core/record'
 import fc from 'fast-check'
+import { mapOf as plainMap, row, sec } from './map-of'
 import { done } from './samples'
 
-let n = 0
-const row = (more: Partial<ControlRow> = {}): ControlRow => ({
-  ...{ id: `r${n++}`, mode: 'm-lit', pose: 'any', input: 'a', gesture: 'tap', does: 'deflect', status: 'configured' },
-  ...more,
-})
-const sec = (s: number) => fact(s, 's', 'configured')
 const presets = (...ids: string[]) => ids.map((id) => ({ ...done().presets[0]!, id, tracks: ['one', 'two'] }))
-const mapOf = (controls: ControlRow[], more: Partial<ControlMap> = {}): ControlMap => ({
-  modes: usualModes('m', STATES),
-  timing: {},
-  inputs: [],
-  presets: presets('p', 'q', 'r'),
-  settings: { sensitivities: [] },
-  controls,
-  ...more,
-})
+const mapOf = (controls: ControlRow[], more: Partial<ControlMap> = {}): ControlMap =>
+  plainMap(controls, { presets: presets('p', 'q', 'r'), ...more })
 /** A board in a mode, with what a hand does to it in words: `a+` presses, `a-` lets go, `swing` moves, `up` holds it so. */
 function play(map: ControlMap, mode: string, hand: [at: number, does: string][], preset = 0) {
   const b = compile(map)

@@ -18,23 +18,10 @@ import { fact } from '@nubrin/core/facts'
 import type { ControlRow, Mode, ModeIs } from '@nubrin/core/record'
 import { STATES } from '@nubrin/core/record'
 import fc from 'fast-check'
+import { mapOf, row } from './map-of'
 import { done } from './samples'
 
-let n = 0
-const row = (more: Partial<ControlRow> = {}): ControlRow => ({
-  ...{ id: `r${n++}`, mode: 'm-lit', pose: 'any', input: 'a', gesture: 'tap', does: 'deflect', status: 'configured' },
-  ...more,
-})
 const hold = (s: number | null) => fact(s, 's', s === null ? 'unknown' : 'configured')
-const mapOf = (controls: ControlRow[], more: Partial<ControlMap> = {}): ControlMap => ({
-  modes: usualModes('m', STATES),
-  timing: {},
-  inputs: [],
-  presets: [],
-  settings: { sensitivities: [] },
-  controls,
-  ...more,
-})
 
 describe('where an action leads', () => {
   const leads: [ControlRow['does'], ModeIs][] = [

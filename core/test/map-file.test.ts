@@ -9,11 +9,10 @@ import {
   templateMap,
   writeMap,
 } from '@nubrin/core/controls'
-import { fact } from '@nubrin/core/facts'
 import { readMap } from '@nubrin/core/import'
+import { sec } from './map-of'
 import { demo, done } from './samples'
 
-const sec = (s: number) => fact(s, 's', 'configured')
 const mapOf = (): ControlMap => ({
   ...{ modes: [], timing: {}, inputs: [], controls: [], settings: { sensitivities: [] } },
   presets: [{ ...done().presets[0]!, id: 'p', tracks: [], sounds: [], effects: {} }],

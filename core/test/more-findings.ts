@@ -1,9 +1,9 @@
 import { fact } from '@nubrin/core/facts'
 import type { FittedPart, Saber } from '@nubrin/core/record'
 import type { Mutation } from './fires'
+import { sec } from './map-of'
 
 const mm = (v: number) => fact(v, 'mm', 'measured')
-const sec = (v: number) => fact(v, 's', 'configured')
 const part = (s: Saber, kind: string) => s.parts.find((p) => p.kind === kind)!
 const add = (s: Saber, more: Partial<FittedPart> & Pick<FittedPart, 'kind'>) =>
   void s.parts.push({ id: 'added', name: 'added thing', specs: {}, ...more })
