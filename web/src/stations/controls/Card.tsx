@@ -1,7 +1,7 @@
 import { CARD_PAPERS, type CardPaper, cardSvg, controlsCard } from '@nubrin/core/handoff'
 import { useMemo, useState } from 'react'
 import { urlOf } from '../../data'
-import { Segments } from '../../kit'
+import { fileStem, Segments, saveText } from '../../kit'
 import { useOrder, useSaber } from '../../store/commission'
 
 const PAPERS = Object.keys(CARD_PAPERS) as CardPaper[]
@@ -12,14 +12,8 @@ export function Card() {
   const order = useOrder()
   const [paper, setPaper] = useState<CardPaper>('A5')
   const card = useMemo(() => controlsCard(saber, paper), [saber, paper])
-  const save = (i: number) => {
-    const url = URL.createObjectURL(new Blob([cardSvg(card, i)], { type: 'image/svg+xml' }))
-    const a = document.createElement('a')
-    a.href = url
-    a.download = `${saber.name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}-controls-${i + 1}.svg`
-    a.click()
-    URL.revokeObjectURL(url)
-  }
+  const save = (i: number) =>
+    saveText(cardSvg(card, i), 'image/svg+xml', `${fileStem(saber.name)}-controls-${i + 1}.svg`)
   const height = paper === 'A5' ? 520 : 640
   return (
     <div>

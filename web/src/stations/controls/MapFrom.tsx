@@ -10,7 +10,7 @@ import {
 import { refTo, type Saber, withoutThing } from '@nubrin/core/record'
 import { useState } from 'react'
 import { call, freshId, refusalText } from '../../data'
-import { FileButton, Modal, Refused } from '../../kit'
+import { FileButton, fileStem, Modal, Refused, saveText } from '../../kit'
 import { useEdit, useOrder } from '../../store/commission'
 
 /** A map that is there already: one of ours to start from, or the shop's own from a file; and this one, to be kept. */
@@ -82,13 +82,5 @@ export function MapFrom({ saber }: { saber: Saber }) {
 }
 
 /** Saves the map as a file of the open format. */
-function keep(saber: Saber) {
-  const url = URL.createObjectURL(
-    new Blob([writeMap(saber, saber.mapFrom ?? saber.name)], { type: 'application/json' }),
-  )
-  const a = document.createElement('a')
-  a.href = url
-  a.download = `${saber.name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}.controls.json`
-  a.click()
-  URL.revokeObjectURL(url)
-}
+const keep = (saber: Saber) =>
+  saveText(writeMap(saber, saber.mapFrom ?? saber.name), 'application/json', `${fileStem(saber.name)}.controls.json`)

@@ -7,9 +7,9 @@ import { useEditSaber, useEditThing, useRemove } from '../../store/commission'
 
 /** One mode in full: what it is, what it sits on and chooses, and when it ends by itself. */
 export function ModeSheet({ saber, mode: m }: { saber: Saber; mode: Mode }) {
-  const edit = useEditThing('modes')
+  const change = useEditThing('modes')
   const remove = useRemove()
-  const set = (run: (m: Mode) => void) => edit('mode', m.id, run)
+  const set = (run: (m: Mode) => void) => change('mode', m.id, run)
   const others = ['', ...saber.modes.filter((x) => x.id !== m.id).map((x) => x.id)]
   const nameOf = (id: string) => saber.modes.find((x) => x.id === id)?.name ?? '–'
   return (
