@@ -2,6 +2,7 @@ import { known } from '../facts'
 import { type Act, byId, type DIRECTIONS, type Fastener, partsOfRef, refTo, type Saber, type Step } from '../record'
 import { say, whether } from '../words'
 import type { Assembly } from './assembly'
+import type { Goal } from './goals'
 import type { Body, Joint } from './joint'
 
 /** What a hand is told of an act: words, direction, tool, and what to mind there. */
@@ -9,6 +10,10 @@ export type Wording = Pick<Step, 'text' | 'direction'> & Partial<Pick<Step, 'pla
 type Direction = (typeof DIRECTIONS)[number]
 
 const turned = (j: Joint, on: boolean): Direction => (on === (j.hand === 'left') ? 'anticlockwise' : 'clockwise')
+
+/** A goal in words; it is named where there are more of its kind among these. */
+export const goalText = (g: Goal, among: readonly Goal[]): string =>
+  say('goal', { goal: g.kind, name: g.name, several: whether(among.filter((x) => x.kind === g.kind).length > 1) })
 
 /** The tool that a screw takes; none when it is turned by hand or nobody has said. */
 export const toolOf = (f: Fastener): string | undefined =>

@@ -1,6 +1,6 @@
-import { errand, type Goal, goalsOf, machineOf } from '../machine'
+import { errand, type Goal, goalsOf, goalText, machineOf } from '../machine'
 import type { Ref, Saber } from '../record'
-import { say, whether } from '../words'
+import { say } from '../words'
 import type { Planned } from './planned'
 
 /** What a client will open the saber for; blades, plugs and charging have tests of their own. */
@@ -25,13 +25,11 @@ function workOut(s: Saber): Planned[] {
   return goals.flatMap((g): Planned[] => {
     const e = errand(assembly, rest, g)
     if (!e.ok || !g.at) return []
-    const several = goals.filter((x) => x.kind === g.kind).length > 1
-    const goal = say('goal', { goal: g.kind, name: g.name, several: whether(several) })
     return [
       {
         test: {
           key: `errand-${g.kind}-${g.at.slice(g.at.indexOf(':') + 1)}`.slice(0, 240),
-          what: say('test.errand', { goal }).slice(0, 240),
+          what: say('test.errand', { goal: goalText(g, goals) }).slice(0, 240),
           ...{ place: g.at, expect: say('test.errand.expect', { n: e.acts.length }) },
         },
         rests: [...new Set<Ref>(e.acts.map((a) => a.at))],

@@ -38,6 +38,15 @@ const openQuestions = (j: Joint): string[] => [
   ...(j.ways.length && !j.place && j.byItself === undefined ? ['What happens by itself when it opens?'] : []),
 ]
 
+/** What the maker says of a joint, begun where nothing is said yet. */
+function saidOf(s: Saber, body: Body): Said {
+  const had = s.joints.find((x) => x.body === body)
+  if (had) return had
+  const begun: Said = { id: freshId(), body }
+  s.joints.push(begun)
+  return begun
+}
+
 /** Every joint as it was drafted, and what the maker says of it; what the draft was unsure of asks. */
 export function Joints({ saber, assembly }: { saber: Saber; assembly: Assembly }) {
   const light = useLight()
@@ -57,11 +66,7 @@ export function Joints({ saber, assembly }: { saber: Saber; assembly: Assembly }
     }
     setOpen(body)
     editSaber(`joint of ${j.name}`, (s) => {
-      let y = s.joints.find((x) => x.body === body)
-      if (!y) {
-        y = { id: freshId(), body }
-        s.joints.push(y)
-      }
+      const y = saidOf(s, body)
       if ('towards' in said) y.towards = said.towards
       else if (!(y.held ?? j.held).some((h) => h.screw === said.screw))
         y.held = [...(y.held ?? j.held), { screw: said.screw, by: 'loosen' }]
@@ -105,11 +110,7 @@ export function JointSheet({ saber, joint: j, asks }: { saber: Saber; joint: Joi
   const said: Partial<Said> = saber.joints.find((x) => x.body === j.body) ?? {}
   const set = (run: (y: Said) => void) =>
     editSaber(`joint of ${j.name}`, (s) => {
-      let y = s.joints.find((x) => x.body === j.body)
-      if (!y) {
-        y = { id: freshId(), body: j.body }
-        s.joints.push(y)
-      }
+      const y = saidOf(s, j.body)
       run(y)
       // Nothing said is no correction.
       if (Object.keys(y).length === 2) s.joints = s.joints.filter((x) => x !== y)

@@ -3,14 +3,13 @@ import {
   apartIn,
   choicesOf,
   errand,
-  type Goal,
   goalsOf,
+  goalText,
   machineOf,
   runAll,
   wordsOf,
 } from '@nubrin/core/machine'
 import type { Act, Saber } from '@nubrin/core/record'
-import { say, whether } from '@nubrin/core/words'
 import { useEffect, useMemo, useState } from 'react'
 import type { ActOnDrawing } from '../../drawing/ActMark'
 import { later } from '../../later'
@@ -20,9 +19,6 @@ import { Lying } from './Lying'
 import { Poles } from './Poles'
 
 const Joints = later(() => import('./Joints').then((m) => m.Joints))
-
-const goalWords = (g: Goal, all: readonly Goal[]) =>
-  say('goal', { goal: g.kind, name: g.name, several: whether(all.filter((x) => x.kind === g.kind).length > 1) })
 
 const NONE: readonly Act[] = []
 /** Which way a hand goes in an act, seen on the drawing. */
@@ -78,7 +74,7 @@ export function Machine() {
             className={`border-rule flex w-full items-center gap-2 border-b px-1 py-1.5 text-left ${i === at ? 'bg-ink text-paper' : 'hover:bg-card'}`}
             onClick={() => pick(i)}
           >
-            <span className="min-w-0 flex-1 truncate">{goalWords(g, goals)}</span>
+            <span className="min-w-0 flex-1 truncate">{goalText(g, goals)}</span>
             <span className="shrink-0 opacity-80">{handsFull(errands[i]!)}</span>
           </button>
         ))}
@@ -93,7 +89,7 @@ export function Machine() {
             setWay(i)
             setDone(0)
           }}
-          words={goalWords(goal, goals)}
+          words={goalText(goal, goals)}
         />
       ) : (
         <span />
