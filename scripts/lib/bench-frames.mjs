@@ -1,11 +1,7 @@
 // The saber in play with six hundred LEDs, in a browser that draws without a graphics card: how many frames come late.
-import { spawn } from 'node:child_process'
-import { mkdtempSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
 import { chromium } from 'playwright-core'
+import { benchServer } from './bench-server.mjs'
 import { CHROMIUM } from './chromium.mjs'
-import { freePort, startMariadb } from './mariadb.mjs'
 
 const SECONDS = 10
 const LEDS = 600
@@ -13,21 +9,10 @@ const LEDS = 600
 const FRAME = 1000 / 60
 
 export async function benchFrames(root) {
-  const data = mkdtempSync(join(tmpdir(), 'nubrin-frames-'))
-  const db = await startMariadb(join(data, 'mariadb'))
-  const port = await freePort()
-  const url = `http://127.0.0.1:${port}`
-  const server = spawn(process.execPath, ['server/dist/main.js'], {
-    cwd: root,
-    env: {
-      ...{ ...process.env, DATABASE_URL: db.url, DATABASE_OWNER_URL: db.ownerUrl, NUBRIN_DEMO: '1' },
-      ...{ PORT: String(port), NUBRIN_DATA: data, NODE_ENV: 'production' },
-    },
-    stdio: ['ignore', 'pipe', 'inherit'],
-  })
+  const { url, up, stop } = await benchServer(root, 'frames')
   const browser = await chromium.launch(CHROMIUM)
   try {
-    await new Promise((done) => server.stdout.on('data', (b) => String(b).includes('Nubrin is at') && done()))
+    await up
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
     await page.goto(url)
     await page.getByLabel('Sign-in name').fill('maren')
@@ -82,8 +67,6 @@ export async function benchFrames(root) {
     )
   } finally {
     await browser.close()
-    server.kill()
-    await db.stop()
-    rmSync(data, { recursive: true, force: true })
+    await stop()
   }
 }

@@ -1,12 +1,8 @@
 // The shop with ten thousand commissions, held against plain SQL on the same MariaDB in the same run.
-import { spawn } from 'node:child_process'
 import { createHash } from 'node:crypto'
-import { mkdtempSync, rmSync } from 'node:fs'
 import { Agent, request } from 'node:http'
 import { createRequire } from 'node:module'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
-import { freePort, startMariadb } from './mariadb.mjs'
+import { benchServer } from './bench-server.mjs'
 
 const MANY = 10_000
 const sorted = (list) => list.toSorted((a, b) => a - b)
@@ -29,26 +25,11 @@ const ms = (n) => `${n.toFixed(1)} ms`
 
 export async function benchShop(root) {
   const { default: mariadb } = await import('mariadb')
-  const data = mkdtempSync(join(tmpdir(), 'nubrin-bench-'))
-  const db = await startMariadb(join(data, 'mariadb'))
-  const port = await freePort()
-  const url = `http://127.0.0.1:${port}/api`
-  const server = spawn(process.execPath, ['server/dist/main.js'], {
-    cwd: root,
-    env: {
-      ...process.env,
-      DATABASE_URL: db.url,
-      DATABASE_OWNER_URL: db.ownerUrl,
-      NUBRIN_DEMO: '1',
-      PORT: String(port),
-      NUBRIN_DATA: data,
-      NODE_ENV: 'production',
-    },
-    stdio: ['ignore', 'pipe', 'inherit'],
-  })
+  const { db, url: at, up, stop } = await benchServer(root, 'bench')
+  const url = `${at}/api`
   const c = await mariadb.createConnection({ ...parts(db.ownerUrl), bigIntAsNumber: true })
   try {
-    await new Promise((done) => server.stdout.on('data', (b) => String(b).includes('Nubrin is at') && done()))
+    await up
     let cookie = ''
     const headers = () => ({ cookie })
     const signed = await ask(`${url}/session`, {
@@ -234,10 +215,7 @@ export async function benchShop(root) {
     })
   } finally {
     await c.end()
-    server.kill('SIGTERM')
-    await new Promise((done) => server.once('exit', done))
-    await db.stop()
-    rmSync(data, { recursive: true, force: true })
+    await stop()
   }
 }
 
