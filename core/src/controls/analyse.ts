@@ -1,7 +1,7 @@
 import { known } from '../facts'
 import type { ControlRow, Preset } from '../record'
 import { type Collision, collisions } from './collisions'
-import { type Board, compile, heldFrom, type Pattern, type Pose, sortOf, stemOf, THREE_POSES } from './compile'
+import { type Board, compile, HELD, heldFrom, type Pattern, type Pose, sortOf, stemOf, THREE_POSES } from './compile'
 import { after, type ControlMap, modeById, modeThatIs, reachable, startsOf, timeOutOf, traps } from './modes'
 
 /** What is wrong, or slow, or lost in a map, named by rows, presets and milliseconds. */
@@ -141,7 +141,7 @@ function windows(map: ControlMap, b: Board, pairs: readonly Collision[]): Matter
   for (const r of map.controls) {
     const from = heldFrom(map, r)
     const most = known(r.most)
-    if (most !== undefined && most <= from && HELD.has(sortOf(r)))
+    if (most !== undefined && most <= from && HELD.has(r.gesture))
       out.push({ code: 'never', rows: [r.id], from: ms(from), to: ms(most) })
     if (sortOf(r) === 'hold' && from < b.timing.tapMost - 1e-9)
       out.push({ code: 'holdInTap', rows: [r.id], from: ms(from), tap: ms(b.timing.tapMost) })
@@ -158,7 +158,6 @@ function windows(map: ControlMap, b: Board, pairs: readonly Collision[]): Matter
   }
   return out
 }
-const HELD: ReadonlySet<string> = new Set(['hold', 'holdThenTap', 'chord', 'holdMotion'])
 const addTo = <K, V>(map: Map<K, Set<V>>, key: K, value: V) => {
   const set = map.get(key)
   if (set) set.add(value)

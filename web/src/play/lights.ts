@@ -1,4 +1,12 @@
-import { type Board, type BoardState, COLOUR_STEPS, type Happening, rowOfMap, shines } from '@nubrin/core/controls'
+import {
+  type Board,
+  type BoardState,
+  COLOUR_STEPS,
+  type Happening,
+  modeById,
+  rowOfMap,
+  shines,
+} from '@nubrin/core/controls'
 import { known } from '@nubrin/core/facts'
 import { LEAST_BETWEEN_FLASHES, type LedEffect, type Look, rgbOf, turned } from '@nubrin/core/light'
 import { colourOf, type Preset } from '@nubrin/core/record'
@@ -33,14 +41,14 @@ export class Lights {
 
   private preset(st: BoardState): Preset | undefined {
     const { presets } = this.board.map
-    const mode = this.board.map.modes.find((m) => m.id === st.mode)
+    const mode = modeById(this.board.map, st.mode)
     // A menu of presets shows what stands to be chosen.
     return presets[mode?.chooses === 'preset' ? st.choice : st.preset]
   }
   /** The colour of the blade as the board has it now. */
   colour(st: BoardState): readonly [number, number, number] {
     const p = this.preset(st)
-    const mode = this.board.map.modes.find((m) => m.id === st.mode)
+    const mode = modeById(this.board.map, st.mode)
     const steps = mode?.chooses === 'colour' ? st.choice : st.colour
     return turned(rgbOf(p ? colourOf(p) : '#ffffff'), steps, COLOUR_STEPS)
   }

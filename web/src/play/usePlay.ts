@@ -196,14 +196,12 @@ export const usePlay = create<Play>()((set, get) => {
       const spare = rest.off.filter((b) => !b.startsWith('blade:'))
       lights = new Lights(board)
       const state = same
-        ? {
-            ...stateIn(
-              board,
-              before.state!,
-              before.state!.mode,
-              Math.min(before.state!.preset, Math.max(0, saber.presets.length - 1)),
-            ),
-          }
+        ? stateIn(
+            board,
+            before.state!,
+            before.state!.mode,
+            Math.min(before.state!.preset, Math.max(0, saber.presets.length - 1)),
+          )
         : startOf(board)
       set({
         ...{ saber, board, assembly, state },
