@@ -73,10 +73,12 @@ describe('opening and closing', () => {
     const far = screw(SEAM + 150, { id: 'far', name: 'far screw' })
     const open = told(both(near, far), 'open')
     expect(open).toHaveLength(2)
-    expect(open[0]).toBe('Loosen joint screw | anticlockwise | hex key 1.5 | fastener:js')
-    expect(told(both(near, far), 'close').at(-1)).toBe('Tighten joint screw | clockwise | hex key 1.5 | fastener:js')
+    expect(open[0]).toBe('Loosen the joint screw | anticlockwise | hex key 1.5 | fastener:js')
+    expect(told(both(near, far), 'close').at(-1)).toBe(
+      'Tighten the joint screw | clockwise | hex key 1.5 | fastener:js',
+    )
     expect(told(screw(SEAM + 3, { clientMay: 'remove', key: 'by hand' }), 'open')[0]).toBe(
-      'Take out joint screw | anticlockwise | by hand | fastener:js',
+      'Take out the joint screw | anticlockwise | by hand | fastener:js',
     )
   })
   test('a screw never to be touched forbids the whole opening; a glued dummy is no screw', () => {
@@ -173,16 +175,21 @@ describe('opening and closing', () => {
 describe('power', () => {
   const key = both(without('killSwitch'), part('killKey', 'key'))
   test.each<[string, (s: Saber) => void, Task, string[]]>([
-    ['a slide', none, 'powerOn', ['Slide the Slide switch, 10 A on | slide |  | part:rw-p7']],
-    ['a slide', none, 'powerOff', ['Slide the Slide switch, 10 A off | slide |  | part:rw-p7']],
-    ['a key to pull', both(key, cut('killKeyPull')), 'powerOn', ['Pull out the key | pull |  | part:new']],
-    ['a key to pull', both(key, cut('killKeyPull')), 'powerOff', ['Push the key back in | push |  | part:new']],
-    ['a key to turn', both(key, cut('killKeyTurn')), 'powerOn', ['Put the key in and turn it | none |  | part:new']],
+    ['a slide', none, 'powerOn', ['Slide the kill switch on | slide |  | part:rw-p7']],
+    ['a slide', none, 'powerOff', ['Slide the kill switch off | slide |  | part:rw-p7']],
+    ['a key to pull', both(key, cut('killKeyPull')), 'powerOn', ['Pull out the kill key | pull |  | part:new']],
+    ['a key to pull', both(key, cut('killKeyPull')), 'powerOff', ['Push the kill key back in | push |  | part:new']],
+    [
+      'a key to turn',
+      both(key, cut('killKeyTurn')),
+      'powerOn',
+      ['Put the kill key in and turn it | none |  | part:new'],
+    ],
     [
       'a key to turn',
       both(key, cut('killKeyTurn')),
       'powerOff',
-      ['Turn the key back until everything is dark | none |  | part:new'],
+      ['Turn the kill key back until everything is dark | none |  | part:new'],
     ],
   ])('%s, %#', (_what, change, task, steps) => expect(told(change, task)).toEqual(steps))
   test('what is fitted but does not cut, and what cuts but is not fitted, is asked for', () => {
@@ -219,10 +226,10 @@ describe('the cell', () => {
   test('charging: by its port; else with the charger that is recorded, if the cell comes out; else it is asked for', () => {
     expect(asks(without('charger'), 'charge')).toEqual(['howCharged part:rw-p2'])
     expect(told(both(without('charger'), part('chargePort', 'port')), 'charge')).toEqual([
-      'Cut the power, then plug the charger into the port | push |  | part:new',
+      'Cut the power, then plug the charger into the charge port | push |  | part:new',
     ])
     const charger = both(without('charger'), part('charger', 'dock'))
-    expect(told(charger, 'charge')).toEqual(['Take the cell out and charge it with the dock | none |  | part:new'])
+    expect(told(charger, 'charge')).toEqual(['Take the cell out and charge it with the charger | none |  | part:new'])
     expect(asks(both(charger, cell({ removable: false })), 'charge')).toEqual(['howCharged part:rw-p2'])
     expect(asks(without('cell', 'charger'), 'charge')).toEqual(['noCell '])
   })
@@ -247,11 +254,11 @@ describe('blades', () => {
   }
   test('one socket: screws loosened, blade in, screws tightened, pulled', () => {
     expect(told(none, 'bladeIn').map((t) => t.split(' | ').slice(0, 2).join(' | '))).toEqual([
-      'Loosen upper blade screw; do not take it out | anticlockwise',
-      'Loosen lower blade screw; do not take it out | anticlockwise',
+      'Loosen the upper blade screw; do not take it out | anticlockwise',
+      'Loosen the lower blade screw; do not take it out | anticlockwise',
       'Push the blade in to the stop and keep pressing | push',
-      'Tighten upper blade screw until it holds; no more | clockwise',
-      'Tighten lower blade screw until it holds; no more | clockwise',
+      'Tighten the upper blade screw until it holds; no more | clockwise',
+      'Tighten the lower blade screw until it holds; no more | clockwise',
       'Pull at the blade: it must not move | pull',
     ])
     expect(told(none, 'bladeOut').at(-1)).toContain('so that it is not lost | clockwise')

@@ -56,6 +56,18 @@ describe('a list of parts, column by column', () => {
       /^2 length maxLength: is longer than \d+ characters \(9{40}\)$/,
     )
   })
+  test.each([',', ';', '\t', '|'])('cells may stand apart by %j', (d) => {
+    // The name holds the other three, so a wrong separator tears it.
+    const name = `${[',', ';', '\t', '|'].filter((x) => x !== d).join('A')}Z`
+    const quoted = d === ',' ? `"${name}"` : name
+    const { parts, problems } = readPartsCsv(
+      [`kind${d}name${d}length (mm)${d}diameter (mm)`, ['cell', quoted, '65', '18'].join(d)].join('\n'),
+    )
+    expect(problems).toEqual([])
+    expect(parts.map((p) => [p.name.replace(/\s+/g, ' '), p.specs.length?.value, p.specs.diameter?.value])).toEqual([
+      [name.replace(/\s+/g, ' '), 65, 18],
+    ])
+  })
   test('what has to stand there, and how often', () => {
     expect(said('name,length', 'A1,5')).toEqual(['1 kind required: is missing'])
     expect(said('kind,name,kind')).toEqual(['1 kind twice: stands there twice (kind)'])

@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import { buildHandoff, drawnSaber } from '@nubrin/core/handoff'
 import { readCommission, writeCommission } from '@nubrin/core/import'
 import type { Commission } from '@nubrin/core/record'
+import { dayText } from '@nubrin/core/units'
 import { full } from './full'
 import { TODAY } from './samples'
 
@@ -52,6 +53,8 @@ const INWARD: [string, string][] = [
   ['*/beats/expect', 'what the maker looks for on camera'],
   ['*/beats/covers', 'which topics a beat tells'],
   ['*/takes/*', 'films are the shop’s'],
+  ['*/telling/differs', 'said in the words of the beat'],
+  ['*/spoken/name', 'said in the steps and the words of the beats'],
   ['*/losses/cost', 'what a spoilt part cost is the shop’s'],
   ['/aside/*', 'what came from an older file'],
 ]
@@ -85,7 +88,7 @@ describe('a record with every field filled', () => {
   const worded = leaves.filter((l) => l.says !== '#' && l.says !== 'EUR')
   test.each(worded.map((l) => [l.at, l.says] as const))('%s is on paper, or has a reason not to be', (at, says) => {
     const why = INWARD.filter(([p]) => matches(at, p))
-    const there = text().includes(says)
+    const there = text().includes(dayText(says))
     if (!there) expect(`${at}: ${why.length ? 'a reason' : 'dropped'}`).toBe(`${at}: a reason`)
   })
   test('every reason is of a field that there is', () => {
@@ -123,7 +126,7 @@ describe('a record with every field filled', () => {
     const c = structuredClone(record)
     Object.assign(c.toDos[0]!, { who: 'client', done: false })
     const page = JSON.stringify(buildHandoff(c, 'Shop', TODAY))
-    for (const key of ['text', 'person', 'due', 'note'] as const) expect(page).toContain(c.toDos[0]![key]!)
+    for (const key of ['text', 'person', 'due', 'note'] as const) expect(page).toContain(dayText(c.toDos[0]![key]!))
     expect(page).not.toContain(c.toDos[0]!.shopNote!)
   })
 })
@@ -138,7 +141,10 @@ const INNER_NUMBERS: [string, string][] = [
   ['*/losses/cost/amount', 'what a spoilt part cost is the shop’s'],
   ['*/beats/seconds', 'how long the maker speaks'],
   ['*/beats/times', 'said in the words of the beat'],
+  ['*/telling/target', 'how long it may take is the shop’s'],
   ['*/takes/*', 'films are the shop’s'],
+  ['*/telling/differs', 'said in the words of the beat'],
+  ['*/spoken/name', 'said in the steps and the words of the beats'],
   ['*/presets/sounds/*', 'sounds are heard'],
   ...['hold', 'most', 'beeps'].map((k): [string, string] => [`*/controls/${k}`, 'said where the gesture is a hold']),
   ['*/use/litShare', 'what the hours are reckoned with'],

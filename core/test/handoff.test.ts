@@ -4,6 +4,7 @@ import { fact, known, type NumberFact } from '@nubrin/core/facts'
 import { type Block, buildHandoff, type HandoffDocument, liftHandoff } from '@nubrin/core/handoff'
 import { type Commission, factPaths, ORDERS, type Saber } from '@nubrin/core/record'
 import { compose, rehearse, troubleText } from '@nubrin/core/script'
+import { dayText } from '@nubrin/core/units'
 import { demoCommissions } from '@nubrin/demo'
 import { demo, TODAY } from './samples'
 
@@ -100,7 +101,11 @@ describe('the shape of the handoff', () => {
       expect(rows('arrivals')).toHaveLength(shares.length)
       for (const [i, { a, x }] of shares.entries()) {
         expect(rows('arrivals')[i]![0]).toBe(x.count > 1 ? `${x.count} × ${a.what}` : a.what)
-        for (const said of [a.condition, a.conditionOn ?? '', ...a.faults.flatMap((f) => [f.text, f.left ?? ''])])
+        for (const said of [
+          a.condition,
+          dayText(a.conditionOn ?? ''),
+          ...a.faults.flatMap((f) => [f.text, f.left ?? '']),
+        ])
           expect(rows('arrivals')[i]![1]).toContain(said)
       }
       expect(rows('packing').map((r) => [r[0], r[1]])).toEqual(c.packing.map((p) => [p.what, String(p.quantity)]))
@@ -160,7 +165,7 @@ describe('nothing is firmer on paper than in the record', () => {
 describe('a frozen handoff', () => {
   test('the first ones, without a version, are read as they were issued', () => {
     const { format: _f, version: _v, ...old } = build(demo('reed-warden'))
-    expect(liftHandoff(old)).toEqual({ ...old, format: 'nubrin-handoff', version: 2 })
+    expect(liftHandoff(old)).toEqual({ ...old, format: 'nubrin-handoff', version: 3 })
   })
 })
 

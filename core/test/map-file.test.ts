@@ -107,6 +107,17 @@ describe('a map that is kept and taken over', () => {
     expect(problems.length).toBeLessThanOrEqual(40)
     expect(problems.some((p) => p.includes(says.split(' ').at(-1)!) && p.includes(says.split(' ')[0]!))).toBe(true)
   })
+  test('an id that is used twice is told with both places', () => {
+    const doc = JSON.parse(writeMap(done(), 'Twice')) as { controls: { id: string }[] }
+    doc.controls.splice(2, 0, doc.controls[0]!)
+    const r = readMap(JSON.stringify(doc))
+    expect(r.ok ? [] : r.problems).toEqual([
+      {
+        ...{ path: '/controls/2/id', rule: 'uniqueId', got: doc.controls[0]!.id },
+        message: 'the id is already used at /controls/0',
+      },
+    ])
+  })
   test('what is no map at all is refused as what it is', () => {
     const said = (text: string) => {
       const r = readMap(text)

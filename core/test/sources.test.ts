@@ -33,7 +33,7 @@ describe('the core is pure', () => {
 describe('the client’s sentences', () => {
   test('are made nowhere but in the catalogue', () => {
     const prose = /'[A-Z][a-z]+ [a-z]+ [a-z]+[^']*\.'|`[A-Z][a-z]+ [^`]*\.`/
-    const own = ['core/src/script/topics.ts', 'core/src/script/cautions.ts', ...files('core/src/handoff')]
+    const own = [...files('core/src/script/topics'), 'core/src/script/cautions.ts', ...files('core/src/handoff')]
     expect(own.filter((f) => prose.test(bare(read(f))))).toEqual([])
   })
 })

@@ -32,7 +32,7 @@ describe('sentences that the record no longer bears out', () => {
     expect(brief((s) => void (s.access[0]!.steps[0]!.text = 'Do it otherwise'))).toEqual([
       expect.stringMatching(/^changed task:/),
     ])
-    expect(brief((s) => void (s.name = 'Renamed'))).toEqual(['changed welcome'])
+    expect(brief((s) => void (s.name = 'Renamed'))).toEqual(['changed welcome', 'changed farewell'])
     // An input is named in every gesture that uses it, and where its button is shown.
     const n = demo('reed-warden').sabers[0]!.controls.filter((r) => r.input === 'rw-i1' || r.other === 'rw-i1').length
     expect(brief((s) => void (s.inputs.find((i) => i.id === 'rw-i1')!.name = 'Far button'))).toHaveLength(n + 1)

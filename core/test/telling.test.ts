@@ -72,10 +72,17 @@ describe('the script', () => {
     const c = demo('reed-warden')
     const s = c.sabers[0]!
     s.beats[3] = { ...s.beats[3]!, say: 'In my words.', by: 'edited' }
-    s.beats.push({ id: 'mine', say: 'One more thing.', seconds: 4, covers: [], by: 'own' })
+    s.beats.splice(10, 0, { id: 'mine', say: 'One more thing.', seconds: 4, covers: [], by: 'own' })
     const again = compose(c, s)
     expect(again.map((b) => b.id)).toEqual(s.beats.map((b) => b.id))
     expect(again[3]!.say).toBe('In my words.')
+    // Nothing follows the farewell.
+    s.beats.push({ id: 'late', say: 'And another.', seconds: 4, covers: [], by: 'own' })
+    expect(
+      compose(c, s)
+        .map((b) => b.id)
+        .slice(-2),
+    ).toEqual(['late', 'rw-farewell'])
   })
   test('a task without recorded steps makes no empty beat, and is missed', () => {
     const c = demo('crosswind')
@@ -164,7 +171,7 @@ describe('composing again', () => {
     expect(again).toHaveLength(compose(c, s).length)
     expect(uncovered(copy, { ...copy.sabers[0]!, beats: again })).toEqual(uncovered(c, { ...s, beats: compose(c, s) }))
   })
-  test('an edited beat of several topics stands for all of them; one whose topic is gone stays at the end', () => {
+  test('an edited beat of several topics stands for all of them; one whose topic is gone stands where it stood', () => {
     const c = demo('reed-warden')
     const s = c.sabers[0]!
     const [a, b] = [s.beats[3]!, s.beats[5]!]
@@ -172,7 +179,9 @@ describe('composing again', () => {
     const list = compose(c, s)
     expect(list.filter((x) => x.covers.some((k) => [...a.covers, ...b.covers].includes(k)))).toHaveLength(1)
     s.beats = [{ ...a, by: 'edited', say: 'of something gone', covers: ['preset:gone'] }]
-    expect(compose(c, s).at(-1)!.say).toBe('of something gone')
+    expect(compose(c, s)[0]!.say).toBe('of something gone')
+    s.beats = [list[2]!, s.beats[0]!]
+    expect(compose(c, s).findIndex((x) => x.say === 'of something gone')).toBe(3)
   })
   test('a wish about a thing of one saber is told in its film only', () => {
     const c = demo('ember-fair')

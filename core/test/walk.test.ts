@@ -6,7 +6,7 @@ import {
   compose,
   MOST_EXACT,
   rehearse,
-  spokenPart,
+  spokenName,
   spokenSteps,
   troubleText,
   walkCost,
@@ -272,7 +272,7 @@ describe('steps as they are spoken', () => {
     ...{ act: { do: act, at: `fastener:${at}` as const }, ...more },
   })
   test.each<[string, ReturnType<typeof step>[], string]>([
-    ['one stands alone', [step('left', 'loosen')], 'loosen left.'],
+    ['one stands alone', [step('left', 'loosen')], 'Loosen left.'],
     [
       'two in one breath',
       [step('left', 'loosen'), step('right', 'loosen')],
@@ -288,13 +288,13 @@ describe('steps as they are spoken', () => {
       [step('left', 'tighten'), step('right', 'tighten')],
       'Tighten both blade screws until they hold; no more.',
     ],
-    ['another key breaks it', [step('left', 'loosen'), step('other', 'loosen')], 'loosen left. loosen other.'],
-    ['another purpose breaks it', [step('left', 'loosen'), step('grip', 'loosen')], 'loosen left. loosen grip.'],
-    ['another act breaks it', [step('left', 'loosen'), step('right', 'tighten')], 'loosen left. tighten right.'],
+    ['another key breaks it', [step('left', 'loosen'), step('other', 'loosen')], 'Loosen left. Loosen other.'],
+    ['another purpose breaks it', [step('left', 'loosen'), step('grip', 'loosen')], 'Loosen left. Loosen grip.'],
+    ['another act breaks it', [step('left', 'loosen'), step('right', 'tighten')], 'Loosen left. Tighten right.'],
     [
       'the maker’s words stand',
       [step('left', 'loosen', { ownWords: true }), step('right', 'loosen')],
-      'loosen left. loosen right.',
+      'Loosen left. Loosen right.',
     ],
     [
       'a caution once',
@@ -303,7 +303,7 @@ describe('steps as they are spoken', () => {
         step('grip', 'loosen', { caution: 'Mind it' }),
         step('other', 'loosen', { caution: 'Stop!' }),
       ],
-      'loosen left. Mind it. loosen grip. loosen other. Stop!',
+      'Loosen left. Mind it. Loosen grip. Loosen other. Stop!',
     ],
     [
       'without a tool',
@@ -316,14 +316,14 @@ describe('steps as they are spoken', () => {
     const x = done()
     const [speaker] = x.parts.filter((p) => p.kind === 'speaker')
     const button = x.parts.find((p) => p.id === x.inputs[0]!.part)!
-    expect(spokenPart(x, button)).toBe('the front button')
-    expect(spokenPart(x, speaker!)).toBe('the speaker')
+    expect(spokenName(x, button)).toBe('the front button')
+    expect(spokenName(x, speaker!)).toBe('the speaker')
     const at = (v: number) => fact(v, 'mm', 'measured')
     x.parts.push(
       { ...structuredClone(speaker!), id: 'second', at: at(200) },
       { ...structuredClone(speaker!), id: 'mid', at: at(120) },
     )
-    expect(x.parts.filter((p) => p.kind === 'speaker').map((p) => spokenPart(x, p))).toEqual([
+    expect(x.parts.filter((p) => p.kind === 'speaker').map((p) => spokenName(x, p))).toEqual([
       ...['the speaker nearer the pommel', 'the speaker nearer the blade', 'the speaker in the middle'],
     ])
   })

@@ -1,7 +1,10 @@
 import { type Body, isOff, planOff, planOn, type State } from '../machine'
-import { refTo, retentionOf, type Socket } from '../record'
+import { type Fastener, nounOf, refTo, retentionOf, type Socket } from '../record'
 import { say } from '../words'
 import type { Drafting } from './draft'
+
+/** A screw as it is spoken of. */
+const screwNoun = (d: Drafting, f: Fastener) => nounOf(d.saber, refTo('fastener', f.id)) ?? f.name
 
 /** The screws that hold a blade, when every one may be turned; what is in the way is asked for. */
 function held(d: Drafting, socket: Socket) {
@@ -43,12 +46,12 @@ export function bladeIn(d: Drafting): void {
       continue
     }
     const place = refTo('socket', socket.id)
-    for (const f of screws) d.screw(say('step.loosenBlade', { screw: f.name }), f, 'anticlockwise')
+    for (const f of screws) d.screw(say('step.loosenBlade', { screw: screwNoun(d, f) }), f, 'anticlockwise')
     d.step(say('step.bladeIn', { how: socket.insertion, ...of(d, socket) }), {
       place,
       direction: socket.insertion === 'clockwise' ? 'clockwise' : 'push',
     })
-    for (const f of screws) d.screw(say('step.tightenBlade', { screw: f.name }), f, 'clockwise')
+    for (const f of screws) d.screw(say('step.tightenBlade', { screw: screwNoun(d, f) }), f, 'clockwise')
     d.step(say('step.pullCheck'), { place, caution: say('step.pullCheck.caution'), direction: 'pull' })
   }
 }
@@ -69,15 +72,15 @@ export function bladeOut(d: Drafting): void {
       else
         d.acts(
           screws.map((f) => ({ do: 'tighten', at: refTo('fastener', f.id) })),
-          (act) => say('step.keepScrew', { screw: screws.find((f) => act.at === `fastener:${f.id}`)!.name }),
+          (act) => say('step.keepScrew', { screw: screwNoun(d, screws.find((f) => act.at === `fastener:${f.id}`)!) }),
         )
       continue
     }
-    for (const f of screws) d.screw(say('step.loosenBlade', { screw: f.name }), f, 'anticlockwise')
+    for (const f of screws) d.screw(say('step.loosenBlade', { screw: screwNoun(d, f) }), f, 'anticlockwise')
     d.step(say('step.bladeOut', { how: socket.insertion, ...of(d, socket) }), {
       place: refTo('socket', socket.id),
       direction: socket.insertion === 'clockwise' ? 'clockwise' : 'pull',
     })
-    for (const f of screws) d.screw(say('step.keepScrew', { screw: f.name }), f, 'clockwise')
+    for (const f of screws) d.screw(say('step.keepScrew', { screw: screwNoun(d, f) }), f, 'clockwise')
   }
 }

@@ -1,5 +1,5 @@
 import { type Body, wordsOf } from '../machine'
-import { refTo, type Saber } from '../record'
+import { refTo, type Saber, toldNoun } from '../record'
 import { say } from '../words'
 import type { Drafting } from './draft'
 import { toTheCells } from './opening'
@@ -54,7 +54,7 @@ export function charge(d: Drafting) {
   const cell = cells[0]
   if (!cell) return d.ask('noCell', '')
   if (!charger || cells.some((c) => !c.removable)) return d.ask('howCharged', cell.name, refTo('part', cell.id))
-  d.step(say('step.chargeWith', { charger: charger.name }), {
+  d.step(say('step.chargeWith', { charger: toldNoun(d.saber, refTo('part', charger.id)) ?? charger.name }), {
     place: refTo('part', charger.id),
     caution: say('step.chargeCell.caution'),
   })

@@ -1,5 +1,6 @@
 import * as T from '@sinclair/typebox'
 import { Photo, Saber } from '../record'
+import { LANGUAGES } from '../units'
 import { closed, Moment, orNull, Revision } from './common'
 import { route } from './route'
 
@@ -49,12 +50,14 @@ const Block = T.Union([
 const HandoffSchema = T.Object(
   {
     format: T.Literal('nubrin-handoff'),
-    version: T.Literal(2),
+    version: T.Literal(3),
     title: Text,
     client: Text,
     shop: Text,
     number: T.Integer(),
     date: Text,
+    language: T.Union(LANGUAGES.map((l) => T.Literal(l))),
+    ownWords: T.Boolean(),
     chapters: T.Array(T.Object({ id: Text, title: Text, saber: T.Optional(Text), blocks: T.Array(Block) }, closed)),
     from: T.Optional(T.Object({ address: Text, contact: Text, signature: Text, closing: Text }, closed)),
   },

@@ -1,4 +1,5 @@
-import { formatNumber } from '../units/format'
+import { formatNumber } from '../units'
+import { say } from '../words'
 import { type NumberFact, printable } from './fact'
 
 /**
@@ -6,9 +7,9 @@ import { type NumberFact, printable } from './fact'
  * assumed or client-stated one prints as "about"; an unknown one as "not recorded".
  */
 export function formatFact(fact: NumberFact | undefined, digits = 2): string {
-  if (!fact || fact.value === null || printable(fact) === 'none') return 'not recorded'
+  if (!fact || fact.value === null || printable(fact) === 'none') return say('notRecorded')
   const unit = fact.unit === '×' ? '' : fact.unit === 'deg' ? '°' : ` ${fact.unit}`
   const tol = fact.tol ? ` ± ${formatNumber(fact.tol, digits)}` : ''
   const body = `${formatNumber(fact.value, digits)}${tol}${unit}`
-  return printable(fact) === 'plain' ? body : `about ${body}`
+  return printable(fact) === 'plain' ? body : say('about', { what: body })
 }

@@ -1,10 +1,11 @@
-import { type Commission, type Saber, saberTitle } from '../record'
+import { type Commission, languageOf, type Saber, saberTitle, speakingTo, writtenIn } from '../record'
+import { type Language, tongue } from '../units'
 import { say } from '../words'
 import type { Chapter, OrderChapter } from './block'
 import { AFTER, BEFORE, OF_A_SABER } from './chapters'
 
 const HANDOFF_FORMAT = 'nubrin-handoff'
-const HANDOFF_VERSION = 2
+const HANDOFF_VERSION = 3
 
 export interface HandoffDocument {
   format: typeof HANDOFF_FORMAT
@@ -14,6 +15,9 @@ export interface HandoffDocument {
   shop: string
   number: number
   date: string
+  /** What it is written in, and whether the shop's own words in it are in another language. */
+  language: Language
+  ownWords: boolean
   chapters: Chapter[]
   /** What the shop says of itself, where it says something. */
   from?: ShopCard
@@ -32,6 +36,10 @@ export interface ShopCard {
  * opened, lit, charged and cared for, what was tested and who made it. Nothing is stated as fact that the record does not hold as fact.
  */
 export function buildHandoff(c: Commission, shop: string, date: string, from?: ShopCard): HandoffDocument {
+  return speakingTo(c, () => whole(c, shop, date, from))
+}
+
+function whole(c: Commission, shop: string, date: string, from?: ShopCard): HandoffDocument {
   const several = c.sabers.length > 1
   const order = (list: readonly OrderChapter[]): Chapter[] =>
     list.map((chapter) => chapter(c)).filter((ch) => ch.blocks.length)
@@ -43,6 +51,8 @@ export function buildHandoff(c: Commission, shop: string, date: string, from?: S
     shop,
     number: c.handoff.issued.length + 1,
     date,
+    language: languageOf(c),
+    ownWords: languageOf(c) !== writtenIn(c),
     ...(from && Object.values(from).some((v) => v) ? { from } : {}),
     chapters: [...order(BEFORE), ...c.sabers.flatMap((s) => saberChapters(s, several)), ...order(AFTER)],
   }
@@ -54,7 +64,10 @@ function saberChapters(s: Saber, several: boolean): Chapter[] {
     .map(({ id, title, blocks }) => ({
       id: several ? `${id}-${s.id}` : id,
       title: several
-        ? say('handoff.ofSaber', { saber: s.name, title: `${title[0]!.toLowerCase()}${title.slice(1)}` })
+        ? say('handoff.ofSaber', {
+            saber: s.name,
+            title: tongue() === 'en' ? `${title[0]!.toLowerCase()}${title.slice(1)}` : title,
+          })
         : title,
       saber: s.id,
       blocks,
@@ -64,7 +77,8 @@ function saberChapters(s: Saber, several: boolean): Chapter[] {
 /** A frozen handoff as this program reads it. The first ones carried no version; what they say stands as it was issued. */
 export function liftHandoff(frozen: unknown): HandoffDocument {
   const d = frozen as HandoffDocument
-  return { ...d, format: HANDOFF_FORMAT, version: HANDOFF_VERSION }
+  // Before there were languages, all was English.
+  return { ...{ language: 'en', ownWords: false }, ...d, format: HANDOFF_FORMAT, version: HANDOFF_VERSION }
 }
 
 /** Title of the record's file, safe for any file system. */

@@ -1,12 +1,17 @@
 import { type AnyFact, type Calculated, formatFact, known, missingText, type NumberFact, printable } from '../facts'
-import { nameOf, type Saber, type Step, type Task } from '../record'
-import { formatNumber, mmAndInch } from '../units'
+import { isForeign, nameOf, type Saber, type Step, type Task } from '../record'
+import { wordedSteps } from '../script'
+import { dayText, formatNumber, mmAndInch, tongue } from '../units'
 import { say, whether } from '../words'
 import type { Block } from './block'
 
 /** A computed value as it prints: plain, about, or what is missing for it. */
 export const asText = (c: Calculated, digits = 0): { value: string; about?: boolean } => {
-  if (!c.ok) return { value: say('notRecordedWhy', { why: missingText(c) }) }
+  // What is missing is named in the shop's language; to another reader it is only not recorded.
+  if (!c.ok)
+    return {
+      value: isForeign() || tongue() !== 'en' ? say('notRecorded') : say('notRecordedWhy', { why: missingText(c) }),
+    }
   const value = `${formatNumber(c.value, digits)}${c.unit === '×' ? '' : ` ${c.unit}`}`
   return { value: c.about ? say('about', { what: value }) : value, about: c.about }
 }
@@ -16,7 +21,7 @@ export function bothWays(f: NumberFact): string {
   const v = known(f)
   const plain = formatFact(f)
   if (v === undefined) return plain
-  return plain.startsWith('about') ? say('about', { what: mmAndInch(v) }) : mmAndInch(v)
+  return f && printable(f) !== 'plain' ? say('about', { what: mmAndInch(v) }) : mmAndInch(v)
 }
 
 /** Words or a choice that are a fact: plainly, or with where they come from while nobody has made sure. */
@@ -36,27 +41,27 @@ export const stepsOf = (s: Saber, tasks: readonly Task[]): Block[] =>
     .map((p) => ({
       kind: 'steps',
       title: say('task', { task: p.task }),
-      steps: p.steps.map((st) => ({
-        text: turned(st),
-        ...(st.tool ? { tool: st.tool } : {}),
-        ...cautionOf(st),
+      steps: wordedSteps(s, p.steps).map(({ step: st, text, tool, caution }) => ({
+        text: turned(st, text),
+        ...(tool ? { tool } : {}),
+        ...cautionOf(st, caution),
         ...(st.place ? { place: orNotRecorded(nameOf(s, st.place)) } : {}),
       })),
     }))
 
 /** What to mind at a step; one that cannot be undone says so, and who agreed to it. */
-function cautionOf(st: Step): { caution?: string } {
+function cautionOf(st: Step, caution: string | undefined): { caution?: string } {
   const { consent: c } = st
   const undone = st.irreversible
-    ? say('step.irreversible', { who: c?.who ?? '', on: c?.on ?? '', agreed: whether(c) })
+    ? say('step.irreversible', { who: c?.who ?? '', on: dayText(c?.on ?? ''), agreed: whether(c) })
     : undefined
-  const all = [st.caution, undone].filter((x) => x)
+  const all = [caution, undone].filter((x) => x)
   return all.length ? { caution: all.join(' ') } : {}
 }
 
 /** A step with how often it is turned, unless its own words say it. */
-const turned = (st: Step): string =>
-  st.turns && !/\bturns?\b/i.test(st.text) ? say('step.turned', { text: st.text, n: st.turns }) : st.text
+const turned = (st: Step, text: string): string =>
+  st.turns && !/\b(turns?|Umdrehung(en)?)\b/i.test(text) ? say('step.turned', { text, n: st.turns }) : text
 
 /** An amount with its currency: `40 EUR`. */
 export const money = (m: { amount: number; currency: string }) => `${formatNumber(m.amount, 2)} ${m.currency}`

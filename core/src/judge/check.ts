@@ -18,7 +18,8 @@ export interface Context {
 }
 
 /** What a check reads: fields of the saber, fields of the order, and the day. Nothing else may change its answer. */
-export type Reads = keyof Saber | `order.${keyof Commission}` | 'today'
+/** `order.first`: the saber that is told first, where there are others; `order.told`: in what order they are told. */
+export type Reads = keyof Saber | `order.${keyof Commission}` | 'order.first' | 'order.told' | 'today'
 /** Every field that holds facts; what reads all facts reads these. */
 export const ALL_FACTS: readonly Reads[] = [
   ...([
@@ -42,6 +43,21 @@ export const ALL_FACTS: readonly Reads[] = [
 export const TOPICS_READ: readonly Reads[] = [
   ...(['id', 'name', 'hilt', 'parts', 'blades', 'zones', 'cutPower', 'use', 'presets'] as const),
   ...(['inputs', 'modes', 'controls', 'access', 'beats', 'order.client', 'order.requests', 'order.arrivals'] as const),
+  ...([
+    'spoken',
+    'telling',
+    'settings',
+    'notFor',
+    'items',
+    'fixes',
+    'before',
+    'decisions',
+    'losses',
+    'recipient',
+    'job',
+  ] as const),
+  ...(['order.purpose', 'order.toDos', 'order.credits', 'order.giver', 'order.writtenIn'] as const),
+  ...(['order.first', 'order.told'] as const),
 ]
 
 export interface Worded {

@@ -1,7 +1,7 @@
 import { type Machine, machineOf } from '../machine'
 import { type Load, loadsOf } from '../power'
 import { type Commission, type FactPlace, factPaths, type Saber } from '../record'
-import { type Topic, topicsOf } from '../script'
+import { type Topic, tellingOrder, topicsOf } from '../script'
 import type { Check, Context, Raised, Reads, Worded } from './check'
 import { CHECKS } from './checks'
 import { type Finding, type Level, STATIONS, type Station } from './finding'
@@ -82,6 +82,13 @@ function finding(check: Check, saber: Saber, m: Matter): Finding {
 
 const readOf = (c: Commission, saber: Saber, today: string, what: Reads): unknown => {
   if (what === 'today') return today
+  if (what === 'order.first') return c.sabers.length > 1 ? tellingOrder(c)[0] : undefined
+  if (what === 'order.told')
+    return c.sabers.length > 1
+      ? tellingOrder(c)
+          .map((s) => s.id)
+          .join()
+      : ''
   return what.startsWith('order.') ? c[what.slice(6) as keyof Commission] : saber[what as keyof Saber]
 }
 

@@ -1,6 +1,18 @@
 import { known } from '../facts'
-import { type Act, byId, type DIRECTIONS, type Fastener, partsOfRef, refTo, type Saber, type Step } from '../record'
-import { say, whether } from '../words'
+import {
+  type Act,
+  byId,
+  type DIRECTIONS,
+  type Fastener,
+  nounOf,
+  own,
+  partsOfRef,
+  refTo,
+  type Saber,
+  type Step,
+  toldNoun,
+} from '../record'
+import { type Noun, say, whether } from '../words'
 import type { Assembly } from './assembly'
 import type { Goal } from './goals'
 import type { Body, Joint } from './joint'
@@ -19,17 +31,21 @@ export const goalText = (g: Goal, among: readonly Goal[]): string =>
 export const toolOf = (f: Fastener): string | undefined =>
   f.key && f.key !== 'by hand' ? say('tool', { key: f.key }) : f.key || undefined
 
+/** What an act is done to, as it is spoken of. */
+const thing = (s: Saber, act: Act, name: string): Noun => toldNoun(s, act.at) ?? { name }
+
 function screwWords(s: Saber, a: Assembly, act: Act): Wording | undefined {
   const f = byId(s.hilt.fasteners, partsOfRef(act.at)?.id)
   if (!f) return undefined
   const blade = Object.values(a.joints).some((j) => j.place && j.held.some((h) => h.screw === f.id))
   const tool = toolOf(f)
+  const screw = thing(s, act, f.name)
   const text =
     act.do === 'tighten'
-      ? say(blade ? 'step.tightenBlade' : 'step.tighten', { screw: f.name })
+      ? say(blade ? 'step.tightenBlade' : 'step.tighten', { screw })
       : blade && act.do === 'loosen'
-        ? say('step.loosenBlade', { screw: f.name })
-        : say('step.loosenJoint', { how: act.do === 'remove' ? 'remove' : 'loosen', screw: f.name })
+        ? say('step.loosenBlade', { screw })
+        : say('step.loosenJoint', { how: act.do === 'remove' ? 'remove' : 'loosen', screw })
   return {
     text,
     place: act.at,
@@ -38,9 +54,9 @@ function screwWords(s: Saber, a: Assembly, act: Act): Wording | undefined {
   }
 }
 
-function sectionWords(j: Joint, act: Act, on: boolean): Wording {
-  const section = j.name
-  const caution = j.hurts ?? say(on ? 'step.noWireInThread' : 'step.softSurface')
+function sectionWords(s: Saber, j: Joint, act: Act, on: boolean): Wording {
+  const section = thing(s, act, j.name)
+  const caution = j.hurts ? own(j.hurts) : say(on ? 'step.noWireInThread' : 'step.softSurface')
   const base = { place: act.at, caution }
   if (act.how === 'unscrew')
     return { ...base, text: say(on ? 'step.screwOn' : 'step.unscrew', { section }), direction: turned(j, on) }
@@ -61,7 +77,7 @@ function bladeWords(s: Saber, act: Act, on: boolean): Wording | undefined {
   return {
     text: say(on ? 'step.bladeIn' : 'step.bladeOut', {
       how: socket.insertion,
-      socket: socket.name,
+      socket: nounOf(s, refTo('socket', socket.id)) ?? socket.name,
       several: whether(s.hilt.sockets.length > 1),
     }),
     place: refTo('socket', socket.id),
@@ -73,7 +89,7 @@ function bladeWords(s: Saber, act: Act, on: boolean): Wording | undefined {
 function partWords(s: Saber, j: Joint, act: Act, on: boolean): Wording | undefined {
   const p = byId(s.parts, partsOfRef(act.at)?.id)
   if (!p) return undefined
-  const base = { place: act.at, ...(j.hurts ? { caution: j.hurts } : {}) }
+  const base = { place: act.at, ...(j.hurts ? { caution: own(j.hurts) } : {}) }
   const how = act.how ?? 'pull'
   const end = act.towards ?? 'pommel'
   const direction: Direction = how === 'unscrew' ? turned(j, on) : how === 'lift' && !on ? 'lift' : on ? 'push' : 'pull'
@@ -85,12 +101,12 @@ function partWords(s: Saber, j: Joint, act: Act, on: boolean): Wording | undefin
       }
     const plus = known(p.faces)
     if (!plus) return undefined
-    const text = say('step.cellIn', { plus, landmark: p.landmark ?? '', told: whether(p.landmark) })
+    const text = say('step.cellIn', { plus, landmark: p.landmark ? own(p.landmark) : '', told: whether(p.landmark) })
     return { caution: say('step.cellIn.caution'), ...base, text, direction: 'push' }
   }
   if (p.kind === 'chassis') {
     const caution = say('step.chassis.caution')
-    const { name } = j
+    const name = thing(s, act, j.name)
     if (!on)
       return {
         caution,
@@ -98,7 +114,8 @@ function partWords(s: Saber, j: Joint, act: Act, on: boolean): Wording | undefin
         text: say('step.chassisOut', { name, how, end, tethered: whether(j.tethered) }),
         direction,
       }
-    const landmark = j.landmark ?? p.landmark ?? ''
+    const mark = j.landmark ?? p.landmark
+    const landmark = mark ? own(mark) : ''
     return {
       caution,
       ...base,
@@ -111,19 +128,31 @@ function partWords(s: Saber, j: Joint, act: Act, on: boolean): Wording | undefin
       ...{ caution: say('step.card.caution'), ...base, direction },
       text: on ? say('step.cardIn') : say('step.card'),
     }
-  return { ...base, text: say(on ? 'step.partIn' : 'step.partOut', { how, name: j.name }), direction }
+  return { ...base, text: say(on ? 'step.partIn' : 'step.partOut', { how, name: thing(s, act, j.name) }), direction }
 }
 
-function powerWords(a: Assembly, act: Act): Wording | undefined {
+function powerWords(s: Saber, a: Assembly, act: Act): Wording | undefined {
   const c = a.cutter
   if (!c) return undefined
   const on = act.do === 'restore'
   const place = act.at
   if (c.by === 'killKeyTurn')
-    return { place, text: say(on ? 'step.keyTurn' : 'step.keyTurnBack', { key: c.name }), direction: 'none' }
+    return {
+      place,
+      text: say(on ? 'step.keyTurn' : 'step.keyTurnBack', { key: thing(s, act, c.name) }),
+      direction: 'none',
+    }
   if (c.by === 'killKeyPull')
-    return { place, text: say(on ? 'step.keyOut' : 'step.keyBack', { key: c.name }), direction: on ? 'pull' : 'push' }
-  return { place, text: say('step.slide', { switch: c.name, named: 'yes', to: on ? 'on' : 'off' }), direction: 'slide' }
+    return {
+      place,
+      text: say(on ? 'step.keyOut' : 'step.keyBack', { key: thing(s, act, c.name) }),
+      direction: on ? 'pull' : 'push',
+    }
+  return {
+    place,
+    text: say('step.slide', { switch: thing(s, act, c.name), named: 'yes', to: on ? 'on' : 'off' }),
+    direction: 'slide',
+  }
 }
 
 /** An act in words for this saber; undefined where something has to be known first, or the thing is gone. */
@@ -135,18 +164,25 @@ export function wordsOf(s: Saber, a: Assembly, act: Act): Wording | undefined {
       return screwWords(s, a, act)
     case 'cut':
     case 'restore':
-      return powerWords(a, act)
+      return powerWords(s, a, act)
     case 'plugIn': {
       const port = byId(s.parts, partsOfRef(act.at)?.id)
       const caution = say('step.chargePort.caution')
       if (port?.kind === 'charger')
         return {
           place: act.at,
-          text: say('step.chargeIn', { charger: port.name }),
+          text: say('step.chargeIn', { charger: thing(s, act, port.name) }),
           direction: 'none',
           caution: say('step.chargeCell.caution'),
         }
-      return port && { place: act.at, text: say('step.chargePort', { port: port.name }), direction: 'push', caution }
+      return (
+        port && {
+          place: act.at,
+          text: say('step.chargePort', { port: thing(s, act, port.name) }),
+          direction: 'push',
+          caution,
+        }
+      )
     }
     case 'unplug':
       return { place: act.at, text: say('step.unplug'), direction: 'pull' }
@@ -157,7 +193,7 @@ export function wordsOf(s: Saber, a: Assembly, act: Act): Wording | undefined {
       const on = act.do === 'putOn'
       const j = a.joints[act.at as Body]
       if (!j) return undefined
-      if (act.at.startsWith('section:')) return sectionWords(j, act, on)
+      if (act.at.startsWith('section:')) return sectionWords(s, j, act, on)
       return act.at.startsWith('blade:') ? bladeWords(s, act, on) : partWords(s, j, act, on)
     }
   }

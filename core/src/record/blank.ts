@@ -42,6 +42,7 @@ export function blankSaber(newId: NewId, name: string, job: Saber['job']): Saber
     decisions: [],
     beats: [],
     order: 'operateFirst',
+    spoken: [],
     takes: [],
     leftOut: [],
   }

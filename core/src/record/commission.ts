@@ -1,5 +1,6 @@
 import type { Static } from '@sinclair/typebox'
 import * as T from '@sinclair/typebox'
+import { LANGUAGES, MEASURES } from '../units'
 import { idOf, ownId, ref } from './ref'
 import { JOBS, Saber } from './saber'
 import { Day, Hash, Line, list, Money, noted, obj, oneOf, opt, Text } from './schema-kit'
@@ -8,7 +9,7 @@ import { ToDo, Warranty } from './whole'
 
 /** The version this code writes. Older ones are lifted when they are read; newer ones are refused by name. */
 export const FORMAT = 'nubrin-commission'
-export const FORMAT_VERSION = 6
+export const FORMAT_VERSION = 7
 
 export const PURPOSES = ['display', 'costume', 'duelling', 'beginner', 'stage'] as const
 /** Who wished it: the client, the maker himself, or the shop offers it and the client may take it. */
@@ -107,7 +108,13 @@ export const Commission = obj({
     country: opt(Line),
     contact: opt(Line),
     note: opt(Line),
+    /** What the client reads and is spoken to in; English where nothing is said. */
+    language: opt(oneOf(LANGUAGES)),
+    /** In what the client thinks of lengths; both are said where nothing is. */
+    measures: opt(oneOf(MEASURES)),
   }),
+  /** The language in which the shop has written this record; English where nothing is said. */
+  writtenIn: opt(oneOf(LANGUAGES)),
   ordered: opt(Day),
   deadline: opt(Day),
   shipped: opt(Day),

@@ -93,7 +93,31 @@ export {
   withoutThing,
 } from './references'
 export { CUT_POWER, Decision, JOBS, KNOWS, Saber } from './saber'
-export { Beat, ORDERS, Take, Waiver } from './script'
+export {
+  Beat,
+  LEFT_TO,
+  LENGTHS,
+  ORDERS,
+  READERS,
+  SLIP_KINDS,
+  SpokenName,
+  Take,
+  Telling,
+  Waiver,
+} from './script'
+export {
+  hueText,
+  isForeign,
+  languageOf,
+  nounOf,
+  nounText,
+  own,
+  ownLarge,
+  readerOf,
+  speakingTo,
+  toldNoun,
+  writtenIn,
+} from './spoken'
 export {
   ITEM_ROLES,
   type Item,

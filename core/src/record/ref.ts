@@ -27,6 +27,8 @@ export const THINGS = {
   decision: ['decision', 'decisions'],
   beat: ['beat', 'beats'],
   take: ['take', 'takes'],
+  slip: ['mark of a take', 'marks of a take'],
+  spokenName: ['spoken name', 'spoken names'],
   toDo: ['to-do', 'to-dos'],
   item: ['thing that goes with it', 'things that go with it'],
   setting: ['setting', 'settings'],

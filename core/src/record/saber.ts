@@ -11,7 +11,7 @@ import { Preset } from './preset'
 import { Fix, Test } from './proof'
 import { ownId, ref } from './ref'
 import { Consent, Day, Line, list, noted, obj, oneOf, opt } from './schema-kit'
-import { Beat, ORDERS, Take, Waiver } from './script'
+import { Beat, ORDERS, SpokenName, Take, Telling, Waiver } from './script'
 import { Item, Loss, NotFor, Owner, Settings, Was } from './whole'
 
 export const JOBS = ['install', 'conversion', 'repair', 'scratch', 'showcase', 'rebuild', 'model'] as const
@@ -80,6 +80,10 @@ export const Saber = obj({
   decisions: list(Decision, 60),
   beats: list(Beat, 200),
   order: oneOf(ORDERS),
+  /** For whom it is told, and how long. */
+  telling: opt(Telling),
+  /** What things are called when one speaks of them, by language. */
+  spoken: list(SpokenName, 200),
   takes: list(Take, 40),
   /** Topics knowingly left out of the film. */
   leftOut: list(Waiver, 120),

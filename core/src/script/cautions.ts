@@ -1,6 +1,6 @@
 import { known } from '../facts'
 import { FLASH_LIMIT_HZ } from '../light'
-import type { Saber } from '../record'
+import { own, type Saber } from '../record'
 import { say, whether } from '../words'
 
 /** A safety caution that this build calls for (usual ones; local codes, carriers and licensed practice decide). */
@@ -20,7 +20,7 @@ export function cautionsOf(s: Saber): Caution[] {
   if (cells.length) {
     // Which way round, and which sort to buy, matters where a client changes it.
     const loose = cells.filter((c) => c.removable)
-    const landmarks = loose.map((c) => c.landmark).filter(Boolean)
+    const landmarks = loose.flatMap((c) => (c.landmark ? [own(c.landmark)] : []))
     out.push({
       key: 'cell',
       ...(landmarks.length ? { polarity: landmarks.join('; ') } : {}),

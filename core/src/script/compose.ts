@@ -1,42 +1,77 @@
-import { after, doingOf, gestureText, isOf, modeThatIs, reach } from '../controls'
-import type { Beat, Commission, ORDERS, Saber } from '../record'
-import { say, whether } from '../words'
-import { backToFirst, guessSeconds, presetAfter, startMode } from './rehearse'
-import { type Chapter, type Topic, topicsOf } from './topics'
-import { isDark, walked } from './walk'
-
-export type Order = (typeof ORDERS)[number]
-
-/** Chapters in each school's order of telling. */
-const CHAPTERS: Record<Order, Chapter[]> = {
-  pommelUp: ['welcome', 'outside', 'inside', 'power', 'blade', 'controls', 'presets', 'care', 'requests'],
-  outsideIn: ['welcome', 'outside', 'power', 'blade', 'controls', 'presets', 'inside', 'care', 'requests'],
-  operateFirst: ['welcome', 'power', 'blade', 'controls', 'presets', 'outside', 'inside', 'care', 'requests'],
-  build: ['welcome', 'inside', 'outside', 'power', 'blade', 'controls', 'presets', 'care', 'requests'],
-}
+import { after, doingOf, gestureText, modeThatIs, reach } from '../controls'
+import { type Beat, byId, type Commission, type Saber, speakingTo } from '../record'
+import { large, say, whether } from '../words'
+import { type Order, ordered } from './order'
+import { backToFirst, guessSeconds, presetAfter } from './rehearse'
+import { type Telling, type Topic, tellingsOf, toldWith, topicsOf } from './topics'
+import { fitted } from './trim'
+import { isDark } from './walk'
 
 /**
- * Composes the beats of a walkthrough from the record. Within a chapter, opening comes before closing and lighting before
- * what is done while lit; the blade is taken out, and the power cut, after everything that needs them. Beats the maker has edited
- * or written are kept: an edited one stands where the first of its topics stands, known by what it covers; one whose topics are
- * gone, and an own one, go to the end.
+ * Composes the beats of a walkthrough from the record, in the client's language and in the order of a school. Beats the maker has
+ * edited or written are kept: an edited one stands where the first of its topics stands, known by what it covers; an own one, and
+ * one whose topics are gone, after the beat that it stood behind. Where the telling is to be short, what can be read instead is
+ * left to paper. The farewell is last.
  */
 export function compose(c: Commission, s: Saber, order: Order = s.order): Beat[] {
-  // A task whose steps nobody has recorded is no beat: it stays in the list of what is not told.
-  const topics = topicsOf(c, s).filter((t) => t.key !== 'off' && (!t.key.startsWith('task:') || t.perform))
-  const rank = (t: Topic) => CHAPTERS[order].indexOf(t.chapter)
-  const sorted = [...topics].sort((a, b) => rank(a) - rank(b) || inner(s, a) - inner(s, b))
-  const placed = walkControls(s, settleEnds(s, sorted))
-  const left = s.beats.filter((b) => b.by === 'edited')
-  const told = new Set<string>()
-  const beats = placed.flatMap((t) => {
-    if (told.has(t.key)) return []
-    const i = left.findIndex((b) => b.covers.includes(t.key))
-    const [edited] = i < 0 ? [] : left.splice(i, 1)
-    for (const key of edited?.covers ?? []) told.add(key)
-    return [edited ?? beatFor(s, t)]
+  return speakingTo(c, () => {
+    // A task whose steps nobody has recorded is no beat: it stays in the list of what is not told.
+    const told = new Set<string>()
+    const topics = topicsOf(c, s).filter(
+      (t) => t.key !== 'off' && (!t.key.startsWith('task:') || t.perform) && toldWith(c, s, t.key),
+    )
+    const placed = ordered(s, order, tellingsOf(c, s, topics))
+    const left = s.beats.filter((b) => b.by === 'edited')
+    const beats = placed.flatMap((t) => {
+      if (t.keys.every((k) => told.has(k))) return []
+      const i = left.findIndex((b) => b.covers.some((k) => t.keys.includes(k)))
+      const [edited] = i < 0 ? [] : left.splice(i, 1)
+      for (const key of edited?.covers ?? t.keys) told.add(key)
+      return [edited ?? beatFor(s, t)]
+    })
+    const whole = firstAgain(s, darkAgain(s, beats))
+    const kept = keptInPlace(whole, s.beats, (b) => b.by === 'own' || left.includes(b))
+    return fitted(c, { ...s, beats: bridged(s, kept, topics) }, topics)
   })
-  return [...firstAgain(s, darkAgain(s, beats)), ...left, ...s.beats.filter((b) => b.by === 'own')]
+}
+
+/** Beats that nothing in the record calls for, each behind the beat that it stood behind before; never behind the farewell. */
+function keptInPlace(composed: readonly Beat[], before: readonly Beat[], keeps: (b: Beat) => boolean): Beat[] {
+  const out = [...composed]
+  before.forEach((b, i) => {
+    if (!keeps(b)) return
+    const behind = before
+      .slice(0, i)
+      .reverse()
+      .find((x) => out.some((y) => same(x, y)))
+    const at = behind ? out.findIndex((y) => same(behind, y)) + 1 : 0
+    const last = out.findIndex((y) => y.covers.includes('farewell'))
+    out.splice(last >= 0 ? Math.min(at, last) : at, 0, b)
+  })
+  return out
+}
+const same = (a: Beat, b: Beat) => a.id === b.id || (a.covers.length > 0 && a.covers[0] === b.covers[0])
+
+/** The mode in which a beat's control is done and stays; nothing for any other beat. */
+function staysIn(s: Saber, b: Beat | undefined): string | undefined {
+  const row = b?.perform?.startsWith('row:') && !b.leftTo ? byId(s.controls, b.perform.slice(4)) : undefined
+  return row && after(s, row) === row.mode ? row.mode : undefined
+}
+
+/** The words of a composed beat where it stands: what the one before has shown is not said again. */
+export function wordsAfter(s: Saber, t: Topic, before: Beat | undefined): string {
+  return t.again && t.again.mode === staysIn(s, before) ? t.again.say : t.say
+}
+
+/** Composed beats in the words that fit where each stands now. */
+export function bridged(s: Saber, beats: readonly Beat[], topics: readonly Topic[]): Beat[] {
+  const by = new Map(topics.map((t) => [t.key, t]))
+  return beats.map((b, i) => {
+    const t = b.by === 'composed' && b.covers.length === 1 ? by.get(b.covers[0]!) : undefined
+    if (!t?.again) return b
+    const words = wordsAfter(s, t, beats[i - 1])
+    return words === b.say ? b : { ...b, say: words, seconds: guessSeconds(words) }
+  })
 }
 
 /** Where the controls that are shown leave it in another preset, it is brought back to the first by one that was shown. */
@@ -59,13 +94,8 @@ function firstAgain(s: Saber, beats: readonly Beat[]): Beat[] {
     many: whether(back.times > 1),
   })
   const beat: Beat = {
-    ...{
-      id: beatId(s, `first-${back.row.id}`),
-      say: words,
-      perform: `row:${back.row.id}`,
-      seconds: guessSeconds(words),
-    },
-    ...(back.times > 1 ? { times: back.times } : {}),
+    ...{ id: beatId(s, `first-${back.row.id}`), say: words, perform: `row:${back.row.id}` },
+    ...{ seconds: guessSeconds(words), ...(back.times > 1 ? { times: back.times } : {}) },
     ...{ covers: [], by: 'composed' },
   }
   return [...beats.slice(0, at + 1), beat, ...beats.slice(at + 1)]
@@ -81,7 +111,7 @@ function darkAgain(s: Saber, beats: readonly Beat[]): Beat[] {
   if (!last || !way?.length) return [...beats]
   const at = beats.findLastIndex((b) => b.perform === `row:${last.id}`) + 1
   const again = way.map((r, i): Beat => {
-    const words = say('topic.again', { gesture: gestureText(s, r), what: doingOf(r) })
+    const words = large(say('topic.again', { gesture: gestureText(s, r), what: doingOf(r) }))
     return {
       ...{ id: beatId(s, `again-${i}-${r.id}`), say: words, perform: `row:${r.id}`, seconds: guessSeconds(words) },
       ...{ covers: [], by: 'composed' },
@@ -93,8 +123,8 @@ function darkAgain(s: Saber, beats: readonly Beat[]): Beat[] {
 const beatId = (s: Saber, key: string) =>
   `${s.id.slice(0, 12)}-${key.toLowerCase().replace(/[^a-z0-9]+/g, '-')}`.slice(0, 48)
 
-/** The beat that tells one thing, with an id made from the saber and the thing. */
-export function beatFor(s: Saber, t: Topic): Beat {
+/** The beat that tells one thing, or several in one breath, with an id made from the saber and the first of them. */
+export function beatFor(s: Saber, t: Telling | Topic): Beat {
   return {
     id: beatId(s, t.key),
     say: t.say,
@@ -102,64 +132,14 @@ export function beatFor(s: Saber, t: Topic): Beat {
     ...(t.perform ? { perform: t.perform } : {}),
     ...(t.expect ? { expect: t.expect } : {}),
     seconds: guessSeconds(t.say),
-    covers: [t.key],
+    covers: 'keys' in t ? [...t.keys] : [t.key],
     by: 'composed',
   }
-}
-
-const TASK_ORDER = [
-  'powerOn',
-  'bladeIn',
-  'open',
-  'cellOut',
-  'cellIn',
-  'card',
-  'close',
-  'charge',
-  'bladeOut',
-  'powerOff',
-]
-const STATE_ORDER = ['asleep', 'off', 'lit', 'combat', 'muted', 'menu']
-
-/** Order within a chapter: wake, ignite, what lit does, then leaving that state last. */
-function inner(s: Saber, t: Topic): number {
-  if (t.key.startsWith('task:')) return TASK_ORDER.indexOf(t.key.slice(5))
-  if (!t.key.startsWith('control:')) return 0
-  const row = s.controls.find((r) => `control:${r.id}` === t.key)!
-  const base = STATE_ORDER.indexOf(isOf(s, row.mode)) * 100
-  const leaves = ['retract', 'sleep', 'powerOff', 'menuClose', 'unmute', 'combatOff'].includes(row.does)
-  const enters = ['wake', 'ignite', 'menuOpen', 'mute', 'combatOn'].includes(row.does)
-  const body = s.controls.indexOf(row)
-  return base + (isOf(s, row.mode) === 'off' ? (row.does === 'ignite' ? 90 : body) : leaves ? 95 : enters ? 90 : body)
-}
-
-/** Taking the blade out and cutting the power come after the presets; opening needs the power cut first. */
-function settleEnds(s: Saber, list: Topic[]): Topic[] {
-  const out = [...list]
-  const move = (key: string, beforeChapter: (t: Topic) => boolean) => {
-    const i = out.findIndex((t) => t.key === key)
-    if (i < 0) return
-    const [t] = out.splice(i, 1)
-    const last = out.findLastIndex(beforeChapter)
-    out.splice(last < 0 ? Math.min(i, out.length) : last + 1, 0, t!)
-  }
-  const live = (t: Topic) => t.chapter === 'controls' || t.chapter === 'presets'
-  move('task:bladeOut', live)
-  const afterBlade = out.findIndex((t) => t.key === 'task:bladeOut')
-  move('task:powerOff', (t) => (afterBlade >= 0 ? t.key === 'task:bladeOut' : live(t)))
-  return s.controls.length || s.presets.length ? out : list
-}
-
-/** The controls in an order in which each is possible where the one before has led, in the places where controls are told. */
-function walkControls(s: Saber, list: Topic[]): Topic[] {
-  const rows = list.flatMap((t) => s.controls.filter((r) => t.key === `control:${r.id}`))
-  const walk = walked(s, rows, startMode(s)).map((r) => list.find((t) => t.key === `control:${r.id}`)!)
-  return list.map((t) => (t.key.startsWith('control:') ? (walk.shift() ?? t) : t))
 }
 
 /** Of the topics of a saber, those that no beat covers and no named person has set aside. */
 export function uncovered(c: Commission, s: Saber, topics: readonly Topic[] = topicsOf(c, s)): Topic[] {
   const covered = new Set(s.beats.flatMap((b) => b.covers))
   const waived = new Set(s.leftOut.map((w) => w.key))
-  return topics.filter((t) => !covered.has(t.key) && !waived.has(t.key))
+  return topics.filter((t) => toldWith(c, s, t.key) && !covered.has(t.key) && !waived.has(t.key))
 }

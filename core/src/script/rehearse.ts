@@ -94,7 +94,7 @@ export function rehearse(s: Saber, { assembly, rest }: Machine = machineOf(s)): 
   const troubles: Trouble[] = []
   const states: Rehearsal['states'] = []
   const shown = new Set<string>()
-  const tellsBladeIn = s.beats.some((x) => taskOf(s, x)?.task === 'bladeIn')
+  const tellsBladeIn = s.beats.some((x) => !x.leftTo && taskOf(s, x)?.task === 'bladeIn')
   const bladeIsIn = () =>
     now.bladeInWords ||
     s.blades.some((b) => b.kind !== 'plug' && b.kind !== 'inHilt' && !now.machine.off.includes(refTo('blade', b.id)))
@@ -151,6 +151,10 @@ export function rehearse(s: Saber, { assembly, rest }: Machine = machineOf(s)): 
   }
 
   for (const beat of s.beats) {
+    if (beat.leftTo) {
+      states.push({ beat: beat.id, powered: !now.machine.cut, mode: now.mode })
+      continue
+    }
     checkHold(s, beat, troubles)
     const to = beat.perform && partsOfRef(beat.perform)
     if (to) {
@@ -166,7 +170,7 @@ export function rehearse(s: Saber, { assembly, rest }: Machine = machineOf(s)): 
     }
     states.push({ beat: beat.id, powered: !now.machine.cut, mode: now.mode })
   }
-  const last = s.beats.at(-1)
+  const last = s.beats.findLast((b) => !b.leftTo)
   if (last) {
     if (!now.machine.cut && shines(s, now.mode)) troubles.push({ code: 'endsLit', beat: last })
     const off = now.machine.off.find((b) => !assembly.spare.includes(b) && !assembly.joints[b]?.place)
@@ -181,7 +185,7 @@ export function rehearse(s: Saber, { assembly, rest }: Machine = machineOf(s)): 
     const loose = Object.keys(now.machine.screws)[0]
     if (loose) troubles.push({ code: 'endsLoose', beat: last, screw: named(refTo('fastener', loose)) })
   }
-  return { troubles, states, seconds: s.beats.reduce((a, x) => a + x.seconds, 0) }
+  return { troubles, states, seconds: s.beats.reduce((a, x) => a + (x.leftTo ? 0 : x.seconds), 0) }
 }
 
 /** Which preset is before one after a control; undefined once a menu has chosen one. */

@@ -1,32 +1,34 @@
-import { known } from '../facts'
-import { byId, type Fastener, type FittedPart, kindRule, partsOfRef, type Saber, type Step } from '../record'
-import { say, whether } from '../words'
-
-/** Where a part is, as a hand finds it: by the end it lies nearest to, among those of its kind; nothing where there is one. */
-function whereOf(s: Saber, p: FittedPart): 'pommel' | 'emitter' | 'middle' | 'none' {
-  const all = s.parts
-    .filter((x) => x.kind === p.kind && !s.inputs.some((i) => i.part === x.id))
-    .flatMap((x) => {
-      const at = known(x.at)
-      return at === undefined ? [] : [{ id: x.id, at }]
-    })
-    .sort((a, b) => a.at - b.at)
-  const i = all.findIndex((x) => x.id === p.id)
-  if (all.length < 2 || i < 0) return 'none'
-  return i === 0 ? 'pommel' : i === all.length - 1 ? 'emitter' : 'middle'
-}
+import { assemblyOf, toolOf, wordsOf } from '../machine'
+import {
+  byId,
+  type Fastener,
+  type FittedPart,
+  isForeign,
+  own,
+  partsOfRef,
+  refTo,
+  type Saber,
+  type Step,
+  toldNoun,
+} from '../record'
+import { speaking } from '../units'
+import { large, type Noun, nounWords, say, whether } from '../words'
 
 /**
  * What a part is called when one speaks of it: as its button is called, else by its kind and where it lies. The name on the shelf,
  * with its sizes, belongs on paper.
  */
-export function spokenPart(s: Saber, p: FittedPart): string {
+export function spokenPart(s: Saber, p: FittedPart): Noun | string {
   const input = s.inputs.find((i) => i.part === p.id)
-  return say('spoken.part', {
-    named: whether(input),
-    name: input?.name ?? kindRule(p.kind).label,
-    where: input ? 'none' : whereOf(s, p),
-  })
+  const named = s.spoken.some((x) => x.of === refTo('part', p.id))
+  if (input && !named) return toldNoun(s, refTo('input', input.id)) ?? input.name
+  return toldNoun(s, refTo('part', p.id)) ?? p.name
+}
+
+/** The same in words, with its article. */
+export function spokenName(s: Saber, p: FittedPart): string {
+  const part = spokenPart(s, p)
+  return typeof part === 'string' ? part : nounWords(part)
 }
 
 /** The screw that a step turns, when that is all it does. */
@@ -36,22 +38,49 @@ function screwOf(s: Saber, step: Step): Fastener | undefined {
   return turns && !step.ownWords && to?.kind === 'fastener' ? byId(s.hilt.fasteners, to.id) : undefined
 }
 
+/** A step worded for who listens: made anew from its act where the record is in another language, else as it stands. */
+export interface Worded {
+  step: Step
+  text: string
+  caution: string | undefined
+  tool: string | undefined
+}
+
+/** How steps are worded in the language that is spoken. What was made from an act is made again, the maker's own words stand. */
+export function wordedSteps(s: Saber, steps: readonly Step[]): Worded[] {
+  if (!isForeign()) return steps.map((step) => ({ step, text: step.text, caution: step.caution, tool: step.tool }))
+  const assembly = steps.some((x) => x.act) ? assemblyOf(s) : undefined
+  return steps.map((step) => {
+    const now = step.act && assembly ? wordsOf(s, assembly, step.act) : undefined
+    const was = step.act && assembly ? speaking({}, () => wordsOf(s, assembly, step.act!)) : undefined
+    const screw = screwOf(s, step)
+    return {
+      step,
+      text: now && !step.ownWords ? now.text : own(step.text),
+      caution:
+        step.caution === undefined ? undefined : now && step.caution === was?.caution ? now.caution : own(step.caution),
+      tool: screw ? toolOf(screw) : step.tool && own(step.tool),
+    }
+  })
+}
+
 /**
  * Steps as one speaks them: screws that are turned one after the other in one breath, with their tool, and each caution once, where
  * it bites first. Steps in the maker's own words stand as he wrote them.
  */
-export function spokenSteps(s: Saber, steps: readonly Step[]): string {
+export function spokenSteps(s: Saber, recorded: readonly Step[]): string {
   const cautioned = new Set<string>()
   const out: string[] = []
-  const sentence = (text: string) => (/[.!?]$/.test(text) ? text : `${text}.`)
+  const sentence = (text: string) => large(/[.!?]["”“]?$/.test(text) ? text : `${text}.`)
+  const steps = wordedSteps(s, recorded)
   for (let i = 0; i < steps.length; ) {
-    const step = steps[i]!
+    const { step, text, tool } = steps[i]!
     const first = screwOf(s, step)
     let n = 1
     while (first && i + n < steps.length) {
-      const next = screwOf(s, steps[i + n]!)
-      if (!next || steps[i + n]!.act!.do !== step.act!.do || next.purpose !== first.purpose || next.key !== first.key)
-        break
+      const { step: next } = steps[i + n]!
+      const screw = screwOf(s, next)
+      if (!screw || next.act!.do !== step.act!.do || screw.purpose !== first.purpose || screw.key !== first.key) break
       n++
     }
     const group = steps.slice(i, i + n)
@@ -59,19 +88,15 @@ export function spokenSteps(s: Saber, steps: readonly Step[]): string {
       sentence(
         n > 1
           ? say('step.screws', {
-              act: step.act!.do,
-              n,
-              purpose: first!.purpose,
-              tool: step.tool ?? '',
-              told: whether(step.tool),
+              ...{ act: step.act!.do, n, purpose: first!.purpose, tool: tool ?? '', told: whether(tool) },
             })
-          : step.text,
+          : text,
       ),
     )
-    for (const x of group)
-      if (x.caution && !cautioned.has(x.caution)) {
-        cautioned.add(x.caution)
-        out.push(sentence(x.caution))
+    for (const { caution } of group)
+      if (caution && !cautioned.has(caution)) {
+        cautioned.add(caution)
+        out.push(sentence(caution))
       }
     i += n
   }

@@ -12,7 +12,8 @@ import {
   type Saber,
   shelfOf,
 } from '../record'
-import { type Topic, topicsOf } from './topics'
+import { wordsAfter } from './compose'
+import { type Topic, tellingsOf, topicsOf } from './topics'
 
 /** A sentence that the record no longer bears out. */
 export type Stale =
@@ -37,11 +38,14 @@ const VOLUME = /\bvolume\D{0,12}(\d{1,3})\b/gi
  */
 export function staleSentences(c: Commission, s: Saber, told: readonly Topic[] = topicsOf(c, s)): Stale[] {
   const topics = new Map(told.map((t) => [t.key, t]))
-  const beats = s.beats.flatMap((beat): Stale[] => {
+  const tellings = new Map(tellingsOf(c, s, told).map((t) => [t.keys.length === 1 ? t.key : t.keys.join(), t]))
+  const beats = s.beats.flatMap((beat, i): Stale[] => {
     const missing = beat.covers.filter((k) => !topics.has(k))
     if (missing.length) return missing.map((what) => ({ code: 'gone', beat, what }))
     if (beat.by === 'composed') {
-      const now = beat.covers.length === 1 ? topics.get(beat.covers[0]!)!.say : undefined
+      const key = beat.covers.length ? beat.covers.join() : undefined
+      const t = key === undefined ? undefined : tellings.get(key)
+      const now = t && wordsAfter(s, t, s.beats[i - 1])
       return now !== undefined && now !== beat.say ? [{ code: 'changed', beat, now }] : []
     }
     const where = `beat:${beat.id}` as Ref

@@ -1,7 +1,8 @@
+import type { Cases, Noun, NounKind, Tongue, Which } from './noun'
 import type { SayingCode } from './sayings'
 
 /** English, in ICU MessageFormat. */
-export const en: Readonly<Record<SayingCode, string>> = {
+const messages: Readonly<Record<SayingCode, string>> = {
   action: `{action, select,
     powerOn {power on} powerOff {cut the power} wake {wake it} sleep {send it to sleep} ignite {ignite} retract {retract}
     nextPreset {next preset} previousPreset {previous preset} lock {lock} drag {drag the tip} melt {melt}
@@ -63,12 +64,12 @@ export const en: Readonly<Record<SayingCode, string>> = {
     insert {use {input}}
     other {}}{pose, select, up { with the blade up} level { with the blade level} down { with the blade down} other {}}`,
 
-  'step.loosenJoint': '{how, select, remove {Take out} other {Loosen}} {screw}',
-  'step.tighten': 'Tighten {screw}',
-  'step.unscrew': 'Unscrew the {section}',
-  'step.screwOn': 'Screw on the {section}',
-  'step.pullOff': 'Pull off the {section}',
-  'step.pushOn': 'Push on the {section}',
+  'step.loosenJoint': '{how, select, remove {Take out} other {Loosen}} {screw_nom}',
+  'step.tighten': 'Tighten {screw_nom}',
+  'step.unscrew': 'Unscrew {section_nom}',
+  'step.screwOn': 'Screw on {section_nom}',
+  'step.pullOff': 'Pull off {section_nom}',
+  'step.pushOn': 'Push on {section_nom}',
   goal: `{goal, select, charge {Charge it} cell {{several, select, yes {Swap {name}} other {Swap the cell}}} card {Reach the card} port {Reach {name}}
     bladeIn {Put in: {name}} plugIn {Put in: {name}} show {Show: {name}} reset {Wake it when it freezes} other {Take it all apart}}`,
   'power.about': `{by, select,
@@ -90,27 +91,27 @@ export const en: Readonly<Record<SayingCode, string>> = {
       showsDisplay { The display is seen then.} other {}}`,
   'joint.feels': 'You feel: {what}.',
   'joint.hurts': 'Done wrong it hurts: {what}.',
-  'step.turnOff': 'Turn the {section} and pull it off',
-  'step.turnOn': 'Push the {section} on and turn it until it holds',
+  'step.turnOff': 'Turn {section_nom} and pull it off',
+  'step.turnOn': 'Push {section_nom} on and turn it until it holds',
   'step.cellSlide': 'Let the cell slide out at the {end, select, emitter {emitter} other {pommel}} end',
-  'step.chassisOut': `{how, select, unscrew {Unscrew the {name} and draw it out} other {Slide the {name} out}} at the {end, select, emitter {emitter} other {pommel}} end{tethered, select, yes {, no further than its wires reach} other {}}`,
-  'step.chassisIn': `{how, select, unscrew {Screw the {name} back in} other {Slide the {name} back in}} from the {end, select, emitter {emitter} other {pommel}} end{told, select, yes {: {landmark}} other {}}`,
+  'step.chassisOut': `{how, select, unscrew {Unscrew {name_nom} and draw it out} other {Slide {name_nom} out}} at the {end, select, emitter {emitter} other {pommel}} end{tethered, select, yes {, no further than its wires reach} other {}}`,
+  'step.chassisIn': `{how, select, unscrew {Screw {name_nom} back in} other {Slide {name_nom} back in}} from the {end, select, emitter {emitter} other {pommel}} end{told, select, yes {: {landmark}} other {}}`,
   'step.chassis.caution': 'Support it along its whole length.',
   'step.cardIn': 'Put the card back in; do not force it',
   'step.partOut':
-    '{how, select, lift {Lift off the {name}} unscrew {Unscrew the {name}} slide {Slide out the {name}} other {Take out the {name}}}',
-  'step.partIn': '{how, select, unscrew {Screw the {name} back in} other {Put the {name} back}}',
-  'step.chargeIn': 'Charge it in the {charger}',
+    '{how, select, lift {Lift off {name_nom}} unscrew {Unscrew {name_nom}} slide {Slide out {name_nom}} other {Take out {name_nom}}}',
+  'step.partIn': '{how, select, unscrew {Screw {name_nom} back in} other {Put {name_nom} back}}',
+  'step.chargeIn': 'Charge it in {charger_nom}',
   'step.unplug': 'Unplug the charger',
   'step.softSurface': 'Work over a soft surface.',
   'step.noWireInThread': 'No wire in the thread.',
-  'step.pressOff': 'Press the button of the joint and pull off the {section}',
-  'step.keyOut': 'Pull out the {key}',
-  'step.keyBack': 'Push the {key} back in',
-  'step.keyTurn': 'Put the {key} in and turn it',
-  'step.keyTurnBack': 'Turn the {key} back until everything is dark',
-  'step.slide': 'Slide the {named, select, yes {{switch}} other {kill switch}} {to, select, on {on} other {off}}',
-  'step.loosenBlade': 'Loosen {screw}; do not take it out',
+  'step.pressOff': 'Press the button of the joint and pull off {section_nom}',
+  'step.keyOut': 'Pull out {key_nom}',
+  'step.keyBack': 'Push {key_nom} back in',
+  'step.keyTurn': 'Put {key_nom} in and turn it',
+  'step.keyTurnBack': 'Turn {key_nom} back until everything is dark',
+  'step.slide': 'Slide {named, select, yes {{switch_nom}} other {the kill switch}} {to, select, on {on} other {off}}',
+  'step.loosenBlade': 'Loosen {screw_nom}; do not take it out',
   'step.bladeIn': `{how, select,
     clockwise {Turn the {several, select, yes {blade of the {socket}} other {blade}} clockwise while pushing it in to the stop}
     pushAndHold {Push the {several, select, yes {blade of the {socket}} other {blade}} in to the stop and keep pressing}
@@ -121,17 +122,17 @@ export const en: Readonly<Record<SayingCode, string>> = {
     loosen {Back {n, plural, =2 {both} other {all #}} {purpose, select, bladeRetention {blade screws} other {screws}} out{told, select, yes { with the {tool}} other {}}; leave them in}
     remove {Take {n, plural, =2 {both} other {all #}} {purpose, select, bladeRetention {blade screws} other {screws}} out{told, select, yes { with the {tool}} other {}}}
     other {Tighten {n, plural, =2 {both} other {all #}} {purpose, select, bladeRetention {blade screws} other {screws}} until they hold; no more}}`,
-  'step.tightenBlade': 'Tighten {screw} until it holds; no more',
+  'step.tightenBlade': 'Tighten {screw_nom} until it holds; no more',
   'step.pullCheck': 'Pull at the blade: it must not move',
   'step.pullCheck.caution': 'Never swing before this check.',
-  'step.keepScrew': 'Turn {screw} back in so that it is not lost',
+  'step.keepScrew': 'Turn {screw_nom} back in so that it is not lost',
   'step.cellIn': `Put the cell in{plus, select, emitter {, plus pole towards the emitter} other {, plus pole towards the pommel}}{told, select, yes {: {landmark}} other {}}`,
   'step.cellIn.caution': 'Never a cell with a damaged wrap. Support the chassis while pressing.',
   'step.cellOut': 'Lift the cell out at its middle',
   'step.cellOut.caution': 'No metal tool against the wrap.',
-  'step.chargePort': 'Cut the power, then plug the charger into the {port}',
+  'step.chargePort': 'Cut the power, then plug the charger into {port_nom}',
   'step.chargePort.caution': 'Never charge unattended.',
-  'step.chargeWith': 'Take the cell out and charge it with the {charger}',
+  'step.chargeWith': 'Take the cell out and charge it with {charger_nom}',
   'step.chargeCell.caution': 'Never charge unattended. Use a charger made for this cell.',
   'step.card': 'With the power cut, take the card out; copy all of it before changing anything',
   'step.card.caution': 'Card and USB sockets snap: pull straight.',
@@ -172,48 +173,82 @@ export const en: Readonly<Record<SayingCode, string>> = {
     sharp {Mind the points of the hilt: they can hurt, and they catch on clothes.}
     other {Over a soft surface, a hand under the chassis, no thumb on the speaker, no wire in a thread.}}`,
   'topic.welcome.what': 'whose saber this is',
-  'topic.welcome': 'This is {saber}{named, select, yes {, made for {client}} other {}}.',
+  'topic.welcome': `{named, select, yes {Hello {to}. } other {}}{of, plural, =1 {This is {saber}} other {This is {saber}, {nth, plural, =1 {the first} =2 {the second} =3 {the third} =4 {the fourth} =5 {the fifth} =6 {the sixth} other {number #}} of {of, plural, =2 {two} =3 {three} =4 {four} =5 {five} =6 {six} other {#}}}}{gift, select, yes {{given, select, yes {; {giver} had it made for you} other {; it was made for you}}} other {{named, select, yes {, and it is yours} other {}}}}.`,
+  'topic.farewell.what': `goodbye`,
+  'topic.farewell': `{more, select, yes {That was {saber}; the next one follows.} other {That is {saber}. {named, select, yes {Thank you, {to}. } other {}}If anything puzzles you, write to us; it is all in the record as well.}}`,
+  'topic.differs.what': `what is different from the last one`,
+  'topic.differs': `You know your last one. Here is what is different: {what}.`,
+  'topic.heft.what': `how it lies in the hand`,
+  'topic.heft': `{weighed, select, yes {Without its blade it weighs {mass}. } other {}}{balanced, select, yes {It balances {balance} from the pommel; that is where you hold it.} other {}}`,
+  'topic.duel.what': `what works loose in a duel`,
+  'topic.duel': `{n, plural, =0 {} =1 {Before every bout feel whether {screws} holds. } other {Before every bout feel whether {screws} hold. }}{threads, plural, =0 {} =1 {Blows also work on the thread of {joints}: turn it tight by hand.} other {Blows also work on the threads of {joints}: turn them tight by hand.}}`,
   'spoken.part':
     'the {name}{named, select, yes {} other {{where, select, pommel { nearer the pommel} emitter { nearer the blade} middle { in the middle} other {}}}}',
   'topic.part': `{kind, select,
-    speaker {The sound comes from {end, select, pommel {the pommel end} emitter {the emitter end} other {here}}: that is where {part} sits; keep it free.}
-    killSwitch {This is {part}: it cuts the power altogether.}
-    killKey {This is {part}: it cuts the power altogether. Keep it where you find it.}
-    chargePort {This is {part}.}
-    display {This is {part}; you read it through its window.}
-    chamber {And this is {part}.}
-    switch {This is {part}.}
-    cover {This is {part}; it comes off.}
-    other {This is {part}.}}`,
+    speaker {The sound comes from {end, select, pommel {the pommel end} emitter {the emitter end} other {here}}: that is where {part_nom} sits; keep it free.}
+    killSwitch {This is {part_nom}: it cuts the power altogether.}
+    killKey {This is {part_nom}: it cuts the power altogether. Keep it where you find it.}
+    chargePort {This is {part_nom}.}
+    display {This is {part_nom}; you read it through its window.}
+    chamber {And this is {part_nom}.}
+    switch {This is {part_nom}.}
+    cover {This is {part_nom}; it comes off.}
+    other {This is {part_nom}.}}`,
+  'topic.buttons': `It has {n, plural, =2 {two} =3 {three} =4 {four} other {#}} buttons: {parts}.`,
   'topic.never.what': '{screw}: not to be touched',
-  'topic.never': `Leave {screw} alone: it {dummy, select, yes {is only decoration and glued} other {holds the {purpose, select, bladeRetention {blade retention} joint {joint} chassis {chassis} cover {cover} switch {switch} decoration {decoration} other {build}}}}.`,
-  'topic.task': '{task}. {told, select, yes {{steps}} other {(The steps are not recorded yet.)}}',
-  'topic.control': `{state, select, lit {While it is lit, } off {With the blade off, } asleep {When it sleeps, } menu {In the {mode}, } muted {In mute, } other {In combat mode, }}{gesture}: {what}.{limited, select, yes { In {only} only.} other {}}`,
+  'topic.never': `Leave {screw_nom} alone: it {dummy, select, yes {is only decoration and glued} other {holds the {purpose, select, bladeRetention {blade retention} joint {joint} chassis {chassis} cover {cover} switch {switch} decoration {decoration} other {build}}}}.`,
+  'topic.task': `{told, select, yes {{task, select,
+    powerOn {It gets its power first.} powerOff {Then the power is cut.} bladeIn {Now the blade goes in.} bladeOut {The blade comes out again.}
+    open {Now it is opened.} cellIn {This is how a cell goes in.} cellOut {This is how the cell comes out.} close {And closed again.}
+    charge {This is how it is charged.} card {This is how you reach the card.} other {Then this.}} {steps}} other {(The steps are not recorded yet.)}}`,
+  'topic.control': `{same, select, yes {} other {{state, select, lit {With the blade lit, } off {With the blade off, } asleep {When it sleeps, } menu {In the {mode}, } muted {In mute, } other {In combat mode, }}}}{gesture}: {what}.{limited, select, yes { In {only} only.} other {}}`,
   'topic.firstAgain': 'Back to the first preset: {gesture}{many, select, yes {, {times} times over} other {}}.',
   'topic.again': 'And dark again: {gesture}.',
+  'topic.likeFirst.what': `as with {saber}`,
+  'topic.likeFirst': `{about, select, controls {It is worked like {saber}: what you have seen there it does here too.} other {What I said of {saber} holds here as well: mind the cell, the light and the blade in the same way.}}`,
   'topic.off.what': 'how to turn it off',
   'topic.off': '(No control turns it off yet.)',
   'topic.preset.what': 'preset {preset}',
-  'topic.preset':
-    '{preset}: {hue}, font {font}{reasoned, select, yes {, {why}} other {}}{asked, select, you {; you asked for this one} no {} other {; {asker} asked for it}}.',
+  'topic.preset': `{preset} is {hue}{reasoned, select, yes {: {why}} other {}}.{asked, select, you { You asked for this one.} no {} other { {asker} asked for it.}}`,
+  'topic.presets': `{n, plural, =2 {Two} =3 {Three} =4 {Four} =5 {Five} =6 {Six} other {#}} are {hue}: {presets}.{told, select, yes { {deep} is the deep one, {pale} the light one.} other {}}`,
+  hue: `{pale, select, yes {pale } other {}}{hue, select, pink {pink} red {red} orange {orange} yellow {yellow} green {green} teal {teal} skyBlue {sky blue} blue {blue} violet {violet} magenta {magenta} dark {dark} other {white}}`,
   'topic.demoBlade.what': "the {blade} is the bench's, not the shipped one",
-  'topic.demoBlade':
-    "The blade in this film is the bench's {blade}. {has, select, yes {Yours is the {shipped}: {size}.} other {Yours is yet to be bought.}}",
+  'topic.demoBlade': `The blade you see here is the bench’s own. {has, select, yes {Yours is another one: {size}.} other {Yours is yet to be bought.}}`,
   'topic.bladeToBuy.what': '{blade} to be bought',
-  'topic.bladeToBuy': '{blade} is not in the box: {size}.',
-  bladeSize:
-    '{measured, select, yes {Ø {diameter} mm} other {diameter not recorded}}, {long, select, yes {{length} mm long} other {length not recorded}}',
+  'topic.bladeToBuy': `{several, select, yes {The blade for {socket_nom}} other {Its blade}} is not in the box. Look for one that is {size}.`,
+  bladeSize: `{measured, select, yes {{diameter} across} other {of a width not recorded}}, {long, select, yes {{length} long} other {of a length not recorded}}`,
   'topic.caution.what': 'caution: {title}',
   'topic.volume.what': 'shipped and highest volume',
-  'topic.volume':
-    'It is set to volume {set, select, yes {{volume}} other {not recorded}}; the highest safe one is {highest}.',
+  'topic.volume': `{set, select, yes {It leaves here at volume {volume}.{known, select, yes { No higher than {highest}: above that the speaker suffers.} other {}}} other {Go no higher than volume {highest}: above that the speaker suffers.}}`,
   'topic.request.what': '{own, select, yes {our own idea} other {your wish}}: {text}',
-  'topic.request':
-    '{own, select, yes {Our own idea} other {You asked}}: {text} – {status, select, met {done} open {still open} changed {changed} other {declined}}{answered, select, yes {: {answer}} other {}}.',
+  'topic.request': `{own, select, yes {An idea of ours: {text}.} other {You asked for this: {text}.}} {status, select, met {{answered, select, yes {{answer}.} other {It is in there.}}} open {That is still open{answered, select, yes {: {answer}} other {}}.} changed {It came out otherwise{answered, select, yes {: {answer}} other {}}.} other {We left it{answered, select, yes {: {answer}} other {}}.}}`,
   'topic.arrival.what':
     '{what}: {fate, select, leftOver {left over} returned {returned} altered {altered} used {used} other {undecided}}',
-  'topic.arrival':
-    'The {what} you sent: {fate, select, leftOver {left over} returned {returned} altered {altered} used {used} other {undecided}}{noted, select, yes {, {note}} other {}}.',
+  'topic.arrival': `You sent this: {what}. {fate, select, leftOver {It is left over, and it is yours} returned {It comes back to you} altered {It was altered} used {It is built in} other {Nothing is decided about it yet}}{noted, select, yes {: {note}} other {}}.{placed, select, yes { It is {now} now.} other {}}`,
+  'topic.credit.what': `made by {who}`,
+  'topic.credit': `{n, plural, =1 {{who} did this: {did}.} other {It is the work of several hands. {did}.}}`,
+  'topic.fault.what': `found on arrival: {fault}`,
+  'topic.fault': `When it came to us we found this on what you sent ({what}): {fault}. {why, select, yes {It was left so: {left}.} other {{became, select, fix {That is repaired.} request {You decided what becomes of it.} toDo {That was seen to.} other {It was noted.}}}}`,
+  'topic.toDo.what': `for you to do: {text}`,
+  'topic.toDo': `One thing is left for you: {text}.`,
+  'topic.item.what': `goes with it: {what}`,
+  'topic.item': `{role, select, accessory {{from, select, shop {With it comes {what}} client {You have this already: {what}} notSupplied {This you have to get yourself: {what}} other {You only see this here: {what}}}} spare {A spare lies with it: {what}} other {There is another one to choose: {what}}}{named, select, yes {, for {of}} other {}}.{asked, select, yes { Ask for: {ask}.} other {}}`,
+  'topic.notFor.what': `not made for {what}`,
+  'topic.notFor': `It is not made for {what}: {why}.`,
+  'topic.fix.what': `repaired: {fix}`,
+  'topic.fix': `{reported, select, yes {You told us: {fault}. } other {}}{known, select, yes {The cause: {cause}. } other {}}What we did: {fix}.`,
+  'topic.ability.what': `no more: {what}`,
+  'topic.ability': `One thing it can no longer do: {what}.{by, select, yes { Instead: {instead}.} other {}}`,
+  'topic.loss.what': `made anew: {what}`,
+  'topic.loss': `You should know: {what} was {how, select, spoilt {spoilt here} remade {made a second time} other {replaced}}. {cause}.`,
+  'topic.decision.what': `chosen: {chose}`,
+  'topic.decision': `We chose this: {chose}. The reason: {why}.{gave, select, yes { What it cost: {gaveUp}.} other {}}`,
+  'topic.sleeps.what': `when it falls asleep`,
+  'topic.sleeps': `Left alone, it falls asleep by itself after {after}.`,
+  'topic.note.what': `good to know: {of}`,
+  'topic.note': `About {of}: {note}.`,
+  duration: `{form, select, seconds {{n, plural, =1 {one second} other {{text} seconds}}} minutes {{n, plural, =1 {one minute} other {{text} minutes}}} other {{n, plural, =1 {one hour} other {{text} hours}}}}`,
+  ownWords: `{foreign, select, yes {“{text}”} other {{text}}}`,
 
   'test.cellVolts': 'Cell voltage at rest',
   'test.sleepCurrent': 'Current when asleep',
@@ -430,7 +465,8 @@ export const en: Readonly<Record<SayingCode, string>> = {
 
   'cover.line': '{shop} · handoff record no. {number} · {date}',
   'cover.for': 'for {client}',
-  'cover.legend': '“About” marks a value that was not measured. “Not recorded” is what it says.',
+  'cover.legend':
+    '“About” marks a value that was not measured. “Not recorded” is what it says.{own, select, yes { What stands in another language are the shop’s own words.} other {}}',
   'pdf.title': '{title}: handoff record',
   'pdf.page': '{page} of {of}',
   'pdf.foot': '{title}, for {client}',
@@ -457,3 +493,40 @@ export const en: Readonly<Record<SayingCode, string>> = {
   'buy.contacts': 'contacts to match: {connector}',
   'buy.kind': '{kind, select, inHilt {hollow tube, no LEDs} plug {plug} other {string}}',
 }
+
+const NOUNS: Readonly<Record<NounKind, string>> = {
+  ...{
+    'part.cell': 'cell',
+    'part.speaker': 'speaker',
+    'part.board': 'sound board',
+    'part.auxBoard': 'auxiliary board',
+  },
+  ...{ 'part.switch': 'button', 'part.killSwitch': 'kill switch', 'part.killKey': 'kill key' },
+  ...{ 'part.chargePort': 'charge port', 'part.connector': 'blade connector', 'part.contactBoard': 'contact board' },
+  ...{ 'part.strip': 'lit strip', 'part.accentLed': 'accent light', 'part.inHiltLed': 'light in the hilt' },
+  ...{ 'part.heatsink': 'heatsink', 'part.display': 'display', 'part.chamber': 'crystal chamber' },
+  ...{ 'part.chassis': 'chassis', 'part.spacer': 'spacer', 'part.spring': 'spring', 'part.wire': 'wire' },
+  ...{ 'part.resistor': 'resistor', 'part.card': 'memory card', 'part.tube': 'blade tube', 'part.plug': 'blade plug' },
+  ...{ 'part.cover': 'cover', 'part.charger': 'charger', 'part.tool': 'tool', 'part.screw': 'screw' },
+  ...{ 'part.other': 'part', 'section.pommel': 'pommel', 'section.grip': 'grip', 'section.neck': 'neck' },
+  ...{ 'section.shroud': 'shroud', 'section.emitter': 'emitter', 'section.extension': 'extension' },
+  ...{ 'section.quillon': 'quillon', 'screw.bladeRetention': 'blade screw', 'screw.joint': 'joint screw' },
+  ...{ 'screw.chassis': 'chassis screw', 'screw.cover': 'cover screw', 'screw.switch': 'switch screw' },
+  ...{ 'screw.decoration': 'decorative screw', 'screw.other': 'screw', 'input.button': 'button' },
+  ...{ 'input.motion': 'hilt', 'input.slide': 'slider', 'input.key': 'key', 'input.magnet': 'magnet' },
+  ...{ 'input.port': 'port', socket: 'blade socket', blade: 'blade', plug: 'blade plug' },
+}
+/** Which of several, before and behind the noun. */
+const WHICH: Readonly<Record<Which, readonly [before: string, behind: string]>> = {
+  ...{ rear: ['', ' nearer the pommel'], front: ['', ' nearer the blade'], middle: ['', ' in the middle'] },
+  ...{ first: ['first ', ''], second: ['second ', ''], third: ['third ', ''], fourth: ['fourth ', ''], none: ['', ''] },
+}
+
+function cases(noun: Noun): Cases {
+  const bare = 'name' in noun ? noun.name : `${WHICH[noun.which][0]}${NOUNS[noun.kind]}${WHICH[noun.which][1]}`
+  // A name begins large in a list, not after its article; one of capitals and figures stays as it is.
+  const the = `the ${/^\p{Lu}\p{Ll}/u.test(bare) ? bare[0]!.toLowerCase() + bare.slice(1) : bare}`
+  return { bare, nom: the, acc: the, dat: the }
+}
+
+export const en: Tongue<SayingCode> = { messages, cases }

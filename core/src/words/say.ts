@@ -1,11 +1,23 @@
 import { IntlMessageFormat } from 'intl-messageformat'
+import { type Language, tongue } from '../units'
 import { en } from './en'
+import { CASES, type Noun, type Tongue } from './noun'
 import type { SayingCode, Sayings } from './sayings'
 
-/** The languages there is a catalogue for. */
-export const LANGUAGES = ['en'] as const
-export type Language = (typeof LANGUAGES)[number]
-export const CATALOGUES: Readonly<Record<Language, Readonly<Record<SayingCode, string>>>> = { en }
+/** What is spoken: English always, every other language once it has been learnt. */
+const TONGUES: Partial<Record<Language, Tongue<SayingCode>>> = { en }
+
+/** Takes a language in. What was said without it is forgotten. */
+export function learn(language: Language, its: Tongue<SayingCode>): void {
+  TONGUES[language] = its
+  made.clear()
+  said.clear()
+}
+/** Whether a language can be spoken. */
+export const speaks = (language: Language): boolean => TONGUES[language] !== undefined
+
+/** What has not been learnt is said in English, rather than not at all. */
+const tongueOf = (language: Language): Tongue<SayingCode> => TONGUES[language] ?? en
 
 const made = new Map<string, IntlMessageFormat>()
 function formatOf(code: SayingCode, language: Language): IntlMessageFormat {
@@ -13,9 +25,8 @@ function formatOf(code: SayingCode, language: Language): IntlMessageFormat {
   const found = made.get(key)
   if (found) return found
   // Line breaks in a catalogue are for whoever writes it.
-  const format = new IntlMessageFormat(CATALOGUES[language][code].replace(/\s*\n\s*/g, ' '), language, undefined, {
-    ignoreTag: true,
-  })
+  const text = tongueOf(language).messages[code].replace(/\s*\n\s*/g, ' ')
+  const format = new IntlMessageFormat(text, language, undefined, { ignoreTag: true })
   made.set(key, format)
   return format
 }
@@ -26,16 +37,32 @@ type Params<C extends SayingCode> = keyof Sayings[C] extends never ? [] : [param
 const said = new Map<string, string>()
 const MOST_SAID = 4000
 
-/** Words a code in a language. Parameters are checked by their types; what they hold is put in as it stands. */
+/** A noun is put in bare, and in its cases by the name of the parameter with `_nom`, `_acc` or `_dat` behind it. */
+function values(language: Language, params: object): Record<string, string | number> {
+  const out: Record<string, string | number> = {}
+  for (const [key, v] of Object.entries(params as Record<string, string | number | Noun>)) {
+    const cases = typeof v === 'object' ? tongueOf(language).cases(v) : { bare: v, nom: v, acc: v, dat: v }
+    out[key] = cases.bare
+    for (const c of CASES) out[`${key}_${c}`] = cases[c]
+  }
+  return out
+}
+
+/** Words a code in the language that is spoken. Parameters are checked by their types; what they hold is put in as it stands. */
 export function say<C extends SayingCode>(code: C, ...[params]: Params<C>): string {
-  const key = params === undefined ? code : `${code} ${JSON.stringify(params)}`
+  const language = tongue()
+  const key = `${language} ${params === undefined ? code : `${code} ${JSON.stringify(params)}`}`
   const known = said.get(key)
   if (known !== undefined) return known
-  const words = String(formatOf(code, 'en').format(params as Record<string, string | number> | undefined))
+  const words = String(formatOf(code, language).format(params && values(language, params)))
   if (said.size >= MOST_SAID) said.clear()
   said.set(key, words)
   return words
 }
+
+/** A thing as it stands in a sentence by itself. */
+export const nounWords = (noun: Noun, form: keyof ReturnType<Tongue<SayingCode>['cases']> = 'nom'): string =>
+  tongueOf(tongue()).cases(noun)[form]
 
 /** `yes` when there is something to say, for a message that chooses. */
 export const whether = (v: unknown): 'yes' | 'no' => (v ? 'yes' : 'no')

@@ -1,5 +1,9 @@
+import type { Noun } from './noun'
+
 /** A number already written as the reader wants it, or words that stand as they are. */
 type Words = string
+/** A thing that is spoken of, or words that stand for it. */
+type Thing = Noun | Words
 
 /**
  * Everything a client reads or hears, as codes with typed parameters. Each language words every one of them; what computes
@@ -17,7 +21,7 @@ export interface Sayings {
   // How a control is worked.
   seconds: { form: 'half' | 'whole' | 'other'; n: number; text: Words }
   times: { n: number }
-  input: { name: Words }
+  input: { name: Thing }
   'input.unknown': Record<never, never>
   'gesture.holdFor': {
     known: 'yes' | 'no' | 'beeps' | 'held'
@@ -69,17 +73,17 @@ export interface Sayings {
   'play.chose': { n: number }
 
   // Steps that are drafted.
-  'step.loosenJoint': { how: 'remove' | 'loosen'; screw: Words }
-  'step.tighten': { screw: Words }
+  'step.loosenJoint': { how: 'remove' | 'loosen'; screw: Thing }
+  'step.tighten': { screw: Thing }
   'step.screws': { act: Words; n: number; purpose: Words; tool: Words; told: 'yes' | 'no' }
-  'step.unscrew': { section: Words }
-  'step.screwOn': { section: Words }
-  'step.pullOff': { section: Words }
-  'step.pushOn': { section: Words }
+  'step.unscrew': { section: Thing }
+  'step.screwOn': { section: Thing }
+  'step.pullOff': { section: Thing }
+  'step.pushOn': { section: Thing }
   goal: { goal: Words; name: Words; several: 'yes' | 'no' }
   'power.about': {
     by: 'killSwitch' | 'killKeyPull' | 'killKeyTurn' | 'cellOut' | 'deepSleep' | 'none'
-    name: Words
+    name: Thing
     named: 'yes' | 'no'
     cellOut: 'yes' | 'no'
   }
@@ -101,39 +105,39 @@ export interface Sayings {
   }
   'joint.feels': { what: Words }
   'joint.hurts': { what: Words }
-  'step.turnOff': { section: Words }
-  'step.turnOn': { section: Words }
+  'step.turnOff': { section: Thing }
+  'step.turnOn': { section: Thing }
   'step.cellSlide': { end: Towards }
-  'step.chassisOut': { name: Words; how: Words; end: Towards; tethered: 'yes' | 'no' }
-  'step.chassisIn': { name: Words; how: Words; end: Towards; told: 'yes' | 'no'; landmark: Words }
+  'step.chassisOut': { name: Thing; how: Words; end: Towards; tethered: 'yes' | 'no' }
+  'step.chassisIn': { name: Thing; how: Words; end: Towards; told: 'yes' | 'no'; landmark: Words }
   'step.chassis.caution': Record<never, never>
   'step.cardIn': Record<never, never>
-  'step.partOut': { how: Words; name: Words }
-  'step.partIn': { how: Words; name: Words }
-  'step.chargeIn': { charger: Words }
+  'step.partOut': { how: Words; name: Thing }
+  'step.partIn': { how: Words; name: Thing }
+  'step.chargeIn': { charger: Thing }
   'step.unplug': Record<never, never>
   'step.softSurface': Record<never, never>
   'step.noWireInThread': Record<never, never>
-  'step.pressOff': { section: Words }
-  'step.keyOut': { key: Words }
-  'step.keyBack': { key: Words }
-  'step.keyTurn': { key: Words }
-  'step.keyTurnBack': { key: Words }
-  'step.slide': { switch: Words; named: 'yes' | 'no'; to: 'on' | 'off' }
-  'step.loosenBlade': { screw: Words }
-  'step.bladeIn': { how: Words; socket: Words; several: 'yes' | 'no' }
-  'step.bladeOut': { how: Words; socket: Words; several: 'yes' | 'no' }
-  'step.tightenBlade': { screw: Words }
+  'step.pressOff': { section: Thing }
+  'step.keyOut': { key: Thing }
+  'step.keyBack': { key: Thing }
+  'step.keyTurn': { key: Thing }
+  'step.keyTurnBack': { key: Thing }
+  'step.slide': { switch: Thing; named: 'yes' | 'no'; to: 'on' | 'off' }
+  'step.loosenBlade': { screw: Thing }
+  'step.bladeIn': { how: Words; socket: Thing; several: 'yes' | 'no' }
+  'step.bladeOut': { how: Words; socket: Thing; several: 'yes' | 'no' }
+  'step.tightenBlade': { screw: Thing }
   'step.pullCheck': Record<never, never>
   'step.pullCheck.caution': Record<never, never>
-  'step.keepScrew': { screw: Words }
+  'step.keepScrew': { screw: Thing }
   'step.cellIn': { plus: 'emitter' | 'pommel'; landmark: Words; told: 'yes' | 'no' }
   'step.cellIn.caution': Record<never, never>
   'step.cellOut': Record<never, never>
   'step.cellOut.caution': Record<never, never>
-  'step.chargePort': { port: Words }
+  'step.chargePort': { port: Thing }
   'step.chargePort.caution': Record<never, never>
-  'step.chargeWith': { charger: Words }
+  'step.chargeWith': { charger: Thing }
   'step.chargeCell.caution': Record<never, never>
   'step.card': Record<never, never>
   'step.card.caution': Record<never, never>
@@ -159,11 +163,29 @@ export interface Sayings {
 
   // Topics of the walkthrough.
   'topic.welcome.what': Record<never, never>
-  'topic.welcome': { saber: Words; client: Words; named: 'yes' | 'no' }
+  'topic.welcome': {
+    saber: Words
+    to: Words
+    named: 'yes' | 'no'
+    gift: 'yes' | 'no'
+    giver: Words
+    given: 'yes' | 'no'
+    nth: number
+    of: number
+  }
+  'topic.farewell.what': Record<never, never>
+  'topic.farewell': { saber: Words; to: Words; named: 'yes' | 'no'; more: 'yes' | 'no' }
+  'topic.differs.what': Record<never, never>
+  'topic.differs': { what: Words }
+  'topic.heft.what': Record<never, never>
+  'topic.heft': { mass: Words; weighed: 'yes' | 'no'; balance: Words; balanced: 'yes' | 'no' }
+  'topic.duel.what': Record<never, never>
+  'topic.duel': { screws: Words; n: number; joints: Words; threads: number }
   'spoken.part': { named: 'yes' | 'no'; name: Words; where: 'pommel' | 'emitter' | 'middle' | 'none' }
-  'topic.part': { kind: Words; part: Words; end: 'pommel' | 'emitter' | 'none' }
+  'topic.part': { kind: Words; part: Thing; end: 'pommel' | 'emitter' | 'none' }
+  'topic.buttons': { parts: Words; n: number }
   'topic.never.what': { screw: Words }
-  'topic.never': { screw: Words; dummy: 'yes' | 'no'; purpose: Words }
+  'topic.never': { screw: Thing; dummy: 'yes' | 'no'; purpose: Words }
   'topic.task': { task: Words; steps: Words; told: 'yes' | 'no' }
   'topic.control': {
     state: Words
@@ -172,33 +194,70 @@ export interface Sayings {
     what: Words
     only: Words
     limited: 'yes' | 'no'
+    /** The one before was shown in the same mode. */
+    same: 'yes' | 'no'
   }
   'topic.firstAgain': { gesture: Words; times: number; many: 'yes' | 'no' }
   'topic.again': { gesture: Words; what: Words }
+  'topic.likeFirst.what': { saber: Words }
+  'topic.likeFirst': { saber: Words; about: 'controls' | 'cautions' }
   'topic.off.what': Record<never, never>
   'topic.off': Record<never, never>
   'topic.preset.what': { preset: Words }
   'topic.preset': {
     preset: Words
     hue: Words
-    font: Words
     why: Words
     reasoned: 'yes' | 'no'
     asker: Words
     asked: 'you' | 'other' | 'no'
   }
+  'topic.presets': { presets: Words; n: number; hue: Words; deep: Words; pale: Words; told: 'yes' | 'no' }
+  hue: { hue: Words; pale: 'yes' | 'no' }
   'topic.demoBlade.what': { blade: Words }
   'topic.demoBlade': { blade: Words; shipped: Words; size: Words; has: 'yes' | 'no' }
   'topic.bladeToBuy.what': { blade: Words }
-  'topic.bladeToBuy': { blade: Words; size: Words }
+  'topic.bladeToBuy': { socket: Thing; several: 'yes' | 'no'; size: Words }
   bladeSize: { diameter: Words; measured: 'yes' | 'no'; length: Words; long: 'yes' | 'no' }
   'topic.caution.what': { title: Words }
   'topic.volume.what': Record<never, never>
-  'topic.volume': { volume: Words; set: 'yes' | 'no'; highest: Words }
+  'topic.volume': { volume: Words; set: 'yes' | 'no'; highest: Words; known: 'yes' | 'no' }
   'topic.request.what': { text: Words; own: 'yes' | 'no' }
   'topic.request': { text: Words; own: 'yes' | 'no'; status: Words; answer: Words; answered: 'yes' | 'no' }
   'topic.arrival.what': { what: Words; fate: Words }
-  'topic.arrival': { what: Words; fate: Words; note: Words; noted: 'yes' | 'no' }
+  'topic.arrival': { what: Words; fate: Words; note: Words; noted: 'yes' | 'no'; now: Words; placed: 'yes' | 'no' }
+  'topic.credit.what': { who: Words }
+  'topic.credit': { who: Words; did: Words; n: number }
+  'topic.fault.what': { fault: Words }
+  'topic.fault': { what: Words; fault: Words; left: Words; why: 'yes' | 'no'; became: Words }
+  'topic.toDo.what': { text: Words }
+  'topic.toDo': { text: Words }
+  'topic.item.what': { what: Words }
+  'topic.item': {
+    what: Words
+    role: Words
+    of: Words
+    named: 'yes' | 'no'
+    from: Words
+    ask: Words
+    asked: 'yes' | 'no'
+  }
+  'topic.notFor.what': { what: Words }
+  'topic.notFor': { what: Words; why: Words }
+  'topic.fix.what': { fix: Words }
+  'topic.fix': { fault: Words; reported: 'yes' | 'no'; cause: Words; known: 'yes' | 'no'; fix: Words }
+  'topic.ability.what': { what: Words }
+  'topic.ability': { what: Words; instead: Words; by: 'yes' | 'no' }
+  'topic.loss.what': { what: Words }
+  'topic.loss': { what: Words; how: Words; cause: Words }
+  'topic.decision.what': { chose: Words }
+  'topic.decision': { chose: Words; why: Words; gaveUp: Words; gave: 'yes' | 'no' }
+  'topic.sleeps.what': Record<never, never>
+  'topic.sleeps': { after: Words }
+  'topic.note.what': { of: Words }
+  'topic.note': { of: Words; note: Words }
+  duration: { form: 'seconds' | 'minutes' | 'hours'; n: number; text: Words }
+  ownWords: { text: Words; foreign: 'yes' | 'no' }
 
   // Tests.
   'test.cellVolts': Record<never, never>
@@ -418,7 +477,7 @@ export interface Sayings {
   // Page and paper around it.
   'cover.line': { shop: Words; number: number; date: Words }
   'cover.for': { client: Words }
-  'cover.legend': Record<never, never>
+  'cover.legend': { own: 'yes' | 'no' }
   'pdf.title': { title: Words }
   'pdf.page': { page: number; of: number }
   'pdf.foot': { title: Words; client: Words }

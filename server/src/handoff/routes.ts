@@ -2,7 +2,7 @@ import { API } from '@nubrin/core/api'
 import { buildHandoff, drawnSaber, handoffFileName, liftHandoff, type ShopCard } from '@nubrin/core/handoff'
 import { lift } from '@nubrin/core/import'
 import { gateOf, judgeCommission } from '@nubrin/core/judge'
-import type { Commission } from '@nubrin/core/record'
+import { type Commission, readerOf } from '@nubrin/core/record'
 import { type Response, Router } from 'express'
 import { Op } from 'sequelize'
 import { mediaHashes } from '../commissions/media-hashes'
@@ -42,6 +42,7 @@ export function handoffRoutes(r: Router, store: Commissions, db: Tables, pdfs: P
       saber,
       paper,
       shop: name,
+      reader: readerOf(record),
     }))
     sendPdf(res, pdf, handoffFileName(record, saber).replace(/handoff$/, 'controls'))
     return undefined

@@ -1,6 +1,7 @@
 import { existsSync } from 'node:fs'
 import { join } from 'node:path'
 import { API, openApi } from '@nubrin/core/api'
+import { learnAll } from '@nubrin/core/tongues'
 import compression from 'compression'
 import express, { type Express } from 'express'
 import helmet from 'helmet'
@@ -47,6 +48,7 @@ export interface Parts {
 
 /** The whole server: API under /api, the built interface everywhere else. */
 export function createApp({ config, db, store, files, work, pegs, disk, cookieSecret, log }: Parts): Express {
+  learnAll()
   const library = new Library(db, files)
   const pdfs = new Pdfs(work)
   const app = express()

@@ -1,8 +1,12 @@
+import { learnAll } from '@nubrin/core/tongues'
+import { alwaysSpeaking } from '@nubrin/core/units'
 import { plainWav, readWav } from '@nubrin/core/voice'
 import { Invalid } from '../http/problem'
 import { pegOf } from '../rack/peg'
 import { readParts } from '../shelf/bring-in'
 import type { Asked, Done, JobName } from './kinds'
+
+learnAll()
 
 /**
  * What takes long, or reads what strangers made: it runs beside the requests, in threads of its own, with limits of time
@@ -12,11 +16,14 @@ export const JOBS: { [K in JobName]: (ask: Asked<K>) => Promise<Done<K>> } = {
   async pdf({ document, sabers, paper }) {
     // The writer and its fonts are read with the first PDF, not at every start.
     const { handoffPdf } = await import('../handoff/pdf')
+    // A thread does one job at a time, and all of this one is for one reader.
+    alwaysSpeaking({ language: document.language })
     return handoffPdf(document, sabers, paper)
   },
-  async card({ saber, paper, shop }) {
+  async card({ saber, paper, shop, reader }) {
     const { cardPdf } = await import('../handoff/pdf')
-    return cardPdf(saber, paper, shop)
+    alwaysSpeaking(reader)
+    return cardPdf(saber, paper, shop, reader.language)
   },
   async sound({ bytes, name }) {
     const facts = readWav(bytes)
@@ -34,6 +41,7 @@ export const JOBS: { [K in JobName]: (ask: Asked<K>) => Promise<Done<K>> } = {
     return readParts(bytes, name, onlyGood)
   },
   async pegs({ records, today }) {
+    alwaysSpeaking({})
     return records.map((c) => pegOf(c, today))
   },
 }

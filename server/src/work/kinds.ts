@@ -1,6 +1,7 @@
 import type { CardPaper, HandoffDocument } from '@nubrin/core/handoff'
 import type { PartRows } from '@nubrin/core/import'
 import type { Commission, Saber } from '@nubrin/core/record'
+import type { Reader } from '@nubrin/core/units'
 import type { WavFacts } from '@nubrin/core/voice'
 import type { HttpProblem } from '../http/problem'
 import type { Peg } from '../rack/peg'
@@ -14,7 +15,7 @@ export interface Unpacked {
 /** The jobs that are done beside the requests: what each is asked, and what it gives. */
 interface Jobs {
   pdf: { ask: { document: HandoffDocument; sabers: readonly Saber[]; paper: 'A4' | 'Letter' }; done: Uint8Array }
-  card: { ask: { saber: Saber; paper: CardPaper; shop: string }; done: Uint8Array }
+  card: { ask: { saber: Saber; paper: CardPaper; shop: string; reader: Reader }; done: Uint8Array }
   /** Measures a sound; gives the file that is kept of it, too. */
   sound: { ask: { bytes: Uint8Array; name: string }; done: { facts: WavFacts; bytes: Uint8Array } }
   unpack: { ask: { bytes: Uint8Array }; done: Unpacked }

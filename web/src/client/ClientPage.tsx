@@ -1,4 +1,5 @@
-import { say } from '@nubrin/core/words'
+import { alwaysSpeaking, dayText } from '@nubrin/core/units'
+import { say, speaks, whether } from '@nubrin/core/words'
 import { useEffect, useState } from 'react'
 import { useParams } from 'react-router'
 import { refusalText, urlOf, useClientPage } from '../data'
@@ -11,15 +12,30 @@ export default function ClientPage() {
   const { data: page, error } = useClientPage(token)
   const [lit, setLit] = useState<string>()
   const d = page?.document
+  const [, learnt] = useState(false)
+  // All of this page is for one reader. In the shop's own window it is left again.
+  if (d) alwaysSpeaking({ language: d.language })
+  useEffect(() => () => alwaysSpeaking({}), [])
+  const strange = d && !speaks(d.language)
+  useEffect(() => {
+    if (strange)
+      void import('@nubrin/core/tongues').then(
+        (m) => {
+          m.learnAll()
+          learnt(true)
+        },
+        () => undefined,
+      )
+  }, [strange])
   useEffect(() => {
     if (d) document.title = say('page.title', { title: d.title, client: d.client })
   }, [d])
   if (error) return <p className="p-6">{refusalText(error)}</p>
   if (!page || !d) return <p className="text-quiet p-6">{say('page.waiting')}</p>
   return (
-    <main className="mx-auto max-w-3xl px-5 pb-16 text-[1.08rem]">
+    <main lang={d.language} className="mx-auto max-w-3xl px-5 pb-16 text-[1.08rem]">
       <header className="pt-8">
-        <p className="text-quiet">{say('cover.line', { shop: d.shop, number: d.number, date: d.date })}</p>
+        <p className="text-quiet">{say('cover.line', { shop: d.shop, number: d.number, date: dayText(d.date) })}</p>
         <h1 className="text-[2.3rem] leading-tight">{d.title}</h1>
         <p className="text-[1.2rem]">{say('cover.for', { client: d.client })}</p>
       </header>
@@ -27,7 +43,7 @@ export default function ClientPage() {
         <Drawing saber={page.sabers[0]!} which="section" lit={lit} />
       </div>
       <p className="text-quiet">
-        {say('cover.legend')}{' '}
+        {say('cover.legend', { own: whether(d.ownWords) })}{' '}
         <a className="text-brass underline" href={urlOf('clientPdf', { params: { token } })}>
           {say('page.pdf')}
         </a>

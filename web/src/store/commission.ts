@@ -25,6 +25,7 @@ import { pathText } from '../pathText'
 import { fetchChecks, judged } from './judging'
 import { type Conflict, type Kept, Queue, type Revision, type Undone } from './queue'
 import { useSession } from './session'
+import { tonguesFor } from './tongues'
 
 /** saved · saving · waiting a moment · kept here, no connection · signed out · something to decide · refused · cannot be read. */
 export type SaveState = 'saved' | 'saving' | 'waiting' | 'kept' | 'signedOut' | 'conflict' | 'refused' | 'unkept'
@@ -151,6 +152,11 @@ export const useBench = create<BenchState>()((set, get) => {
   const show = (save?: SaveState) => {
     if (!queue) return
     const { shown, base, revision, pending, conflicts, refusal, undo, redo } = queue
+    const mine = queue
+    void tonguesFor(shown)?.then(() => {
+      // What was worded without them is worded again.
+      if (queue === mine && get().record) set(look(get().record!))
+    })
     const changed = shown !== get().record
     set({
       record: shown,

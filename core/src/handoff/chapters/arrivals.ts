@@ -1,4 +1,5 @@
 import { type Arrival, byId, nameIn } from '../../record'
+import { dayText } from '../../units'
 import { say, whether } from '../../words'
 import { type OrderChapter, table } from '../block'
 import { orNotRecorded } from '../values'
@@ -30,7 +31,7 @@ export const arrivals: OrderChapter = (c) => {
 const condition = (a: Arrival): string =>
   [
     say('arrival.condition', {
-      ...{ condition: orNotRecorded(a.condition), on: a.conditionOn ?? '', dated: whether(a.conditionOn) },
+      ...{ condition: orNotRecorded(a.condition), on: dayText(a.conditionOn ?? ''), dated: whether(a.conditionOn) },
       whole: whether(a.whole),
     }),
     ...a.faults.map((f) => say('arrival.fault', { fault: f.text, left: f.left ?? '', why: whether(f.left) })),

@@ -1,3 +1,4 @@
+import { dayText } from '../../units'
 import { say } from '../../words'
 import { type OrderChapter, table } from '../block'
 
@@ -9,7 +10,7 @@ export const aside: OrderChapter = (c) => {
     title: say('chapter.aside'),
     blocks: table(
       [head('why'), head('who'), head('when')],
-      [...c.handoff.waivers, ...c.sabers.flatMap((s) => s.leftOut)].map((w) => [w.reason, w.who, w.on]),
+      [...c.handoff.waivers, ...c.sabers.flatMap((s) => s.leftOut)].map((w) => [w.reason, w.who, dayText(w.on)]),
     ),
   }
 }

@@ -1,4 +1,5 @@
 import { nameOf } from '../../record'
+import { dayText } from '../../units'
 import { say, whether } from '../../words'
 import { type SaberChapter, table } from '../block'
 
@@ -15,8 +16,8 @@ export const decisions: SaberChapter = (s) => {
         d.why || '–',
         d.gaveUp || '–',
         say('decision.by', {
-          ...{ by: d.by, on: d.on, for: whether(d.irreversible), agreed: whether(d.consent) },
-          ...{ who: d.consent?.who ?? '', day: d.consent?.on ?? '' },
+          ...{ by: d.by, on: dayText(d.on), for: whether(d.irreversible), agreed: whether(d.consent) },
+          ...{ who: d.consent?.who ?? '', day: dayText(d.consent?.on ?? '') },
         }),
       ]),
     ),

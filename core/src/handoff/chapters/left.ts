@@ -1,4 +1,5 @@
 import { nameIn } from '../../record'
+import { dayText } from '../../units'
 import { say, whether } from '../../words'
 import { type OrderChapter, table } from '../block'
 
@@ -15,7 +16,10 @@ export const left: OrderChapter = (c) => {
         .map((t) => {
           const on = nameIn(c, t.about)
           const what = say('left.what', { text: t.text, on: on ?? '', named: whether(on) })
-          return [[what, t.note].filter(Boolean).join(': '), [t.person, t.due].filter(Boolean).join(', ') || '–']
+          return [
+            [what, t.note].filter(Boolean).join(': '),
+            [t.person, t.due && dayText(t.due)].filter(Boolean).join(', ') || '–',
+          ]
         }),
     ),
   }

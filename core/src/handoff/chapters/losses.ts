@@ -1,3 +1,4 @@
+import { dayText } from '../../units'
 import { say, whether } from '../../words'
 import { type SaberChapter, table } from '../block'
 
@@ -12,9 +13,15 @@ export const losses: SaberChapter = (s) => {
       s.losses
         .filter((x) => x.toldOn)
         .map((x) => [
-          say('loss.what', { what: x.what, how: x.how, on: x.on, maker: x.maker ?? '', made: whether(x.maker) }),
+          say('loss.what', {
+            what: x.what,
+            how: x.how,
+            on: dayText(x.on),
+            maker: x.maker ?? '',
+            made: whether(x.maker),
+          }),
           x.cause || '–',
-          x.toldOn!,
+          dayText(x.toldOn!),
         ]),
     ),
   }

@@ -1,6 +1,5 @@
 import { formatFact, known } from '../../facts'
-import { hueWord } from '../../light'
-import { colourOf, effectColours, type Preset } from '../../record'
+import { colourOf, effectColours, hueText, type Preset } from '../../record'
 import { say, whether } from '../../words'
 import { type SaberChapter, table } from '../block'
 
@@ -15,7 +14,7 @@ export const presets: SaberChapter = (s) => {
       s.presets.map((p, i) => [
         String(i + 1),
         p.name,
-        say('preset.colour', { hue: hueWord(colourOf(p)), hex: colourOf(p) }),
+        say('preset.colour', { hue: hueText(colourOf(p)), hex: colourOf(p) }),
         effects(p),
         say('preset.font', {
           font: [p.font, p.style].filter(Boolean).join(', '),
@@ -34,7 +33,7 @@ function effects(p: Preset): string {
   const ms = (f: Preset['extendMs'], way: 'out' | 'in') =>
     known(f) === undefined ? [] : [say('preset.time', { way, time: formatFact(f, 0) })]
   const all = [
-    ...effectColours(p).map(([effect, hex]) => say('preset.effect', { effect, hue: hueWord(hex), hex })),
+    ...effectColours(p).map(([effect, hex]) => say('preset.effect', { effect, hue: hueText(hex), hex })),
     ...ms(p.extendMs, 'out'),
     ...ms(p.retractMs, 'in'),
     ...(known(p.flickerHz) === undefined ? [] : [say('preset.flashes', { rate: formatFact(p.flickerHz, 0) })]),

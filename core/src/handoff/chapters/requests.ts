@@ -1,4 +1,5 @@
 import { byId, nameOf, toldWishes } from '../../record'
+import { dayText } from '../../units'
 import { say, whether } from '../../words'
 import { type OrderChapter, table } from '../block'
 import { money } from '../values'
@@ -20,11 +21,11 @@ export const requests: OrderChapter = (c) => {
         }),
         say('request.answer', {
           ...{ status: r.status, answer: r.answer ?? '', answered: whether(r.answer) },
-          ...{ told: whether(r.toldOn), on: r.toldOn ?? '' },
+          ...{ told: whether(r.toldOn), on: dayText(r.toldOn ?? '') },
           ...{
             price: r.price ? money(r.price) : '',
             priced: whether(r.price),
-            accepted: r.acceptedOn ?? '',
+            accepted: dayText(r.acceptedOn ?? ''),
             took: whether(r.acceptedOn),
           },
         }),

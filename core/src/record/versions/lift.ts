@@ -2,6 +2,7 @@ import type { Commission } from '../commission'
 import { liftNames, liftWaivers } from './from-2'
 import { liftWhole } from './from-4'
 import { liftActs } from './from-5'
+import { liftTongues } from './from-6'
 import type { Loose } from './loose'
 import { setAside } from './set-aside'
 
@@ -10,7 +11,7 @@ import { setAside } from './set-aside'
  * called `due`. Version 1 knew no string blades, thread stops or wire uses; what it has is read as it stands. Version 2
  * judged by words in names and let references and units be wrong. Version 3 knew no closed pommel and no consent; what it
  * has is read as it stands. Version 4 knew words without their source, and notes without their reader. Version 5
- * knew steps by their words alone.
+ * knew steps by their words alone. Version 6 knew one language.
  */
 const STEPS: readonly ((d: Loose) => Loose)[] = [
   ({ saber, due, ...rest }) => ({
@@ -24,6 +25,7 @@ const STEPS: readonly ((d: Loose) => Loose)[] = [
   (d) => ({ ...d, version: 4 }),
   liftWhole,
   liftActs,
+  liftTongues,
 ]
 
 /** Brings an older document one version on. A document whose version has no step is returned as it is. */

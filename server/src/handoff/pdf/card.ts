@@ -1,11 +1,12 @@
 import { type Card, type CardPaper, controlsCard } from '@nubrin/core/handoff'
 import type { Saber } from '@nubrin/core/record'
+import type { Language } from '@nubrin/core/units'
 import { Sheet } from './sheet'
 
 /** The card of a saber's controls as PDF, A5 or A4: the same lines and words as on the screen, tagged, with its own fonts. */
-export async function cardPdf(saber: Saber, paper: CardPaper, shop: string): Promise<Uint8Array> {
+export async function cardPdf(saber: Saber, paper: CardPaper, shop: string, lang: Language): Promise<Uint8Array> {
   const card: Card = controlsCard(saber, paper)
-  const to = new Sheet(paper, { title: card.title, author: shop, subject: card.title, lang: 'en' })
+  const to = new Sheet(paper, { title: card.title, author: shop, subject: card.title, lang })
   const root = to.element('Document')
   for (const page of card.pages) {
     to.newPage()

@@ -1,7 +1,8 @@
 import { drawSection, drawUnrolled } from '@nubrin/core/drawing'
 import type { Block, HandoffDocument } from '@nubrin/core/handoff'
 import { colourOf, type Saber } from '@nubrin/core/record'
-import { say } from '@nubrin/core/words'
+import { dayText } from '@nubrin/core/units'
+import { say, whether } from '@nubrin/core/words'
 import { type Element, type Paper, Sheet, type Style } from './sheet'
 
 const INK = '#1e2a2b'
@@ -176,7 +177,7 @@ export async function handoffPdf(doc: HandoffDocument, sabers: readonly Saber[],
     title: say('pdf.title', { title: doc.title }),
     author: doc.shop,
     subject: say('cover.for', { client: doc.client }),
-    lang: 'en',
+    lang: doc.language,
   })
   const paint = painters(new Map(sabers.map((s) => [s.id, s])))
   const root = to.element('Document')
@@ -223,7 +224,7 @@ function cover(doc: HandoffDocument, sabers: readonly Saber[], to: Sheet, root: 
   to.newPage()
   to.doc.outline.addItem(doc.title)
   const part = to.element('Sect', root)
-  const line = say('cover.line', { shop: doc.shop, number: doc.number, date: doc.date })
+  const line = say('cover.line', { shop: doc.shop, number: doc.number, date: dayText(doc.date) })
   to.para(part, 'P', line, { ...quiet, size: 10 }, { below: 70 })
   to.para(part, 'H1', doc.title, { ...chapter, size: 34, lead: 1.1 })
   to.para(part, 'P', say('cover.for', { client: doc.client }), { ...text, size: 15 }, { above: 8, below: 26 })
@@ -239,7 +240,7 @@ function cover(doc: HandoffDocument, sabers: readonly Saber[], to: Sheet, root: 
   const contents = to.element('TOC', part)
   for (const [i, ch] of doc.chapters.entries())
     to.para(contents, 'TOCI', `${i + 1}. ${ch.title}`, quiet, { below: 1.5 })
-  to.para(part, 'P', say('cover.legend'), quiet, { above: 20 })
+  to.para(part, 'P', say('cover.legend', { own: whether(doc.ownWords) }), quiet, { above: 20 })
 }
 
 export { cardPdf } from './card'

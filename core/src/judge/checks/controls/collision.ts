@@ -14,7 +14,7 @@ export const collision = check<{ same: Pair; close: Pair & { holds: [number, num
   scope: 'saber',
   rule: 'No two controls share a mode, input, gesture and pose in one preset; holds on one button are as far apart as a hand keeps them, 0.4 s where nothing else is set.',
   source: 'simulated board',
-  reads: ['controls', 'modes', 'timing', 'inputs'],
+  reads: ['controls', 'modes', 'timing', 'inputs', 'spoken'],
   run: ({ saber }) =>
     collisions(saber).map(({ a, b, why }) => {
       const pair = {

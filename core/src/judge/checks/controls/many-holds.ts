@@ -9,7 +9,7 @@ export const manyHolds = check<{ many: { input: string; count: number } }>({
   scope: 'saber',
   rule: 'One button whose hold means four things or more needs its list in writing.',
   source: 'trade practice',
-  reads: ['controls', 'inputs'],
+  reads: ['controls', 'inputs', 'spoken'],
   run: ({ saber }) =>
     saber.inputs.flatMap((i) => {
       const holds = new Set(saber.controls.filter((r) => r.input === i.id && r.gesture === 'hold').map((r) => r.does))

@@ -7,7 +7,7 @@ export const unsureControl = check<{ unsure: { does: string; gesture: string } }
   scope: 'saber',
   rule: 'A control marked "not sure" is tried before it is shown or printed.',
   source: 'shop practice',
-  reads: ['controls', 'inputs'],
+  reads: ['controls', 'inputs', 'spoken'],
   run: ({ saber }) =>
     saber.controls
       .filter((r) => r.status === 'unsure')

@@ -1,0 +1,42 @@
+import { known } from '../../facts'
+import { safeVolume } from '../../power'
+import { formatNumber } from '../../units'
+import { large, say, whether } from '../../words'
+import { cautionsOf } from '../cautions'
+import type { Told, Topic } from './topic'
+import { topic } from './topic'
+
+/** What can hurt, once and short; the whole of it is on paper. */
+export const cautionTopics = ({ s }: Told): Topic[] =>
+  cautionsOf(s).map((k) =>
+    topic({
+      key: `caution:${k.key}`,
+      chapter: k.key === 'inside' ? 'inside' : k.key === 'blade' || k.key === 'flash' ? 'blade' : 'care',
+      what: () => say('topic.caution.what', { title: say(`caution.${k.key}.title`).toLowerCase() }),
+      say: large(
+        say('caution.spoken', {
+          ...{ caution: k.key, polarity: k.polarity ?? '', told: whether(k.polarity) },
+          ...{ presets: k.presets ?? '', named: whether(k.presets) },
+        }),
+      ),
+      must: true,
+    }),
+  )
+
+/** How loud it leaves, and how loud it may be. What nobody knows is not said. */
+export function volumeTopics({ s }: Told): Topic[] {
+  if (!s.parts.some((p) => p.kind === 'speaker')) return []
+  const safe = safeVolume(s)
+  const v = known(s.use.volume)
+  if (v === undefined && !(safe.ok && safe.value < 100)) return []
+  return [
+    topic({
+      ...{ key: 'volume', chapter: 'care', must: false, weight: 1 },
+      what: () => say('topic.volume.what'),
+      say: say('topic.volume', {
+        ...{ volume: v === undefined ? '' : formatNumber(v, 0), set: whether(v !== undefined) },
+        ...{ highest: safe.ok ? formatNumber(safe.value, 0) : '', known: whether(safe.ok && safe.value < 100) },
+      }),
+    }),
+  ]
+}

@@ -1,0 +1,82 @@
+import { tasksOf } from '../../access'
+import { doingOf, EVERYDAY, gestureText, isOf, modeName } from '../../controls'
+import { byId, own, type Task } from '../../record'
+import { large, say, whether } from '../../words'
+import { spokenSteps } from '../spoken'
+import { type Chapter, listed, type Told, type Topic, topic } from './topic'
+
+const CHAPTER_OF: Partial<Record<Task, Chapter>> = {
+  powerOn: 'power',
+  powerOff: 'power',
+  bladeIn: 'blade',
+  bladeOut: 'blade',
+  charge: 'care',
+}
+/** Without these nobody can use it or put it away. */
+const NEEDED: readonly Task[] = ['powerOn', 'powerOff', 'bladeIn', 'bladeOut']
+
+/** What the client does alone, step by step. */
+export function taskTopics({ s }: Told): Topic[] {
+  const needed = tasksOf(s)
+  return [...new Set([...needed, ...s.access.map((p) => p.task)])].map((task) => {
+    const proc = s.access.find((p) => p.task === task)
+    const steps = proc && spokenSteps(s, proc.steps)
+    return topic({
+      key: `task:${task}`,
+      chapter: CHAPTER_OF[task] ?? 'inside',
+      what: () => say('task', { task }).toLowerCase(),
+      say: say('topic.task', { task, steps: steps ?? '', told: steps === undefined ? 'no' : 'yes' }),
+      ...(proc?.steps[0]?.place ? { show: proc.steps[0].place } : {}),
+      ...(proc ? { perform: `task:${proc.id}` as const } : {}),
+      must: needed.includes(task),
+      weight: NEEDED.includes(task) ? 0 : 2,
+    })
+  })
+}
+
+/** What every control does, as it is seen and heard; and that something turns it off. */
+export function controlTopics({ s }: Told): Topic[] {
+  const out: Topic[] = s.controls
+    .filter((r) => r.status !== 'unsure')
+    .map((r) => {
+      const only = (r.presets ?? []).map((id) => byId(s.presets, id)?.name).filter((x) => x !== undefined)
+      const words = (same: 'yes' | 'no') =>
+        large(
+          say('topic.control', {
+            state: isOf(s, r.mode),
+            mode: modeName(s, r.mode),
+            gesture: gestureText(s, r),
+            what: r.says === undefined ? say('action.seen', { action: r.does }) : own(r.says),
+            only: listed(only),
+            limited: whether(r.presets?.length),
+            same,
+          }),
+        )
+      const learnt = EVERYDAY.indexOf(r.does)
+      return topic({
+        key: `control:${r.id}`,
+        chapter: 'controls',
+        what: () => doingOf(r),
+        say: words('no'),
+        again: { mode: r.mode, say: words('yes') },
+        show: `input:${r.input}`,
+        perform: `row:${r.id}`,
+        expect: doingOf(r),
+        must: true,
+        weight: ['ignite', 'retract', 'powerOn', 'wake'].includes(r.does) ? 0 : learnt >= 0 && learnt < 5 ? 1 : 2,
+      })
+    })
+  const worked = s.controls.length > 0 || s.parts.some((p) => p.kind === 'board')
+  const ends = s.controls.some((r) => r.does === 'retract' || r.does === 'sleep' || r.does === 'powerOff')
+  if (worked && !ends)
+    out.push(
+      topic({
+        key: 'off',
+        chapter: 'controls',
+        what: () => say('topic.off.what'),
+        say: say('topic.off'),
+        must: true,
+      }),
+    )
+  return out
+}

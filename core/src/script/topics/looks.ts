@@ -1,0 +1,110 @@
+import { known } from '../../facts'
+import { hueWord } from '../../light'
+import { type Commission, colourOf, hueText, nounOf, own, refTo, type Saber } from '../../record'
+import { large, say, whether } from '../../words'
+import { asSpoken } from './amounts'
+import { bare, listed, type Told, type Topic, topic } from './topic'
+
+/** Whether who asked is who listens: by the name, or the first of it. */
+const isClient = (c: Commission, who: string): boolean => {
+  const [client, asker] = [c.client.name.trim().toLowerCase(), who.trim().toLowerCase()]
+  return client !== '' && (client === asker || client.split(/\s+/)[0] === asker)
+}
+
+/** Each preset by its colour, why it is there, and who asked for it. */
+export const presetTopics = ({ c, s }: Told): Topic[] =>
+  s.presets.map((p) =>
+    topic({
+      key: `preset:${p.id}`,
+      chapter: 'presets',
+      what: () => say('topic.preset.what', { preset: p.name }),
+      say: say('topic.preset', {
+        preset: p.name,
+        hue: hueText(colourOf(p)),
+        why: p.why ? own(bare(p.why)) : '',
+        reasoned: whether(p.why),
+        asker: large(p.askedBy ?? ''),
+        asked: !p.askedBy ? 'no' : isClient(c, p.askedBy) ? 'you' : 'other',
+      }),
+      show: refTo('preset', p.id),
+      must: true,
+      weight: p.why || p.askedBy ? 1 : 2,
+    }),
+  )
+
+/** Presets of which nothing is to be said but their colour, when they share it with others: which of them is the deep one. */
+export function alikeText(s: Saber, ids: readonly string[]): string {
+  const all = ids.map((id) => s.presets.find((p) => p.id === id)!)
+  const by = all.map((p) => ({ name: p.name, light: lightness(colourOf(p)) })).sort((a, b) => a.light - b.light)
+  const [deep, pale] = [by[0]!, by.at(-1)!]
+  return say('topic.presets', {
+    ...{ presets: listed(all.map((p) => p.name)), n: all.length, hue: hueText(colourOf(all[0]!)) },
+    ...{ deep: deep.name, pale: pale.name, told: whether(pale.light - deep.light > TOLD_APART) },
+  })
+}
+
+/** The presets that are told in one breath, each list by its hue, in the order in which they stand. */
+export function alikePresets(s: Saber): string[][] {
+  const by = new Map<string, string[]>()
+  for (const p of s.presets) {
+    if (p.why || p.askedBy) continue
+    const hue = hueWord(colourOf(p))
+    by.set(hue, [...(by.get(hue) ?? []), p.id])
+  }
+  return [...by.values()].filter((ids) => ids.length > 1)
+}
+
+/** A difference of relative luminance from which one is called the deep and one the light one. */
+const TOLD_APART = 0.12
+/** Relative luminance of "#rrggbb" (WCAG 2.2), 0 to 1. */
+function lightness(hex: string): number {
+  const part = (i: number) => {
+    const v = Number.parseInt(hex.slice(i, i + 2), 16) / 255
+    return v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4
+  }
+  return 0.2126 * part(1) + 0.7152 * part(3) + 0.0722 * part(5)
+}
+
+/** Blades that are seen and not shipped, and blades that are still to be bought. */
+export function bladeTopics({ s }: Told): Topic[] {
+  const shipped = s.blades.find((b) => b.use === 'ship')
+  return [
+    ...s.blades
+      .filter((b) => b.use === 'demo')
+      .map((b) =>
+        topic({
+          key: `blade:${b.id}`,
+          chapter: 'blade',
+          what: () => say('topic.demoBlade.what', { blade: b.name }),
+          say: say('topic.demoBlade', {
+            ...{ blade: b.name, shipped: shipped?.name ?? '', size: shipped ? bladeSize(shipped) : '' },
+            has: whether(shipped),
+          }),
+          show: refTo('blade', b.id),
+          must: true,
+        }),
+      ),
+    ...s.blades
+      .filter((b) => b.use === 'toBuy')
+      .map((b) =>
+        topic({
+          key: `blade:${b.id}`,
+          chapter: 'blade',
+          what: () => say('topic.bladeToBuy.what', { blade: b.name }),
+          say: say('topic.bladeToBuy', {
+            ...{ socket: nounOf(s, refTo('socket', b.socket)) ?? '', several: whether(s.hilt.sockets.length > 1) },
+            size: bladeSize(b),
+          }),
+          must: true,
+        }),
+      ),
+  ]
+}
+
+function bladeSize(b: Saber['blades'][number]): string {
+  const [d, l] = [known(b.outside), known(b.length)]
+  return say('bladeSize', {
+    ...{ diameter: d === undefined ? '' : asSpoken(d), measured: whether(d !== undefined) },
+    ...{ length: l === undefined ? '' : asSpoken(l), long: whether(l !== undefined) },
+  })
+}

@@ -1,0 +1,100 @@
+import { known } from '../../facts'
+import { balance } from '../../fit'
+import { nounText, own, type Ref, type Saber } from '../../record'
+import { formatNumber } from '../../units'
+import { say, whether } from '../../words'
+import { asSpoken } from './amounts'
+import { giftOf, listenerOf, readersOf } from './readers'
+import { tellingOrder } from './several'
+import { listed, type Told, type Topic, topic } from './topic'
+
+/** Whose it is, and for whom: the first words and the last ones, and what this listener needs to hear before anything else. */
+export function openingTopics({ c, s }: Told): Topic[] {
+  const to = listenerOf(c, s)
+  const { gift, giver } = giftOf(c, s)
+  const nth = tellingOrder(c).findIndex((x) => x.id === s.id) + 1
+  const who = { to, named: whether(to) }
+  const readers = readersOf(c, s)
+  const differs = s.telling?.differs ?? []
+  return [
+    topic({
+      ...{ key: 'welcome', chapter: 'welcome', must: false, weight: 0 },
+      what: () => say('topic.welcome.what'),
+      say: say('topic.welcome', {
+        ...who,
+        ...{ saber: s.name, gift: whether(gift), giver, given: whether(giver), nth, of: c.sabers.length },
+      }),
+    }),
+    ...(readers.has('returning') && differs.length
+      ? [
+          topic({
+            ...{ key: 'differs', chapter: 'welcome', must: true, weight: 0 },
+            what: () => say('topic.differs.what'),
+            say: say('topic.differs', { what: listed(differs.map(own)) }),
+          }),
+        ]
+      : []),
+    ...(readers.has('neverHeld') ? heft({ c, s }) : []),
+    topic({
+      ...{ key: 'farewell', chapter: 'farewell', must: false, weight: 0 },
+      what: () => say('topic.farewell.what'),
+      say: say('topic.farewell', { ...who, saber: s.name, more: whether(nth < c.sabers.length) }),
+    }),
+  ]
+}
+
+/** How heavy it is and where it balances, for hands that have never held it. */
+function heft({ s }: Told): Topic[] {
+  const { mass, centre } = balance(s)
+  if (!mass.ok && !centre.ok) return []
+  const grams = mass.ok ? say('about', { what: `${formatNumber(Math.round(mass.value / 10) * 10, 0)} g` }) : ''
+  return [
+    topic({
+      ...{ key: 'heft', chapter: 'outside', must: false, weight: 2 },
+      what: () => say('topic.heft.what'),
+      say: say('topic.heft', {
+        ...{ mass: grams, weighed: whether(mass.ok) },
+        ...{ balance: centre.ok ? asSpoken(centre.value, true) : '', balanced: whether(centre.ok) },
+      }).trim(),
+    }),
+  ]
+}
+
+/** What blows work loose, for who duels: the blade screws, and threads that nothing else holds. */
+export function duelTopics({ c, s }: Told): Topic[] {
+  if (!readersOf(c, s).has('duels')) return []
+  const screws = s.hilt.fasteners.filter((f) => f.purpose === 'bladeRetention' && f.clientMay !== 'never')
+  const threads = s.hilt.sections.filter((x, i) => i < s.hilt.sections.length - 1 && x.joint.kind === 'thread')
+  if (!screws.length && !threads.length) return []
+  return [
+    topic({
+      ...{ key: 'duel', chapter: 'care', must: true, weight: 0 },
+      what: () => say('topic.duel.what'),
+      say: say('topic.duel', {
+        ...{ screws: listed(screws.map((f) => spoken(s, `fastener:${f.id}`, f.name))), n: screws.length },
+        ...{ joints: listed(threads.map((x) => spoken(s, `section:${x.id}`, x.name))), threads: threads.length },
+      }).trim(),
+    }),
+  ]
+}
+
+const spoken = (s: Saber, ref: Ref, name: string) => nounText(s, ref) ?? name
+
+/** How long it lasts until it falls asleep, where that is set. */
+export function sleepTopics({ s }: Told): Topic[] {
+  const after = known(s.settings.sleepAfter)
+  if (after === undefined || after <= 0) return []
+  const [form, n] =
+    after < 60
+      ? (['seconds', after] as const)
+      : after < 3600
+        ? (['minutes', after / 60] as const)
+        : (['hours', after / 3600] as const)
+  return [
+    topic({
+      ...{ key: 'sleeps', chapter: 'care', must: false, weight: 2 },
+      what: () => say('topic.sleeps.what'),
+      say: say('topic.sleeps', { after: say('duration', { form, n, text: formatNumber(n, 1) }) }),
+    }),
+  ]
+}

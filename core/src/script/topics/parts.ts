@@ -1,0 +1,65 @@
+import { known } from '../../facts'
+import { kindRule, nounOf, type PartKind, refTo, type Saber } from '../../record'
+import { nounWords, say, whether } from '../../words'
+import { spokenPart } from '../spoken'
+import { listed, type Told, type Topic, topic } from './topic'
+
+const INTRODUCED: readonly PartKind[] = [
+  'speaker',
+  'killSwitch',
+  'killKey',
+  'chargePort',
+  'display',
+  'chamber',
+  'switch',
+  'cover',
+  'inHiltLed',
+  'accentLed',
+  'strip',
+]
+export const WORKED_BY_HAND: readonly PartKind[] = ['killSwitch', 'killKey', 'chargePort', 'switch']
+const SEEN_INSIDE: readonly PartKind[] = ['chamber', 'cover', 'strip']
+
+/** What a hand finds and an eye sees of it. */
+export const partTopics = ({ s }: Told): Topic[] =>
+  s.parts
+    .filter((p) => kindRule(p.kind).told && INTRODUCED.includes(p.kind))
+    .map((p) =>
+      topic({
+        key: `part:${p.id}`,
+        chapter: SEEN_INSIDE.includes(p.kind) ? 'inside' : 'outside',
+        what: () => p.name,
+        say: say('topic.part', { kind: p.kind, part: spokenPart(s, p), end: known(p.faces) ?? 'none' }),
+        show: refTo('part', p.id),
+        must: WORKED_BY_HAND.includes(p.kind),
+        weight: WORKED_BY_HAND.includes(p.kind) ? 0 : 3,
+      }),
+    )
+
+/** Buttons in one breath, by what they are called. */
+export function buttonsText(s: Saber, ids: readonly string[]): string {
+  const names = ids.map((id) => {
+    const p = s.parts.find((x) => x.id === id)!
+    const part = spokenPart(s, p)
+    return typeof part === 'string' ? part : nounWords(part)
+  })
+  return say('topic.buttons', { parts: listed(names), n: ids.length })
+}
+
+/** What is never to be touched. */
+export const screwTopics = ({ s }: Told): Topic[] =>
+  s.hilt.fasteners
+    .filter((f) => f.clientMay === 'never')
+    .map((f) =>
+      topic({
+        key: `fastener:${f.id}`,
+        chapter: 'outside',
+        what: () => say('topic.never.what', { screw: f.name }),
+        say: say('topic.never', {
+          ...{ screw: nounOf(s, refTo('fastener', f.id)) ?? f.name },
+          ...{ dummy: whether(f.head === 'dummy'), purpose: f.purpose },
+        }),
+        show: refTo('fastener', f.id),
+        must: true,
+      }),
+    )

@@ -1,0 +1,29 @@
+import type { Commission, Saber } from '../../record'
+
+/** The sabers of an order as they are told: the simplest first, of equal ones as they stand. */
+export function tellingOrder(c: Pick<Commission, 'sabers'>): Saber[] {
+  const size = (s: Saber) => s.controls.length + s.presets.length + s.parts.length
+  return c.sabers
+    .map((s, i) => ({ s, i }))
+    .sort((a, b) => size(a.s) - size(b.s) || a.i - b.i)
+    .map((x) => x.s)
+}
+
+/** What is the whole order's: told once, with the last of its sabers. */
+const OF_THE_ORDER = /^(request|arrival|share|fault|credit|toDo):/
+export const isOfTheOrder = (key: string): boolean => OF_THE_ORDER.test(key)
+
+/** Whether something is told with this saber: what is its own, and with the last one what is the whole order's. */
+export function toldWith(c: Commission, s: Saber, key: string): boolean {
+  if (c.sabers.length < 2 || !isOfTheOrder(key)) return true
+  const [kind, id] = key.split(':')
+  const saber =
+    kind === 'request'
+      ? c.requests.find((r) => r.id === id)?.saber
+      : kind === 'toDo'
+        ? c.toDos.find((t) => t.id === id)?.about?.replace(/^saber:/, '')
+        : c.arrivals.find((a) => a.id === id || a.shares.some((x) => x.id === id) || a.faults.some((f) => f.id === id))
+            ?.saber
+  const of = c.sabers.find((x) => x.id === saber)
+  return of ? of.id === s.id : tellingOrder(c).at(-1)?.id === s.id
+}

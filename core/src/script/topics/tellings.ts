@@ -1,0 +1,64 @@
+import { type Commission, type Saber, speakingTo } from '../../record'
+import { say } from '../../words'
+import { creditsText } from './agreed'
+import { alikePresets, alikeText } from './looks'
+import { buttonsText } from './parts'
+import { tellingOrder } from './several'
+import type { Topic } from './topic'
+import { topicsOf } from './topics-of'
+
+/** One or several topics that are told in one breath. */
+export interface Telling extends Topic {
+  keys: readonly string[]
+}
+
+/**
+ * Topics as they are told: buttons, presets that differ only a little, and those who made it in one breath each, where the first
+ * of them stands.
+ */
+export function tellingsOf(c: Commission, s: Saber, topics: readonly Topic[]): Telling[] {
+  return speakingTo(c, () => {
+    const there = new Set(topics.map((t) => t.key))
+    const all = (keys: readonly string[]) => keys.length > 1 && keys.every((k) => there.has(k))
+    const buttons = s.parts.filter((p) => p.kind === 'switch').map((p) => p.id)
+    const credits = c.credits.map((k) => k.id)
+    const groups = [
+      { kind: 'part', ids: buttons, words: () => buttonsText(s, buttons) },
+      { kind: 'credit', ids: credits, words: () => creditsText(c, credits) },
+      ...alikePresets(s).map((ids) => ({ kind: 'preset', ids, words: () => alikeText(s, ids) })),
+    ].filter((g) => all(g.ids.map((id) => `${g.kind}:${id}`)))
+    const tellings = topics.flatMap((t): Telling[] => {
+      const group = groups.find((g) => g.ids.some((id) => t.key === `${g.kind}:${id}`))
+      if (!group) return [{ ...t, keys: [t.key] }]
+      const keys = group.ids.map((id) => `${group.kind}:${id}`)
+      return t.key === keys[0] ? [{ ...t, say: group.words(), keys }] : []
+    })
+    const [first] = tellingOrder(c)
+    return first && first.id !== s.id ? likeFirst(first, topicsOf(c, first), tellings) : tellings
+  })
+}
+
+/**
+ * What is told in the same words with the first saber of an order is only said to be so: its controls when all are the same, and
+ * its cautions.
+ */
+function likeFirst(first: Saber, theirs: readonly Topic[], tellings: readonly Telling[]): Telling[] {
+  const there = new Set(theirs.map((t) => t.say))
+  const groups = (['controls', 'cautions'] as const).flatMap((about) => {
+    const of = tellings.filter((t) => t.key.startsWith(about === 'controls' ? 'control:' : 'caution:'))
+    const all = of.length > 1 && of.every((t) => there.has(t.say))
+    return all ? [{ about, of, keys: of.flatMap((t) => t.keys) }] : []
+  })
+  return tellings.flatMap((t): Telling[] => {
+    const group = groups.find((g) => g.of.includes(t))
+    if (!group) return [t]
+    if (group.of[0] !== t) return []
+    return [
+      {
+        ...{ key: group.keys[0]!, keys: group.keys, chapter: t.chapter, must: true, weight: 0 },
+        what: say('topic.likeFirst.what', { saber: first.name }),
+        say: say('topic.likeFirst', { saber: first.name, about: group.about }),
+      },
+    ]
+  })
+}

@@ -1,0 +1,64 @@
+import { type Commission, isForeign, own, type Ref, type Saber } from '../../record'
+import { speaking, tongue } from '../../units'
+
+export type Chapter =
+  | 'welcome'
+  | 'outside'
+  | 'power'
+  | 'controls'
+  | 'presets'
+  | 'blade'
+  | 'inside'
+  | 'care'
+  | 'requests'
+  | 'farewell'
+
+/** One thing the client must be told, derived from what was built. */
+export interface Topic {
+  key: string
+  chapter: Chapter
+  /** Its name in the list of what is covered and what is not, for the shop. */
+  what: string
+  /** Words to say it with, in the client's language. */
+  say: string
+  /** Words for it where the beat before was done in this mode and stayed in it: nobody says twice what is seen. */
+  again?: { mode: string; say: string }
+  show?: Ref
+  perform?: Ref<'row' | 'task'>
+  expect?: string
+  /** A gap in `must` stands against closing the walkthrough. */
+  must: boolean
+  /** What is left to paper first where there is little time: 0 is never left, 3 goes first. */
+  weight: 0 | 1 | 2 | 3
+}
+
+/** A topic as it is written; weight 0 where it must be told and nothing is said. */
+export type Written = Omit<Topic, 'weight' | 'what'> & { what: () => string; weight?: Topic['weight'] }
+
+/** What the shop reads of a topic is in its own language. */
+export const topic = ({ what, weight, ...t }: Written): Topic => ({
+  ...t,
+  what: speaking({}, what),
+  weight: weight ?? (t.must ? 0 : 2),
+})
+
+/** What a topic is made from. */
+export interface Told {
+  c: Commission
+  s: Saber
+}
+
+/** Words in a row, as the language joins them. */
+export const listed = (words: readonly string[]): string =>
+  new Intl.ListFormat(tongue() === 'en' ? 'en-GB' : tongue(), { type: 'conjunction' }).format(words)
+
+/** The maker's words within a sentence: a name keeps its capital, any other beginning is small. */
+export const within = (text: string): string =>
+  isForeign()
+    ? own(text)
+    : /^[A-Z](?: |[a-z])/.test(text) && tongue() === 'en'
+      ? text[0]!.toLowerCase() + text.slice(1)
+      : text
+
+/** The maker's words without the full stop that the sentence around them brings. */
+export const bare = (text: string): string => text.trim().replace(/[.]+$/, '')

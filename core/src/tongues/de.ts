@@ -1,0 +1,603 @@
+import type { Cases, Gender, Noun, NounKind, SayingCode, Tongue, Which } from '../words'
+
+/** German, in ICU MessageFormat. The client is "du"; things stand in their case: `_nom`, `_acc`, `_dat`. */
+const messages: Readonly<Record<SayingCode, string>> = {
+  action: `{action, select,
+    powerOn {einschalten} powerOff {vom Strom trennen} wake {wecken} sleep {schlafen legen} ignite {zünden} retract {Klinge einziehen}
+    nextPreset {nächstes Preset} previousPreset {voriges Preset} lock {Klingen verkeilen} drag {Spitze schleifen} melt {Spitze schmelzen}
+    deflect {Schuss abwehren} surge {Überladung} quote {Spruch abspielen} track {Musik abspielen} trackStop {Musik anhalten}
+    colour {Farbe wechseln} volumeUp {lauter} volumeDown {leiser} mute {stumm} unmute {Ton wieder an}
+    menuOpen {Menü öffnen} menuClose {Menü verlassen} combatOn {Kampfmodus ein} combatOff {Kampfmodus aus}
+    battery {Ladestand zeigen} choose {eins weiter} chooseBack {eins zurück} keep {übernehmen} discard {verwerfen} other {etwas anderes}}`,
+  task: `{task, select,
+    powerOn {Einschalten} powerOff {Vom Strom trennen} bladeIn {Klinge einsetzen} bladeOut {Klinge herausnehmen}
+    open {Griff öffnen} cellIn {Zelle einsetzen} cellOut {Zelle herausnehmen} close {Griff schließen}
+    charge {Laden} card {An die Speicherkarte kommen} other {Handgriffe}}`,
+  state: `{state, select, asleep {schlafend} off {aus} lit {leuchtend} menu {Menü} muted {stumm} combat {Kampf} other {}}`,
+
+  seconds: `{form, select, half {eine halbe Sekunde}
+    whole {{n, plural, =1 {eine Sekunde} =2 {zwei Sekunden} =3 {drei Sekunden} =4 {vier Sekunden} =5 {fünf Sekunden} =6 {sechs Sekunden} =7 {sieben Sekunden} =8 {acht Sekunden} =9 {neun Sekunden} =10 {zehn Sekunden} other {# Sekunden}}}
+    other {{text} Sekunden}}`,
+  times:
+    '{n, plural, =1 {einmal} =2 {zweimal} =3 {dreimal} =4 {viermal} =5 {fünfmal} =6 {sechsmal} =7 {siebenmal} =8 {achtmal} =9 {neunmal} other {einmal}}',
+  input: '{name_acc}',
+  'input.unknown': 'die Taste',
+  'play.dead':
+    'Tot: {cut, select, yes {der Strom ist getrennt} other {{named, select, yes {{out} fehlt} other {es ist keine Zelle darin}}}}.',
+  'play.did': '{what}{lasts, select, yes {, solange gehalten wird} other {}}',
+  'play.ended': '{what}: vorbei',
+  'play.waits': 'wartet {ms} ms: {times} gedrückt ist etwas anderes',
+  'play.beep': 'Ton {n}',
+  'play.went': 'von selbst: {to}',
+  'play.nothing': '{made} {times}: hier geschieht nichts',
+  'play.chose': 'steht auf {n}',
+  'practice.ask': `{state, select, lit {Bei leuchtender Klinge} off {Bei dunkler Klinge} asleep {Während es schläft} menu {Im Menü „{mode}“} other {In „{mode}“}}, bring es dazu: {what}.`,
+  'practice.hint': 'So: {gesture}.',
+  'practice.right': 'Das war es.',
+  'practice.miss': `{code, select,
+    mode {Es ist jetzt in „{mode}“, und dort bewirkt das nichts.}
+    pose {Richtig gegriffen, aber halte die Klinge {pose, select, up {nach oben} down {nach unten} other {waagrecht}}.}
+    input {Das war: {input}.}
+    count {Das war {did}; gebraucht wird {wants}.}
+    tooShort {{counted, select, yes {Zu früh: warte {beeps, plural, one {auf den Ton} other {auf # Töne}}, das dauert {from}.} other {Zu früh losgelassen, nach {held}: halte {from} lang.}}}
+    tooLong {{counted, select, yes {Zu spät: lass nach {beeps, plural, one {dem Ton} other {# Tönen}} los.} other {Zu lang gehalten, {held}: lass vor {to} los.}}}
+    gesture {So nicht.}
+    other {Das war etwas anderes: {what}.}}`,
+  'gesture.holdFor': ` {known, select,
+      no {(wie lange, ist nicht festgehalten)}
+      beeps {und lass nach dem {beeps}. Ton los}
+      held {so lange du willst}
+      other {{about, select, yes {etwa } other {}}{seconds} lang}}{bounded, select, yes {, und lass vor {most} los} other {}}{lasts, select, yes {, und halte weiter} other {}}`,
+  gesture: `{gesture, select,
+    tap {drück {input} {times}}
+    hold {halte {input}{holdFor}}
+    holdThenTap {halte {input} und drück {other} {times}}
+    chord {{ordered, select, yes {drück {input} und dazu {other}} other {{held, select, yes {halte {input} und {other} zusammen{holdFor}} other {drück {input} und {other} zusammen}}}}}
+    holdStrike {halte {input} und schlag gegen die Klinge}
+    holdFlick {halte {input} und ruck kurz am Griff}
+    twist {dreh den Griff {times}}
+    thrust {stich nach vorn}
+    swing {schwing}
+    shake {schüttle den Griff}
+    slide {schieb {input}}
+    insert {benutz {input}}
+    other {}}{pose, select, up {, die Klinge nach oben} level {, die Klinge waagrecht} down {, die Klinge nach unten} other {}}`,
+
+  'step.loosenJoint': '{how, select, remove {Dreh {screw_acc} heraus} other {Löse {screw_acc}}}',
+  'step.tighten': 'Zieh {screw_acc} an',
+  'step.unscrew': 'Schraub {section_acc} ab',
+  'step.screwOn': 'Schraub {section_acc} auf',
+  'step.pullOff': 'Zieh {section_acc} ab',
+  'step.pushOn': 'Schieb {section_acc} auf',
+  goal: `{goal, select, charge {Laden} cell {{several, select, yes {Tauschen: {name}} other {Zelle tauschen}}} card {An die Karte kommen} port {Erreichen: {name}}
+    bladeIn {Einsetzen: {name}} plugIn {Einsetzen: {name}} show {Zeigen: {name}} reset {Wecken, wenn es hängt} other {Ganz zerlegen}}`,
+  'power.about': `{by, select,
+    killSwitch {Ist {named, select, yes {{name_nom}} other {der Trennschalter}} aus, hat die Platine keinen Strom: nichts leuchtet, nichts weckt sie, und die Zelle behält ihre Ladung. Wieder eingeschaltet, beginnt sie von vorn.}
+    killKeyPull {Solange {named, select, yes {{name_nom}} other {der Schlüssel}} steckt, hat die Platine keinen Strom: nichts leuchtet, nichts weckt sie, und die Zelle behält ihre Ladung. Herausgezogen, beginnt sie von vorn.}
+    killKeyTurn {Solange {named, select, yes {{name_nom}} other {der Schlüssel}} nicht steckt und gedreht ist, hat die Platine keinen Strom: nichts leuchtet, nichts weckt sie, und die Zelle behält ihre Ladung.}
+    cellOut {Nur ohne Zelle ist der Strom wirklich weg. Schlafend zieht sie noch ein wenig; bevor es Wochen liegt, nimm die Zelle heraus.}
+    deepSleep {Es schläft von selbst ein und zieht dann sehr wenig.{cellOut, select, yes { Bevor es Monate liegt, nimm die Zelle heraus.} other { Bevor es Monate liegt, lade es halb voll.}}}
+    other {Hier trennt nichts den Strom; schlafend zieht es noch ein wenig.{cellOut, select, yes { Bevor es Wochen liegt, nimm die Zelle heraus.} other { Lade es alle paar Wochen.}}}}`,
+  'joint.what': 'Verbindung',
+  'joint.how': 'Wie sie aufgeht',
+  'joint.mind': 'Worauf zu achten ist',
+  'joint.says': `{who, select, nobody {Sie bleibt zu: niemand öffnet sie.}
+    other {{how, select, unscrew {Sie wird abgeschraubt{hand, select, left {, rechtsherum} other {}}.} pull {Sie wird abgezogen.}
+      pressPull {Knopf drücken und ziehen.} turnPull {Drehen und ziehen.} slide {Sie gleitet heraus.} lift {Sie wird abgehoben.}
+      other {}}}}{hasTurns, select, yes { Das sind {turns} Umdrehungen.} other {}}{hasAngle, select, yes { Sie sitzt bei {angle} Grad auf der Uhr.}
+      other {}}{told, select, yes { Ausrichten: {landmark}.} other {}}{tethered, select, yes { Sie hängt an Drähten.} other {}}{itself, select,
+      nothing { Von selbst geschieht nichts.} wakes { Das Schwert wacht von selbst auf.} cutsPower { Der Strom wird von selbst getrennt.}
+      showsDisplay { Dann sieht man das Display.} other {}}`,
+  'joint.feels': 'Du spürst: {what}.',
+  'joint.hurts': 'Falsch gemacht schadet es: {what}.',
+  'step.turnOff': 'Dreh {section_acc} und zieh',
+  'step.turnOn': 'Schieb {section_acc} auf und dreh, bis es hält',
+  'step.cellSlide': 'Lass die Zelle am {end, select, emitter {Emitter} other {Knauf}} herausgleiten',
+  'step.chassisOut': `{how, select, unscrew {Schraub {name_acc} los und zieh} other {Zieh {name_acc}}} am {end, select, emitter {Emitter} other {Knauf}} heraus{tethered, select, yes {, nicht weiter, als die Drähte reichen} other {}}`,
+  'step.chassisIn': `{how, select, unscrew {Schraub {name_acc}} other {Schieb {name_acc}}} vom {end, select, emitter {Emitter} other {Knauf}} her wieder hinein{told, select, yes {: {landmark}} other {}}`,
+  'step.chassis.caution': 'Stütz es auf ganzer Länge.',
+  'step.cardIn': 'Steck die Karte wieder hinein; ohne Gewalt',
+  'step.partOut':
+    '{how, select, lift {Heb {name_acc} ab} unscrew {Schraub {name_acc} ab} slide {Zieh {name_acc} heraus} other {Nimm {name_acc} heraus}}',
+  'step.partIn': '{how, select, unscrew {Schraub {name_acc} wieder ein} other {Setz {name_acc} wieder ein}}',
+  'step.chargeIn': 'Lade sie: {charger_nom}',
+  'step.unplug': 'Zieh das Ladekabel ab',
+  'step.softSurface': 'Arbeite über etwas Weichem.',
+  'step.noWireInThread': 'Kein Draht ins Gewinde.',
+  'step.pressOff': 'Drück den Knopf der Verbindung und zieh {section_acc} ab',
+  'step.keyOut': 'Zieh {key_acc} heraus',
+  'step.keyBack': 'Steck {key_acc} wieder ein',
+  'step.keyTurn': 'Steck {key_acc} ein und dreh',
+  'step.keyTurnBack': 'Dreh {key_acc} zurück, bis alles dunkel ist',
+  'step.slide':
+    '{to, select, on {Schalte} other {Schalte}} {named, select, yes {{switch_acc}} other {den Trennschalter}} {to, select, on {ein} other {aus}}',
+  'step.loosenBlade': 'Löse {screw_acc}; dreh sie nicht ganz heraus',
+  'step.bladeIn': `{how, select,
+    clockwise {Schieb die Klinge{several, select, yes { ({socket})} other {}} bis zum Anschlag hinein und dreh sie dabei im Uhrzeigersinn}
+    pushAndHold {Schieb die Klinge{several, select, yes { ({socket})} other {}} bis zum Anschlag hinein und drück weiter}
+    other {Schieb die Klinge{several, select, yes { ({socket})} other {}} gerade bis zum Anschlag hinein; dreh sie nie}}`,
+  'step.bladeOut':
+    '{how, select, clockwise {Zieh die Klinge{several, select, yes { ({socket})} other {}} heraus und dreh sie dabei im Uhrzeigersinn} other {Zieh die Klinge{several, select, yes { ({socket})} other {}} gerade heraus}}',
+  'step.screws': `{act, select,
+    loosen {Löse {n, plural, =2 {beide} other {alle #}} {purpose, select, bladeRetention {Klingenschrauben} other {Schrauben}}{told, select, yes { mit dem {tool}} other {}}; lass sie drin}
+    remove {Dreh {n, plural, =2 {beide} other {alle #}} {purpose, select, bladeRetention {Klingenschrauben} other {Schrauben}} heraus{told, select, yes {, mit dem {tool}} other {}}}
+    other {Zieh {n, plural, =2 {beide} other {alle #}} {purpose, select, bladeRetention {Klingenschrauben} other {Schrauben}} an, bis sie halten; nicht mehr}}`,
+  'step.tightenBlade': 'Zieh {screw_acc} an, bis sie hält; nicht mehr',
+  'step.pullCheck': 'Zieh an der Klinge: sie darf sich nicht rühren',
+  'step.pullCheck.caution': 'Nie schwingen, bevor das geprüft ist.',
+  'step.keepScrew': 'Dreh {screw_acc} wieder ein, damit sie nicht verloren geht',
+  'step.cellIn': `Leg die Zelle ein{plus, select, emitter {, Plus zum Emitter} other {, Plus zum Knauf}}{told, select, yes {: {landmark}} other {}}`,
+  'step.cellIn.caution': 'Nie eine Zelle mit beschädigter Hülle. Stütz das Chassis beim Eindrücken.',
+  'step.cellOut': 'Heb die Zelle in der Mitte heraus',
+  'step.cellOut.caution': 'Kein Werkzeug aus Metall an die Hülle.',
+  'step.chargePort': 'Trenn den Strom, dann steck das Ladekabel ein: {port_nom}',
+  'step.chargePort.caution': 'Nie unbeaufsichtigt laden.',
+  'step.chargeWith': 'Nimm die Zelle heraus und lade sie: {charger_nom}',
+  'step.chargeCell.caution': 'Nie unbeaufsichtigt laden. Nur mit einem Ladegerät, das für diese Zelle gemacht ist.',
+  'step.card': 'Nimm bei getrenntem Strom die Karte heraus; kopiere alles, bevor du etwas änderst',
+  'step.card.caution': 'Karten- und USB-Buchsen brechen leicht: zieh gerade.',
+  tool: 'Inbusschlüssel {key}',
+
+  'caution.cell.title': 'Die Zelle',
+  'caution.cell':
+    'Lithium-Ionen-Zellen können brennen. {told, select, yes {Polung: {polarity}. } other {}}{protected, select, yes {Nur eine geschützte Zelle derselben Größe. } other {}}Nie eine Zelle mit beschädigter Hülle, nie lose in der Tasche, nie unbeaufsichtigt laden; halb geladen lagern. Ob und wie sie verschickt wird, sagen Versender und örtliche Vorschriften: frag dort.',
+  'caution.flash.title': 'Flackerndes Licht',
+  'caution.flash':
+    '{named, select, yes {{presets} flackert öfter als {limit} Mal in der Sekunde} other {Manche Effekte blitzen schnell}}: das kann bei lichtempfindlicher Epilepsie Anfälle auslösen. Warne die Anwesenden.',
+  'caution.blade.title': 'Klinge und Augen',
+  'caution.blade':
+    'Vor jedem Schwung die Klinge sichern und Platz schaffen. Nicht bei vollem Licht in die offene Fassung oder den Stopfen blicken. Augen- und Handschutz beim Fechten.',
+  'caution.sharp.title': 'Scharfe Teile',
+  'caution.sharp':
+    'Der Griff hat Spitzen und Kanten, die verletzen können: acht auf Hände und Kleidung, und halte ihn von Kindern fern.',
+  'caution.inside.title': 'Beim Öffnen',
+  'caution.inside':
+    'Arbeite über etwas Weichem, stütz das Chassis, wenn du eine Zelle eindrückst, drück nicht auf die Membran des Lautsprechers und lass keinen Draht im Gewinde. Karten- und USB-Buchsen brechen, wenn man hebelt.',
+  'caution.usual':
+    'Das sind die üblichen Hinweise. Örtliche Vorschriften, die Regeln des Versenders und geprüfte Fachleute gehen vor.',
+
+  'action.seen': `{action, select,
+    powerOn {es hat Strom} powerOff {der Strom ist weg} wake {es wacht auf} sleep {es schläft ein}
+    ignite {die Klinge fährt aus} retract {die Klinge fährt ein, und es ist dunkel}
+    nextPreset {das nächste Preset kommt} previousPreset {das Preset davor kommt}
+    lock {es verkeilt sich, als hätten sich zwei Klingen gefangen} drag {die Spitze schleift und glüht}
+    melt {die Spitze schmilzt sich hindurch} deflect {es sprüht Funken, als hätte es einen Schuss gefangen} surge {eine Überladung läuft die Klinge entlang}
+    quote {es sagt einen Spruch} track {Musik läuft} trackStop {die Musik hält an} colour {die Farbe wechselt}
+    volumeUp {es wird eine Stufe lauter} volumeDown {es wird eine Stufe leiser} mute {es ist stumm} unmute {der Ton ist wieder da}
+    menuOpen {das Menü geht auf} menuClose {das Menü geht zu} combatOn {der Kampfmodus ist an} combatOff {der Kampfmodus ist aus}
+    battery {es zeigt, wie voll die Zelle ist} choose {es geht eins weiter} chooseBack {es geht eins zurück}
+    keep {es behält das} discard {es lässt alles, wie es war} other {es geschieht etwas anderes}}`,
+  'caution.spoken': `{caution, select,
+    cell {Lithium-Zellen können brennen{told, select, yes {: {polarity}} other {}}. Nimm eine derselben Größe, keine mit beschädigter Hülle, und lade sie nie unbeaufsichtigt.}
+    flash {{named, select, yes {{presets} flackert} other {Manche Effekte blitzen}} so schnell, dass es bei lichtempfindlicher Epilepsie Anfälle auslösen kann: warne, wer dabei ist.}
+    blade {Bevor du schwingst: die Klinge gesichert, Platz ringsum, und niemand blickt ins nackte Licht.}
+    sharp {Acht auf die Spitzen am Griff: sie können verletzen und bleiben an Kleidung hängen.}
+    other {Über etwas Weichem, eine Hand unter dem Chassis, kein Daumen auf dem Lautsprecher, kein Draht im Gewinde.}}`,
+  'topic.welcome.what': 'wessen Schwert das ist',
+  'topic.welcome': `{named, select, yes {Hallo {to}. } other {}}{of, plural, =1 {Das ist {saber}} other {Das ist {saber}, {nth, plural, =1 {das erste} =2 {das zweite} =3 {das dritte} =4 {das vierte} =5 {das fünfte} =6 {das sechste} other {Nummer #}} von {of, plural, =2 {zwei} =3 {drei} =4 {vier} =5 {fünf} =6 {sechs} other {#}}}}{gift, select, yes {{given, select, yes {; {giver} hat es für dich machen lassen} other {; es wurde für dich gemacht}}} other {{named, select, yes {, und es gehört dir} other {}}}}.`,
+  'topic.farewell.what': 'Abschied',
+  'topic.farewell':
+    '{more, select, yes {Das war {saber}; das nächste folgt.} other {Das ist {saber}. {named, select, yes {Danke, {to}. } other {}}Wenn dir etwas rätselhaft ist, schreib uns; alles steht auch im Begleitheft.}}',
+  'topic.differs.what': 'was anders ist als beim letzten',
+  'topic.differs': 'Dein letztes kennst du. Das ist hier anders: {what}.',
+  'topic.heft.what': 'wie es in der Hand liegt',
+  'topic.heft':
+    '{weighed, select, yes {Ohne Klinge wiegt es {mass}. } other {}}{balanced, select, yes {Der Schwerpunkt liegt {balance} vom Knauf; dort hältst du es.} other {}}',
+  'topic.duel.what': 'was sich beim Fechten lockert',
+  'topic.duel':
+    '{n, plural, =0 {} other {Fühl vor jedem Gang nach, ob alles hält: {screws}. }}{threads, plural, =0 {} other {Schläge lockern auch Gewinde: dreh von Hand nach, {joints}.}}',
+  'spoken.part': '{name}',
+  'topic.part': `{kind, select,
+    speaker {Der Ton kommt {end, select, pommel {am Knauf} emitter {am Emitter} other {hier}} heraus: dort sitzt {part_nom}; lass das frei.}
+    killSwitch {Das ist {part_nom}: damit ist der Strom ganz weg.}
+    killKey {Das ist {part_nom}: damit ist der Strom ganz weg. Heb ihn gut auf.}
+    chargePort {Das ist {part_nom}.}
+    display {Das ist {part_nom}; man liest es durch das Fenster.}
+    chamber {Und das ist {part_nom}.}
+    switch {Das ist {part_nom}.}
+    cover {Das ist {part_nom}; das geht ab.}
+    other {Das ist {part_nom}.}}`,
+  'topic.buttons': 'Es hat {n, plural, =2 {zwei} =3 {drei} =4 {vier} other {#}} Tasten: {parts}.',
+  'topic.never.what': '{screw}: nicht anfassen',
+  'topic.never': `Lass {screw_acc} in Ruhe: {dummy, select, yes {das ist nur Zierde und verklebt} other {ohne sie hält {purpose, select, bladeRetention {die Klinge} joint {die Verbindung} chassis {das Chassis} cover {die Abdeckung} switch {der Schalter} decoration {die Zierde} other {das Ganze}} nicht}}.`,
+  'topic.task': `{told, select, yes {{task, select,
+    powerOn {Zuerst bekommt es Strom.} powerOff {Dann wird der Strom getrennt.} bladeIn {Jetzt kommt die Klinge hinein.} bladeOut {Die Klinge kommt wieder heraus.}
+    open {Jetzt wird es geöffnet.} cellIn {So kommt eine Zelle hinein.} cellOut {So kommt die Zelle heraus.} close {Und wieder zu.}
+    charge {So wird es geladen.} card {So kommst du an die Karte.} other {Dann das.}} {steps}} other {(Die Schritte sind noch nicht festgehalten.)}}`,
+  'topic.control': `{same, select, yes {} other {{state, select, lit {Bei leuchtender Klinge: } off {Bei dunkler Klinge: } asleep {Wenn es schläft: } menu {Im Menü „{mode}“: } muted {Wenn es stumm ist: } other {Im Kampfmodus: }}}}{gesture} – {what}.{limited, select, yes { Nur in {only}.} other {}}`,
+  'topic.firstAgain': 'Zurück zum ersten Preset: {gesture}{many, select, yes {, und das {times}-mal} other {}}.',
+  'topic.again': 'Und wieder dunkel: {gesture}.',
+  'topic.likeFirst.what': `wie bei {saber}`,
+  'topic.likeFirst': `{about, select, controls {Bedient wird es wie {saber}: was du dort gesehen hast, kann es auch.} other {Was ich bei {saber} gesagt habe, gilt auch hier: achte genauso auf Zelle, Licht und Klinge.}}`,
+  'topic.off.what': 'wie man es ausschaltet',
+  'topic.off': '(Noch schaltet es nichts aus.)',
+  'topic.preset.what': 'Preset {preset}',
+  'topic.preset':
+    '{preset} ist {hue}{reasoned, select, yes {: {why}} other {}}.{asked, select, you { Das hast du dir gewünscht.} no {} other { Das hat sich {asker} gewünscht.}}',
+  'topic.presets':
+    '{n, plural, =2 {Zwei} =3 {Drei} =4 {Vier} =5 {Fünf} =6 {Sechs} other {#}} sind {hue}: {presets}.{told, select, yes { {deep} ist das tiefe, {pale} das helle.} other {}}',
+  hue: `{pale, select, yes {blass} other {}}{hue, select, pink {rosa} red {rot} orange {orange} yellow {gelb} green {grün} teal {türkis} skyBlue {himmelblau} blue {blau} violet {violett} magenta {magenta} dark {dunkel} other {weiß}}`,
+  'topic.demoBlade.what': '{blade} gehört der Werkbank, nicht in das Paket',
+  'topic.demoBlade':
+    'Die Klinge, die du hier siehst, gehört der Werkbank. {has, select, yes {Deine ist eine andere: {size}.} other {Deine muss noch gekauft werden.}}',
+  'topic.bladeToBuy.what': '{blade}, noch zu kaufen',
+  'topic.bladeToBuy': `Die Klinge{several, select, yes { für {socket_acc}} other {}} liegt nicht im Paket. Such eine: {size}.`,
+  bladeSize:
+    '{measured, select, yes {{diameter} dick} other {Dicke nicht festgehalten}}, {long, select, yes {{length} lang} other {Länge nicht festgehalten}}',
+  'topic.caution.what': 'Hinweis: {title}',
+  'topic.volume.what': 'Lautstärke ab Werk und höchste',
+  'topic.volume':
+    '{set, select, yes {Es geht mit Lautstärke {volume} hinaus.{known, select, yes { Nicht höher als {highest}: darüber leidet der Lautsprecher.} other {}}} other {Nicht höher als Lautstärke {highest}: darüber leidet der Lautsprecher.}}',
+  'topic.request.what': '{own, select, yes {unsere Idee} other {dein Wunsch}}: {text}',
+  'topic.request':
+    '{own, select, yes {Eine Idee von uns: {text}.} other {Du hast dir gewünscht: {text}.}} {status, select, met {{answered, select, yes {{answer}.} other {Das ist drin.}}} open {Das ist noch offen{answered, select, yes {: {answer}} other {}}.} changed {Das ist anders geworden{answered, select, yes {: {answer}} other {}}.} other {Das haben wir gelassen{answered, select, yes {: {answer}} other {}}.}}',
+  'topic.arrival.what':
+    '{what}: {fate, select, leftOver {übrig} returned {zurück} altered {geändert} used {verbaut} other {offen}}',
+  'topic.arrival': `Das hast du geschickt: {what}. {fate, select, leftOver {Es ist übrig und gehört dir} returned {Es kommt zu dir zurück} altered {Es wurde geändert} used {Es ist verbaut} other {Darüber ist noch nichts entschieden}}{noted, select, yes {: {note}} other {}}.{placed, select, yes { Jetzt ist es hier: {now}.} other {}}`,
+  'topic.credit.what': 'gemacht von {who}',
+  'topic.credit': '{n, plural, =1 {{who}: {did}.} other {Daran haben mehrere gearbeitet. {did}.}}',
+  'topic.fault.what': 'bei der Ankunft gefunden: {fault}',
+  'topic.fault': `Als es zu uns kam, haben wir das gefunden ({what}): {fault}. {why, select, yes {Das blieb so: {left}.} other {{became, select, fix {Das ist repariert.} request {Was daraus wird, hast du entschieden.} toDo {Darum wurde sich gekümmert.} other {Das wurde festgehalten.}}}}`,
+  'topic.toDo.what': 'bleibt für dich: {text}',
+  'topic.toDo': 'Eins bleibt für dich zu tun: {text}.',
+  'topic.item.what': 'gehört dazu: {what}',
+  'topic.item': `{role, select, accessory {{from, select, shop {Dazu kommt {what}} client {Das hast du schon: {what}} notSupplied {Das musst du selbst besorgen: {what}} other {Das siehst du nur hier: {what}}}} spare {Als Ersatz liegt bei: {what}} other {Zur Wahl gibt es auch: {what}}}{named, select, yes {, für {of}} other {}}.{asked, select, yes { Frag nach: {ask}.} other {}}`,
+  'topic.notFor.what': 'nicht gemacht für {what}',
+  'topic.notFor': 'Dafür ist es nicht gemacht: {what}. Der Grund: {why}.',
+  'topic.fix.what': 'repariert: {fix}',
+  'topic.fix':
+    '{reported, select, yes {Du hast uns gesagt: {fault}. } other {}}{known, select, yes {Die Ursache: {cause}. } other {}}Was wir getan haben: {fix}.',
+  'topic.ability.what': 'geht nicht mehr: {what}',
+  'topic.ability': 'Eins kann es nicht mehr: {what}.{by, select, yes { Stattdessen: {instead}.} other {}}',
+  'topic.loss.what': 'neu gemacht: {what}',
+  'topic.loss':
+    'Du sollst es wissen, {what}: das {how, select, spoilt {ist hier verdorben} remade {wurde ein zweites Mal gemacht} other {wurde ersetzt}}. {cause}.',
+  'topic.decision.what': 'gewählt: {chose}',
+  'topic.decision':
+    'Wir haben gewählt: {chose}. Der Grund: {why}.{gave, select, yes { Was es gekostet hat: {gaveUp}.} other {}}',
+  'topic.sleeps.what': 'wann es einschläft',
+  'topic.sleeps': 'Liegt es still, schläft es nach {after} von selbst ein.',
+  'topic.note.what': 'gut zu wissen: {of}',
+  'topic.note': 'Zu {of}: {note}.',
+  duration: `{form, select, seconds {{n, plural, =1 {einer Sekunde} other {{text} Sekunden}}} minutes {{n, plural, =1 {einer Minute} other {{text} Minuten}}} other {{n, plural, =1 {einer Stunde} other {{text} Stunden}}}}`,
+  ownWords: '{foreign, select, yes {„{text}“} other {{text}}}',
+
+  'test.cellVolts': 'Spannung der Zelle in Ruhe',
+  'test.sleepCurrent': 'Strom im Schlaf',
+  'test.cutOff': 'Strom bei leuchtender Klinge getrennt: alles wird dunkel',
+  'test.cutOff.expect': 'sofort dunkel, und wacht wieder auf',
+  'test.cutOffBy': 'Strom bei leuchtender Klinge getrennt ({by}): alles wird dunkel',
+  'test.cellOut': 'Zelle bei leuchtender Klinge entnommen: alles wird dunkel',
+  'test.play': 'Spiel in der Fassung, mit der Fühlerlehre: {blade}',
+  'test.mass': 'Gewicht griffbereit, ohne Klinge',
+  'test.extend': 'Ausfahren in {preset}, mit der Stoppuhr',
+  'test.litCurrent': 'Strom leuchtend in {preset}',
+  'test.pull': 'Klinge in der Fassung ({socket}): von Hand ziehen',
+  'test.pull.expect': 'rührt sich nicht',
+  'test.pixels': 'Jeder Pixel leuchtet, {socket}{borrowed, select, yes { (mit geliehener Klinge)} other {}}',
+  'test.pixels.expect': 'rot, grün, blau und weiß ohne Lücke',
+  'test.preset': '{preset} klingt und zeigt seine Farbe',
+  'test.preset.expect': 'richtige Klänge, richtige Farbe',
+  'test.control': 'Bedienung: {what}',
+  'test.errand': '{goal}, hin und zurück',
+  'test.errand.expect': 'jeder der {n} Handgriffe wie beschrieben; danach zu, fest und dunkel',
+  'test.control.expect': 'geht beim ersten Mal',
+  'test.volume': 'Lautstärke ab Werk',
+  'test.display': '{display} gerade hinter dem Fenster',
+  'test.display.expect': 'ganzes Bild zu sehen',
+  'test.repair': 'Öffnen und Schließen nach der Reparatur: {fix}',
+  'test.repair.unit': 'Mal',
+  'test.repair.expect': 'kein einziges Mal ein Fehler',
+  limit: `{form, select, range {{min} bis {max}{unit}} least {mindestens {min}{unit}} most {höchstens {max}{unit}} expect {{expect}} other {geht}}`,
+
+  'box.saber': 'Das Schwert',
+  'box.killKey': '{name} (der Schlüssel selbst)',
+  'box.hexKey': 'Inbusschlüssel {key}',
+  'box.returned': '{what} (gehört dir, kommt zurück)',
+  'box.record': 'Begleitheft, gedruckt',
+
+  notRecorded: 'nicht festgehalten',
+  notRecordedWhy: 'nicht festgehalten ({why})',
+  about: 'etwa {what}',
+  'handoff.noClient': 'ohne Namen',
+  'handoff.all': 'alle',
+  'handoff.ofSaber': '{saber}: {title}',
+  'chapter.words': 'Ein Wort dazu',
+  'chapter.requests': 'Was du dir gewünscht hast, und wo es ist',
+  'chapter.requests.head': '{column, select, wish {Dein Wunsch} answer {Antwort} other {Wo}}',
+  'step.turned':
+    '{text}, {n, plural, =1 {eine Umdrehung} =2 {zwei Umdrehungen} =3 {drei Umdrehungen} other {# Umdrehungen}}',
+  'step.irreversible':
+    'Das lässt sich nicht rückgängig machen.{agreed, select, yes { Zugestimmt: {who}, {on}.} other {}}',
+  'request.text': '{text}{own, select, yes { (unsere Idee)} other {}}{several, select, yes { ({saber})} other {}}',
+  'request.answer':
+    '{status, select, met {erfüllt} open {noch offen} changed {anders geworden} other {gelassen}}{answered, select, yes {: {answer}} other {}}{told, select, yes { (gesagt am {on})} other {}}{priced, select, yes {; {price}{took, select, yes {, angenommen {accepted}} other {}}} other {}}',
+  'chapter.arrivals': 'Was du geschickt hast, und was daraus wurde',
+  'chapter.arrivals.head': '{column, select, part {Teil} condition {Wie es ankam} other {Was daraus wurde}}',
+  'arrival.what': '{quantity, plural, =1 {{what}} other {# × {what}}}',
+  'fact.unsure':
+    '{text} ({source, select, recalled {aus dem Gedächtnis} believed {vermutet} client {wie du sagtest} assumed {angenommen} other {nicht geklärt}})',
+  'arrival.fate':
+    '{fate, select, leftOver {übrig} returned {zurück} altered {geändert} used {verbaut} other {offen}}{placed, select, yes { ({now})} other {}}{of, select, yes { in {saber}} other {}}{noted, select, yes {: {note}} other {}}',
+  'chapter.questions': 'Was wir dich gefragt haben',
+  'chapter.questions.head': '{column, select, question {Frage} other {Deine Antwort}}',
+  'chapter.packing': 'Im Paket',
+  'chapter.packing.head': '{column, select, what {Was} quantity {Wie viele} other {Gepackt}}',
+  'packing.packed': '{packed, select, yes {ja} other {noch nicht}}',
+  'chapter.aside': 'Wissentlich offen gelassen',
+  'chapter.aside.head': '{column, select, why {Was und warum} who {Wer entschied} other {Wann}}',
+  'chapter.credits': 'Wer was gemacht hat',
+  'chapter.credits.head': '{column, select, who {Wer} other {Hat gemacht}}',
+  'credits.none': 'Nicht festgehalten.',
+  'chapter.spec': 'Was es ist',
+  'spec.name': `{row, select, hilt {Griff} length {Länge des Griffs} mass {Gewicht ohne Klinge} balance {Schwerpunkt vom Knauf} cell {Zelle} speaker {Lautsprecher} board {Soundplatine} firmware {Firmware} edition {Ausgabe} recipient {Gemacht für} cellFigures {Zelle, falls du eine kaufst} speakerFigures {Lautsprecher, falls du einen kaufst} other {Strom wird getrennt durch}}`,
+  'spec.hilt': `{origin, select, bought {gekauft} kit {aus einem Bausatz} clientOwn {dein eigener} inherited {geerbt} scratch {von Grund auf gemacht} other {aus einer Serie}}; {known, select, yes {{materials}} other {Werkstoff nicht festgehalten}}`,
+  'spec.socket': 'Fassung, {socket}',
+  'spec.socketSize': '{bore}, {depth} tief',
+  'spec.cutPower': `{way, select, killSwitch {den Trennschalter} killKeyPull {Herausziehen des Schlüssels} killKeyTurn {Drehen des Schlüssels} cellOut {Entnehmen der Zelle} deepSleep {seinen eigenen Tiefschlaf} other {nichts außer dem Entnehmen der Zelle}}`,
+  'chapter.cautions': 'Hinweise zur Sicherheit',
+  'chapter.power': 'Ein- und Ausschalten',
+  'chapter.controls': 'Bedienung',
+  'chapter.controls.head': '{column, select, state {Wenn es} gesture {Mach das} does {Dann} other {Gezeigt}}',
+  'control.state':
+    '{state, select, asleep {schläft} off {dunkel ist} lit {leuchtet} menu {{mode}} muted {stumm ist} other {im Kampf ist}}{limited, select, yes { ({presets})} other {}}',
+  'control.status': '{status, select, unsure {nicht sicher: probier es} configured {eingerichtet} other {gezeigt}}',
+  'control.cue': `{at, select, start {zuerst} step {bei jedem Schritt} other {am Ende}} {as, select,
+    beep {ein Ton} voice {eine Stimme} sound {ein Klang} flash {ein Blitz} blade {ein Zeichen auf der Klinge} other {ein Summen}}{said, select, yes {: {says}} other {}}`,
+  'chapter.modes.head': '{column, select, mode {Modus} chooses {Damit wählst du} other {Endet von selbst}}',
+  'mode.chooses': `{what, select, preset {das Preset} colour {die Farbe} volume {die Lautstärke} brightness {die Helligkeit}
+    track {die Musik} profile {das Profil} effect {den Effekt} other {wie benannt}}{turning, select, yes { durch Drehen des Griffs} other {}}`,
+  'mode.ends': 'nach {seconds}{leads, select, yes { ({to})} other {}}',
+  'timing.name': `{row, select, tapMost {Als kurzer Druck gilt höchstens} tapGap {Drücke zählen zusammen innerhalb von}
+    chordGap {Zwei Tasten gelten als eine innerhalb von} beepEvery {Ein Ton alle} upFrom {Die Klinge ist oben ab}
+    downFrom {Die Klinge ist unten ab} other {Eine Hand braucht mindestens}}`,
+  'card.title': '{saber}, Bedienung',
+  'card.about': 'Was du zuerst wissen solltest',
+  'card.foot':
+    '{more, select, yes {Alles Weitere auf der Rückseite. } other {}}Nie eine leuchtende Klinge auf Augen richten.',
+  'card.only': 'Nur in {presets}',
+  'card.mode':
+    '{state, select, lit {Klinge leuchtet} off {Klinge dunkel} asleep {Schlafend} muted {Stumm} combat {Kampf} other {Im Menü „{mode}“}}',
+  'card.chooses': `Wählt {what, select, preset {das Preset} colour {die Farbe} volume {die Lautstärke} brightness {die Helligkeit}
+    track {die Musik} profile {das Profil} effect {den Effekt} other {wie benannt}}{turning, select, yes { durch Drehen des Griffs} other {}}`,
+  'card.ends': 'Nach {seconds} ohne Berührung: {mode}',
+  'card.unsure': 'Nicht sicher: probier es',
+  'controls.standard':
+    'Wie in „{name}“{n, plural, =0 {} one {, bis auf einen Handgriff} other {, bis auf # Handgriffe}}.',
+  'controls.none': 'Bedienung: nicht festgehalten.',
+  'chapter.presets': 'Presets',
+  'chapter.presets.head':
+    '{column, select, number {Nr.} preset {Preset} colour {Farbe} effects {Effekte und Zeiten} font {Klänge} other {Gewünscht von}}',
+  'preset.colour': '{hue} {hex}',
+  'preset.font': '{font}{has, select, yes {; Musik: {tracks}} other {}}',
+  'chapter.blade': 'Die Klinge',
+  'chapter.blade.head':
+    '{column, select, blade {Klinge} outside {Außen} length {Länge} light {Ihr Licht} other {Im Paket}}',
+  'blade.light':
+    '{kind, select, pixel {{density} LEDs je Meter, {strips} Streifen{set, select, yes {, auf {configured} Pixel eingestellt} other {}}} string {{groups} Gruppen zu {each}, {total} insgesamt} other {–}}',
+  'blade.inBox': '{use, select, ship {ja} toBuy {nein: zu kaufen} other {nein: gehört der Werkbank}}',
+  'chapter.screws': 'Schraubenplan',
+  'chapter.screws.head': '{column, select, screw {Schraube} where {Wo} key {Schlüssel} holds {Hält} other {Du darfst}}',
+  'screw.holds': `{purpose, select, bladeRetention {Klinge} joint {Verbindung} chassis {Chassis} cover {Abdeckung} switch {Schalter} decoration {Zierde} other {anderes}}`,
+  'screw.may': '{may, select, never {NICHT anfassen} loosen {lösen, nicht entfernen} other {entfernen}}',
+  'chapter.opening': 'Öffnen, Zelle und Schließen',
+  'chapter.charging': 'Laden und Lagern',
+  'charging.name': `{row, select, runtime {Läuft} charging {Laden dauert} asleep {Schlafend hält es} energy {Energie} volume {Lautstärke ab Werk} loudest {Höchste Einstellung} brightness {Helligkeit ab Werk} other {Höchste sichere Lautstärke}}`,
+  'charging.days': 'etwa {days} Tage',
+  'chapter.tests': 'Was geprüft wurde',
+  'chapter.tests.head': '{column, select, test {Prüfung} wanted {Gewollt} found {Gefunden} other {Urteil}}',
+  'test.verdict':
+    '{standing, select, pass {bestanden} fail {nicht bestanden} retest {zu wiederholen} notPossible {hier nicht möglich} waived {mit Absicht ausgelassen} other {nicht gemacht}}',
+  'tests.none': 'Prüfungen: nicht festgehalten.',
+  'chapter.repairs.head':
+    '{column, select, on {Repariert am} fault {Wie gemeldet} cause {Ursache} fix {Reparatur} other {Nachweis}}',
+  'chapter.walkthrough': 'Vorführung',
+  'test.peakCurrent': 'Höchster Strom, {look} in {preset}',
+  look: '{look, select, steady {ruhig} clash {Treffer} lock {Verkeilen} deflect {Abwehr} drag {Schleifen} melt {Schmelzen} surge {Überladung} other {weiß}}',
+  'test.port': '{port}: lädt und wird voll',
+  'test.port.expect': 'beginnt, endet von selbst, nichts wird warm',
+  'test.card': '{card} zurückgelesen',
+  'test.card.expect': 'jede Datei da und heil',
+  'test.zone': 'Jede LED: {zone}',
+  'test.zone.expect': 'alle leuchten, in der richtigen Farbe',
+  'test.farLed': 'Spannung am letzten Pixel, {blade}, alles weiß',
+  'test.sense': 'Es spricht an auf: {sense}',
+  'test.sense.expect': 'jedes Mal, wenn es soll, nie von selbst',
+  'test.link': 'Funkverbindung {link}',
+  'test.link.expect': 'gefunden, nimmt den Code, ändert die Lautstärke',
+  'test.spare': '{what} an seiner Stelle probiert',
+  'test.spare.expect': 'passt und geht',
+  'test.fit': '{blade} geht hinein und heraus',
+  'test.fit.expect': 'von Hand, ohne Gewalt',
+  'test.effects': 'Jeder Effekt von {preset}: {effects}',
+  'test.effects.expect': 'jeder mit seinem Klang und seiner Farbe',
+  event:
+    '{event, select, boot {Start} ignite {Zünden} hum {Summen} swing {Schwung} clash {Treffer} lock {Verkeilen} drag {Schleifen} melt {Schmelzen} deflect {Abwehr} surge {Überladung} quote {Spruch} track {Musik} retract {Einziehen} lowBattery {Zelle schwach} other {vor dem Zünden}}',
+  'chapter.brief': 'Was gewünscht war',
+  'brief.gift': 'Ein Geschenk von {giver}.',
+  'chapter.decisions': 'Was gewählt wurde, und warum',
+  'chapter.decisions.head': '{column, select, chose {Gewählt} why {Weil} gaveUp {Dafür aufgegeben} other {Von}}',
+  'decision.chose': '{text}{has, select, yes { ({about})} other {}}',
+  'decision.by':
+    '{by}, {on}{for, select, yes {; nicht rückgängig zu machen{agreed, select, yes {, zugestimmt {who}, {day}} other {}}} other {}}',
+  'chapter.lights': 'Seine Lichter',
+  'chapter.lights.head': '{column, select, light {Licht} leds {LEDs} other {Es zeigt}}',
+  'light.name':
+    '{name} ({kind, select, blade {in der Klinge} quillon {in der Parierstange} crystal {am Kristall} chassis {am Chassis} accent {Akzent} connector {am Kontakt} other {in der Taste}})',
+  'light.does': '{follows, select, yes {was auch „{with}“ zeigt} other {eigenes Licht}}',
+  'chapter.settings': 'Worauf die Platine eingestellt ist',
+  'setting.name':
+    '{row, select, sleepAfter {Schläft ein nach} displayTimeout {Display wird dunkel nach} displayAngle {Das Bild steht zur Schalterlinie bei} volumeSteps {Stufen der Lautstärke} other {Funkverbindung}}',
+  'setting.link': '{name}{coded, select, yes {, Code {code}} other {}}{by, select, yes {, mit {program}} other {}}',
+  'chapter.senses.head': '{column, select, sense {Spricht an auf} value {Eingestellt auf} other {Probiert mit}}',
+  sense:
+    '{sense, select, swing {Schwung} clash {Treffer} twist {Drehen} thrust {Stoß} shake {Schütteln} tilt {Neigen} other {Antippen}}',
+  triedWith: '{with, select, plug {dem Stopfen} other {der Klinge}}',
+  'chapter.goesWith': 'Was dazugehört',
+  'chapter.goesWith.head': '{column, select, what {Was} for {Wofür} from {Woher} other {Wonach fragen}}',
+  'item.role':
+    '{role, select, accessory {{named, select, yes {gehört zu: {of}} other {gehört zum Schwert}}} alternative {{named, select, yes {anstelle von: {of}} other {eins zur Wahl}}} other {{named, select, yes {Ersatz für: {of}} other {Ersatz}}}}',
+  'item.from': '{from, select, shop {im Paket} client {hast du} notSupplied {kaufst du} other {behält die Werkbank}}',
+  'item.protected': 'geschützt',
+  'chapter.before': 'Vor der Arbeit',
+  'chapter.owners.head': '{column, select, who {Wessen Hände} when {Wann} other {Was sie taten}}',
+  'chapter.before.head': '{column, select, what {Es konnte} other {Jetzt}}',
+  'before.what': '{what}{kind, select, port { (Buchse)} other {}}',
+  'before.now':
+    '{stays, select, yes {wie zuvor} other {{by, select, yes {stattdessen: {instead}} other {nicht mehr}}}}',
+  'chapter.losses': 'Was noch einmal gemacht werden musste',
+  'chapter.losses.head': '{column, select, what {Was} why {Warum} other {Dir gesagt am}}',
+  'loss.what':
+    '{what}, {how, select, spoilt {verdorben} remade {noch einmal gemacht} other {ersetzt}} {on}{made, select, yes {, von {maker}} other {}}',
+  'chapter.notes': 'Gut zu wissen',
+  'chapter.notes.head': '{column, select, of {Wozu} other {Was du wissen solltest}}',
+  'note.joint': '{section}, die Verbindung',
+  'chapter.left': 'Was für dich bleibt',
+  'chapter.left.head': '{column, select, what {Was} other {Von wem, bis wann}}',
+  'left.what': '{text}{named, select, yes { ({on})} other {}}',
+  'chapter.warranty': 'Wofür wir einstehen',
+  'warranty.ends': 'Das endet mit: {ends}',
+  'notFor.title': 'Nicht gemacht für {what}',
+  'preset.effect':
+    '{effect, select, clash {Treffer} lock {Verkeilen} deflect {Abwehr} drag {Schleifen} melt {Schmelzen} other {Überladung}} {hue} {hex}',
+  'preset.time': '{way, select, out {hinaus} other {herein}} in {time}',
+  'preset.flashes': 'blitzt mit {rate}',
+  'arrival.condition':
+    '{whole, select, yes {ganzes Schwert: } other {}}{condition}{dated, select, yes { (notiert {on})} other {}}',
+  'arrival.fault': 'Mangel: {fault}{why, select, yes {, belassen: {left}} other {}}',
+  'test.what':
+    '{what}{setup, select, plug { (mit dem Stopfen)} blade { (mit der Klinge)} opened { (geöffnet)} other {}}',
+  'test.notPossible': 'hier nicht möglich: {why}',
+  'test.waived': '{found}; ausgelassen von {who}, {on}: {why}',
+  'repair.on': '{on}{known, select, yes { (gemeldet {reported})} other {}}',
+  'repair.fix': '{fix}{placed, select, yes { ({where})} other {}}',
+  'repair.proof':
+    '{proved, select, yes {{cycles, plural, =1 {einmal} other {#-mal}} ohne Fehler} other {siehe die Prüfungen}}{charged, select, yes {; {charge}} other {}}',
+  'spec.figure':
+    '{of, select, diameter {Durchmesser} length {Länge} capacity {Kapazität} nominalVolts {Nennspannung} contCurrent {Dauerstrom} height {Tiefe} impedance {Impedanz} other {Leistung}} {value}',
+  'spec.part': '{name}{typed, select, yes {, {type}} other {}}{hasLot, select, yes { (Los {lot})} other {}}',
+  material:
+    '{material, select, aluminium {Aluminium} brass {Messing} copper {Kupfer} steel {Stahl} silver {Silber} polycarbonate {Polycarbonat} PLA {PLA} resin {Harz} leather {Leder} wood {Holz} other {ein anderer Werkstoff}}',
+  'charging.end': '{port}, am anderen Ende',
+
+  'cover.line': '{shop} · Begleitheft Nr. {number} · {date}',
+  'cover.for': 'für {client}',
+  'cover.legend':
+    '„Etwa“ steht bei Werten, die nicht gemessen wurden. „Nicht festgehalten“ heißt genau das.{own, select, yes { Was in einer anderen Sprache dasteht, sind die eigenen Worte der Werkstatt.} other {}}',
+  'pdf.title': '{title}: Begleitheft',
+  'pdf.page': '{page} von {of}',
+  'pdf.foot': '{title}, für {client}',
+  'pdf.drawing':
+    '{which, select, section {Zeichnung von {saber} im Maßstab, längs geschnitten} other {Die Oberfläche von {saber}, abgewickelt, im Maßstab}}; was sie zeigt, steht auch in Worten in diesem Heft.',
+  'pdf.caution': 'Achtung: {text}',
+  'page.pdf': 'Dasselbe als PDF',
+  'page.contents': 'Inhalt',
+  'page.drawing': 'Zeichnung von {saber}',
+  'page.waiting': 'Einen Augenblick …',
+  'page.title': '{title}, für {client}',
+  'script.title': '{saber}: Vorführung',
+  'script.show': 'Zeigen: {what}',
+  'script.do': 'Tun: {what}',
+  'script.expect': 'Erwarten: {what}',
+  'script.about': 'Etwa {seconds} s',
+
+  'buy.tube': 'Rohr außen {size}',
+  'buy.wall': 'Wand {wall} mm',
+  'buy.length': '{size} lang',
+  'buy.exposed': 'davon {mm} mm außerhalb des Griffs',
+  'buy.density': 'Pixelstreifen, {density} je Meter',
+  'buy.strips': '{strips} Streifen',
+  'buy.contacts': 'passende Kontakte: {connector}',
+  'buy.kind': '{kind, select, inHilt {hohles Rohr ohne LEDs} plug {Stopfen} other {LED-Kette}}',
+}
+
+type Word = readonly [word: string, gender: Gender]
+const NOUNS: Readonly<Record<NounKind, Word>> = {
+  'part.cell': ['Zelle', 'f'],
+  'part.speaker': ['Lautsprecher', 'm'],
+  'part.board': ['Soundplatine', 'f'],
+  'part.auxBoard': ['Zusatzplatine', 'f'],
+  'part.switch': ['Taste', 'f'],
+  'part.killSwitch': ['Trennschalter', 'm'],
+  'part.killKey': ['Trennschlüssel', 'm'],
+  'part.chargePort': ['Ladebuchse', 'f'],
+  'part.connector': ['Klingenkontakt', 'm'],
+  'part.contactBoard': ['Kontaktplatine', 'f'],
+  'part.strip': ['Leuchtstreifen', 'm'],
+  'part.accentLed': ['Akzentlicht', 'n'],
+  'part.inHiltLed': ['Licht im Griff', 'n'],
+  'part.heatsink': ['Kühlkörper', 'm'],
+  'part.display': ['Display', 'n'],
+  'part.chamber': ['Kristallkammer', 'f'],
+  'part.chassis': ['Chassis', 'n'],
+  'part.spacer': ['Distanzring', 'm'],
+  'part.spring': ['Feder', 'f'],
+  'part.wire': ['Draht', 'm'],
+  'part.resistor': ['Widerstand', 'm'],
+  'part.card': ['Speicherkarte', 'f'],
+  'part.tube': ['Klingenrohr', 'n'],
+  'part.plug': ['Klingenstopfen', 'm'],
+  'part.cover': ['Abdeckung', 'f'],
+  'part.charger': ['Ladegerät', 'n'],
+  'part.tool': ['Werkzeug', 'n'],
+  'part.screw': ['Schraube', 'f'],
+  'part.other': ['Teil', 'n'],
+  'section.pommel': ['Knauf', 'm'],
+  'section.grip': ['Griff', 'm'],
+  'section.neck': ['Hals', 'm'],
+  'section.shroud': ['Mantel', 'm'],
+  'section.emitter': ['Emitter', 'm'],
+  'section.extension': ['Verlängerung', 'f'],
+  'section.quillon': ['Parierstange', 'f'],
+  'screw.bladeRetention': ['Klingenschraube', 'f'],
+  'screw.joint': ['Verbindungsschraube', 'f'],
+  'screw.chassis': ['Chassisschraube', 'f'],
+  'screw.cover': ['Deckelschraube', 'f'],
+  'screw.switch': ['Schalterschraube', 'f'],
+  'screw.decoration': ['Zierschraube', 'f'],
+  'screw.other': ['Schraube', 'f'],
+  'input.button': ['Taste', 'f'],
+  'input.motion': ['Griff', 'm'],
+  'input.slide': ['Schieber', 'm'],
+  'input.key': ['Schlüssel', 'm'],
+  'input.magnet': ['Magnet', 'm'],
+  'input.port': ['Buchse', 'f'],
+  socket: ['Klingenfassung', 'f'],
+  blade: ['Klinge', 'f'],
+  plug: ['Stopfen', 'm'],
+}
+/** Which of several, without its ending. */
+const WHICH: Readonly<Record<Which, string>> = {
+  ...{ rear: 'hinter', front: 'vorder', middle: 'mittler' },
+  ...{ first: 'erst', second: 'zweit', third: 'dritt', fourth: 'viert', none: '' },
+}
+const ARTICLES: Readonly<Record<Gender | 'many', readonly [nom: string, acc: string, dat: string]>> = {
+  m: ['der', 'den', 'dem'],
+  f: ['die', 'die', 'der'],
+  n: ['das', 'das', 'dem'],
+  many: ['die', 'die', 'den'],
+}
+/** Magnets are declined weakly; all else here takes no ending in the singular. */
+const weak = (word: string, dative: boolean) => (word === 'Magnet' && dative ? 'Magneten' : word)
+
+function cases(noun: Noun): Cases {
+  // A name whose gender nobody has said stands as it is.
+  if ('name' in noun && !noun.gender && !noun.several)
+    return { bare: noun.name, nom: noun.name, acc: noun.name, dat: noun.name }
+  const [word, gender] = 'name' in noun ? ([noun.name, noun.gender ?? 'f'] as const) : NOUNS[noun.kind]
+  const many = 'name' in noun && noun.several
+  const stem = 'kind' in noun ? WHICH[noun.which] : ''
+  const [nom, acc, dat] = ARTICLES[many ? 'many' : gender]
+  const of = (article: string, ending: string, form: string) =>
+    [article, stem && `${stem}${ending}`, form].filter(Boolean).join(' ')
+  const masculine = gender === 'm' && !many
+  return {
+    bare: [stem && `${stem}${masculine ? 'er' : gender === 'n' ? 'es' : 'e'}`, word].filter(Boolean).join(' '),
+    nom: of(nom, many ? 'en' : 'e', word),
+    acc: of(acc, masculine || many ? 'en' : 'e', weak(word, masculine)),
+    dat: of(dat, 'en', many && !/[ns]$/.test(word) ? `${word}n` : weak(word, true)),
+  }
+}
+
+/** Everything that is peculiar to German. */
+export const de: Tongue<SayingCode> = { messages, cases }

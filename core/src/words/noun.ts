@@ -1,0 +1,69 @@
+/** Grammatical gender, where a language has it. */
+export const GENDERS = ['m', 'f', 'n'] as const
+export type Gender = (typeof GENDERS)[number]
+
+/** Which of several of a kind: by the end it lies nearest to, or counted from the pommel. */
+export type Which = 'rear' | 'front' | 'middle' | 'first' | 'second' | 'third' | 'fourth' | 'none'
+
+/** What things are called by what they are, where nobody has given them a name. */
+export type NounKind =
+  | `part.${
+      | 'cell'
+      | 'speaker'
+      | 'board'
+      | 'auxBoard'
+      | 'switch'
+      | 'killSwitch'
+      | 'killKey'
+      | 'chargePort'
+      | 'connector'
+      | 'contactBoard'
+      | 'strip'
+      | 'accentLed'
+      | 'inHiltLed'
+      | 'heatsink'
+      | 'display'
+      | 'chamber'
+      | 'chassis'
+      | 'spacer'
+      | 'spring'
+      | 'wire'
+      | 'resistor'
+      | 'card'
+      | 'tube'
+      | 'plug'
+      | 'cover'
+      | 'charger'
+      | 'tool'
+      | 'screw'
+      | 'other'}`
+  | `section.${'pommel' | 'grip' | 'neck' | 'shroud' | 'emitter' | 'extension' | 'quillon'}`
+  | `screw.${'bladeRetention' | 'joint' | 'chassis' | 'cover' | 'switch' | 'decoration' | 'other'}`
+  | `input.${'button' | 'motion' | 'slide' | 'key' | 'magnet' | 'port'}`
+  | 'socket'
+  | 'blade'
+  | 'plug'
+
+/**
+ * A thing that is spoken of: by a name somebody gave it, else by what it is. Each language makes of it what stands after an
+ * article and in its cases.
+ */
+export type Noun = { name: string; gender?: Gender; several?: boolean } | { kind: NounKind; which: Which }
+
+/** A noun as a sentence takes it: bare, and with its article as the subject, the object and after "with". */
+export interface Cases {
+  bare: string
+  nom: string
+  acc: string
+  dat: string
+}
+export const CASES = ['nom', 'acc', 'dat'] as const
+
+/** A language: its sentences, and how it makes a noun. */
+export interface Tongue<Codes extends string> {
+  messages: Readonly<Record<Codes, string>>
+  cases: (noun: Noun) => Cases
+}
+
+/** A sentence begins large. */
+export const large = (text: string): string => text.replace(/^\p{Ll}/u, (c) => c.toUpperCase())
