@@ -1,3 +1,4 @@
+import { readFileSync, writeFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import { buildHandoff } from '@nubrin/core/handoff'
 import { readCommission, writeCommission } from '@nubrin/core/import'
@@ -43,4 +44,36 @@ describe.each(JOBS.map((j) => [`${j.id}: ${j.needs}`, j] as const))('%s', (_need
   test('is told: every saber has a film that ends', () => {
     for (const s of c.sabers) expect(compose(c, s).length).toBeGreaterThan(5)
   })
+})
+
+/** What each job proves, as a page; written when it is asked for, else held against what is so. */
+test('the page about the jobs says what is so', () => {
+  const lines = JOBS.flatMap((j) => {
+    const c = j.make()
+    const beats = c.sabers.map((s) => compose(c, s))
+    const seconds = beats.flat().reduce((a, b) => a + b.seconds, 0)
+    return [
+      `## ${j.id}: ${c.title}`,
+      '',
+      `${j.needs[0]!.toUpperCase()}${j.needs.slice(1)}.`,
+      '',
+      `- recorded: ${c.sabers.length} ${c.sabers.length === 1 ? 'saber' : 'sabers'}, comes back from a file as it was`,
+      `- the bench says: ${j.raises.length ? j.raises.map((r) => `\`${r}\``).join(', ') : 'nothing of its own'}`,
+      ...(j.silent?.length ? [`- and does not say: ${j.silent.map((r) => `\`${r}\``).join(', ')}`] : []),
+      `- the client reads: ${j.told.map((t) => `“${t}”`).join(', ')}`,
+      ...(j.kept.length ? [`- and never: ${j.kept.map((t) => `“${t}”`).join(', ')}`] : []),
+      `- told in ${beats.flat().length} beats, about ${Math.round(seconds / 60)} min, in four orders and two languages`,
+      '',
+    ]
+  })
+  const page = [
+    '# The jobs',
+    '',
+    'Twenty-one jobs of made-up clients, each with something odd about it (`core/test/cases`). Every one is recorded whole,',
+    'judged, told and handed over; what each has to show stands below. Made by `core/test/cases.test.ts`.',
+    '',
+    ...lines,
+  ].join('\n')
+  if (process.env.NUBRIN_DOCS) writeFileSync('docs/cases.md', page)
+  expect(readFileSync('docs/cases.md', 'utf8')).toBe(page)
 })

@@ -354,7 +354,7 @@ describe('what cannot be undone', () => {
     expect(paper()).not.toContain('Agreed by')
     step.consent = { who: 'Ilsabet Vorne', on: '2026-11-01' }
     expect(said()).toEqual([])
-    expect(paper()).toContain('This cannot be undone. Agreed by Ilsabet Vorne, 2026-11-01.')
+    expect(paper()).toContain('This cannot be undone. Agreed by Ilsabet Vorne, 1 November 2026.')
   })
 })
 

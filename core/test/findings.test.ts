@@ -85,6 +85,7 @@ const BRINGS: Record<string, string> = {
   noFont: 'caution gate preset',
   screwPlace: 'caution gate fastener',
   losses: 'caution gate section',
+  uncredited: 'caution ',
   before: 'caution gate ',
   goesWith: 'caution gate item; caution item; caution item; note ',
   shopping: 'caution gate blade',

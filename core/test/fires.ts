@@ -179,6 +179,7 @@ export const FIRES: Record<string, Mutation> = {
     ]),
   noFont: (s) => void (s.presets[1]!.font = ' '),
   screwPlace: (s) => void (s.hilt.fasteners[0]!.clock = fact(null, 'deg')),
+  uncredited: (_s, c) => void c.log.push({ id: 'x-log', on: '2026-11-20', text: 'turned it', kind: 'work', by: 'Hob' }),
   losses: (s) =>
     void (s.losses = [
       {

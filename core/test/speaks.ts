@@ -8,6 +8,39 @@ const mm = (v: number, tol?: number) => fact(v, 'mm', 'measured', tol === undefi
 /** Each way a check speaks, with the figures worked by hand. */
 type Way = [check: string, what: string, change: Mutation, level: Level, title: RegExp, detail: RegExp]
 export const SPEAKS: Way[] = [
+  [
+    'uncredited',
+    'who logged work',
+    (_s, c) => void c.log.push({ id: 'x-log', on: '2026-11-20', text: 'turned it', kind: 'work', by: 'Hob ' }),
+    'caution',
+    /^Hob {2}worked on it and is not named$/,
+    /^turned it/,
+  ],
+  [
+    'uncredited',
+    'who made a part again',
+    (s) =>
+      void s.losses.push({
+        ...{ id: 'x-loss', on: '2026-11-20', what: 'the window', how: 'remade', cause: 'cracked', maker: 'Hob' },
+        toldOn: '2026-11-21',
+      }),
+    'caution',
+    /^Hob worked on it and is not named$/,
+    /^the window/,
+  ],
+  [
+    'stale',
+    'as sure what is only about',
+    (s) => {
+      const cell = part(s, 'cell')
+      cell.specs.length = fact(70, 'mm', 'recalled')
+      const b = s.beats[1]!
+      Object.assign(b, { by: 'edited', show: `part:${cell.id}`, say: 'The cell is 70 mm long.' })
+    },
+    'caution',
+    /^Said as sure: 70 mm$/,
+    /only about so/,
+  ],
   ['unmeasured', 'no section at all', (s) => void (s.hilt.sections = []), 'caution', /^No hilt yet$/, /empty/],
   [
     'boreWall',

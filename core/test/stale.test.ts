@@ -16,7 +16,11 @@ function after(change: (s: Saber, c: Commission) => void) {
 const covers = (s: Saber, key: string) => s.beats.find((b) => b.covers.includes(key))!
 const brief = (change: (s: Saber, c: Commission) => void) =>
   after(change).found.map((x) =>
-    x.code === 'differs' ? `differs ${x.where} ${x.said} / ${x.is}` : `${x.code} ${x.beat.covers.join()}`,
+    x.code === 'differs'
+      ? `differs ${x.where} ${x.said} / ${x.is}`
+      : x.code === 'unsure'
+        ? `unsure ${x.where} ${x.said}`
+        : `${x.code} ${x.beat.covers.join()}`,
   )
 
 describe('sentences that the record no longer bears out', () => {

@@ -981,6 +981,7 @@ function cinderOath(today: string): Commission {
         ...{ hours: 1, by: 'Osk' },
       },
     ],
+    credits: [{ id: 'co-d1', who: 'Osk', did: 'drilled out the seized screw' }],
   })
 }
 

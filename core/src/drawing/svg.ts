@@ -59,6 +59,18 @@ export function inkOf(p: Exclude<Prim, { t: 'text' }>): {
   return { ...base, fill }
 }
 
+/** Light lines on the dark, for a dim room: what is solid hides what is behind it and shows only its edges. */
+const NIGHT = { page: '#141a1a', line: '#c9d3cb', faint: '#6f7c76', glass: '#24403d' } as const
+
+/** How a primitive is inked at night. Blades keep their light. */
+export function nightInkOf(p: Exclude<Prim, { t: 'text' }>): ReturnType<typeof inkOf> {
+  const day = inkOf(p)
+  if (p.role === 'bladeGlow' || p.role === 'bladeCore') return day
+  const faint = ['hatch', 'hatchBand', 'centre', 'thread', 'ghost', 'leader', 'dim', 'dimAbout'].includes(p.role)
+  const fill = day.fill === 'none' ? 'none' : p.role === 'glass' ? NIGHT.glass : NIGHT.page
+  return { ...day, fill, stroke: day.stroke === 'none' ? 'none' : faint ? NIGHT.faint : NIGHT.line }
+}
+
 export const pathData = (pts: readonly (readonly [number, number])[], closed?: boolean) =>
   `M${pts.map(([x, y]) => `${r(x)} ${r(y)}`).join('L')}${closed ? 'Z' : ''}`
 const r = (v: number) => Math.round(v * 100) / 100

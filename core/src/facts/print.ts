@@ -1,5 +1,4 @@
-import { formatNumber } from '../units'
-import { say } from '../words'
+import { aboutText, formatNumber, notRecordedText } from '../units'
 import { type NumberFact, printable } from './fact'
 
 /**
@@ -7,9 +6,9 @@ import { type NumberFact, printable } from './fact'
  * assumed or client-stated one prints as "about"; an unknown one as "not recorded".
  */
 export function formatFact(fact: NumberFact | undefined, digits = 2): string {
-  if (!fact || fact.value === null || printable(fact) === 'none') return say('notRecorded')
+  if (!fact || fact.value === null || printable(fact) === 'none') return notRecordedText()
   const unit = fact.unit === '×' ? '' : fact.unit === 'deg' ? '°' : ` ${fact.unit}`
   const tol = fact.tol ? ` ± ${formatNumber(fact.tol, digits)}` : ''
   const body = `${formatNumber(fact.value, digits)}${tol}${unit}`
-  return printable(fact) === 'plain' ? body : say('about', { what: body })
+  return printable(fact) === 'plain' ? body : aboutText(body)
 }

@@ -49,7 +49,11 @@ export function asCopy(c: Commission, newId: () => string): Commission {
   for (const s of next.sabers) {
     for (const w of s.leftOut) w.key = key(w.key)
     for (const t of s.tests) t.key = key(t.key)
-    for (const b of s.beats) b.covers = b.covers.map(key)
+    for (const b of s.beats) {
+      b.covers = b.covers.map(key)
+      // Facts within the words stand there by their path.
+      b.say = b.say.replace(/\[\[[^\]]+\]\]/g, key)
+    }
     for (const d of s.decisions)
       if (d.layout) d.layout = Object.fromEntries(Object.entries(d.layout).map(([k, v]) => [key(k), v]))
   }

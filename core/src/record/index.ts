@@ -56,6 +56,7 @@ export {
   Socket,
   SPIGOTS,
 } from './hilt'
+export { hueText } from './hue'
 export { KINDS, type KindRule, kindRule, type PartKind, SPECS, type SpecKey, type SpecRule } from './kinds'
 export {
   byId,
@@ -78,6 +79,7 @@ export { isObject, SABER_PLAN, walk } from './plan'
 export { colourOf, EVENTS, effectColours, LOOKS, Preset, Sound, STATUSES, WHITE } from './preset'
 export type { Problem } from './problem'
 export { Fix, Reading, SETUPS, Test } from './proof'
+export { languageOf, readerOf, speakingTo, writtenIn } from './reader'
 export { ALL_KINDS, type Id, type Kind, partsOfRef, type Ref, refTo, THINGS } from './ref'
 export {
   danglingOf,
@@ -105,19 +107,7 @@ export {
   Telling,
   Waiver,
 } from './script'
-export {
-  hueText,
-  isForeign,
-  languageOf,
-  nounOf,
-  nounText,
-  own,
-  ownLarge,
-  readerOf,
-  speakingTo,
-  toldNoun,
-  writtenIn,
-} from './spoken'
+export { isForeign, nounOf, nounText, own, ownLarge, toldNoun } from './spoken'
 export {
   ITEM_ROLES,
   type Item,

@@ -1,35 +1,10 @@
 import { known } from '../facts'
-import { hueWord } from '../light'
-import { type Language, type Reader, speaking, spokenTo, tongue } from '../units'
+import { spokenTo, tongue } from '../units'
 import { large, type Noun, type NounKind, nounWords, say, type Which, whether } from '../words'
-import type { Commission } from './commission'
 import { byId, shelfOf } from './lookup'
 import { partsOfRef, type Ref } from './ref'
 import { nameOfThing } from './references'
 import type { Saber } from './saber'
-
-/** In what language this record is written. */
-export const writtenIn = (c: Pick<Commission, 'writtenIn'>): Language => c.writtenIn ?? 'en'
-/** In what language its client is spoken to. */
-export const languageOf = (c: Pick<Commission, 'client'>): Language => c.client.language ?? 'en'
-
-/** The client of a record as a reader. */
-export const readerOf = (c: Pick<Commission, 'client' | 'writtenIn'>): Reader => ({
-  ...{ language: languageOf(c), written: writtenIn(c) },
-  ...(c.client.measures ? { measures: c.client.measures } : {}),
-})
-
-/** Words what a client reads or hears of a record, in his language and by his measures. What runs has to be done when it returns. */
-export const speakingTo = <T>(c: Pick<Commission, 'client' | 'writtenIn'>, run: () => T): T =>
-  speaking(readerOf(c), run)
-
-/** A colour in a word of the language that is spoken. */
-export function hueText(hex: string): string {
-  const word = hueWord(hex)
-  const pale = word.startsWith('pale ')
-  const hue = word.replace(/^pale /, '').replace(/ (.)/g, (_m, c: string) => c.toUpperCase())
-  return say('hue', { hue, pale: whether(pale) })
-}
 
 /** Whether what is in the record stands in another language than the one that is spoken. */
 export const isForeign = (): boolean => (spokenTo().written ?? 'en') !== tongue()

@@ -31,7 +31,7 @@ export function compose(c: Commission, s: Saber, order: Order = s.order): Beat[]
     })
     const whole = firstAgain(s, darkAgain(s, beats))
     const kept = keptInPlace(whole, s.beats, (b) => b.by === 'own' || left.includes(b))
-    return fitted(c, { ...s, beats: bridged(s, kept, topics) }, topics)
+    return fitted(c, { ...s, beats: composedWords(c, { ...s, beats: kept }, topics) }, topics)
   })
 }
 
@@ -63,13 +63,13 @@ export function wordsAfter(s: Saber, t: Topic, before: Beat | undefined): string
   return t.again && t.again.mode === staysIn(s, before) ? t.again.say : t.say
 }
 
-/** Composed beats in the words that fit where each stands now. */
-export function bridged(s: Saber, beats: readonly Beat[], topics: readonly Topic[]): Beat[] {
-  const by = new Map(topics.map((t) => [t.key, t]))
-  return beats.map((b, i) => {
-    const t = b.by === 'composed' && b.covers.length === 1 ? by.get(b.covers[0]!) : undefined
-    if (!t?.again) return b
-    const words = wordsAfter(s, t, beats[i - 1])
+/** The beats of a script with the composed ones in the words that the record gives now; what nothing tells of stays as it is. */
+export function composedWords(c: Commission, s: Saber, topics: readonly Topic[] = topicsOf(c, s)): Beat[] {
+  const tellings = new Map(tellingsOf(c, s, topics).map((t) => [t.keys.join(), t]))
+  return s.beats.map((b, i) => {
+    const t = b.by === 'composed' && b.covers.length ? tellings.get(b.covers.join()) : undefined
+    if (!t) return b
+    const words = wordsAfter(s, t, s.beats[i - 1])
     return words === b.say ? b : { ...b, say: words, seconds: guessSeconds(words) }
   })
 }

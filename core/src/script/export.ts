@@ -1,21 +1,24 @@
 import { type Beat, nameOf, type Saber, type Take } from '../record'
 import { say } from '../words'
+import { liveBeats } from './live'
 
 /** The script as Markdown, one numbered beat a paragraph. */
 export function markdownOf(title: string, s: Saber): string {
   const lines = [`# ${say('script.title', { saber: title })}`, '']
-  s.beats.forEach((b, i) => {
+  liveBeats(s).forEach((b, i) => {
     lines.push(`## ${i + 1}. ${firstWords(b)}`, '', b.say, '')
     const show = nameOf(s, b.show)
     if (show) lines.push(`- ${say('script.show', { what: show })}`)
     if (b.doText) lines.push(`- ${say('script.do', { what: b.doText })}`)
     if (b.expect) lines.push(`- ${say('script.expect', { what: b.expect })}`)
-    lines.push(`- ${say('script.about', { seconds: b.seconds })}`, '')
+    const left = b.leftTo && say('script.leftTo', { leftTo: b.leftTo })
+    lines.push(`- ${left ?? say('script.about', { seconds: b.seconds })}`, '')
   })
   return `${lines.join('\n').trimEnd()}\n`
 }
 
-const firstWords = (b: Beat) =>
+/** The first sentence of a beat, for a list. */
+export const firstWords = (b: Beat) =>
   b.say
     .replace(/\n/g, ' ')
     .split(/(?<=[.:!?])\s/)[0]!
@@ -40,7 +43,8 @@ export function cueTimes(s: Saber, take?: Take): CueTime[] {
   const cues: CueTime[] = []
   if (!take) {
     let t = 0
-    for (const beat of s.beats) {
+    for (const beat of liveBeats(s)) {
+      if (beat.leftTo) continue
       cues.push({ beat, startMs: t, endMs: t + beat.seconds * 1000 })
       t += beat.seconds * 1000
     }
@@ -48,14 +52,16 @@ export function cueTimes(s: Saber, take?: Take): CueTime[] {
   }
   const last = new Map<string, number>()
   for (const m of take.marks) last.set(m.beat, m.atMs)
-  const marked = s.beats.filter((b) => last.has(b.id)).sort((a, b) => last.get(a.id)! - last.get(b.id)!)
+  const marked = liveBeats(s)
+    .filter((b) => last.has(b.id))
+    .sort((a, b) => last.get(a.id)! - last.get(b.id)!)
   marked.forEach((beat, i) => {
     const startMs = last.get(beat.id)!
     const next = marked[i + 1]
     cues.push({
       beat,
       startMs,
-      endMs: Math.max(startMs + 1, next ? last.get(next.id)! : startMs + beat.seconds * 1000),
+      endMs: Math.max(startMs + 1, next ? last.get(next.id)! : (take.endMs ?? startMs + beat.seconds * 1000)),
     })
   })
   return cues

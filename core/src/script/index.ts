@@ -1,12 +1,27 @@
 export { type Caution, cautionsOf } from './cautions'
-export { beatFor, bridged, compose, uncovered } from './compose'
-export { type CueTime, chaptersOf, cueTimes, markdownOf, stamp, webVttOf } from './export'
+export { beatFor, compose, composedWords, uncovered } from './compose'
+export { type CueTime, chaptersOf, cueTimes, firstWords, markdownOf, stamp, webVttOf } from './export'
+export {
+  type FilmAct,
+  type Filming,
+  filmed,
+  filmOf,
+  firstOpen,
+  overBy,
+  remaining,
+  type SlipKind,
+  takeOf,
+} from './filming'
+export { factToken, liveBeat, liveBeats, liveText, lostFacts, type Sayable, sayableFacts } from './live'
 export type { Order } from './order'
+export { firstSentenceEnd, merged, type Stray, splitAt, straysOf } from './place'
 export { type Ready, readinessOf } from './readiness'
 export { guessSeconds, type Rehearsal, rehearse, spokenSeconds, type Trouble } from './rehearse'
 export { spokenName, spokenPart, spokenSteps, wordedSteps } from './spoken'
 export { type Stale, staleSentences } from './stale'
+export { type Cut, chaptersVttOf, cutsOf, descriptionOf, endOf, leftOutOf, takeCsvOf } from './take'
 export { type Chapter, type Telling, type Topic, tellingOrder, tellingsOf, topicsOf } from './topics'
+export { type Reader, readersOf } from './topics/readers'
 export { proposeTrim, SHORT, spokenLength, targetOf } from './trim'
 export { troubleText } from './trouble-words'
 export { MOST_EXACT, type WalkCost, walkCost, walked } from './walk'

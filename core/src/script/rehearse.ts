@@ -14,6 +14,7 @@ import {
   type Saber,
   type Task,
 } from '../record'
+import { liveBeats } from './live'
 import { type Otherwise, saidOfRow, saidOfTask } from './said'
 
 export type Trouble =
@@ -30,6 +31,8 @@ export type Trouble =
   | { code: 'bladeMissing'; beat: Beat }
   | { code: 'litWhile'; beat: Beat; task: string }
   | { code: 'endsLit'; beat: Beat }
+  | { code: 'afterFarewell'; beat: Beat }
+  | { code: 'toldLate'; beat: Beat; part: string; used: number }
   | { code: 'endsOpen'; beat: Beat; off: string }
   | { code: 'endsLoose'; beat: Beat; screw: string }
   | { code: 'endsPreset'; beat: Beat; preset: string; n: number; back?: { gesture: string; times: number } }
@@ -67,7 +70,7 @@ const modeInWords = (s: Saber, id: string): string => {
 export interface Rehearsal {
   troubles: Trouble[]
   /** The saber after each beat. */
-  states: { beat: string; powered: boolean; mode: string }[]
+  states: { beat: string; powered: boolean; mode: string; preset: number | undefined; machine: State }[]
   seconds: number
 }
 
@@ -81,7 +84,9 @@ const DARK: readonly Task[] = ['bladeOut', 'open', 'cellOut', 'cellIn', 'card', 
  * and tight. Moves that beats do not perform are bridged only by gestures the viewer has already been shown. Steps that are only
  * words do what their task says.
  */
-export function rehearse(s: Saber, { assembly, rest }: Machine = machineOf(s)): Rehearsal {
+export function rehearse(saber: Saber, { assembly, rest }: Machine = machineOf(saber)): Rehearsal {
+  const beats = liveBeats(saber)
+  const s = beats === saber.beats ? saber : { ...saber, beats: [...beats] }
   const cutOff = s.access.some((p) => p.task === 'powerOn')
   const now: Now = {
     // What is loose on the bench is tightened before it ships; the film begins with it tight.
@@ -150,9 +155,13 @@ export function rehearse(s: Saber, { assembly, rest }: Machine = machineOf(s)): 
     if (now.machine.cut) now.mode = off
   }
 
+  const stateAfter = (beat: Beat) => ({
+    ...{ beat: beat.id, powered: !now.machine.cut, mode: now.mode },
+    ...{ preset: now.preset, machine: now.machine },
+  })
   for (const beat of s.beats) {
     if (beat.leftTo) {
-      states.push({ beat: beat.id, powered: !now.machine.cut, mode: now.mode })
+      states.push(stateAfter(beat))
       continue
     }
     checkHold(s, beat, troubles)
@@ -168,8 +177,9 @@ export function rehearse(s: Saber, { assembly, rest }: Machine = machineOf(s)): 
         troubles.push(...saidOfTask(s, beat, task).map((o): Trouble => ({ code: 'saidDiffers', beat, ...o })))
       } else troubles.push({ code: 'gone', beat })
     }
-    states.push({ beat: beat.id, powered: !now.machine.cut, mode: now.mode })
+    states.push(stateAfter(beat))
   }
+  troubles.push(...outOfPlace(s))
   const last = s.beats.findLast((b) => !b.leftTo)
   if (last) {
     if (!now.machine.cut && shines(s, now.mode)) troubles.push({ code: 'endsLit', beat: last })
@@ -186,6 +196,36 @@ export function rehearse(s: Saber, { assembly, rest }: Machine = machineOf(s)): 
     if (loose) troubles.push({ code: 'endsLoose', beat: last, screw: named(refTo('fastener', loose)) })
   }
   return { troubles, states, seconds: s.beats.reduce((a, x) => a + (x.leftTo ? 0 : x.seconds), 0) }
+}
+
+/** What follows the farewell, and what is worked by hand and told only after it was used. */
+function outOfPlace(s: Saber): Trouble[] {
+  const spoken = s.beats.filter((b) => !b.leftTo)
+  const bye = spoken.findIndex((b) => b.covers.includes('farewell'))
+  const uses = (b: Beat): string[] => {
+    const row = b.perform?.startsWith('row:') ? byId(s.controls, b.perform.slice(4)) : undefined
+    const inputs = row ? [row.input, row.other].map((id) => byId(s.inputs, id)?.part) : []
+    const steps = taskOf(s, b)?.steps.flatMap((x) => [x.act?.at, x.place]) ?? []
+    return [
+      ...inputs.flatMap((p) => (p ? [`part:${p}`] : [])),
+      ...steps.flatMap((x) => (x?.startsWith('part:') ? [x] : [])),
+    ]
+  }
+  const used = new Map<string, number>()
+  const late: Trouble[] = []
+  spoken.forEach((beat, i) => {
+    for (const key of beat.covers) {
+      const at = used.get(key)
+      const part = byId(s.parts, key.startsWith('part:') ? key.slice(5) : undefined)
+      if (at !== undefined && part) late.push({ code: 'toldLate', beat, part: part.name, used: at + 1 })
+    }
+    for (const key of uses(beat)) if (!used.has(key)) used.set(key, i)
+  })
+  const told = new Set<Beat>()
+  return [
+    ...(bye >= 0 ? spoken.slice(bye + 1).map((beat): Trouble => ({ code: 'afterFarewell', beat })) : []),
+    ...late.filter((t) => !told.has(t.beat) && told.add(t.beat)),
+  ]
 }
 
 /** Which preset is before one after a control; undefined once a menu has chosen one. */
@@ -258,13 +298,15 @@ const SPOKEN: Record<string, number> = {
   eight: 8,
   nine: 9,
   ten: 10,
+  ...{ halbe: 0.5, eine: 1, einer: 1, einen: 1, anderthalb: 1.5, zwei: 2, drei: 3, vier: 4, fünf: 5, sechs: 6 },
+  ...{ sieben: 7, acht: 8, neun: 9, zehn: 10 },
 }
 
-/** Hold times said in a text, in seconds: "two seconds", "half a second", "1.5 s", "3-second". */
+/** Hold times said in a text, in seconds: "two seconds", "half a second", "1.5 s", "3-second", „zwei Sekunden“. */
 export function spokenSeconds(text: string): number[] {
   const out: number[] = []
   for (const m of text.matchAll(
-    /\b(?:(half|a|one|two|three|four|five|six|seven|eight|nine|ten)(?:\s+(and a half))?(?:\s+a)?[\s-]+(?:seconds?|secs?)|(\d+(?:[.,]\d+)?)[\s-]*(?:seconds?|secs?|s))\b/gi,
+    /(?<!\p{L})(?:(half|a|one|two|three|four|five|six|seven|eight|nine|ten|halbe|einer?n?|anderthalb|zwei|drei|vier|fünf|sechs|sieben|acht|neun|zehn)(?:\s+(and a half))?(?:\s+a)?[\s-]+(?:seconds?|secs?|sekunden?)|(\d+(?:[.,]\d+)?)[\s-]*(?:seconds?|secs?|sekunden?|s))(?!\p{L})/giu,
   )) {
     const base = m[3] === undefined ? SPOKEN[m[1]!.toLowerCase()]! : Number(m[3].replace(',', '.'))
     out.push(base + (m[2] ? 0.5 : 0))

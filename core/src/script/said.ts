@@ -9,8 +9,16 @@ export interface Otherwise {
 
 const NUMBERS: Readonly<Record<string, number>> = {
   ...{ once: 1, single: 1, first: 1, one: 1, twice: 2, double: 2, second: 2, two: 2, thrice: 3, triple: 3, third: 3 },
-  ...{ three: 3, four: 4, fourth: 4, five: 5, fifth: 5, six: 6, sixth: 6, seven: 7, eight: 8, nine: 9 },
+  ...{ three: 3, four: 4, fourth: 4, five: 5, fifth: 5, six: 6, sixth: 6, seven: 7, eight: 8, nine: 9, both: 2 },
+  ...{ einmal: 1, einfach: 1, zweimal: 2, doppelt: 2, dreimal: 3, dreifach: 3, viermal: 4, fünfmal: 5, sechsmal: 6 },
+  ...{ ersten: 1, zweiten: 2, dritten: 3, vierten: 4, fünften: 5, sechsten: 6 },
+  ...{ ein: 1, eine: 1, einen: 1, zwei: 2, beide: 2, drei: 3, vier: 4, fünf: 5, sechs: 6, sieben: 7, acht: 8, neun: 9 },
 }
+/** A number in a text, in figures or as a word; undefined for what is none. */
+export const numberSaid = (word: string): number | undefined =>
+  /^\d+$/.test(word) ? Number(word) : NUMBERS[word.toLowerCase()]
+export const NUMBER_WORDS =
+  '\\d+|one|two|three|four|five|six|seven|eight|nine|both|eine?n?|zwei|beide|drei|vier|fünf|sechs|sieben|acht|neun'
 const COUNTED: Readonly<Record<number, string>> = { 1: 'once', 2: 'twice' }
 const times = (n: number): string => COUNTED[n] ?? `${n} times`
 
@@ -18,13 +26,13 @@ const times = (n: number): string => COUNTED[n] ?? `${n} times`
 function spokenCounts(text: string): number[] {
   const out: number[] = []
   for (const clause of text.toLowerCase().split(/[.;!?]/)) {
-    if (!/\b(press|tap|click|push|twist|hit|touch)/.test(clause)) continue
+    if (!/(?<!\p{L})(press|tap|click|push|twist|hit|touch|drück|tipp|klick|dreh)/u.test(clause)) continue
     for (const m of clause.matchAll(
-      /\b(once|twice|thrice|single|double|triple)\b|\b(\d|two|three|four|five|six|seven|eight|nine) times\b/g,
+      /(?<!\p{L})(once|twice|thrice|single|double|triple|einmal|zweimal|doppelt|dreimal|viermal|fünfmal|sechsmal)(?!\p{L})|\b(\d|two|three|four|five|six|seven|eight|nine) times\b|\b(\d)[- ]?mal\b/gu,
     )) {
       // "Once more" and "once it is lit" count nothing.
       if (m[1] === 'once' && /^\s+(more|it|you|the|again)\b/.test(clause.slice(m.index + 4))) continue
-      out.push(NUMBERS[m[1] ?? m[2]!] ?? Number(m[2]))
+      out.push(NUMBERS[m[1] ?? m[2] ?? m[3]!] ?? Number(m[2] ?? m[3]))
     }
   }
   return out
@@ -36,30 +44,42 @@ function spokenBeeps(text: string): number[] {
   for (const m of text
     .toLowerCase()
     .matchAll(
-      /\b(?:(\d+)(?:st|nd|rd|th)?|(one|first|two|second|three|third|four|fourth|five|fifth|six|sixth)) beeps?\b/g,
+      /(?<!\p{L})(?:(\d+)(?:st|nd|rd|th|\.)?|(one|first|two|second|three|third|four|fourth|five|fifth|six|sixth|ersten|zweiten|dritten|vierten|fünften|sechsten|zwei|drei|vier)) (?:beeps?|ton|töne|tönen|piep\p{L}*)(?!\p{L})/gu,
     ))
     out.push(m[1] === undefined ? NUMBERS[m[2]!]! : Number(m[1]))
   return out
 }
 
-const POSES = /\b(?:blade|point\w*|hold\w*|held|hilt)\b[^.;,]{0,20}?\b(up|down|level)\b(?!\s*(?:to|for|by))/g
+const POSES =
+  /\b(?:blade|point\w*|hold\w*|held|hilt|klinge|griff|halte\w*)\b[^.;,]{0,20}?\b(up|down|level|nach oben|nach unten|waagrecht)\b(?!\s*(?:to|for|by))/g
+const POSE_OF: Readonly<Record<string, string>> = { 'nach oben': 'up', 'nach unten': 'down', waagrecht: 'level' }
 
 /** What cannot both be meant: the words for a doing, and for its opposite. */
 const OPPOSITES: readonly (readonly [Action, RegExp, Action, RegExp])[] = [
   [
     'ignite',
-    /\bignit\w*|\b(?:turns?|switch\w*|comes?) (?:it |the blade )?on\b|\blights? (?:it|up|the blade)\b/,
+    /\bignit\w*|\b(?:turns?|switch\w*|comes?) (?:it |the blade )?on\b|\blights? (?:it|up|the blade)\b|\bzünde\w*|\bfährt aus\b|\bschaltet? (?:es |die klinge )?ein\b/,
     'retract',
-    /\bretract\w*|\b(?:turns?|switch\w*|goes) (?:it |the blade )?off\b|\bputs? (?:it|the blade) away\b|\b(?:goes|it is) dark\b/,
+    /\bretract\w*|\b(?:turns?|switch\w*|goes) (?:it |the blade )?off\b|\bputs? (?:it|the blade) away\b|\b(?:goes|it is) dark\b|\bfährt ein\b|\bgeht aus\b|\bschaltet? (?:es |die klinge )?aus\b|\bwird dunkel\b/,
   ],
   ['mute', /(?<!un)\bmut(?:e|es|ed|ing)\b|\bsilences?\b/, 'unmute', /\bunmut\w*|\bsound (?:is |comes )?back\b/],
-  ['wake', /\bwakes?\b|\bwaking\b/, 'sleep', /\bto sleep\b|\bsleeps\b|\bfalls? asleep\b/],
-  ['volumeUp', /\blouder\b|\bvolume up\b/, 'volumeDown', /\bsofter\b|\bquieter\b|\bvolume down\b/],
+  [
+    'wake',
+    /\bwakes?\b|\bwaking\b|\bwacht auf\b|\bweckt?\b/,
+    'sleep',
+    /\bto sleep\b|\bsleeps\b|\bfalls? asleep\b|\bschläft ein\b/,
+  ],
+  [
+    'volumeUp',
+    /\blouder\b|\bvolume up\b|\blauter\b/,
+    'volumeDown',
+    /\bsofter\b|\bquieter\b|\bvolume down\b|\bleiser\b/,
+  ],
   [
     'nextPreset',
-    /\bnext (?:preset|font|sound)\b/,
+    /\bnext (?:preset|font|sound)\b|\bnächste\w* preset\b/,
     'previousPreset',
-    /\bprevious (?:preset|font|sound)\b|\bpreset before\b/,
+    /\bprevious (?:preset|font|sound)\b|\bpreset before\b|\bpreset davor\b|\bvorige\w* preset\b/,
   ],
   [
     'menuOpen',
@@ -91,10 +111,17 @@ function readAgainst(s: Saber, beat: Beat, row: ControlRow): Otherwise[] {
   const beeps = spokenBeeps(text)
   if (row.beeps !== undefined && beeps.length && !beeps.includes(row.beeps))
     out.push({ about: 'beeps', said: `${beeps[0]} beeps`, is: `${row.beeps} beeps` })
-  const poses = [...text.matchAll(POSES)].map((m) => m[1]!)
+  const poses = [...text.matchAll(POSES)].map((m) => POSE_OF[m[1]!] ?? m[1]!)
   if (row.pose !== 'any' && poses.length && !poses.includes(row.pose))
     out.push({ about: 'pose', said: `the blade ${poses[0]}`, is: `the blade ${row.pose}` })
-  const named = s.inputs.filter((i) => i.kind !== 'motion' && i.name.length > 2 && text.includes(i.name.toLowerCase()))
+  // By the name in the record, and by every name that is spoken.
+  const called = (i: { id: string; name: string }) => [
+    i.name,
+    ...s.spoken.filter((x) => x.of === `input:${i.id}`).map((x) => x.name),
+  ]
+  const named = s.inputs.filter(
+    (i) => i.kind !== 'motion' && called(i).some((n) => n.length > 2 && text.includes(n.toLowerCase())),
+  )
   // A name within another one is not named by it.
   const whole = named.filter((i) => !named.some((o) => o !== i && o.name.toLowerCase().includes(i.name.toLowerCase())))
   const mine = [row.input, row.other]
@@ -123,6 +150,8 @@ export function saidOfTask(s: Saber, beat: Beat, { steps }: Procedure): Otherwis
   const turned = new Set(steps.map((x) => x.direction).filter((d) => d === 'clockwise' || d === 'anticlockwise'))
   const said = new Set<string>()
   for (const m of text.matchAll(/\b(anti-?|counter-?)?clockwise\b/g)) said.add(m[1] ? 'anticlockwise' : 'clockwise')
+  for (const m of text.matchAll(/\b(gegen den |im )uhrzeigersinn\b/g))
+    said.add(m[1] === 'im ' ? 'clockwise' : 'anticlockwise')
   const wrong = [...said].find((d) => turned.size > 0 && !turned.has(d as 'clockwise'))
   if (wrong) out.push({ about: 'direction', said: wrong, is: [...turned].join(' or ') })
   const places = steps.flatMap((x) => {

@@ -1,4 +1,4 @@
-import { known } from '../facts'
+import { known, type NumberFact, printable } from '../facts'
 import { hueWord } from '../light'
 import {
   type Beat,
@@ -13,6 +13,8 @@ import {
   shelfOf,
 } from '../record'
 import { wordsAfter } from './compose'
+import { liveBeats, lostFacts } from './live'
+import { NUMBER_WORDS, numberSaid } from './said'
 import { type Topic, tellingsOf, topicsOf } from './topics'
 
 /** A sentence that the record no longer bears out. */
@@ -23,14 +25,27 @@ export type Stale =
   | { code: 'gone'; beat: Beat; what: string }
   /** Somebody's own words speak of another value than the record's. */
   | { code: 'differs'; where: Ref; text: string; said: string; is: string }
+  /** It states as sure what the record holds for about so. */
+  | { code: 'unsure'; where: Ref; text: string; said: string; of: string }
 
 /** Words for colours as people say them, by the word the record would use. */
 const COLOURS: readonly [RegExp, RegExp][] = (
-  ['red', 'orange', 'yellow', 'green', 'teal', 'blue', 'violet', 'magenta', 'pink', 'white'] as const
-).map((c) => [new RegExp(`\\b${c}\\b`, 'i'), new RegExp(c, 'i')])
+  [
+    ['red', 'rot'],
+    ['orange', 'orange'],
+    ['yellow', 'gelb'],
+    ['green', 'grün'],
+    ['teal', 'türkis'],
+    ['blue', 'blau'],
+    ['violet|purple', 'violett|lila'],
+    ['magenta', 'magenta'],
+    ['pink', 'rosa'],
+    ['white', 'weiß'],
+  ] as const
+).map(([en, de]) => [new RegExp(`(?<!\\p{L})(?:${en}|(?:${de})(?:e[nrsm]?)?)(?!\\p{L})`, 'iu'), new RegExp(en, 'i')])
 /** Which end somebody says that the plus pole looks to. */
-const PLUS = /\b(?:plus|positive)\b[^.;]*?\b(emitter|pommel)\b/gi
-const VOLUME = /\bvolume\D{0,12}(\d{1,3})\b/gi
+const POLE = /\b(plus|positive|minus|negative)\w*\b[^.;]*?\b(emitter|blade|pommel|knauf|klinge)\b/gi
+const VOLUME = /\b(?:volume|lautstärke)\D{0,12}(\d{1,3})\b/gi
 
 /**
  * Sentences that have gone stale: composed ones that the record would word otherwise, what tells of things that are gone,
@@ -39,20 +54,24 @@ const VOLUME = /\bvolume\D{0,12}(\d{1,3})\b/gi
 export function staleSentences(c: Commission, s: Saber, told: readonly Topic[] = topicsOf(c, s)): Stale[] {
   const topics = new Map(told.map((t) => [t.key, t]))
   const tellings = new Map(tellingsOf(c, s, told).map((t) => [t.keys.length === 1 ? t.key : t.keys.join(), t]))
-  const beats = s.beats.flatMap((beat, i): Stale[] => {
+  const live = liveBeats(s)
+  const beats = live.flatMap((beat, i): Stale[] => {
     const missing = beat.covers.filter((k) => !topics.has(k))
     if (missing.length) return missing.map((what) => ({ code: 'gone', beat, what }))
     if (beat.by === 'composed') {
       const key = beat.covers.length ? beat.covers.join() : undefined
       const t = key === undefined ? undefined : tellings.get(key)
-      const now = t && wordsAfter(s, t, s.beats[i - 1])
+      const now = t && wordsAfter(s, t, live[i - 1])
       return now !== undefined && now !== beat.say ? [{ code: 'changed', beat, now }] : []
     }
     const where = `beat:${beat.id}` as Ref
     return [
+      ...lostFacts(s, s.beats[i]!.say).map((what): Stale => ({ code: 'gone', beat, what })),
       ...otherName(s, beat.show, beat.say, where),
       ...beat.covers.flatMap((k) => (k.startsWith('preset:') ? colours(s, k.slice(7), beat.say, where) : [])),
       ...spoken(s, beat.say, where),
+      ...counts(s, beat.say, where),
+      ...sizes(s, beat.show, beat.say, where),
     ]
   })
   const steps = s.access.flatMap((p) =>
@@ -97,6 +116,66 @@ function otherName(s: Saber, about: Ref | undefined, text: string, where: Ref): 
   return said ? [{ code: 'differs', where, text, said, is }] : []
 }
 
+/** How many there are of what is counted in words, by what it is called. */
+const COUNTED: readonly [RegExp, string, (s: Saber) => number][] = [
+  [/^(?:sound )?presets?$/, 'presets', (s) => s.presets.length],
+  [/^(?:buttons?|tasten?)$/, 'buttons', (s) => s.inputs.filter((i) => i.kind === 'button').length],
+  [
+    /^(?:blade screws?|retention screws?|klingenschrauben?)$/,
+    'blade screws',
+    (s) => new Set(s.hilt.sockets.flatMap((k) => k.retention)).size,
+  ],
+  [/^(?:cells?|batter(?:y|ies)|zellen?)$/, 'cells', (s) => s.parts.filter((p) => p.kind === 'cell').length],
+]
+const COUNT = new RegExp(
+  `(?<!\\p{L})(?:has|have|are|all|the|its|with|hat|sind|alle|die|mit|loosen|tighten|löse|zieh)\\s+(?:the\\s+|die\\s+)?(${NUMBER_WORDS})\\s+(?:small\\s+)?` +
+    '((?:sound )?presets?|buttons?|tasten?|blade screws?|retention screws?|klingenschrauben?|cells?|batter(?:y|ies)|zellen?)(?!\\p{L})',
+  'giu',
+)
+/** A number of things said otherwise than there are. */
+function counts(s: Saber, text: string, where: Ref): Stale[] {
+  return [...text.matchAll(COUNT)].flatMap((m): Stale[] => {
+    const said = numberSaid(m[1]!)
+    const what = COUNTED.find(([name]) => name.test(m[2]!.toLowerCase()))
+    const is = what?.[2](s)
+    return said === undefined || !what || is === undefined || is === said || is === 0
+      ? []
+      : [{ code: 'differs', where, text, said: `${said} ${what[1]}`, is: `${is}` }]
+  })
+}
+
+const MM = /(?<![\p{L}\d.,])(\d+(?:[.,]\d+)?)\s*(?:mm|millimet\p{L}*)(?!\p{L})/giu
+const ABOUT = /(about|around|roughly|nearly|almost|some|etwa|ungefähr|rund|circa|ca\.)\s*$/i
+/** Every length that the record holds of a thing, with its name. */
+function lengthsOf(s: Saber, about: Ref | undefined): NumberFact[] {
+  const to = partsOfRef(about ?? '')
+  const thing = to && shelfOf(s, to.kind).find((x) => x.id === to.id)
+  const out: NumberFact[] = []
+  const walk = (v: unknown) => {
+    if (typeof v !== 'object' || v === null) return
+    if ('unit' in v && 'source' in v) {
+      if ((v as NumberFact).unit === 'mm') out.push(v as NumberFact)
+      return
+    }
+    for (const x of Object.values(v)) walk(x)
+  }
+  walk(thing)
+  return out
+}
+/** A length said of the thing that is shown: another one than any of its own, or one as sure that is only about so. */
+function sizes(s: Saber, about: Ref | undefined, text: string, where: Ref): Stale[] {
+  const facts = lengthsOf(s, about).filter((f) => known(f) !== undefined)
+  if (!facts.length) return []
+  return [...text.matchAll(MM)].flatMap((m): Stale[] => {
+    const v = Number(m[1]!.replace(',', '.'))
+    const near = facts.filter((f) => Math.abs(known(f)! - v) <= Math.max(0.5, f.tol ?? 0))
+    if (!near.length)
+      return [{ code: 'differs', where, text, said: m[0], is: facts.map((f) => `${known(f)} mm`).join(' or ') }]
+    const unsure = near.every((f) => printable(f) !== 'plain') && !ABOUT.test(text.slice(0, m.index))
+    return unsure ? [{ code: 'unsure', where, text, said: m[0], of: nameOf(s, about) ?? '' }] : []
+  })
+}
+
 /** Poles and volumes said otherwise than recorded. */
 function spoken(s: Saber, text: string, where: Ref): Stale[] {
   const faces = new Set(
@@ -106,7 +185,11 @@ function spoken(s: Saber, text: string, where: Ref): Stale[] {
     }),
   )
   const only = faces.size === 1 ? [...faces][0]! : undefined
-  const poles = [...text.matchAll(PLUS)].map((m) => m[1]!.toLowerCase())
+  const poles = [...text.matchAll(POLE)].map((m) => {
+    const rear = /pommel|knauf/i.test(m[2]!)
+    // Where minus looks to one end, plus looks to the other.
+    return /minus|negative/i.test(m[1]!) === rear ? 'emitter' : 'pommel'
+  })
   const volume = [...text.matchAll(VOLUME)].map((m) => Number(m[1]))
   const set = [known(s.use.volume), known(s.use.highestVolume)].filter((v) => v !== undefined)
   return [

@@ -47,6 +47,10 @@ export function troubleText(t: Trouble): string {
       return 'It lights the saber before the blade has been put in.'
     case 'litWhile':
       return 'It handles the blade or opens the hilt while the saber is still lit.'
+    case 'afterFarewell':
+      return 'It follows the farewell: nothing does.'
+    case 'toldLate':
+      return `It introduces ${t.part} after it was used in beat ${t.used}.`
     case 'endsLit':
       return 'The script ends with the saber lit and never tells how to turn it off.'
   }

@@ -186,7 +186,6 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'topic.duel.what': 'was sich beim Fechten lockert',
   'topic.duel':
     '{n, plural, =0 {} other {Fühl vor jedem Gang nach, ob alles hält: {screws}. }}{threads, plural, =0 {} other {Schläge lockern auch Gewinde: dreh von Hand nach, {joints}.}}',
-  'spoken.part': '{name}',
   'topic.part': `{kind, select,
     speaker {Der Ton kommt {end, select, pommel {am Knauf} emitter {am Emitter} other {hier}} heraus: dort sitzt {part_nom}; lass das frei.}
     killSwitch {Das ist {part_nom}: damit ist der Strom ganz weg.}
@@ -500,6 +499,8 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'script.do': 'Tun: {what}',
   'script.expect': 'Erwarten: {what}',
   'script.about': 'Etwa {seconds} s',
+  'script.onPaper': 'Nicht im Film; zu lesen im Begleitheft:',
+  'script.leftTo': '{leftTo, select, picture {Auf einem Bild zu sehen} other {Dem Papier überlassen}}',
 
   'buy.tube': 'Rohr außen {size}',
   'buy.wall': 'Wand {wall} mm',

@@ -1,4 +1,5 @@
 export { formatNumber, inchFraction, mmAndInch } from './format'
+export { aboutText, learnLittle, notRecordedText } from './little'
 export { nearestWord, type SizeKind, type Suggestion, screwName, suggestCode, suggestNominal } from './nominal'
 export { type Parsed, type ParseFailure, parseMeasure, type Quantity, quantityOf } from './parse'
 export {

@@ -182,8 +182,6 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'topic.heft': `{weighed, select, yes {Without its blade it weighs {mass}. } other {}}{balanced, select, yes {It balances {balance} from the pommel; that is where you hold it.} other {}}`,
   'topic.duel.what': `what works loose in a duel`,
   'topic.duel': `{n, plural, =0 {} =1 {Before every bout feel whether {screws} holds. } other {Before every bout feel whether {screws} hold. }}{threads, plural, =0 {} =1 {Blows also work on the thread of {joints}: turn it tight by hand.} other {Blows also work on the threads of {joints}: turn them tight by hand.}}`,
-  'spoken.part':
-    'the {name}{named, select, yes {} other {{where, select, pommel { nearer the pommel} emitter { nearer the blade} middle { in the middle} other {}}}}',
   'topic.part': `{kind, select,
     speaker {The sound comes from {end, select, pommel {the pommel end} emitter {the emitter end} other {here}}: that is where {part_nom} sits; keep it free.}
     killSwitch {This is {part_nom}: it cuts the power altogether.}
@@ -209,7 +207,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'topic.off.what': 'how to turn it off',
   'topic.off': '(No control turns it off yet.)',
   'topic.preset.what': 'preset {preset}',
-  'topic.preset': `{preset} is {hue}{reasoned, select, yes {: {why}} other {}}.{asked, select, you { You asked for this one.} no {} other { {asker} asked for it.}}`,
+  'topic.preset': `{preset} is {hue}{reasoned, select, yes {: {why}} other {}}.{asked, select, you { You asked for this one.} no {} other { It was {asker} who asked for it.}}`,
   'topic.presets': `{n, plural, =2 {Two} =3 {Three} =4 {Four} =5 {Five} =6 {Six} other {#}} are {hue}: {presets}.{told, select, yes { {deep} is the deep one, {pale} the light one.} other {}}`,
   hue: `{pale, select, yes {pale } other {}}{hue, select, pink {pink} red {red} orange {orange} yellow {yellow} green {green} teal {teal} skyBlue {sky blue} blue {blue} violet {violet} magenta {magenta} dark {dark} other {white}}`,
   'topic.demoBlade.what': "the {blade} is the bench's, not the shipped one",
@@ -483,6 +481,8 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'script.do': 'Do: {what}',
   'script.expect': 'Expect: {what}',
   'script.about': 'About {seconds} s',
+  'script.onPaper': 'Not in the film; read in the record:',
+  'script.leftTo': '{leftTo, select, picture {Seen on a picture} other {Left to paper}}',
 
   'buy.tube': 'tube {size} outside',
   'buy.wall': 'wall {wall} mm',

@@ -1,5 +1,5 @@
 import { IntlMessageFormat } from 'intl-messageformat'
-import { type Language, tongue } from '../units'
+import { type Language, learnLittle, tongue } from '../units'
 import { en } from './en'
 import { CASES, type Noun, type Tongue } from './noun'
 import type { SayingCode, Sayings } from './sayings'
@@ -10,6 +10,7 @@ const TONGUES: Partial<Record<Language, Tongue<SayingCode>>> = { en }
 /** Takes a language in. What was said without it is forgotten. */
 export function learn(language: Language, its: Tongue<SayingCode>): void {
   TONGUES[language] = its
+  learnLittle(language, its.messages as Record<'notRecorded' | 'about', string>)
   made.clear()
   said.clear()
 }

@@ -181,7 +181,6 @@ export interface Sayings {
   'topic.heft': { mass: Words; weighed: 'yes' | 'no'; balance: Words; balanced: 'yes' | 'no' }
   'topic.duel.what': Record<never, never>
   'topic.duel': { screws: Words; n: number; joints: Words; threads: number }
-  'spoken.part': { named: 'yes' | 'no'; name: Words; where: 'pommel' | 'emitter' | 'middle' | 'none' }
   'topic.part': { kind: Words; part: Thing; end: 'pommel' | 'emitter' | 'none' }
   'topic.buttons': { parts: Words; n: number }
   'topic.never.what': { screw: Words }
@@ -493,6 +492,8 @@ export interface Sayings {
   'script.do': { what: Words }
   'script.expect': { what: Words }
   'script.about': { seconds: number }
+  'script.onPaper': Record<never, never>
+  'script.leftTo': { leftTo: 'paper' | 'picture' }
 
   // What a client has to buy.
   'buy.tube': { size: Words }

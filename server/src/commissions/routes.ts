@@ -2,9 +2,9 @@ import { API } from '@nubrin/core/api'
 import { cadCsv, cadDxf, cadSvg } from '@nubrin/core/drawing'
 import { handoffFileName } from '@nubrin/core/handoff'
 import { writeCommission } from '@nubrin/core/import'
-import { asCopy, byId, type Commission } from '@nubrin/core/record'
+import { asCopy, byId, type Commission, speakingTo } from '@nubrin/core/record'
 import { touches } from '@nubrin/core/record/ops'
-import { markdownOf, webVttOf } from '@nubrin/core/script'
+import { markdownOf, tellingOrder, webVttOf } from '@nubrin/core/script'
 import type { Response, Router } from 'express'
 import { Op as Sql } from 'sequelize'
 import type { Tables } from '../db/models'
@@ -156,7 +156,11 @@ function givingOut(r: Router, store: Commissions, library: Library) {
   })
   serve(r, API.scriptMarkdown, async ({ params, who, res }) => {
     const { record } = await store.load(who.shopId, params.id)
-    const text = record.sabers.map((s) => markdownOf(s.name, s)).join('\n')
+    const text = speakingTo(record, () =>
+      tellingOrder(record)
+        .map((s) => markdownOf(s.name, s))
+        .join('\n'),
+    )
     return send(res, 'walkthrough.md', 'text/markdown; charset=utf-8', text)
   })
   serve(r, API.scriptVtt, async ({ params, query, who, res }) => {

@@ -1,6 +1,5 @@
 import { drawSection, type Scene } from '@nubrin/core/drawing'
 import { known } from '@nubrin/core/facts'
-import { balance } from '@nubrin/core/fit'
 import type { Finding, Station } from '@nubrin/core/judge'
 import { type Kind, partsOfRef, type Saber, type Section } from '@nubrin/core/record'
 import { type PointerEvent, useMemo, useRef, useState } from 'react'
@@ -91,12 +90,15 @@ export function BenchDrawing({
   const scene = useMemo(() => {
     const blade = known(saber.presets[0]?.colour)
     const page = { width: width || 1240, height: HEIGHT }
-    if (apart) return drawSection(shown, { ...page, apart, from: apart.from - AIR, to: apart.to + AIR })
+    if (apart)
+      return drawSection(shown, {
+        ...{ ...page, apart, from: apart.from - AIR, to: apart.to + AIR },
+        ...(apart.blade ? { blade: apart.blade } : {}),
+      })
     if (playing) return drawSection(shown, { ...page, bladeShare: 0.55, quiet: true })
     return drawSection(shown, { ...page, ...zoom.view, ...(blade ? { blade } : {}) })
   }, [shown, width, saber.presets, zoom.view, apart, playing])
   drawn.current = scene
-  const centre = useMemo(() => (station === 'fit' ? balance(shown).centre : undefined), [shown, station])
 
   const pick = (r: string) => {
     light(r)
@@ -133,7 +135,7 @@ export function BenchDrawing({
           {pull.pulling ? <PullMark pulling={pull.pulling} /> : null}
           {apart?.act ? <ActMark scene={scene} act={apart.act} /> : null}
           {cut !== undefined && !bare ? <CutMark scene={scene} at={cut} /> : null}
-          {centre?.ok ? <BalanceMark scene={scene} at={centre.value} /> : null}
+          {station === 'fit' ? <BalanceMark scene={scene} saber={shown} /> : null}
           {station === 'hilt' && handled ? (
             <ProfileHandles
               scene={scene}

@@ -1,4 +1,4 @@
-import { inkOf, pathData, type Scene, TEXT_INK } from '@nubrin/core/drawing'
+import { inkOf, nightInkOf, pathData, type Scene, TEXT_INK } from '@nubrin/core/drawing'
 import { memo, type ReactNode, useId } from 'react'
 
 /** Renders a scene as SVG. Blade colours glow; everything else is ink. Overlays come as children, in the scene's pixels. */
@@ -7,6 +7,7 @@ export const SceneView = memo(function SceneView({
   title,
   onPick,
   lit,
+  night = false,
   children,
   className,
 }: {
@@ -14,6 +15,8 @@ export const SceneView = memo(function SceneView({
   title: string
   onPick?: (ref: string) => void
   lit?: string | undefined
+  /** In light lines on the dark, without words. */
+  night?: boolean
   children?: ReactNode
   className?: string
 }) {
@@ -36,6 +39,7 @@ export const SceneView = memo(function SceneView({
       </defs>
       {scene.prims.map((p, i) => {
         if (p.t === 'text') {
+          if (night) return null
           const k = TEXT_INK[p.role]
           return (
             <text
@@ -58,7 +62,7 @@ export const SceneView = memo(function SceneView({
             </text>
           )
         }
-        const k = inkOf(p)
+        const k = night ? nightInkOf(p) : inkOf(p)
         const common = {
           fill: k.fill,
           stroke: k.stroke,
@@ -81,7 +85,7 @@ export const SceneView = memo(function SceneView({
       {here.map((s) => (
         <rect
           key={`${s.ref}${s.x0}${s.y0}`}
-          className="lit"
+          className={night ? 'lit-night' : 'lit'}
           x={s.x0 - 4}
           y={s.y0 - 4}
           width={s.x1 - s.x0 + 8}

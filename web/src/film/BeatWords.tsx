@@ -1,21 +1,29 @@
 import { type Beat, nameOf, type Saber } from '@nubrin/core/record'
-import { type Trouble, troubleText } from '@nubrin/core/script'
 
-/** One beat, as large as its words allow. */
-export function BeatWords({ saber, beat, trouble: bad }: { saber: Saber; beat: Beat; trouble: Trouble | undefined }) {
+const BY_LENGTH: readonly [most: number, size: string][] = [
+  [70, '4.1rem'],
+  [130, '3.3rem'],
+  [210, '2.7rem'],
+  [330, '2.2rem'],
+]
+
+/** One beat, as large as its words allow; what a hand does and what is to be seen, beneath. */
+export function BeatWords({ saber, beat, troubles }: { saber: Saber; beat: Beat; troubles: readonly string[] }) {
   const place = nameOf(saber, beat.show)
-  const size = beat.say.length > 260 ? '2.1rem' : beat.say.length > 140 ? '2.7rem' : '3.4rem'
+  const size = BY_LENGTH.find(([most]) => beat.say.length <= most)?.[1] ?? '1.8rem'
+  const hands = [place && `show ${place}`, beat.doText && `do ${beat.doText}`].filter(Boolean).join(' · ')
   return (
     <>
-      {place ? <p className="text-[1.5rem] font-semibold text-[#e3bd78]">show: {place}</p> : null}
-      <p data-testid="say" className="leading-[1.18] font-semibold" style={{ fontSize: size }}>
+      <p data-testid="say" className="leading-[1.16] font-semibold text-balance" style={{ fontSize: size }}>
         {beat.say}
       </p>
-      {beat.doText ? <p className="mt-3 text-[1.6rem] text-[#e3bd78]">do: {beat.doText}</p> : null}
-      {beat.expect ? <p className="mt-2 text-[1.5rem] text-[#b9cdbf]">expect: {beat.expect}</p> : null}
-      {bad ? (
-        <p className="mt-3 border-l-4 border-[#e0786a] pl-3 text-[1.4rem] text-[#ffb4a8]">{troubleText(bad)}</p>
-      ) : null}
+      {hands ? <p className="mt-4 text-[1.55rem] text-[#e3bd78]">{hands}</p> : null}
+      {beat.expect ? <p className="mt-1 text-[1.55rem] text-[#a9cdb9]">then: {beat.expect}</p> : null}
+      {troubles.map((t) => (
+        <p key={t} className="mt-3 border-l-4 border-[#e0786a] pl-3 text-[1.4rem] text-[#ffb4a8]">
+          {t}
+        </p>
+      ))}
     </>
   )
 }

@@ -1,70 +1,152 @@
-import { drawSection } from '@nubrin/core/drawing'
-import { known } from '@nubrin/core/facts'
-import { rehearse } from '@nubrin/core/script'
-import { useCallback, useEffect, useMemo } from 'react'
-import { useNavigate, useParams } from 'react-router'
-import { SceneView } from '../drawing/SceneView'
-import { useWidth } from '../drawing/useWidth'
+import type { Commission, Saber } from '@nubrin/core/record'
+import { firstOpen, firstWords, liveBeats, overBy, rehearse, remaining, troubleText } from '@nubrin/core/script'
+import { type ReactNode, useEffect, useMemo } from 'react'
+import { useNavigate, useParams, useSearchParams } from 'react-router'
+import { later } from '../later'
 import { useBench } from '../store/commission'
 import { BeatWords } from './BeatWords'
-import { useFilming } from './useFilming'
+import { useAwake, useFilming } from './useFilming'
 
-/** One beat at a time, readable at arm's length in a dim room, driven by a foot pedal. The times pressed become chapters. */
+const NightDrawing = later(() => import('./NightDrawing').then((m) => m.NightDrawing))
+const After = later(() => import('./After').then((m) => m.After))
+
+/** The filming view of a saber, or what became of a take of it. */
 export default function Film() {
   const { id, saber: saberId } = useParams()
+  const [asked] = useSearchParams()
   const open = useBench((b) => b.open)
   const record = useBench((b) => (b.id === id ? b.record : undefined))
-  const navigate = useNavigate()
-  const [ref, width] = useWidth<HTMLDivElement>()
+  const error = useBench((b) => b.error)
   useEffect(() => {
     void open(id!)
   }, [id, open])
   const saber = record?.sabers.find((s) => s.id === saberId) ?? record?.sabers[0]
-  const leave = useCallback(() => navigate(`/commission/${id}/walkthrough`), [id, navigate])
-  const filming = useFilming(saber, leave)
-  const { at } = filming
-  const beat = saber?.beats[at]
-  const scene = useMemo(() => {
-    const blade = known(saber?.presets[0]?.colour)
-    return saber && drawSection(saber, { width: Math.max(600, width), height: 210, ...(blade ? { blade } : {}) })
-  }, [saber, width])
-  const trouble = useMemo(() => (saber ? rehearse(saber).troubles : []), [saber])
-  if (!saber || !beat || !scene)
-    return (
-      <p className="p-6">{record ? 'There is no script yet: compose it under Walkthrough.' : 'Fetching the script…'}</p>
-    )
-  const clock = `${Math.floor(filming.ms / 60000)}:${String(Math.floor(filming.ms / 1000) % 60).padStart(2, '0')}`
-  const bad = trouble.find((t) => t.beat.id === beat.id)
+  const take = saber?.takes.find((t) => t.id === asked.get('take'))
+  if (!record || !saber) return <Dark>{error ?? 'Fetching the script…'}</Dark>
+  if (take) return <After order={record} saber={saber} take={take} />
+  if (!saber.beats.some((b) => !b.leftTo)) return <Dark>There is no script yet: compose it under Walkthrough.</Dark>
+  return <Filming key={saber.id} order={record} saber={saber} />
+}
+
+const Dark = ({ children }: { children: ReactNode }) => (
+  <main className="min-h-screen bg-[#141a1a] p-8 text-[1.4rem] text-[#efe6d2]">{children}</main>
+)
+const clock = (s: number) =>
+  `${s < 0 ? '−' : ''}${Math.floor(Math.abs(s) / 60)}:${String(Math.floor(Math.abs(s)) % 60).padStart(2, '0')}`
+
+/** One beat at a time, readable from two metres in a dim room, driven by a foot pedal, keys or a touch. */
+function Filming({ order, saber }: { order: Commission; saber: Saber }) {
+  const navigate = useNavigate()
+  const { film, ms, act, jump, end } = useFilming(saber)
+  useAwake()
+  const run = useMemo(() => rehearse(saber), [saber])
+  const beats = useMemo(() => liveBeats(saber), [saber])
+  const beat = beats[film.at]!
+  const spoken = beats.filter((b) => !b.leftTo)
+  const nth = spoken.indexOf(beat) + 1
+  const next = spoken[nth]
+  const troubles = run.troubles.filter((t) => t.beat.id === beat.id).map(troubleText)
+  const over = film.running ? overBy(beats, film, ms) : -beat.seconds
+  const share = Math.min(1, 1 + over / beat.seconds)
+  const open = film.running ? firstOpen(beats, film) : undefined
+  const leave = () => {
+    const take = end()
+    navigate(take ? `/film/${order.id}/${saber.id}?take=${take}` : `/commission/${order.id}/walkthrough`)
+  }
+  useEffect(() => {
+    const key = (e: KeyboardEvent) => e.key === 'Escape' && leave()
+    window.addEventListener('keydown', key)
+    return () => window.removeEventListener('keydown', key)
+  })
+  // Who follows the script looks at where the saber will be when the beat has been told.
+  const state = run.states.find((x) => x.beat === beat.id)
   return (
-    <main className="flex h-screen flex-col bg-[#171d1d] text-[#efe6d2]">
-      <div className="flex items-center gap-6 px-8 py-3 text-[1.3rem]">
-        <h1 className="font-semibold">{saber.name}</h1>
-        <span>
-          {at + 1} of {saber.beats.length}
+    <main className="flex h-screen flex-col bg-[#141a1a] text-[#efe6d2]">
+      <div className="flex items-baseline gap-6 px-8 pt-3 pb-1">
+        <h1 className="text-[1.25rem] font-semibold">{saber.name}</h1>
+        <span className="text-[1.25rem]">
+          {nth} of {spoken.length}
         </span>
-        <span className="ml-auto text-[2rem] font-semibold" role="timer">
-          {clock}
-        </span>
-        <button type="button" className="border border-[#8d8570] px-3 py-1 text-[1.05rem]" onClick={filming.stop}>
-          {!filming.running ? 'leave' : 'end and keep the take'} (Esc)
-        </button>
-      </div>
-      <div ref={ref} className="mx-8 bg-[#d9cfb8] opacity-90">
-        <SceneView scene={scene} title="Where it is on the saber" lit={beat.show} className="block" />
-      </div>
-      <div className="flex min-h-0 flex-1 flex-col justify-center overflow-y-auto px-8 pt-2 pb-6" aria-live="polite">
-        <BeatWords saber={saber} beat={beat} trouble={bad} />
-      </div>
-      <div className="flex items-center gap-6 border-t border-[#39433f] px-8 py-2 text-[1.05rem] text-[#a59d88]">
-        <span>
-          {!filming.running
-            ? 'Page Down, space or the pedal starts the clock'
-            : 'Page Down or space: next · Page Up: back'}
-        </span>
-        <span className="ml-auto truncate">
-          {saber.beats[at + 1] ? `then: ${saber.beats[at + 1]!.say.slice(0, 70)}` : 'the last beat'}
+        <span className="ml-auto text-[1.25rem] text-[#a59d88]">{clock(remaining(beats, film, ms))} to go</span>
+        <span className="text-[2.3rem] leading-none font-semibold tabular-nums" role="timer">
+          {clock(film.running ? ms / 1000 : 0)}
         </span>
       </div>
+      <div className="mx-8 h-1.5 bg-[#2a3432]" aria-hidden>
+        <div
+          className={`h-full ${over > 0 ? 'bg-[#e0786a]' : 'bg-[#c79a4b]'}`}
+          style={{ width: `${Math.max(0, share) * 100}%` }}
+        />
+      </div>
+      <NightDrawing saber={saber} at={state} lit={beat.show} />
+      <button
+        type="button"
+        aria-label="Next beat"
+        className="flex min-h-0 flex-1 cursor-default flex-col justify-center overflow-y-auto px-8 text-left"
+        onClick={() => act('next')}
+      >
+        <span aria-live="polite" className="block w-full">
+          <BeatWords saber={saber} beat={beat} troubles={troubles} />
+        </span>
+        {over > 0 ? (
+          <span className="mt-2 text-[1.3rem] font-semibold text-[#ffb4a8]">{Math.round(over)} s over</span>
+        ) : null}
+      </button>
+      <p className="truncate px-8 pb-1 text-[1.35rem] text-[#a59d88]">{next ? `next: ${next.say}` : 'the last beat'}</p>
+      <div className="flex flex-wrap items-center gap-2 border-t border-[#39433f] px-8 py-2">
+        {film.running ? (
+          <>
+            <Key
+              name="S"
+              what="slip"
+              n={film.slips.filter((x) => x.kind === 'slip').length}
+              onClick={() => act('slip')}
+            />
+            <Key
+              name="R"
+              what="retake"
+              n={film.slips.filter((x) => x.kind === 'retake').length}
+              onClick={() => act('retake')}
+            />
+            <Key
+              name="N"
+              what="said something new"
+              n={film.slips.filter((x) => x.kind === 'saidNew').length}
+              onClick={() => act('saidNew')}
+            />
+            {open !== undefined && open < film.at ? (
+              <Key name="O" what={`to what is open: ${spoken.indexOf(beats[open]!) + 1}`} onClick={() => jump(open)} />
+            ) : null}
+            <Key name="◂" what="back" onClick={() => act('back')} />
+          </>
+        ) : (
+          <span className="text-[1.2rem]">Pedal, Page Down, space or a touch starts the clock</span>
+        )}
+        <span className="ml-auto flex gap-2">
+          <Key name="Esc" what={film.running ? 'end and keep the take' : 'leave'} onClick={leave} />
+          <Key name="▸" what={film.running ? 'next' : 'start'} onClick={() => act('next')} />
+        </span>
+      </div>
+      <p className="sr-only">{firstWords(beat)}</p>
     </main>
+  )
+}
+
+/** A key of the pedal or keyboard, to be touched as well. */
+function Key({ name, what, n, onClick }: { name: string; what: string; n?: number; onClick: () => void }) {
+  return (
+    <button
+      type="button"
+      className="flex items-center gap-2 border border-[#5d675f] px-3 py-1.5 text-[1.1rem] hover:bg-[#222b29]"
+      onClick={(e) => {
+        // The space bar is the pedal's, not this button's.
+        e.currentTarget.blur()
+        onClick()
+      }}
+    >
+      <kbd className="border border-[#5d675f] px-1.5 text-[0.95rem] text-[#e3bd78]">{name}</kbd>
+      {what}
+      {n ? <span className="font-semibold text-[#e3bd78]">{n}</span> : null}
+    </button>
   )
 }

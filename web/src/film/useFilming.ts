@@ -1,66 +1,124 @@
 import type { Saber } from '@nubrin/core/record'
+import { type FilmAct, type Filming, filmed, filmOf, firstOpen, takeOf } from '@nubrin/core/script'
 import { useCallback, useEffect, useRef, useState } from 'react'
 import { freshId } from '../data'
 import { useBench } from '../store/commission'
 import { useSession } from '../store/session'
 
-const NEXT = ['PageDown', ' ', 'ArrowRight', 'ArrowDown']
-const BACK = ['PageUp', 'ArrowLeft', 'ArrowUp']
+/** What a pedal, a remote or a keyboard sends. */
+const KEYS: Readonly<Record<string, FilmAct['do'] | 'open'>> = {
+  ...{ PageDown: 'next', ' ': 'next', ArrowRight: 'next', ArrowDown: 'next', Enter: 'next' },
+  ...{ PageUp: 'back', ArrowLeft: 'back', ArrowUp: 'back' },
+  ...{ s: 'slip', r: 'retake', n: 'saidNew', o: 'open' },
+}
+/** A take that is running is kept in this browser, so that a page that is loaded again goes on. */
+const keptAs = (saber: string) => `nubrin-film-${saber}`
+interface Kept {
+  film: Filming
+  started: number
+}
+function kept(saber: Saber): Kept | undefined {
+  try {
+    const k = JSON.parse(localStorage.getItem(keptAs(saber.id)) ?? 'null') as Kept | null
+    const fits = k && saber.beats[k.film.at] && k.film.marks.every((m) => saber.beats.some((b) => b.id === m.beat))
+    return fits ? k : undefined
+  } catch {
+    return undefined
+  }
+}
 
-/** The beat that is told now, the clock, and the keys of the pedal; the times pressed become a take when it ends. */
-export function useFilming(saber: Saber | undefined, leave: () => void) {
+export interface FilmingNow {
+  film: Filming
+  ms: number
+  act: (what: FilmAct['do'] | 'open') => void
+  jump: (to: number) => void
+  /** Ends it; gives back the take that was kept, if anything was told. */
+  end: () => string | undefined
+}
+
+/** The beat that is told now, the clock, and what pedal, keys and screen do; the times become a take when it ends. */
+export function useFilming(saber: Saber): FilmingNow {
   const edit = useBench((b) => b.edit)
   const me = useSession((s) => s.person?.name)
-  const [at, setAt] = useState(0)
-  const [started, setStarted] = useState<number>()
-  const [now, setNow] = useState(0)
-  const marks = useRef<{ beat: string; atMs: number }[]>([])
+  const [film, setFilm] = useState<Filming>(() => kept(saber)?.film ?? filmOf(saber.beats))
+  const started = useRef(kept(saber)?.started)
+  const [ms, setMs] = useState(0)
+  const now = useRef(film)
+  now.current = film
+  const beats = useRef(saber.beats)
+  beats.current = saber.beats
   const go = useCallback(
-    (step: 1 | -1) => {
-      if (!saber) return
-      const next = Math.min(Math.max(at + step, 0), saber.beats.length - 1)
-      let begin = started
-      if (begin === undefined) {
-        begin = Date.now()
-        setStarted(begin)
-        marks.current = [{ beat: saber.beats[at]!.id, atMs: 0 }]
-        if (step === 1 && at === 0) return
-      }
-      if (next === at) return
-      setAt(next)
-      marks.current.push({ beat: saber.beats[next]!.id, atMs: Date.now() - begin })
+    (act: FilmAct) => {
+      const next = filmed(beats.current, now.current, act, started.current ? Date.now() - started.current : 0)
+      if (next === now.current) return
+      if (next.running && !now.current.running) started.current = Date.now()
+      now.current = next
+      setFilm(next)
+      if (next.running) localStorage.setItem(keptAs(saber.id), JSON.stringify({ film: next, started: started.current }))
     },
-    [at, saber, started],
+    [saber.id],
   )
-  const stop = useCallback(() => {
-    if (marks.current.length > 1 && started !== undefined)
-      edit('keep the take', (d) => {
-        d.sabers
-          .find((s) => s.id === saber?.id)
-          ?.takes.push({
-            id: freshId(),
-            at: new Date(started).toISOString(),
+  const jump = useCallback((to: number) => go({ do: 'jump', to }), [go])
+  const act = useCallback(
+    (what: FilmAct['do'] | 'open') => {
+      if (what !== 'open') return go({ do: what } as FilmAct)
+      const to = firstOpen(beats.current, now.current)
+      if (to !== undefined) jump(to)
+    },
+    [go, jump],
+  )
+  const end = useCallback(() => {
+    const begun = started.current
+    const take =
+      begun === undefined
+        ? undefined
+        : takeOf(now.current, {
+            ...{ id: freshId(), at: new Date(begun).toISOString(), endMs: Date.now() - begun, slipId: freshId },
             ...(me ? { by: me } : {}),
-            marks: marks.current,
           })
-      })
-    leave()
-  }, [edit, leave, me, saber?.id, started])
+    localStorage.removeItem(keptAs(saber.id))
+    if (take) edit('keep the take', (d) => void d.sabers.find((s) => s.id === saber.id)?.takes.push(take))
+    return take?.id
+  }, [edit, me, saber.id])
   useEffect(() => {
     const key = (e: KeyboardEvent) => {
-      if (e.key === 'Escape') stop()
-      const step = NEXT.includes(e.key) ? 1 : BACK.includes(e.key) ? -1 : undefined
-      if (!step) return
+      const what = KEYS[e.key.length === 1 ? e.key.toLowerCase() : e.key]
+      if (!what || e.ctrlKey || e.metaKey || e.altKey) return
+      // A key that is held sends itself again and again; a beat is told once.
       e.preventDefault()
-      go(step)
+      if (!e.repeat) act(what)
     }
     window.addEventListener('keydown', key)
     return () => window.removeEventListener('keydown', key)
-  }, [go, stop])
+  }, [act])
   useEffect(() => {
-    if (started === undefined) return
-    const t = setInterval(() => setNow(Date.now() - started), 250)
+    const t = setInterval(() => started.current && setMs(Date.now() - started.current), 200)
     return () => clearInterval(t)
-  }, [started])
-  return { at, running: started !== undefined, ms: now, stop }
+  }, [])
+  return { film, ms, act, jump, end }
+}
+
+/** Keeps the screen awake while somebody films, where the browser can; asked again when the page comes back to the front. */
+export function useAwake() {
+  useEffect(() => {
+    let lock: { release: () => Promise<void> } | undefined
+    let here = true
+    const ask = () => {
+      if (document.visibilityState !== 'visible') return
+      void navigator.wakeLock?.request('screen').then(
+        (l) => {
+          if (here) lock = l
+          else void l.release()
+        },
+        () => undefined,
+      )
+    }
+    ask()
+    document.addEventListener('visibilitychange', ask)
+    return () => {
+      here = false
+      document.removeEventListener('visibilitychange', ask)
+      void lock?.release()
+    }
+  }, [])
 }

@@ -51,7 +51,7 @@ export interface BenchState {
   /** A saber shown on the drawing in place of the recorded one while something is only being considered. */
   preview: { saber: Saber; label: string } | undefined
   /** The saber as it lies apart on the bench while somebody plays with its machine. */
-  apart: (Apart & { act: ActOnDrawing | undefined }) | undefined
+  apart: (Apart & { act: ActOnDrawing | undefined; blade?: string }) | undefined
   /** Whether the cut across the hilt is shown, with its mark on the drawing. */
   cutting: boolean
   /** What was said of a joint on the drawing, until the station has written it down. */
@@ -397,7 +397,7 @@ export const useStationFindings = (station: Station): Finding[] => {
 
 type Lists =
   | ('parts' | 'blades' | 'zones' | 'presets' | 'inputs' | 'modes' | 'controls' | 'tests' | 'fixes' | 'beats')
-  | ('items' | 'notFor' | 'before' | 'provenance' | 'losses' | 'decisions')
+  | ('items' | 'notFor' | 'before' | 'provenance' | 'losses' | 'decisions' | 'spoken')
 /** Changes one thing of a list of the saber on the bench, found by its id wherever it stands by then. */
 export function useEditThing<L extends Lists>(list: L) {
   const editSaber = useEditSaber()

@@ -1,4 +1,5 @@
 import { nameOf } from '../../record'
+import { liveBeats } from '../../script'
 import { say } from '../../words'
 import type { SaberChapter } from '../block'
 
@@ -10,7 +11,7 @@ export const walkthrough: SaberChapter = (s) => ({
         {
           kind: 'script',
           saber: s.id,
-          beats: s.beats.map((b, i) => ({
+          beats: liveBeats(s).map((b, i) => ({
             n: i + 1,
             say: b.say,
             ...(b.show ? { ref: b.show, show: nameOf(s, b.show) ?? '' } : {}),

@@ -78,6 +78,7 @@ import { openQuestion } from './record/open-question'
 import { openRequest } from './record/open-request'
 import { recalled } from './record/recalled'
 import { toDos } from './record/to-dos'
+import { uncredited } from './record/uncredited'
 import { demoDiffers } from './script/demo-differs'
 import { neverTold } from './script/never-told'
 import { rehearsal } from './script/rehearsal'
@@ -134,6 +135,7 @@ export const CHECKS: readonly Check[] = [
   duel,
   stringSums,
   toDos,
+  uncredited,
   portEnd,
   noFirmware,
   configuredPixels,

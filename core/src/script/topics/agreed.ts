@@ -52,7 +52,7 @@ export const arrivalTopics = ({ c, s }: Told): Topic[] =>
           what: () => say('topic.arrival.what', { what: name(a.what), fate: x.fate }),
           say: say('topic.arrival', {
             ...{ what: name(within(bare(a.what))), fate: x.fate },
-            ...{ note: a.note ? ownLarge(bare(a.note)) : '', noted: whether(a.note) },
+            ...{ note: a.note ? within(bare(a.note)) : '', noted: whether(a.note) },
             ...{ now: now ?? '', placed: whether(now) },
           }),
           must: true,

@@ -1,7 +1,7 @@
 import { known } from '../../facts'
 import { hueWord } from '../../light'
 import { type Commission, colourOf, hueText, nounOf, own, refTo, type Saber } from '../../record'
-import { large, say, whether } from '../../words'
+import { say, whether } from '../../words'
 import { asSpoken } from './amounts'
 import { bare, listed, type Told, type Topic, topic } from './topic'
 
@@ -23,7 +23,7 @@ export const presetTopics = ({ c, s }: Told): Topic[] =>
         hue: hueText(colourOf(p)),
         why: p.why ? own(bare(p.why)) : '',
         reasoned: whether(p.why),
-        asker: large(p.askedBy ?? ''),
+        asker: p.askedBy ?? '',
         asked: !p.askedBy ? 'no' : isClient(c, p.askedBy) ? 'you' : 'other',
       }),
       show: refTo('preset', p.id),

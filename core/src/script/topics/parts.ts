@@ -17,7 +17,7 @@ const INTRODUCED: readonly PartKind[] = [
   'accentLed',
   'strip',
 ]
-export const WORKED_BY_HAND: readonly PartKind[] = ['killSwitch', 'killKey', 'chargePort', 'switch']
+const WORKED_BY_HAND: readonly PartKind[] = ['killSwitch', 'killKey', 'chargePort', 'switch']
 const SEEN_INSIDE: readonly PartKind[] = ['chamber', 'cover', 'strip']
 
 /** What a hand finds and an eye sees of it. */

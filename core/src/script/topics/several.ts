@@ -11,7 +11,7 @@ export function tellingOrder(c: Pick<Commission, 'sabers'>): Saber[] {
 
 /** What is the whole order's: told once, with the last of its sabers. */
 const OF_THE_ORDER = /^(request|arrival|share|fault|credit|toDo):/
-export const isOfTheOrder = (key: string): boolean => OF_THE_ORDER.test(key)
+const isOfTheOrder = (key: string): boolean => OF_THE_ORDER.test(key)
 
 /** Whether something is told with this saber: what is its own, and with the last one what is the whole order's. */
 export function toldWith(c: Commission, s: Saber, key: string): boolean {

@@ -1,9 +1,13 @@
 import { type Commission, JOBS, PURPOSES, keyWords as words } from '@nubrin/core/record'
+import { LANGUAGES, MEASURES } from '@nubrin/core/units'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { Link } from 'react-router'
 import { call, useClientsNamed } from '../../data'
 import { ComboCell, DateCell, Labelled, SelectCell, setText, TextCell } from '../../kit'
 import { useBench, useEdit, useOrder } from '../../store/commission'
+
+const TONGUE_WORDS = { en: 'English', de: 'German' } as const
+const MEASURE_WORDS = { both: 'both', mm: 'millimetres', inch: 'inches' } as const
 
 /** Who it is for, what kind of job, and by when. */
 export function Client() {
@@ -81,6 +85,38 @@ export function Client() {
           label="Contact"
           value={order.client.contact ?? ''}
           onCommit={(v) => edit('contact', (d) => setText(d.client, 'contact', v))}
+        />
+      </Labelled>
+      <Labelled label="reads and hears">
+        <SelectCell
+          label="Language"
+          value={order.client.language ?? 'en'}
+          options={LANGUAGES}
+          words={(l) => TONGUE_WORDS[l]}
+          onCommit={(v) => edit('language of the client', (d) => void (d.client.language = v))}
+        />
+      </Labelled>
+      <Labelled label="thinks in">
+        <SelectCell
+          label="Measures"
+          value={order.client.measures ?? 'both'}
+          options={['both', ...MEASURES] as const}
+          words={(m) => MEASURE_WORDS[m]}
+          onCommit={(v) =>
+            edit(
+              'measures of the client',
+              (d) => void (v === 'both' ? delete d.client.measures : (d.client.measures = v)),
+            )
+          }
+        />
+      </Labelled>
+      <Labelled label="this record is written in">
+        <SelectCell
+          label="Written in"
+          value={order.writtenIn ?? 'en'}
+          options={LANGUAGES}
+          words={(l) => TONGUE_WORDS[l]}
+          onCommit={(v) => edit('language of the record', (d) => void (d.writtenIn = v))}
         />
       </Labelled>
       <Labelled label="about them, for the shop only" className="col-span-2">

@@ -1,78 +1,58 @@
 import type { Beat, Saber } from '@nubrin/core/record'
-import { guessSeconds, type Trouble, troubleText } from '@nubrin/core/script'
-import { Mark, RemoveButton, TextCell } from '../../kit'
-import { later } from '../../later'
-import { useEditThing, useLight, useRemove } from '../../store/commission'
+import { liveText } from '@nubrin/core/script'
+import { Mark, RemoveButton } from '../../kit'
+import { useRemove } from '../../store/commission'
 
-const BeatDetails = later(() => import('./BeatDetails').then((m) => m.BeatDetails))
+const LEFT = { paper: 'on paper', picture: 'on a picture' } as const
 
-/** One beat in a line; open, it is put into the maker's words and told what it shows, does and performs. */
+/** One beat as it is spoken, whole. */
 export function BeatRow({
   saber,
   beat: b,
   n,
   open,
   troubles,
+  stray,
   onOpen,
 }: {
   saber: Saber
   beat: Beat
   n: number
   open: boolean
-  troubles: Trouble[]
+  troubles: readonly string[]
+  stray: boolean
   onOpen: () => void
 }) {
-  const edit = useEditThing('beats')
-  const light = useLight()
   const remove = useRemove()
-  const set = (run: (x: Beat) => void) =>
-    edit('beat', b.id, (x) => {
-      run(x)
-      if (x.by === 'composed') x.by = 'edited'
-    })
-  const say = (v: string) =>
-    set((x) => {
-      x.say = v
-      x.seconds = guessSeconds(v)
-    })
   return (
-    <div className={open ? 'bg-card px-1 pb-2' : ''}>
+    <div className={open ? 'bg-card' : ''}>
       <div className="flex items-start gap-2">
-        <span className="text-brass w-6 pt-1.5 text-right font-semibold">{n}</span>
-        {open ? (
-          <TextCell
-            label={`Say, beat ${n}`}
-            lines={Math.min(6, 1 + Math.ceil(b.say.length / 75))}
-            value={b.say}
-            className="text-[1.05rem]"
-            onCommit={say}
-          />
-        ) : (
-          <button
-            type="button"
-            className="min-w-0 flex-1 truncate py-1.5 text-left"
-            onClick={() => {
-              onOpen()
-              light(b.show)
-            }}
-          >
-            {b.say}
-          </button>
-        )}
-        {troubles.length ? (
-          <span className="pt-1.5" title={troubles.map(troubleText).join(' ')}>
-            <Mark level="caution" size={16} />
+        <span className={`w-6 pt-1 text-right ${b.by === 'composed' ? 'text-quiet' : 'text-brass font-semibold'}`}>
+          {n}
+        </span>
+        <button
+          type="button"
+          aria-expanded={open}
+          className={`min-w-0 flex-1 py-1 text-left leading-snug ${b.leftTo ? 'text-quiet italic' : ''} ${open ? 'text-quiet truncate' : ''}`}
+          onClick={onOpen}
+        >
+          {liveText(saber, b.say)}
+        </button>
+        {troubles.length || stray ? (
+          <span className="pt-1" title={troubles.join(' ') || 'far from its kind'}>
+            <Mark level={troubles.length ? 'caution' : 'note'} size={16} />
           </span>
         ) : null}
-        <span className="text-quiet w-9 shrink-0 pt-1.5 text-right">{b.seconds} s</span>
+        <span className="text-quiet w-20 shrink-0 pt-1 text-right whitespace-nowrap">
+          {b.leftTo ? LEFT[b.leftTo] : `${Math.round(b.seconds)} s`}
+        </span>
         <RemoveButton what={`beat ${n}`} onClick={() => remove(`beat:${b.id}`)} />
       </div>
       {troubles.map((t) => (
-        <p key={t.code} className="text-stop pl-8 font-medium">
-          {troubleText(t)}
+        <p key={t} className="text-stop pl-8 font-medium">
+          {t}
         </p>
       ))}
-      {open ? <BeatDetails saber={saber} beat={b} n={n} onEdit={set} /> : null}
     </div>
   )
 }

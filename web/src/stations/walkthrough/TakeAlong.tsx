@@ -1,35 +1,37 @@
 import type { Commission, Saber } from '@nubrin/core/record'
-import { chaptersOf } from '@nubrin/core/script'
+import { Link } from 'react-router'
 import { urlOf } from '../../data'
+import { dayText } from '../../kit'
 
-/** The script as files: Markdown, subtitles as planned and as taken, chapters. */
+/** What was filmed, each take with what became of it; and the script as files. */
 export function TakeAlong({ order, saber }: { order: Commission; saber: Saber }) {
-  const vtt = (take?: string) =>
-    urlOf('scriptVtt', { params: { id: order.id }, query: { saber: saber.id, ...(take ? { take } : {}) } })
   return (
-    <div className="mt-4 space-y-1">
-      <h3 className="label">take it along</h3>
+    <section aria-label="Takes and files" className="mt-5">
+      {saber.takes.length ? (
+        <>
+          <h2 className="h2">Takes</h2>
+          {saber.takes.map((t, i) => (
+            <Link
+              key={t.id}
+              className="border-rule text-brass block border-b py-1"
+              to={`/film/${order.id}/${saber.id}?take=${t.id}`}
+            >
+              take {i + 1}, {dayText(t.at.slice(0, 10))}
+              {t.slips?.some((x) => !x.done) ? ', marks to look at' : ''}
+            </Link>
+          ))}
+        </>
+      ) : null}
+      <h3 className="label mt-3">take it along</h3>
       <a className="text-brass block" href={urlOf('scriptMarkdown', { params: { id: order.id } })}>
         script as Markdown
       </a>
-      <a className="text-brass block" href={vtt()}>
+      <a
+        className="text-brass block"
+        href={urlOf('scriptVtt', { params: { id: order.id }, query: { saber: saber.id } })}
+      >
         subtitles, planned times (WebVTT)
       </a>
-      {saber.takes.map((t, i) => (
-        <span key={t.id} className="block">
-          <a className="text-brass" href={vtt(t.id)}>
-            subtitles of take {i + 1} ({t.marks.length} marks)
-          </a>
-          {', '}
-          <a
-            className="text-brass"
-            download={`chapters-take-${i + 1}.txt`}
-            href={`data:text/plain;charset=utf-8,${encodeURIComponent(chaptersOf(saber, t))}`}
-          >
-            its chapters
-          </a>
-        </span>
-      ))}
-    </div>
+    </section>
   )
 }

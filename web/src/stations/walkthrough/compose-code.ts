@@ -1,2 +1,3 @@
-// In a piece of its own: the script stands before it can be composed anew.
-export { compose } from '@nubrin/core/script'
+// What composes, in a piece of its own: most look at a script and change nothing.
+export { compose, proposeTrim, rehearse, straysOf, targetOf, troubleText } from '@nubrin/core/script'
+export { reworded } from './reword'

@@ -1,14 +1,18 @@
 import { ORDERS } from '@nubrin/core/record'
-import { rehearse } from '@nubrin/core/script'
-import { useMemo, useState } from 'react'
+import { useCallback, useState } from 'react'
 import { Link } from 'react-router'
 import { freshId } from '../../data'
 import { Empty, SelectCell, SortableList } from '../../kit'
 import { later } from '../../later'
-import { useEditSaber, useOrder, useSaber } from '../../store/commission'
+import { useEditSaber, useLight, useOrder, useSaber } from '../../store/commission'
 import { BeatRow } from './BeatRow'
+import { useRehearsal } from './useRehearsal'
 
-/** What is not told yet and what can be taken along, beside the script; it stands a moment later. */
+/** What stands beside the script, and what only an open beat needs; each comes a moment later. */
+const BeatSheet = later(() => import('./BeatSheet').then((m) => m.BeatSheet))
+const Reel = later(() => import('./Reel').then((m) => m.Reel))
+const ForWhom = later(() => import('./ForWhom').then((m) => m.ForWhom))
+const Called = later(() => import('./Called').then((m) => m.Called))
 const NotTold = later(() => import('./NotTold').then((m) => m.NotTold))
 const Readiness = later(() => import('./Readiness').then((m) => m.Readiness))
 const TakeAlong = later(() => import('./TakeAlong').then((m) => m.TakeAlong))
@@ -20,81 +24,131 @@ const ORDER_WORDS = {
   build: 'by building it',
 }
 
-/** The script of the demonstration: beats in the order of telling, and what is not told yet. */
+const NONE: readonly string[] = []
+
+/** The script of the demonstration: beats in the order of telling, rehearsed on the machine, and what is not told yet. */
 export default function Walkthrough() {
   const order = useOrder()
   const saber = useSaber()
   const editSaber = useEditSaber()
+  const light = useLight()
   const [chosen, setChosen] = useState<string>()
-  const run = useMemo(() => rehearse(saber), [saber])
-  const time = `${Math.floor(run.seconds / 60)} min ${run.seconds % 60} s`
+  const [open, setOpen] = useState<string>()
+  const { run, troubles, strays } = useRehearsal(order, saber)
+  const choose = useCallback(
+    (id: string) => {
+      setChosen(id)
+      light(saber.beats.find((b) => b.id === id)?.show)
+    },
+    [light, saber.beats],
+  )
+  const openBeat = (id: string) => {
+    setOpen(open === id ? undefined : id)
+    choose(id)
+  }
   const composeAnew = async () => {
     const { compose } = await import('./compose-code')
     editSaber('compose', (s, d) => void (s.beats = compose(d, s)))
   }
+  const trim = async () => {
+    const { proposeTrim, targetOf } = await import('./compose-code')
+    editSaber('leave to paper', (s, d) => {
+      const left = new Set(proposeTrim(d, s, targetOf(s) ?? 0))
+      for (const b of s.beats) if (left.has(b.id)) b.leftTo = 'paper'
+    })
+  }
   const own = () => {
     const id = freshId()
-    editSaber('add beat', (s) => void s.beats.push({ id, say: 'New beat', seconds: 5, covers: [], by: 'own' }))
+    editSaber('add beat', (s) => {
+      const bye = s.beats.findIndex((b) => b.covers.includes('farewell'))
+      const at = chosen ? s.beats.findIndex((b) => b.id === chosen) + 1 : bye < 0 ? s.beats.length : bye
+      s.beats.splice(at, 0, { id, say: 'New beat', seconds: 5, covers: [], by: 'own' })
+    })
+    setOpen(id)
     setChosen(id)
   }
+  const told = saber.beats.length > 0
   return (
     <div className="grid grid-cols-[minmax(0,1fr)_250px] gap-6">
       <section aria-label="Script">
-        <div className="flex flex-wrap items-center gap-2">
-          <h2 className="h2">The script</h2>
-          <span className="text-quiet">
-            {saber.beats.length} beats, {time}
-          </span>
-          <SelectCell
-            className="w-48!"
-            label="Order of telling"
-            value={saber.order}
-            options={ORDERS}
-            words={(o) => ORDER_WORDS[o]}
-            onCommit={(v) => editSaber('order of telling', (s) => void (s.order = v))}
-          />
-          <span className="ml-auto flex gap-2">
-            <button type="button" className="btn" onClick={() => void composeAnew()}>
-              {saber.beats.length ? 'compose again' : 'compose from the record'}
-            </button>
-            {saber.beats.length ? (
-              <Link className="btn btn-main" to={`/film/${order.id}/${saber.id}`}>
-                film it
-              </Link>
-            ) : null}
-          </span>
+        <div className="bg-paper sticky -top-3 z-10 -mt-3 pt-3">
+          <div className="flex flex-wrap items-center gap-2">
+            <h2 className="h2">The script</h2>
+            <span className="text-quiet">{saber.beats.length} beats</span>
+            <SelectCell
+              className="w-48!"
+              label="Order of telling"
+              value={saber.order}
+              options={ORDERS}
+              words={(o) => ORDER_WORDS[o]}
+              onCommit={(v) => editSaber('order of telling', (s) => void (s.order = v))}
+            />
+            <span className="ml-auto flex gap-2">
+              <button type="button" className="btn" onClick={() => void composeAnew()}>
+                {told ? 'compose again' : 'compose from the record'}
+              </button>
+              {told ? (
+                <Link className="btn btn-main" to={`/film/${order.id}/${saber.id}`}>
+                  film it
+                </Link>
+              ) : null}
+            </span>
+          </div>
+          {told ? (
+            run && <Reel saber={saber} run={run} chosen={chosen} onChoose={choose} onTrim={() => void trim()} />
+          ) : (
+            <Empty title="Nothing to say yet">
+              Compose the script from what has been recorded; then put it into your own words. Beats you have changed
+              are kept when you compose again.
+            </Empty>
+          )}
         </div>
-        {saber.beats.length ? null : (
-          <Empty title="Nothing to say yet">
-            Compose the script from what has been recorded; then put it into your own words. Beats you have changed are
-            kept when you compose again.
-          </Empty>
-        )}
         <SortableList
           items={saber.beats}
           name={(b) => b.say.slice(0, 30)}
-          onMove={(next) => editSaber('order of beats', (s) => void (s.beats = next))}
+          onMove={(next) =>
+            void import('./compose-code').then(({ reworded }) =>
+              editSaber('order of beats', (s, d) => void (s.beats = reworded(d, { ...s, beats: next }))),
+            )
+          }
         >
           {(b, i) => (
-            <BeatRow
-              saber={saber}
-              beat={b}
-              n={i + 1}
-              open={b.id === chosen}
-              troubles={run.troubles.filter((t) => t.beat.id === b.id)}
-              onOpen={() => setChosen(b.id)}
-            />
+            <>
+              <BeatRow
+                saber={saber}
+                beat={b}
+                n={i + 1}
+                open={b.id === open}
+                troubles={troubles.get(b.id) ?? NONE}
+                stray={strays.some((x) => x.beat === b.id)}
+                onOpen={() => openBeat(b.id)}
+              />
+              {b.id === open ? (
+                <BeatSheet
+                  order={order}
+                  saber={saber}
+                  beat={b}
+                  n={i + 1}
+                  stray={strays.find((x) => x.beat === b.id)}
+                  onOpen={openBeat}
+                />
+              ) : null}
+            </>
           )}
         </SortableList>
-        {saber.beats.length ? (
+        {told ? (
           <button type="button" className="btn-plain btn" onClick={own}>
-            + a beat of your own
+            + a beat of your own{chosen ? ', here' : ''}
           </button>
         ) : null}
       </section>
       <div>
         <NotTold order={order} saber={saber} />
-        {saber.beats.length ? <Readiness order={order} saber={saber} /> : null}
+        <div className="mt-4">
+          <ForWhom order={order} saber={saber} />
+        </div>
+        {told ? <Readiness order={order} saber={saber} /> : null}
+        <Called saber={saber} />
         <TakeAlong order={order} saber={saber} />
       </div>
     </div>

@@ -45,6 +45,7 @@ export const rehearsal = check<{ hold: At; said: At; ends: At; impossible: At }>
     'presets',
     'inputs',
     'zones',
+    'spoken',
   ],
   run: ({ saber, machine }) =>
     rehearse(saber, machine).troubles.map((t) => ({

@@ -13,6 +13,7 @@ export const stale = check<{
   changed: { beats: (Said & { now: string })[] }
   gone: Said & { what: string }
   differs: { text: string; said: string; is: string }
+  unsure: { text: string; said: string; of: string }
 }>({
   id: 'stale',
   station: 'walkthrough',
@@ -57,6 +58,14 @@ export const stale = check<{
         refs: [x.where],
         gate: true,
       })),
+      ...of('unsure').map((x) => ({
+        code: 'unsure' as const,
+        subject: `unsure-${x.where}-${x.said}`,
+        level: 'caution' as const,
+        params: { text: x.text, said: x.said, of: x.of },
+        refs: [x.where],
+        gate: true,
+      })),
     ]
   },
   words: {
@@ -74,6 +83,11 @@ export const stale = check<{
       title: `Said: ${p.said}. Recorded: ${p.is}`,
       detail: `“${p.text}”`,
       remedy: 'Correct the words, or the record.',
+    }),
+    unsure: (p) => ({
+      title: `Said as sure: ${p.said}`,
+      detail: `The record knows it of ${p.of} only about so. “${p.text}”`,
+      remedy: 'Say “about”, or measure it.',
     }),
   },
 })

@@ -1,0 +1,37 @@
+import { check } from '../../check'
+import { listed } from '../../text'
+
+/** A name as it is compared: whatever its case and the space around it. */
+const plain = (name: string) => name.trim().toLowerCase()
+
+export const uncredited = check<{ work: { who: string; did: string[] } }>({
+  id: 'uncredited',
+  station: 'brief',
+  scope: 'order',
+  rule: 'Whoever worked on it is named: who made what stands in the credits.',
+  source: 'shop practice: a saber says whose hands made it',
+  reads: ['order.log', 'order.credits', 'order.sabers'],
+  run: ({ commission }) => {
+    const named = new Set(commission.credits.map((k) => plain(k.who)))
+    const work = [
+      ...commission.log.filter((e) => e.kind === 'work' && e.by).map((e) => ({ who: e.by!, did: e.text })),
+      ...commission.sabers.flatMap((s) =>
+        s.losses.flatMap((l) => (l.maker && l.how !== 'spoilt' ? [{ who: l.maker, did: l.what }] : [])),
+      ),
+    ].filter((w) => plain(w.who) && !named.has(plain(w.who)))
+    return [...new Set(work.map((w) => plain(w.who)))].map((who) => {
+      const theirs = work.filter((w) => plain(w.who) === who)
+      return {
+        ...{ code: 'work' as const, subject: who, level: 'caution' as const },
+        params: { who: theirs[0]!.who, did: theirs.map((w) => w.did) },
+      }
+    })
+  },
+  words: {
+    work: (p) => ({
+      title: `${p.who} worked on it and is not named`,
+      detail: listed(p.did),
+      remedy: 'Add who did what to the credits.',
+    }),
+  },
+})

@@ -1,0 +1,206 @@
+import type { Commission, Saber, Take } from '@nubrin/core/record'
+import {
+  chaptersVttOf,
+  cueTimes,
+  cutsOf,
+  descriptionOf,
+  firstWords,
+  leftOutOf,
+  stamp,
+  takeCsvOf,
+  tellingOrder,
+  webVttOf,
+} from '@nubrin/core/script'
+import { useMemo, useRef, useState } from 'react'
+import { Link } from 'react-router'
+import { freshId } from '../data'
+import { CheckBox, FileButton, fileStem, saveText, TextCell } from '../kit'
+import { useEdit } from '../store/commission'
+
+const KIND = { slip: 'slip', retake: 'told again', saidNew: 'said something new' } as const
+const at = (ms: number) => stamp(ms).slice(3, 8)
+
+/** What became of a take: the film beside its script, what to cut, what was said anew, and what goes with the film. */
+export function After({ order, saber, take }: { order: Commission; saber: Saber; take: Take }) {
+  const edit = useEdit()
+  const cues = useMemo(() => cueTimes(saber, take), [saber, take])
+  const cuts = useMemo(() => cutsOf(saber, take), [saber, take])
+  const left = useMemo(() => leftOutOf(saber, take), [saber, take])
+  const [film, setFilm] = useState<string>()
+  const [ms, setMs] = useState(0)
+  const [offset, setOffset] = useState(0)
+  const video = useRef<HTMLVideoElement>(null)
+  const now = cues.findLast((c) => c.startMs <= ms - offset)
+  const seek = (to: number) => {
+    if (video.current) video.current.currentTime = Math.max(0, (to + offset) / 1000)
+    setMs(to + offset)
+  }
+  const inTake = (label: string, run: (t: Take) => void) =>
+    edit(label, (d) => {
+      const t = d.sabers.find((s) => s.id === saber.id)?.takes.find((x) => x.id === take.id)
+      if (t) run(t)
+    })
+  const slip = (id: string, run: (x: NonNullable<Take['slips']>[number]) => void) =>
+    inTake('mark of a take', (t) => {
+      const x = t.slips?.find((y) => y.id === id)
+      if (x) run(x)
+    })
+  const settle = (id: string, text: string) =>
+    edit('a to-do from a film', (d) => {
+      d.toDos.push({
+        ...{ id: freshId(), text: `Said on film: ${text}`.slice(0, 240), about: `saber:${saber.id}` },
+        ...{ who: 'shop', blocks: 'shipping', done: false },
+      })
+      const x = d.sabers.find((s) => s.id === saber.id)?.takes.find((y) => y.id === take.id)
+      const mark = x?.slips?.find((y) => y.id === id)
+      if (mark) mark.done = true
+    })
+  const all = tellingOrder(order)
+  const next = all[all.findIndex((s) => s.id === saber.id) + 1]
+  const stem = fileStem(`${order.title} ${saber.name} take`)
+  const files = [
+    ['captions (WebVTT)', 'captions.vtt', () => webVttOf(saber, take)],
+    ['chapters (WebVTT)', 'chapters.vtt', () => chaptersVttOf(saber, take)],
+    ['the take as a table (CSV)', 'take.csv', () => takeCsvOf(saber, take)],
+    ['text to stand beside it', 'description.txt', () => descriptionOf(order, saber, take)],
+  ] as const
+  return (
+    <main className="min-h-screen px-6 py-4">
+      <div className="flex flex-wrap items-center gap-4">
+        <Link className="text-brass" to={`/commission/${order.id}/walkthrough`}>
+          ← the script
+        </Link>
+        <h1 className="text-[1.5rem] leading-tight">
+          {saber.name}: a take of {at(take.endMs ?? cues.at(-1)?.endMs ?? 0)} min
+        </h1>
+        <span className="text-quiet">
+          {take.at.slice(0, 10)}
+          {take.by ? `, ${take.by}` : ''}
+        </span>
+        <span className="ml-auto flex gap-2">
+          <Link className="btn" to={`/film/${order.id}/${saber.id}`}>
+            film it again
+          </Link>
+          {next?.beats.length ? (
+            <Link className="btn btn-main" to={`/film/${order.id}/${next.id}`}>
+              next: {next.name}
+            </Link>
+          ) : null}
+        </span>
+      </div>
+      <div className="mt-4 grid grid-cols-[minmax(0,1.15fr)_minmax(0,1fr)] gap-8">
+        <section aria-label="The film beside its script">
+          {film ? (
+            // biome-ignore lint/a11y/useMediaCaption: the script beside it is what is said
+            <video
+              ref={video}
+              src={film}
+              controls
+              className="max-h-[46vh] w-full bg-black"
+              onTimeUpdate={(e) => setMs(e.currentTarget.currentTime * 1000)}
+            />
+          ) : (
+            <div className="border-rule bg-card flex items-center gap-4 border px-4 py-3">
+              <FileButton
+                label="play the film beside it"
+                accept="video/*"
+                onFiles={([f]) => f && setFilm(URL.createObjectURL(f))}
+              />
+              <span className="text-quiet">It stays on this computer; nothing is sent.</span>
+            </div>
+          )}
+          {film ? (
+            <p className="mt-1">
+              <button type="button" className="btn-plain btn" onClick={() => setOffset(ms - (now?.startMs ?? 0))}>
+                the film is here when the script is at{' '}
+                {now ? `“${firstWords(now.beat).slice(0, 30)}”` : 'its beginning'}
+              </button>
+            </p>
+          ) : null}
+          <ol className="mt-2">
+            {cues.map((c) => {
+              const over = (c.endMs - c.startMs) / 1000 - c.beat.seconds
+              return (
+                <li key={c.beat.id} className={`border-rule border-b ${c === now && film ? 'bg-card' : ''}`}>
+                  <button type="button" className="flex w-full gap-3 py-1 text-left" onClick={() => seek(c.startMs)}>
+                    <span className="text-brass w-12 shrink-0 font-semibold tabular-nums">{at(c.startMs)}</span>
+                    <span className="min-w-0 flex-1 leading-snug">{c.beat.say}</span>
+                    <span className={`w-16 shrink-0 text-right ${over > 3 ? 'text-stop font-medium' : 'text-quiet'}`}>
+                      {over > 3 ? `+${Math.round(over)} s` : `${Math.round((c.endMs - c.startMs) / 1000)} s`}
+                    </span>
+                  </button>
+                </li>
+              )
+            })}
+          </ol>
+        </section>
+        <div>
+          <section aria-label="To cut">
+            <h2 className="h2">{cuts.length ? `To cut out: ${cuts.length}` : 'Nothing to cut out'}</h2>
+            {cuts.map((c, i) => (
+              <p key={i} className="border-rule border-b py-1">
+                <button
+                  type="button"
+                  className="text-brass mr-3 font-semibold tabular-nums"
+                  onClick={() => seek(c.fromMs)}
+                >
+                  {at(c.fromMs)} – {at(c.toMs)}
+                </button>
+                {c.why === 'slip' ? 'slip in' : 'told again later:'} “{firstWords(c.beat)}”
+              </p>
+            ))}
+          </section>
+          {take.slips?.length ? (
+            <section aria-label="Marked while filming" className="mt-5">
+              <h2 className="h2">Marked while filming</h2>
+              {take.slips.map((x, i) => (
+                <div key={x.id} className="border-rule flex items-center gap-3 border-b py-1">
+                  <CheckBox
+                    checked={x.done === true}
+                    onChange={(on) => slip(x.id, (y) => void (on ? (y.done = true) : delete y.done))}
+                  >
+                    {at(x.atMs)} {KIND[x.kind]}
+                  </CheckBox>
+                  <TextCell
+                    label={`What it was, mark ${i + 1}`}
+                    placeholder={x.kind === 'saidNew' ? 'what was said?' : 'what was it?'}
+                    value={x.text ?? ''}
+                    onCommit={(v) => slip(x.id, (y) => void (v.trim() ? (y.text = v) : delete y.text))}
+                  />
+                  {x.kind === 'saidNew' && !x.done ? (
+                    <button type="button" className="btn shrink-0" onClick={() => settle(x.id, x.text ?? at(x.atMs))}>
+                      to settle
+                    </button>
+                  ) : null}
+                </div>
+              ))}
+            </section>
+          ) : null}
+          {left.length ? (
+            <section aria-label="Not in the film" className="mt-5">
+              <h2 className="h2">Not in the film, read in the record</h2>
+              {left.map((b) => (
+                <p key={b.id} className="border-rule text-quiet border-b py-0.5">
+                  {firstWords(b)}
+                </p>
+              ))}
+            </section>
+          ) : null}
+          <section aria-label="Goes with the film" className="mt-5">
+            <h2 className="h2">Goes with the film</h2>
+            {files.map(([what, name, make]) => (
+              <button
+                key={name}
+                type="button"
+                className="text-brass block py-0.5"
+                onClick={() => saveText(make(), 'text/plain;charset=utf-8', `${stem}-${name}`)}
+              >
+                {what}
+              </button>
+            ))}
+          </section>
+        </div>
+      </div>
+    </main>
+  )
+}

@@ -1,0 +1,38 @@
+import { shines } from '@nubrin/core/controls'
+import { drawSection } from '@nubrin/core/drawing'
+import { apartIn, machineOf } from '@nubrin/core/machine'
+import { colourOf, type Saber } from '@nubrin/core/record'
+import type { Rehearsal } from '@nubrin/core/script'
+import { useMemo } from 'react'
+import { SceneView } from '../drawing/SceneView'
+import { useWidth } from '../drawing/useWidth'
+
+const HEIGHT = 230
+const AIR = 24
+
+/** The saber as it lies in the hand now, in light lines on the dark: open or closed, lit or dark, the place that is shown glowing. */
+export function NightDrawing({
+  saber,
+  at,
+  lit,
+}: {
+  saber: Saber
+  at: Rehearsal['states'][number] | undefined
+  lit: string | undefined
+}) {
+  const [ref, width] = useWidth<HTMLDivElement>()
+  const scene = useMemo(() => {
+    const page = { width: Math.max(600, width), height: HEIGHT, quiet: true }
+    if (!at) return drawSection(saber, page)
+    const { assembly } = machineOf(saber)
+    const apart = apartIn(saber, assembly, at.machine)
+    const preset = at.preset === undefined ? undefined : saber.presets[at.preset]
+    const blade = at.powered && shines(saber, at.mode) && preset ? { blade: colourOf(preset) } : {}
+    return drawSection(saber, { ...page, ...blade, apart, from: apart.from - AIR, to: apart.to + AIR })
+  }, [saber, width, at])
+  return (
+    <div ref={ref} className="mx-8">
+      <SceneView night scene={scene} title="The saber now, and where it is shown" lit={lit} className="block" />
+    </div>
+  )
+}

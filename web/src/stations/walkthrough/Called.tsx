@@ -1,0 +1,89 @@
+import type { Saber } from '@nubrin/core/record'
+import { LANGUAGES } from '@nubrin/core/units'
+import { GENDERS } from '@nubrin/core/words'
+import { freshId } from '../../data'
+import { CheckBox, RefPicker, RemoveButton, SelectCell, TextCell } from '../../kit'
+import { useEditSaber, useEditThing } from '../../store/commission'
+
+const KINDS = ['section', 'fastener', 'opening', 'socket', 'part', 'blade', 'input'] as const
+const TONGUE = { en: 'English', de: 'German' } as const
+const GENDER_WORDS = { none: 'no article', m: 'der', f: 'die', n: 'das' } as const
+
+/** What things are called when one speaks of them; what has no name here goes by what it is. */
+export function Called({ saber }: { saber: Saber }) {
+  const edit = useEditThing('spoken')
+  const editSaber = useEditSaber()
+  const first = saber.inputs[0]
+  return (
+    <section aria-label="Spoken names" className="mt-5">
+      <h2 className="h2">What things are called</h2>
+      {saber.spoken.length ? null : (
+        <p className="text-quiet">Each goes by its name here, or in another language by what it is.</p>
+      )}
+      {saber.spoken.map((x, i) => (
+        <div key={x.id} className="border-rule border-b py-1">
+          <div className="flex items-center">
+            <RefPicker
+              label={`Of what, spoken name ${i + 1}`}
+              saber={saber}
+              kinds={KINDS}
+              value={x.of}
+              onCommit={(v) => v && edit('spoken name', x.id, (y) => void (y.of = v as typeof y.of))}
+            />
+            <RemoveButton
+              what={`spoken name ${x.name}`}
+              onClick={() =>
+                editSaber('take out a spoken name', (s) => void (s.spoken = s.spoken.filter((y) => y.id !== x.id)))
+              }
+            />
+          </div>
+          <TextCell
+            label={`Spoken name ${i + 1}`}
+            value={x.name}
+            placeholder="upper of the two screws"
+            onCommit={(v) => edit('spoken name', x.id, (y) => void (y.name = v))}
+          />
+          <div className="flex items-center gap-2">
+            <SelectCell
+              label={`Language, spoken name ${i + 1}`}
+              value={x.language}
+              options={LANGUAGES}
+              words={(l) => TONGUE[l]}
+              onCommit={(v) => edit('language of a spoken name', x.id, (y) => void (y.language = v))}
+            />
+            <SelectCell
+              label={`Article, spoken name ${i + 1}`}
+              value={x.gender ?? 'none'}
+              options={['none', ...GENDERS] as const}
+              words={(g) => GENDER_WORDS[g]}
+              onCommit={(v) =>
+                edit('article of a spoken name', x.id, (y) => void (v === 'none' ? delete y.gender : (y.gender = v)))
+              }
+            />
+            <CheckBox
+              checked={x.several === true}
+              onChange={(on) => edit('several', x.id, (y) => void (on ? (y.several = true) : delete y.several))}
+            >
+              several
+            </CheckBox>
+          </div>
+        </div>
+      ))}
+      {first ? (
+        <button
+          type="button"
+          className="btn-plain btn"
+          onClick={() =>
+            editSaber('a spoken name', (s, d) => {
+              s.spoken.push({
+                ...{ id: freshId(), of: `input:${first.id}`, language: d.client.language ?? 'en', name: first.name },
+              })
+            })
+          }
+        >
+          + a name for speaking
+        </button>
+      ) : null}
+    </section>
+  )
+}
