@@ -215,7 +215,9 @@ test('the main job: from a wish to the PDF and the client’s page', async ({ pa
   expect((await page.getByTestId('say').textContent()) !== firstLine, 'the pedal turns the page').toBeTruthy()
   await page.keyboard.press('PageUp')
   await page.keyboard.press('Escape')
-  await page.getByText(/subtitles of take 1/).waitFor()
+  await page.getByRole('heading', { name: /a take of/ }).waitFor()
+  await page.getByRole('link', { name: '← the script' }).click()
+  await page.getByRole('link', { name: /^take 1,/ }).waitFor()
 
   // Handoff
   await station(page, '0', 'Handoff')

@@ -15,6 +15,12 @@ export function secondsInWords(s: number): string {
 export const doingOf = (row: ControlRow): string =>
   (row.says === undefined ? undefined : own(row.says)) ?? say('action', { action: row.does })
 
+/** What a hand notices on the way: a beep at each step, a voice at the end. */
+export const cuesOf = (r: ControlRow): string[] =>
+  (r.cues ?? []).map((c) =>
+    say('control.cue', { at: c.at, as: c.as, says: c.says ? own(c.says) : '', said: whether(c.says) }),
+  )
+
 /** The gesture of a row as an instruction: "hold the rear button for two seconds with the blade up". */
 export function gestureText(saber: Saber, row: ControlRow): string {
   const input = (id: string | undefined) => {

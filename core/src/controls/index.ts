@@ -1,7 +1,7 @@
 export { type Analysis, analyse, type Delay, type Lost, type Matter } from './analyse'
 export { type Collision, collisions } from './collisions'
 export { type Board, compile, heldFrom, type Motion, type Pose, timingOf, USUAL, USUAL_HOLD } from './compile'
-export { doingOf, gestureText, secondsInWords } from './gesture'
+export { cuesOf, doingOf, gestureText, secondsInWords } from './gesture'
 export { EVERYDAY, type Lesson, lessonsOf, type SlipFound, slipsOf } from './learning'
 export { MAP_FORMAT, MAP_VERSION, MapFile, writeMap } from './map-sheet'
 export { type Mend, mended, mendsFor } from './mend'

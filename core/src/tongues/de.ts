@@ -581,19 +581,29 @@ const ARTICLES: Readonly<Record<Gender | 'many', readonly [nom: string, acc: str
 /** Magnets are declined weakly; all else here takes no ending in the singular. */
 const weak = (word: string, dative: boolean) => (word === 'Magnet' && dative ? 'Magneten' : word)
 
+/** The adjectives before a name that somebody gave, each without its ending: `kupferner Knopf` is `kupfern` and `Knopf`. */
+function partedOrWhole(name: string): { stems: string[]; word: string } {
+  const words = name.trim().split(/\s+/)
+  const word = words.pop() ?? ''
+  const declined = words.every((w) => /^\p{Ll}.*(?:er|es|en|em|e)$/u.test(w))
+  return declined ? { stems: words.map((w) => w.replace(/(?:er|es|en|em|e)$/, '')), word } : { stems: [], word: name }
+}
+
 function cases(noun: Noun): Cases {
   // A name whose gender nobody has said stands as it is.
   if ('name' in noun && !noun.gender && !noun.several)
     return { bare: noun.name, nom: noun.name, acc: noun.name, dat: noun.name }
-  const [word, gender] = 'name' in noun ? ([noun.name, noun.gender ?? 'f'] as const) : NOUNS[noun.kind]
-  const many = 'name' in noun && noun.several
-  const stem = 'kind' in noun ? WHICH[noun.which] : ''
+  const [name, gender] = 'name' in noun ? ([noun.name, noun.gender ?? 'f'] as const) : NOUNS[noun.kind]
+  const many = 'name' in noun && noun.several === true
+  const { stems, word } =
+    'kind' in noun ? { stems: WHICH[noun.which] ? [WHICH[noun.which]] : [], word: name } : partedOrWhole(name)
   const [nom, acc, dat] = ARTICLES[many ? 'many' : gender]
   const of = (article: string, ending: string, form: string) =>
-    [article, stem && `${stem}${ending}`, form].filter(Boolean).join(' ')
+    [article, ...stems.map((x) => `${x}${ending}`), form].filter(Boolean).join(' ')
   const masculine = gender === 'm' && !many
+  const strong = masculine ? 'er' : gender === 'n' && !many ? 'es' : 'e'
   return {
-    bare: [stem && `${stem}${masculine ? 'er' : gender === 'n' ? 'es' : 'e'}`, word].filter(Boolean).join(' '),
+    bare: 'name' in noun ? noun.name : [...stems.map((x) => `${x}${strong}`), word].join(' '),
     nom: of(nom, many ? 'en' : 'e', word),
     acc: of(acc, masculine || many ? 'en' : 'e', weak(word, masculine)),
     dat: of(dat, 'en', many && !/[ns]$/.test(word) ? `${word}n` : weak(word, true)),

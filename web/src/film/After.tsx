@@ -18,7 +18,11 @@ import { CheckBox, FileButton, fileStem, saveText, TextCell } from '../kit'
 import { useEdit } from '../store/commission'
 
 const KIND = { slip: 'slip', retake: 'told again', saidNew: 'said something new' } as const
-const at = (ms: number) => stamp(ms).slice(3, 8)
+/** Minutes and seconds; the hours where there are any. */
+const at = (ms: number) =>
+  stamp(ms)
+    .slice(0, 8)
+    .replace(/^00:0?/, '')
 
 /** What became of a take: the film beside its script, what to cut, what was said anew, and what goes with the film. */
 export function After({ order, saber, take }: { order: Commission; saber: Saber; take: Take }) {
@@ -155,12 +159,14 @@ export function After({ order, saber, take }: { order: Commission; saber: Saber;
               <h2 className="h2">Marked while filming</h2>
               {take.slips.map((x, i) => (
                 <div key={x.id} className="border-rule flex items-center gap-3 border-b py-1">
-                  <CheckBox
-                    checked={x.done === true}
-                    onChange={(on) => slip(x.id, (y) => void (on ? (y.done = true) : delete y.done))}
-                  >
-                    {at(x.atMs)} {KIND[x.kind]}
-                  </CheckBox>
+                  <span className="shrink-0">
+                    <CheckBox
+                      checked={x.done === true}
+                      onChange={(on) => slip(x.id, (y) => void (on ? (y.done = true) : delete y.done))}
+                    >
+                      {at(x.atMs)} {KIND[x.kind]}
+                    </CheckBox>
+                  </span>
                   <TextCell
                     label={`What it was, mark ${i + 1}`}
                     placeholder={x.kind === 'saidNew' ? 'what was said?' : 'what was it?'}

@@ -1,4 +1,5 @@
-import { type Beat, nameOf, type Saber } from '@nubrin/core/record'
+import { type Beat, nameOf, type Saber, toldNoun } from '@nubrin/core/record'
+import { nounWords } from '@nubrin/core/words'
 
 const BY_LENGTH: readonly [most: number, size: string][] = [
   [70, '4.1rem'],
@@ -9,7 +10,10 @@ const BY_LENGTH: readonly [most: number, size: string][] = [
 
 /** One beat, as large as its words allow; what a hand does and what is to be seen, beneath. */
 export function BeatWords({ saber, beat, troubles }: { saber: Saber; beat: Beat; troubles: readonly string[] }) {
-  const place = nameOf(saber, beat.show)
+  const noun = beat.show && !/^(preset|mode):/.test(beat.show) ? toldNoun(saber, beat.show) : undefined
+  const place = noun ? nounWords(noun) : nameOf(saber, beat.show)
+  // What was just said need not be read again.
+  const seen = beat.expect && !beat.say.toLowerCase().includes(beat.expect.toLowerCase()) ? beat.expect : ''
   const size = BY_LENGTH.find(([most]) => beat.say.length <= most)?.[1] ?? '1.8rem'
   const hands = [place && `show ${place}`, beat.doText && `do ${beat.doText}`].filter(Boolean).join(' · ')
   return (
@@ -18,7 +22,7 @@ export function BeatWords({ saber, beat, troubles }: { saber: Saber; beat: Beat;
         {beat.say}
       </p>
       {hands ? <p className="mt-4 text-[1.55rem] text-[#e3bd78]">{hands}</p> : null}
-      {beat.expect ? <p className="mt-1 text-[1.55rem] text-[#a9cdb9]">then: {beat.expect}</p> : null}
+      {seen ? <p className="mt-1 text-[1.55rem] text-[#a9cdb9]">then: {seen}</p> : null}
       {troubles.map((t) => (
         <p key={t} className="mt-3 border-l-4 border-[#e0786a] pl-3 text-[1.4rem] text-[#ffb4a8]">
           {t}

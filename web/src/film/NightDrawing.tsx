@@ -1,13 +1,13 @@
 import { shines } from '@nubrin/core/controls'
 import { drawSection } from '@nubrin/core/drawing'
 import { apartIn, machineOf } from '@nubrin/core/machine'
-import { colourOf, type Saber } from '@nubrin/core/record'
+import { byId, colourOf, type Ref, type Saber } from '@nubrin/core/record'
 import type { Rehearsal } from '@nubrin/core/script'
 import { useMemo } from 'react'
 import { SceneView } from '../drawing/SceneView'
 import { useWidth } from '../drawing/useWidth'
 
-const HEIGHT = 230
+const HEIGHT = 262
 const AIR = 24
 
 /** The saber as it lies in the hand now, in light lines on the dark: open or closed, lit or dark, the place that is shown glowing. */
@@ -22,7 +22,7 @@ export function NightDrawing({
 }) {
   const [ref, width] = useWidth<HTMLDivElement>()
   const scene = useMemo(() => {
-    const page = { width: Math.max(600, width), height: HEIGHT, quiet: true }
+    const page = { width: Math.max(600, width), height: HEIGHT }
     if (!at) return drawSection(saber, page)
     const { assembly } = machineOf(saber)
     const apart = apartIn(saber, assembly, at.machine)
@@ -32,7 +32,19 @@ export function NightDrawing({
   }, [saber, width, at])
   return (
     <div ref={ref} className="mx-8">
-      <SceneView night scene={scene} title="The saber now, and where it is shown" lit={lit} className="block" />
+      <SceneView
+        night
+        scene={scene}
+        title="The saber now, and where it is shown"
+        lit={onDrawing(saber, lit)}
+        className="block"
+      />
     </div>
   )
+}
+
+/** What can be lit on the drawing for a thing: a button is the part that it is. */
+function onDrawing(s: Saber, ref: string | undefined): string | undefined {
+  const input = ref?.startsWith('input:') ? byId(s.inputs, ref.slice(6)) : undefined
+  return input?.part ? (`part:${input.part}` satisfies Ref) : input?.opening ? `opening:${input.opening}` : ref
 }

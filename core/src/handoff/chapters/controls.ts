@@ -1,6 +1,16 @@
-import { doingOf, gestureText, isException, isOf, modeById, modeName, secondsInWords, timeOutOf } from '../../controls'
+import {
+  cuesOf,
+  doingOf,
+  gestureText,
+  isException,
+  isOf,
+  modeById,
+  modeName,
+  secondsInWords,
+  timeOutOf,
+} from '../../controls'
 import { formatFact, known } from '../../facts'
-import { byId, type ControlRow, type Saber, Timing } from '../../record'
+import { byId, type Saber, Timing } from '../../record'
 import { say, whether } from '../../words'
 import { type Block, type SaberChapter, table } from '../block'
 
@@ -37,9 +47,6 @@ function rows(s: Saber): Block[] {
     ]),
   )
 }
-
-const cuesOf = (r: ControlRow): string[] =>
-  (r.cues ?? []).map((c) => say('control.cue', { at: c.at, as: c.as, says: c.says ?? '', said: whether(c.says) }))
 
 /** Modes of which there is more to say than that they are off or lit. */
 function modes(s: Saber): Block[] {

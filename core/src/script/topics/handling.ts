@@ -1,6 +1,7 @@
 import { tasksOf } from '../../access'
-import { doingOf, EVERYDAY, gestureText, isOf, modeName } from '../../controls'
-import { byId, own, type Task } from '../../record'
+import { cuesOf, doingOf, EVERYDAY, gestureText, isOf, modeName } from '../../controls'
+import { byId, type ControlRow, own, type Task } from '../../record'
+import { speaking } from '../../units'
 import { large, say, whether } from '../../words'
 import { spokenSteps } from '../spoken'
 import { type Chapter, listed, type Told, type Topic, topic } from './topic'
@@ -14,6 +15,9 @@ const CHAPTER_OF: Partial<Record<Task, Chapter>> = {
 }
 /** Without these nobody can use it or put it away. */
 const NEEDED: readonly Task[] = ['powerOn', 'powerOff', 'bladeIn', 'bladeOut']
+
+/** What is to be seen and heard of a control, with its cues, for whoever films it. */
+const seenOf = (r: ControlRow): string => [r.says ?? say('action.seen', { action: r.does }), ...cuesOf(r)].join('; ')
 
 /** What the client does alone, step by step. */
 export function taskTopics({ s }: Told): Topic[] {
@@ -61,7 +65,7 @@ export function controlTopics({ s }: Told): Topic[] {
         again: { mode: r.mode, say: words('yes') },
         show: `input:${r.input}`,
         perform: `row:${r.id}`,
-        expect: doingOf(r),
+        expect: speaking({}, () => seenOf(r)),
         must: true,
         weight: ['ignite', 'retract', 'powerOn', 'wake'].includes(r.does) ? 0 : learnt >= 0 && learnt < 5 ? 1 : 2,
       })

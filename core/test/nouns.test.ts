@@ -1,0 +1,113 @@
+import { describe, expect, test } from '@jest/globals'
+import { gestureText } from '@nubrin/core/controls'
+import { nounOf, type Saber, speakingTo } from '@nubrin/core/record'
+import { speaking } from '@nubrin/core/units'
+import { type Noun, nounWords } from '@nubrin/core/words'
+import { done } from './samples'
+
+const german = (noun: Noun) =>
+  speaking({ language: 'de' }, () => [
+    nounWords(noun, 'bare'),
+    ...(['nom', 'acc', 'dat'] as const).map((c) => nounWords(noun, c)),
+  ])
+const english = (noun: Noun) => [nounWords(noun, 'bare'), nounWords(noun)]
+
+describe('nouns', () => {
+  test.each<[Noun, string[]]>([
+    [
+      { kind: 'part.speaker', which: 'none' },
+      ['Lautsprecher', 'der Lautsprecher', 'den Lautsprecher', 'dem Lautsprecher'],
+    ],
+    [
+      { kind: 'input.button', which: 'rear' },
+      ['hintere Taste', 'die hintere Taste', 'die hintere Taste', 'der hinteren Taste'],
+    ],
+    [
+      { kind: 'section.pommel', which: 'first' },
+      ['erster Knauf', 'der erste Knauf', 'den ersten Knauf', 'dem ersten Knauf'],
+    ],
+    [
+      { kind: 'part.display', which: 'front' },
+      ['vorderes Display', 'das vordere Display', 'das vordere Display', 'dem vorderen Display'],
+    ],
+    [{ kind: 'input.magnet', which: 'none' }, ['Magnet', 'der Magnet', 'den Magneten', 'dem Magneten']],
+    [
+      { name: 'kupferner Knopf', gender: 'm' },
+      ['kupferner Knopf', 'der kupferne Knopf', 'den kupfernen Knopf', 'dem kupfernen Knopf'],
+    ],
+    [
+      { name: 'kleine rote Taste', gender: 'f' },
+      ['kleine rote Taste', 'die kleine rote Taste', 'die kleine rote Taste', 'der kleinen roten Taste'],
+    ],
+    [{ name: 'Rad am Ende', gender: 'n' }, ['Rad am Ende', 'das Rad am Ende', 'das Rad am Ende', 'dem Rad am Ende']],
+    [
+      { name: 'obere Schrauben', several: true },
+      ['obere Schrauben', 'die oberen Schrauben', 'die oberen Schrauben', 'den oberen Schrauben'],
+    ],
+    [{ name: 'Knöpfe', several: true }, ['Knöpfe', 'die Knöpfe', 'die Knöpfe', 'den Knöpfen']],
+    [{ name: 'Reed at dawn' }, ['Reed at dawn', 'Reed at dawn', 'Reed at dawn', 'Reed at dawn']],
+  ])('%j in German', (noun, says) => expect(german(noun)).toEqual(says))
+  test.each<[Noun, string[]]>([
+    [{ kind: 'part.speaker', which: 'rear' }, ['speaker nearer the pommel', 'the speaker nearer the pommel']],
+    [{ kind: 'screw.bladeRetention', which: 'second' }, ['second blade screw', 'the second blade screw']],
+    [{ name: 'Pommel' }, ['Pommel', 'the pommel']],
+    [{ name: 'LED ring' }, ['LED ring', 'the LED ring']],
+  ])('%j in English', (noun, says) => expect(english(noun)).toEqual(says))
+})
+
+describe('a thing as it is spoken of', () => {
+  const client = (language: 'en' | 'de') => ({ client: { name: 'x', language } })
+  const saber = (): Saber => structuredClone(done())
+  test('by the name that it has for the language, else as the record has it, else by what it is and which', () => {
+    const s = saber()
+    const ref = `input:${s.inputs[0]!.id}` as const
+    expect(nounOf(s, ref)).toEqual({ name: s.inputs[0]!.name })
+    expect(speakingTo(client('de'), () => nounOf(s, ref))).toEqual({ kind: 'input.button', which: 'front' })
+    s.spoken.push({ id: 'sp1', of: ref, language: 'de', name: 'goldener Knopf', gender: 'm' })
+    expect(speakingTo(client('de'), () => nounOf(s, ref))).toEqual({ name: 'goldener Knopf', gender: 'm' })
+    expect(nounOf(s, ref)).toEqual({ name: s.inputs[0]!.name })
+    expect(nounOf(s, 'part:gone')).toBeUndefined()
+    const row = s.controls.find((r) => r.input === s.inputs[0]!.id && r.gesture === 'tap')!
+    expect(speakingTo(client('de'), () => gestureText(s, row))).toContain('den goldenen Knopf')
+  })
+  test('a record that is written in German is not foreign to a German client', () => {
+    const s = saber()
+    const ref = `section:${s.hilt.sections[0]!.id}` as const
+    expect(speakingTo({ ...client('de'), writtenIn: 'de' }, () => nounOf(s, ref))).toEqual({
+      name: s.hilt.sections[0]!.name,
+    })
+    expect(speakingTo({ ...client('en'), writtenIn: 'de' }, () => nounOf(s, ref))).toEqual({
+      kind: 'section.pommel',
+      which: 'none',
+    })
+  })
+  test('of several of a kind by where they lie: rear and front, in the middle, else counted from the pommel', () => {
+    const s = saber()
+    const which = (n: number, apart = true) => {
+      s.hilt.fasteners = Array.from({ length: n }, (_, i) => ({
+        ...structuredClone(done().hilt.fasteners[0]!),
+        ...{ id: `f${i}x`, purpose: 'bladeRetention' as const },
+        at: { value: apart ? 100 + i * 10 : 100, unit: 'mm' as const, source: 'measured' as const },
+        clock: { value: i * 40, unit: 'deg' as const, source: 'measured' as const },
+      }))
+      return speakingTo(client('de'), () =>
+        s.hilt.fasteners.map((f) => (nounOf(s, `fastener:${f.id}`) as { which: string }).which),
+      )
+    }
+    expect(which(1)).toEqual(['none'])
+    expect(which(2)).toEqual(['rear', 'front'])
+    expect(which(3)).toEqual(['rear', 'middle', 'front'])
+    expect(which(2, false)).toEqual(['first', 'second'])
+    expect(which(4)).toEqual(['first', 'second', 'third', 'fourth'])
+    expect(which(5)).toEqual(['first', 'second', 'third', 'fourth', 'none'])
+  })
+  test('speaking ends where it began, whatever happens in between', () => {
+    expect(() =>
+      speaking({ language: 'de' }, () => {
+        throw new Error('stop')
+      }),
+    ).toThrow('stop')
+    expect(nounWords({ kind: 'part.cell', which: 'none' })).toBe('the cell')
+    expect(() => speaking({ language: 'de' }, () => Promise.resolve(1))).toThrow(RangeError)
+  })
+})
