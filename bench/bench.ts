@@ -5,6 +5,7 @@ import { buildHandoff } from '@nubrin/core/handoff'
 import { judgeCommission, makeJudge } from '@nubrin/core/judge'
 import { type Assembly, atRest, type Body, type Joint, planHome, planOff } from '@nubrin/core/machine'
 import type { Commission, Saber } from '@nubrin/core/record'
+import { compose, rehearse } from '@nubrin/core/script'
 import { demoCommissions } from '@nubrin/demo'
 import { handoffPdf } from '../server/src/handoff/pdf'
 import { benchBoard } from './board'
@@ -149,3 +150,20 @@ line(
 line('100 000 draws of a chain of twelve', await time(7, () => chanceToClose(0.4, Array(12).fill(0.2))), 250)
 console.log(compare('of catalogue sizes', largeProblem(true), true))
 console.log(compare('of all sizes', largeProblem(false), false))
+
+{
+  // A script of 120 beats: many menus, each with its controls, and much that was agreed.
+  const c = structuredClone(all.find((x) => x.id === 'reed-warden')!)
+  const s = c.sabers[0]!
+  const lit = s.controls.find((r) => r.does === 'deflect')!
+  for (let i = 0; i < 45; i++)
+    s.controls.push({ ...structuredClone(lit), id: `more-${i}`, times: 2 + (i % 7), says: `effect ${i}` })
+  for (let i = 0; i < 30; i++)
+    c.requests.push({ id: `wish-${i}`, text: `Wish ${i}`, status: 'met', saber: s.id, answer: `Done ${i}` })
+  s.beats = compose(c, s)
+  line(`a script of ${s.beats.length} beats rehearsed`, await quietest(12, () => rehearse({ ...s })), 100)
+  line(`a script of ${s.beats.length} beats composed anew`, await quietest(12, () => compose(c, { ...s })), 50)
+  const t = performance.now()
+  compose({ ...c, title: 'cold' }, { ...s, name: 'Cold' })
+  console.log(`the same once, a name changed: ${(performance.now() - t).toFixed(0)} ms`)
+}

@@ -325,7 +325,7 @@ describe('taking files in and giving them out', () => {
     const cases: [string, Uint8Array, string][] = [
       ['garbage', Buffer.from('not at all'), 'json'],
       ['a truncated ZIP', good.subarray(0, good.length >> 1), 'zip'],
-      ['a newer version', Buffer.from(JSON.stringify({ ...record, version: 7 })), 'version'],
+      ['a newer version', Buffer.from(JSON.stringify({ ...record, version: FORMAT_VERSION + 1 })), 'version'],
       [
         'an unknown part',
         Buffer.from(

@@ -18,7 +18,7 @@ export interface Context {
 }
 
 /** What a check reads: fields of the saber, fields of the order, and the day. Nothing else may change its answer. */
-/** `order.first`: the saber that is told first, where there are others; `order.told`: in what order they are told. */
+/** `order.first`: what is said of the saber that is told first, where there are others; `order.told`: in what order they are told. */
 export type Reads = keyof Saber | `order.${keyof Commission}` | 'order.first' | 'order.told' | 'today'
 /** Every field that holds facts; what reads all facts reads these. */
 export const ALL_FACTS: readonly Reads[] = [

@@ -1,7 +1,7 @@
 import { type Machine, machineOf } from '../machine'
 import { type Load, loadsOf } from '../power'
 import { type Commission, type FactPlace, factPaths, type Saber } from '../record'
-import { type Topic, tellingOrder, topicsOf } from '../script'
+import { firstSaid, type Topic, type TopicMemory, tellingOrder, topicsOf } from '../script'
 import type { Check, Context, Raised, Reads, Worded } from './check'
 import { CHECKS } from './checks'
 import { type Finding, type Level, STATIONS, type Station } from './finding'
@@ -82,7 +82,7 @@ function finding(check: Check, saber: Saber, m: Matter): Finding {
 
 const readOf = (c: Commission, saber: Saber, today: string, what: Reads): unknown => {
   if (what === 'today') return today
-  if (what === 'order.first') return c.sabers.length > 1 ? tellingOrder(c)[0] : undefined
+  if (what === 'order.first') return firstSaid(c)
   if (what === 'order.told')
     return c.sabers.length > 1
       ? tellingOrder(c)
@@ -93,7 +93,7 @@ const readOf = (c: Commission, saber: Saber, today: string, what: Reads): unknow
 }
 
 /** What the checks of a saber are given; what is dear is worked out when it is asked for, and once. */
-function contextOf(commission: Commission, saber: Saber, today: string): Context {
+function contextOf(commission: Commission, saber: Saber, today: string, told: TopicMemory): Context {
   let facts: FactPlace[] | undefined
   let topics: Topic[] | undefined
   let loads: Load[] | undefined
@@ -107,7 +107,7 @@ function contextOf(commission: Commission, saber: Saber, today: string): Context
       return facts
     },
     get topics() {
-      topics ??= topicsOf(commission, saber)
+      topics ??= topicsOf(commission, saber, told)
       return topics
     },
     get loads() {
@@ -134,11 +134,12 @@ export type Judge = (commission: Commission, today: string, withWaived?: boolean
  */
 export function makeJudge(checks: readonly Check[] = CHECKS): Judge {
   let memory = new Map<string, Kept>()
+  const told: TopicMemory = new Map()
   return (commission, today, withWaived = false) => {
     const next = new Map<string, Kept>()
     const out: Finding[] = []
     commission.sabers.forEach((saber, n) => {
-      const ctx = contextOf(commission, saber, today)
+      const ctx = contextOf(commission, saber, today, told)
       for (const check of checks) {
         if (check.scope === 'order' && n > 0) continue
         if (commission.job === 'model') {

@@ -20,7 +20,16 @@ export { guessSeconds, type Rehearsal, rehearse, spokenSeconds, type Trouble } f
 export { spokenName, spokenPart, spokenSteps, wordedSteps } from './spoken'
 export { type Stale, staleSentences } from './stale'
 export { type Cut, chaptersVttOf, cutsOf, descriptionOf, endOf, leftOutOf, takeCsvOf } from './take'
-export { type Chapter, type Telling, type Topic, tellingOrder, tellingsOf, topicsOf } from './topics'
+export {
+  type Chapter,
+  firstSaid,
+  type Telling,
+  type Topic,
+  type TopicMemory,
+  tellingOrder,
+  tellingsOf,
+  topicsOf,
+} from './topics'
 export { type Reader, readersOf } from './topics/readers'
 export { proposeTrim, SHORT, spokenLength, targetOf } from './trim'
 export { troubleText } from './trouble-words'

@@ -201,6 +201,8 @@ export function rehearse(saber: Saber, { assembly, rest }: Machine = machineOf(s
 /** What follows the farewell, and what is worked by hand and told only after it was used. */
 function outOfPlace(s: Saber): Trouble[] {
   const spoken = s.beats.filter((b) => !b.leftTo)
+  // What introduces a part, by its place; without any nothing can be late.
+  const last = spoken.findLastIndex((b) => b.covers.some((k) => k.startsWith('part:')))
   const bye = spoken.findIndex((b) => b.covers.includes('farewell'))
   const uses = (b: Beat): string[] => {
     const row = b.perform?.startsWith('row:') ? byId(s.controls, b.perform.slice(4)) : undefined
@@ -219,7 +221,7 @@ function outOfPlace(s: Saber): Trouble[] {
       const part = byId(s.parts, key.startsWith('part:') ? key.slice(5) : undefined)
       if (at !== undefined && part) late.push({ code: 'toldLate', beat, part: part.name, used: at + 1 })
     }
-    for (const key of uses(beat)) if (!used.has(key)) used.set(key, i)
+    if (i < last) for (const key of uses(beat)) if (!used.has(key)) used.set(key, i)
   })
   const told = new Set<Beat>()
   return [

@@ -1,3 +1,4 @@
+import { proposeSteps } from '../access'
 import { assemblyOf, toolOf, wordsOf } from '../machine'
 import {
   byId,
@@ -13,6 +14,7 @@ import {
 } from '../record'
 import { speaking } from '../units'
 import { large, type Noun, nounWords, say, whether } from '../words'
+import { cautionsOf } from './cautions'
 
 /**
  * What a part is called when one speaks of it: as its button is called, else by its kind and where it lies. The name on the shelf,
@@ -46,14 +48,37 @@ export interface Worded {
   tool: string | undefined
 }
 
+/** Steps that were drafted without an act, by the words they were drafted in: as they were, and as they are drafted now. */
+function draftedAgain(s: Saber, steps: readonly Step[]): Map<string, { was: Step; now: Step }> {
+  const task = s.access.find((p) => p.steps.some((x) => steps.includes(x)))?.task
+  if (!task || steps.every((x) => x.act || x.ownWords)) return new Map()
+  const draft = () => proposeSteps(s, task, () => 'again').steps
+  const [was, now] = [speaking({}, draft), draft()]
+  return new Map(was.flatMap((x, i) => (now[i] ? [[x.text, { was: x, now: now[i] }] as const] : [])))
+}
+
+/** Cautions of single steps that the spoken ones say already, where these are told. */
+function saidOnce(s: Saber): Set<string> {
+  const told = new Set(cautionsOf(s).map((k) => k.key))
+  const inside = [say('step.softSurface'), say('step.noWireInThread'), say('step.chassis.caution')]
+  return new Set([
+    ...(told.has('inside') ? inside : []),
+    ...(told.has('inside') && told.has('cell') ? [say('step.cellIn.caution')] : []),
+  ])
+}
+
 /** How steps are worded in the language that is spoken. What was made from an act is made again, the maker's own words stand. */
 export function wordedSteps(s: Saber, steps: readonly Step[]): Worded[] {
   if (!isForeign()) return steps.map((step) => ({ step, text: step.text, caution: step.caution, tool: step.tool }))
   const assembly = steps.some((x) => x.act) ? assemblyOf(s) : undefined
+  const drafted = draftedAgain(s, steps)
   return steps.map((step) => {
     const now = step.act && assembly ? wordsOf(s, assembly, step.act) : undefined
     const was = step.act && assembly ? speaking({}, () => wordsOf(s, assembly, step.act!)) : undefined
     const screw = screwOf(s, step)
+    const again = step.act || step.ownWords ? undefined : drafted.get(step.text)
+    if (again && step.caution === again.was.caution)
+      return { step, text: again.now.text, caution: again.now.caution, tool: again.now.tool }
     return {
       step,
       text: now && !step.ownWords ? now.text : own(step.text),
@@ -69,7 +94,7 @@ export function wordedSteps(s: Saber, steps: readonly Step[]): Worded[] {
  * it bites first. Steps in the maker's own words stand as he wrote them.
  */
 export function spokenSteps(s: Saber, recorded: readonly Step[]): string {
-  const cautioned = new Set<string>()
+  const cautioned = saidOnce(s)
   const out: string[] = []
   const sentence = (text: string) => large(/[.!?]["”“]?$/.test(text) ? text : `${text}.`)
   const steps = wordedSteps(s, recorded)

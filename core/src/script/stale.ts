@@ -116,6 +116,8 @@ function otherName(s: Saber, about: Ref | undefined, text: string, where: Ref): 
   return said ? [{ code: 'differs', where, text, said, is }] : []
 }
 
+const SPEAKS_OF = /plus|positive|minus|negative|volume|lautstärke/i
+
 /** How many there are of what is counted in words, by what it is called. */
 const COUNTED: readonly [RegExp, string, (s: Saber) => number][] = [
   [/^(?:sound )?presets?$/, 'presets', (s) => s.presets.length],
@@ -178,6 +180,8 @@ function sizes(s: Saber, about: Ref | undefined, text: string, where: Ref): Stal
 
 /** Poles and volumes said otherwise than recorded. */
 function spoken(s: Saber, text: string, where: Ref): Stale[] {
+  // Most texts speak of neither.
+  if (!SPEAKS_OF.test(text)) return []
   const faces = new Set(
     s.parts.flatMap((p) => {
       const plus = p.kind === 'cell' ? known(p.faces) : undefined

@@ -100,7 +100,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'step.partOut':
     '{how, select, lift {Heb {name_acc} ab} unscrew {Schraub {name_acc} ab} slide {Zieh {name_acc} heraus} other {Nimm {name_acc} heraus}}',
   'step.partIn': '{how, select, unscrew {Schraub {name_acc} wieder ein} other {Setz {name_acc} wieder ein}}',
-  'step.chargeIn': 'Lade sie: {charger_nom}',
+  'step.chargeIn': 'Lade sie mit {charger_dat}',
   'step.unplug': 'Zieh das Ladekabel ab',
   'step.softSurface': 'Arbeite über etwas Weichem.',
   'step.noWireInThread': 'Kein Draht ins Gewinde.',
@@ -132,7 +132,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'step.cellOut.caution': 'Kein Werkzeug aus Metall an die Hülle.',
   'step.chargePort': 'Trenn den Strom, dann steck das Ladekabel ein: {port_nom}',
   'step.chargePort.caution': 'Nie unbeaufsichtigt laden.',
-  'step.chargeWith': 'Nimm die Zelle heraus und lade sie: {charger_nom}',
+  'step.chargeWith': 'Nimm die Zelle heraus und lade sie mit {charger_dat}',
   'step.chargeCell.caution': 'Nie unbeaufsichtigt laden. Nur mit einem Ladegerät, das für diese Zelle gemacht ist.',
   'step.card': 'Nimm bei getrenntem Strom die Karte heraus; kopiere alles, bevor du etwas änderst',
   'step.card.caution': 'Karten- und USB-Buchsen brechen leicht: zieh gerade.',

@@ -73,9 +73,9 @@ const messages: Readonly<Record<SayingCode, string>> = {
   goal: `{goal, select, charge {Charge it} cell {{several, select, yes {Swap {name}} other {Swap the cell}}} card {Reach the card} port {Reach {name}}
     bladeIn {Put in: {name}} plugIn {Put in: {name}} show {Show: {name}} reset {Wake it when it freezes} other {Take it all apart}}`,
   'power.about': `{by, select,
-    killSwitch {With the {named, select, yes {{name}} other {kill switch}} off, the board has no current: nothing lights it, nothing wakes it, and the cell keeps its charge. Switched on again it starts anew.}
-    killKeyPull {While the {named, select, yes {{name}} other {key}} is in, the board has no current: nothing lights it, nothing wakes it, and the cell keeps its charge. Pulled out it starts anew.}
-    killKeyTurn {Without the {named, select, yes {{name}} other {key}} in and turned the board has no current: nothing lights it, nothing wakes it, and the cell keeps its charge.}
+    killSwitch {With {named, select, yes {{name_nom}} other {the kill switch}} off, the board has no current: nothing lights it, nothing wakes it, and the cell keeps its charge. Switched on again it starts anew.}
+    killKeyPull {While {named, select, yes {{name_nom}} other {the key}} is in, the board has no current: nothing lights it, nothing wakes it, and the cell keeps its charge. Pulled out it starts anew.}
+    killKeyTurn {Without {named, select, yes {{name_nom}} other {the key}} in and turned the board has no current: nothing lights it, nothing wakes it, and the cell keeps its charge.}
     cellOut {Only taking the cell out cuts the power. Asleep it still draws a little; before it lies for weeks, take the cell out.}
     deepSleep {It falls asleep by itself and then draws very little.{cellOut, select, yes { Before it lies for months, take the cell out.} other { Before it lies for months, charge it half.}}}
     other {Nothing cuts the power here; asleep it still draws a little.{cellOut, select, yes { Before it lies for weeks, take the cell out.} other { Charge it every few weeks.}}}}`,

@@ -1,4 +1,4 @@
-import type { Saber } from '../../record'
+import { refTo, type Saber, toldNoun } from '../../record'
 import { say, whether } from '../../words'
 import type { Block, SaberChapter } from '../block'
 import { stepsOf } from '../values'
@@ -11,7 +11,7 @@ const about = (s: Saber): Block => {
     kind: 'para',
     text: say('power.about', {
       by: s.cutPower,
-      name: by?.name ?? '',
+      name: (by && toldNoun(s, refTo('part', by.id))) ?? '',
       named: whether(by),
       cellOut: whether(cells.some((c) => c.removable)),
     }),

@@ -44,18 +44,12 @@ export function controlTopics({ s }: Told): Topic[] {
     .filter((r) => r.status !== 'unsure')
     .map((r) => {
       const only = (r.presets ?? []).map((id) => byId(s.presets, id)?.name).filter((x) => x !== undefined)
-      const words = (same: 'yes' | 'no') =>
-        large(
-          say('topic.control', {
-            state: isOf(s, r.mode),
-            mode: modeName(s, r.mode),
-            gesture: gestureText(s, r),
-            what: r.says === undefined ? say('action.seen', { action: r.does }) : own(r.says),
-            only: listed(only),
-            limited: whether(r.presets?.length),
-            same,
-          }),
-        )
+      const params = {
+        ...{ state: isOf(s, r.mode), mode: modeName(s, r.mode), gesture: gestureText(s, r) },
+        what: r.says === undefined ? say('action.seen', { action: r.does }) : own(r.says),
+        ...{ only: only.length ? listed(only) : '', limited: whether(r.presets?.length) },
+      }
+      const words = (same: 'yes' | 'no') => large(say('topic.control', { ...params, same }))
       const learnt = EVERYDAY.indexOf(r.does)
       return topic({
         key: `control:${r.id}`,

@@ -1,4 +1,4 @@
 export { tellingOrder, toldWith } from './several'
-export { type Telling, tellingsOf } from './tellings'
+export { firstSaid, type Telling, tellingsOf } from './tellings'
 export type { Chapter, Topic } from './topic'
-export { topicsOf } from './topics-of'
+export { type TopicMemory, topicsOf } from './topics-of'

@@ -34,16 +34,38 @@ export function tellingsOf(c: Commission, s: Saber, topics: readonly Topic[]): T
       return t.key === keys[0] ? [{ ...t, say: group.words(), keys }] : []
     })
     const [first] = tellingOrder(c)
-    return first && first.id !== s.id ? likeFirst(first, topicsOf(c, first), tellings) : tellings
+    return first && first.id !== s.id ? likeFirst(first, saidOf(c, first), tellings) : tellings
   })
+}
+
+const SAID = new WeakMap<
+  Saber,
+  { client: Commission['client']; written: Commission['writtenIn']; said: ReadonlySet<string> }
+>()
+/** What is said of a saber's controls, and its cautions; worked out once for a saber as it is. */
+function saidOf(c: Commission, s: Saber): ReadonlySet<string> {
+  const had = SAID.get(s)
+  if (had && had.client === c.client && had.written === c.writtenIn) return had.said
+  const said = new Set(
+    topicsOf(c, s)
+      .filter((t) => t.key.startsWith('control:') || t.key.startsWith('caution:'))
+      .map((t) => t.say),
+  )
+  SAID.set(s, { client: c.client, written: c.writtenIn, said })
+  return said
+}
+
+/** What the later sabers of an order are held against, as one text: who is told first, and what is said of its controls and cautions. */
+export function firstSaid(c: Commission): string {
+  const [first] = tellingOrder(c)
+  return c.sabers.length > 1 && first ? [first.id, first.name, ...saidOf(c, first)].join('\n') : ''
 }
 
 /**
  * What is told in the same words with the first saber of an order is only said to be so: its controls when all are the same, and
  * its cautions.
  */
-function likeFirst(first: Saber, theirs: readonly Topic[], tellings: readonly Telling[]): Telling[] {
-  const there = new Set(theirs.map((t) => t.say))
+function likeFirst(first: Saber, there: ReadonlySet<string>, tellings: readonly Telling[]): Telling[] {
   const groups = (['controls', 'cautions'] as const).flatMap((about) => {
     const of = tellings.filter((t) => t.key.startsWith(about === 'controls' ? 'control:' : 'caution:'))
     const all = of.length > 1 && of.every((t) => there.has(t.say))

@@ -48,9 +48,17 @@ export interface Told {
   s: Saber
 }
 
+const LISTS = new Map<string, Intl.ListFormat>()
 /** Words in a row, as the language joins them. */
-export const listed = (words: readonly string[]): string =>
-  new Intl.ListFormat(tongue() === 'en' ? 'en-GB' : tongue(), { type: 'conjunction' }).format(words)
+export function listed(words: readonly string[]): string {
+  const locale = tongue() === 'en' ? 'en-GB' : tongue()
+  let format = LISTS.get(locale)
+  if (!format) {
+    format = new Intl.ListFormat(locale, { type: 'conjunction' })
+    LISTS.set(locale, format)
+  }
+  return format.format(words)
+}
 
 /** The maker's words within a sentence: a name keeps its capital, any other beginning is small. */
 export const within = (text: string): string =>
