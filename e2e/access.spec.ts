@@ -71,6 +71,21 @@ test('axe finds nothing on any screen; 1024 px and 200 % hold', async ({ page, s
   await page.goto(`${server.url}/film/reed-warden/rw`)
   await page.getByTestId('say').waitFor()
   await check('film')
+  for (let i = 0; i < 3; i++) await page.keyboard.press('PageDown')
+  await page.keyboard.press('Escape')
+  await page.getByRole('heading', { name: /a take of/ }).waitFor()
+  await check('what became of a take')
+  const link = await page.evaluate(async () => {
+    const { csrf } = await (await fetch('/api/session')).json()
+    const headers = { 'x-csrf-token': csrf }
+    return (await (await fetch('/api/commissions/reed-warden/handoffs', { method: 'POST', headers })).json()).link
+  })
+  await page.goto(server.url + link)
+  await page.getByRole('button', { name: 'open it with me' }).waitFor()
+  await check('the client’s page')
+  await page.getByRole('button', { name: 'open it with me' }).click()
+  await page.getByRole('button', { name: /^Swap the cell/ }).click()
+  await check('opened with the client')
   for (const width of [1024, 640]) {
     await page.setViewportSize({ width, height: 800 })
     await page.goto(`${server.url}/commission/reed-warden/brief`)

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { buildHandoff, drawnSaber } from '@nubrin/core/handoff'
+import { buildHandoff, drawnSaber, handedSaber } from '@nubrin/core/handoff'
 import { readCommission, writeCommission } from '@nubrin/core/import'
 import type { Commission } from '@nubrin/core/record'
 import { dayText } from '@nubrin/core/units'
@@ -121,6 +121,16 @@ describe('a record with every field filled', () => {
     const words = worded.filter((l) => l.at.startsWith('/sabers/') && !NAMED.test(l.at) && /^q/.test(l.says))
     expect(words.length).toBeGreaterThan(60)
     expect(words.filter((l) => drawn.includes(l.says)).map((l) => l.at)).toEqual([])
+  })
+  test('what travels to be taken in hand carries no note, source, test or repair', () => {
+    const handed = JSON.stringify(handedSaber(record.sabers[0]!))
+    const inward =
+      /shopNote|\/(tests|fixes|losses|provenance|decisions|beats|takes|access|leftOut|items|before|notFor)\/|\/(with|by|on|trail|standard|why|askedBy)$/
+    const there = worded.filter((l) => l.at.startsWith('/sabers/') && inward.test(l.at))
+    expect(there.length).toBeGreaterThan(60)
+    expect(there.filter((l) => /^q/.test(l.says) && handed.includes(l.says)).map((l) => l.at)).toEqual([])
+    for (const key of ['controls', 'modes', 'inputs', 'joints', 'zones'] as const)
+      expect(handedSaber(record.sabers[0]!)[key]).toHaveLength(record.sabers[0]![key].length)
   })
   test('of the work that is left the client reads what is his', () => {
     const c = structuredClone(record)

@@ -26,6 +26,23 @@ function bare<T>(v: T): T {
   ) as T
 }
 
+/**
+ * A saber as a client takes it in hand on his page: drawn, with its buttons, modes, controls, lights and joints, so that it is
+ * pressed, lit and opened as the real one is; nothing of the shop's notes, sources, tests and repairs.
+ */
+export const handedSaber = (s: Saber): Saber => ({
+  ...drawnSaber(s),
+  inputs: s.inputs,
+  modes: bare(s.modes),
+  timing: bare(s.timing),
+  controls: bare(s.controls).map(({ standard: _s, ...r }) => r),
+  presets: s.presets.map((p) => ({ ...bare(p), sounds: [] })),
+  zones: bare(s.zones),
+  joints: bare(s.joints),
+  spoken: s.spoken,
+  settings: { sensitivities: [], ...(s.settings.volumeSteps ? { volumeSteps: bare(s.settings.volumeSteps) } : {}) },
+})
+
 /** A saber as far as its drawing shows it, for a client's page: nothing of the shop's notes, sources, tests and repairs. */
 export const drawnSaber = (s: Saber): Saber => ({
   ...blankSaber(() => s.id, s.name, s.job),

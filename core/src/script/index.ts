@@ -16,13 +16,15 @@ export { factToken, liveBeat, liveBeats, liveText, lostFacts, type Sayable, saya
 export type { Order } from './order'
 export { firstSentenceEnd, merged, type Stray, splitAt, straysOf } from './place'
 export { type Ready, readinessOf } from './readiness'
-export { guessSeconds, type Rehearsal, rehearse, spokenSeconds, type Trouble } from './rehearse'
+export { type Rehearsal, rehearse, spokenSeconds, type Trouble } from './rehearse'
+export { guessSeconds } from './seconds'
 export { spokenName, spokenPart, spokenSteps, wordedSteps } from './spoken'
 export { type Stale, staleSentences } from './stale'
 export { type Cut, chaptersVttOf, cutsOf, descriptionOf, endOf, leftOutOf, takeCsvOf } from './take'
 export {
   type Chapter,
   firstSaid,
+  powerAbout,
   type Telling,
   type Topic,
   type TopicMemory,

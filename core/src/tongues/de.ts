@@ -254,6 +254,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'topic.decision.what': 'gewählt: {chose}',
   'topic.decision':
     'Wir haben gewählt: {chose}. Der Grund: {why}.{gave, select, yes { Was es gekostet hat: {gaveUp}.} other {}}',
+  'topic.storing.what': 'was das Trennen bewirkt, und wie man es weglegt',
   'topic.sleeps.what': 'wann es einschläft',
   'topic.sleeps': 'Liegt es still, schläft es nach {after} von selbst ein.',
   'topic.note.what': 'gut zu wissen: {of}',
@@ -379,6 +380,23 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'chapter.screws.head': '{column, select, screw {Schraube} where {Wo} key {Schlüssel} holds {Hält} other {Du darfst}}',
   'screw.holds': `{purpose, select, bladeRetention {Klinge} joint {Verbindung} chassis {Chassis} cover {Abdeckung} switch {Schalter} decoration {Zierde} other {anderes}}`,
   'screw.may': '{may, select, never {NICHT anfassen} loosen {lösen, nicht entfernen} other {entfernen}}',
+  'chapter.troubles': 'Wenn etwas seltsam ist',
+  'trouble.what': `{trouble, select, flicker {Die ersten Pixel flackern} freezes {Es hängt} crackles {Es knistert oder wird dunkel, wenn es laut ist}
+    muffled {Es klingt dumpf} loosePommel {Der Knauf lockert sich} noWake {Es wacht nicht auf} noLight {Es klingt, aber die Klinge bleibt dunkel}
+    loosensBlade {Die Klinge wackelt} noCharge {Es lädt nicht} other {Es ist seltsam}}`,
+  'trouble.cure': `{trouble, select,
+    flicker {Die Kontakte von Klinge und Fassung treffen sich nicht ganz. Strom trennen, Klinge heraus, beide mit einem trockenen Tuch abwischen, bis zum Anschlag wieder hinein, anziehen.}
+    freezes {{reset, select, cut {Trenn den Strom, zähl bis zehn, schalte wieder ein.} cell {Nimm die Zelle heraus, zähl bis zehn, leg sie richtig herum wieder ein.} other {Lass es liegen, bis es eingeschlafen ist, dann weck es.}}}
+    crackles {Die Zelle ist schwach: lade sie. Bleibt es bei voller Zelle, stell eine Stufe leiser und schreib uns.}
+    muffled {Etwas liegt vor dem Lautsprecher: sieh nach, ob seine Öffnungen frei sind, und drück nie auf die Membran.}
+    loosePommel {Dreh ihn von Hand fest, ohne Werkzeug und ohne Kleber. Lockert er sich immer wieder, schreib uns.}
+    noWake {{reset, select, cut {Sieh nach, ob der Strom an ist; lade dann eine Stunde und versuch es wieder.} other {Lade eine Stunde und versuch es wieder; sieh dann nach, ob die Zelle richtig herum liegt.}}}
+    noLight {Setz die Klinge noch einmal bis zum Anschlag ein. Bleibt sie mit festen Schrauben dunkel, brauchen Klinge oder Kontakte uns: öffne sie nicht.}
+    loosensBlade {Zieh ihre Schrauben an, bis sie halten, nicht mehr, und zieh daran, bevor du schwingst.}
+    noCharge {Versuch ein anderes Kabel und ein anderes Netzteil; der Stecker soll einrasten. Nie mit Gewalt.}
+    other {Schreib uns.}}`,
+  'trouble.stop':
+    'Was heiß ist, aufgebläht, raucht oder riecht: nicht benutzen, nicht öffnen, den Strom trennen, wenn es ohne Gefahr geht, dorthin legen, wo nichts brennt, und uns schreiben. Örtliche Brandvorschriften und geprüfte Fachleute gehen vor.',
   'chapter.opening': 'Öffnen, Zelle und Schließen',
   'chapter.charging': 'Laden und Lagern',
   'charging.name': `{row, select, runtime {Läuft} charging {Laden dauert} asleep {Schlafend hält es} energy {Energie} volume {Lautstärke ab Werk} loudest {Höchste Einstellung} brightness {Helligkeit ab Werk} other {Höchste sichere Lautstärke}}`,
@@ -489,6 +507,36 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'pdf.drawing':
     '{which, select, section {Zeichnung von {saber} im Maßstab, längs geschnitten} other {Die Oberfläche von {saber}, abgewickelt, im Maßstab}}; was sie zeigt, steht auch in Worten in diesem Heft.',
   'pdf.caution': 'Achtung: {text}',
+  'page.inHand': 'Deins, in der Hand: drück, halte, dreh',
+  'page.hint': 'Jetzt: {gesture}. {what}.',
+  'page.asleep':
+    '{state, select, asleep {Es schläft.} off {Es ist an, die Klinge dunkel.} lit {Die Klinge leuchtet.} menu {Es ist im Menü „{mode}“.} muted {Es leuchtet, stumm.} other {Es ist im Kampfmodus.}}',
+  'page.openWith': 'mit mir öffnen',
+  'page.practise': 'Bedienung üben',
+  'page.sound': '{on, select, yes {ohne Ton} other {mit Ton}}',
+  'page.move':
+    '{motion, select, swing {schwingen} strike {schlagen} thrust {stechen} twist {drehen} shake {schütteln} other {rucken}}',
+  'page.pose': '{pose, select, up {Klinge hoch} down {Klinge tief} other {waagrecht}}',
+  'page.presets': 'Was es sein kann',
+  'page.choose': 'Was möchtest du tun?',
+  'page.back': 'zurück',
+  'page.next': '{last, select, yes {fertig} other {getan, weiter}}',
+  'page.acts': '{n} von {of}{back, plural, =0 {} other {, dann # zum Schließen}}',
+  'page.goesOn': 'Beide Hände voll? In {seconds} s geht es weiter.',
+  'page.wait': '{waits, select, yes {von selbst weiter} other {auf mich warten}}',
+  'page.done': 'Das war alles: {what}.',
+  'page.cannot': 'Das ist Sache der Werkstatt: lass es zu und schreib uns.',
+  'page.again': 'noch einmal',
+  'page.how': 'wie?',
+  'page.showMe': 'zeig es mir',
+  'page.nextOne': 'weiter',
+  'page.learnt': '{n} von {of}',
+  'page.nothingToLearn': 'Hier lässt sich nichts üben.',
+  'page.leave': 'schließen',
+  'page.read': 'Das habe ich gelesen',
+  'page.readOn': 'gelesen am {on}',
+  'page.more': 'Alles Weitere',
+  'page.revision': 'Begleitheft Nr. {number}, {date}',
   'page.pdf': 'Dasselbe als PDF',
   'page.contents': 'Inhalt',
   'page.drawing': 'Zeichnung von {saber}',

@@ -241,6 +241,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'topic.loss': `You should know: {what} was {how, select, spoilt {spoilt here} remade {made a second time} other {replaced}}. {cause}.`,
   'topic.decision.what': `chosen: {chose}`,
   'topic.decision': `We chose this: {chose}. The reason: {why}.{gave, select, yes { What it cost: {gaveUp}.} other {}}`,
+  'topic.storing.what': 'what cutting the power means, and how it is put away',
   'topic.sleeps.what': `when it falls asleep`,
   'topic.sleeps': `Left alone, it falls asleep by itself after {after}.`,
   'topic.note.what': `good to know: {of}`,
@@ -362,6 +363,23 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'chapter.screws.head': '{column, select, screw {Screw} where {Where} key {Key} holds {Holds} other {You may}}',
   'screw.holds': `{purpose, select, bladeRetention {blade retention} joint {joint} chassis {chassis} cover {cover} switch {switch} decoration {decoration} other {other}}`,
   'screw.may': '{may, select, never {NOT touch it} loosen {loosen, not remove} other {remove}}',
+  'chapter.troubles': 'If something is odd',
+  'trouble.what': `{trouble, select, flicker {The first pixels flicker} freezes {It freezes} crackles {It crackles or goes dark when it is loud}
+    muffled {It sounds muffled} loosePommel {The pommel works loose} noWake {It does not wake} noLight {It sounds, but the blade stays dark}
+    loosensBlade {The blade wobbles} noCharge {It does not charge} other {It is odd}}`,
+  'trouble.cure': `{trouble, select,
+    flicker {The contacts of blade and socket do not quite meet. Power cut, blade out, wipe both with a dry cloth, put it back to the stop, tighten it.}
+    freezes {{reset, select, cut {Cut the power, count to ten, restore it.} cell {Take the cell out, count to ten, put it back the right way round.} other {Leave it until it has gone to sleep, then wake it.}}}
+    crackles {The cell is low: charge it. If it goes on when it is full, turn it down a step and write to us.}
+    muffled {Something lies before the speaker: look whether its openings are free, and never press on the cone.}
+    loosePommel {Turn it tight by hand, no tool and no glue. If it comes loose again and again, write to us.}
+    noWake {{reset, select, cut {See whether the power is on; then charge it for an hour and try again.} other {Charge it for an hour and try again; then see that the cell lies the right way round.}}}
+    noLight {Put the blade in again to the stop. If it stays dark with its screws tight, the blade or its contacts need us: do not open them.}
+    loosensBlade {Tighten its screws until they hold, no more, and pull at it before you swing.}
+    noCharge {Try another lead and another supply; the port should click. Never force it.}
+    other {Write to us.}}`,
+  'trouble.stop':
+    'Whatever is hot, swollen, smoking or smells: do not use it, do not open it, cut the power if you can without risk, put it where nothing burns, and write to us. Local fire codes and a qualified electrician come first.',
   'chapter.opening': 'Opening, cell and closing',
   'chapter.charging': 'Charging and storing',
   'charging.name': `{row, select, runtime {Runs for} charging {Charging takes} asleep {Left asleep it lasts} energy {Energy} volume {Volume as shipped} loudest {Highest it can be set to} brightness {Brightness as shipped} other {Highest safe volume}}`,
@@ -471,6 +489,36 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'pdf.drawing':
     '{which, select, section {Drawing of {saber} to scale, cut along its axis} other {The surface of {saber} unrolled, to scale}}; what it shows is said in words in this record.',
   'pdf.caution': 'Caution: {text}',
+  'page.inHand': 'Yours, in hand: press it, hold it, turn it',
+  'page.hint': 'Now: {gesture}. {what}.',
+  'page.asleep':
+    '{state, select, asleep {It is asleep.} off {It is on, its blade dark.} lit {Its blade is lit.} menu {It is in the {mode}.} muted {It is lit, and mute.} other {It is in combat mode.}}',
+  'page.openWith': 'open it with me',
+  'page.practise': 'try the controls',
+  'page.sound': '{on, select, yes {without sound} other {with sound}}',
+  'page.move':
+    '{motion, select, swing {swing} strike {strike} thrust {thrust} twist {twist} shake {shake} other {flick}}',
+  'page.pose': '{pose, select, up {blade up} down {blade down} other {level}}',
+  'page.presets': 'What it can be',
+  'page.choose': 'What would you like to do?',
+  'page.back': 'back',
+  'page.next': '{last, select, yes {done} other {done, next}}',
+  'page.acts': '{n} of {of}{back, plural, =0 {} other {, then # to close}}',
+  'page.goesOn': 'Both hands full? It goes on in {seconds} s.',
+  'page.wait': '{waits, select, yes {go on by itself} other {wait for me}}',
+  'page.done': 'That was all: {what}.',
+  'page.cannot': 'That is for the shop: leave it closed, and write to us.',
+  'page.again': 'again',
+  'page.how': 'how?',
+  'page.showMe': 'show me',
+  'page.nextOne': 'next',
+  'page.learnt': '{n} of {of}',
+  'page.nothingToLearn': 'Nothing can be practised here.',
+  'page.leave': 'close',
+  'page.read': 'I have read this',
+  'page.readOn': 'read on {on}',
+  'page.more': 'All the rest',
+  'page.revision': 'record no. {number}, {date}',
   'page.pdf': 'The same as a PDF',
   'page.contents': 'Contents',
   'page.drawing': 'Drawing of {saber}',

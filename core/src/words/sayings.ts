@@ -252,6 +252,7 @@ export interface Sayings {
   'topic.decision.what': { chose: Words }
   'topic.decision': { chose: Words; why: Words; gaveUp: Words; gave: 'yes' | 'no' }
   'topic.sleeps.what': Record<never, never>
+  'topic.storing.what': Record<never, never>
   'topic.sleeps': { after: Words }
   'topic.note.what': { of: Words }
   'topic.note': { of: Words; note: Words }
@@ -390,6 +391,10 @@ export interface Sayings {
   'screw.holds': { purpose: Words }
   'screw.may': { may: Words }
   'chapter.opening': Record<never, never>
+  'chapter.troubles': Record<never, never>
+  'trouble.what': { trouble: Words }
+  'trouble.cure': { trouble: Words; reset: 'cut' | 'cell' | 'none' }
+  'trouble.stop': Record<never, never>
   'chapter.charging': Record<never, never>
   'charging.name': { row: Words }
   'charging.days': { days: Words }
@@ -483,6 +488,34 @@ export interface Sayings {
   'pdf.drawing': { saber: Words; which: 'section' | 'unrolled' }
   'pdf.caution': { text: Words }
   'page.pdf': Record<never, never>
+  'page.inHand': Record<never, never>
+  'page.hint': { gesture: Words; what: Words }
+  'page.asleep': { state: Words; mode: Words }
+  'page.openWith': Record<never, never>
+  'page.practise': Record<never, never>
+  'page.sound': { on: 'yes' | 'no' }
+  'page.move': { motion: Words }
+  'page.presets': Record<never, never>
+  'page.pose': { pose: Words }
+  'page.choose': Record<never, never>
+  'page.back': Record<never, never>
+  'page.next': { last: 'yes' | 'no' }
+  'page.acts': { n: number; of: number; back: number }
+  'page.goesOn': { seconds: number }
+  'page.wait': { waits: 'yes' | 'no' }
+  'page.done': { what: Words }
+  'page.cannot': Record<never, never>
+  'page.again': Record<never, never>
+  'page.how': Record<never, never>
+  'page.showMe': Record<never, never>
+  'page.nextOne': Record<never, never>
+  'page.learnt': { n: number; of: number }
+  'page.nothingToLearn': Record<never, never>
+  'page.leave': Record<never, never>
+  'page.read': Record<never, never>
+  'page.readOn': { on: Words }
+  'page.more': Record<never, never>
+  'page.revision': { number: number; date: Words }
   'page.contents': Record<never, never>
   'page.drawing': { saber: Words }
   'page.waiting': Record<never, never>

@@ -1,5 +1,5 @@
 import { API } from '@nubrin/core/api'
-import { buildHandoff, drawnSaber, handoffFileName, liftHandoff, type ShopCard } from '@nubrin/core/handoff'
+import { buildHandoff, handedSaber, handoffFileName, liftHandoff, type ShopCard } from '@nubrin/core/handoff'
 import { lift } from '@nubrin/core/import'
 import { gateOf, judgeCommission } from '@nubrin/core/judge'
 import { type Commission, readerOf } from '@nubrin/core/record'
@@ -164,7 +164,7 @@ export function clientRoutes(db: Tables, library: Library, pdfs: Pdfs): Router {
     res.set('Cache-Control', 'private, no-store')
     return {
       document,
-      sabers: record.sabers.map(drawnSaber),
+      sabers: record.sabers.map(handedSaber),
       media: record.media,
     }
   })

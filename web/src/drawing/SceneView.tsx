@@ -29,7 +29,7 @@ export const SceneView = memo(function SceneView({
       width={scene.width}
       height={scene.height}
       className={className}
-      role={onPick ? 'group' : 'img'}
+      role={onPick || children ? 'group' : 'img'}
       aria-label={title}
     >
       <defs>

@@ -81,7 +81,6 @@ function Filming({ order, saber }: { order: Commission; saber: Saber }) {
       <NightDrawing saber={saber} at={state} lit={beat.show} />
       <button
         type="button"
-        aria-label="Next beat"
         className="flex min-h-0 flex-1 cursor-default flex-col justify-center overflow-y-auto px-8 text-left"
         onClick={() => act('next')}
       >

@@ -13,7 +13,16 @@ const SHARP = 160
 const STEP = 26
 
 /** What a hand can touch on a drawn saber: its buttons where they are, the blade to swing and strike, the hilt to turn. */
-export function PlayLayer({ saber, scene }: { saber: Saber; scene: Scene }) {
+export function PlayLayer({
+  saber,
+  scene,
+  upright = false,
+}: {
+  saber: Saber
+  scene: Scene
+  /** It stands on its pommel, in the dark, without words on it. */
+  upright?: boolean
+}) {
   const held = usePlay((p) => p.state?.held)
   const off = usePlay((p) => p.machine?.off ?? NONE)
   const { press, release, move, turn } = usePlay.getState()
@@ -35,7 +44,7 @@ export function PlayLayer({ saber, scene }: { saber: Saber; scene: Scene }) {
   const turning = (e: PointerEvent) => {
     const f = from.current
     if (!f) return
-    const steps = Math.trunc((f.y - e.clientY) / STEP) - f.turned
+    const steps = Math.trunc((upright ? e.clientX - f.x : f.y - e.clientY) / STEP) - f.turned
     if (steps) {
       f.turned += steps
       turn(steps)
@@ -45,7 +54,8 @@ export function PlayLayer({ saber, scene }: { saber: Saber; scene: Scene }) {
     const f = from.current
     from.current = undefined
     if (!f) return
-    const [dx, dy] = [e.clientX - f.x, e.clientY - f.y]
+    const [across, along] = [e.clientX - f.x, e.clientY - f.y]
+    const [dx, dy] = upright ? [along, across] : [across, along]
     const quick = e.timeStamp - f.t < SHARP
     if (Math.hypot(dx, dy) < LEAST_DRAG) move('strike')
     else if (Math.abs(dx) > Math.abs(dy)) move('thrust')
@@ -55,7 +65,8 @@ export function PlayLayer({ saber, scene }: { saber: Saber; scene: Scene }) {
     const f = from.current
     from.current = undefined
     // A sharp turn is a twist; a slow one goes through choices.
-    if (f && Math.abs(e.clientY - f.y) >= LEAST_DRAG && e.timeStamp - f.t < SHARP * 2) move('twist')
+    const way = f && (upright ? e.clientX - f.x : e.clientY - f.y)
+    if (f && Math.abs(way ?? 0) >= LEAST_DRAG && e.timeStamp - f.t < SHARP * 2) move('twist')
   }
   return (
     <g>
@@ -77,11 +88,11 @@ export function PlayLayer({ saber, scene }: { saber: Saber; scene: Scene }) {
           <g key={b.id} transform={`translate(${b.x} ${b.y}) rotate(${(turnOf(b) * 180) / Math.PI})`}>
             <path
               d={`M 0 ${-r} H ${b.length - r} A ${r} ${r} 0 0 1 ${b.length - r} ${r} H 0 Z`}
-              fill="#f7f4ea"
+              fill={upright ? '#1b2322' : '#f7f4ea'}
               stroke="#6b6556"
               pointerEvents="none"
             />
-            {b.way === 'along' ? (
+            {b.way === 'along' && !upright ? (
               <text x={b.length - r} y={r + 40} textAnchor="end" fontSize={12} fill="#5f594b" pointerEvents="none">
                 {b.leds} LEDs along it, drawn shorter than it is
               </text>
@@ -126,29 +137,33 @@ export function PlayLayer({ saber, scene }: { saber: Saber; scene: Scene }) {
             >
               <title>{i.name}</title>
             </circle>
-            <path d={`M ${x} ${y - r} V ${tall(n)}`} stroke="#8a5f17" strokeWidth={1} pointerEvents="none" />
-            <text
-              x={x}
-              y={tall(n) - 5}
-              textAnchor="middle"
-              fontSize={13}
-              fontWeight={600}
-              fill="#8a5f17"
-              pointerEvents="none"
-            >
-              {i.name}
-            </text>
-            <text
-              x={x}
-              y={y + 4.5}
-              textAnchor="middle"
-              fontSize={13}
-              fontWeight={650}
-              fill={on ? '#fbf8f1' : '#8a5f17'}
-              pointerEvents="none"
-            >
-              {keyOf(n)}
-            </text>
+            {upright ? null : (
+              <>
+                <path d={`M ${x} ${y - r} V ${tall(n)}`} stroke="#8a5f17" strokeWidth={1} pointerEvents="none" />
+                <text
+                  x={x}
+                  y={tall(n) - 5}
+                  textAnchor="middle"
+                  fontSize={13}
+                  fontWeight={600}
+                  fill="#8a5f17"
+                  pointerEvents="none"
+                >
+                  {i.name}
+                </text>
+                <text
+                  x={x}
+                  y={y + 4.5}
+                  textAnchor="middle"
+                  fontSize={13}
+                  fontWeight={650}
+                  fill={on ? '#fbf8f1' : '#8a5f17'}
+                  pointerEvents="none"
+                >
+                  {keyOf(n)}
+                </text>
+              </>
+            )}
           </g>
         )
       })}

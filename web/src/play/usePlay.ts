@@ -63,6 +63,8 @@ interface Play {
   show: (row: ControlRow) => void
   /** Puts the board into a mode, to begin a try there. */
   bringTo: (mode: string) => void
+  /** Brings another preset up, as if it had been gone through. */
+  toPreset: (n: number) => void
   /** Takes a thing out of the saber, or puts it back; the cut-off is cut or not. */
   toggle: (body: Body | 'cut') => void
   setSound: (on: boolean) => void
@@ -235,6 +237,11 @@ export const usePlay = create<Play>()((set, get) => {
       const { board, state } = get()
       if (!board || !state || state.mode === mode) return
       follow(stateIn(board, { ...state, t: Math.max(state.t, now()) }, mode), [])
+    },
+    toPreset(n) {
+      const { board, state, saber } = get()
+      if (!board || !state || !saber?.presets[n]) return
+      follow(stateIn(board, { ...state, t: Math.max(state.t, now()) }, state.mode, n), [])
     },
     toggle(body) {
       const { machine, board, assembly } = get()

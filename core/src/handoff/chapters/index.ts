@@ -25,6 +25,7 @@ import { screws } from './screws'
 import { settings } from './settings'
 import { spec } from './spec'
 import { tests } from './tests'
+import { troubles } from './troubles'
 import { walkthrough } from './walkthrough'
 import { warranty } from './warranty'
 
@@ -42,6 +43,7 @@ export const OF_A_SABER: readonly SaberChapter[] = [
   screws,
   opening,
   charging,
+  troubles,
   goesWith,
   notes,
   decisions,

@@ -1,8 +1,10 @@
 import { known } from '../../facts'
 import { safeVolume } from '../../power'
+import { refTo, type Saber, toldNoun } from '../../record'
 import { formatNumber } from '../../units'
 import { large, say, whether } from '../../words'
 import { cautionsOf } from '../cautions'
+import { readersOf } from './readers'
 import type { Told, Topic } from './topic'
 import { topic } from './topic'
 
@@ -22,6 +24,28 @@ export const cautionTopics = ({ s }: Told): Topic[] =>
       must: true,
     }),
   )
+
+/** What cutting the power means here, and how it is put away for long. */
+export function powerAbout(s: Saber): string {
+  const by = s.parts.find((p) => p.kind === (s.cutPower === 'killSwitch' ? 'killSwitch' : 'killKey'))
+  return say('power.about', {
+    ...{ by: s.cutPower, name: (by && toldNoun(s, refTo('part', by.id))) ?? '', named: whether(by) },
+    cellOut: whether(s.parts.some((p) => p.kind === 'cell' && p.removable)),
+  })
+}
+
+/** The same, told: to who keeps it on display it matters most. */
+export function storingTopics({ c, s }: Told): Topic[] {
+  if (!s.parts.some((p) => p.kind === 'board')) return []
+  const kept = readersOf(c, s).has('collects')
+  return [
+    topic({
+      ...{ key: 'storing', chapter: 'care', must: kept, weight: kept ? 1 : 3 },
+      what: () => say('topic.storing.what'),
+      say: powerAbout(s),
+    }),
+  ]
+}
 
 /** How loud it leaves, and how loud it may be. What nobody knows is not said. */
 export function volumeTopics({ s }: Told): Topic[] {

@@ -4,6 +4,7 @@ import { byId, type ControlRow, own, type Task } from '../../record'
 import { speaking } from '../../units'
 import { large, say, whether } from '../../words'
 import { spokenSteps } from '../spoken'
+import { readersOf } from './readers'
 import { type Chapter, listed, type Told, type Topic, topic } from './topic'
 
 const CHAPTER_OF: Partial<Record<Task, Chapter>> = {
@@ -20,7 +21,9 @@ const NEEDED: readonly Task[] = ['powerOn', 'powerOff', 'bladeIn', 'bladeOut']
 const seenOf = (r: ControlRow): string => [r.says ?? say('action.seen', { action: r.does }), ...cuesOf(r)].join('; ')
 
 /** What the client does alone, step by step. */
-export function taskTopics({ s }: Told): Topic[] {
+export function taskTopics({ c, s }: Told): Topic[] {
+  // Who reprograms it needs the card more than anything else inside.
+  const card = readersOf(c, s).has('reprograms')
   const needed = tasksOf(s)
   return [...new Set([...needed, ...s.access.map((p) => p.task)])].map((task) => {
     const proc = s.access.find((p) => p.task === task)
@@ -32,8 +35,8 @@ export function taskTopics({ s }: Told): Topic[] {
       say: say('topic.task', { task, steps: steps ?? '', told: steps === undefined ? 'no' : 'yes' }),
       ...(proc?.steps[0]?.place ? { show: proc.steps[0].place } : {}),
       ...(proc ? { perform: `task:${proc.id}` as const } : {}),
-      must: needed.includes(task),
-      weight: NEEDED.includes(task) ? 0 : 2,
+      must: needed.includes(task) || (card && task === 'card'),
+      weight: NEEDED.includes(task) || (card && task === 'card') ? 0 : 2,
     })
   })
 }

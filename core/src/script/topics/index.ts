@@ -1,3 +1,4 @@
+export { powerAbout } from './care'
 export { tellingOrder, toldWith } from './several'
 export { firstSaid, type Telling, tellingsOf } from './tellings'
 export type { Chapter, Topic } from './topic'

@@ -13,7 +13,7 @@ import {
   requestTopics,
   toDoTopics,
 } from './agreed'
-import { cautionTopics, volumeTopics } from './care'
+import { cautionTopics, storingTopics, volumeTopics } from './care'
 import { controlTopics, taskTopics } from './handling'
 import { bladeTopics, presetTopics } from './looks'
 import { duelTopics, openingTopics, sleepTopics } from './opening'
@@ -53,6 +53,7 @@ const SOURCES: readonly ((t: Told) => Topic[])[] = [
   cautionTopics,
   volumeTopics,
   sleepTopics,
+  storingTopics,
   limitTopics,
   duelTopics,
   itemTopics,

@@ -1,18 +1,8 @@
-import {
-  type Assembly,
-  apartIn,
-  choicesOf,
-  errand,
-  goalsOf,
-  goalText,
-  machineOf,
-  runAll,
-  wordsOf,
-} from '@nubrin/core/machine'
-import type { Act, Saber } from '@nubrin/core/record'
+import { apartIn, choicesOf, errand, goalsOf, goalText, machineOf, runAll, wordsOf } from '@nubrin/core/machine'
+import type { Act } from '@nubrin/core/record'
 import { useEffect, useMemo, useState } from 'react'
-import type { ActOnDrawing } from '../../drawing/ActMark'
 import { later } from '../../later'
+import { wayOf } from '../../play'
 import { ErrandPlayer, handsFull } from '../../play/ErrandPlayer'
 import { useBench, useLight, useSaber } from '../../store/commission'
 import { Lying } from './Lying'
@@ -21,14 +11,6 @@ import { Poles } from './Poles'
 const Joints = later(() => import('./Joints').then((m) => m.Joints))
 
 const NONE: readonly Act[] = []
-/** Which way a hand goes in an act, seen on the drawing. */
-function wayOf(s: Saber, a: Assembly, act: Act): ActOnDrawing['way'] {
-  const d = wordsOf(s, a, act)?.direction
-  if (d === 'clockwise' || d === 'anticlockwise') return d
-  const to = act.towards ?? 'emitter'
-  if (act.do === 'takeOff') return to === 'aside' ? 'up' : to
-  return act.do === 'putOn' ? ({ aside: 'down', pommel: 'emitter', emitter: 'pommel' } as const)[to] : undefined
-}
 
 /** The saber as a machine: what somebody will want of it, the shortest way there and back, act by act on the drawing. */
 export function Machine() {

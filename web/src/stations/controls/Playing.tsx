@@ -1,16 +1,18 @@
 import { compile, doingOf, gestureText, modeById, modeName, secondsInWords, timeOutOf } from '@nubrin/core/controls'
-import { type Assembly, type Body, powered, type State } from '@nubrin/core/machine'
-import { nameOf, type Saber } from '@nubrin/core/record'
+import { powered } from '@nubrin/core/machine'
+import type { Saber } from '@nubrin/core/record'
 import { useEffect, useMemo, useState } from 'react'
 import { urlOf } from '../../data'
-import { CheckBox, Empty } from '../../kit'
+import { Empty } from '../../kit'
 import { later } from '../../later'
-import { Hands, useHandKeys, usePlay } from '../../play'
+import { Hands, Practice, useHandKeys, usePlay } from '../../play'
 import { useBench, useLight, useSaber } from '../../store/commission'
 
-const Practice = later(() => import('./Practice').then((m) => m.Practice))
-
 const mediaUrl = (hash: string) => urlOf('stored', { params: { hash } })
+
+/** What may be taken out, and whether it sounds, comes a moment later. */
+const Parts = later(() => import('./Parts').then((m) => m.Parts))
+const SoundSwitch = later(() => import('./Parts').then((m) => m.SoundSwitch))
 
 /** The saber in hand: pressed, moved and lit by its own map; what it is in, what is possible from here, and what came of it. */
 export function Playing({ onMap }: { onMap: () => void }) {
@@ -63,15 +65,6 @@ export function Playing({ onMap }: { onMap: () => void }) {
   )
 }
 
-function SoundSwitch() {
-  const sound = usePlay((p) => p.sound)
-  return (
-    <CheckBox checked={sound} onChange={(on) => usePlay.getState().setSound(on)}>
-      sound
-    </CheckBox>
-  )
-}
-
 /** What it is in now, in large letters: readable at arm's length. */
 function Now({ saber }: { saber: Saber }) {
   const state = usePlay((p) => p.state)
@@ -95,34 +88,6 @@ function Now({ saber }: { saber: Saber }) {
     </section>
   )
 }
-
-/** What may be taken out while it is in hand: what kills it, and its blades. */
-function Parts({ saber }: { saber: Saber }) {
-  const machine = usePlay((p) => p.machine)
-  const assembly = usePlay((p) => p.assembly)
-  if (!machine || !assembly) return null
-  const { toggle } = usePlay.getState()
-  const things = movable(assembly)
-  const isIn = (b: Body, st: State) => !st.off.includes(b)
-  return (
-    <div className="border-rule mt-3 flex flex-wrap gap-x-4 gap-y-1 border-t pt-2">
-      {assembly.cutter ? (
-        <CheckBox checked={!machine.cut} onChange={() => toggle('cut')}>
-          {assembly.cutter.name}: power on
-        </CheckBox>
-      ) : null}
-      {things.map((b) => (
-        <CheckBox key={b} checked={isIn(b, machine)} onChange={() => toggle(b)}>
-          {nameOf(saber, b) ?? b} in
-        </CheckBox>
-      ))}
-    </div>
-  )
-}
-const movable = (a: Assembly) =>
-  Object.values(a.joints)
-    .filter((j) => j.cell || j.contact || j.place)
-    .map((j) => j.body)
 
 /** Everything that can be done from here, as the board has it in this mode, pose and preset. */
 function Possible({ saber }: { saber: Saber }) {

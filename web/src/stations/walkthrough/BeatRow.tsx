@@ -1,7 +1,7 @@
 import type { Beat, Saber } from '@nubrin/core/record'
-import { liveText } from '@nubrin/core/script'
+import { guessSeconds, liveText } from '@nubrin/core/script'
 import { Mark, RemoveButton } from '../../kit'
-import { useRemove } from '../../store/commission'
+import { useEditThing, useRemove } from '../../store/commission'
 
 const LEFT = { paper: 'on paper', picture: 'on a picture' } as const
 
@@ -13,6 +13,7 @@ export function BeatRow({
   open,
   troubles,
   stray,
+  now,
   onOpen,
 }: {
   saber: Saber
@@ -21,9 +22,12 @@ export function BeatRow({
   open: boolean
   troubles: readonly string[]
   stray: boolean
+  /** What the record would have it say now. */
+  now: string | undefined
   onOpen: () => void
 }) {
   const remove = useRemove()
+  const edit = useEditThing('beats')
   return (
     <div className={open ? 'bg-card' : ''}>
       <div className="flex items-start gap-2">
@@ -48,6 +52,23 @@ export function BeatRow({
         </span>
         <RemoveButton what={`beat ${n}`} onClick={() => remove(`beat:${b.id}`)} />
       </div>
+      {now ? (
+        <p className="text-brass flex items-start gap-3 pl-8">
+          <span className="min-w-0 flex-1">Out of date. The record now: “{now}”</span>
+          <button
+            type="button"
+            className="btn-plain btn shrink-0"
+            onClick={() =>
+              edit('say it anew', b.id, (x) => {
+                x.say = now
+                x.seconds = guessSeconds(now)
+              })
+            }
+          >
+            say that
+          </button>
+        </p>
+      ) : null}
       {troubles.map((t) => (
         <p key={t} className="text-stop pl-8 font-medium">
           {t}

@@ -34,7 +34,7 @@ export default function Walkthrough() {
   const light = useLight()
   const [chosen, setChosen] = useState<string>()
   const [open, setOpen] = useState<string>()
-  const { run, troubles, strays } = useRehearsal(order, saber)
+  const { run, troubles, strays, now } = useRehearsal(order, saber)
   const choose = useCallback(
     (id: string) => {
       setChosen(id)
@@ -121,6 +121,7 @@ export default function Walkthrough() {
                 open={b.id === open}
                 troubles={troubles.get(b.id) ?? NONE}
                 stray={strays.some((x) => x.beat === b.id)}
+                now={now.get(b.id)}
                 onOpen={() => openBeat(b.id)}
               />
               {b.id === open ? (

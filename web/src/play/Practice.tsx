@@ -2,7 +2,7 @@ import { askText, compile, hintText, lessonsOf, missText, rowOfMap, triedAt } fr
 import type { Saber } from '@nubrin/core/record'
 import { say } from '@nubrin/core/words'
 import { useEffect, useMemo, useState } from 'react'
-import { usePlay } from '../../play'
+import { usePlay } from './usePlay'
 
 /** The saber asks for one control after another, in the order in which they are learnt, watches, and says what was different. */
 export function Practice({ saber }: { saber: Saber }) {
@@ -31,8 +31,7 @@ export function Practice({ saber }: { saber: Saber }) {
     }
     // Only what comes of a hand from now on counts.
   }, [last])
-  if (!row)
-    return <p className="text-quiet">Nothing here can be learnt yet: no control leads on from where it begins.</p>
+  if (!row) return <p className="text-quiet">{say('page.nothingToLearn')}</p>
   const go = (n: number) => {
     setAt(n)
     setSaid(undefined)
@@ -40,9 +39,7 @@ export function Practice({ saber }: { saber: Saber }) {
   }
   return (
     <section aria-label="Practice">
-      <h2 className="h2">
-        {Math.min(at, lessons.length - 1) + 1} of {lessons.length}
-      </h2>
+      <h2 className="h2">{say('page.learnt', { n: Math.min(at, lessons.length - 1) + 1, of: lessons.length })}</h2>
       <p className="mt-1 text-[1.25rem] leading-snug font-semibold">{askText(saber, row)}</p>
       <p
         role="status"
@@ -53,13 +50,13 @@ export function Practice({ saber }: { saber: Saber }) {
       {hint ? <p className="mb-2">{hintText(saber, row)}</p> : null}
       <div className="flex flex-wrap gap-2">
         <button type="button" className="btn" onClick={() => usePlay.getState().bringTo(row.mode)}>
-          again
+          {say('page.again')}
         </button>
         <button type="button" className="btn" onClick={() => setHint(true)}>
-          how?
+          {say('page.how')}
         </button>
         <button type="button" className="btn" onClick={() => usePlay.getState().show(row)}>
-          show me
+          {say('page.showMe')}
         </button>
         <button
           type="button"
@@ -67,7 +64,7 @@ export function Practice({ saber }: { saber: Saber }) {
           disabled={at >= lessons.length - 1}
           onClick={() => go(at + 1)}
         >
-          next
+          {say('page.nextOne')}
         </button>
       </div>
       <ol className="mt-3 flex flex-wrap gap-1" aria-label="What is asked">

@@ -1,0 +1,76 @@
+import { expect, open, saved, signIn, test } from './bench'
+import { choose } from './hands'
+
+/** The shop issues a commission as it is; what stands against it was set aside before. */
+async function issued(page: import('@playwright/test').Page, id: string): Promise<string> {
+  return page.evaluate(async (commission) => {
+    const { csrf } = await (await fetch('/api/session')).json()
+    const r = await fetch(`/api/commissions/${commission}/handoffs`, {
+      method: 'POST',
+      headers: { 'x-csrf-token': csrf },
+    })
+    return ((await r.json()) as { link: string }).link
+  }, id)
+}
+
+test('the client’s page is their saber: pressed, opened step by step, practised, read', async ({ page, server }) => {
+  await signIn(page, server.url)
+  const link = await issued(page, 'reed-warden')
+  await page.setViewportSize({ width: 390, height: 844 })
+  await page.goto(server.url + link)
+  const page1 = page.getByLabel('Yours, in hand: press it, hold it, turn it')
+  await expect(page1.getByText('It is on, its blade dark.')).toBeVisible()
+  await expect(page1.getByText(/press the front button once/)).toBeVisible()
+  await page1.getByRole('button', { name: 'front button', exact: true }).click()
+  await expect(page1.getByText('Its blade is lit.')).toBeVisible()
+  await page1.getByRole('button', { name: 'Harbour fire' }).click()
+  await expect(page1.getByRole('button', { name: 'Harbour fire' })).toHaveAttribute('aria-pressed', 'true')
+  // Held for two seconds it goes dark, as the card says; held shorter it does not.
+  const key = (await page1.getByRole('button', { name: 'front button', exact: true }).boundingBox())!
+  await page.mouse.move(key.x + 20, key.y + 20)
+  await page.mouse.down()
+  await page.waitForTimeout(2300)
+  await page.mouse.up()
+  await expect(page1.getByText('It is on, its blade dark.')).toBeVisible()
+  // Opened with both hands: it goes on by itself or waits, and comes back to where one was.
+  await page.getByRole('button', { name: 'open it with me' }).click()
+  const sheet = page.getByRole('dialog', { name: 'open it with me' })
+  await sheet.getByRole('button', { name: /^Swap the cell/ }).click()
+  await expect(sheet.getByText('Unscrew the pommel')).toBeVisible()
+  await expect(sheet.getByText(/It goes on in \d+ s/)).toBeVisible()
+  await sheet.getByRole('button', { name: 'wait for me' }).click()
+  await sheet.getByRole('button', { name: 'done, next' }).click()
+  await expect(sheet.getByText('Let the cell slide out at the pommel end')).toBeVisible()
+  await page.reload()
+  await page.getByRole('button', { name: 'open it with me' }).click()
+  await expect(sheet.getByText('Let the cell slide out at the pommel end')).toBeVisible()
+  await page.keyboard.press('Escape')
+  // The controls are asked for, one after the other.
+  await page.getByRole('button', { name: 'try the controls' }).click()
+  await expect(page.getByRole('dialog', { name: 'try the controls' }).getByText(/make it do this/)).toBeVisible()
+  await page.getByRole('dialog', { name: 'try the controls' }).getByRole('button', { name: 'close' }).click()
+  // What was asked, what may be odd, and the cautions stand open; that they were read is kept.
+  await expect(page.getByText('It sounds muffled')).toBeVisible()
+  await page.getByRole('button', { name: 'I have read this' }).click()
+  await page.reload()
+  await expect(page.getByText(/✓ read on/)).toBeVisible()
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
+})
+
+test('a client who reads German gets all of it in German', async ({ page, server }) => {
+  await signIn(page, server.url)
+  await open(page, `${server.url}/commission/reed-warden/brief`)
+  await choose(page, 'Language', 'de')
+  await saved(page)
+  await page.goto(`${server.url}/commission/reed-warden/walkthrough`)
+  await page.getByRole('button', { name: 'compose again' }).click()
+  await saved(page)
+  const link = await issued(page, 'reed-warden')
+  await page.goto(server.url + link)
+  await expect(page.getByText('Es ist an, die Klinge dunkel.')).toBeVisible()
+  await expect(page.getByRole('button', { name: 'mit mir öffnen' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Wenn etwas seltsam ist' })).toBeVisible()
+  await expect(page.locator('main')).toHaveAttribute('lang', 'de')
+  const pdf = await page.request.get(`${server.url}/api${link.replace('/c/', '/client/')}/handoff.pdf`)
+  expect(pdf.status()).toBe(200)
+})

@@ -1,0 +1,179 @@
+import { EVERYDAY, gestureText, isOf, modeName, rowOfMap } from '@nubrin/core/controls'
+import { drawSection } from '@nubrin/core/drawing'
+import { type ControlRow, colourOf, nounOf, type Saber } from '@nubrin/core/record'
+import { large, nounWords, say, whether } from '@nubrin/core/words'
+import { useEffect, useMemo, useState } from 'react'
+import { SceneView } from '../drawing/SceneView'
+import { BladeLight } from '../play/BladeLight'
+import { PlayLayer } from '../play/PlayLayer'
+import { usePlay } from '../play/usePlay'
+
+/** How tall it stands and how much room it has to each side, px. */
+const [TALL, WIDE] = [580, 150]
+const MOTIONS = ['swing', 'strike', 'twist'] as const
+
+/** The client's own saber, standing on its pommel in the dark: pressed, held, turned and lit as the real one is. */
+export function InHand({
+  saber,
+  urlOf,
+  onOpen,
+  onPractise,
+}: {
+  saber: Saber
+  urlOf: (hash: string) => string
+  onOpen: () => void
+  onPractise: () => void
+}) {
+  const { take, lay, press, release, move, setSound, toPreset } = usePlay.getState()
+  useEffect(() => take(saber, urlOf), [saber, take, urlOf])
+  useEffect(() => lay, [lay])
+  const state = usePlay((p) => p.state)
+  const sound = usePlay((p) => p.sound)
+  const last = usePlay((p) => p.lines[0])
+  const held = usePlay((p) => p.state?.held)
+  const scene = useMemo(() => drawSection(saber, { width: TALL, height: WIDE, bladeShare: 0.46, quiet: true }), [saber])
+  const hint = state && leadsOn(saber, state.mode)
+  return (
+    <section
+      aria-label={say('page.inHand')}
+      className="flex items-stretch justify-center gap-x-4 bg-[#141a1a] px-3 pt-2 pb-6 text-[#efe6d2] sm:gap-x-12"
+    >
+      <div className="relative shrink-0 touch-none select-none" style={{ width: WIDE, height: TALL }}>
+        <div
+          className="absolute top-0 left-0"
+          style={{
+            ...{ width: TALL, height: WIDE, transformOrigin: 'top left' },
+            transform: `rotate(-90deg) translateX(${-TALL}px)`,
+          }}
+        >
+          <SceneView night scene={scene} title={say('page.drawing', { saber: saber.name })} className="block">
+            <PlayLayer saber={saber} scene={scene} upright />
+          </SceneView>
+          <BladeLight saber={saber} scene={scene} />
+        </div>
+      </div>
+      <div className="flex max-w-md min-w-0 flex-1 flex-col justify-end gap-3">
+        <p className="text-[1.35rem] leading-snug font-semibold" aria-live="polite">
+          {state ? say('page.asleep', { state: isOf(saber, state.mode), mode: modeName(saber, state.mode) }) : ''}
+          {hint ? (
+            <span className="mt-1 block text-[1.1rem] font-normal text-[#c9bd9f]">
+              {say('page.hint', {
+                gesture: gestureText(saber, hint),
+                what: large(hint.says ?? say('action.seen', { action: hint.does })),
+              })}
+            </span>
+          ) : null}
+        </p>
+        <p className="min-h-6 text-[#e3bd78]" role="status">
+          {last ? large(last.text) : ''}
+        </p>
+        <div className="flex flex-wrap gap-2">
+          {saber.inputs
+            .filter((i) => i.kind === 'button')
+            .map((i) => (
+              <HoldButton
+                key={i.id}
+                on={held?.some((h) => h.input === i.id) ?? false}
+                onPress={() => press(i.id)}
+                onRelease={() => release(i.id)}
+              >
+                {bareName(saber, i)}
+              </HoldButton>
+            ))}
+          {MOTIONS.map((m) => (
+            <button key={m} type="button" className="border border-[#5d675f] px-2.5 py-1.5" onClick={() => move(m)}>
+              {say('page.move', { motion: m })}
+            </button>
+          ))}
+        </div>
+        <fieldset className="flex flex-wrap gap-x-4 gap-y-1" aria-label={say('page.presets')}>
+          {saber.presets.map((p, i) => (
+            <button
+              key={p.id}
+              type="button"
+              aria-pressed={state?.preset === i}
+              className={`flex items-center gap-2 py-1 ${state?.preset === i ? 'font-semibold' : 'text-[#a59d88]'}`}
+              onClick={() => toPreset(i)}
+            >
+              <span className="h-3.5 w-3.5 rounded-full" style={{ background: colourOf(p) }} aria-hidden />
+              {p.name}
+            </button>
+          ))}
+        </fieldset>
+        <div className="flex flex-wrap gap-2">
+          <button type="button" className="flex-1 bg-[#efe6d2] px-4 py-3 font-semibold text-[#141a1a]" onClick={onOpen}>
+            {say('page.openWith')}
+          </button>
+          <button type="button" className="flex-1 border border-[#efe6d2] px-4 py-3 font-semibold" onClick={onPractise}>
+            {say('page.practise')}
+          </button>
+        </div>
+        <button type="button" className="self-start text-[#a59d88] underline" onClick={() => setSound(!sound)}>
+          {say('page.sound', { on: whether(sound) })}
+        </button>
+      </div>
+    </section>
+  )
+}
+
+/** What a button is called, as it stands on a key. */
+export function bareName(s: Saber, i: Saber['inputs'][number]): string {
+  const noun = nounOf(s, `input:${i.id}`)
+  return noun ? nounWords(noun, 'bare') : i.name
+}
+
+/** What somebody who has never held it does next: what wakes it, lights it, or puts it away again. */
+function leadsOn(s: Saber, mode: string): ControlRow | undefined {
+  const rows = s.controls.filter((r) => r.mode === mode && r.status !== 'unsure' && !r.presets?.length)
+  const wants = { asleep: ['wake', 'ignite'], off: ['ignite'], lit: ['retract'] }[isOf(s, mode) as 'off'] ?? EVERYDAY
+  const found = wants.map((does) => rows.find((r) => r.does === does)).find(Boolean)
+  return found ? rowOfMap(s, found.id) : undefined
+}
+
+/** A key that is pressed as long as a finger is on it, or space is held. */
+function HoldButton({
+  on,
+  onPress,
+  onRelease,
+  children,
+}: {
+  on: boolean
+  onPress: () => void
+  onRelease: () => void
+  children: string
+}) {
+  const [key, setKey] = useState(false)
+  return (
+    <button
+      type="button"
+      aria-pressed={on}
+      className={`touch-none w-full border-2 px-3 py-2.5 text-[1.12rem] font-semibold select-none ${on ? 'border-[#e3bd78] bg-[#e3bd78] text-[#141a1a]' : 'border-[#e3bd78] text-[#e3bd78]'}`}
+      onPointerDown={(e) => {
+        e.currentTarget.setPointerCapture(e.pointerId)
+        onPress()
+      }}
+      onPointerUp={onRelease}
+      onPointerCancel={onRelease}
+      onContextMenu={(e) => e.preventDefault()}
+      onKeyDown={(e) => {
+        if ((e.key === ' ' || e.key === 'Enter') && !key) {
+          e.preventDefault()
+          setKey(true)
+          onPress()
+        }
+      }}
+      onKeyUp={(e) => {
+        if (e.key === ' ' || e.key === 'Enter') {
+          setKey(false)
+          onRelease()
+        }
+      }}
+      onBlur={() => {
+        if (key) onRelease()
+        setKey(false)
+      }}
+    >
+      {children}
+    </button>
+  )
+}

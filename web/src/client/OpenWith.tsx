@@ -1,0 +1,181 @@
+import { Dialog, DialogPanel } from '@headlessui/react'
+import { drawSection } from '@nubrin/core/drawing'
+import {
+  apartIn,
+  type Errand,
+  errand,
+  type Goal,
+  goalsOf,
+  goalText,
+  machineOf,
+  runAll,
+  wordsOf,
+} from '@nubrin/core/machine'
+import type { Saber } from '@nubrin/core/record'
+import { say, whether } from '@nubrin/core/words'
+import { useEffect, useMemo, useState } from 'react'
+import { ActMark } from '../drawing/ActMark'
+import { SceneView } from '../drawing/SceneView'
+import { useWidth } from '../drawing/useWidth'
+import { wayOf } from '../play/wayOf'
+
+/** So long a step stands before it goes on by itself, s. */
+const STANDS = 25
+const AIR = 24
+
+/** One step at a time on the whole page: what to do, drawn as the saber lies then, to follow with both hands. */
+export function OpenWith({ saber, keep, onLeave }: { saber: Saber; keep: string; onLeave: () => void }) {
+  const { assembly, rest } = useMemo(() => machineOf(saber), [saber])
+  const goals = useMemo(() => goalsOf(saber, assembly).filter((g) => g.hands === 'client'), [saber, assembly])
+  const errands = useMemo(() => goals.map((g) => errand(assembly, rest, g)), [goals, assembly, rest])
+  // Who lays it down comes back to the step where he was.
+  const [{ chosen, n }, setAt] = useState<{ chosen: number | undefined; n: number }>(() => {
+    try {
+      const at = JSON.parse(localStorage.getItem(keep) ?? 'null') as { chosen: number; n: number } | null
+      return at && errands[at.chosen]?.ok ? at : { chosen: undefined, n: 0 }
+    } catch {
+      return { chosen: undefined, n: 0 }
+    }
+  })
+  const go = (at: { chosen: number | undefined; n: number }) => {
+    setAt(at)
+    if (at.chosen === undefined) localStorage.removeItem(keep)
+    else localStorage.setItem(keep, JSON.stringify(at))
+  }
+  const e = chosen === undefined ? undefined : errands[chosen]
+  return (
+    <Dialog open onClose={onLeave} aria-label={say('page.openWith')} className="fixed inset-0 z-30 overflow-y-auto">
+      <DialogPanel className="bg-paper min-h-full flex flex-col px-5 py-4">
+        {e?.ok && chosen !== undefined ? (
+          <Steps
+            saber={saber}
+            goal={goals[chosen]!}
+            goals={goals}
+            e={e}
+            n={Math.min(n, e.acts.length - 1)}
+            onGo={(to) => go({ chosen, n: to })}
+            onBack={() => go({ chosen: undefined, n: 0 })}
+          />
+        ) : (
+          <>
+            <button type="button" className="text-brass self-end" onClick={onLeave}>
+              {say('page.leave')}
+            </button>
+            <h2 className="text-[1.7rem] leading-tight">{say('page.choose')}</h2>
+            <ul className="mt-3">
+              {goals.map((g, i) => (
+                <li key={`${g.kind} ${g.at}`} className="border-rule border-b">
+                  {errands[i]!.ok ? (
+                    <button
+                      type="button"
+                      className="w-full py-3 text-left text-[1.25rem] font-semibold"
+                      onClick={() => go({ chosen: i, n: 0 })}
+                    >
+                      {goalText(g, goals)}
+                    </button>
+                  ) : (
+                    <p className="text-quiet py-3 text-[1.25rem]">
+                      {goalText(g, goals)}
+                      <span className="block text-[1rem]">{say('page.cannot')}</span>
+                    </p>
+                  )}
+                </li>
+              ))}
+            </ul>
+          </>
+        )}
+      </DialogPanel>
+    </Dialog>
+  )
+}
+
+function Steps({
+  saber,
+  goal,
+  goals,
+  e,
+  n,
+  onGo,
+  onBack,
+}: {
+  saber: Saber
+  goal: Goal
+  goals: readonly Goal[]
+  e: Extract<Errand, { ok: true }>
+  n: number
+  onGo: (n: number) => void
+  onBack: () => void
+}) {
+  const [ref, width] = useWidth<HTMLDivElement>()
+  const [waits, setWaits] = useState(false)
+  const [left, setLeft] = useState(STANDS)
+  const { assembly } = useMemo(() => machineOf(saber), [saber])
+  const act = e.acts[n]!
+  const words = wordsOf(saber, assembly, act)
+  const place = words?.place ?? act.at
+  const last = n === e.acts.length - 1
+  // Drawn as it lies before the step, with the way of the hand.
+  const scene = useMemo(() => {
+    const { state } = runAll(assembly, e.from, e.acts.slice(0, n))
+    const apart = apartIn(saber, assembly, state)
+    const wide = Math.max(320, width)
+    return drawSection(saber, {
+      ...{ width: wide, height: Math.min(260, wide * 0.55), apart },
+      ...{ from: apart.from - AIR, to: apart.to + AIR, quiet: wide < 600 },
+    })
+  }, [saber, assembly, e, n, width])
+  useEffect(() => {
+    setLeft(STANDS)
+    if (waits || last) return
+    const t = setInterval(() => setLeft((s) => s - 1), 1000)
+    return () => clearInterval(t)
+  }, [n, waits, last])
+  useEffect(() => {
+    if (left <= 0 && !last) onGo(n + 1)
+  }, [left, last, n, onGo])
+  const back = e.acts.length - e.turn
+  return (
+    <>
+      <div className="flex items-baseline gap-4">
+        <button type="button" className="text-brass" onClick={onBack}>
+          ← {goalText(goal, goals)}
+        </button>
+        <span className="text-quiet ml-auto">
+          {n < e.turn
+            ? say('page.acts', { n: n + 1, of: e.turn, back })
+            : say('page.acts', { n: n + 1 - e.turn, of: back, back: 0 })}
+        </span>
+      </div>
+      <div ref={ref} className="my-4">
+        <SceneView scene={scene} title={words?.text ?? ''} lit={place} className="block w-full">
+          <ActMark scene={scene} act={{ ref: place, n: n + 1, way: wayOf(saber, assembly, act) }} />
+        </SceneView>
+      </div>
+      <div aria-live="polite" className="flex-1">
+        <p className="text-[1.75rem] leading-tight font-semibold">{words?.text}</p>
+        {words?.tool ? <p className="text-quiet mt-2 text-[1.2rem]">{words.tool}</p> : null}
+        {words?.caution ? <p className="border-brass mt-4 border-l-4 pl-3 text-[1.2rem]">{words.caution}</p> : null}
+      </div>
+      <p className="text-quiet py-3 text-center">
+        {last ? '' : `${waits ? '' : `${say('page.goesOn', { seconds: left })} `}`}
+        {last ? null : (
+          <button type="button" className="underline" onClick={() => setWaits(!waits)}>
+            {say('page.wait', { waits: whether(waits) })}
+          </button>
+        )}
+      </p>
+      <div className="flex gap-3 pb-2">
+        <button type="button" className="btn px-6 py-3 text-[1.15rem]" disabled={n === 0} onClick={() => onGo(n - 1)}>
+          {say('page.back')}
+        </button>
+        <button
+          type="button"
+          className="btn btn-main flex-1 py-3 text-[1.15rem]"
+          onClick={() => (last ? onBack() : onGo(n + 1))}
+        >
+          {say('page.next', { last: whether(last) })}
+        </button>
+      </div>
+    </>
+  )
+}

@@ -1,0 +1,12 @@
+import { type Assembly, wordsOf } from '@nubrin/core/machine'
+import type { Act, Saber } from '@nubrin/core/record'
+import type { ActOnDrawing } from '../drawing/ActMark'
+
+/** Which way a hand goes in an act, seen on the drawing. */
+export function wayOf(s: Saber, a: Assembly, act: Act): ActOnDrawing['way'] {
+  const d = wordsOf(s, a, act)?.direction
+  if (d === 'clockwise' || d === 'anticlockwise') return d
+  const to = act.towards ?? 'emitter'
+  if (act.do === 'takeOff') return to === 'aside' ? 'up' : to
+  return act.do === 'putOn' ? ({ aside: 'down', pommel: 'emitter', emitter: 'pommel' } as const)[to] : undefined
+}
