@@ -55,7 +55,8 @@ for (const [name, path] of Object.entries(views)) {
     await page.keyboard.down('x')
     await page.waitForTimeout(900)
   }
-  if (name === 'film') for (let i = 0; i < 4; i++) await page.keyboard.press('PageDown')
+  if (name === 'walkthrough') await page.getByRole('button', { name: /^With the blade lit, press the rear/ }).click()
+  if (name === 'film') for (let i = 0; i < 12; i++) await page.keyboard.press('PageDown')
   await page.waitForTimeout(300)
   await page.screenshot({ path: join(folder, `${name}.png`) })
   if (name === 'controls') await page.keyboard.up('x')
@@ -70,6 +71,8 @@ const token = await page.evaluate(async () => {
 })
 await page.setViewportSize({ width: 420, height: 900 })
 await page.goto(url + token)
+await page.waitForTimeout(1200)
+await page.getByRole('button', { name: 'front button', exact: true }).click()
 await page.waitForTimeout(900)
 await page.screenshot({ path: join(folder, 'client.png') })
 const pdf = join(mkdtempSync(join(tmpdir(), 'nubrin-')), 'h.pdf')

@@ -27,6 +27,7 @@ describe('the shape of the handoff', () => {
           'screws',
           'opening',
           'charging',
+          'troubles',
           'decisions',
           'tests',
           'walkthrough',
