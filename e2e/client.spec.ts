@@ -1,3 +1,5 @@
+import { writeFileSync } from 'node:fs'
+import { join } from 'node:path'
 import { expect, open, saved, signIn, test } from './bench'
 import { choose } from './hands'
 
@@ -57,6 +59,37 @@ test('the client’s page is their saber: pressed, opened step by step, practise
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
 })
 
+test('the page as one file opens from a disk, with no server and no network', async ({ page, server, folder }) => {
+  await signIn(page, server.url)
+  const link = await issued(page, 'reed-warden')
+  const answer = await page.request.get(`${server.url}/api${link.replace('/c/', '/client/')}/saber.html`)
+  expect(answer.headers()['content-disposition']).toMatch(/^attachment; filename=".*-handoff\.html"$/)
+  const html = await answer.text()
+  const words = html.replace(/data:image\/[^"]*/g, '')
+  expect(words.length).toBeLessThan(700_000)
+  // Nothing of the shop's is in it, and nothing in it ends the script.
+  const carried = html.slice(html.indexOf('id="carried">'), html.indexOf('</script>'))
+  expect(carried).toContain('Ilsabet Vorne')
+  expect(/"(shopNote|trail|history)"/.test(carried)).toBe(false)
+  expect(html.split('</script>')).toHaveLength(3)
+  const file = join(folder, 'saber.html')
+  writeFileSync(file, html)
+  await server.kill()
+  await page.context().setOffline(true)
+  await page.goto(`file://${file}`)
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Reed Warden')
+  await page.getByRole('button', { name: 'front button', exact: true }).click()
+  await expect(page.getByText('Its blade is lit.')).toBeVisible()
+  await page.getByRole('button', { name: 'open it with me' }).click()
+  await page.getByRole('button', { name: /^Swap the cell/ }).click()
+  await expect(page.getByRole('button', { name: 'done, next' })).toBeVisible()
+  await page.keyboard.press('Escape')
+  await page.locator('summary', { hasText: 'In the box' }).click()
+  await expect(page.getByText('The saber', { exact: true }).first()).toBeVisible()
+  await page.context().setOffline(false)
+  await server.start()
+})
+
 test('a client who reads German gets all of it in German', async ({ page, server }) => {
   await signIn(page, server.url)
   await open(page, `${server.url}/commission/reed-warden/brief`)
@@ -71,6 +104,8 @@ test('a client who reads German gets all of it in German', async ({ page, server
   await expect(page.getByRole('button', { name: 'mit mir öffnen' })).toBeVisible()
   await expect(page.getByRole('heading', { name: 'Wenn etwas seltsam ist' })).toBeVisible()
   await expect(page.locator('main')).toHaveAttribute('lang', 'de')
-  const pdf = await page.request.get(`${server.url}/api${link.replace('/c/', '/client/')}/handoff.pdf`)
+  const pdf = await page.request.get(`${server.url}/api${link.replace('/c/', '/client/')}/handoff.pdf`, {
+    timeout: 60_000,
+  })
   expect(pdf.status()).toBe(200)
 })

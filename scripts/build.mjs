@@ -59,6 +59,8 @@ export async function build({ force = false } = {}) {
   })
   const vite = await import('vite')
   await vite.build({ root: join(root, 'web'), logLevel: 'warn' })
+  // The client's page once more, as one script and one style for the file that needs no server.
+  await vite.build({ root: join(root, 'web'), configFile: join(root, 'web', 'vite.file.config.ts'), logLevel: 'warn' })
   mkdirSync(dirname(stamp), { recursive: true })
   writeFileSync(stamp, now)
   return true

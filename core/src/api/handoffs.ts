@@ -144,6 +144,14 @@ export const handoffs = {
     good: { status: 200, says: 'PDF', file: 'application/pdf' },
     bad: noLink,
   }),
+  clientHtml: route({
+    method: 'get',
+    path: '/client/{token}/saber.html',
+    summary: 'The same as one file that needs no server',
+    open: true,
+    good: { status: 200, says: 'File', file: 'text/html' },
+    bad: noLink,
+  }),
   clientFile: route({
     method: 'get',
     path: '/client/{token}/media/{hash}',

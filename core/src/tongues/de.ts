@@ -537,6 +537,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'page.readOn': 'gelesen am {on}',
   'page.more': 'Alles Weitere',
   'page.revision': 'Begleitheft Nr. {number}, {date}',
+  'page.file': 'diese Seite als eine Datei',
   'page.pdf': 'Dasselbe als PDF',
   'page.contents': 'Inhalt',
   'page.drawing': 'Zeichnung von {saber}',

@@ -519,6 +519,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'page.readOn': 'read on {on}',
   'page.more': 'All the rest',
   'page.revision': 'record no. {number}, {date}',
+  'page.file': 'this page as one file',
   'page.pdf': 'The same as a PDF',
   'page.contents': 'Contents',
   'page.drawing': 'Drawing of {saber}',

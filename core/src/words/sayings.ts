@@ -488,6 +488,7 @@ export interface Sayings {
   'pdf.drawing': { saber: Words; which: 'section' | 'unrolled' }
   'pdf.caution': { text: Words }
   'page.pdf': Record<never, never>
+  'page.file': Record<never, never>
   'page.inHand': Record<never, never>
   'page.hint': { gesture: Words; what: Words }
   'page.asleep': { state: Words; mode: Words }

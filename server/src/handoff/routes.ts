@@ -15,6 +15,7 @@ import { newId, secret, sha256, today } from '../ids'
 import type { Library } from '../media/library'
 import { sendFile } from '../media/routes'
 import { settingsOf } from '../people/settings'
+import { type CarriedPhoto, handoffHtml, MOST_PHOTO_BYTES } from './html'
 import type { Pdfs } from './pdfs'
 
 /** Handing over: the PDF as it stands, and what is issued to the client and frozen. */
@@ -140,7 +141,7 @@ const sendPdf = (res: Response, pdf: Uint8Array, name: string) =>
     .send(Buffer.from(pdf.buffer, pdf.byteOffset, pdf.byteLength))
 
 /** What the client may fetch with a link: the frozen document, the record behind its drawings, and its media. */
-export function clientRoutes(db: Tables, library: Library, pdfs: Pdfs): Router {
+export function clientRoutes(db: Tables, library: Library, pdfs: Pdfs, webFolder: string): Router {
   const r = Router()
   const find = async (token: string) => {
     const row = await db.handoffs.findOne({
@@ -176,6 +177,27 @@ export function clientRoutes(db: Tables, library: Library, pdfs: Pdfs): Router {
       await pdfs.of(`${id} ${paper}`, () => ({ document, sabers: record.sabers, paper })),
       handoffFileName(record),
     )
+    return undefined
+  })
+  serve(r, API.clientHtml, async ({ params, res }) => {
+    const { id, of, document, record } = await find(params.token)
+    const shop = await db.commissions.findByPk(of, { attributes: ['shopId'] })
+    const photos = new Map<string, CarriedPhoto>()
+    let bytes = 0
+    for (const m of record.media.filter((x) => x.type.startsWith('image/'))) {
+      // What is not there any more leaves a gap, not an answer without a page.
+      const file = await library.of(shop!.shopId, m.hash).catch(() => undefined)
+      if (!file) continue
+      bytes += file.bytes.length
+      if (bytes > MOST_PHOTO_BYTES) break
+      photos.set(m.hash, file)
+    }
+    const page = { document, sabers: record.sabers.map(handedSaber), media: record.media, keep: `${id}` }
+    res
+      .type('text/html')
+      .set('Content-Disposition', `attachment; filename="${encodeURIComponent(handoffFileName(record))}.html"`)
+      .set('Cache-Control', 'private, no-store')
+      .send(handoffHtml(webFolder, page, photos))
     return undefined
   })
   serve(r, API.clientFile, async ({ params, res }) => {

@@ -98,7 +98,7 @@ export function createApp({ config, db, store, files, work, pegs, disk, cookieSe
     res.set('Cache-Control', 'public, max-age=3600')
     return document
   })
-  api.use(clientRoutes(db, library, pdfs), phoneRoutes(db, store, library, work))
+  api.use(clientRoutes(db, library, pdfs, config.webFolder), phoneRoutes(db, store, library, work))
   api.use(...sessions(db, cookieSecret, config.port))
   api.use(signInRoutes(db, config), joinRoutes(db))
   api.use(signedIn, csrf)

@@ -1,21 +1,9 @@
-import type { HandoffChapter } from '@nubrin/core/handoff'
-import type { Saber } from '@nubrin/core/record'
-import { alwaysSpeaking, dayText } from '@nubrin/core/units'
-import { say, speaks, whether } from '@nubrin/core/words'
+import { alwaysSpeaking } from '@nubrin/core/units'
+import { say, speaks } from '@nubrin/core/words'
 import { useCallback, useEffect, useState } from 'react'
 import { useParams } from 'react-router'
-import { refusalText, todayIso, urlOf, useClientPage } from '../data'
-import { later } from '../later'
-import { BlockView } from './BlockView'
-
-/** What is in hand, opened and practised comes a moment after the words. */
-const InHand = later(() => import('./InHand').then((m) => m.InHand))
-const OpenWith = later(() => import('./OpenWith').then((m) => m.OpenWith))
-const Practise = later(() => import('./Practise').then((m) => m.Practise))
-
-/** Chapters that stand open, in this order; all others are folded. */
-const OPEN = ['words', 'requests', 'troubles', 'cautions'] as const
-const startsWith = (id: string, of: string) => id === of || id.startsWith(`${of}-`)
+import { refusalText, urlOf, useClientPage } from '../data'
+import { ClientView } from './ClientView'
 
 /** What the client opens, on a phone first: the saber in hand, what to do first, and the record behind it. */
 export default function ClientPage() {
@@ -40,106 +28,18 @@ export default function ClientPage() {
   useEffect(() => {
     if (d) document.title = say('page.title', { title: d.title, client: d.client })
   }, [d])
-  const [which, setWhich] = useState(0)
-  const [doing, setDoing] = useState<'open' | 'practise'>()
-  const [lit, setLit] = useState<string>()
   const mediaUrl = useCallback((hash: string) => urlOf('clientFile', { params: { token, hash } }), [token])
   if (error) return <p className="p-6">{refusalText(error)}</p>
   if (!page || !d) return <p className="text-quiet p-6">{say('page.waiting')}</p>
-  const saber: Saber = page.sabers[which] ?? page.sabers[0]!
-  const mine = d.chapters.filter((c) => !c.saber || c.saber === saber.id)
-  const open = OPEN.flatMap((id) => mine.filter((c) => startsWith(c.id, id)))
-  const folded = mine.filter((c) => !open.includes(c))
-  const photos = page.media.filter((m) => m.type.startsWith('image/'))
-  const block = (c: HandoffChapter) =>
-    c.blocks.map((b, i) => <BlockView key={i} block={b} sabers={page.sabers} lit={lit} setLit={setLit} />)
   return (
-    <main lang={d.language} className="text-[1.08rem]">
-      <div className="bg-[#141a1a] text-[#efe6d2]">
-        <div className="mx-auto max-w-3xl">
-          <header className="px-5 pt-5">
-            <p className="text-[#a59d88]">
-              {d.shop} · {say('cover.for', { client: d.client })}
-            </p>
-            <h1 className="text-[2.1rem] leading-tight">{saber.name}</h1>
-            {page.sabers.length > 1 ? (
-              <div className="mt-1 flex flex-wrap gap-x-4">
-                {page.sabers.map((s, i) => (
-                  <button
-                    key={s.id}
-                    type="button"
-                    aria-pressed={i === which}
-                    className={i === which ? 'font-semibold underline' : 'text-[#a59d88]'}
-                    onClick={() => setWhich(i)}
-                  >
-                    {s.name}
-                  </button>
-                ))}
-              </div>
-            ) : null}
-          </header>
-          <InHand
-            key={saber.id}
-            saber={saber}
-            urlOf={mediaUrl}
-            onOpen={() => setDoing('open')}
-            onPractise={() => setDoing('practise')}
-          />
-        </div>
-      </div>
-      <div className="mx-auto max-w-3xl px-5 pb-16">
-        {open.map((c) => (
-          <section key={c.id} id={c.id} className="mt-8">
-            <h2 className="border-ink border-b pb-1 text-[1.35rem]">{c.title}</h2>
-            {block(c)}
-            {startsWith(c.id, 'cautions') ? <Read keep={`nubrin-read-${token}-${c.id}`} /> : null}
-          </section>
-        ))}
-        {photos.map((m) => (
-          <img key={m.id} src={mediaUrl(m.hash)} alt={m.caption ?? m.name} className="border-rule my-3 w-full border" />
-        ))}
-        <h2 className="border-ink mt-10 border-b pb-1 text-[1.35rem]">{say('page.more')}</h2>
-        {folded.map((c) => (
-          <details key={c.id} id={c.id} className="border-rule border-b">
-            <summary className="cursor-pointer py-2.5 text-[1.15rem]">{c.title}</summary>
-            <div className="pb-4">{block(c)}</div>
-          </details>
-        ))}
-        <footer className="mt-10 whitespace-pre-line">
-          {d.from?.closing ? <p className="mb-3">{d.from.closing}</p> : null}
-          <p className="text-quiet">{[d.shop, d.from?.address, d.from?.contact].filter(Boolean).join('\n')}</p>
-          <p className="text-quiet mt-3">
-            {say('page.revision', { number: d.number, date: dayText(d.date) })} ·{' '}
-            <a className="text-brass underline" href={urlOf('clientPdf', { params: { token } })}>
-              {say('page.pdf')}
-            </a>
-          </p>
-          <p className="text-quiet mt-1">{say('cover.legend', { own: whether(d.ownWords) })}</p>
-        </footer>
-      </div>
-      {doing === 'open' ? (
-        <OpenWith saber={saber} keep={`nubrin-open-${token}-${saber.id}`} onLeave={() => setDoing(undefined)} />
-      ) : null}
-      {doing === 'practise' ? <Practise saber={saber} onLeave={() => setDoing(undefined)} /> : null}
-    </main>
-  )
-}
-
-/** That the cautions were read, and when; kept in this browser. */
-function Read({ keep }: { keep: string }) {
-  const [on, setOn] = useState(() => localStorage.getItem(keep))
-  if (on) return <p className="text-fine mt-3">✓ {say('page.readOn', { on: dayText(on) })}</p>
-  return (
-    <button
-      type="button"
-      className="btn mt-3"
-      onClick={() => {
-        const day = todayIso()
-        localStorage.setItem(keep, day)
-        setOn(day)
+    <ClientView
+      page={page}
+      keep={token}
+      mediaUrl={mediaUrl}
+      along={{
+        pdf: urlOf('clientPdf', { params: { token } }),
+        file: urlOf('clientHtml', { params: { token } }),
       }}
-    >
-      {say('page.read')}
-    </button>
+    />
   )
 }

@@ -1,4 +1,3 @@
-import { Dialog, DialogPanel } from '@headlessui/react'
 import { drawSection } from '@nubrin/core/drawing'
 import {
   apartIn,
@@ -18,6 +17,7 @@ import { ActMark } from '../drawing/ActMark'
 import { SceneView } from '../drawing/SceneView'
 import { useWidth } from '../drawing/useWidth'
 import { wayOf } from '../play/wayOf'
+import { Sheet } from './Sheet'
 
 /** So long a step stands before it goes on by itself, s. */
 const STANDS = 25
@@ -44,48 +44,46 @@ export function OpenWith({ saber, keep, onLeave }: { saber: Saber; keep: string;
   }
   const e = chosen === undefined ? undefined : errands[chosen]
   return (
-    <Dialog open onClose={onLeave} aria-label={say('page.openWith')} className="fixed inset-0 z-30 overflow-y-auto">
-      <DialogPanel className="bg-paper min-h-full flex flex-col px-5 py-4">
-        {e?.ok && chosen !== undefined ? (
-          <Steps
-            saber={saber}
-            goal={goals[chosen]!}
-            goals={goals}
-            e={e}
-            n={Math.min(n, e.acts.length - 1)}
-            onGo={(to) => go({ chosen, n: to })}
-            onBack={() => go({ chosen: undefined, n: 0 })}
-          />
-        ) : (
-          <>
-            <button type="button" className="text-brass self-end" onClick={onLeave}>
-              {say('page.leave')}
-            </button>
-            <h2 className="text-[1.7rem] leading-tight">{say('page.choose')}</h2>
-            <ul className="mt-3">
-              {goals.map((g, i) => (
-                <li key={`${g.kind} ${g.at}`} className="border-rule border-b">
-                  {errands[i]!.ok ? (
-                    <button
-                      type="button"
-                      className="w-full py-3 text-left text-[1.25rem] font-semibold"
-                      onClick={() => go({ chosen: i, n: 0 })}
-                    >
-                      {goalText(g, goals)}
-                    </button>
-                  ) : (
-                    <p className="text-quiet py-3 text-[1.25rem]">
-                      {goalText(g, goals)}
-                      <span className="block text-[1rem]">{say('page.cannot')}</span>
-                    </p>
-                  )}
-                </li>
-              ))}
-            </ul>
-          </>
-        )}
-      </DialogPanel>
-    </Dialog>
+    <Sheet label={say('page.openWith')} onLeave={onLeave}>
+      {e?.ok && chosen !== undefined ? (
+        <Steps
+          saber={saber}
+          goal={goals[chosen]!}
+          goals={goals}
+          e={e}
+          n={Math.min(n, e.acts.length - 1)}
+          onGo={(to) => go({ chosen, n: to })}
+          onBack={() => go({ chosen: undefined, n: 0 })}
+        />
+      ) : (
+        <>
+          <button type="button" className="text-brass self-end" onClick={onLeave}>
+            {say('page.leave')}
+          </button>
+          <h2 className="text-[1.7rem] leading-tight">{say('page.choose')}</h2>
+          <ul className="mt-3">
+            {goals.map((g, i) => (
+              <li key={`${g.kind} ${g.at}`} className="border-rule border-b">
+                {errands[i]!.ok ? (
+                  <button
+                    type="button"
+                    className="w-full py-3 text-left text-[1.25rem] font-semibold"
+                    onClick={() => go({ chosen: i, n: 0 })}
+                  >
+                    {goalText(g, goals)}
+                  </button>
+                ) : (
+                  <p className="text-quiet py-3 text-[1.25rem]">
+                    {goalText(g, goals)}
+                    <span className="block text-[1rem]">{say('page.cannot')}</span>
+                  </p>
+                )}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </Sheet>
   )
 }
 

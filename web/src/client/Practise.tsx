@@ -1,9 +1,10 @@
-import { Dialog, DialogPanel } from '@headlessui/react'
 import type { Saber } from '@nubrin/core/record'
 import { say } from '@nubrin/core/words'
-import { useHandKeys, usePlay } from '../play'
 import { Practice } from '../play/Practice'
+import { useHandKeys } from '../play/useHandKeys'
+import { usePlay } from '../play/usePlay'
 import { bareName } from './InHand'
+import { Sheet } from './Sheet'
 
 /** The controls, asked for one after the other, with keys to press them by. */
 export function Practise({ saber, onLeave }: { saber: Saber; onLeave: () => void }) {
@@ -11,45 +12,43 @@ export function Practise({ saber, onLeave }: { saber: Saber; onLeave: () => void
   const { press, release, move, pose } = usePlay.getState()
   const held = usePlay((p) => p.state?.held)
   return (
-    <Dialog open onClose={onLeave} aria-label={say('page.practise')} className="fixed inset-0 z-30 overflow-y-auto">
-      <DialogPanel className="bg-paper min-h-full flex flex-col px-5 py-4">
-        <button type="button" className="text-brass self-end" onClick={onLeave}>
-          {say('page.leave')}
-        </button>
-        <div className="mx-auto w-full max-w-md flex-1">
-          <Practice saber={saber} />
-        </div>
-        <div className="mx-auto flex w-full max-w-md flex-wrap gap-2 pb-4">
-          {saber.inputs
-            .filter((i) => i.kind === 'button')
-            .map((i) => (
-              <button
-                key={i.id}
-                type="button"
-                aria-pressed={held?.some((h) => h.input === i.id) ?? false}
-                className="aria-pressed:bg-ink aria-pressed:text-paper border-ink flex-1 touch-none border-2 px-4 py-4 text-[1.15rem] font-semibold select-none"
-                onPointerDown={(e) => {
-                  e.currentTarget.setPointerCapture(e.pointerId)
-                  press(i.id)
-                }}
-                onPointerUp={() => release(i.id)}
-                onPointerCancel={() => release(i.id)}
-              >
-                {bareName(saber, i)}
-              </button>
-            ))}
-          {(['swing', 'strike', 'twist', 'flick'] as const).map((m) => (
-            <button key={m} type="button" className="btn" onClick={() => move(m)}>
-              {say('page.move', { motion: m })}
+    <Sheet label={say('page.practise')} onLeave={onLeave}>
+      <button type="button" className="text-brass self-end" onClick={onLeave}>
+        {say('page.leave')}
+      </button>
+      <div className="mx-auto w-full max-w-md flex-1">
+        <Practice saber={saber} />
+      </div>
+      <div className="mx-auto flex w-full max-w-md flex-wrap gap-2 pb-4">
+        {saber.inputs
+          .filter((i) => i.kind === 'button')
+          .map((i) => (
+            <button
+              key={i.id}
+              type="button"
+              aria-pressed={held?.some((h) => h.input === i.id) ?? false}
+              className="aria-pressed:bg-ink aria-pressed:text-paper border-ink flex-1 touch-none border-2 px-4 py-4 text-[1.15rem] font-semibold select-none"
+              onPointerDown={(e) => {
+                e.currentTarget.setPointerCapture(e.pointerId)
+                press(i.id)
+              }}
+              onPointerUp={() => release(i.id)}
+              onPointerCancel={() => release(i.id)}
+            >
+              {bareName(saber, i)}
             </button>
           ))}
-          {(['up', 'level', 'down'] as const).map((p) => (
-            <button key={p} type="button" className="btn" onClick={() => pose(p)}>
-              {say('page.pose', { pose: p })}
-            </button>
-          ))}
-        </div>
-      </DialogPanel>
-    </Dialog>
+        {(['swing', 'strike', 'twist', 'flick'] as const).map((m) => (
+          <button key={m} type="button" className="btn" onClick={() => move(m)}>
+            {say('page.move', { motion: m })}
+          </button>
+        ))}
+        {(['up', 'level', 'down'] as const).map((p) => (
+          <button key={p} type="button" className="btn" onClick={() => pose(p)}>
+            {say('page.pose', { pose: p })}
+          </button>
+        ))}
+      </div>
+    </Sheet>
   )
 }

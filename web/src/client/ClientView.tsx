@@ -1,0 +1,149 @@
+import type { HandoffChapter, HandoffDocument } from '@nubrin/core/handoff'
+import type { Commission, Saber } from '@nubrin/core/record'
+import { dayText } from '@nubrin/core/units'
+import { say, whether } from '@nubrin/core/words'
+import { useState } from 'react'
+import { todayIso } from '../data/local'
+import { later } from '../later'
+import { BlockView } from './BlockView'
+
+/** What is in hand, opened and practised comes a moment after the words. */
+const InHand = later(() => import('./InHand').then((m) => m.InHand))
+const OpenWith = later(() => import('./OpenWith').then((m) => m.OpenWith))
+const Practise = later(() => import('./Practise').then((m) => m.Practise))
+
+/** Chapters that stand open, in this order; all others are folded. */
+const OPEN = ['words', 'requests', 'troubles', 'cautions'] as const
+const startsWith = (id: string, of: string) => id === of || id.startsWith(`${of}-`)
+
+/** A record as its client has it: the document, the sabers to take in hand, and the photos. */
+export interface ClientRecord {
+  document: HandoffDocument
+  sabers: Saber[]
+  media: Pick<Commission['media'][number], 'id' | 'hash' | 'type' | 'name' | 'caption'>[]
+}
+
+/** The saber in hand, what to do first, and the record behind it; knows neither a server nor an address. */
+export function ClientView({
+  page,
+  keep,
+  mediaUrl,
+  along,
+}: {
+  page: ClientRecord
+  /** What is remembered is remembered under this. */
+  keep: string
+  mediaUrl: (hash: string) => string
+  /** The same to take along, where there is a server to fetch it from. */
+  along?: { pdf: string; file: string }
+}) {
+  const d = page.document
+  const [which, setWhich] = useState(0)
+  const [doing, setDoing] = useState<'open' | 'practise'>()
+  const [lit, setLit] = useState<string>()
+  const saber: Saber = page.sabers[which] ?? page.sabers[0]!
+  const mine = d.chapters.filter((c) => !c.saber || c.saber === saber.id)
+  const open = OPEN.flatMap((id) => mine.filter((c) => startsWith(c.id, id)))
+  const folded = mine.filter((c) => !open.includes(c))
+  const photos = page.media.filter((m) => m.type.startsWith('image/'))
+  const block = (c: HandoffChapter) =>
+    c.blocks.map((b, i) => <BlockView key={i} block={b} sabers={page.sabers} lit={lit} setLit={setLit} />)
+  return (
+    <main lang={d.language} className="text-[1.08rem]">
+      <div className="bg-[#141a1a] text-[#efe6d2]">
+        <div className="mx-auto max-w-3xl">
+          <header className="px-5 pt-5">
+            <p className="text-[#a59d88]">
+              {d.shop} · {say('cover.for', { client: d.client })}
+            </p>
+            <h1 className="text-[2.1rem] leading-tight">{saber.name}</h1>
+            {page.sabers.length > 1 ? (
+              <div className="mt-1 flex flex-wrap gap-x-4">
+                {page.sabers.map((s, i) => (
+                  <button
+                    key={s.id}
+                    type="button"
+                    aria-pressed={i === which}
+                    className={i === which ? 'font-semibold underline' : 'text-[#a59d88]'}
+                    onClick={() => setWhich(i)}
+                  >
+                    {s.name}
+                  </button>
+                ))}
+              </div>
+            ) : null}
+          </header>
+          <InHand
+            key={saber.id}
+            saber={saber}
+            urlOf={mediaUrl}
+            onOpen={() => setDoing('open')}
+            onPractise={() => setDoing('practise')}
+          />
+        </div>
+      </div>
+      <div className="mx-auto max-w-3xl px-5 pb-16">
+        {open.map((c) => (
+          <section key={c.id} id={c.id} className="mt-8">
+            <h2 className="border-ink border-b pb-1 text-[1.35rem]">{c.title}</h2>
+            {block(c)}
+            {startsWith(c.id, 'cautions') ? <Read keep={`nubrin-read-${keep}-${c.id}`} /> : null}
+          </section>
+        ))}
+        {photos.map((m) => (
+          <img key={m.id} src={mediaUrl(m.hash)} alt={m.caption ?? m.name} className="border-rule my-3 w-full border" />
+        ))}
+        <h2 className="border-ink mt-10 border-b pb-1 text-[1.35rem]">{say('page.more')}</h2>
+        {folded.map((c) => (
+          <details key={c.id} id={c.id} className="border-rule border-b">
+            <summary className="cursor-pointer py-2.5 text-[1.15rem]">{c.title}</summary>
+            <div className="pb-4">{block(c)}</div>
+          </details>
+        ))}
+        <footer className="mt-10 whitespace-pre-line">
+          {d.from?.closing ? <p className="mb-3">{d.from.closing}</p> : null}
+          <p className="text-quiet">{[d.shop, d.from?.address, d.from?.contact].filter(Boolean).join('\n')}</p>
+          <p className="text-quiet mt-3">
+            {say('page.revision', { number: d.number, date: dayText(d.date) })}
+            {along ? (
+              <>
+                {' · '}
+                <a className="text-brass underline" href={along.pdf}>
+                  {say('page.pdf')}
+                </a>
+                {' · '}
+                <a className="text-brass underline" href={along.file} download>
+                  {say('page.file')}
+                </a>
+              </>
+            ) : null}
+          </p>
+          <p className="text-quiet mt-1">{say('cover.legend', { own: whether(d.ownWords) })}</p>
+        </footer>
+      </div>
+      {doing === 'open' ? (
+        <OpenWith saber={saber} keep={`nubrin-open-${keep}-${saber.id}`} onLeave={() => setDoing(undefined)} />
+      ) : null}
+      {doing === 'practise' ? <Practise saber={saber} onLeave={() => setDoing(undefined)} /> : null}
+    </main>
+  )
+}
+
+/** That the cautions were read, and when; kept in this browser. */
+function Read({ keep }: { keep: string }) {
+  const [on, setOn] = useState(() => localStorage.getItem(keep))
+  if (on) return <p className="text-fine mt-3">✓ {say('page.readOn', { on: dayText(on) })}</p>
+  return (
+    <button
+      type="button"
+      className="btn mt-3"
+      onClick={() => {
+        const day = todayIso()
+        localStorage.setItem(keep, day)
+        setOn(day)
+      }}
+    >
+      {say('page.read')}
+    </button>
+  )
+}

@@ -1,0 +1,26 @@
+import { learnAll } from '@nubrin/core/tongues'
+import { alwaysSpeaking } from '@nubrin/core/units'
+import { say } from '@nubrin/core/words'
+import { StrictMode } from 'react'
+import { createRoot } from 'react-dom/client'
+import './file.css'
+import { type ClientRecord, ClientView } from './ClientView'
+
+/** What the file carries: the record, and its photos as they are. */
+interface Carried extends ClientRecord {
+  keep: string
+  photos: Record<string, string>
+}
+
+// The client's page as one file: all of it is in it, nothing is fetched, and it is opened from wherever it lies.
+const carried = JSON.parse(document.getElementById('carried')!.textContent!) as Carried
+const { document: d } = carried
+learnAll()
+alwaysSpeaking({ language: d.language })
+document.documentElement.lang = d.language
+document.title = say('page.title', { title: d.title, client: d.client })
+createRoot(document.getElementById('root')!).render(
+  <StrictMode>
+    <ClientView page={carried} keep={carried.keep} mediaUrl={(hash) => carried.photos[hash] ?? ''} />
+  </StrictMode>,
+)

@@ -1,0 +1,21 @@
+import tailwindcss from '@tailwindcss/vite'
+import react from '@vitejs/plugin-react'
+import { defineConfig } from 'vite'
+
+/** The client's page as one script and one style, to be written into a file that needs no server: `dist/file`. */
+export default defineConfig({
+  plugins: [react(), tailwindcss()],
+  publicDir: false,
+  build: {
+    target: 'es2022',
+    outDir: 'dist/file',
+    emptyOutDir: true,
+    cssCodeSplit: false,
+    // Letters of the two languages come along; any others are the reader's own.
+    assetsInlineLimit: (file) => /archivo-latin-wght-normal/.test(file),
+    rolldownOptions: {
+      input: 'src/client/file.tsx',
+      output: { format: 'iife', entryFileNames: 'page.js', assetFileNames: 'page[extname]', codeSplitting: false },
+    },
+  },
+})
