@@ -157,6 +157,29 @@ describe('a listener changes what is told', () => {
     expect(keys(telling(), (c) => void (c.purpose = 'duelling')).keys).toContain('duel')
     expect(keys(telling(), (_c, s) => void (s.recipient = { knows: 'neverSeen' })).keys).toContain('heft')
   })
+  test('a beginner hears why', () => {
+    const { c, s } = keys(telling('beginner'))
+    const say = (key: string) => topicsOf(c, s).find((t) => t.key === key)!.say
+    expect(say('task:powerOff')).toMatch(/So nothing drains the cell while it lies\.$/)
+    s.telling!.readers = []
+    expect(say('task:powerOff')).not.toContain('drains')
+  })
+  test('built on camera it is put together act by act first, as the machine plans it; told otherwise it is not', () => {
+    const { c, s } = record()
+    const built = compose(c, s, 'build')
+    const pieces = built.filter((b) => b.covers[0]?.startsWith('assemble:'))
+    expect(pieces.map((b) => b.covers[0]).slice(-1)).toEqual(['assemble:section:rw-pommel'])
+    expect(pieces.length).toBeGreaterThan(3)
+    expect(pieces[0]!.say).toMatch(/^This is how it goes together, piece by piece\./)
+    const at = (key: string) => built.findIndex((b) => b.covers.includes(key))
+    for (const b of pieces) expect(at(b.covers[0]!)).toBeLessThan(at('task:open'))
+    expect(at('caution:cell')).toBeLessThan(at(`assemble:part:${s.parts.find((p) => p.kind === 'cell')!.id}`))
+    for (const order of ORDERS.filter((o) => o !== 'build'))
+      expect(compose(c, s, order).some((b) => b.covers[0]?.startsWith('assemble:'))).toBe(false)
+    // What nobody has said how to put on is not told as if somebody had.
+    s.hilt.sections[0]!.joint.kind = 'collar'
+    expect(compose(c, s, 'build').some((b) => b.covers.includes('assemble:section:rw-pommel'))).toBe(false)
+  })
   test('a gift is spoken to whoever receives it', () => {
     const { c, s } = keys(telling(), (x, y) => {
       x.giver = 'Tor Ashby'

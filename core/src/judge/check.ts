@@ -46,6 +46,8 @@ export const TOPICS_READ: readonly Reads[] = [
   ...([
     'spoken',
     'telling',
+    'order',
+    'joints',
     'settings',
     'notFor',
     'items',

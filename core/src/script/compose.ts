@@ -14,7 +14,8 @@ import { isDark } from './walk'
  * one whose topics are gone, after the beat that it stood behind. Where the telling is to be short, what can be read instead is
  * left to paper. The farewell is last.
  */
-export function compose(c: Commission, s: Saber, order: Order = s.order): Beat[] {
+export function compose(c: Commission, saber: Saber, order: Order = saber.order): Beat[] {
+  const s = saber.order === order ? saber : { ...saber, order }
   return speakingTo(c, () => {
     // A task whose steps nobody has recorded is no beat: it stays in the list of what is not told.
     const told = new Set<string>()

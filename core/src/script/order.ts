@@ -67,11 +67,16 @@ function needsOf(s: Saber, order: Order, list: readonly Telling[]): Map<string, 
   const inside = of('inside')
   const first = INSIDE.find((t) => there.has(`task:${t}`))
   const open = there.has('task:open')
-  for (const key of inside) if (open && key !== 'task:open' && !key.startsWith('caution:')) need(key, 'task:open')
+  for (const key of inside) if (open && key !== 'task:open' && !/^(caution|assemble):/.test(key)) need(key, 'task:open')
   INSIDE.forEach((t, i) => {
     need(`task:${t}`, ...INSIDE.slice(0, i).map((b) => `task:${b}`))
   })
-  if (first) need(`task:${first}`, 'caution:inside')
+  const assembled = inside.filter((k) => k.startsWith('assemble:'))
+  if (first) need(`task:${first}`, 'caution:inside', ...assembled)
+  assembled.forEach((k, i) => {
+    const cell = s.parts.some((p) => p.kind === 'cell' && k === `assemble:part:${p.id}`)
+    need(k, 'caution:inside', ...(cell ? ['caution:cell'] : []), ...assembled.slice(0, i))
+  })
   for (const t of ['cellOut', 'cellIn', 'charge']) need(`task:${t}`, 'caution:cell')
   need('task:close', ...inside.filter((k) => k !== 'task:close'))
   // Opened before it is ever lit, or after it is dark and without its blade.

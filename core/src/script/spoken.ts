@@ -91,13 +91,15 @@ export function wordedSteps(s: Saber, steps: readonly Step[]): Worded[] {
 
 /**
  * Steps as one speaks them: screws that are turned one after the other in one breath, with their tool, and each caution once, where
- * it bites first. Steps in the maker's own words stand as he wrote them.
+ * it bites first. Steps in the maker's own words stand as he wrote them. `asIs` where they are worded for the listener already.
  */
-export function spokenSteps(s: Saber, recorded: readonly Step[]): string {
+export function spokenSteps(s: Saber, recorded: readonly Step[], asIs = false): string {
   const cautioned = saidOnce(s)
   const out: string[] = []
   const sentence = (text: string) => large(/[.!?]["”“]?$/.test(text) ? text : `${text}.`)
-  const steps = wordedSteps(s, recorded)
+  const steps = asIs
+    ? recorded.map((step) => ({ step, text: step.text, caution: step.caution, tool: step.tool }))
+    : wordedSteps(s, recorded)
   for (let i = 0; i < steps.length; ) {
     const { step, text, tool } = steps[i]!
     const first = screwOf(s, step)

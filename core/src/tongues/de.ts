@@ -202,7 +202,10 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'topic.task': `{told, select, yes {{task, select,
     powerOn {Zuerst bekommt es Strom.} powerOff {Dann wird der Strom getrennt.} bladeIn {Jetzt kommt die Klinge hinein.} bladeOut {Die Klinge kommt wieder heraus.}
     open {Jetzt wird es geöffnet.} cellIn {So kommt eine Zelle hinein.} cellOut {So kommt die Zelle heraus.} close {Und wieder zu.}
-    charge {So wird es geladen.} card {So kommst du an die Karte.} other {Dann das.}} {steps}} other {(Die Schritte sind noch nicht festgehalten.)}}`,
+    charge {So wird es geladen.} card {So kommst du an die Karte.} other {Dann das.}} {steps}{why, select, yes {{task, select, powerOn { Ohne ihn wacht nichts auf.} powerOff { So leert nichts die Zelle, während es liegt.} bladeIn { Was sie hält, hält sie davon ab, davonzufliegen.} bladeOut { Ohne sie reist das Schwert sicher.}
+    open { Nur, wenn es dunkel ist.} cellIn { Falsch herum kann sie auf Dauer Schaden nehmen.} close { Geschlossen verrutscht innen nichts.} charge { Halb voll liegt sie am liebsten.} card { Ihre Klänge und Einstellungen sind auf dieser Karte.} other {}}} other {}}} other {(Die Schritte sind noch nicht festgehalten.)}}`,
+  'topic.assemble.what': 'zusammengesetzt: {what}',
+  'topic.assemble': '{first, select, yes {So kommt es zusammen, Stück für Stück. } other {}}{steps}',
   'topic.control': `{same, select, yes {} other {{state, select, lit {Bei leuchtender Klinge: } off {Bei dunkler Klinge: } asleep {Wenn es schläft: } menu {Im Menü „{mode}“: } muted {Wenn es stumm ist: } other {Im Kampfmodus: }}}}{gesture} – {what}.{limited, select, yes { Nur in {only}.} other {}}`,
   'topic.firstAgain': 'Zurück zum ersten Preset: {gesture}{many, select, yes {, und das {times}-mal} other {}}.',
   'topic.again': 'Und wieder dunkel: {gesture}.',

@@ -198,7 +198,10 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'topic.task': `{told, select, yes {{task, select,
     powerOn {It gets its power first.} powerOff {Then the power is cut.} bladeIn {Now the blade goes in.} bladeOut {The blade comes out again.}
     open {Now it is opened.} cellIn {This is how a cell goes in.} cellOut {This is how the cell comes out.} close {And closed again.}
-    charge {This is how it is charged.} card {This is how you reach the card.} other {Then this.}} {steps}} other {(The steps are not recorded yet.)}}`,
+    charge {This is how it is charged.} card {This is how you reach the card.} other {Then this.}} {steps}{why, select, yes {{task, select, powerOn { Without it nothing wakes.} powerOff { So nothing drains the cell while it lies.} bladeIn { What holds it keeps it from flying out.} bladeOut { Without it the saber travels safely.}
+    open { Only ever in the dark.} cellIn { The wrong way round it can be damaged for good.} close { Closed, nothing shifts inside.} charge { Half full is how it likes to lie.} card { Its sounds and settings are on that card.} other {}}} other {}}} other {(The steps are not recorded yet.)}}`,
+  'topic.assemble.what': 'put together: {what}',
+  'topic.assemble': '{first, select, yes {This is how it goes together, piece by piece. } other {}}{steps}',
   'topic.control': `{same, select, yes {} other {{state, select, lit {With the blade lit, } off {With the blade off, } asleep {When it sleeps, } menu {In the {mode}, } muted {In mute, } other {In combat mode, }}}}{gesture}: {what}.{limited, select, yes { In {only} only.} other {}}`,
   'topic.firstAgain': 'Back to the first preset: {gesture}{many, select, yes {, {times} times over} other {}}.',
   'topic.again': 'And dark again: {gesture}.',

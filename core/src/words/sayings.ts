@@ -185,7 +185,9 @@ export interface Sayings {
   'topic.buttons': { parts: Words; n: number }
   'topic.never.what': { screw: Words }
   'topic.never': { screw: Thing; dummy: 'yes' | 'no'; purpose: Words }
-  'topic.task': { task: Words; steps: Words; told: 'yes' | 'no' }
+  'topic.task': { task: Words; steps: Words; told: 'yes' | 'no'; why: 'yes' | 'no' }
+  'topic.assemble.what': { what: Words }
+  'topic.assemble': { steps: Words; first: 'yes' | 'no' }
   'topic.control': {
     state: Words
     mode: Words

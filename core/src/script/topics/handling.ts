@@ -23,7 +23,8 @@ const seenOf = (r: ControlRow): string => [r.says ?? say('action.seen', { action
 /** What the client does alone, step by step. */
 export function taskTopics({ c, s }: Told): Topic[] {
   // Who reprograms it needs the card more than anything else inside.
-  const card = readersOf(c, s).has('reprograms')
+  const readers = readersOf(c, s)
+  const card = readers.has('reprograms')
   const needed = tasksOf(s)
   return [...new Set([...needed, ...s.access.map((p) => p.task)])].map((task) => {
     const proc = s.access.find((p) => p.task === task)
@@ -32,7 +33,12 @@ export function taskTopics({ c, s }: Told): Topic[] {
       key: `task:${task}`,
       chapter: CHAPTER_OF[task] ?? 'inside',
       what: () => say('task', { task }).toLowerCase(),
-      say: say('topic.task', { task, steps: steps ?? '', told: steps === undefined ? 'no' : 'yes' }),
+      say: say('topic.task', {
+        task,
+        steps: steps ?? '',
+        told: steps === undefined ? 'no' : 'yes',
+        why: whether(readers.has('beginner')),
+      }),
       ...(proc?.steps[0]?.place ? { show: proc.steps[0].place } : {}),
       ...(proc ? { perform: `task:${proc.id}` as const } : {}),
       must: needed.includes(task) || (card && task === 'card'),

@@ -13,6 +13,7 @@ import {
   requestTopics,
   toDoTopics,
 } from './agreed'
+import { assemblingTopics } from './assembling'
 import { cautionTopics, storingTopics, volumeTopics } from './care'
 import { controlTopics, taskTopics } from './handling'
 import { bladeTopics, presetTopics } from './looks'
@@ -46,6 +47,7 @@ const SOURCES: readonly ((t: Told) => Topic[])[] = [
   openingTopics,
   partTopics,
   screwTopics,
+  assemblingTopics,
   taskTopics,
   controlTopics,
   presetTopics,
