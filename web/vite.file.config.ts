@@ -11,10 +11,13 @@ export default defineConfig({
     outDir: 'dist/file',
     emptyOutDir: true,
     cssCodeSplit: false,
+    chunkSizeWarningLimit: 900,
     // Letters of the two languages come along; any others are the reader's own.
     assetsInlineLimit: (file) => /archivo-latin-wght-normal/.test(file),
     rolldownOptions: {
       input: 'src/client/file.tsx',
+      // A file has no address of its own to load from.
+      transform: { define: { 'import.meta': '{}' } },
       output: { format: 'iife', entryFileNames: 'page.js', assetFileNames: 'page[extname]', codeSplitting: false },
     },
   },
