@@ -44,7 +44,7 @@ const INSIDE = ['open', 'cellOut', 'cellIn', 'card']
 function needsOf(s: Saber, order: Order, list: readonly Telling[]): Map<string, string[]> {
   const chapters = CHAPTERS[order]
   const rank = (c: Chapter) => chapters.indexOf(c)
-  const there = new Map(list.flatMap((t) => t.keys.map((k) => [k, t] as const)))
+  const there = new Set(list.flatMap((t) => t.keys))
   const needs = new Map<string, string[]>()
   const need = (key: string, ...before: string[]) => {
     if (there.has(key)) needs.set(key, [...(needs.get(key) ?? []), ...before.filter((k) => there.has(k) && k !== key)])
@@ -81,17 +81,16 @@ function needsOf(s: Saber, order: Order, list: readonly Telling[]): Map<string, 
   need('task:close', ...inside.filter((k) => k !== 'task:close'))
   // Opened before it is ever lit, or after it is dark and without its blade.
   if (rank('inside') < rank('power')) {
-    if (there.has('task:close')) for (const t of ['powerOn', 'bladeIn']) need(`task:${t}`, 'task:close')
-    if (there.has('task:close')) for (const k of of('controls')) need(k, 'task:close')
+    for (const k of ['task:powerOn', 'task:bladeIn', ...of('controls')]) need(k, 'task:close')
   } else for (const k of inside) if (k.startsWith('task:')) need(k, 'task:powerOff', 'task:bladeOut', ...live)
-  need('task:charge', 'task:powerOff', 'task:bladeOut', ...(there.has('task:close') ? ['task:close'] : []), ...live)
+  need('task:charge', 'task:powerOff', 'task:bladeOut', 'task:close', ...live)
   return needs
 }
 
 /** Within a chapter: hands before eyes, in the order in which they work. */
 function inner(t: Telling): number {
   if (t.key.startsWith('task:')) return TASK_ORDER.indexOf(t.key.slice(5))
-  return t.key === 'differs' ? 0 : t.key === 'welcome' ? -1 : 0
+  return t.key === 'welcome' ? -1 : 0
 }
 
 /**
@@ -128,8 +127,7 @@ export function ordered(s: Saber, order: Order, list: readonly Telling[]): Telli
   }
   // A caution is told where something asks for it; one that nothing asks for where its chapter is.
   const asked = new Set([...needs.values()].flat().filter((k) => k.startsWith('caution:')))
-  const waits = (t: Telling) => asked.has(t.key)
-  for (const t of [...list].sort(less)) if (!waits(t)) tell(t, new Set())
+  for (const t of [...list].sort(less)) if (!asked.has(t.key)) tell(t, new Set())
   for (const t of [...list].sort(less)) tell(t, new Set())
   const last = out.filter((t) => t.chapter === 'farewell')
   return [...out.filter((t) => t.chapter !== 'farewell'), ...last]

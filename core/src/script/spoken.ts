@@ -67,9 +67,14 @@ function saidOnce(s: Saber): Set<string> {
   ])
 }
 
+/** A step in the words that it has. */
+export const asItStands = (step: Step): Worded => ({
+  ...{ step, text: step.text, caution: step.caution, tool: step.tool },
+})
+
 /** How steps are worded in the language that is spoken. What was made from an act is made again, the maker's own words stand. */
 export function wordedSteps(s: Saber, steps: readonly Step[]): Worded[] {
-  if (!isForeign()) return steps.map((step) => ({ step, text: step.text, caution: step.caution, tool: step.tool }))
+  if (!isForeign()) return steps.map(asItStands)
   const assembly = steps.some((x) => x.act) ? assemblyOf(s) : undefined
   const drafted = draftedAgain(s, steps)
   return steps.map((step) => {
@@ -89,17 +94,17 @@ export function wordedSteps(s: Saber, steps: readonly Step[]): Worded[] {
   })
 }
 
+/** Recorded steps as one speaks them to who listens. Those in the maker's own words stand as he wrote them. */
+export const spokenSteps = (s: Saber, recorded: readonly Step[]): string => inOneBreath(s, wordedSteps(s, recorded))
+
 /**
- * Steps as one speaks them: screws that are turned one after the other in one breath, with their tool, and each caution once, where
- * it bites first. Steps in the maker's own words stand as he wrote them. `asIs` where they are worded for the listener already.
+ * Worded steps as one speaks them: screws that are turned one after the other in one breath, with their tool, and each caution once,
+ * where it bites first.
  */
-export function spokenSteps(s: Saber, recorded: readonly Step[], asIs = false): string {
+export function inOneBreath(s: Saber, steps: readonly Worded[]): string {
   const cautioned = saidOnce(s)
   const out: string[] = []
   const sentence = (text: string) => large(/[.!?]["”“]?$/.test(text) ? text : `${text}.`)
-  const steps = asIs
-    ? recorded.map((step) => ({ step, text: step.text, caution: step.caution, tool: step.tool }))
-    : wordedSteps(s, recorded)
   for (let i = 0; i < steps.length; ) {
     const { step, text, tool } = steps[i]!
     const first = screwOf(s, step)

@@ -1,8 +1,9 @@
 import { alwaysSpeaking } from '@nubrin/core/units'
-import { say, speaks } from '@nubrin/core/words'
+import { say } from '@nubrin/core/words'
 import { useCallback, useEffect, useState } from 'react'
 import { useParams } from 'react-router'
 import { refusalText, urlOf, useClientPage } from '../data'
+import { tonguesFor } from '../tongues'
 import { ClientView } from './ClientView'
 
 /** What the client opens, on a phone first: the saber in hand, what to do first, and the record behind it. */
@@ -14,17 +15,10 @@ export default function ClientPage() {
   // All of this page is for one reader. In the shop's own window it is left again.
   if (d) alwaysSpeaking({ language: d.language })
   useEffect(() => () => alwaysSpeaking({}), [])
-  const strange = d && !speaks(d.language)
+  const language = d?.language
   useEffect(() => {
-    if (strange)
-      void import('@nubrin/core/tongues').then(
-        (m) => {
-          m.learnAll()
-          learnt(true)
-        },
-        () => undefined,
-      )
-  }, [strange])
+    if (language) void tonguesFor(language)?.then(() => learnt(true))
+  }, [language])
   useEffect(() => {
     if (d) document.title = say('page.title', { title: d.title, client: d.client })
   }, [d])

@@ -2,14 +2,20 @@ import { EVERYDAY, gestureText, isOf, modeName, rowOfMap } from '@nubrin/core/co
 import { drawSection } from '@nubrin/core/drawing'
 import { type ControlRow, colourOf, nounOf, type Saber } from '@nubrin/core/record'
 import { large, nounWords, say, whether } from '@nubrin/core/words'
-import { useEffect, useMemo, useState } from 'react'
+import { useEffect, useMemo } from 'react'
 import { SceneView } from '../drawing/SceneView'
 import { BladeLight } from '../play/BladeLight'
 import { PlayLayer } from '../play/PlayLayer'
 import { usePlay } from '../play/usePlay'
+import { HoldButton } from './HoldButton'
 
 /** How tall it stands and how much room it has to each side, px. */
 const [TALL, WIDE] = [580, 150]
+/** How a key looks on the dark. */
+const KEY = {
+  down: 'w-full border-2 px-3 py-2.5 text-[1.12rem] border-[#e3bd78] bg-[#e3bd78] text-[#141a1a]',
+  up: 'w-full border-2 px-3 py-2.5 text-[1.12rem] border-[#e3bd78] text-[#e3bd78]',
+} as const
 const MOTIONS = ['swing', 'strike', 'twist'] as const
 
 /** The client's own saber, standing on its pommel in the dark: pressed, held, turned and lit as the real one is. */
@@ -73,6 +79,7 @@ export function InHand({
             .map((i) => (
               <HoldButton
                 key={i.id}
+                look={KEY[held?.some((h) => h.input === i.id) ? 'down' : 'up']}
                 on={held?.some((h) => h.input === i.id) ?? false}
                 onPress={() => press(i.id)}
                 onRelease={() => release(i.id)}
@@ -128,52 +135,4 @@ function leadsOn(s: Saber, mode: string): ControlRow | undefined {
   const wants = { asleep: ['wake', 'ignite'], off: ['ignite'], lit: ['retract'] }[isOf(s, mode) as 'off'] ?? EVERYDAY
   const found = wants.map((does) => rows.find((r) => r.does === does)).find(Boolean)
   return found ? rowOfMap(s, found.id) : undefined
-}
-
-/** A key that is pressed as long as a finger is on it, or space is held. */
-function HoldButton({
-  on,
-  onPress,
-  onRelease,
-  children,
-}: {
-  on: boolean
-  onPress: () => void
-  onRelease: () => void
-  children: string
-}) {
-  const [key, setKey] = useState(false)
-  return (
-    <button
-      type="button"
-      aria-pressed={on}
-      className={`touch-none w-full border-2 px-3 py-2.5 text-[1.12rem] font-semibold select-none ${on ? 'border-[#e3bd78] bg-[#e3bd78] text-[#141a1a]' : 'border-[#e3bd78] text-[#e3bd78]'}`}
-      onPointerDown={(e) => {
-        e.currentTarget.setPointerCapture(e.pointerId)
-        onPress()
-      }}
-      onPointerUp={onRelease}
-      onPointerCancel={onRelease}
-      onContextMenu={(e) => e.preventDefault()}
-      onKeyDown={(e) => {
-        if ((e.key === ' ' || e.key === 'Enter') && !key) {
-          e.preventDefault()
-          setKey(true)
-          onPress()
-        }
-      }}
-      onKeyUp={(e) => {
-        if (e.key === ' ' || e.key === 'Enter') {
-          setKey(false)
-          onRelease()
-        }
-      }}
-      onBlur={() => {
-        if (key) onRelease()
-        setKey(false)
-      }}
-    >
-      {children}
-    </button>
-  )
 }

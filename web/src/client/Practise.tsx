@@ -3,6 +3,7 @@ import { say } from '@nubrin/core/words'
 import { Practice } from '../play/Practice'
 import { useHandKeys } from '../play/useHandKeys'
 import { usePlay } from '../play/usePlay'
+import { HoldButton } from './HoldButton'
 import { bareName } from './InHand'
 import { Sheet } from './Sheet'
 
@@ -23,20 +24,15 @@ export function Practise({ saber, onLeave }: { saber: Saber; onLeave: () => void
         {saber.inputs
           .filter((i) => i.kind === 'button')
           .map((i) => (
-            <button
+            <HoldButton
               key={i.id}
-              type="button"
-              aria-pressed={held?.some((h) => h.input === i.id) ?? false}
-              className="aria-pressed:bg-ink aria-pressed:text-paper border-ink flex-1 touch-none border-2 px-4 py-4 text-[1.15rem] font-semibold select-none"
-              onPointerDown={(e) => {
-                e.currentTarget.setPointerCapture(e.pointerId)
-                press(i.id)
-              }}
-              onPointerUp={() => release(i.id)}
-              onPointerCancel={() => release(i.id)}
+              on={held?.some((h) => h.input === i.id) ?? false}
+              look="aria-pressed:bg-ink aria-pressed:text-paper border-ink flex-1 border-2 px-4 py-4 text-[1.15rem]"
+              onPress={() => press(i.id)}
+              onRelease={() => release(i.id)}
             >
               {bareName(saber, i)}
-            </button>
+            </HoldButton>
           ))}
         {(['swing', 'strike', 'twist', 'flick'] as const).map((m) => (
           <button key={m} type="button" className="btn" onClick={() => move(m)}>

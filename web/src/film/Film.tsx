@@ -1,5 +1,5 @@
 import type { Commission, Saber } from '@nubrin/core/record'
-import { firstOpen, firstWords, liveBeats, overBy, rehearse, remaining, troubleText } from '@nubrin/core/script'
+import { firstOpen, liveBeats, overBy, rehearse, remaining, troubleText } from '@nubrin/core/script'
 import { type ReactNode, useEffect, useMemo } from 'react'
 import { useNavigate, useParams, useSearchParams } from 'react-router'
 import { later } from '../later'
@@ -126,7 +126,6 @@ function Filming({ order, saber }: { order: Commission; saber: Saber }) {
           <Key name="▸" what={film.running ? 'next' : 'start'} onClick={() => act('next')} />
         </span>
       </div>
-      <p className="sr-only">{firstWords(beat)}</p>
     </main>
   )
 }

@@ -1,9 +1,8 @@
-import { shines } from '@nubrin/core/controls'
 import { drawSection } from '@nubrin/core/drawing'
-import { apartIn, machineOf } from '@nubrin/core/machine'
-import { byId, colourOf, type Ref, type Saber } from '@nubrin/core/record'
+import { byId, type Ref, type Saber } from '@nubrin/core/record'
 import type { Rehearsal } from '@nubrin/core/script'
 import { useMemo } from 'react'
+import { asTold } from '../drawing/asTold'
 import { SceneView } from '../drawing/SceneView'
 import { useWidth } from '../drawing/useWidth'
 
@@ -24,10 +23,7 @@ export function NightDrawing({
   const scene = useMemo(() => {
     const page = { width: Math.max(600, width), height: HEIGHT }
     if (!at) return drawSection(saber, page)
-    const { assembly } = machineOf(saber)
-    const apart = apartIn(saber, assembly, at.machine)
-    const preset = at.preset === undefined ? undefined : saber.presets[at.preset]
-    const blade = at.powered && shines(saber, at.mode) && preset ? { blade: colourOf(preset) } : {}
+    const { apart, ...blade } = asTold(saber, at)
     return drawSection(saber, { ...page, ...blade, apart, from: apart.from - AIR, to: apart.to + AIR })
   }, [saber, width, at])
   return (

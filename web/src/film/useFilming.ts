@@ -40,8 +40,9 @@ export interface FilmingNow {
 export function useFilming(saber: Saber): FilmingNow {
   const edit = useBench((b) => b.edit)
   const me = useSession((s) => s.person?.name)
-  const [film, setFilm] = useState<Filming>(() => kept(saber)?.film ?? filmOf(saber.beats))
-  const started = useRef(kept(saber)?.started)
+  const [goesOn] = useState(() => kept(saber))
+  const [film, setFilm] = useState<Filming>(() => goesOn?.film ?? filmOf(saber.beats))
+  const started = useRef(goesOn?.started)
   const [ms, setMs] = useState(0)
   const now = useRef(film)
   now.current = film

@@ -5,6 +5,7 @@ import {
   type Commission,
   findThing,
   type Joint,
+  languageOf,
   nameOfThing,
   type Problem,
   partsOfRef,
@@ -22,10 +23,10 @@ import { type ApiError, call, freshId, keepRead, keepUnsaved, keptUnsaved, readK
 import type { ActOnDrawing } from '../drawing/ActMark'
 import { tell } from '../kit/toast'
 import { pathText } from '../pathText'
+import { tonguesFor } from '../tongues'
 import { fetchChecks, judged } from './judging'
 import { type Conflict, type Kept, Queue, type Revision, type Undone } from './queue'
 import { useSession } from './session'
-import { tonguesFor } from './tongues'
 
 /** saved · saving · waiting a moment · kept here, no connection · signed out · something to decide · refused · cannot be read. */
 export type SaveState = 'saved' | 'saving' | 'waiting' | 'kept' | 'signedOut' | 'conflict' | 'refused' | 'unkept'
@@ -153,7 +154,7 @@ export const useBench = create<BenchState>()((set, get) => {
     if (!queue) return
     const { shown, base, revision, pending, conflicts, refusal, undo, redo } = queue
     const mine = queue
-    void tonguesFor(shown)?.then(() => {
+    void tonguesFor(languageOf(shown))?.then(() => {
       // What was worded without them is worded again.
       if (queue === mine && get().record) set(look(get().record!))
     })

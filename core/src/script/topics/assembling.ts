@@ -1,7 +1,7 @@
 import { errand, goalsOf, machineOf, wordsOf } from '../../machine'
 import { type Act, nounText, type Ref, type Saber, type Step } from '../../record'
 import { say, whether } from '../../words'
-import { spokenSteps } from '../spoken'
+import { asItStands, inOneBreath } from '../spoken'
 import { type Told, type Topic, topic } from './topic'
 
 /** Acts of one body and the screws that hold it, in the order in which hands make them. */
@@ -33,7 +33,7 @@ export function assemblingTopics({ s }: Told): Topic[] {
   const e = goal && errand(assembly, rest, goal)
   if (!e?.ok) return []
   return groups(e.acts.slice(e.turn)).flatMap((acts, i): Topic[] => {
-    const steps = spokenSteps(s, stepsOf(s, assembly, acts), true)
+    const steps = inOneBreath(s, stepsOf(s, assembly, acts).map(asItStands))
     const at = acts[0]!.at as Ref
     if (!steps) return []
     return [

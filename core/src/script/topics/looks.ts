@@ -1,5 +1,5 @@
 import { known } from '../../facts'
-import { hueWord } from '../../light'
+import { duties, hueWord } from '../../light'
 import { type Commission, colourOf, hueText, nounOf, own, refTo, type Saber } from '../../record'
 import { say, whether } from '../../words'
 import { asSpoken } from './amounts'
@@ -58,11 +58,8 @@ export function alikePresets(s: Saber): string[][] {
 const TOLD_APART = 0.12
 /** Relative luminance of "#rrggbb" (WCAG 2.2), 0 to 1. */
 function lightness(hex: string): number {
-  const part = (i: number) => {
-    const v = Number.parseInt(hex.slice(i, i + 2), 16) / 255
-    return v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4
-  }
-  return 0.2126 * part(1) + 0.7152 * part(3) + 0.0722 * part(5)
+  const [red, green, blue] = duties(hex)
+  return 0.2126 * red + 0.7152 * green + 0.0722 * blue
 }
 
 /** Blades that are seen and not shipped, and blades that are still to be bought. */

@@ -11,11 +11,10 @@ export function tellingOrder(c: Pick<Commission, 'sabers'>): Saber[] {
 
 /** What is the whole order's: told once, with the last of its sabers. */
 const OF_THE_ORDER = /^(request|arrival|share|fault|credit|toDo):/
-const isOfTheOrder = (key: string): boolean => OF_THE_ORDER.test(key)
 
 /** Whether something is told with this saber: what is its own, and with the last one what is the whole order's. */
 export function toldWith(c: Commission, s: Saber, key: string): boolean {
-  if (c.sabers.length < 2 || !isOfTheOrder(key)) return true
+  if (c.sabers.length < 2 || !OF_THE_ORDER.test(key)) return true
   const [kind, id] = key.split(':')
   const saber =
     kind === 'request'

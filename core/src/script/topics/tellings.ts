@@ -20,18 +20,23 @@ export function tellingsOf(c: Commission, s: Saber, topics: readonly Topic[]): T
   return speakingTo(c, () => {
     const there = new Set(topics.map((t) => t.key))
     const all = (keys: readonly string[]) => keys.length > 1 && keys.every((k) => there.has(k))
+    const group = (kind: string, ids: readonly string[], words: (ids: readonly string[]) => string) => ({
+      ...{ keys: ids.map((id) => `${kind}:${id}`), words: () => words(ids) },
+    })
     const buttons = s.parts.filter((p) => p.kind === 'switch').map((p) => p.id)
-    const credits = c.credits.map((k) => k.id)
     const groups = [
-      { kind: 'part', ids: buttons, words: () => buttonsText(s, buttons) },
-      { kind: 'credit', ids: credits, words: () => creditsText(c, credits) },
-      ...alikePresets(s).map((ids) => ({ kind: 'preset', ids, words: () => alikeText(s, ids) })),
-    ].filter((g) => all(g.ids.map((id) => `${g.kind}:${id}`)))
+      group('part', buttons, (ids) => buttonsText(s, ids)),
+      group(
+        'credit',
+        c.credits.map((k) => k.id),
+        (ids) => creditsText(c, ids),
+      ),
+      ...alikePresets(s).map((alike) => group('preset', alike, (ids) => alikeText(s, ids))),
+    ].filter((g) => all(g.keys))
     const tellings = topics.flatMap((t): Telling[] => {
-      const group = groups.find((g) => g.ids.some((id) => t.key === `${g.kind}:${id}`))
-      if (!group) return [{ ...t, keys: [t.key] }]
-      const keys = group.ids.map((id) => `${group.kind}:${id}`)
-      return t.key === keys[0] ? [{ ...t, say: group.words(), keys }] : []
+      const found = groups.find((g) => g.keys.includes(t.key))
+      if (!found) return [{ ...t, keys: [t.key] }]
+      return t.key === found.keys[0] ? [{ ...t, say: found.words(), keys: found.keys }] : []
     })
     const [first] = tellingOrder(c)
     return first && first.id !== s.id ? likeFirst(first, saidOf(c, first), tellings) : tellings

@@ -4,9 +4,9 @@ import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { Link } from 'react-router'
 import { call, useClientsNamed } from '../../data'
 import { ComboCell, DateCell, Labelled, SelectCell, setText, TextCell } from '../../kit'
+import { LANGUAGE_NAME } from '../../names'
 import { useBench, useEdit, useOrder } from '../../store/commission'
 
-const TONGUE_WORDS = { en: 'English', de: 'German' } as const
 const MEASURE_WORDS = { both: 'both', mm: 'millimetres', inch: 'inches' } as const
 
 /** Who it is for, what kind of job, and by when. */
@@ -92,7 +92,7 @@ export function Client() {
           label="Language"
           value={order.client.language ?? 'en'}
           options={LANGUAGES}
-          words={(l) => TONGUE_WORDS[l]}
+          words={(l) => LANGUAGE_NAME[l]}
           onCommit={(v) => edit('language of the client', (d) => void (d.client.language = v))}
         />
       </Labelled>
@@ -115,7 +115,7 @@ export function Client() {
           label="Written in"
           value={order.writtenIn ?? 'en'}
           options={LANGUAGES}
-          words={(l) => TONGUE_WORDS[l]}
+          words={(l) => LANGUAGE_NAME[l]}
           onCommit={(v) => edit('language of the record', (d) => void (d.writtenIn = v))}
         />
       </Labelled>

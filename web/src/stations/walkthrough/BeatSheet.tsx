@@ -1,12 +1,12 @@
 import { modeName } from '@nubrin/core/controls'
 import { type Beat, type Commission, LEFT_TO, type Saber, THINGS } from '@nubrin/core/record'
-import { firstSentenceEnd, guessSeconds, merged, type Stray, splitAt } from '@nubrin/core/script'
+import { composedWords, firstSentenceEnd, guessSeconds, merged, type Stray, splitAt } from '@nubrin/core/script'
 import { say } from '@nubrin/core/words'
 import { useState } from 'react'
 import { freshId } from '../../data'
 import { CountCell, GroupedSelect, Labelled, RefPicker, SelectCell, setText, TextCell } from '../../kit'
+import { LANGUAGE_NAME } from '../../names'
 import { useEditSaber, useEditThing, useLight } from '../../store/commission'
-import { reworded } from './reword'
 import { SayField } from './SayField'
 
 const LEFT_WORDS = { paper: 'left to paper', picture: 'shown on a picture' } as const
@@ -47,7 +47,7 @@ export function BeatSheet({
     editSaber('move a beat', (s, d) => {
       const [moved] = s.beats.splice(n - 1, 1)
       s.beats.splice(s.beats.findIndex((x) => x.id === after) + 1, 0, moved!)
-      s.beats = reworded(d, s)
+      s.beats = composedWords(d, s)
     })
   const nth = stray && saber.beats.findIndex((x) => x.id === stray.after) + 1
   const performs = [
@@ -141,7 +141,7 @@ export function BeatSheet({
                 const x = s.beats.find((y) => y.id === b.id)!
                 if (v === 'spoken') delete x.leftTo
                 else x.leftTo = v
-                s.beats = reworded(d, s)
+                s.beats = composedWords(d, s)
               })
             }
           />
@@ -168,7 +168,7 @@ export function BeatSheet({
               editSaber('words as composed', (s, d) => {
                 const x = s.beats.find((y) => y.id === b.id)!
                 x.by = 'composed'
-                s.beats = reworded(d, s)
+                s.beats = composedWords(d, s)
               })
             }
           >
@@ -187,9 +187,8 @@ export function BeatSheet({
         ) : null}
       </div>
       {order.client.language && order.client.language !== 'en' ? (
-        <p className="text-quiet mt-1">Spoken in {LANGUAGE_WORDS[order.client.language]}.</p>
+        <p className="text-quiet mt-1">Spoken in {LANGUAGE_NAME[order.client.language]}.</p>
       ) : null}
     </div>
   )
 }
-const LANGUAGE_WORDS = { en: 'English', de: 'German' } as const

@@ -3,10 +3,10 @@ import { LANGUAGES } from '@nubrin/core/units'
 import { GENDERS } from '@nubrin/core/words'
 import { freshId } from '../../data'
 import { CheckBox, RefPicker, RemoveButton, SelectCell, TextCell } from '../../kit'
+import { LANGUAGE_NAME } from '../../names'
 import { useEditSaber, useEditThing } from '../../store/commission'
 
 const KINDS = ['section', 'fastener', 'opening', 'socket', 'part', 'blade', 'input'] as const
-const TONGUE = { en: 'English', de: 'German' } as const
 const GENDER_WORDS = { none: 'no article', m: 'der', f: 'die', n: 'das' } as const
 
 /** What things are called when one speaks of them; what has no name here goes by what it is. */
@@ -48,7 +48,7 @@ export function Called({ saber }: { saber: Saber }) {
               label={`Language, spoken name ${i + 1}`}
               value={x.language}
               options={LANGUAGES}
-              words={(l) => TONGUE[l]}
+              words={(l) => LANGUAGE_NAME[l]}
               onCommit={(v) => edit('language of a spoken name', x.id, (y) => void (y.language = v))}
             />
             <SelectCell

@@ -2,6 +2,7 @@ import { type Commission, LENGTHS, READERS, type Saber } from '@nubrin/core/reco
 import { readersOf, SHORT } from '@nubrin/core/script'
 import { Link } from 'react-router'
 import { AddLine, CheckBox, CountCell, Labelled, RemoveButton, SelectCell, TextCell } from '../../kit'
+import { LANGUAGE_NAME } from '../../names'
 import { useEditSaber } from '../../store/commission'
 
 const READER_WORDS: Record<(typeof READERS)[number], string> = {
@@ -13,23 +14,24 @@ const READER_WORDS: Record<(typeof READERS)[number], string> = {
   collects: 'keeps it on display',
 }
 const LENGTH_WORDS = { full: 'all of it', short: `${SHORT / 60} minutes` } as const
-const TONGUE = { en: 'English', de: 'German' } as const
+/** A telling of which nobody has said anything. */
+const plainTelling = (): NonNullable<Saber['telling']> => ({ length: 'full', readers: [], differs: [] })
 
 /** Who listens, in what language, and how long it may take: what is told changes with each. */
 export function ForWhom({ order, saber }: { order: Commission; saber: Saber }) {
   const editSaber = useEditSaber()
-  const telling = saber.telling ?? { length: 'full' as const, readers: [], differs: [] }
+  const telling = saber.telling ?? plainTelling()
   const all = readersOf(order, saber)
   const set = (label: string, run: (t: NonNullable<Saber['telling']>) => void) =>
     editSaber(label, (s) => {
-      s.telling ??= { length: 'full', readers: [], differs: [] }
+      s.telling ??= plainTelling()
       run(s.telling)
     })
   return (
     <section aria-label="Who listens">
       <h2 className="h2">Told to {saber.recipient?.name || order.client.name || 'the client'}</h2>
       <p className="text-quiet">
-        in {TONGUE[order.client.language ?? 'en']},{' '}
+        in {LANGUAGE_NAME[order.client.language ?? 'en']},{' '}
         <Link className="underline decoration-dotted" to={`/commission/${order.id}/brief`}>
           as Brief has it
         </Link>

@@ -1,3 +1,11 @@
 // What composes, in a piece of its own: most look at a script and change nothing.
-export { compose, proposeTrim, rehearse, staleSentences, straysOf, targetOf, troubleText } from '@nubrin/core/script'
-export { reworded } from './reword'
+export {
+  compose,
+  composedWords,
+  proposeTrim,
+  rehearse,
+  staleSentences,
+  straysOf,
+  targetOf,
+  troubleText,
+} from '@nubrin/core/script'

@@ -107,8 +107,8 @@ export default function Walkthrough() {
           items={saber.beats}
           name={(b) => b.say.slice(0, 30)}
           onMove={(next) =>
-            void import('./compose-code').then(({ reworded }) =>
-              editSaber('order of beats', (s, d) => void (s.beats = reworded(d, { ...s, beats: next }))),
+            void import('./compose-code').then(({ composedWords }) =>
+              editSaber('order of beats', (s, d) => void (s.beats = composedWords(d, { ...s, beats: next }))),
             )
           }
         >
