@@ -10,7 +10,7 @@ const FLOORS = [
   ['parts', 'room', 'controls', 'voice'],
   ['drawing', 'power', 'import', 'machine'],
   ['fit', 'access'],
-  ['proof'],
+  ['proof', 'box'],
   ['script'],
   ['judge'],
   ['handoff'],

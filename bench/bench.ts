@@ -144,7 +144,12 @@ for (const said of benchBoard()) console.log(said)
 line('section drawing', await time(60, () => drawSection(largest.sabers[0]!, { width: 1240, height: 262 })), 16)
 line(
   'handoff PDF, finished commission',
-  await time(5, () => handoffPdf(buildHandoff(all.at(-1)!, 'Shop', today), all.at(-1)!.sabers, 'A4')),
+  await time(5, () =>
+    handoffPdf({
+      document: buildHandoff(all.at(-1)!, 'Shop', today),
+      ...{ sabers: all.at(-1)!.sabers, paper: 'A4', extent: 'full' },
+    }),
+  ),
   2000,
 )
 line('100 000 draws of a chain of twelve', await time(7, () => chanceToClose(0.4, Array(12).fill(0.2))), 250)

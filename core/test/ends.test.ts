@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
+import { proposePacking } from '@nubrin/core/box'
 import { cadCsv, cadOf, drawSection, drawUnrolled, placeOf } from '@nubrin/core/drawing'
 import { fact, stated } from '@nubrin/core/facts'
 import {
@@ -10,7 +11,6 @@ import {
   fitParts,
   grilleAir,
   inEndWall,
-  proposePacking,
   ventShare,
 } from '@nubrin/core/fit'
 import { buildHandoff } from '@nubrin/core/handoff'

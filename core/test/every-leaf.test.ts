@@ -18,6 +18,9 @@ const INWARD: [string, string][] = [
   ['/deadline', 'days of the order are on its bill'],
   ['/shipped', 'the record is dated itself'],
   ['/requests/rank', 'how wishes are weighed is the shop’s'],
+  ['/parcels/carrier', 'the row of the carriers’ rules'],
+  ['/parcels/confirmed*', 'who confirmed what to the carrier is the shop’s'],
+  ['/handoff/receipts/*', 'what the client himself has read'],
   ['/questions/to', 'a question to somebody else is not the client’s'],
   ['/questions/text', 'put to somebody else in the full record'],
   ['/questions/answer', 'put to somebody else in the full record'],
@@ -111,7 +114,7 @@ describe('a record with every field filled', () => {
       // Where the maker's own words would stand before it, they are taken away.
       if (last === 'does') delete home.says
       const { chapters } = buildHandoff(c, 'Shop', TODAY)
-      const said = JSON.stringify(chapters).replace(/"(id|kind|saber|which|ref)":"[^"]*"/g, '')
+      const said = JSON.stringify(chapters).replace(/"(id|kind|saber|which|ref|task)":"[^"]*"/g, '')
       expect(said.includes(word) ? `${way}: ${word}` : '').toBe('')
     }
   })
@@ -148,6 +151,9 @@ const INNER_NUMBERS: [string, string][] = [
   ['/log/hours', 'the shop’s own log'],
   ['/media/bytes', 'pictures are shown, not spelled'],
   ['/requests/rank', 'how wishes are weighed is the shop’s'],
+  ['/packing/mass', 'what the parcel is held against'],
+  ['/parcels/boxMass', 'what the parcel is held against'],
+  ['/handoff/receipts/*', 'what the client himself has read'],
   ['*/losses/cost/amount', 'what a spoilt part cost is the shop’s'],
   ['*/beats/seconds', 'how long the maker speaks'],
   ['*/beats/times', 'said in the words of the beat'],

@@ -121,11 +121,18 @@ export const FIRES: Record<string, Mutation> = {
       { id: 'in', text: 'push it', direction: 'push', act: { do: 'putOn', at: 'blade:rw-b1' }, ownWords: true },
     ]),
   stepGone: (s) => void (s.access[2]!.steps[0]!.place = 'fastener:gone'),
-  retightened: (s) => void s.access.find((p) => p.task === 'bladeIn')!.steps.splice(2, 1),
+  retightened: (s) => void s.access.find((p) => p.task === 'bladeIn')!.steps.splice(3, 2),
   untested: (s) => void (s.tests[0]!.readings = []),
   neverTold: (s) => void (s.beats = s.beats.filter((b) => !b.covers.includes('control:rw-c8'))),
   rehearsal: (s) =>
     void (s.beats.find((b) => b.covers.includes('control:rw-c8'))!.say = 'Hold the front button for one second.'),
+  parcels: (_s, c) =>
+    void (c.parcels = [{ id: 'box', to: 'Ilsabet Vorne', abroad: false, carrier: 'tern', mass: fact(90_000, 'g') }]),
+  lithium: (_s, c) => void (c.parcels = [{ id: 'box', to: 'Ilsabet Vorne', abroad: true, carrier: 'harbour' }]),
+  afterwards: (_s, c) => {
+    c.handoff.issued = []
+    c.shipped = TODAY
+  },
   unpacked: (_s, c) => void (c.packing[0]!.packed = false),
   bladesToBuy: (s) => void (s.blades[0]!.use = 'demo'),
   noSize: (s) => void (s.hilt.sections[1]!.length = fact(0, 'mm')),

@@ -92,9 +92,13 @@ export function full(): { record: Commission; leaves: Leaf[]; choices: Choice[] 
               ? `#${(0x102030 + n++ * 7).toString(16).padStart(6, '0')}`
               : s.pattern === '^[A-Z]{3}$'
                 ? 'EUR'
-                : s.pattern
-                  ? `own-${word()}`
-                  : word()
+                : s.pattern?.includes('https')
+                  ? `https://q.example/${word()}`
+                  : s.pattern?.includes('webm')
+                    ? `${word()}.webm`
+                    : s.pattern
+                      ? `own-${word()}`
+                      : word()
     leaves.push({ at, way, says })
     return says
   }

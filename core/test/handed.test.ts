@@ -31,6 +31,12 @@ const block = (b: Block): string[] => {
       return [`! ${b.title}: ${b.text}`]
     case 'drawing':
       return [`drawing of ${b.saber}: ${b.which}`]
+    case 'apart':
+      return [...b.out, ...b.back].map(
+        (x, i) => `  ${i + 1}. ${[x.text, x.tool].filter((t) => t !== undefined).join(' / ')}`,
+      )
+    case 'film':
+      return [b.title, b.address ?? '', b.file ?? '', ...b.chapters.map((x) => `${x.at} ${x.title}`)]
     case 'script':
       return b.beats.map((x) => `${x.n}. ${x.say}${x.show ? ` [${x.show}]` : ''}${x.ref ? ` <${x.ref}>` : ''}`)
   }

@@ -31,6 +31,7 @@ describe('the shape of the handoff', () => {
           'decisions',
           'tests',
           'walkthrough',
+          'film',
           'questions',
           'packing',
         ],
@@ -166,7 +167,7 @@ describe('nothing is firmer on paper than in the record', () => {
 describe('a frozen handoff', () => {
   test('the first ones, without a version, are read as they were issued', () => {
     const { format: _f, version: _v, ...old } = build(demo('reed-warden'))
-    expect(liftHandoff(old)).toEqual({ ...old, format: 'nubrin-handoff', version: 3 })
+    expect(liftHandoff(old)).toEqual({ ...old, format: 'nubrin-handoff', version: 4 })
   })
 })
 

@@ -171,4 +171,23 @@ export const MORE: readonly Mutation[] = [
     const b = s.beats.find((x) => x.perform === 'row:rw-c3')!
     Object.assign(b, { say: 'With the blade up, press the front button once.', by: 'own' })
   },
+  // Parcels: without a carrier, to be confirmed, of unknown energy, too light, empty.
+  (_s, c) => void c.parcels.push({ id: 'pc1', to: 'Ilsabet Vorne', abroad: false }),
+  (_s, c) => void c.parcels.push({ id: 'pc1', to: 'Ilsabet Vorne', abroad: true, carrier: 'tern' }),
+  (s, c) => {
+    delete part(s, 'cell').specs.capacity
+    c.parcels.push({ id: 'pc1', to: 'Ilsabet Vorne', abroad: false, carrier: 'tern' })
+  },
+  (_s, c) => {
+    for (const p of c.packing) p.mass = fact(100, 'g', 'measured')
+    const weighed = { boxMass: fact(200, 'g', 'measured'), mass: fact(700, 'g', 'measured') }
+    c.parcels.push({ id: 'pc1', to: 'Ilsabet Vorne', abroad: false, carrier: 'byHand', ...weighed })
+    c.parcels.push({ id: 'pc2', to: 'the fair', abroad: false, carrier: 'byHand' })
+  },
+  (_s, c) =>
+    void c.questions.push({ id: 'q9', text: 'Which oil?', askedBy: 'client', askedOn: '2026-11-10', blocks: false }),
+  (_s, c) => {
+    c.visits.push({ id: 'vs1', cameOn: '2026-09-01', fixes: [] })
+    c.visits.push({ id: 'vs2', cameOn: '2026-09-01', backOn: '2026-09-04', said: 'mute', fixes: [] })
+  },
 ]

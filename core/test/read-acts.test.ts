@@ -100,12 +100,23 @@ describe('steps in words, read as acts', () => {
         whole.steps.map((y) => y.act!),
       ).refused,
     ).toBeUndefined()
+    // How it lies after each step is what its acts come to, one by one.
+    expect(whole.states).toEqual(
+      whole.steps.map(
+        (_, i) =>
+          runAll(
+            assembly,
+            { ...rest, screws: {} },
+            whole.steps.slice(0, i + 1).map((y) => y.act!),
+          ).state,
+      ),
+    )
     // Read so, nothing of it is called stale: the words are the maker's.
     x.access = [{ id: 'a', task: 'bladeIn', steps: whole.steps }]
     const c = { ...demo('reed-warden'), sabers: [x] }
     expect(judgeCommission(c, TODAY).filter((f) => f.check === 'acts')).toEqual([])
     // What has an act already keeps it.
-    expect(readActs(x, 'bladeIn')).toEqual({ ok: true, steps: whole.steps })
-    expect(readActs(x, 'card')).toEqual({ ok: true, steps: [] })
+    expect(readActs(x, 'bladeIn')).toEqual(whole)
+    expect(readActs(x, 'card')).toEqual({ ok: true, steps: [], states: [] })
   })
 })

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import { proposeSteps, tasksOf } from '@nubrin/core/access'
+import { proposePacking } from '@nubrin/core/box'
 import { fact, known, stated } from '@nubrin/core/facts'
-import { proposePacking } from '@nubrin/core/fit'
 import { judgeCommission } from '@nubrin/core/judge'
 import { hueWord } from '@nubrin/core/light'
 import { type Beat, type Commission, colourOf, partsOfRef, type Saber } from '@nubrin/core/record'

@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals'
 import { proposeSteps, tasksOf } from '@nubrin/core/access'
+import { proposePacking } from '@nubrin/core/box'
 import { gestureText, secondsInWords } from '@nubrin/core/controls'
 import { fact, stated } from '@nubrin/core/facts'
-import { proposePacking } from '@nubrin/core/fit'
 import { buildHandoff } from '@nubrin/core/handoff'
 import { readReadings } from '@nubrin/core/import'
 import { loadsOf } from '@nubrin/core/power'
@@ -288,7 +288,10 @@ describe('the handoff', () => {
     expect(list.map((p) => p.what)).toEqual(
       expect.arrayContaining(['The saber', 'String blade (yours, coming back)', 'Blade plug 1 in, resin']),
     )
-    expect(list.map((p) => p.what)).not.toContain('Cell 21700, protected')
+    // What is not sent is named all the same: the client has it, or has to get it.
+    const cell = list.find((p) => p.what === 'Cell 21700, protected')!
+    expect(cell.supply).toBe('toBuy')
+    expect(list.filter((p) => !p.supply)).not.toContain(cell)
     c.packing = list.map((p, i) => ({ id: `g${i}x`, ...p, packed: false }))
     expect(proposePacking(c)).toEqual([])
   })

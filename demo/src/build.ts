@@ -185,6 +185,15 @@ export const step = (
   more: Partial<Step> = {},
 ): Step => ({ id, text, direction, ...more })
 
+/** A step that the machine can carry out, in the maker's own words. */
+export const act = (
+  id: string,
+  text: string,
+  verb: NonNullable<Step['act']>['do'],
+  at: NonNullable<Step['act']>['at'],
+  more: Partial<Step> = {},
+): Step => ({ id, text, direction: 'none', place: at, act: { do: verb, at }, ownWords: true, ...more })
+
 export function tested(
   id: string,
   key: string,

@@ -5,6 +5,7 @@ import { proposeTests } from '@nubrin/core/proof'
 import { blankSaber, type Commission, type ControlRow, FORMAT, FORMAT_VERSION, type Saber } from '@nubrin/core/record'
 import { compose } from '@nubrin/core/script'
 import {
+  act,
   at,
   day,
   deg,
@@ -44,11 +45,13 @@ function commission(
     questions: [],
     credits: [],
     packing: [],
+    parcels: [],
+    visits: [],
     log: [],
     people: [],
     toDos: [],
     media: [],
-    handoff: { paper: 'A4', waivers: [], issued: [] },
+    handoff: { paper: 'A4', waivers: [], films: [], receipts: [], issued: [] },
     ...more,
   }
 }
@@ -205,6 +208,7 @@ function reedWarden(today: string): Commission {
       part('rw-p8', 'sw-tact-6', 112, { clock: deg(0) }),
       part('rw-p9', 'sw-tact-6', 132, { clock: deg(0) }),
       part('rw-p10', 'ch-resin', 22, {
+        ...{ removable: true, heldBy: 'friction', landmark: 'the mark on its ring' },
         specs: { length: mm(118), wall: mm(1.4), mass: fact(32, 'g', 'measured', { with: 'scale' }) },
       }),
       part('rw-p11', 'wire-20', null, {
@@ -328,42 +332,54 @@ function reedWarden(today: string): Commission {
         id: 'rw-a3',
         task: 'bladeIn',
         steps: [
-          step('rw-a3a', 'Back both blade screws out by two turns; do not take them out', 'anticlockwise', {
-            place: 'fastener:rw-f1',
-            tool: 'hex key 2 mm',
-            turns: 2,
+          act('rw-a3a', 'Back the upper blade screw out by two turns; do not take it out', 'loosen', 'fastener:rw-f1', {
+            ...{ direction: 'anticlockwise', tool: 'hex key 2 mm', turns: 2 },
           }),
-          step('rw-a3b', 'Push the blade in to the stop and keep pressing', 'push', { place: 'socket:rw-k1' }),
-          step('rw-a3c', 'Tighten both blade screws until they hold; no more', 'clockwise', {
-            place: 'fastener:rw-f1',
-            tool: 'hex key 2 mm',
+          act('rw-a3e', 'The lower one by two turns as well', 'loosen', 'fastener:rw-f2', {
+            ...{ direction: 'anticlockwise', tool: 'hex key 2 mm', turns: 2 },
           }),
-          step('rw-a3d', 'Pull at the blade: it must not move', 'pull', { caution: 'Never swing before this check.' }),
+          act('rw-a3b', 'Push the blade in to the stop and keep pressing', 'putOn', 'blade:rw-b1', {
+            direction: 'push',
+          }),
+          act('rw-a3c', 'Tighten the upper blade screw until it holds; no more', 'tighten', 'fastener:rw-f1', {
+            ...{ direction: 'clockwise', tool: 'hex key 2 mm' },
+          }),
+          act('rw-a3f', 'Then the lower one', 'tighten', 'fastener:rw-f2', {
+            ...{ direction: 'clockwise', tool: 'hex key 2 mm' },
+          }),
+          act('rw-a3d', 'Pull at the blade: it must not move', 'pullCheck', 'blade:rw-b1', {
+            ...{ direction: 'pull', caution: 'Never swing before this check.' },
+          }),
         ],
       },
       {
         id: 'rw-a4',
         task: 'bladeOut',
         steps: [
-          step('rw-a4a', 'Back both blade screws out by two turns', 'anticlockwise', {
-            place: 'fastener:rw-f1',
-            tool: 'hex key 2 mm',
-            turns: 2,
+          act('rw-a4a', 'Back the upper blade screw out by two turns', 'loosen', 'fastener:rw-f1', {
+            ...{ direction: 'anticlockwise', tool: 'hex key 2 mm', turns: 2 },
           }),
-          step('rw-a4b', 'Pull the blade straight out', 'pull', { place: 'socket:rw-k1' }),
+          act('rw-a4c', 'The lower one by two turns as well', 'loosen', 'fastener:rw-f2', {
+            ...{ direction: 'anticlockwise', tool: 'hex key 2 mm', turns: 2 },
+          }),
+          act('rw-a4b', 'Pull the blade straight out', 'takeOff', 'blade:rw-b1', { direction: 'pull' }),
+          act('rw-a4d', 'Turn the upper screw in again, so that it is not lost', 'tighten', 'fastener:rw-f1', {
+            ...{ direction: 'clockwise', tool: 'hex key 2 mm' },
+          }),
+          act('rw-a4e', 'And the lower one', 'tighten', 'fastener:rw-f2', {
+            ...{ direction: 'clockwise', tool: 'hex key 2 mm' },
+          }),
         ],
       },
       {
         id: 'rw-a5',
         task: 'open',
         steps: [
-          step('rw-a5a', 'Unscrew the pommel', 'anticlockwise', {
-            place: 'section:rw-pommel',
-            caution: 'Work over a soft surface.',
+          act('rw-a5a', 'Unscrew the pommel', 'takeOff', 'section:rw-pommel', {
+            ...{ direction: 'anticlockwise', caution: 'Work over a soft surface.' },
           }),
-          step('rw-a5b', 'Draw the chassis out by its ring', 'pull', {
-            place: 'part:rw-p10',
-            caution: 'Never by the speaker cone.',
+          act('rw-a5b', 'Draw the chassis out by its ring', 'takeOff', 'part:rw-p10', {
+            ...{ direction: 'pull', caution: 'Never by the speaker cone.' },
           }),
         ],
       },
@@ -371,8 +387,8 @@ function reedWarden(today: string): Commission {
         id: 'rw-a6',
         task: 'cellIn',
         steps: [
-          step('rw-a6a', 'Press the cell in, minus pole first, into the spring', 'push', {
-            place: 'part:rw-p2',
+          act('rw-a6a', 'Press the cell in, minus pole first, into the spring', 'putOn', 'part:rw-p2', {
+            ...{ direction: 'push' },
             caution: 'Support the chassis from below; never a cell with a damaged wrap.',
           }),
         ],
@@ -380,16 +396,21 @@ function reedWarden(today: string): Commission {
       {
         id: 'rw-a7',
         task: 'cellOut',
-        steps: [step('rw-a7a', 'Lift the cell at its plus end with the ribbon', 'lift', { place: 'part:rw-p2' })],
+        steps: [
+          act('rw-a7a', 'Lift the cell at its plus end with the ribbon', 'takeOff', 'part:rw-p2', {
+            direction: 'lift',
+          }),
+        ],
       },
       {
         id: 'rw-a8',
         task: 'close',
         steps: [
-          step('rw-a8a', 'Slide the chassis in with the mark to the switch line', 'push', { place: 'part:rw-p10' }),
-          step('rw-a8b', 'Screw the pommel on until it stops', 'clockwise', {
-            place: 'section:rw-pommel',
-            caution: 'No wire in the thread.',
+          act('rw-a8a', 'Slide the chassis in with the mark to the switch line', 'putOn', 'part:rw-p10', {
+            direction: 'push',
+          }),
+          act('rw-a8b', 'Screw the pommel on until it stops', 'putOn', 'section:rw-pommel', {
+            ...{ direction: 'clockwise', caution: 'No wire in the thread.' },
           }),
         ],
       },
@@ -512,6 +533,8 @@ function reedWarden(today: string): Commission {
     handoff: {
       paper: 'A4',
       waivers: [],
+      films: [{ id: 'rw-m1', file: 'reed-warden.webm' }],
+      receipts: [],
       words: 'It was a pleasure to put a light into something you made.',
       issued: [{ number: 1, on: day(today, -3), revision: 41, by: 'Maren' }],
     },

@@ -19,7 +19,7 @@ test('what the client’s document says of a record with every field filled stan
     const folder = mkdtempSync(join(tmpdir(), 'nubrin-leaf-'))
     try {
       const file = join(folder, 'x.pdf')
-      writeFileSync(file, await handoffPdf(document, record.sabers, paper))
+      writeFileSync(file, await handoffPdf({ document, sabers: record.sabers, paper, extent: 'full' }))
       const text = execFileSync('pdftotext', ['-layout', file, '-'], { encoding: 'utf8', maxBuffer: 32e6 })
       expect(told.filter((l) => !text.includes(l.says)).map((l) => l.at)).toEqual([])
       expect(inward.filter((l) => text.includes(l.says)).map((l) => l.at)).toEqual([])

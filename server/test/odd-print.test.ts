@@ -32,7 +32,10 @@ describe('whatever numbers stand in a record, it is printed', () => {
     for (const c of orders) {
       const { record, changed } = allOdd(c, value)
       all += changed
-      const pdf = await handoffPdf(buildHandoff(record, 'Shop', TODAY), record.sabers, 'A4')
+      const pdf = await handoffPdf({
+        document: buildHandoff(record, 'Shop', TODAY),
+        ...{ sabers: record.sabers, paper: 'A4', extent: 'full' },
+      })
       expect(Buffer.from(pdf.subarray(0, 5)).toString()).toBe('%PDF-')
       expect(Buffer.from(pdf.subarray(-8)).toString()).toContain('%%EOF')
     }

@@ -41,8 +41,8 @@ export function actOf(s: Saber, task: Task, step: Step): Act | undefined {
   }
 }
 
-/** What came of reading a task: its steps with their acts, or the first step that is not understood or cannot be carried out. */
-export type ReadActs = { ok: true; steps: Step[] } | { ok: false; n: number; why: 'words' | 'refused' }
+/** What came of reading a task: its steps with their acts, how it lies after each, or the first step that is not understood or cannot be carried out. */
+export type ReadActs = { ok: true; steps: Step[]; states: State[] } | { ok: false; n: number; why: 'words' | 'refused' }
 
 /** Tasks that come before a task, so that it begins as the saber lies then. */
 const BEFORE: Partial<Record<Task, readonly Task[]>> = {
@@ -65,15 +65,17 @@ export function readActs(s: Saber, task: Task): ReadActs {
       if (o?.ok) state = o.state
     }
   const steps: Step[] = []
+  const states: State[] = []
   for (const [i, step] of (s.access.find((p) => p.task === task)?.steps ?? []).entries()) {
     const act = step.act ?? actOf(s, task, step)
     if (!act) return { ok: false, n: i + 1, why: 'words' }
     const o = run(assembly, state, withWay(assembly, act))
     if (!o.ok) return { ok: false, n: i + 1, why: 'refused' }
     state = o.state
+    states.push(state)
     steps.push(step.act ? step : { ...step, act: withWay(assembly, act), ownWords: true })
   }
-  return { ok: true, steps }
+  return { ok: true, steps, states }
 }
 
 /** An act with the way that the assembly has for it, where there is one only. */

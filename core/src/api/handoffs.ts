@@ -1,11 +1,16 @@
 import * as T from '@sinclair/typebox'
-import { Photo, Saber } from '../record'
+import { PDF_EXTENTS } from '../handoff'
+import { Photo, Saber, TASKS } from '../record'
 import { LANGUAGES } from '../units'
 import { closed, Moment, orNull, Revision } from './common'
 import { route } from './route'
 
 const Text = T.String()
+const Extent = T.Union(PDF_EXTENTS.map((x) => T.Literal(x)))
 const Row = T.Object({ name: Text, value: Text, about: T.Optional(T.Boolean()) }, closed)
+const Figure = T.Optional(T.Number())
+const Bar = T.Object({ min: Figure, max: Figure, computed: Figure, found: Figure }, closed)
+const Act = T.Object({ text: Text, tool: T.Optional(Text) }, closed)
 const Block = T.Union([
   T.Object({ kind: T.Literal('para'), text: Text }, closed),
   T.Object({ kind: T.Literal('facts'), rows: T.Array(Row) }, closed),
@@ -15,6 +20,7 @@ const Block = T.Union([
       head: T.Array(Text),
       rows: T.Array(T.Array(Text)),
       swatch: T.Optional(T.Array(Text)),
+      bars: T.Optional(T.Array(Bar)),
     },
     closed,
   ),
@@ -22,12 +28,16 @@ const Block = T.Union([
     {
       kind: T.Literal('steps'),
       title: Text,
+      saber: T.Optional(Text),
+      task: T.Optional(T.Union(TASKS.map((t) => T.Literal(t)))),
+      first: T.Optional(T.Integer()),
       steps: T.Array(
         T.Object({ text: Text, tool: T.Optional(Text), caution: T.Optional(Text), place: T.Optional(Text) }, closed),
       ),
     },
     closed,
   ),
+  T.Object({ kind: T.Literal('apart'), saber: Text, out: T.Array(Act), back: T.Array(Act) }, closed),
   T.Object({ kind: T.Literal('caution'), title: Text, text: Text }, closed),
   T.Object(
     {
@@ -45,12 +55,30 @@ const Block = T.Union([
     },
     closed,
   ),
+  T.Object(
+    {
+      kind: T.Literal('film'),
+      title: Text,
+      address: T.Optional(Text),
+      file: T.Optional(Text),
+      chapters: T.Array(T.Object({ at: T.Integer(), title: Text }, closed)),
+    },
+    closed,
+  ),
 ])
+const Cover = T.Object(
+  {
+    sabers: T.Array(T.Object({ saber: Text, name: Text, facts: T.Array(Row) }, closed)),
+    quote: T.Optional(T.Object({ text: Text, answer: Text }, closed)),
+  },
+  closed,
+)
 /** The handoff record as it is frozen and sent. */
 const HandoffSchema = T.Object(
   {
     format: T.Literal('nubrin-handoff'),
-    version: T.Literal(3),
+    version: T.Literal(4),
+    of: Text,
     title: Text,
     client: Text,
     shop: Text,
@@ -58,6 +86,7 @@ const HandoffSchema = T.Object(
     date: Text,
     language: T.Union(LANGUAGES.map((l) => T.Literal(l))),
     ownWords: T.Boolean(),
+    cover: T.Optional(Cover),
     chapters: T.Array(T.Object({ id: Text, title: Text, saber: T.Optional(Text), blocks: T.Array(Block) }, closed)),
     from: T.Optional(T.Object({ address: Text, contact: Text, signature: Text, closing: Text }, closed)),
   },
@@ -82,7 +111,10 @@ export const handoffs = {
     method: 'get',
     path: '/commissions/{id}/handoff.pdf',
     summary: 'The handoff record as it stands',
-    query: T.Object({ paper: T.Optional(T.Union([T.Literal('A4'), T.Literal('Letter')])) }, closed),
+    query: T.Object(
+      { paper: T.Optional(T.Union([T.Literal('A4'), T.Literal('Letter')])), extent: T.Optional(Extent) },
+      closed,
+    ),
     good: { status: 200, says: 'PDF', file: 'application/pdf' },
     bad: { 404: 'Not in this shop' },
   }),
@@ -139,8 +171,9 @@ export const handoffs = {
   clientPdf: route({
     method: 'get',
     path: '/client/{token}/handoff.pdf',
-    summary: 'The same as PDF',
+    summary: 'The same as PDF, with the way back to the page',
     open: true,
+    query: T.Object({ extent: T.Optional(Extent) }, closed),
     good: { status: 200, says: 'PDF', file: 'application/pdf' },
     bad: noLink,
   }),

@@ -1,4 +1,6 @@
 export { CAD_LAYERS, type CadEntity, type CadLayer, cadCsv, cadDxf, cadOf, cadSvg, keyCuts } from './cad'
+export { cropped } from './crop'
+export { numbered } from './numbers'
 export type { SectionView } from './painters/canvas'
 export { placeOf } from './place'
 export { hatch, Pen, type Prim, type Pt, type Role, type Scene, type Spot, type TextRole } from './scene'

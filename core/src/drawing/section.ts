@@ -21,8 +21,8 @@ export function drawSection(saber: Saber, view: SectionView): Scene {
   const pen = new Pen()
   const spots: Spot[] = []
   const side = view.bare ? MARGIN.bareSide : MARGIN.side
-  const top = view.bare ? MARGIN.bareTop : MARGIN.top
-  const bottom = view.bare ? MARGIN.bareTop : MARGIN.bottom
+  const top = view.bare || view.tight ? MARGIN.bareTop : MARGIN.top
+  const bottom = view.bare || view.tight ? MARGIN.bareTop : MARGIN.bottom
   const length = shape.length || 240
   const from = view.from ?? 0
   const to = view.to ?? length

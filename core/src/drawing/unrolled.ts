@@ -1,5 +1,5 @@
 import { known } from '../facts'
-import { refTo, type Saber } from '../record'
+import { type Fastener, refTo, type Saber } from '../record'
 import { certainty, layOut, outerAt, sideOpenings, spanOf } from '../room'
 import { formatNumber } from '../units'
 import { Pen, type Pt, type Role, type Scene, type Spot } from './scene'
@@ -23,7 +23,14 @@ const FOOT = 18
  */
 export function drawUnrolled(
   saber: Saber,
-  view: { width: number; height: number; zoom?: number; lit?: string | undefined },
+  view: {
+    width: number
+    height: number
+    zoom?: number
+    lit?: string | undefined
+    /** What stands beside a screw; its name where nothing is said. */
+    words?: (f: Fastener) => string
+  },
 ): Unrolled {
   const shape = layOut(saber.hilt)
   const pen = new Pen()
@@ -115,8 +122,12 @@ export function drawUnrolled(
     const never = f.clientMay === 'never'
     pen.line([cx - 3, cy - (never ? 3 : 0)], [cx + 3, cy + (never ? 3 : 0)], 'thread')
     if (never) pen.line([cx - 3, cy + 3], [cx + 3, cy - 3], 'thread')
-    const room = cx + 10 + f.name.length * 6 < width
-    pen.text([room ? cx + 8 : cx - 8, cy + 4], f.name, 'label', room ? 'start' : 'end', refTo('fastener', f.id))
+    const words = view.words?.(f) ?? f.name
+    const room = cx + 10 + words.length * 6 < width
+    // Beside it; above where a line of the quarter turns would run through the words.
+    const struck = [-90, 0, 90].some((q) => Math.abs(cy - (mid + (q / 360) * around(at) * scale)) < 6)
+    const foot = struck ? cy - 5 : cy + 4
+    pen.text([room ? cx + 8 : cx - 8, foot], words, 'label', room ? 'start' : 'end', refTo('fastener', f.id))
     spots.push({ ref: refTo('fastener', f.id), name: f.name, x0: cx - 8, x1: cx + 8, y0: cy - 8, y1: cy + 8 })
     marks.push({
       ref: refTo('fastener', f.id),

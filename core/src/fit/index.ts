@@ -9,7 +9,6 @@ export { type DuelJudgement, type DuelReason, judgeDuel } from './duel'
 export { duelReasonText } from './duel-words'
 export { exposed, swingRoom } from './exposed'
 export { keyMm, keysAlike, standardKey } from './fasteners'
-export { type PackingLine, proposePacking } from './packing'
 export { type LayoutWish, type PreparedLayouts, prepareLayouts, withLayout } from './plan'
 export { gaveUpWords, layoutWords, verdictWords } from './plan-words'
 export {

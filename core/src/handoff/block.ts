@@ -1,4 +1,4 @@
-import type { Commission, Saber } from '../record'
+import type { Commission, Saber, Task } from '../record'
 
 /** A line of facts: what, and how much is known of it. */
 export interface FactRow {
@@ -7,15 +7,33 @@ export interface FactRow {
   about?: boolean
 }
 
+/** What was wanted, computed and found of one test, in its own unit; nothing where it has no figures. */
+export interface Bar {
+  min?: number
+  max?: number
+  computed?: number
+  found?: number
+}
+
 /** A block of the handoff record. The PDF and the client page render the same list, so they cannot disagree. */
 export type Block =
   | { kind: 'para'; text: string }
   | { kind: 'facts'; rows: FactRow[] }
-  | { kind: 'table'; head: string[]; rows: string[][]; swatch?: string[] }
-  | { kind: 'steps'; title: string; steps: { text: string; tool?: string; caution?: string; place?: string }[] }
+  | { kind: 'table'; head: string[]; rows: string[][]; swatch?: string[]; bars?: Bar[] }
+  | { kind: 'apart'; saber: string; out: { text: string; tool?: string }[]; back: { text: string; tool?: string }[] }
+  | {
+      kind: 'steps'
+      title: string
+      saber?: string
+      task?: Task
+      /** The number of the first step, where it goes on from another task. */
+      first?: number
+      steps: { text: string; tool?: string; caution?: string; place?: string }[]
+    }
   | { kind: 'caution'; title: string; text: string }
   | { kind: 'drawing'; saber: string; which: 'section' | 'unrolled' }
   | { kind: 'script'; saber: string; beats: { n: number; say: string; show?: string; ref?: string }[] }
+  | { kind: 'film'; title: string; address?: string; file?: string; chapters: { at: number; title: string }[] }
 
 export interface Chapter {
   id: string
@@ -35,5 +53,5 @@ export type SaberChapter = (s: Saber) => Written
 export type OrderChapter = (c: Commission) => Written
 
 /** A table whose heads are worded by their column. Without rows there is none. */
-export const table = (head: string[], rows: string[][], swatch?: string[]): Block[] =>
-  rows.length ? [{ kind: 'table', head, rows, ...(swatch ? { swatch } : {}) }] : []
+export const table = (head: string[], rows: string[][], more: { swatch?: string[]; bars?: Bar[] } = {}): Block[] =>
+  rows.length ? [{ kind: 'table', head, rows, ...more }] : []

@@ -3,13 +3,16 @@ import { type Language, tongue } from '../units'
 import { say } from '../words'
 import type { Chapter, OrderChapter } from './block'
 import { AFTER, BEFORE, OF_A_SABER } from './chapters'
+import { type Cover, coverOf } from './cover'
 
 const HANDOFF_FORMAT = 'nubrin-handoff'
-const HANDOFF_VERSION = 3
+const HANDOFF_VERSION = 4
 
 export interface HandoffDocument {
   format: typeof HANDOFF_FORMAT
   version: typeof HANDOFF_VERSION
+  /** The commission it is of, so that what comes back finds it. */
+  of: string
   title: string
   client: string
   shop: string
@@ -18,6 +21,8 @@ export interface HandoffDocument {
   /** What it is written in, and whether the shop's own words in it are in another language. */
   language: Language
   ownWords: boolean
+  /** Of one that was issued before there were covers there is none. */
+  cover?: Cover
   chapters: Chapter[]
   /** What the shop says of itself, where it says something. */
   from?: ShopCard
@@ -46,6 +51,7 @@ function whole(c: Commission, shop: string, date: string, from?: ShopCard): Hand
   return {
     format: HANDOFF_FORMAT,
     version: HANDOFF_VERSION,
+    of: c.id,
     title: c.title,
     client: c.client.name || say('handoff.noClient'),
     shop,
@@ -54,6 +60,7 @@ function whole(c: Commission, shop: string, date: string, from?: ShopCard): Hand
     language: languageOf(c),
     ownWords: languageOf(c) !== writtenIn(c),
     ...(from && Object.values(from).some((v) => v) ? { from } : {}),
+    cover: coverOf(c),
     chapters: [...order(BEFORE), ...c.sabers.flatMap((s) => saberChapters(s, several)), ...order(AFTER)],
   }
 }
@@ -78,7 +85,7 @@ function saberChapters(s: Saber, several: boolean): Chapter[] {
 export function liftHandoff(frozen: unknown): HandoffDocument {
   const d = frozen as HandoffDocument
   // Before there were languages, all was English.
-  return { ...{ language: 'en', ownWords: false }, ...d, format: HANDOFF_FORMAT, version: HANDOFF_VERSION }
+  return { ...{ language: 'en', ownWords: false, of: '' }, ...d, format: HANDOFF_FORMAT, version: HANDOFF_VERSION }
 }
 
 /** Title of the record's file, safe for any file system. */

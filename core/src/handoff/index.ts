@@ -1,5 +1,7 @@
-export type { Block, Chapter as HandoffChapter, FactRow } from './block'
+export type { Bar, Block, Chapter as HandoffChapter, FactRow } from './block'
 export { CARD_PAPERS, type Card, type CardPaper, type CardPrim, cardSvg, controlsCard } from './card'
 export { buildHandoff, type HandoffDocument, handoffFileName, liftHandoff, type ShopCard } from './document'
 export { drawnSaber, handedSaber } from './drawn'
+export { stepScenes, type TakenApart, takenApart } from './figures'
+export { PDF_EXTENTS, type PdfExtent, shortened } from './short'
 export { TROUBLES, type Trouble, troublesOf } from './troubles'

@@ -4,6 +4,7 @@ import { wordedSteps } from '../script'
 import { dayText, formatNumber, mmAndInch, tongue } from '../units'
 import { say, whether } from '../words'
 import type { Block } from './block'
+import { firstNumber } from './figures'
 
 /** A computed value as it prints: plain, about, or what is missing for it. */
 export const asText = (c: Calculated, digits = 0): { value: string; about?: boolean } => {
@@ -36,11 +37,12 @@ export const orNotRecorded = (s: string | undefined) => s || say('notRecorded')
 
 /** The recorded steps of some tasks, each under its name. */
 export const stepsOf = (s: Saber, tasks: readonly Task[]): Block[] =>
-  s.access
-    .filter((p) => tasks.includes(p.task) && p.steps.length)
+  tasks
+    .flatMap((task) => s.access.filter((p) => p.task === task && p.steps.length))
     .map((p) => ({
       kind: 'steps',
       title: say('task', { task: p.task }),
+      ...{ saber: s.id, task: p.task, ...(firstNumber(s, p.task) > 1 ? { first: firstNumber(s, p.task) } : {}) },
       steps: wordedSteps(s, p.steps).map(({ step: st, text, tool, caution }) => ({
         text: turned(st, text),
         ...(tool ? { tool } : {}),

@@ -68,11 +68,13 @@ export function blankCommission(
     questions: [],
     credits: [],
     packing: [],
+    parcels: [],
+    visits: [],
     log: [],
     people: [],
     toDos: [],
     media: [],
     sabers: [blankSaber(newId, start.title, start.job)],
-    handoff: { paper: 'A4', waivers: [], issued: [] },
+    handoff: { paper: 'A4', waivers: [], films: [], receipts: [], issued: [] },
   }
 }

@@ -1,6 +1,8 @@
 import type { Static } from '@sinclair/typebox'
 import * as T from '@sinclair/typebox'
+import { factOf } from '../facts/fact'
 import { LANGUAGES, MEASURES } from '../units'
+import { FilmOf, Parcel, Receipt, Visit } from './handed'
 import { idOf, ownId, ref } from './ref'
 import { JOBS, Saber } from './saber'
 import { Day, Hash, Line, list, Money, noted, obj, oneOf, opt, Text } from './schema-kit'
@@ -9,13 +11,21 @@ import { ToDo, Warranty } from './whole'
 
 /** The version this code writes. Older ones are lifted when they are read; newer ones are refused by name. */
 export const FORMAT = 'nubrin-commission'
-export const FORMAT_VERSION = 7
+export const FORMAT_VERSION = 8
 
 export const PURPOSES = ['display', 'costume', 'duelling', 'beginner', 'stage'] as const
 /** Who wished it: the client, the maker himself, or the shop offers it and the client may take it. */
 export const REQUEST_SHAPES = ['asked', 'ownIdea', 'offered'] as const
 export const REQUEST_STATES = ['open', 'met', 'changed', 'declined'] as const
 export const FATES = ['used', 'altered', 'leftOver', 'returned', 'undecided'] as const
+/** Who puts a question. */
+export const ASKERS = ['shop', 'client'] as const
+/** Whose a thing in the box is. */
+export const OWNERS = ['client', 'shop'] as const
+/** How the client comes by it: in a parcel, he has it already, or he buys it. */
+export const SUPPLIES = ['packed', 'hasAlready', 'toBuy'] as const
+/** How much of the record is printed: all of it, or what one needs who has had another. */
+export const EXTENTS = ['full', 'short'] as const
 export const LOG_KINDS = ['work', 'delay', 'decision', 'order', 'arrived', 'told'] as const
 const Quantity = T.Integer({ minimum: 1, maximum: 999 })
 
@@ -65,6 +75,8 @@ export const Question = obj({
   text: Line,
   /** Whom it is put to; the client where nothing is said. */
   to: opt(Line),
+  /** Who puts it; the shop where nothing is said. */
+  askedBy: opt(oneOf(ASKERS)),
   askedOn: opt(Day),
   answer: opt(Line),
   answeredOn: opt(Day),
@@ -129,11 +141,25 @@ export const Commission = obj({
       what: Line,
       quantity: Quantity,
       packed: T.Boolean(),
+      /** The saber it goes with, and the parcel it goes in; the first where nothing is said. */
+      saber: opt(idOf('saber')),
+      parcel: opt(idOf('parcel')),
+      /** The shop's own comes back; what the client sent is his. */
+      owner: opt(oneOf(OWNERS)),
+      /** In a parcel where nothing is said. */
+      supply: opt(oneOf(SUPPLIES)),
+      /** What all of it weighs. */
+      mass: opt(factOf('g')),
       /** What it was drafted from; stays the same for the same thing, whatever it is called. */
       key: opt(Line),
+      ...noted,
     }),
     120,
   ),
+  /** Where it goes. Without one all goes to the client. */
+  parcels: list(Parcel, 12),
+  /** What came after it was handed over. */
+  visits: list(Visit, 60),
   log: list(LogEntry, 400),
   /** Who works on it in the shop. */
   people: list(obj({ id: ownId('person'), name: Line, does: opt(Line) }), 24),
@@ -147,6 +173,10 @@ export const Commission = obj({
     paper: oneOf(['A4', 'Letter'] as const),
     waivers: list(Waiver, 120),
     words: opt(Text),
+    extent: opt(oneOf(EXTENTS)),
+    films: list(FilmOf, 12),
+    /** What the client has read, as he said. */
+    receipts: list(Receipt, 200),
     issued: list(
       obj({ number: T.Integer({ minimum: 1 }), on: Day, revision: T.Integer({ minimum: 0 }), by: Line }),
       100,
@@ -159,3 +189,5 @@ export const Commission = obj({
 export type Commission = Static<typeof Commission>
 export type Request = Static<typeof Request>
 export type Arrival = Static<typeof Arrival>
+export type Question = Static<typeof Question>
+export type Packed = Commission['packing'][number]

@@ -3,17 +3,22 @@ export { BLADE_KINDS, BLADE_USES, Blade, ZONE_KINDS, Zone } from './blade'
 export { blankCommission, blankSaber, type NewId } from './blank'
 export {
   Arrival,
+  ASKERS,
   Commission,
+  EXTENTS,
   FATES,
   FORMAT,
   FORMAT_VERSION,
   LOG_KINDS,
+  OWNERS,
+  type Packed,
   Photo,
   PURPOSES,
   Question,
   REQUEST_SHAPES,
   REQUEST_STATES,
   Request,
+  SUPPLIES,
 } from './commission'
 export {
   ACTIONS,
@@ -36,6 +41,7 @@ export {
 export { anotherLike, asCopy, unconfirmed, withoutSpecimen } from './copy'
 export { describeFormat } from './describe'
 export { choicesAt, OPEN_BECAUSE, type OpenBecause, type OpenFact, openFacts, schemaAt } from './desk'
+export { FilmOf, Parcel, Receipt, Visit } from './handed'
 export {
   CLIENT_MAY,
   FACES,

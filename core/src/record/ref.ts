@@ -45,6 +45,10 @@ export const THINGS = {
   credit: ['credit', 'credits'],
   packed: ['item in the box', 'items in the box'],
   entry: ['log entry', 'log entries'],
+  parcel: ['parcel', 'parcels'],
+  film: ['film', 'films'],
+  receipt: ['receipt', 'receipts'],
+  visit: ['visit', 'visits'],
   photo: ['photo', 'photos'],
   aside: ['value kept aside', 'values kept aside'],
 } as const satisfies Record<string, readonly [one: string, many: string]>

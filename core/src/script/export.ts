@@ -81,6 +81,10 @@ export function webVttOf(s: Saber, take?: Take): string {
   return `WEBVTT\n\n${cues.join('\n\n')}\n`
 }
 
+/** Where each beat begins in a take that was cut, s, titled by its first words: what was told before its last telling is not in it. */
+export const chaptersAt = (s: Saber, take: Take): { at: number; title: string }[] =>
+  cueTimes(s, take).map((c) => ({ at: Math.round(c.startMs / 1000), title: firstWords(c.beat) }))
+
 /** Chapter marks, one line a beat: `00:01:20 How to put the blade in`. */
 export const chaptersOf = (s: Saber, take?: Take): string =>
   cueTimes(s, take)

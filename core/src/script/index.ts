@@ -1,6 +1,6 @@
 export { type Caution, cautionsOf } from './cautions'
 export { beatFor, compose, composedWords, uncovered } from './compose'
-export { type CueTime, chaptersOf, cueTimes, firstWords, markdownOf, stamp, webVttOf } from './export'
+export { type CueTime, chaptersAt, chaptersOf, cueTimes, firstWords, markdownOf, stamp, webVttOf } from './export'
 export {
   type FilmAct,
   type Filming,

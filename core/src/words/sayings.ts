@@ -339,6 +339,46 @@ export interface Sayings {
   'chapter.packing': Record<never, never>
   'chapter.packing.head': { column: 'what' | 'quantity' | 'packed' }
   'packing.packed': { packed: 'yes' | 'no' }
+  'packing.what': {
+    what: Words
+    of: Words
+    apart: 'yes' | 'no'
+    mine: 'yes' | 'no'
+    keep: 'client' | 'shop' | 'none'
+    note: Words
+    noted: 'yes' | 'no'
+  }
+  'packing.how': Record<never, never>
+  'packing.supply': { supply: 'packed' | 'hasAlready' | 'toBuy' }
+  'packing.parcel': {
+    to: Words
+    address: Words
+    addressed: 'yes' | 'no'
+    mass: Words
+    weighed: 'yes' | 'no'
+    size: Words
+    sized: 'yes' | 'no'
+    on: Words
+    sent: 'yes' | 'no'
+    tracking: Words
+    tracked: 'yes' | 'no'
+    note: Words
+    noted: 'yes' | 'no'
+  }
+  'question.text': { text: Words; mine: 'yes' | 'no' }
+  'chapter.visits': Record<never, never>
+  'chapter.visits.head': { column: 'when' | 'said' | 'found' | 'did' }
+  'visit.when': {
+    on: Words
+    back: Words
+    gone: 'yes' | 'no'
+    saber: Words
+    of: 'yes' | 'no'
+    by: Words
+    known: 'yes' | 'no'
+  }
+  'chapter.film': Record<never, never>
+  'film.title': { saber: Words; several: 'yes' | 'no' }
   'chapter.aside': Record<never, never>
   'chapter.aside.head': { column: 'why' | 'who' | 'when' }
   'chapter.credits': Record<never, never>
@@ -483,11 +523,28 @@ export interface Sayings {
   // Page and paper around it.
   'cover.line': { shop: Words; number: number; date: Words }
   'cover.for': { client: Words }
+  'cover.fact': { row: 'length' | 'mass' | 'balance' | 'cell' | 'runtime' | 'blade' }
+  'cover.record': { number: number; date: Words }
+  'cover.asked': { answer: Words; answered: 'yes' | 'no' }
+  'cover.made': Record<never, never>
+  'cover.page': Record<never, never>
+  'apart.about': Record<never, never>
+  'apart.back': Record<never, never>
+  'cut.title': { what: 'card' | 'screws' }
+  'cut.screw': { name: Words; key: Words; may: 'remove' | 'loosen' | 'never'; keyed: 'yes' | 'no' }
+  'cut.here': { saber: Words }
+  'sheet.title': { saber: Words }
+  'sheet.part': { part: 'first' | 'open' | 'mind' | 'screws' }
+  'sheet.rest': Record<never, never>
+  'tests.bar': { wanted: Words; computed: Words; reckoned: 'yes' | 'no'; found: Words }
+  'tests.legend': Record<never, never>
+  'label.from': Record<never, never>
+  'label.to': Record<never, never>
   'cover.legend': { own: 'yes' | 'no' }
   'pdf.title': { title: Words }
   'pdf.page': { page: number; of: number }
   'pdf.foot': { title: Words; client: Words }
-  'pdf.drawing': { saber: Words; which: 'section' | 'unrolled' }
+  'pdf.drawing': { saber: Words; which: 'section' | 'unrolled' | 'apart' }
   'pdf.caution': { text: Words }
   'page.pdf': Record<never, never>
   'page.file': Record<never, never>

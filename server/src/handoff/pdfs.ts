@@ -11,8 +11,8 @@ export class Pdfs {
   constructor(private readonly work: Work) {}
 
   /** The PDF under a key that says everything it depends on. */
-  of(key: string, ask: () => Asked<'pdf'>): Promise<Uint8Array> {
-    return this.keep(`record ${key}`, () => this.work.run('pdf', ask()))
+  of(key: string, ask: () => Promise<Asked<'pdf'>>): Promise<Uint8Array> {
+    return this.keep(`record ${key}`, async () => this.work.run('pdf', await ask()))
   }
   /** The card of a saber's controls, likewise. */
   card(key: string, ask: () => Asked<'card'>): Promise<Uint8Array> {

@@ -1,9 +1,9 @@
 import { API } from '@nubrin/core/api'
-import { buildHandoff, handedSaber, handoffFileName, liftHandoff, type ShopCard } from '@nubrin/core/handoff'
+import { handedSaber, handoffFileName, liftHandoff, type ShopCard } from '@nubrin/core/handoff'
 import { lift } from '@nubrin/core/import'
 import { gateOf, judgeCommission } from '@nubrin/core/judge'
 import { type Commission, readerOf } from '@nubrin/core/record'
-import { type Response, Router } from 'express'
+import { type Request, type Response, Router } from 'express'
 import { Op } from 'sequelize'
 import { mediaHashes } from '../commissions/media-hashes'
 import type { Commissions } from '../commissions/store'
@@ -15,19 +15,21 @@ import { newId, secret, sha256, today } from '../ids'
 import type { Library } from '../media/library'
 import { sendFile } from '../media/routes'
 import { settingsOf } from '../people/settings'
+import type { Work } from '../work/kinds'
 import { type CarriedPhoto, handoffHtml, MOST_PHOTO_BYTES } from './html'
 import type { Pdfs } from './pdfs'
 
 /** Handing over: the PDF as it stands, and what is issued to the client and frozen. */
-export function handoffRoutes(r: Router, store: Commissions, db: Tables, pdfs: Pdfs): void {
+export function handoffRoutes(r: Router, store: Commissions, db: Tables, pdfs: Pdfs, work: Work): void {
   serve(r, API.handoffPdf, async ({ params, query, who, res }) => {
     const { record, revision } = await store.load(who.shopId, params.id)
     const paper = query.paper ?? record.handoff.paper
+    const extent = query.extent ?? record.handoff.extent ?? 'full'
     const { name, ...said } = await settingsOf(db, who.shopId)
-    const pdf = await pdfs.of(`${record.id} ${revision} ${JSON.stringify([name, said])} ${today()} ${paper}`, () => ({
-      document: buildHandoff(record, name, today(), cardOf(said)),
-      sabers: record.sabers,
-      paper,
+    const key = `${record.id} ${revision} ${JSON.stringify([name, said])} ${today()} ${paper} ${extent}`
+    const pdf = await pdfs.of(key, async () => ({
+      document: await work.run('document', { record, shop: name, date: today(), from: cardOf(said) }),
+      ...{ sabers: record.sabers, paper, extent },
     }))
     sendPdf(res, pdf, handoffFileName(record))
     return undefined
@@ -62,6 +64,7 @@ export function handoffRoutes(r: Router, store: Commissions, db: Tables, pdfs: P
     const { name, linkDays, ...said } = await settingsOf(db, who.shopId)
     const expiresAt = linkDays ? new Date(Date.now() + linkDays * 24 * 3_600_000) : null
     const token = secret()
+    const document = await work.run('document', { record, shop: name, date: today(), from: cardOf(said) })
     const number = await transact(db.sequelize, async (transaction) => {
       // The commission's row is held, so that two who issue at one time get two numbers.
       const row = await db.commissions.findOne({
@@ -87,7 +90,7 @@ export function handoffRoutes(r: Router, store: Commissions, db: Tables, pdfs: P
           number,
           secretHash: sha256(token),
           revision,
-          document: { ...buildHandoff(record, name, today(), cardOf(said)), number },
+          document: { ...document, number },
           record,
           issuedAt: new Date(),
           issuedBy: who.name,
@@ -140,6 +143,13 @@ const sendPdf = (res: Response, pdf: Uint8Array, name: string) =>
     .set('Content-Disposition', `inline; filename="${encodeURIComponent(name)}.pdf"`)
     .send(Buffer.from(pdf.buffer, pdf.byteOffset, pdf.byteLength))
 
+/** Where this shop's pages are reached: as it says itself, else as it was asked. */
+async function addressOf(db: Tables, commission: string, req: Request): Promise<string> {
+  const row = await db.commissions.findByPk(commission, { attributes: ['shopId'] })
+  const { publicUrl } = await settingsOf(db, row!.shopId)
+  return publicUrl || `${req.protocol}://${req.get('host')}`
+}
+
 /** What the client may fetch with a link: the frozen document, the record behind its drawings, and its media. */
 export function clientRoutes(db: Tables, library: Library, pdfs: Pdfs, webFolder: string): Router {
   const r = Router()
@@ -169,14 +179,13 @@ export function clientRoutes(db: Tables, library: Library, pdfs: Pdfs, webFolder
       media: record.media,
     }
   })
-  serve(r, API.clientPdf, async ({ params, res }) => {
-    const { id, document, record } = await find(params.token)
-    const { paper } = record.handoff
-    sendPdf(
-      res,
-      await pdfs.of(`${id} ${paper}`, () => ({ document, sabers: record.sabers, paper })),
-      handoffFileName(record),
-    )
+  serve(r, API.clientPdf, async ({ params, query, req, res }) => {
+    const { id, of, document, record } = await find(params.token)
+    const { paper, extent: usual = 'full' } = record.handoff
+    const extent = query.extent ?? usual
+    const link = new URL(`/c/${params.token}`, await addressOf(db, of, req)).href
+    const ask = { document, sabers: record.sabers, paper, extent, link }
+    sendPdf(res, await pdfs.of(`${id} ${paper} ${extent} ${sha256(link)}`, async () => ask), handoffFileName(record))
     return undefined
   })
   serve(r, API.clientHtml, async ({ params, res }) => {

@@ -111,7 +111,7 @@ export function createApp({ config, db, store, files, work, pegs, disk, cookieSe
   earlierRoutes(api, db)
   shopExportRoutes(api, db, library)
   phoneLinkRoutes(api, store, db)
-  handoffRoutes(api, store, db, pdfs)
+  handoffRoutes(api, store, db, pdfs, work)
   shelfRoutes(api, db, work)
   api.use((req, _res) => {
     throw new NotFound(`There is nothing at ${req.method} ${req.baseUrl}${req.path}.`)

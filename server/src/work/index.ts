@@ -6,6 +6,10 @@ import { owned } from './owned'
 
 /** How long a job may take, ms, and what is said when it does not end. */
 const BUDGET: Record<JobName, { ms: number; tooLong: () => HttpProblem }> = {
+  document: {
+    ms: 20_000,
+    tooLong: () => new HttpProblem(503, 'tooLong', 'The record took too long to write. Try again.'),
+  },
   pdf: { ms: 30_000, tooLong: () => new HttpProblem(503, 'tooLong', 'The PDF took too long to make. Try again.') },
   card: { ms: 20_000, tooLong: () => new HttpProblem(503, 'tooLong', 'The card took too long to make. Try again.') },
   sound: { ms: 20_000, tooLong: () => hard('The sound takes too long to read.') },

@@ -1,3 +1,4 @@
+import { buildHandoff } from '@nubrin/core/handoff'
 import { learnAll } from '@nubrin/core/tongues'
 import { alwaysSpeaking } from '@nubrin/core/units'
 import { plainWav, readWav } from '@nubrin/core/voice'
@@ -13,12 +14,15 @@ learnAll()
  * and memory. A refusal is a problem, as everywhere.
  */
 export const JOBS: { [K in JobName]: (ask: Asked<K>) => Promise<Done<K>> } = {
-  async pdf({ document, sabers, paper }) {
+  async document({ record, shop, date, from }) {
+    return buildHandoff(record, shop, date, from)
+  },
+  async pdf(ask) {
     // The writer and its fonts are read with the first PDF, not at every start.
     const { handoffPdf } = await import('../handoff/pdf')
     // A thread does one job at a time, and all of this one is for one reader.
-    alwaysSpeaking({ language: document.language })
-    return handoffPdf(document, sabers, paper)
+    alwaysSpeaking({ language: ask.document.language })
+    return handoffPdf(ask)
   },
   async card({ saber, paper, shop, reader }) {
     const { cardPdf } = await import('../handoff/pdf')

@@ -1,4 +1,4 @@
-import type { CardPaper, HandoffDocument } from '@nubrin/core/handoff'
+import type { CardPaper, HandoffDocument, PdfExtent, ShopCard } from '@nubrin/core/handoff'
 import type { PartRows } from '@nubrin/core/import'
 import type { Commission, Saber } from '@nubrin/core/record'
 import type { Reader } from '@nubrin/core/units'
@@ -14,7 +14,18 @@ export interface Unpacked {
 
 /** The jobs that are done beside the requests: what each is asked, and what it gives. */
 interface Jobs {
-  pdf: { ask: { document: HandoffDocument; sabers: readonly Saber[]; paper: 'A4' | 'Letter' }; done: Uint8Array }
+  /** The client's document of a record: every check of its figures is worked out. */
+  document: { ask: { record: Commission; shop: string; date: string; from: ShopCard }; done: HandoffDocument }
+  pdf: {
+    ask: {
+      document: HandoffDocument
+      sabers: readonly Saber[]
+      paper: 'A4' | 'Letter'
+      extent: PdfExtent
+      link?: string
+    }
+    done: Uint8Array
+  }
   card: { ask: { saber: Saber; paper: CardPaper; shop: string; reader: Reader }; done: Uint8Array }
   /** Measures a sound; gives the file that is kept of it, too. */
   sound: { ask: { bytes: Uint8Array; name: string }; done: { facts: WavFacts; bytes: Uint8Array } }

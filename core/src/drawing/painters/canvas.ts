@@ -19,6 +19,8 @@ export interface SectionView {
   bladeShare?: number
   /** Leave out dimensions and names, and blades that come off: they are drawn by whoever lets them shine. */
   quiet?: boolean
+  /** No air above and below, where nothing is written there. */
+  tight?: boolean
   /** Leave out dimensions and labels (the rack, a thumbnail). */
   bare?: boolean
 }

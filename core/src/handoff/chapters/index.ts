@@ -9,6 +9,7 @@ import { charging } from './charging'
 import { controls } from './controls'
 import { credits } from './credits'
 import { decisions } from './decisions'
+import { film } from './film'
 import { foreword } from './foreword'
 import { goesWith } from './goes-with'
 import { left } from './left'
@@ -26,11 +27,12 @@ import { settings } from './settings'
 import { spec } from './spec'
 import { tests } from './tests'
 import { troubles } from './troubles'
+import { visits } from './visits'
 import { walkthrough } from './walkthrough'
 import { warranty } from './warranty'
 
 /** The chapters in reading order: what the order says first, each saber, what the order says last. */
-export const BEFORE: readonly OrderChapter[] = [foreword, brief, requests, arrivals]
+export const BEFORE: readonly OrderChapter[] = [foreword, visits, brief, requests, arrivals]
 export const OF_A_SABER: readonly SaberChapter[] = [
   spec,
   cautions,
@@ -52,4 +54,4 @@ export const OF_A_SABER: readonly SaberChapter[] = [
   losses,
   walkthrough,
 ]
-export const AFTER: readonly OrderChapter[] = [questions, left, packing, warranty, aside, credits]
+export const AFTER: readonly OrderChapter[] = [film, questions, left, packing, warranty, aside, credits]

@@ -3,6 +3,7 @@ import { nameOf, type Saber } from '../../record'
 import { formatNumber } from '../../units'
 import { say, whether } from '../../words'
 import { type Block, type SaberChapter, table } from '../block'
+import { takenApart } from '../figures'
 import { orNotRecorded, stepsOf } from '../values'
 
 /** What the maker has said of a joint that its steps alone do not tell. */
@@ -34,8 +35,15 @@ function joints(s: Saber): Block[] {
   )
 }
 
+/** How far the client takes it apart, drawn; with the steps that were solved where none are recorded. */
+function drawn(s: Saber): Block[] {
+  const t = takenApart(s)
+  const step = ({ text, tool }: { text: string; tool?: string }) => ({ text, ...(tool ? { tool } : {}) })
+  return t ? [{ kind: 'apart', saber: s.id, out: t.out.map(step), back: t.back.map(step) }] : []
+}
+
 export const opening: SaberChapter = (s) => ({
   id: 'opening',
   title: say('chapter.opening'),
-  blocks: [...stepsOf(s, ['open', 'cellIn', 'cellOut', 'close', 'card']), ...joints(s)],
+  blocks: [...drawn(s), ...stepsOf(s, ['open', 'cellOut', 'cellIn', 'close', 'card']), ...joints(s)],
 })

@@ -23,7 +23,7 @@ export const presets: SaberChapter = (s) => {
         }),
         [p.askedBy, p.why].filter(Boolean).join(': ') || '–',
       ]),
-      s.presets.map(colourOf),
+      { swatch: s.presets.map(colourOf) },
     ),
   }
 }

@@ -32,8 +32,11 @@ import { tooWide } from './fit/too-wide'
 import { vents } from './fit/vents'
 import { wayIn } from './fit/way-in'
 import { wires } from './fit/wires'
+import { afterwards } from './handoff/afterwards'
 import { bladesToBuy } from './handoff/blades-to-buy'
 import { goesWith } from './handoff/goes-with'
+import { lithium } from './handoff/lithium'
+import { parcels } from './handoff/parcels'
 import { unpacked } from './handoff/unpacked'
 import { bladeHeld } from './hilt/blade-held'
 import { boreWall } from './hilt/bore-wall'
@@ -187,6 +190,9 @@ export const CHECKS: readonly Check[] = [
   rehearsal,
   stale,
   unpacked,
+  parcels,
+  lithium,
+  afterwards,
   bladesToBuy,
   client,
   hiltLength,

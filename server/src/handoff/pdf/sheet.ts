@@ -26,7 +26,11 @@ export interface Column {
 /** An element of the document's structure, with its dictionary: the writer's types leave that out. */
 export type Element = PDFKit.PDFStructureElement & { dictionary: { data: Record<string, unknown> } }
 
-const PAGE = { A4: [595.28, 841.89], Letter: [612, 792], A5: [419.53, 595.28] } as const
+const PAGE = {
+  ...{ A4: [595.28, 841.89], Letter: [612, 792], A5: [419.53, 595.28] },
+  /** A label of 4 × 6 inches. */
+  label: [288, 432],
+} as const
 export type Paper = keyof typeof PAGE
 
 /** What the format does not hold or nobody can see: half a surrogate pair, control characters. */
@@ -42,7 +46,7 @@ const clean = (text: string) =>
  */
 export class Sheet {
   readonly doc: PDFKit.PDFDocument
-  readonly left = 48
+  readonly left: number
   readonly width: number
   y = 0
   private readonly top = 46
@@ -52,6 +56,7 @@ export class Sheet {
 
   constructor(paper: Paper, info: { title: string; author: string; subject: string; lang: string }) {
     const [w, h] = PAGE[paper]
+    this.left = paper === 'label' ? 18 : 48
     this.width = w - 2 * this.left
     this.bottom = h - 54
     this.doc = new PDFDocument({
@@ -257,53 +262,89 @@ export class Sheet {
     )
   }
 
-  /** A drawing in lines, with the words that stand for it where it cannot be seen. */
+  /** A drawing over the whole width, with the words that stand for it where it cannot be seen. */
   figure(parent: Element, scene: Scene, alt: string, below = 8) {
-    const k = this.width / scene.width
-    const height = scene.height * k
+    // No more than a third of the page, and nothing larger than it was drawn for a screen.
+    const k = Math.min(this.width / scene.width, this.pageHeight / 3 / scene.height, 0.95)
+    const [width, height] = [scene.width * k, scene.height * k]
+    const x = this.left + (this.width - width) / 2
     this.need(height + below)
-    const { doc } = this
-    const e = this.element('Figure', parent, { alt: clean(alt) })
-    const page = doc.page.height
-    e.dictionary.data.A = {
-      O: 'Layout',
-      Placement: 'Block',
-      BBox: [this.left, page - this.y - height, this.left + this.width, page - this.y],
-    }
-    this.as(e, () => {
-      doc.save().translate(this.left, this.y).scale(k).rect(0, 0, scene.width, scene.height).clip()
-      for (const p of scene.prims) {
-        if (p.t === 'text') {
-          const ink = TEXT_INK[p.role]
-          const style: Style = {
-            size: ink.size,
-            weight: ink.weight >= 600 ? 600 : 400,
-            colour: ink.fill,
-            lead: 1,
-          }
-          const line = this.runs(clean(p.text), style)
-          const w = line.reduce((sum, r) => sum + r.width, 0)
-          const x = p.at[0] - (p.anchor === 'middle' ? w / 2 : p.anchor === 'end' ? w : 0)
-          this.drawLine(line, x, p.at[1] - ink.size * 0.86, style)
-          continue
-        }
-        const ink = inkOf(p)
-        const [fill, stroke] = [ink.fill !== 'none', ink.stroke !== 'none' && ink.width > 0]
-        if (!fill && !stroke) continue
-        doc.save()
-        if (ink.opacity) doc.opacity(ink.opacity)
-        if (p.t === 'circle') doc.circle(p.at[0], p.at[1], p.r)
-        else doc.path(pathData(p.pts, p.closed))
-        doc.lineWidth(ink.width)
-        if (ink.dash) doc.dash(ink.dash.split(' ').map(Number) as unknown as number, {})
-        if (fill && stroke) doc.fillAndStroke(ink.fill, ink.stroke)
-        else if (fill) doc.fill(ink.fill)
-        else doc.stroke(ink.stroke)
-        doc.restore()
-      }
-      doc.restore()
-    })
+    this.figureAt(parent, alt, x, this.y, width, height, () => this.scene(scene, x, this.y, k))
     this.y += height + below
+  }
+  /** Anything drawn at a place of the page, with the words that stand for it. */
+  figureAt(parent: Element, alt: string, x: number, y: number, width: number, height: number, draw: () => void) {
+    const e = this.element('Figure', parent, { alt: clean(alt) })
+    const page = this.doc.page.height
+    e.dictionary.data.A = {
+      ...{ O: 'Layout', Placement: 'Block' },
+      BBox: [x, page - y - height, x + width, page - y],
+    }
+    this.as(e, draw)
+  }
+  /** The lines and words of a drawing, from its upper left corner; what reaches beyond it is cut off. */
+  scene(scene: Scene, left: number, top: number, k: number) {
+    const { doc } = this
+    doc.save().translate(left, top).scale(k).rect(0, 0, scene.width, scene.height).clip()
+    for (const p of scene.prims) {
+      if (p.t === 'text') {
+        const ink = TEXT_INK[p.role]
+        const style: Style = {
+          size: ink.size,
+          weight: ink.weight >= 600 ? 600 : 400,
+          colour: ink.fill,
+          lead: 1,
+        }
+        const line = this.runs(clean(p.text), style)
+        const w = line.reduce((sum, r) => sum + r.width, 0)
+        const x = p.at[0] - (p.anchor === 'middle' ? w / 2 : p.anchor === 'end' ? w : 0)
+        this.drawLine(line, x, p.at[1] - ink.size * 0.86, style)
+        continue
+      }
+      const ink = inkOf(p)
+      const [fill, stroke] = [ink.fill !== 'none', ink.stroke !== 'none' && ink.width > 0]
+      if (!fill && !stroke) continue
+      doc.save()
+      if (ink.opacity) doc.opacity(ink.opacity)
+      if (p.t === 'circle') doc.circle(p.at[0], p.at[1], p.r)
+      else doc.path(pathData(p.pts, p.closed))
+      doc.lineWidth(ink.width)
+      if (ink.dash) doc.dash(ink.dash.split(' ').map(Number) as unknown as number, {})
+      if (fill && stroke) doc.fillAndStroke(ink.fill, ink.stroke)
+      else if (fill) doc.fill(ink.fill)
+      else doc.stroke(ink.stroke)
+      doc.restore()
+    }
+    doc.restore()
+  }
+  /** Lines of words from a place of the page on, however far they reach; their height. */
+  block(parent: Element, tag: string, text: string, x: number, y: number, width: number, style: Style): number {
+    const lines = this.lines(text, style, width)
+    const step = style.size * style.lead
+    this.as(this.element(tag, parent), () => {
+      for (const [i, line] of lines.entries()) this.drawLine(line, x, y + i * step, style)
+    })
+    return lines.length * step
+  }
+  /** Height of words that are broken at a width. */
+  heightOf(text: string, width: number, style: Style): number {
+    return this.lines(text, style, width).length * style.size * style.lead
+  }
+
+  /** Pages that there are, and the one that is being written, from 1 on. */
+  get pages() {
+    return this.doc.bufferedPageRange().count
+  }
+  /** Where a page ends for what is written. */
+  get foot() {
+    return this.bottom
+  }
+  /** Goes back to a page to write what was not known before, and on again. */
+  onPage(n: number, write: () => void) {
+    const { start, count } = this.doc.bufferedPageRange()
+    this.doc.switchToPage(start + n - 1)
+    write()
+    this.doc.switchToPage(start + count - 1)
   }
 
   /** Writes below every page what belongs there, and gives the bytes. */

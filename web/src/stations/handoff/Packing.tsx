@@ -1,4 +1,4 @@
-import { proposePacking } from '@nubrin/core/fit'
+import { proposePacking } from '@nubrin/core/box'
 import { freshId } from '../../data'
 import { AddLine, CheckBox, CountCell, RemoveButton } from '../../kit'
 import { useEdit, useEditEntry, useOrder, useRemove } from '../../store/commission'

@@ -1,4 +1,4 @@
-import { proposePacking } from '../../../fit'
+import { isPacked, proposePacking } from '../../../box'
 import { check } from '../../check'
 
 export const unpacked = check<{
@@ -15,8 +15,9 @@ export const unpacked = check<{
   run: ({ commission }) => {
     if (!commission.packing.length)
       return [{ code: 'noList', subject: 'empty', level: 'caution', params: {}, gate: true }]
-    const open = commission.packing.filter((p) => !p.packed)
-    const missing = proposePacking(commission)
+    const open = commission.packing.filter((p) => isPacked(p) && !p.packed)
+    // What the client has or buys is proposed, not asked for: it is told elsewhere.
+    const missing = proposePacking(commission).filter((p) => !p.supply)
     return [
       ...(open.length
         ? [

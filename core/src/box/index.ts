@@ -1,0 +1,3 @@
+export { CARRIERS, type Carrier, type CarrierSays, type CellsIn, carrierOf, carrierSays } from './carriers'
+export { type PackingLine, proposePacking } from './packing'
+export { cellsOf, contentsOf, expectedMass, isPacked, lithiumOf, parcelOf } from './parcel'

@@ -1,0 +1,76 @@
+import { type CarrierSays, type CellsIn, carrierOf, cellsOf, lithiumOf } from '../../../box'
+import { refTo } from '../../../record'
+import { check } from '../../check'
+
+const countOf = (cells: readonly CellsIn[]) => cells.reduce((n, x) => n + x.count, 0)
+
+/** Cells in a parcel and what its carrier says of them. */
+export const lithium = check<{
+  noCarrier: { to: string; count: number }
+  refused: { to: string; carrier: string; cell: string; why: string }
+  confirm: { to: string; cell: string; by: string }
+  unknown: { to: string; cell: string }
+}>({
+  id: 'lithium',
+  station: 'handoff',
+  scope: 'order',
+  rule: 'Cells travel as the carrier takes them, and who must confirm it has.',
+  source: 'the carriers’ rule file, a stand-in; the carrier and the country decide',
+  reads: ['order.packing', 'order.parcels', 'order.sabers'],
+  run: ({ commission }) => {
+    const each = commission.parcels.map((k) => ({ k, carrier: carrierOf(k.carrier), refs: [refTo('parcel', k.id)] }))
+    const says = each.flatMap(({ k, carrier, refs }) =>
+      lithiumOf(commission, k).map((x) => ({
+        ...x,
+        ...{ to: k.to, confirmed: Boolean(k.confirmedBy), carrier: carrier?.name ?? '' },
+        shared: { subject: `${k.id}-${x.cells.are}-${x.cells.name}`.slice(0, 120), refs, gate: true },
+      })),
+    )
+    const that = (answer: CarrierSays['answer']) => says.filter((x) => x.answer === answer)
+    return [
+      ...each
+        .map(({ k, carrier, refs }) => ({ k, refs, count: carrier ? 0 : countOf(cellsOf(commission, k)) }))
+        .filter((x) => x.count)
+        .map(({ k, refs, count }) => ({
+          ...{ code: 'noCarrier' as const, subject: k.id, level: 'caution' as const, refs, gate: true },
+          params: { to: k.to, count },
+        })),
+      ...that('refused').map((x) => ({
+        ...{ ...x.shared, code: 'refused' as const, level: 'stop' as const },
+        params: { to: x.to, carrier: x.carrier, cell: x.cells.name, why: x.why ?? 'it is not carried' },
+      })),
+      ...that('unknown').map((x) => ({
+        ...{ ...x.shared, code: 'unknown' as const, level: 'caution' as const },
+        params: { to: x.to, cell: x.cells.name },
+      })),
+      ...that('confirm')
+        .filter((x) => !x.confirmed)
+        .map((x) => ({
+          ...{ ...x.shared, code: 'confirm' as const, level: 'caution' as const },
+          params: { to: x.to, cell: x.cells.name, by: x.by ?? x.carrier },
+        })),
+    ]
+  },
+  words: {
+    noCarrier: (p) => ({
+      title: `Parcel to ${p.to}: who carries ${p.count} ${p.count === 1 ? 'cell' : 'cells'}?`,
+      detail: 'Whether lithium cells are taken depends on the carrier and the border.',
+      remedy: 'Choose the carrier of the parcel.',
+    }),
+    refused: (p) => ({
+      title: `${p.carrier} does not take ${p.cell}`,
+      detail: `Parcel to ${p.to}: ${p.why}.`,
+      remedy: 'Take the cell out and say which one the client has to buy, or choose another carrier.',
+    }),
+    confirm: (p) => ({
+      title: `${p.cell}: not confirmed for the parcel to ${p.to}`,
+      detail: `To be confirmed by ${p.by}.`,
+      remedy: 'Ask, and enter who confirmed it.',
+    }),
+    unknown: (p) => ({
+      title: `${p.cell}: its energy is not known`,
+      detail: `The parcel to ${p.to} is judged by watt hours: voltage times capacity.`,
+      remedy: 'Enter nominal voltage and capacity of the cell.',
+    }),
+  },
+})

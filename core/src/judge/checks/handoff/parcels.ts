@@ -1,0 +1,75 @@
+import { carrierOf, contentsOf, expectedMass } from '../../../box'
+import { known } from '../../../facts'
+import { refTo } from '../../../record'
+import { check } from '../../check'
+
+/** By how much a parcel may differ from what it should weigh: tape and a kitchen scale, g or share, whichever is more. */
+const APART = { grams: 15, share: 0.03 }
+
+/** The parcel on the scale against what should lie in it, and against what its carrier takes. */
+export const parcels = check<{
+  apart: { to: string; weighs: number; expected: number }
+  heavy: { to: string; weighs: number; most: number; carrier: string }
+  empty: { to: string }
+}>({
+  id: 'parcels',
+  station: 'handoff',
+  scope: 'order',
+  rule: 'A parcel weighs what lies in it weighs, and no more than its carrier takes.',
+  source: 'scale against the packing list',
+  reads: ['order.packing', 'order.parcels', 'order.sabers'],
+  run: ({ commission }) => {
+    const each = commission.parcels.map((k) => ({
+      ...{ k, weighs: known(k.mass), carrier: carrierOf(k.carrier), refs: [refTo('parcel', k.id)] },
+      things: contentsOf(commission, k).length,
+    }))
+    const full = each.filter((x) => x.things)
+    return [
+      ...each
+        .filter((x) => !x.things)
+        .map(({ k, refs }) => ({
+          ...{ code: 'empty' as const, subject: k.id, level: 'caution' as const, refs },
+          params: { to: k.to },
+        })),
+      ...full.flatMap(({ k, weighs, refs }) => {
+        const expected = weighs === undefined ? undefined : expectedMass(commission, k)
+        if (weighs === undefined || !expected?.ok) return []
+        if (Math.abs(weighs - expected.value) <= Math.max(APART.grams, APART.share * expected.value)) return []
+        return [
+          {
+            ...{ code: 'apart' as const, subject: k.id, level: 'caution' as const, refs, gate: true },
+            params: { to: k.to, weighs, expected: expected.value },
+          },
+        ]
+      }),
+      ...full.flatMap(({ k, weighs, carrier, refs }) =>
+        carrier?.mostGrams !== undefined && weighs !== undefined && weighs > carrier.mostGrams
+          ? [
+              {
+                ...{ code: 'heavy' as const, subject: `${k.id}-heavy`, level: 'stop' as const, refs, gate: true },
+                params: { to: k.to, weighs, most: carrier.mostGrams, carrier: carrier.name },
+              },
+            ]
+          : [],
+      ),
+    ]
+  },
+  words: {
+    apart: (p) => ({
+      title: `Parcel to ${p.to}: ${Math.abs(Math.round(p.weighs - p.expected))} g too ${p.weighs < p.expected ? 'light' : 'heavy'}`,
+      detail: `On the scale ${Math.round(p.weighs)} g; what is on its list comes to ${Math.round(p.expected)} g.`,
+      remedy:
+        p.weighs < p.expected ? 'Look what is missing from the box.' : 'Look what lies in it that is not on the list.',
+    }),
+    heavy: (p) => ({
+      title: `Parcel to ${p.to}: too heavy for ${p.carrier}`,
+      detail: `${Math.round(p.weighs)} g; ${p.most} g are taken.`,
+      remedy: 'Send it in two, or with another carrier.',
+    }),
+    empty: (p) => ({
+      title: `Parcel to ${p.to}: nothing is in it`,
+      detail: 'No line of the packing list goes into it.',
+      remedy: 'Put something into it, or let the parcel go.',
+    }),
+  },
+})
