@@ -171,6 +171,8 @@ export const MORE: readonly Mutation[] = [
     const b = s.beats.find((x) => x.perform === 'row:rw-c3')!
     Object.assign(b, { say: 'With the blade up, press the front button once.', by: 'own' })
   },
+  (s) => void s.access.find((p) => p.task === 'bladeOut')!.steps.splice(3, 2),
+  (s) => void (s.beats = s.beats.filter((b) => b.perform !== 'task:rw-a3')),
   // Parcels: without a carrier, to be confirmed, of unknown energy, too light, empty.
   (_s, c) => void c.parcels.push({ id: 'pc1', to: 'Ilsabet Vorne', abroad: false }),
   (_s, c) => void c.parcels.push({ id: 'pc1', to: 'Ilsabet Vorne', abroad: true, carrier: 'tern' }),

@@ -1,5 +1,5 @@
 import * as T from '@sinclair/typebox'
-import { PDF_EXTENTS } from '../handoff'
+import { PDF_EXTENTS, ReplyBody } from '../handoff'
 import { Photo, Saber, TASKS } from '../record'
 import { LANGUAGES } from '../units'
 import { closed, Moment, orNull, Revision } from './common'
@@ -155,6 +155,45 @@ export const handoffs = {
     needs: 'maker',
     good: { status: 204, says: 'Withdrawn', empty: true },
     bad: { 404: 'None, or withdrawn already' },
+  }),
+  differs: route({
+    method: 'get',
+    path: '/commissions/{id}/handoffs/{number}/against/{other}',
+    summary: 'What a handoff says otherwise than an earlier one; `now` is the record as it stands',
+    good: {
+      status: 200,
+      says: 'Differences',
+      json: T.Array(T.Object({ chapter: Text, title: Text, gone: T.Array(Text), come: T.Array(Text) }, closed)),
+    },
+    bad: { 404: 'Not in this shop, or no such handoff' },
+  }),
+  handoffArchive: route({
+    method: 'get',
+    path: '/commissions/{id}/handoffs/{number}/archive.zip',
+    summary:
+      'All of a handoff as it was issued: record, PDF, page, captions, card manifest, files; it can be taken in again',
+    good: { status: 200, says: 'ZIP', file: 'application/zip' },
+    bad: { 404: 'Not in this shop, or no such handoff' },
+  }),
+  parcelLabel: route({
+    method: 'get',
+    path: '/commissions/{id}/parcels/{parcel}/label.pdf',
+    summary: 'The label of a parcel',
+    good: { status: 200, says: 'PDF', file: 'application/pdf' },
+    bad: { 404: 'Not in this shop, or no such parcel in it' },
+  }),
+  clientReply: route({
+    method: 'post',
+    path: '/client/{token}/replies',
+    summary: 'What a client says back: a question, or that a chapter was read; sent twice it is taken once',
+    open: true,
+    body: ReplyBody,
+    good: {
+      status: 201,
+      says: 'Taken, or there already',
+      json: T.Object({ taken: T.Union([T.Literal('taken'), T.Literal('there')]) }, closed),
+    },
+    bad: { ...noLink, 409: 'Too many questions wait for an answer', 429: 'Too many at once' },
   }),
   clientPage: route({
     method: 'get',

@@ -5,6 +5,7 @@ import { closed, orNull } from './common'
 import { route } from './route'
 
 const { id: _id, ...withoutId } = CataloguePartSchema.properties
+const Asked = T.String({ minLength: 1, maxLength: 120, pattern: '\\S' })
 const Carried = T.Object(
   {
     part: T.String(),
@@ -76,7 +77,41 @@ export const shelf = {
     method: 'get',
     path: '/recall',
     summary: 'Which sabers carry this part or lot',
-    query: T.Object({ q: T.String({ minLength: 1, maxLength: 120, pattern: '\\S' }) }, closed),
+    query: T.Object({ q: Asked }, closed),
     good: { status: 200, says: 'Sabers', json: T.Array(Carried) },
+  }),
+  recallMessages: route({
+    method: 'post',
+    path: '/recall/messages',
+    summary: 'Write to every client whose saber carries a part or lot; drafts only, until `send`',
+    needs: 'maker',
+    body: T.Object(
+      {
+        id: T.String({ pattern: '^[a-z0-9][a-z0-9-]{1,47}$' }),
+        q: Asked,
+        why: T.String({ minLength: 3, maxLength: 600, pattern: '\\S' }),
+        todo: T.String({ minLength: 3, maxLength: 600, pattern: '\\S' }),
+        send: T.Boolean(),
+      },
+      closed,
+    ),
+    good: {
+      status: 200,
+      says: 'Messages, one a commission',
+      json: T.Array(
+        T.Object(
+          {
+            commission: T.String(),
+            title: T.String(),
+            client: T.String(),
+            contact: T.String(),
+            subject: T.String(),
+            text: T.String(),
+            sent: T.Boolean(),
+          },
+          closed,
+        ),
+      ),
+    },
   }),
 }

@@ -1,6 +1,7 @@
 import { type Commission, languageOf, type Saber, saberTitle, speakingTo, writtenIn } from '../record'
 import { type Language, tongue } from '../units'
 import { say } from '../words'
+import { withBars } from './bars'
 import type { Chapter, OrderChapter } from './block'
 import { AFTER, BEFORE, OF_A_SABER } from './chapters'
 import { type Cover, coverOf } from './cover'
@@ -77,7 +78,7 @@ function saberChapters(s: Saber, several: boolean): Chapter[] {
           })
         : title,
       saber: s.id,
-      blocks,
+      blocks: id === 'tests' ? withBars(s, blocks) : blocks,
     }))
 }
 

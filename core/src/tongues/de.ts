@@ -532,6 +532,8 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'tests.legend': 'Band: was gewollt war. Raute: was gerechnet ist. Strich: was gefunden wurde.',
   'label.from': 'von',
   'label.to': 'an',
+  'recall.subject': 'Bitte lies das: {saber}',
+  'recall.text': `Hallo {client},¶¶ein Teil, das in {n, plural, =1 {{sabers}} other {deinen Schwertern {sabers}}} steckt, wird zurückgerufen: {part}{ofLot, select, yes { aus Charge {lot}} other {}}.¶¶{why}¶¶Worum wir dich bitten: {todo}¶¶Schreib oder ruf an, wenn etwas unklar ist. Was heiß ist, sich bläht oder riecht, kommt dahin, wo nichts brennt, und wird nicht angefasst.¶¶{shop}`,
   'cover.legend':
     '„Etwa“ steht bei Werten, die nicht gemessen wurden. „Nicht festgehalten“ heißt genau das.{own, select, yes { Was in einer anderen Sprache dasteht, sind die eigenen Worte der Werkstatt.} other {}}',
   'pdf.title': '{title}: Begleitheft',

@@ -514,6 +514,8 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'tests.legend': 'Band: what was wanted. Diamond: what was computed. Line: what was found.',
   'label.from': 'from',
   'label.to': 'to',
+  'recall.subject': 'Please read: {saber}',
+  'recall.text': `Dear {client},¶¶a part that is built into {n, plural, =1 {{sabers}} other {your sabers {sabers}}} is recalled: {part}{ofLot, select, yes { of lot {lot}} other {}}.¶¶{why}¶¶What we ask you to do: {todo}¶¶Write or call us when anything is unclear. What is hot, swollen or smells is put where nothing burns and is not touched.¶¶{shop}`,
   'cover.legend':
     '“About” marks a value that was not measured. “Not recorded” is what it says.{own, select, yes { What stands in another language are the shop’s own words.} other {}}',
   'pdf.title': '{title}: handoff record',

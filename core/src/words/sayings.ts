@@ -540,6 +540,18 @@ export interface Sayings {
   'tests.legend': Record<never, never>
   'label.from': Record<never, never>
   'label.to': Record<never, never>
+  'recall.subject': { saber: Words }
+  'recall.text': {
+    client: Words
+    sabers: Words
+    n: number
+    shop: Words
+    part: Words
+    lot: Words
+    ofLot: 'yes' | 'no'
+    why: Words
+    todo: Words
+  }
   'cover.legend': { own: 'yes' | 'no' }
   'pdf.title': { title: Words }
   'pdf.page': { page: number; of: number }

@@ -16,6 +16,9 @@ const LIMITS = {
   recordBytes: 8 * 1024 * 1024,
 }
 
+/** What a handoff's archive holds beside the record: made from it, and passed over when it is taken in. */
+const MADE = /^(handoff\.(json|pdf)|saber\.html|captions\/[a-z0-9-]{2,48}\.vtt|card\/[a-z0-9-]{2,48}\.json)$/
+
 /** The record with its files under other hashes and of the types that they were found to be. */
 export function withMedia(c: Commission, found: ReadonlyMap<string, { hash: string; type: string }>): Commission {
   const next = structuredClone(c)
@@ -99,7 +102,7 @@ function readEntries(bytes: Buffer): Promise<Map<string, Buffer>> {
       zip.on('end', () => done(out))
       zip.on('entry', (entry: yauzl.Entry) => {
         const name = entry.fileName
-        if (name.endsWith('/')) return zip.readEntry()
+        if (name.endsWith('/') || MADE.test(name)) return zip.readEntry()
         if (name !== 'commission.json' && name !== 'missing.json' && !/^media\/[0-9a-f]{64}$/.test(name))
           return stop(fault(name, 'unknownEntry', `The archive holds ${name}, which does not belong to this format.`))
         if (out.has(name)) return stop(fault(name, 'duplicate', `The archive holds ${name} twice.`))

@@ -2,14 +2,33 @@ import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import type { HandoffDocument } from '@nubrin/core/handoff'
 import type { Commission, Saber } from '@nubrin/core/record'
+import type { Library } from '../media/library'
 
 /** What a file carries beside its words. */
-export interface CarriedPhoto {
+interface CarriedPhoto {
   type: string
   bytes: Uint8Array
 }
 /** Photos beyond this stay at home, so that the file can be sent, bytes. */
-export const MOST_PHOTO_BYTES = 4 * 1024 * 1024
+const MOST_PHOTO_BYTES = 4 * 1024 * 1024
+
+/** The photos of a record as far as they fit. What is not there any more leaves a gap, not an answer without a page. */
+export async function photosFor(
+  record: Commission,
+  shopId: string,
+  library: Library,
+): Promise<Map<string, CarriedPhoto>> {
+  const photos = new Map<string, CarriedPhoto>()
+  let bytes = 0
+  for (const m of record.media.filter((x) => x.type.startsWith('image/'))) {
+    const file = await library.of(shopId, m.hash).catch(() => undefined)
+    if (!file) continue
+    bytes += file.bytes.length
+    if (bytes > MOST_PHOTO_BYTES) break
+    photos.set(m.hash, file)
+  }
+  return photos
+}
 
 /** Text that may stand in a script: nothing in it ends the script. */
 const inScript = (text: string) => text.replace(/<(?=\/script|!--)/gi, '\\u003c')
@@ -39,7 +58,7 @@ export function handoffHtml(
     photos: urls,
   }).replace(/</g, '\\u003c')
   const csp =
-    "default-src 'none'; script-src 'unsafe-inline'; style-src 'unsafe-inline'; img-src data: blob:; font-src data:; media-src data: blob:"
+    "default-src 'none'; script-src 'unsafe-inline'; style-src 'unsafe-inline'; img-src data: blob:; font-src data:; media-src data: blob: file: 'self'"
   return `<!doctype html>
 <html lang="${record.document.language}">
 <head>

@@ -1,3 +1,4 @@
+import type { Response } from 'express'
 import { LRUCache } from 'lru-cache'
 import type { Asked, Work } from '../work/kinds'
 
@@ -35,3 +36,10 @@ export class Pdfs {
     return making
   }
 }
+
+/** Answers with a PDF, shown where it is asked for, under a name to keep it by. */
+export const sendPdf = (res: Response, pdf: Uint8Array, name: string) =>
+  res
+    .type('application/pdf')
+    .set('Content-Disposition', `inline; filename="${encodeURIComponent(name)}.pdf"`)
+    .send(Buffer.from(pdf.buffer, pdf.byteOffset, pdf.byteLength))

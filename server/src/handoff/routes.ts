@@ -1,11 +1,9 @@
 import { API } from '@nubrin/core/api'
-import { handedSaber, handoffFileName, liftHandoff, type ShopCard } from '@nubrin/core/handoff'
+import { differences, handoffFileName, labelOf, liftHandoff, type ShopCard } from '@nubrin/core/handoff'
 import { lift } from '@nubrin/core/import'
 import { gateOf, judgeCommission } from '@nubrin/core/judge'
 import { type Commission, readerOf } from '@nubrin/core/record'
-import { type Request, type Response, Router } from 'express'
-import { Op } from 'sequelize'
-import { mediaHashes } from '../commissions/media-hashes'
+import type { Router } from 'express'
 import type { Commissions } from '../commissions/store'
 import type { Tables } from '../db/models'
 import { transact } from '../db/transact'
@@ -13,14 +11,22 @@ import { Conflict, NotFound } from '../http/problem'
 import { serve } from '../http/serve'
 import { newId, secret, sha256, today } from '../ids'
 import type { Library } from '../media/library'
-import { sendFile } from '../media/routes'
 import { settingsOf } from '../people/settings'
 import type { Work } from '../work/kinds'
-import { type CarriedPhoto, handoffHtml, MOST_PHOTO_BYTES } from './html'
-import type { Pdfs } from './pdfs'
+import { handoffArchive } from './archive'
+import { type Pdfs, sendPdf } from './pdfs'
+
+interface With {
+  store: Commissions
+  db: Tables
+  library: Library
+  pdfs: Pdfs
+  work: Work
+  webFolder: string
+}
 
 /** Handing over: the PDF as it stands, and what is issued to the client and frozen. */
-export function handoffRoutes(r: Router, store: Commissions, db: Tables, pdfs: Pdfs, work: Work): void {
+export function handoffRoutes(r: Router, { store, db, library, pdfs, work, webFolder }: With): void {
   serve(r, API.handoffPdf, async ({ params, query, who, res }) => {
     const { record, revision } = await store.load(who.shopId, params.id)
     const paper = query.paper ?? record.handoff.paper
@@ -119,6 +125,46 @@ export function handoffRoutes(r: Router, store: Commissions, db: Tables, pdfs: P
       expiresAt: h.expiresAt?.toISOString() ?? null,
     }))
   })
+  /** A handoff as it was issued, of a commission of this shop. */
+  const frozen = async (shopId: string, id: string, number: string) => {
+    await store.changes(shopId, id, Number.MAX_SAFE_INTEGER)
+    const row = await db.handoffs.findOne({ where: { commissionId: id, number: Number(number) || 0 } })
+    if (!row) throw new NotFound(`There is no handoff no. ${number} of this commission.`)
+    return { key: row.id, document: liftHandoff(row.document), record: lift(row.record) as Commission }
+  }
+  serve(r, API.differs, async ({ params, who }) => {
+    const before = await frozen(who.shopId, params.id, params.other)
+    if (params.number !== 'now')
+      return differences(before.document, (await frozen(who.shopId, params.id, params.number)).document)
+    const { record } = await store.load(who.shopId, params.id)
+    const { name, ...said } = await settingsOf(db, who.shopId)
+    const now = await work.run('document', { record, shop: name, date: today(), from: cardOf(said) })
+    return differences(before.document, now)
+  })
+  serve(r, API.handoffArchive, async ({ params, who, res }) => {
+    const { key, document, record } = await frozen(who.shopId, params.id, params.number)
+    const { paper, extent = 'full' } = record.handoff
+    const pdf = await pdfs.of(`${key} ${paper} ${extent}`, async () => ({
+      ...{ document, sabers: record.sabers, paper, extent },
+    }))
+    const zip = await handoffArchive({ ...{ key, document, record, pdf, library, webFolder }, shopId: who.shopId })
+    res.attachment(`${handoffFileName(record)}-${params.number}.zip`).type('application/zip')
+    await new Promise<void>((done, fail) => {
+      zip.once('error', fail)
+      res.once('close', done)
+      zip.pipe(res)
+    })
+    return undefined
+  })
+  serve(r, API.parcelLabel, async ({ params, who, res }) => {
+    const { record } = await store.load(who.shopId, params.id)
+    const parcel = record.parcels.find((k) => k.id === params.parcel)
+    if (!parcel) throw new NotFound(`There is no parcel ${params.parcel} in this commission.`)
+    const { name, address } = await settingsOf(db, who.shopId)
+    const pdf = await work.run('label', { label: labelOf(record, parcel, [name, address]), title: record.title })
+    sendPdf(res, pdf, `${handoffFileName(record).replace(/handoff$/, 'label')}-${parcel.id}`)
+    return undefined
+  })
   serve(r, API.withdraw, async ({ params, who }) => {
     await store.changes(who.shopId, params.id, Number.MAX_SAFE_INTEGER)
     const [n] = await db.handoffs.update(
@@ -136,85 +182,3 @@ const cardOf = ({ address, contact, signature, closing }: ShopCard): ShopCard =>
   signature,
   closing,
 })
-
-const sendPdf = (res: Response, pdf: Uint8Array, name: string) =>
-  res
-    .type('application/pdf')
-    .set('Content-Disposition', `inline; filename="${encodeURIComponent(name)}.pdf"`)
-    .send(Buffer.from(pdf.buffer, pdf.byteOffset, pdf.byteLength))
-
-/** Where this shop's pages are reached: as it says itself, else as it was asked. */
-async function addressOf(db: Tables, commission: string, req: Request): Promise<string> {
-  const row = await db.commissions.findByPk(commission, { attributes: ['shopId'] })
-  const { publicUrl } = await settingsOf(db, row!.shopId)
-  return publicUrl || `${req.protocol}://${req.get('host')}`
-}
-
-/** What the client may fetch with a link: the frozen document, the record behind its drawings, and its media. */
-export function clientRoutes(db: Tables, library: Library, pdfs: Pdfs, webFolder: string): Router {
-  const r = Router()
-  const find = async (token: string) => {
-    const row = await db.handoffs.findOne({
-      where: {
-        secretHash: sha256(token),
-        revokedAt: null,
-        [Op.or]: [{ expiresAt: null }, { expiresAt: { [Op.gt]: new Date() } }],
-      },
-    })
-    if (!row)
-      throw new NotFound('This link does not lead anywhere, is too old, or was withdrawn. Ask the shop for a new one.')
-    return {
-      id: row.id,
-      of: row.commissionId,
-      document: liftHandoff(row.document),
-      record: lift(row.record) as Commission,
-    }
-  }
-  serve(r, API.clientPage, async ({ params, res }) => {
-    const { document, record } = await find(params.token)
-    res.set('Cache-Control', 'private, no-store')
-    return {
-      document,
-      sabers: record.sabers.map(handedSaber),
-      media: record.media,
-    }
-  })
-  serve(r, API.clientPdf, async ({ params, query, req, res }) => {
-    const { id, of, document, record } = await find(params.token)
-    const { paper, extent: usual = 'full' } = record.handoff
-    const extent = query.extent ?? usual
-    const link = new URL(`/c/${params.token}`, await addressOf(db, of, req)).href
-    const ask = { document, sabers: record.sabers, paper, extent, link }
-    sendPdf(res, await pdfs.of(`${id} ${paper} ${extent} ${sha256(link)}`, async () => ask), handoffFileName(record))
-    return undefined
-  })
-  serve(r, API.clientHtml, async ({ params, res }) => {
-    const { id, of, document, record } = await find(params.token)
-    const shop = await db.commissions.findByPk(of, { attributes: ['shopId'] })
-    const photos = new Map<string, CarriedPhoto>()
-    let bytes = 0
-    for (const m of record.media.filter((x) => x.type.startsWith('image/'))) {
-      // What is not there any more leaves a gap, not an answer without a page.
-      const file = await library.of(shop!.shopId, m.hash).catch(() => undefined)
-      if (!file) continue
-      bytes += file.bytes.length
-      if (bytes > MOST_PHOTO_BYTES) break
-      photos.set(m.hash, file)
-    }
-    const page = { document, sabers: record.sabers.map(handedSaber), media: record.media, keep: `${id}` }
-    res
-      .type('text/html')
-      .set('Content-Disposition', `attachment; filename="${encodeURIComponent(handoffFileName(record))}.html"`)
-      .set('Cache-Control', 'private, no-store')
-      .send(handoffHtml(webFolder, page, photos))
-    return undefined
-  })
-  serve(r, API.clientFile, async ({ params, res }) => {
-    const { of, record } = await find(params.token)
-    if (!mediaHashes(record).includes(params.hash)) throw new NotFound('There is no such file.')
-    const shop = await db.commissions.findByPk(of, { attributes: ['shopId'] })
-    sendFile(res, await library.of(shop!.shopId, params.hash), 'private, max-age=3600')
-    return undefined
-  })
-  return r
-}

@@ -14,7 +14,9 @@ import type { Commissions } from '../commissions/store'
 import type { Config } from '../config'
 import type { Tables } from '../db/models'
 import { Pdfs } from '../handoff/pdfs'
-import { clientRoutes, handoffRoutes } from '../handoff/routes'
+import { clientRoutes } from '../handoff/client'
+import { handoffRoutes } from '../handoff/routes'
+import { Outbox } from '../mail/outbox'
 import type { Files } from '../media/files'
 import { Library } from '../media/library'
 import { phoneLinkRoutes, phoneRoutes } from '../media/phone'
@@ -98,7 +100,10 @@ export function createApp({ config, db, store, files, work, pegs, disk, cookieSe
     res.set('Cache-Control', 'public, max-age=3600')
     return document
   })
-  api.use(clientRoutes(db, library, pdfs, config.webFolder), phoneRoutes(db, store, library, work))
+  api.use(
+    clientRoutes({ db, store, library, pdfs, webFolder: config.webFolder }),
+    phoneRoutes(db, store, library, work),
+  )
   api.use(...sessions(db, cookieSecret, config.port))
   api.use(signInRoutes(db, config), joinRoutes(db))
   api.use(signedIn, csrf)
@@ -111,8 +116,8 @@ export function createApp({ config, db, store, files, work, pegs, disk, cookieSe
   earlierRoutes(api, db)
   shopExportRoutes(api, db, library)
   phoneLinkRoutes(api, store, db)
-  handoffRoutes(api, store, db, pdfs, work)
-  shelfRoutes(api, db, work)
+  handoffRoutes(api, { store, db, library, pdfs, work, webFolder: config.webFolder })
+  shelfRoutes(api, { db, store, work, outbox: new Outbox(join(config.dataFolder, 'outbox')) })
   api.use((req, _res) => {
     throw new NotFound(`There is nothing at ${req.method} ${req.baseUrl}${req.path}.`)
   })

@@ -29,6 +29,10 @@ export const JOBS: { [K in JobName]: (ask: Asked<K>) => Promise<Done<K>> } = {
     alwaysSpeaking(reader)
     return cardPdf(saber, paper, shop, reader.language)
   },
+  async label({ label, title }) {
+    const { labelPdf } = await import('../handoff/pdf')
+    return labelPdf(label, title)
+  },
   async sound({ bytes, name }) {
     const facts = readWav(bytes)
     if (!facts.ok) {

@@ -1,4 +1,4 @@
-import type { CardPaper, HandoffDocument, PdfExtent, ShopCard } from '@nubrin/core/handoff'
+import type { CardPaper, HandoffDocument, ParcelLabel, PdfExtent, ShopCard } from '@nubrin/core/handoff'
 import type { PartRows } from '@nubrin/core/import'
 import type { Commission, Saber } from '@nubrin/core/record'
 import type { Reader } from '@nubrin/core/units'
@@ -27,6 +27,7 @@ interface Jobs {
     done: Uint8Array
   }
   card: { ask: { saber: Saber; paper: CardPaper; shop: string; reader: Reader }; done: Uint8Array }
+  label: { ask: { label: ParcelLabel; title: string }; done: Uint8Array }
   /** Measures a sound; gives the file that is kept of it, too. */
   sound: { ask: { bytes: Uint8Array; name: string }; done: { facts: WavFacts; bytes: Uint8Array } }
   unpack: { ask: { bytes: Uint8Array }; done: Unpacked }

@@ -1,8 +1,8 @@
-import { latest, limitText, plannedTests, proposeTests, standing } from '../../proof'
+import { latest, limitText, proposeTests, standing } from '../../proof'
 import { isForeign, nameOf, own, type Saber, type Test } from '../../record'
 import { dayText, formatNumber } from '../../units'
 import { say, whether } from '../../words'
-import { type Bar, type Block, type SaberChapter, table } from '../block'
+import { type Block, type SaberChapter, table } from '../block'
 import { money, orNotRecorded, wordsOf } from '../values'
 
 export const tests: SaberChapter = (s) => ({
@@ -36,24 +36,7 @@ function results(s: Saber): Block[] {
         found(t),
         say('test.verdict', { standing: standing(s, t) }),
       ]),
-    { bars: bars(s) },
   )
-}
-
-/** What was wanted, computed and found, where all of that is figures. */
-function bars(s: Saber): Bar[] {
-  const plans = new Map(plannedTests(s).map((p) => [p.test.key, p]))
-  return s.tests.map((t) => {
-    const found = latest(t)?.value
-    const computed = plans.get(t.key)?.predicts?.()?.value
-    if (found === undefined || (t.min === undefined && t.max === undefined)) return {}
-    return {
-      ...(t.min === undefined ? {} : { min: t.min }),
-      ...(t.max === undefined ? {} : { max: t.max }),
-      ...(computed === undefined ? {} : { computed }),
-      found,
-    }
-  })
 }
 
 function found(t: Test): string {

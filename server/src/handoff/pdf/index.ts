@@ -49,7 +49,9 @@ function book(doc: HandoffDocument, sabers: readonly Saber[], to: Sheet, root: E
   for (const ch of doc.chapters) {
     // What is taken apart begins a page: it lies beside the open saber.
     if (ch.blocks[0]?.kind === 'apart') to.newPage()
-    to.need(118)
+    // A heading stays with what it is the heading of; a drawing does not break.
+    const drawn = ch.blocks[0]?.kind === 'drawing' || ch.blocks[0]?.kind === 'apart'
+    to.need(drawn ? 60 + to.pageHeight / 3 : 134)
     const part = to.element('Sect', root)
     if (to.y > 46) to.y += 18
     to.para(part, 'H2', ch.title, chapter, { below: 3 })
@@ -117,3 +119,4 @@ function last(doc: HandoffDocument, to: Sheet, root: Element) {
 }
 
 export { cardPdf } from './card'
+export { labelPdf } from './label'

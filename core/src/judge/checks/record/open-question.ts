@@ -16,7 +16,8 @@ export const openQuestion = check<{ blocking: Asked; open: Asked }>({
   reads: ['order.questions'],
   run: ({ commission }) =>
     commission.questions
-      .filter((q) => !q.answer)
+      // What the client asks is the shop's to answer, and said elsewhere.
+      .filter((q) => !q.answer && q.askedBy !== 'client')
       .map((q) => ({
         code: q.blocks ? 'blocking' : 'open',
         subject: q.id,

@@ -1,0 +1,30 @@
+import type { Block, Chapter } from './block'
+
+/** What a block says, a line for each sentence, row, fact or step, as one reads it from above. */
+export function linesOf(b: Block): string[] {
+  switch (b.kind) {
+    case 'para':
+      return [b.text]
+    case 'facts':
+      return b.rows.map((r) => `${r.name}: ${r.value}`)
+    case 'table':
+      return b.rows.map((r) => r.join(' | '))
+    case 'steps':
+      return b.steps.map((x) => [`${b.title}: ${x.text}`, x.tool, x.caution, x.place].filter((t) => t).join(' | '))
+    case 'apart':
+      return [...b.out, ...b.back].map((x) => [x.text, x.tool].filter((t) => t).join(' | '))
+    case 'caution':
+      return [`${b.title}: ${b.text}`]
+    case 'drawing':
+      return []
+    case 'script':
+      return b.beats.map((x) => x.say)
+    case 'film':
+      return [
+        [b.title, b.address, b.file].filter((t) => t).join(' | '),
+        ...b.chapters.map((x) => `${x.at} s: ${x.title}`),
+      ]
+  }
+}
+
+export const chapterLines = (c: Chapter): string[] => c.blocks.flatMap(linesOf)

@@ -1,0 +1,79 @@
+import type { Static } from '@sinclair/typebox'
+import * as T from '@sinclair/typebox'
+import { DEEPEST_JSON, explain, makeAjv, nestedDeeper } from '../import'
+import type { Commission, Problem } from '../record'
+
+export const REPLY_FORMAT = 'nubrin-reply'
+/** How many questions of a client may wait for an answer; more are held back until some are answered. */
+export const MOST_OPEN_QUESTIONS = 20
+
+const closed = { additionalProperties: false }
+const Id = T.String({ pattern: '^[a-z0-9][a-z0-9-]{1,47}$' })
+const By = T.Optional(T.String({ minLength: 1, maxLength: 120 }))
+/** What a client says back: a question, or that a chapter was read. The id is his page's, so that what is sent twice is taken once. */
+export const ReplyBody = T.Union([
+  T.Object({ id: Id, asks: T.String({ minLength: 1, maxLength: 240, pattern: '\\S' }), by: By }, closed),
+  T.Object({ id: Id, read: T.String({ minLength: 1, maxLength: 120 }), by: By }, closed),
+])
+/** The same as a file, from a page that has no server: it says which record it answers, and when. */
+export const ReplyFile = T.Object(
+  {
+    format: T.Literal(REPLY_FORMAT),
+    version: T.Literal(1),
+    of: T.String({ maxLength: 48 }),
+    number: T.Integer({ minimum: 1, maximum: 10_000 }),
+    on: T.String({ format: 'date' }),
+    says: T.Array(ReplyBody, { minItems: 1, maxItems: 60 }),
+  },
+  closed,
+)
+export type ReplyBody = Static<typeof ReplyBody>
+export type ReplyFile = Static<typeof ReplyFile>
+
+let check: ReturnType<ReturnType<typeof makeAjv>['compile']> | undefined
+
+/** Reads a reply that came as a file: every fault by place and rule, among them that it answers another commission. */
+export function readReply(
+  text: string,
+  c: Pick<Commission, 'id'>,
+): { ok: true; reply: ReplyFile } | { ok: false; problems: Problem[] } {
+  const fault = (path: string, rule: string, message: string) => ({
+    ok: false as const,
+    problems: [{ path, rule, message }],
+  })
+  if (text.length > 60_000) return fault('', 'maxBytes', 'A reply has at most 60 kB; this is something else.')
+  if (nestedDeeper(text, DEEPEST_JSON)) return fault('', 'maxDepth', `is nested deeper than ${DEEPEST_JSON} levels`)
+  let raw: unknown
+  try {
+    raw = JSON.parse(text.replace(/^\uFEFF/, ''))
+  } catch (e) {
+    return fault('', 'json', `This is not JSON: ${(e as Error).message}`)
+  }
+  check ??= makeAjv().compile(ReplyFile)
+  if (!check(raw)) return { ok: false, problems: explain(check.errors ?? []) }
+  const reply = raw as ReplyFile
+  if (reply.of !== c.id) return fault('/of', 'reference', `answers the record of another commission, ${reply.of}`)
+  return { ok: true, reply }
+}
+
+/** What comes of taking a reply in. */
+export type Taken = 'taken' | 'there' | 'tooMany'
+
+/**
+ * Takes what a client says into a record, in place: a question is put under the questions, asked by the client; what was read is
+ * noted with its day. What is there already is left as it is; of questions no more wait than `MOST_OPEN_QUESTIONS`.
+ */
+export function takeReply(d: Commission, says: ReplyBody, number: number, on: string): Taken {
+  if ('asks' in says) {
+    if (d.questions.some((q) => q.id === says.id)) return 'there'
+    const waiting = d.questions.filter((q) => q.askedBy === 'client' && !q.answer).length
+    if (waiting >= MOST_OPEN_QUESTIONS || d.questions.length >= 120) return 'tooMany'
+    d.questions.push({ id: says.id, text: says.asks.trim(), askedBy: 'client', askedOn: on, blocks: false })
+    return 'taken'
+  }
+  const same = d.handoff.receipts.some((r) => r.id === says.id || (r.number === number && r.chapter === says.read))
+  if (same) return 'there'
+  if (d.handoff.receipts.length >= 200) return 'tooMany'
+  d.handoff.receipts.push({ id: says.id, number, chapter: says.read, on, ...(says.by ? { by: says.by } : {}) })
+  return 'taken'
+}

@@ -1,0 +1,49 @@
+import { cardManifest, type HandoffDocument, handedSaber } from '@nubrin/core/handoff'
+import { writeCommission } from '@nubrin/core/import'
+import { type Commission, speakingTo } from '@nubrin/core/record'
+import { webVttOf } from '@nubrin/core/script'
+import yazl from 'yazl'
+import { mediaHashes } from '../commissions/media-hashes'
+import type { Library } from '../media/library'
+import { handoffHtml, photosFor } from './html'
+
+interface Archived {
+  /** Under what the page remembers. */
+  key: string
+  document: HandoffDocument
+  record: Commission
+  pdf: Uint8Array
+  shopId: string
+  library: Library
+  webFolder: string
+}
+
+/** A day that every archive carries, so that the same handoff is the same bytes. */
+const MTIME = new Date('2000-01-01T00:00:00Z')
+
+/**
+ * All of a handoff as one ZIP: the record with its files as they are taken in again (`commission.json`, `media/`), and made from
+ * it the PDF, the page as one file, captions and the manifest of the card of each saber, and what the client was handed as data.
+ */
+export async function handoffArchive({ key, document, record, pdf, shopId, library, webFolder }: Archived) {
+  const zip = new yazl.ZipFile()
+  const add = (name: string, content: string | Uint8Array) =>
+    zip.addBuffer(Buffer.from(content as Uint8Array), name, { mtime: MTIME })
+  add('commission.json', writeCommission(record))
+  const hashes = mediaHashes(record)
+  const here = await library.has(shopId, hashes)
+  const missing = hashes.filter((h) => !here.has(h))
+  if (missing.length) add('missing.json', JSON.stringify(missing))
+  for (const hash of hashes.filter((h) => here.has(h))) add(`media/${hash}`, (await library.of(shopId, hash)).bytes)
+  add('handoff.json', `${JSON.stringify(document, null, 2)}\n`)
+  add('handoff.pdf', pdf)
+  const page = { document, sabers: record.sabers.map(handedSaber), media: record.media, keep: key }
+  add('saber.html', handoffHtml(webFolder, page, await photosFor(record, shopId, library)))
+  for (const s of record.sabers) {
+    const captions = speakingTo(record, () => webVttOf(s, s.takes.at(-1)))
+    add(`captions/${s.id}.vtt`, captions)
+    add(`card/${s.id}.json`, `${JSON.stringify(cardManifest(s), null, 2)}\n`)
+  }
+  zip.end()
+  return zip.outputStream
+}

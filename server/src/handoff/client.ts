@@ -1,0 +1,122 @@
+import { API } from '@nubrin/core/api'
+import { handedSaber, handoffFileName, liftHandoff, MOST_OPEN_QUESTIONS, takeReply } from '@nubrin/core/handoff'
+import { lift } from '@nubrin/core/import'
+import type { Commission } from '@nubrin/core/record'
+import { diffOps } from '@nubrin/core/record/ops'
+import { type Request, Router } from 'express'
+import { rateLimit } from 'express-rate-limit'
+import { Op } from 'sequelize'
+import { mediaHashes } from '../commissions/media-hashes'
+import type { Commissions } from '../commissions/store'
+import type { Tables } from '../db/models'
+import { Conflict, HttpProblem, NotFound, send } from '../http/problem'
+import { serve } from '../http/serve'
+import { sha256, today } from '../ids'
+import type { Library } from '../media/library'
+import { sendFile } from '../media/routes'
+import { settingsOf } from '../people/settings'
+import { handoffHtml, photosFor } from './html'
+import { type Pdfs, sendPdf } from './pdfs'
+
+const HOUR = 3_600_000
+/** What one address may send back in an hour. */
+const MOST_REPLIES = 40
+
+/** Where this shop's pages are reached: as it says itself, else as it was asked. */
+async function addressOf(db: Tables, commission: string, req: Request): Promise<string> {
+  const row = await db.commissions.findByPk(commission, { attributes: ['shopId'] })
+  const { publicUrl } = await settingsOf(db, row!.shopId)
+  return publicUrl || `${req.protocol}://${req.get('host')}`
+}
+
+interface With {
+  db: Tables
+  store: Commissions
+  library: Library
+  pdfs: Pdfs
+  webFolder: string
+}
+
+/** What the client may fetch with a link: the frozen document, the record behind its drawings, its media; and what he says back. */
+export function clientRoutes({ db, store, library, pdfs, webFolder }: With): Router {
+  const r = Router()
+  const find = async (token: string) => {
+    const row = await db.handoffs.findOne({
+      where: {
+        secretHash: sha256(token),
+        revokedAt: null,
+        [Op.or]: [{ expiresAt: null }, { expiresAt: { [Op.gt]: new Date() } }],
+      },
+    })
+    if (!row)
+      throw new NotFound('This link does not lead anywhere, is too old, or was withdrawn. Ask the shop for a new one.')
+    return {
+      id: row.id,
+      number: row.number,
+      of: row.commissionId,
+      document: liftHandoff(row.document),
+      record: lift(row.record) as Commission,
+    }
+  }
+  serve(r, API.clientPage, async ({ params, res }) => {
+    const { document, record } = await find(params.token)
+    res.set('Cache-Control', 'private, no-store')
+    return {
+      document,
+      sabers: record.sabers.map(handedSaber),
+      media: record.media,
+    }
+  })
+  serve(r, API.clientPdf, async ({ params, query, req, res }) => {
+    const { id, of, document, record } = await find(params.token)
+    const { paper, extent: usual = 'full' } = record.handoff
+    const extent = query.extent ?? usual
+    const link = new URL(`/c/${params.token}`, await addressOf(db, of, req)).href
+    const ask = { document, sabers: record.sabers, paper, extent, link }
+    sendPdf(res, await pdfs.of(`${id} ${paper} ${extent} ${sha256(link)}`, async () => ask), handoffFileName(record))
+    return undefined
+  })
+  serve(r, API.clientHtml, async ({ params, res }) => {
+    const { id, of, document, record } = await find(params.token)
+    const shop = await db.commissions.findByPk(of, { attributes: ['shopId'] })
+    const photos = await photosFor(record, shop!.shopId, library)
+    const page = { document, sabers: record.sabers.map(handedSaber), media: record.media, keep: `${id}` }
+    res
+      .type('text/html')
+      .set('Content-Disposition', `attachment; filename="${encodeURIComponent(handoffFileName(record))}.html"`)
+      .set('Cache-Control', 'private, no-store')
+      .send(handoffHtml(webFolder, page, photos))
+    return undefined
+  })
+  r.post(
+    '/client/:token/replies',
+    rateLimit({
+      ...{ windowMs: HOUR, limit: MOST_REPLIES, standardHeaders: 'draft-8', legacyHeaders: false },
+      handler: (_req, res) =>
+        send(res, new HttpProblem(429, 'tooManyTries', 'That is enough for an hour. Write to the shop.')),
+    }),
+  )
+  serve(r, API.clientReply, async ({ params, body }) => {
+    const { of, number } = await find(params.token)
+    const shop = await db.commissions.findByPk(of, { attributes: ['shopId'] })
+    const { record, revision } = await store.load(shop!.shopId, of)
+    const next = structuredClone(record)
+    const taken = takeReply(next, body, number, today())
+    if (taken === 'tooMany')
+      throw new Conflict(`${MOST_OPEN_QUESTIONS} questions wait for an answer. Write or call the shop.`)
+    if (taken === 'taken') {
+      const name = `${record.client.name || 'the client'} (client’s page)`.slice(0, 120)
+      const who = { id: 'client', shopId: shop!.shopId, name }
+      await store.change(who, of, revision, diffOps(record, next))
+    }
+    return { taken }
+  })
+  serve(r, API.clientFile, async ({ params, res }) => {
+    const { of, record } = await find(params.token)
+    if (!mediaHashes(record).includes(params.hash)) throw new NotFound('There is no such file.')
+    const shop = await db.commissions.findByPk(of, { attributes: ['shopId'] })
+    sendFile(res, await library.of(shop!.shopId, params.hash), 'private, max-age=3600')
+    return undefined
+  })
+  return r
+}

@@ -1,0 +1,259 @@
+import { execFileSync } from 'node:child_process'
+import { readdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
+import { readCommission, writeCommission } from '@nubrin/core/import'
+import type { Commission } from '@nubrin/core/record'
+import yauzl from 'yauzl'
+import { unpack } from '../src/commissions/archive'
+import { type Server, startServer, Visitor, zip } from './harness'
+
+let server: Server
+let me: Visitor
+beforeAll(async () => {
+  server = await startServer()
+  me = new Visitor(server.url)
+  expect((await me.signIn()).status).toBe(200)
+})
+afterAll(() => server.stop())
+
+const bytesOf = async (path: string, who = me) => Buffer.from(await (await who.raw('GET', path)).arrayBuffer())
+const record = async (id: string): Promise<Commission> => (await me.ask('GET', `/commissions/${id}`)).body.record
+const change = async (id: string, ops: object[]) => {
+  const { revision } = (await me.ask('GET', `/commissions/${id}`)).body
+  const r = await me.ask('PATCH', `/commissions/${id}`, { base: revision, ops })
+  expect(r.status).toBe(200)
+}
+const issue = async (id: string) => {
+  const r = await me.ask('POST', `/commissions/${id}/handoffs`)
+  expect(r.status).toBe(201)
+  return { number: r.body.number as number, token: String(r.body.link).split('/').pop()! }
+}
+const entries = (bytes: Buffer) =>
+  new Promise<Map<string, Buffer>>((done, fail) =>
+    yauzl.fromBuffer(bytes, { lazyEntries: true }, (e, z) => {
+      if (e) return fail(e)
+      const out = new Map<string, Buffer>()
+      z.on('end', () => done(out))
+      z.on('entry', (x: yauzl.Entry) =>
+        z.openReadStream(x, (_e, s) => {
+          const parts: Buffer[] = []
+          s.on('data', (b: Buffer) => parts.push(b)).on('end', () => {
+            out.set(x.fileName, Buffer.concat(parts))
+            z.readEntry()
+          })
+        }),
+      )
+      z.readEntry()
+    }),
+  )
+const textOf = (pdf: Buffer, ...how: string[]) => {
+  const file = join(server.data, 'h.pdf')
+  writeFileSync(file, pdf)
+  return execFileSync('pdftotext', [...how, file, '-'], { encoding: 'utf8', maxBuffer: 64e6 })
+}
+
+describe('what the client says back', () => {
+  let token = ''
+  const client = () => new Visitor(server.url)
+  test('a question comes into the commission, once however often it is sent, and stands in its history under his page', async () => {
+    ;({ token } = await issue('reed-warden'))
+    const before = (await me.ask('GET', '/commissions/reed-warden')).body
+    const asks = { id: 'r-abc123', asks: 'Which oil for the pommel?', by: 'Ilsabet' }
+    const sent = await Promise.all([1, 2, 3].map(() => client().ask('POST', `/client/${token}/replies`, asks)))
+    expect(sent.map((r) => r.status)).toEqual([201, 201, 201])
+    expect(sent.filter((r) => r.body.taken === 'taken').length).toBeGreaterThan(0)
+    const after = (await me.ask('GET', '/commissions/reed-warden')).body
+    const asked = after.record.questions.filter((q: { id: string }) => q.id === 'r-abc123')
+    expect(asked).toEqual([expect.objectContaining({ text: 'Which oil for the pommel?', askedBy: 'client' })])
+    expect(after.revision).toBe(before.revision + 1)
+    const [last] = (await me.ask('GET', '/commissions/reed-warden/history')).body
+    expect(last.by).toContain('client’s page')
+  })
+  test('that he has read the cautions is noted with the number of the handoff', async () => {
+    const read = { id: 'r-read01', read: 'cautions' }
+    expect((await client().ask('POST', `/client/${token}/replies`, read)).body).toEqual({ taken: 'taken' })
+    expect((await client().ask('POST', `/client/${token}/replies`, { ...read, id: 'r-read02' })).body).toEqual({
+      taken: 'there',
+    })
+    const { receipts, issued } = (await record('reed-warden')).handoff
+    expect(receipts).toEqual([expect.objectContaining({ chapter: 'cautions' })])
+    expect(receipts[0]!.number).toBeGreaterThanOrEqual(issued.length)
+  })
+  test('nothing of it without a link that holds; what is no reply is refused by field', async () => {
+    expect((await client().ask('POST', '/client/guess/replies', { id: 'r-1', asks: 'x' })).status).toBe(404)
+    for (const [body, path] of [
+      [{ id: 'r-1', asks: '   ' }, '/asks'],
+      [{ id: 'R!', asks: 'x' }, '/id'],
+      [{ id: 'r-1', asks: 'x'.repeat(241) }, '/asks'],
+      [{ id: 'r-1', asks: 'x', shipped: '2026-01-01' }, '/shipped'],
+      [{}, ''],
+    ] as const) {
+      const r = await client().ask('POST', `/client/${token}/replies`, body)
+      expect(r.status).toBe(422)
+      expect(r.body.problems.some((p: { path: string }) => p.path.startsWith(path))).toBe(true)
+    }
+    expect((await record('reed-warden')).questions.filter((q) => q.id === 'r-1')).toEqual([])
+  })
+  test('while somebody types at the bench both arrive', async () => {
+    const n = (await record('reed-warden')).questions.length
+    await Promise.all([
+      client().ask('POST', `/client/${token}/replies`, { id: 'r-both1', asks: 'First?' }),
+      client().ask('POST', `/client/${token}/replies`, { id: 'r-both2', asks: 'Second?' }),
+      change('reed-warden', [{ op: 'set', at: '/handoff/words', value: 'Changed meanwhile.' }]),
+    ])
+    const now = await record('reed-warden')
+    expect(now.questions.length).toBe(n + 2)
+    expect(now.handoff.words).toBe('Changed meanwhile.')
+  })
+})
+
+describe('two handoffs compared', () => {
+  test('by what is read; the record as it stands can be compared too', async () => {
+    const first = await issue('reed-warden')
+    const at = '/sabers/@rw/hilt/fasteners/@rw-f3/key'
+    await change('reed-warden', [{ op: 'set', at, value: '2.5 mm' }])
+    const of = async (a: string | number, b: number) =>
+      (await me.ask('GET', `/commissions/reed-warden/handoffs/${a}/against/${b}`)).body
+    expect(await of(first.number, first.number)).toEqual([])
+    const now = await of('now', first.number)
+    expect(now.find((d: { chapter: string }) => d.chapter === 'screws')).toMatchObject({
+      gone: [expect.stringContaining('1.5 mm')],
+      come: [expect.stringContaining('2.5 mm')],
+    })
+    await change('reed-warden', [{ op: 'set', at, value: '1.5 mm' }])
+    expect((await me.ask('GET', '/commissions/reed-warden/handoffs/now/against/99')).status).toBe(404)
+    expect((await me.ask('GET', '/commissions/crosswind/handoffs/now/against/1')).status).toBe(404)
+  })
+})
+
+describe('the archive', () => {
+  test('holds record, PDF, page, captions, manifest and files; the same again is the same bytes', async () => {
+    const { number } = await issue('reed-warden')
+    const path = `/commissions/reed-warden/handoffs/${number}/archive.zip`
+    const bytes = await bytesOf(path)
+    expect(bytes.equals(await bytesOf(path))).toBe(true)
+    const inside = await entries(bytes)
+    expect([...inside.keys()].filter((k) => !k.startsWith('media/')).sort()).toEqual(
+      ['captions/rw.vtt', 'card/rw.json', 'commission.json', 'handoff.json', 'handoff.pdf', 'saber.html'].sort(),
+    )
+    expect(inside.get('handoff.pdf')!.subarray(0, 5).toString()).toBe('%PDF-')
+    expect(inside.get('captions/rw.vtt')!.toString()).toMatch(/^WEBVTT/)
+    const c = await record('reed-warden')
+    const card = JSON.parse(inside.get('card/rw.json')!.toString())
+    expect(card.presets.map((p: { name: string }) => p.name)).toEqual(c.sabers[0]!.presets.map((p) => p.name))
+    for (const [i, p] of c.sabers[0]!.presets.entries())
+      expect(card.presets[i].sounds.map((q: { sha256?: string }) => q.sha256)).toEqual(p.sounds.map((q) => q.media))
+    expect(inside.get('saber.html')!.toString()).toContain('Reed Warden')
+    expect(await unpack(bytes).then((u) => writeCommission(u.record))).toBe(inside.get('commission.json')!.toString())
+  })
+  test('is taken in again under another id, and what comes out then is the same, bit for bit', async () => {
+    const { number } = await issue('reed-warden')
+    const inside = await entries(await bytesOf(`/commissions/reed-warden/handoffs/${number}/archive.zip`))
+    const read = readCommission(inside.get('commission.json')!.toString())
+    if (!read.ok) throw new Error(JSON.stringify(read.problems))
+    const other = writeCommission({ ...read.record, id: 'reed-warden-again' })
+    const again = await zip([...inside].map(([k, v]) => [k, k === 'commission.json' ? Buffer.from(other) : v]))
+    expect((await me.upload('/import', again, 'archive.zip')).status).toBe(201)
+    const back = await entries(await bytesOf('/commissions/reed-warden-again/export.zip'))
+    expect(back.get('commission.json')!.toString()).toBe(other)
+    const media = (m: Map<string, Buffer>) => [...m].filter(([k]) => k.startsWith('media/')).sort()
+    expect(media(back)).toEqual(media(inside))
+    expect(media(back).length).toBeGreaterThan(0)
+  })
+  test('a stray entry is refused still', async () => {
+    const { number } = await issue('reed-warden')
+    const inside = await entries(await bytesOf(`/commissions/reed-warden/handoffs/${number}/archive.zip`))
+    for (const stray of ['captions/a/b.vtt', 'card/rw.exe', 'handoff.pdf.exe'])
+      expect(
+        (await me.upload('/import?as=copy', await zip([...inside, [stray, Buffer.from('x')]]), 'x.zip')).status,
+      ).toBe(422)
+  })
+})
+
+describe('the label', () => {
+  test('says whom it goes to, of how many, its weight and its cells; what is not known stays open', async () => {
+    const to = { id: 'pc-1', to: 'Ilsabet Vorne', address: '7 Sluice Row\nFenbridge', abroad: true, carrier: 'tern' }
+    const item = { ...to, mass: { value: 1480, unit: 'g', source: 'measured' } }
+    await change('reed-warden', [{ op: 'insert', at: '/parcels', item, after: null }])
+    const text = textOf(await bytesOf('/commissions/reed-warden/parcels/pc-1/label.pdf'))
+    for (const t of [
+      'Ilsabet Vorne',
+      '7 Sluice Row',
+      'Fenbridge',
+      'Tern Parcel',
+      '1 of 1',
+      '1.48 kg',
+      '10.8 Wh',
+      'packed with equipment',
+      'export desk',
+    ])
+      expect(text.replace(/\s+/g, ' ')).toContain(t)
+    expect(text).toContain('____')
+    expect((await me.ask('GET', '/commissions/reed-warden/parcels/pc-9/label.pdf')).status).toBe(404)
+    await change('reed-warden', [
+      { op: 'remove', at: '/parcels/@pc-1', item: (await record('reed-warden')).parcels[0]!, after: null },
+    ])
+  })
+})
+
+describe('a recalled lot', () => {
+  const body = { id: 'rc-2609', q: 'L-2609', why: 'Some cells of this lot swell.', todo: 'Take the cell out.' }
+  test('drafts a message to every client whose saber carries it, and sends nothing yet', async () => {
+    const r = await me.ask('POST', '/recall/messages', { ...body, send: false })
+    expect(r.status).toBe(200)
+    const [one] = r.body
+    expect(one).toMatchObject({ commission: 'reed-warden', client: 'Ilsabet Vorne', sent: false })
+    for (const t of ['Reed Warden', 'L-2609', body.why, body.todo]) expect(one.text).toContain(t)
+  })
+  test('sent it lies in the outbox once, and each commission remembers that its client was told', async () => {
+    await change('reed-warden', [{ op: 'set', at: '/client/contact', value: 'ilsabet@fen.example' }])
+    for (const _ of [1, 2])
+      expect((await me.ask('POST', '/recall/messages', { ...body, send: true })).body[0].sent).toBe(true)
+    const mails = readdirSync(join(server.data, 'outbox')).filter((f) => f.startsWith('rc-2609-reed-warden.'))
+    expect(mails).toHaveLength(1)
+    const mail = readFileSync(join(server.data, 'outbox', mails[0]!), 'utf8')
+    const decoded = Buffer.from(mail.split('\r\n\r\n')[1]!, 'base64').toString()
+    expect(decoded).toContain(body.why)
+    expect(mail).toContain(Buffer.from('ilsabet@fen.example').toString('base64'))
+    const told = (await record('reed-warden')).log.filter((l) => l.text.startsWith('Recall:'))
+    expect(told).toEqual([expect.objectContaining({ kind: 'told', by: 'Maren' })])
+  })
+  test('whoever cannot be written to is named, and not put down as told', async () => {
+    await change('reed-warden', [{ op: 'set', at: '/client/contact', value: '' }])
+    const r = await me.ask('POST', '/recall/messages', { ...body, id: 'rc-other', send: true })
+    expect(r.body.find((m: { commission: string }) => m.commission === 'reed-warden')).toMatchObject({
+      sent: false,
+      contact: '',
+    })
+  })
+  test('words are asked for, and makers only may write', async () => {
+    expect((await me.ask('POST', '/recall/messages', { ...body, why: ' ', send: false })).status).toBe(422)
+    expect((await me.ask('POST', '/recall/messages', { ...body, q: '', send: false })).status).toBe(422)
+    expect((await new Visitor(server.url).ask('POST', '/recall/messages', { ...body, send: false })).status).toBe(401)
+  })
+})
+
+describe('the client’s PDF', () => {
+  test('full, short or on one sheet, each with the way back to the page', async () => {
+    const { token } = await issue('reed-warden')
+    const who = new Visitor(server.url)
+    const pages = async (extent: string) => {
+      const bytes = await bytesOf(`/client/${token}/handoff.pdf?extent=${extent}`, who)
+      const file = join(server.data, 'e.pdf')
+      writeFileSync(file, bytes)
+      const info = execFileSync('pdfinfo', [file]).toString()
+      const structure = execFileSync('pdfinfo', ['-struct', file]).toString()
+      expect(structure).toContain('Figure')
+      return { n: Number(/Pages: +(\d+)/.exec(info)![1]), text: textOf(bytes) }
+    }
+    const [full, short, sheet] = [await pages('full'), await pages('short'), await pages('sheet')]
+    expect(sheet.n).toBe(1)
+    expect(short.n).toBeLessThan(full.n)
+    for (const p of [full, short, sheet])
+      expect(p.text.replace(/\s+/g, ' ')).toContain('Never a cell with a damaged wrap')
+    expect(full.text).toContain('What was tested')
+    expect(short.text).not.toContain('What was tested')
+    expect((await who.ask('GET', `/client/${token}/handoff.pdf?extent=none`)).status).toBe(422)
+  })
+})

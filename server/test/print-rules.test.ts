@@ -1,0 +1,195 @@
+import { execFileSync } from 'node:child_process'
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { inflateSync } from 'node:zlib'
+import { afterAll, describe, expect, test } from '@jest/globals'
+import { buildHandoff, type HandoffDocument, type PdfExtent } from '@nubrin/core/handoff'
+import { asCopy, type Commission } from '@nubrin/core/record'
+import { learnAll } from '@nubrin/core/tongues'
+import { alwaysSpeaking, LANGUAGES } from '@nubrin/core/units'
+import { demoCommissions } from '@nubrin/demo'
+import { chapterLines } from '../../core/src/handoff/lines'
+import { FIRST } from '../../core/test/cases/first'
+import { SECOND } from '../../core/test/cases/second'
+import { THIRD } from '../../core/test/cases/third'
+import { handoffPdf } from '../src/handoff/pdf'
+
+const TODAY = '2026-11-24'
+learnAll()
+const folder = mkdtempSync(join(tmpdir(), 'nubrin-print-'))
+afterAll(() => rmSync(folder, { recursive: true, force: true }))
+
+/** An order of twelve sabers, made of three. */
+function twelve(): Commission {
+  const c = demoCommissions(TODAY).find((x) => x.id === 'ember-fair')!
+  let n = 0
+  const sabers = Array.from({ length: 4 }, () => asCopy(c, () => `t${n++}x`).sabers).flat()
+  return { ...c, id: 'twelve', sabers, requests: [], arrivals: [], toDos: [], packing: [], media: [], questions: [] }
+}
+const ORDERS: (readonly [string, () => Commission])[] = [
+  ...demoCommissions(TODAY).map((c) => [c.title, () => structuredClone(c)] as const),
+  ...[...FIRST, ...SECOND, ...THIRD].map((j) => [j.id, j.make] as const),
+  ['twelve sabers', twelve],
+]
+const KIND = { paper: 'A4', extent: 'full' } as const
+
+async function printed(c: Commission, how: { paper: 'A4' | 'Letter'; extent: PdfExtent }, language: 'en' | 'de') {
+  c.client.language = language
+  const document = buildHandoff(c, 'Shop', TODAY, {
+    address: 'Weir Lane',
+    contact: 'by letter',
+    signature: 'M.',
+    closing: '',
+  })
+  alwaysSpeaking({ language })
+  try {
+    const pdf = await handoffPdf({ document, sabers: c.sabers, ...how, link: 'https://shop.example/c/abc' })
+    const file = join(folder, 'x.pdf')
+    writeFileSync(file, pdf)
+    return { document, pdf: Buffer.from(pdf), file }
+  } finally {
+    alwaysSpeaking({})
+  }
+}
+const run = (tool: string, ...how: string[]) => execFileSync(tool, how, { encoding: 'utf8', maxBuffer: 64e6 })
+
+/** Every content stream of a PDF, unpacked. */
+function streams(pdf: Buffer): string[] {
+  const out: string[] = []
+  let at = 0
+  for (;;) {
+    const from = pdf.indexOf('stream\n', at)
+    if (from < 0) return out
+    const to = pdf.indexOf('\nendstream', from)
+    at = to + 10
+    try {
+      const text = inflateSync(pdf.subarray(from + 7, to)).toString('latin1')
+      if (/\b(BDC|BMC)\b/.test(text)) out.push(text)
+    } catch {
+      // A font, or what is not pressed.
+    }
+  }
+}
+/** What is drawn outside of all that is marked, as its operators. */
+function unmarked(content: string): string[] {
+  let depth = 0
+  const out: string[] = []
+  for (const op of content.replace(/\((?:\\.|[^\\)])*\)|<[0-9a-fA-F\s]*>/g, '').match(/[A-Za-z'"*]+/g) ?? []) {
+    if (op === 'BDC' || op === 'BMC') depth++
+    else if (op === 'EMC') depth--
+    else if (depth === 0 && ['Tj', 'TJ', 'f', 'f*', 'S', 's', 'B', 'B*', 'b', 'Do', 'sh'].includes(op)) out.push(op)
+  }
+  return depth === 0 ? out : [...out, `depth ${depth}`]
+}
+/** Faults of the structure: heading levels that skip, tags that stand where they may not. */
+function structureFaults(struct: string): string[] {
+  const out: string[] = []
+  const stack: string[] = []
+  let level = 0
+  for (const line of struct.split('\n')) {
+    const m = /^(\s*)([A-Z][A-Za-z0-9]*)( \((block|inline)\))?:?$/.exec(line)
+    if (!m) continue
+    const depth = m[1]!.length / 2
+    stack.length = depth
+    stack.push(m[2]!)
+    const [tag, parent] = [m[2]!, stack.at(-2)]
+    const heading = /^H(\d)$/.exec(tag)
+    if (heading) {
+      const n = Number(heading[1])
+      if (n > level + 1) out.push(`H${level} is followed by H${n}`)
+      level = n
+    }
+    if (['TH', 'TD'].includes(tag) && parent !== 'TR') out.push(`${tag} in ${parent}`)
+    if (tag === 'TR' && !['Table', 'TBody', 'THead'].includes(parent!)) out.push(`TR in ${parent}`)
+    if (tag === 'LI' && parent !== 'L') out.push(`LI in ${parent}`)
+    if (['Lbl', 'LBody'].includes(tag) && parent !== 'LI') out.push(`${tag} in ${parent}`)
+    if (tag === 'TOCI' && parent !== 'TOC') out.push(`TOCI in ${parent}`)
+    if (depth === 0 && tag !== 'Document') out.push(`${tag} at the root`)
+  }
+  return out
+}
+interface Word {
+  page: number
+  x: number
+  top: number
+  high: number
+  text: string
+}
+function wordsOf(file: string): Word[] {
+  let page = 0
+  const out: Word[] = []
+  for (const line of run('pdftotext', '-bbox', file, '-').split('\n')) {
+    if (line.includes('<page ')) page++
+    const m = /<word xMin="([\d.]+)" yMin="([\d.]+)" xMax="[\d.]+" yMax="([\d.]+)">(.*)<\/word>/.exec(line)
+    if (m) out.push({ page, x: Number(m[1]), top: Number(m[2]), high: Number(m[3]) - Number(m[2]), text: m[4]! })
+  }
+  return out
+}
+/** Headings of chapters below which nothing stands on their page. */
+function alone(file: string, foot: number): string[] {
+  const words = wordsOf(file)
+  const large = words.filter((w) => w.page > 1 && w.high > 14.5 && w.x < 60)
+  return large
+    .filter((h) => !words.some((w) => w.page === h.page && w.top > h.top + h.high && w.top < foot))
+    .map((h) => `${h.text} on page ${h.page}`)
+}
+/** Words of a document that are not on paper. */
+function missing(document: HandoffDocument, file: string): string[] {
+  const plain = (t: string) => t.normalize('NFKC').replace(/[^\p{L}\p{N}]+/gu, ' ')
+  const there = new Set(plain(run('pdftotext', file, '-')).split(' '))
+  // A word that a narrow column breaks is found in the text without its breaks.
+  const joined = plain(run('pdftotext', '-raw', file, '-')).replaceAll(' ', '')
+  const said = document.chapters.flatMap((ch) => [ch.title, ...chapterLines(ch)])
+  const words = new Set(said.flatMap((l) => plain(l).split(' ')).filter((w) => w.length > 3))
+  return [...words].filter((w) => !there.has(w) && !joined.includes(w))
+}
+
+describe.each(LANGUAGES)('every order and every case, %s', (language) => {
+  test.each(ORDERS)('%s: all of it is on paper, tagged by the rules, no heading alone', async (_what, make) => {
+    const { document, pdf, file } = await printed(make(), KIND, language)
+    expect(missing(document, file)).toEqual([])
+    const contents = streams(pdf)
+    expect(contents.length).toBe(Number(/Pages: +(\d+)/.exec(run('pdfinfo', file))![1]))
+    for (const s of contents) expect(unmarked(s)).toEqual([])
+    expect(structureFaults(run('pdfinfo', '-struct', file))).toEqual([])
+    expect(alone(file, 800)).toEqual([])
+    const raw = pdf.toString('latin1')
+    for (const rule of ['pdfuaid:part>1<', '/MarkInfo', '/DisplayDocTitle true', `/Lang (${language})`, '/Tabs /S'])
+      expect(raw).toContain(rule)
+    const figures = run('pdfinfo', '-struct', file).match(/^\s*Figure/gm)?.length ?? 0
+    expect(raw.match(/\/Alt [(<]/g)?.length).toBe(figures)
+    expect(pdf.length).toBeLessThan(2 * 1024 * 1024)
+  })
+})
+
+describe('short and on one sheet, on Letter', () => {
+  // Each in one of the languages, by turns.
+  const turns = ORDERS.map(([what, make], i) => [what, LANGUAGES[i % LANGUAGES.length]!, make] as const)
+  test.each(turns)('%s, %s: every caution is there, tagged by the rules', async (_what, language, make) => {
+    for (const extent of ['short', 'sheet'] as const) {
+      const { document, file, pdf } = await printed(make(), { paper: 'Letter', extent }, language)
+      const cautions = document.chapters.filter((ch) => ch.id.startsWith('cautions'))
+      const only = cautions.map((ch) => ({ ...ch, title: '', blocks: ch.blocks.filter((b) => b.kind === 'caution') }))
+      expect(missing({ ...document, chapters: only }, file)).toEqual([])
+      for (const s of streams(pdf)) expect(unmarked(s)).toEqual([])
+      expect(structureFaults(run('pdfinfo', '-struct', file))).toEqual([])
+      expect(run('pdfinfo', file)).toMatch(/letter/)
+    }
+  })
+})
+
+describe('the rules notice faults', () => {
+  test('what is drawn outside of all marks, a skipped level, a cell without its row', () => {
+    expect(unmarked('/Artifact BMC 0 0 m S EMC')).toEqual([])
+    expect(unmarked('/P <</MCID 0>> BDC (S f) Tj EMC 1 0 m S')).toEqual(['S'])
+    expect(unmarked('/P BMC')).toEqual(['depth 1'])
+    expect(structureFaults('Document\n  H1 (block)\n  H3 (block)')).toEqual(['H1 is followed by H3'])
+    expect(structureFaults('Document\n  Table\n    TD (block)')).toEqual(['TD in Table'])
+  })
+  test('words that are not on paper', async () => {
+    const { document, file } = await printed(ORDERS[0]![1](), KIND, 'en')
+    const more = { ...document, chapters: [{ id: 'x', title: 'Zeppelinwharf', blocks: [] }] }
+    expect(missing(more, file)).toEqual(['Zeppelinwharf'])
+  })
+})
