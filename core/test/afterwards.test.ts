@@ -3,14 +3,13 @@ import {
   buildHandoff,
   differences,
   MOST_OPEN_QUESTIONS,
-  type ReplyBody,
   readReply,
   restsOf,
   shortened,
   takeReply,
 } from '@nubrin/core/handoff'
 import { readCommission, writeCommission } from '@nubrin/core/import'
-import type { Commission } from '@nubrin/core/record'
+import type { Commission, ReplyBody } from '@nubrin/core/record'
 import fc from 'fast-check'
 import { chapterLines } from '../src/handoff/lines'
 import { FIRST } from './cases/first'

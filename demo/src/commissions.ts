@@ -56,6 +56,8 @@ function commission(
   }
 }
 
+const grams = (v: number) => fact(v, 'g', 'measured', { with: 'scale' })
+
 /** A control in the volume menu of the finished saber. */
 const volume = (
   id: string,
@@ -522,11 +524,31 @@ function reedWarden(today: string): Commission {
     packing: [
       { id: 'rw-g1', key: 'saber:rw', what: 'The saber', quantity: 1, packed: true },
       { id: 'rw-g2', key: 'blade:rw-b1', what: 'blade, 92 cm', quantity: 1, packed: true },
-      { id: 'rw-g3', key: 'part:rw-p13', what: 'Charger for one round cell, 1 A', quantity: 1, packed: true },
-      { id: 'rw-g4', key: 'key:2 mm', what: 'Hex key 2 mm', quantity: 1, packed: true },
-      { id: 'rw-g5', key: 'arrival:rw-v2', what: 'Quartz point, chipped (yours)', quantity: 1, packed: true },
+      {
+        id: 'rw-g3',
+        key: 'part:rw-p13',
+        what: 'Charger for one round cell, 1 A',
+        quantity: 1,
+        packed: true,
+        mass: grams(46),
+      },
+      { id: 'rw-g4', key: 'key:2 mm', what: 'Hex key 2 mm', quantity: 1, packed: true, mass: grams(8) },
+      {
+        id: 'rw-g5',
+        key: 'arrival:rw-v2',
+        what: 'Quartz point, chipped (yours)',
+        quantity: 1,
+        packed: true,
+        mass: grams(12),
+      },
       { id: 'rw-g6', key: 'part:rw-p2', what: 'Cell 18650, protected, 15 A', quantity: 1, packed: true },
-      { id: 'rw-g7', key: 'record', what: 'Handoff record, printed', quantity: 1, packed: true },
+      { id: 'rw-g7', key: 'record', what: 'Handoff record, printed', quantity: 1, packed: true, mass: grams(90) },
+    ],
+    parcels: [
+      {
+        ...{ id: 'rw-k1', to: 'Ilsabet Vorne', address: '7 Sluice Row\nFenbridge', abroad: false, carrier: 'tern' },
+        ...{ boxMass: grams(310), mass: grams(1315), size: '110 × 14 × 12 cm', sentOn: day(today, -3) },
+      },
     ],
     log: [{ id: 'rw-l1', on: day(today, -30), text: 'Waited nine days for the display.', kind: 'delay' }],
     sabers: [s],
@@ -1233,6 +1255,7 @@ function crosswind(today: string): Commission {
       },
     ],
     questions: [],
+    parcels: [{ id: 'cw-k1', to: 'Halvard Quill', abroad: true, carrier: 'harbour' }],
     credits: [{ id: 'cw-d1', who: 'Maren', did: 'conversion' }],
     sabers: [s],
   })

@@ -1,6 +1,5 @@
 import * as T from '@sinclair/typebox'
-import { PDF_EXTENTS, ReplyBody } from '../handoff'
-import { Photo, Saber, TASKS } from '../record'
+import { PDF_EXTENTS, Photo, ReplyBody, Saber, TASKS } from '../record'
 import { LANGUAGES } from '../units'
 import { closed, Moment, orNull, Revision } from './common'
 import { route } from './route'

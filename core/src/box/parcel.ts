@@ -27,7 +27,7 @@ function behind(c: Commission, p: Packed): { saber?: Saber; part?: FittedPart } 
 }
 
 /** Energy of a cell in watt hours, V·Ah of its nominal voltage and capacity; undefined where one of them is not known. */
-export function cellEnergy(p: FittedPart): number | undefined {
+function cellEnergy(p: FittedPart): number | undefined {
   const [v, mah] = [known(p.specs.nominalVolts), known(p.specs.capacity)]
   return v === undefined || mah === undefined ? undefined : (v * mah) / 1000
 }

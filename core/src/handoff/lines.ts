@@ -1,7 +1,7 @@
 import type { Block, Chapter } from './block'
 
 /** What a block says, a line for each sentence, row, fact or step, as one reads it from above. */
-export function linesOf(b: Block): string[] {
+function linesOf(b: Block): string[] {
   switch (b.kind) {
     case 'para':
       return [b.text]

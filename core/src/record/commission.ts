@@ -26,6 +26,9 @@ export const OWNERS = ['client', 'shop'] as const
 export const SUPPLIES = ['packed', 'hasAlready', 'toBuy'] as const
 /** How much of the record is printed: all of it, or what one needs who has had another. */
 export const EXTENTS = ['full', 'short'] as const
+/** The same, and each saber on one sheet. */
+export const PDF_EXTENTS = [...EXTENTS, 'sheet'] as const
+export type PdfExtent = (typeof PDF_EXTENTS)[number]
 export const LOG_KINDS = ['work', 'delay', 'decision', 'order', 'arrived', 'told'] as const
 const Quantity = T.Integer({ minimum: 1, maximum: 999 })
 
@@ -99,6 +102,25 @@ export const Photo = obj({
   place: opt(ref()),
   bytes: T.Integer({ minimum: 0 }),
 })
+/** A line of the packing list. */
+export const Packed = obj({
+  id: ownId('packed'),
+  what: Line,
+  quantity: Quantity,
+  packed: T.Boolean(),
+  /** The saber it goes with, and the parcel it goes in; the first where nothing is said. */
+  saber: opt(idOf('saber')),
+  parcel: opt(idOf('parcel')),
+  /** The shop's own comes back; what the client sent is his. */
+  owner: opt(oneOf(OWNERS)),
+  /** In a parcel where nothing is said. */
+  supply: opt(oneOf(SUPPLIES)),
+  /** What all of it weighs. */
+  mass: opt(factOf('g')),
+  /** What it was drafted from; stays the same for the same thing, whatever it is called. */
+  key: opt(Line),
+  ...noted,
+})
 /** What an older file held wrongly and this format cannot: where it stood, what it said as JSON, and why it is not there. */
 const KeptAside = obj({
   id: ownId('aside'),
@@ -135,27 +157,7 @@ export const Commission = obj({
   arrivals: list(Arrival, 200),
   questions: list(Question, 120),
   credits: list(obj({ id: ownId('credit'), who: Line, did: Line }), 60),
-  packing: list(
-    obj({
-      id: ownId('packed'),
-      what: Line,
-      quantity: Quantity,
-      packed: T.Boolean(),
-      /** The saber it goes with, and the parcel it goes in; the first where nothing is said. */
-      saber: opt(idOf('saber')),
-      parcel: opt(idOf('parcel')),
-      /** The shop's own comes back; what the client sent is his. */
-      owner: opt(oneOf(OWNERS)),
-      /** In a parcel where nothing is said. */
-      supply: opt(oneOf(SUPPLIES)),
-      /** What all of it weighs. */
-      mass: opt(factOf('g')),
-      /** What it was drafted from; stays the same for the same thing, whatever it is called. */
-      key: opt(Line),
-      ...noted,
-    }),
-    120,
-  ),
+  packing: list(Packed, 120),
   /** Where it goes. Without one all goes to the client. */
   parcels: list(Parcel, 12),
   /** What came after it was handed over. */
@@ -190,4 +192,4 @@ export type Commission = Static<typeof Commission>
 export type Request = Static<typeof Request>
 export type Arrival = Static<typeof Arrival>
 export type Question = Static<typeof Question>
-export type Packed = Commission['packing'][number]
+export type Packed = Static<typeof Packed>

@@ -11,7 +11,9 @@ export {
   FORMAT_VERSION,
   LOG_KINDS,
   OWNERS,
-  type Packed,
+  Packed,
+  PDF_EXTENTS,
+  type PdfExtent,
   Photo,
   PURPOSES,
   Question,
@@ -100,6 +102,7 @@ export {
   thingsOf,
   withoutThing,
 } from './references'
+export { ReplyBody, ReplyFile } from './reply'
 export { CUT_POWER, Decision, JOBS, KNOWS, Saber } from './saber'
 export {
   Beat,

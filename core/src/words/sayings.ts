@@ -343,7 +343,6 @@ export interface Sayings {
     what: Words
     of: Words
     apart: 'yes' | 'no'
-    mine: 'yes' | 'no'
     keep: 'client' | 'shop' | 'none'
     note: Words
     noted: 'yes' | 'no'
@@ -558,7 +557,7 @@ export interface Sayings {
   'pdf.foot': { title: Words; client: Words }
   'pdf.drawing': { saber: Words; which: 'section' | 'unrolled' | 'apart' }
   'pdf.caution': { text: Words }
-  'page.pdf': Record<never, never>
+  'page.pdf': { extent: 'full' | 'short' | 'sheet' }
   'page.file': Record<never, never>
   'page.inHand': Record<never, never>
   'page.hint': { gesture: Words; what: Words }
@@ -586,6 +585,20 @@ export interface Sayings {
   'page.leave': Record<never, never>
   'page.read': Record<never, never>
   'page.readOn': { on: Words }
+  'page.first': Record<never, never>
+  'page.firstRead': Record<never, never>
+  'page.firstLight': { gesture: Words }
+  'page.firstDark': { gesture: Words }
+  'page.ask': Record<never, never>
+  'page.question': Record<never, never>
+  'page.askIt': { file: 'yes' | 'no' }
+  'page.asked': { sent: 'yes' | 'no'; on: Words; file: 'yes' | 'no' }
+  'page.notSent': { why: Words }
+  'page.reply': { contact: Words; known: 'yes' | 'no' }
+  'page.saveReply': Record<never, never>
+  'page.copyReply': Record<never, never>
+  'page.film': Record<never, never>
+  'page.filmFile': { file: Words }
   'page.more': Record<never, never>
   'page.revision': { number: number; date: Words }
   'page.contents': Record<never, never>

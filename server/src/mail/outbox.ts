@@ -13,7 +13,7 @@ const word = (text: string) => `=?utf-8?B?${Buffer.from(text).toString('base64')
 const line = (text: string) => text.replace(/[\r\n]+/g, ' ').slice(0, 240)
 
 /** A letter as mail programs read it, plain text in UTF-8. */
-export const asMail = ({ to, from, subject, text }: Letter, at: Date): string =>
+const asMail = ({ to, from, subject, text }: Letter, at: Date): string =>
   [
     ...[`To: ${word(line(to))}`, `From: ${word(line(from))}`, `Subject: ${word(line(subject))}`],
     ...[`Date: ${at.toUTCString()}`, 'MIME-Version: 1.0', 'Content-Type: text/plain; charset=utf-8'],

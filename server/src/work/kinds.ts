@@ -1,6 +1,6 @@
-import type { CardPaper, HandoffDocument, ParcelLabel, PdfExtent, ShopCard } from '@nubrin/core/handoff'
+import type { CardPaper, HandoffDocument, ParcelLabel, ShopCard } from '@nubrin/core/handoff'
 import type { PartRows } from '@nubrin/core/import'
-import type { Commission, Saber } from '@nubrin/core/record'
+import type { Commission, PdfExtent, Saber } from '@nubrin/core/record'
 import type { Reader } from '@nubrin/core/units'
 import type { WavFacts } from '@nubrin/core/voice'
 import type { HttpProblem } from '../http/problem'

@@ -1,8 +1,13 @@
 import type { Block } from '@nubrin/core/handoff'
 import type { Saber } from '@nubrin/core/record'
 import { say } from '@nubrin/core/words'
+import { later } from '../later'
 import { Drawing } from './Drawing'
+import { FilmView } from './FilmView'
 import { TableView } from './TableView'
+
+/** What lies apart is drawn when its chapter is opened. */
+const ApartDrawing = later(() => import('./ApartDrawing').then((m) => m.ApartDrawing))
 
 /** One block of the record as the client reads it. */
 export function BlockView({
@@ -36,7 +41,7 @@ export function BlockView({
       return (
         <div className="mt-4">
           <h3 className="text-[1.1rem]">{b.title}</h3>
-          <ol className="mt-1 list-decimal space-y-1.5 pl-6">
+          <ol className="mt-1 list-decimal space-y-1.5 pl-6" start={b.first ?? 1}>
             {b.steps.map((s) => (
               <li key={s.text}>
                 {s.text}
@@ -63,6 +68,28 @@ export function BlockView({
         <Drawing saber={saber} which={b.which} lit={lit} />
       ) : null
     }
+    case 'apart': {
+      const saber = sabers.find((s) => s.id === b.saber)
+      const list = (steps: typeof b.out, start: number) => (
+        <ol className="mt-2 list-decimal space-y-1 pl-6" start={start}>
+          {steps.map((s) => (
+            <li key={s.text}>
+              {s.text}
+              {s.tool ? ` (${s.tool})` : ''}
+            </li>
+          ))}
+        </ol>
+      )
+      return (
+        <>
+          {saber ? <ApartDrawing saber={saber} /> : null}
+          {b.out.length ? list(b.out, 1) : null}
+          {b.back.length ? list(b.back, b.out.length + 1) : null}
+        </>
+      )
+    }
+    case 'film':
+      return <FilmView block={b} />
     case 'script':
       return (
         <ol className="mt-3 space-y-1">

@@ -1,8 +1,9 @@
+import type { ReplyBody } from '@nubrin/core/record'
 import { alwaysSpeaking } from '@nubrin/core/units'
 import { say } from '@nubrin/core/words'
-import { useCallback, useEffect, useState } from 'react'
+import { useCallback, useEffect, useMemo, useState } from 'react'
 import { useParams } from 'react-router'
-import { refusalText, urlOf, useClientPage } from '../data'
+import { call, refusalText, urlOf, useClientPage } from '../data'
 import { tonguesFor } from '../tongues'
 import { ClientView } from './ClientView'
 
@@ -23,6 +24,10 @@ export default function ClientPage() {
     if (d) document.title = say('page.title', { title: d.title, client: d.client })
   }, [d])
   const mediaUrl = useCallback((hash: string) => urlOf('clientFile', { params: { token, hash } }), [token])
+  const way = useMemo(
+    () => ({ send: async (body: ReplyBody) => void (await call('clientReply', { params: { token }, body })) }),
+    [token],
+  )
   if (error) return <p className="p-6">{refusalText(error)}</p>
   if (!page || !d) return <p className="text-quiet p-6">{say('page.waiting')}</p>
   return (
@@ -30,8 +35,9 @@ export default function ClientPage() {
       page={page}
       keep={token}
       mediaUrl={mediaUrl}
+      way={way}
       along={{
-        pdf: urlOf('clientPdf', { params: { token } }),
+        pdf: (extent) => urlOf('clientPdf', { params: { token }, query: { extent } }),
         file: urlOf('clientHtml', { params: { token } }),
       }}
     />

@@ -1,19 +1,23 @@
 import type { HandoffChapter, HandoffDocument } from '@nubrin/core/handoff'
-import type { Commission, Saber } from '@nubrin/core/record'
+import type { Goal } from '@nubrin/core/machine'
+import type { Commission, PdfExtent, Saber } from '@nubrin/core/record'
 import { dayText } from '@nubrin/core/units'
 import { say, whether } from '@nubrin/core/words'
-import { useState } from 'react'
+import { useEffect, useState } from 'react'
 import { todayIso } from '../data/local'
 import { later } from '../later'
 import { BlockView } from './BlockView'
+import { useReplies, type Way } from './replies'
 
 /** What is in hand, opened and practised comes a moment after the words. */
 const InHand = later(() => import('./InHand').then((m) => m.InHand))
 const OpenWith = later(() => import('./OpenWith').then((m) => m.OpenWith))
+const FirstThings = later(() => import('./FirstThings').then((m) => m.FirstThings))
+const Ask = later(() => import('./Ask').then((m) => m.Ask))
 const Practise = later(() => import('./Practise').then((m) => m.Practise))
 
 /** Chapters that stand open, in this order; all others are folded. */
-const OPEN = ['words', 'requests', 'troubles', 'cautions'] as const
+const OPEN = ['words', 'visits', 'requests', 'troubles', 'cautions', 'film'] as const
 const startsWith = (id: string, of: string) => id === of || id.startsWith(`${of}-`)
 
 /** A record as its client has it: the document, the sabers to take in hand, and the photos. */
@@ -29,17 +33,22 @@ export function ClientView({
   keep,
   mediaUrl,
   along,
+  way,
 }: {
   page: ClientRecord
   /** What is remembered is remembered under this. */
   keep: string
   mediaUrl: (hash: string) => string
   /** The same to take along, where there is a server to fetch it from. */
-  along?: { pdf: string; file: string }
+  along?: { pdf: (extent: PdfExtent) => string; file: string }
+  /** How what the client says reaches the shop. */
+  way: Way
 }) {
   const d = page.document
-  const [which, setWhich] = useState(0)
-  const [doing, setDoing] = useState<'open' | 'practise'>()
+  const [which, setWhich] = useWhich(keep, page.sabers.length)
+  const [doing, setDoing] = useState<{ what: 'open' | 'practise'; start?: Goal['kind'] }>()
+  const replies = useReplies(`nubrin-said-${keep}`, way)
+  usePrint()
   const [lit, setLit] = useState<string>()
   const saber: Saber = page.sabers[which] ?? page.sabers[0]!
   const mine = d.chapters.filter((c) => !c.saber || c.saber === saber.id)
@@ -50,7 +59,7 @@ export function ClientView({
     c.blocks.map((b, i) => <BlockView key={i} block={b} sabers={page.sabers} lit={lit} setLit={setLit} />)
   return (
     <main lang={d.language} className="text-[1.08rem]">
-      <div className="bg-[#141a1a] text-[#efe6d2]">
+      <div className="bg-[#141a1a] text-[#efe6d2] print:hidden">
         <div className="mx-auto max-w-3xl">
           <header className="px-5 pt-5">
             <p className="text-[#a59d88]">
@@ -77,22 +86,27 @@ export function ClientView({
             key={saber.id}
             saber={saber}
             urlOf={mediaUrl}
-            onOpen={() => setDoing('open')}
-            onPractise={() => setDoing('practise')}
+            onOpen={() => setDoing({ what: 'open' })}
+            onPractise={() => setDoing({ what: 'practise' })}
           />
         </div>
       </div>
       <div className="mx-auto max-w-3xl px-5 pb-16">
+        <h1 className="hidden text-[2rem] print:block">{saber.name}</h1>
+        <FirstThings saber={saber} onOpen={(start) => setDoing({ what: 'open', start })} />
         {open.map((c) => (
           <section key={c.id} id={c.id} className="mt-8">
             <h2 className="border-ink border-b pb-1 text-[1.35rem]">{c.title}</h2>
             {block(c)}
-            {startsWith(c.id, 'cautions') ? <Read keep={`nubrin-read-${keep}-${c.id}`} /> : null}
+            {startsWith(c.id, 'cautions') ? (
+              <Read keep={`nubrin-read-${keep}-${c.id}`} onRead={() => replies.say({ read: c.id })} />
+            ) : null}
           </section>
         ))}
         {photos.map((m) => (
           <img key={m.id} src={mediaUrl(m.hash)} alt={m.caption ?? m.name} className="border-rule my-3 w-full border" />
         ))}
+        <Ask replies={replies} asFile={'file' in way} contact={d.from?.contact ?? ''} />
         <h2 className="border-ink mt-10 border-b pb-1 text-[1.35rem]">{say('page.more')}</h2>
         {folded.map((c) => (
           <details key={c.id} id={c.id} className="border-rule border-b">
@@ -108,10 +122,14 @@ export function ClientView({
             {along ? (
               <>
                 {' · '}
-                <a className="text-brass underline" href={along.pdf}>
-                  {say('page.pdf')}
-                </a>
-                {' · '}
+                {(['full', 'short', 'sheet'] as const).map((extent) => (
+                  <span key={extent}>
+                    <a className="text-brass underline" href={along.pdf(extent)}>
+                      {say('page.pdf', { extent })}
+                    </a>
+                    {' · '}
+                  </span>
+                ))}
                 <a className="text-brass underline" href={along.file} download>
                   {say('page.file')}
                 </a>
@@ -121,26 +139,56 @@ export function ClientView({
           <p className="text-quiet mt-1">{say('cover.legend', { own: whether(d.ownWords) })}</p>
         </footer>
       </div>
-      {doing === 'open' ? (
-        <OpenWith saber={saber} keep={`nubrin-open-${keep}-${saber.id}`} onLeave={() => setDoing(undefined)} />
+      {doing?.what === 'open' ? (
+        <OpenWith
+          saber={saber}
+          keep={`nubrin-open-${keep}-${saber.id}`}
+          start={doing.start}
+          onLeave={() => setDoing(undefined)}
+        />
       ) : null}
-      {doing === 'practise' ? <Practise saber={saber} onLeave={() => setDoing(undefined)} /> : null}
+      {doing?.what === 'practise' ? <Practise saber={saber} onLeave={() => setDoing(undefined)} /> : null}
     </main>
   )
 }
 
-/** That the cautions were read, and when; kept in this browser. */
-function Read({ keep }: { keep: string }) {
+/** Which saber was in hand last; it is taken up again. */
+function useWhich(keep: string, count: number): [number, (i: number) => void] {
+  const key = `nubrin-which-${keep}`
+  const [which, setWhich] = useState(() => Math.min(count - 1, Math.max(0, Number(localStorage.getItem(key)) || 0)))
+  return [
+    which,
+    (i) => {
+      localStorage.setItem(key, String(i))
+      setWhich(i)
+    },
+  ]
+}
+
+/** What is folded is on paper, too. */
+function usePrint() {
+  useEffect(() => {
+    const unfold = () => {
+      for (const x of document.querySelectorAll('details')) x.open = true
+    }
+    window.addEventListener('beforeprint', unfold)
+    return () => window.removeEventListener('beforeprint', unfold)
+  }, [])
+}
+
+/** That the cautions were read, and when; kept in this browser, and told to the shop. */
+function Read({ keep, onRead }: { keep: string; onRead: () => void }) {
   const [on, setOn] = useState(() => localStorage.getItem(keep))
   if (on) return <p className="text-fine mt-3">✓ {say('page.readOn', { on: dayText(on) })}</p>
   return (
     <button
       type="button"
-      className="btn mt-3"
+      className="btn mt-3 print:hidden"
       onClick={() => {
         const day = todayIso()
         localStorage.setItem(keep, day)
         setOn(day)
+        onRead()
       }}
     >
       {say('page.read')}

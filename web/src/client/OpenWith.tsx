@@ -24,12 +24,25 @@ const STANDS = 25
 const AIR = 24
 
 /** One step at a time on the whole page: what to do, drawn as the saber lies then, to follow with both hands. */
-export function OpenWith({ saber, keep, onLeave }: { saber: Saber; keep: string; onLeave: () => void }) {
+export function OpenWith({
+  saber,
+  keep,
+  start,
+  onLeave,
+}: {
+  saber: Saber
+  keep: string
+  /** What is wanted of it, where that was said already. */
+  start?: Goal['kind'] | undefined
+  onLeave: () => void
+}) {
   const { assembly, rest } = useMemo(() => machineOf(saber), [saber])
   const goals = useMemo(() => goalsOf(saber, assembly).filter((g) => g.hands === 'client'), [saber, assembly])
   const errands = useMemo(() => goals.map((g) => errand(assembly, rest, g)), [goals, assembly, rest])
   // Who lays it down comes back to the step where he was.
   const [{ chosen, n }, setAt] = useState<{ chosen: number | undefined; n: number }>(() => {
+    const wanted = start ? goals.findIndex((g, i) => g.kind === start && errands[i]!.ok) : -1
+    if (wanted >= 0) return { chosen: wanted, n: 0 }
     try {
       const at = JSON.parse(localStorage.getItem(keep) ?? 'null') as { chosen: number; n: number } | null
       return at && errands[at.chosen]?.ok ? at : { chosen: undefined, n: 0 }

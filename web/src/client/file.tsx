@@ -19,8 +19,9 @@ learnAll()
 alwaysSpeaking({ language: d.language })
 document.documentElement.lang = d.language
 document.title = say('page.title', { title: d.title, client: d.client })
+const way = { file: { of: d.of, number: d.number } }
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
-    <ClientView page={carried} keep={carried.keep} mediaUrl={(hash) => carried.photos[hash] ?? ''} />
+    <ClientView page={carried} keep={carried.keep} way={way} mediaUrl={(hash) => carried.photos[hash] ?? ''} />
   </StrictMode>,
 )

@@ -3,6 +3,9 @@ import { useState } from 'react'
 import { Link } from 'react-router'
 import { refusalText, useRecall } from '../data'
 import { dayText, Refused } from '../kit'
+import { later } from '../later'
+
+const RecallLetters = later(() => import('./RecallLetters').then((m) => m.RecallLetters))
 
 /** Which sabers carry this part, or a lot: the answer a recall needs. */
 export function Recall({ part }: { part: CataloguePart }) {
@@ -35,6 +38,7 @@ export function Recall({ part }: { part: CataloguePart }) {
           </li>
         ))}
       </ul>
+      {list?.length ? <RecallLetters key={asked} asked={asked} /> : null}
       {asked === part.id && lots.length ? (
         <p className="mt-1 flex flex-wrap gap-2">
           {lots.map((l) => (

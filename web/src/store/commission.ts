@@ -420,7 +420,18 @@ export function useEditHilt<L extends HiltLists>(list: L) {
     })
 }
 
-type OrderLists = 'requests' | 'arrivals' | 'questions' | 'credits' | 'packing' | 'log' | 'media' | 'people' | 'toDos'
+type OrderLists =
+  | 'requests'
+  | 'arrivals'
+  | 'questions'
+  | 'credits'
+  | 'packing'
+  | 'log'
+  | 'media'
+  | 'people'
+  | 'toDos'
+  | 'parcels'
+  | 'visits'
 /** The same for the lists of the order. */
 export function useEditEntry<L extends OrderLists>(list: L) {
   const edit = useEdit()

@@ -19,8 +19,13 @@ export const packing: OrderChapter = (c) => {
   const what = (p: Packed) => {
     const of = several ? byId(c.sabers, p.saber)?.name : undefined
     const line = say('packing.what', {
-      ...{ what: name(p), of: of ?? '', apart: whether(of && of !== name(p)), mine: whether(p.owner === 'client') },
-      ...{ keep: p.owner ?? 'none', note: p.note ?? '', noted: whether(p.note) },
+      ...{ what: name(p), of: of ?? '', apart: whether(of && of !== name(p)) },
+      // What was sent in says so by itself.
+      ...{
+        keep: p.key?.startsWith('arrival:') ? 'none' : (p.owner ?? 'none'),
+        note: p.note ?? '',
+        noted: whether(p.note),
+      },
     })
     return line
   }

@@ -14,7 +14,7 @@ const STATE = { scene: { width: 620, height: 150 }, width: 190 }
 /** What would be too fine to see there. */
 const TOO_FINE = new Set(['hatch', 'hatchBand', 'thread', 'centre'])
 
-export const sceneOf = (saber: Saber, which: 'section' | 'unrolled'): Scene =>
+const sceneOf = (saber: Saber, which: 'section' | 'unrolled'): Scene =>
   which === 'section'
     ? drawSection(saber, {
         width: 900,

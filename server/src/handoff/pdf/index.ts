@@ -1,5 +1,5 @@
-import { type HandoffDocument, type PdfExtent, shortened } from '@nubrin/core/handoff'
-import type { Saber } from '@nubrin/core/record'
+import { type HandoffDocument, shortened } from '@nubrin/core/handoff'
+import type { PdfExtent, Saber } from '@nubrin/core/record'
 import { say, whether } from '@nubrin/core/words'
 import { painters } from './blocks'
 import { cover } from './cover'

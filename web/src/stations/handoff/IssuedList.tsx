@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import { call, refusalText, useIssued } from '../../data'
+import { call, refusalText, urlOf, useIssued } from '../../data'
 import { dayText, Refused } from '../../kit'
 
 /** The handoffs issued so far; the link of each can be withdrawn. */
@@ -24,6 +24,13 @@ export function IssuedList({ id }: { id: string }) {
             No. {h.number}, revision {h.revision}, {dayText(h.issuedAt)} by {h.issuedBy}
             {h.revokedAt ? ', link withdrawn' : h.expiresAt ? `, link until ${dayText(h.expiresAt)}` : ''}
           </span>
+          <a
+            className="text-brass"
+            href={urlOf('handoffArchive', { params: { id, number: String(h.number) } })}
+            download
+          >
+            archive
+          </a>
           {h.revokedAt ? null : (
             <button type="button" className="text-brass" onClick={() => void withdraw(h.number)}>
               withdraw the link

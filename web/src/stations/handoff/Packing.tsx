@@ -1,52 +1,166 @@
-import { proposePacking } from '@nubrin/core/box'
+import { isPacked, parcelOf, proposePacking } from '@nubrin/core/box'
+import { Packed, SUPPLIES } from '@nubrin/core/record'
+import { useState } from 'react'
 import { freshId } from '../../data'
-import { AddLine, CheckBox, CountCell, RemoveButton } from '../../kit'
+import {
+  AddLine,
+  CheckBox,
+  CountCell,
+  FactField,
+  type FactSchema,
+  Labelled,
+  RemoveButton,
+  SelectCell,
+  setText,
+} from '../../kit'
 import { useEdit, useEditEntry, useOrder, useRemove } from '../../store/commission'
+import { Notes } from '../../things/Notes'
 
-/** What goes into the box, drafted from the record and ticked off when it is in. */
+type Line = ReturnType<typeof useOrder>['packing'][number]
+const SUPPLY_WORDS = { packed: 'in a parcel', hasAlready: 'the client has it', toBuy: 'the client buys it' } as const
+const OWNER_WORDS = { '': 'sold with it', client: 'the client’s own', shop: 'ours, comes back' } as const
+
+/** What the client is to have beside him: ticked off when it is in, by parcel; what he has already and what he buys stands apart. */
 export function Packing() {
   const order = useOrder()
   const edit = useEdit()
-  const set = useEditEntry('packing')
-  const remove = useRemove()
   const proposed = proposePacking(order)
   const draft = () =>
     edit('draft the packing list', (d) => {
       d.packing.push(...proposed.map((p) => ({ id: freshId(), ...p, packed: false })))
     })
+  const packed = order.packing.filter(isPacked)
+  const rest = order.packing.filter((p) => !isPacked(p))
+  const groups = order.parcels.length
+    ? order.parcels.map((k) => ({
+        title: `to ${k.to}`,
+        lines: packed.filter((p) => parcelOf(order, p) === k.id),
+      }))
+    : [{ title: '', lines: packed }]
+  const done = packed.filter((p) => p.packed).length
   return (
     <section aria-label="Packing list">
-      <div className="flex items-center">
-        <h2 className="h2 flex-1">In the box</h2>
+      <div className="flex items-baseline">
+        <h2 className="h2 flex-1">
+          In the box
+          {packed.length ? (
+            <span className="text-quiet font-normal">
+              {' '}
+              · {done} of {packed.length}
+            </span>
+          ) : null}
+        </h2>
         {proposed.length ? (
           <button type="button" className="btn-plain btn" onClick={draft}>
             draft {proposed.length} from the record
           </button>
         ) : null}
       </div>
-      {order.packing.map((p) => (
-        <div key={p.id} className="border-rule flex items-center gap-2 border-b">
-          <CheckBox
-            className="flex-1 py-1"
-            checked={p.packed}
-            onChange={(on) => set('packed', p.id, (x) => void (x.packed = on))}
-          >
-            {p.what}
-          </CheckBox>
-          <CountCell
-            label={`How many: ${p.what}`}
-            className="w-10 shrink-0"
-            max={999}
-            value={p.quantity}
-            onCommit={(v) => set('how many', p.id, (x) => void (x.quantity = v))}
-          />
-          <RemoveButton what={p.what} onClick={() => remove(`packed:${p.id}`)} />
+      {groups.map((g) => (
+        <div key={g.title}>
+          {g.title ? <h3 className="label mt-2">{g.title}</h3> : null}
+          {g.lines.map((p) => (
+            <PackedLine key={p.id} line={p} />
+          ))}
         </div>
+      ))}
+      {rest.length ? <h3 className="label mt-3">not in a parcel</h3> : null}
+      {rest.map((p) => (
+        <PackedLine key={p.id} line={p} />
       ))}
       <AddLine
         label="something else in the box"
         onAdd={(what) => edit('pack', (d) => void d.packing.push({ id: freshId(), what, quantity: 1, packed: false }))}
       />
     </section>
+  )
+}
+
+function PackedLine({ line: p }: { line: Line }) {
+  const order = useOrder()
+  const edit = useEditEntry('packing')
+  const remove = useRemove()
+  const [open, setOpen] = useState(false)
+  const set = (run: (x: Line) => void) => edit('packing', p.id, run)
+  const marks = [p.owner && OWNER_WORDS[p.owner], !isPacked(p) && SUPPLY_WORDS[p.supply!]].filter(Boolean)
+  return (
+    <div className="border-rule border-b">
+      <div className="flex items-center gap-2">
+        {isPacked(p) ? (
+          <CheckBox className="flex-1 py-1" checked={p.packed} onChange={(on) => set((x) => void (x.packed = on))}>
+            {p.what}
+            {marks.length ? <span className="text-quiet"> · {marks.join(', ')}</span> : null}
+          </CheckBox>
+        ) : (
+          <span className="flex-1 py-1">
+            {p.what} <span className="text-quiet">· {marks.join(', ')}</span>
+          </span>
+        )}
+        <CountCell
+          label={`How many: ${p.what}`}
+          className="w-10 shrink-0"
+          max={999}
+          value={p.quantity}
+          onCommit={(v) => set((x) => void (x.quantity = v))}
+        />
+        <button
+          type="button"
+          className="text-brass"
+          aria-expanded={open}
+          aria-label={`More on ${p.what}`}
+          onClick={() => setOpen(!open)}
+        >
+          {open ? 'less' : 'more'}
+        </button>
+        <RemoveButton what={p.what} onClick={() => remove(`packed:${p.id}`)} />
+      </div>
+      {open ? (
+        <div className="bg-card mb-2 grid grid-cols-4 gap-x-3 gap-y-1 p-2">
+          <Labelled label="how the client comes by it">
+            <SelectCell
+              label={`How the client comes by ${p.what}`}
+              value={p.supply ?? 'packed'}
+              options={SUPPLIES}
+              words={(v) => SUPPLY_WORDS[v]}
+              onCommit={(v) => set((x) => setText(x, 'supply', v === 'packed' ? '' : v))}
+            />
+          </Labelled>
+          <Labelled label="whose it is">
+            <SelectCell
+              label={`Whose ${p.what} is`}
+              value={p.owner ?? ''}
+              options={['', 'client', 'shop'] as const}
+              words={(v) => OWNER_WORDS[v]}
+              onCommit={(v) => set((x) => setText(x, 'owner', v))}
+            />
+          </Labelled>
+          <Labelled label="goes with">
+            <SelectCell
+              label={`Saber ${p.what} goes with`}
+              value={p.saber ?? ''}
+              options={['', ...order.sabers.map((s) => s.id)]}
+              words={(v) => order.sabers.find((s) => s.id === v)?.name ?? 'all'}
+              onCommit={(v) => set((x) => setText(x, 'saber', v))}
+            />
+          </Labelled>
+          <Labelled label="parcel">
+            <SelectCell
+              label={`Parcel of ${p.what}`}
+              value={p.parcel ?? ''}
+              options={['', ...order.parcels.map((k) => k.id)]}
+              words={(v) => order.parcels.find((k) => k.id === v)?.to ?? 'the first'}
+              onCommit={(v) => set((x) => setText(x, 'parcel', v))}
+            />
+          </Labelled>
+          <FactField
+            label={`mass of ${p.what}`}
+            of={Packed.properties.mass as FactSchema<'g'>}
+            value={p.mass}
+            onCommit={(f) => set((x) => void (x.mass = f))}
+          />
+          <Notes of={p} what={p.what} onEdit={set} className="col-span-3" />
+        </div>
+      ) : null}
+    </div>
   )
 }

@@ -1,3 +1,4 @@
+import { EXTENTS } from '@nubrin/core/record'
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { call, publicLink, refusalText, todayIso, urlOf } from '../../data'
@@ -6,6 +7,12 @@ import { useBench, useEdit, useOrder } from '../../store/commission'
 import { useSession } from '../../store/session'
 import { IssuedList } from './IssuedList'
 import { useGate } from './useGate'
+
+const PDFS = [
+  ['full', 'see the PDF'],
+  ['short', 'short'],
+  ['sheet', 'one sheet'],
+] as const
 
 /** The handoff record: paper, a word with it, the PDF, and its issue to the client. */
 export function RecordSheet() {
@@ -35,13 +42,22 @@ export function RecordSheet() {
   return (
     <section aria-label="The record" className="bg-card border-ink border p-3">
       <h2 className="h2">The handoff record</h2>
-      <div className="mt-1 grid grid-cols-[90px_1fr] gap-3">
+      <div className="mt-1 grid grid-cols-[80px_130px_1fr] gap-3">
         <Labelled label="paper">
           <SelectCell
             label="Paper"
             value={order.handoff.paper}
             options={['A4', 'Letter'] as const}
             onCommit={(v) => edit('paper', (d) => void (d.handoff.paper = v))}
+          />
+        </Labelled>
+        <Labelled label="the client gets">
+          <SelectCell
+            label="How much of the record the client gets"
+            value={order.handoff.extent ?? 'full'}
+            options={EXTENTS}
+            words={(v) => (v === 'full' ? 'all of it' : 'the short one')}
+            onCommit={(v) => edit('extent', (d) => setText(d.handoff, 'extent', v === 'full' ? '' : v))}
           />
         </Labelled>
         <Labelled label="a word with it">
@@ -53,9 +69,17 @@ export function RecordSheet() {
         </Labelled>
       </div>
       <div className="mt-3 flex flex-wrap gap-2">
-        <a className="btn" href={urlOf('handoffPdf', { params })} target="_blank" rel="noreferrer">
-          see the PDF
-        </a>
+        {PDFS.map(([extent, words]) => (
+          <a
+            key={extent}
+            className="btn"
+            href={urlOf('handoffPdf', { params, query: { extent } })}
+            target="_blank"
+            rel="noreferrer"
+          >
+            {words}
+          </a>
+        ))}
         <button
           type="button"
           className="btn btn-main"

@@ -1,18 +1,39 @@
+import { useState } from 'react'
+import { Tabs } from '../../kit'
+import { later } from '../../later'
 import { Credits } from './Credits'
 import { Gate } from './Gate'
-import { Packing } from './Packing'
 import { RecordSheet } from './RecordSheet'
 
-/** What stands against shipping, the record for the client, and the box. */
+const Films = later(() => import('./Films').then((m) => m.Films))
+const Box = later(() => import('./Box').then((m) => m.Box))
+const Reading = later(() => import('./Reading').then((m) => m.Reading))
+const Afterwards = later(() => import('./Afterwards').then((m) => m.Afterwards))
+
+/** What stands against shipping and the record for the client, the box, what each sentence rests on, and what comes back. */
 export default function Handoff() {
+  const [at, setAt] = useState(0)
   return (
-    <div className="grid grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)] gap-8">
-      <Gate />
-      <div className="space-y-5">
-        <RecordSheet />
-        <Packing />
-        <Credits />
-      </div>
-    </div>
+    <Tabs
+      label="Handoff"
+      tabs={['Send it', 'The box', 'Read it', 'Afterwards']}
+      at={at}
+      onChange={setAt}
+      panels={(i) =>
+        [
+          <div key="send" className="grid grid-cols-[minmax(0,1.15fr)_minmax(0,1fr)] gap-8">
+            <Gate />
+            <div className="space-y-5">
+              <RecordSheet />
+              <Films />
+              <Credits />
+            </div>
+          </div>,
+          <Box key="box" />,
+          <Reading key="reading" />,
+          <Afterwards key="afterwards" />,
+        ][i]
+      }
+    />
   )
 }

@@ -1,0 +1,16 @@
+import { CameBack } from './CameBack'
+import { Compared } from './Compared'
+import { Visits } from './Visits'
+
+/** What comes after it was handed over: what the client says back, a saber that returns, and what a later record says otherwise. */
+export function Afterwards() {
+  return (
+    <div className="grid grid-cols-2 gap-8">
+      <div className="space-y-5">
+        <CameBack />
+        <Compared />
+      </div>
+      <Visits />
+    </div>
+  )
+}

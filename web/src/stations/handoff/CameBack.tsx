@@ -1,0 +1,87 @@
+import { readReply, type Taken, takeReply } from '@nubrin/core/handoff'
+import { useState } from 'react'
+import { todayIso } from '../../data'
+import { dayText, FileButton, Refused, RemoveButton, setText, TextCell } from '../../kit'
+import { useBench, useEdit, useEditEntry, useOrder, useRemove } from '../../store/commission'
+
+/** What the client says back, by his page or as a small file: questions to answer, and what he has read. */
+export function CameBack() {
+  const order = useOrder()
+  const edit = useEdit()
+  const set = useEditEntry('questions')
+  const remove = useRemove()
+  const now = useBench((b) => b.record)
+  const [told, setTold] = useState<{ wrong?: string; good?: string }>({})
+  const asked = order.questions.filter((q) => q.askedBy === 'client')
+  const { receipts } = order.handoff
+  const take = async ([file]: File[]) => {
+    if (!file || !now) return
+    const read = readReply(await file.text(), order)
+    if (!read.ok) {
+      const [p] = read.problems
+      return setTold({ wrong: `${file.name} was not taken in: ${p!.path ? `${p!.path} ` : ''}${p!.message}` })
+    }
+    const { says, number, on } = read.reply
+    const counted = (d: typeof now) => says.map((x): Taken => takeReply(d, x, number, on))
+    const came = counted(structuredClone(now))
+    edit('take in a reply', (d) => void counted(d))
+    const n = (t: Taken) => came.filter((x) => x === t).length
+    const parts = [`${n('taken')} taken in`, n('there') && `${n('there')} there already`]
+    setTold({
+      good: `${parts.filter(Boolean).join(', ')}.`,
+      ...(n('tooMany') ? { wrong: `${n('tooMany')} not taken in: answer some questions first.` } : {}),
+    })
+  }
+  return (
+    <section aria-label="What came back">
+      <div className="flex items-baseline">
+        <h2 className="h2 flex-1">What the client says back</h2>
+        <FileButton
+          label="bring in a reply"
+          accept=".json,.txt"
+          className="btn-plain btn"
+          onFiles={(f) => void take(f)}
+        />
+      </div>
+      <Refused why={told.wrong} />
+      {told.good ? <p className="text-fine">{told.good}</p> : null}
+      {asked.length + receipts.length ? null : (
+        <p className="text-quiet">
+          Nothing yet. Questions and what was read come from the client’s page by themselves; from the page as a file
+          they come as a reply that the client sends you.
+        </p>
+      )}
+      {asked.map((q, i) => (
+        <div key={q.id} className="border-rule border-b py-1">
+          <div className="flex items-start gap-2">
+            <p className="flex-1 font-medium">
+              “{q.text}” {q.askedOn ? <span className="text-quiet font-normal">{dayText(q.askedOn)}</span> : null}
+            </p>
+            <RemoveButton what={`the client’s question ${i + 1}`} onClick={() => remove(`question:${q.id}`)} />
+          </div>
+          <TextCell
+            label={`Our answer to “${q.text}”`}
+            placeholder="our answer"
+            value={q.answer ?? ''}
+            onCommit={(v) =>
+              set('answer', q.id, (x) => {
+                setText(x, 'answer', v)
+                setText(x, 'answeredOn', v.trim() ? todayIso() : '')
+              })
+            }
+          />
+        </div>
+      ))}
+      {receipts.length ? <h3 className="label mt-3">has read</h3> : null}
+      {receipts.map((r) => (
+        <p key={r.id} className="border-rule text-quiet flex items-center gap-2 border-b py-1">
+          <span className="flex-1">
+            {r.chapter.replace(/-.*/, '')} of record no. {r.number}, {dayText(r.on)}
+            {r.by ? ` (${r.by})` : ''}
+          </span>
+          <RemoveButton what={`the receipt of ${r.on}`} onClick={() => remove(`receipt:${r.id}`)} />
+        </p>
+      ))}
+    </section>
+  )
+}

@@ -1,0 +1,101 @@
+import { refTo } from '@nubrin/core/record'
+import { freshId, todayIso } from '../../data'
+import { AddLine, CheckBox, DateCell, Labelled, RemoveButton, SelectCell, setText, TextCell } from '../../kit'
+import { useEdit, useEditEntry, useOrder, useRemove } from '../../store/commission'
+import { useSession } from '../../store/session'
+import { Notes } from '../../things/Notes'
+
+type V = ReturnType<typeof useOrder>['visits'][number]
+
+/** Each time a saber was back after it was handed over: what was said, found and done, and with which repairs. */
+export function Visits() {
+  const order = useOrder()
+  const edit = useEdit()
+  const me = useSession((s) => s.person?.name ?? '')
+  return (
+    <section aria-label="Service visits">
+      <h2 className="h2">It came back</h2>
+      {order.visits.length ? null : (
+        <p className="text-quiet">
+          Not yet. When it does, what is written here goes on in its record, and into the next handoff.
+        </p>
+      )}
+      {order.visits.map((v) => (
+        <Visit key={v.id} visit={v} />
+      ))}
+      <AddLine
+        label="it is back: what the client says"
+        onAdd={(said) =>
+          edit('it came back', (d) => {
+            const by = me ? { by: me } : {}
+            d.visits.push({ id: freshId(), cameOn: todayIso(), said, fixes: [], ...by })
+          })
+        }
+      />
+    </section>
+  )
+}
+
+function Visit({ visit: v }: { visit: V }) {
+  const order = useOrder()
+  const edit = useEditEntry('visits')
+  const remove = useRemove()
+  const set = (run: (x: V) => void) => edit('visit', v.id, run)
+  const text = (key: 'said' | 'found' | 'did' | 'by', label: string, name: string) => (
+    <Labelled label={label}>
+      <TextCell label={`${name}, ${v.cameOn}`} value={v[key] ?? ''} onCommit={(t) => set((x) => setText(x, key, t))} />
+    </Labelled>
+  )
+  const sabers = v.saber ? order.sabers.filter((s) => s.id === v.saber) : order.sabers
+  const fixes = sabers.flatMap((s) => s.fixes)
+  return (
+    <article aria-label={`Visit of ${v.cameOn}`} className="bg-card border-rule mb-3 border p-3">
+      <div className="grid grid-cols-[1fr_1fr_auto] items-end gap-3">
+        <Labelled label="came on">
+          <DateCell
+            label={`Came on, ${v.cameOn}`}
+            value={v.cameOn}
+            onCommit={(d) => set((x) => void (x.cameOn = d ?? x.cameOn))}
+          />
+        </Labelled>
+        <Labelled label="went back on">
+          <DateCell
+            label={`Went back on, ${v.cameOn}`}
+            value={v.backOn}
+            onCommit={(d) => set((x) => setText(x, 'backOn', d ?? ''))}
+          />
+        </Labelled>
+        <RemoveButton what={`the visit of ${v.cameOn}`} onClick={() => remove(`visit:${v.id}`)} />
+      </div>
+      <div className="grid grid-cols-2 gap-x-3 gap-y-1">
+        <Labelled label="which">
+          <SelectCell
+            label={`Saber of the visit, ${v.cameOn}`}
+            value={v.saber ?? ''}
+            options={['', ...order.sabers.map((s) => s.id)]}
+            words={(id) => order.sabers.find((s) => s.id === id)?.name ?? 'all of them'}
+            onCommit={(id) => set((x) => setText(x, 'saber', id))}
+          />
+        </Labelled>
+        {text('by', 'looked after by', 'Who looked after it')}
+        {text('said', 'what the client says', 'What the client said')}
+        {text('found', 'what was found', 'What was found')}
+        {text('did', 'what was done', 'What was done')}
+      </div>
+      {fixes.length ? <p className="label mt-1">repairs made at this visit (written at Proof)</p> : null}
+      {fixes.map((f) => {
+        const ref = refTo('fix', f.id)
+        return (
+          <CheckBox
+            key={f.id}
+            checked={v.fixes.includes(ref)}
+            onChange={(on) => set((x) => void (x.fixes = on ? [...x.fixes, ref] : x.fixes.filter((y) => y !== ref)))}
+          >
+            {f.on}: {f.fix}
+          </CheckBox>
+        )
+      })}
+      <Notes of={v} what={`the visit of ${v.cameOn}`} onEdit={set} />
+    </article>
+  )
+}

@@ -1,0 +1,11 @@
+import { type RestedLine, restsOf } from '@nubrin/core/handoff'
+import type { Commission } from '@nubrin/core/record'
+import { learnAll } from '@nubrin/core/tongues'
+
+learnAll()
+
+/** What each line of a chapter rests on. */
+self.onmessage = (e: MessageEvent<{ record: Commission; chapter: string }>) => {
+  const { record, chapter } = e.data
+  self.postMessage({ chapter, lines: restsOf(record, chapter) } satisfies { chapter: string; lines: RestedLine[] })
+}
