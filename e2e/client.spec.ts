@@ -1,4 +1,5 @@
-import { writeFileSync } from 'node:fs'
+import { execFileSync } from 'node:child_process'
+import { readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { expect, open, saved, signIn, test } from './bench'
 import { choose } from './hands'
@@ -90,6 +91,126 @@ test('the page as one file opens from a disk, with no server and no network', as
   await server.start()
 })
 
+test('the client asks and says what he has read; both lie at the bench, and a reply from the file comes in by hand', async ({
+  page,
+  server,
+  folder,
+  browser,
+}) => {
+  await signIn(page, server.url)
+  const link = await issued(page, 'reed-warden')
+  const client = await browser.newPage({ viewport: { width: 390, height: 844 } })
+  await client.goto(server.url + link)
+  await expect(client.getByRole('heading', { name: 'First of all' })).toBeVisible()
+  await expect(client.getByText('And out again: hold the front button for two seconds')).toBeVisible()
+  await client.getByRole('button', { name: /^Put in/ }).click()
+  await expect(client.getByText('Loosen the upper blade screw', { exact: false })).toBeVisible()
+  await client.keyboard.press('Escape')
+  // The line is cut: what is asked waits here, and goes out by itself when it is back, once.
+  await client.context().setOffline(true)
+  await client.getByLabel('What would you like to know?').fill('Which oil for the thread?')
+  await client.getByRole('button', { name: 'ask', exact: true }).click()
+  await expect(client.getByText(/on its way/)).toBeVisible()
+  await client.reload().catch(() => undefined)
+  await client.context().setOffline(false)
+  await client.goto(server.url + link)
+  await expect(client.getByText(/we have it/)).toBeVisible()
+  await client.getByRole('button', { name: 'I have read this' }).click()
+  await expect(client.getByText(/✓ read on/)).toBeVisible()
+  await open(page, `${server.url}/commission/reed-warden/handoff`)
+  await page.getByRole('tab', { name: 'Afterwards' }).click()
+  const back = page.getByRole('region', { name: 'What came back' })
+  await expect(back.getByText('“Which oil for the thread?”')).toHaveCount(1)
+  await expect(back.getByText(/cautions of record no\./).last()).toBeVisible()
+  await back.getByLabel('Our answer to “Which oil for the thread?”').fill('A drop of clock oil.')
+  await page.keyboard.press('Tab')
+  await saved(page)
+  // From the file: saved as a small file, and taken in once, however often it is given.
+  const html = await (await page.request.get(`${server.url}/api${link.replace('/c/', '/client/')}/saber.html`)).text()
+  const file = join(folder, 'reply.html')
+  writeFileSync(file, html)
+  const disk = await browser.newPage({ viewport: { width: 390, height: 844 } })
+  await disk.goto(`file://${file}`)
+  await disk.getByLabel('What would you like to know?').fill('May it hang in the sun?')
+  await disk.getByRole('button', { name: 'put it into my reply' }).click()
+  const saving = disk.waitForEvent('download')
+  await disk.getByRole('button', { name: 'save my reply' }).click()
+  const reply = join(folder, 'reply.json')
+  await (await saving).saveAs(reply)
+  expect(JSON.parse(readFileSync(reply, 'utf8'))).toMatchObject({
+    of: 'reed-warden',
+    says: [{ asks: 'May it hang in the sun?' }],
+  })
+  const bring = page.getByText('bring in a reply').locator('input')
+  await bring.setInputFiles(reply)
+  await expect(back.getByText('1 taken in.')).toBeVisible()
+  await expect(back.getByText('“May it hang in the sun?”')).toBeVisible()
+  await bring.setInputFiles(reply)
+  await expect(back.getByText('0 taken in, 1 there already.')).toBeVisible()
+  writeFileSync(reply, '{"format":"nubrin-reply"')
+  await bring.setInputFiles(reply)
+  await expect(back.getByRole('alert')).toContainText('This is not JSON')
+  await saved(page)
+})
+
+test('a film beside the page as a file is played there; its address is a way to it', async ({
+  page,
+  server,
+  folder,
+}) => {
+  await signIn(page, server.url)
+  await open(page, `${server.url}/commission/reed-warden/handoff`)
+  await page.getByLabel('Address of film 1').fill('https://films.example/reed')
+  await page.keyboard.press('Tab')
+  await saved(page)
+  const link = await issued(page, 'reed-warden')
+  await page.goto(server.url + link)
+  await expect(page.getByRole('link', { name: 'watch the film' })).toHaveAttribute('href', 'https://films.example/reed')
+  expect(await page.locator('video').count()).toBe(0)
+  const html = await (await page.request.get(`${server.url}/api${link.replace('/c/', '/client/')}/saber.html`)).text()
+  writeFileSync(join(folder, 'film.html'), html)
+  // A film of one frame, made by the browser itself.
+  const film = await page.evaluate(async () => {
+    const canvas = document.createElement('canvas')
+    canvas.getContext('2d')!.fillRect(0, 0, 10, 10)
+    const rec = new MediaRecorder(canvas.captureStream(10), { mimeType: 'video/webm' })
+    const parts: Blob[] = []
+    rec.ondataavailable = (e) => parts.push(e.data)
+    const done = new Promise((r) => (rec.onstop = r))
+    rec.start()
+    await new Promise((r) => setTimeout(r, 500))
+    rec.stop()
+    await done
+    return [...new Uint8Array(await new Blob(parts).arrayBuffer())]
+  })
+  writeFileSync(join(folder, 'reed-warden.webm'), Buffer.from(film))
+  await page.goto(`file://${join(folder, 'film.html')}`)
+  await expect.poll(() => page.locator('video').evaluate((v: HTMLVideoElement) => v.readyState)).toBeGreaterThan(0)
+})
+
+test('on paper all of the page is unfolded, and nothing stands there that can only be pressed', async ({
+  page,
+  server,
+  folder,
+}) => {
+  await signIn(page, server.url)
+  const link = await issued(page, 'reed-warden')
+  await page.goto(server.url + link)
+  await expect(page.getByRole('heading', { name: 'First of all' })).toBeVisible()
+  const file = join(folder, 'page.pdf')
+  await page.pdf({ path: file, format: 'A4' })
+  const text = execFileSync('pdftotext', [file, '-']).toString().replace(/\s+/g, ' ')
+  for (const t of [
+    'Reed Warden',
+    'Never a cell with a damaged wrap',
+    'Charger for one round cell',
+    'upper blade screw',
+  ])
+    expect(text).toContain(t)
+  for (const t of ['try the controls', 'I have read this', 'Ask us']) expect(text).not.toContain(t)
+})
+
+// The last one: it leaves the order in another language.
 test('a client who reads German gets all of it in German', async ({ page, server }) => {
   await signIn(page, server.url)
   await open(page, `${server.url}/commission/reed-warden/brief`)

@@ -221,8 +221,10 @@ test('the main job: from a wish to the PDF and the client’s page', async ({ pa
 
   // Handoff
   await station(page, '0', 'Handoff')
+  await page.getByRole('tab', { name: 'The box' }).click()
   await page.getByRole('button', { name: /draft \d+ from the record/ }).click()
   for (const b of await page.getByLabel('Packing list').getByRole('checkbox').all()) await b.check()
+  await page.getByRole('tab', { name: 'Send it' }).click()
   await add(page, 'who: did what', 'Maren: all of it')
   for (
     let left = await page.getByRole('button', { name: 'set aside' }).count();

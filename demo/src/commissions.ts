@@ -546,7 +546,7 @@ function reedWarden(today: string): Commission {
     ],
     parcels: [
       {
-        ...{ id: 'rw-k1', to: 'Ilsabet Vorne', address: '7 Sluice Row\nFenbridge', abroad: false, carrier: 'tern' },
+        ...{ id: 'rw-box1', to: 'Ilsabet Vorne', address: '7 Sluice Row\nFenbridge', abroad: false, carrier: 'tern' },
         ...{ boxMass: grams(310), mass: grams(1315), size: '110 × 14 × 12 cm', sentOn: day(today, -3) },
       },
     ],
@@ -1255,7 +1255,7 @@ function crosswind(today: string): Commission {
       },
     ],
     questions: [],
-    parcels: [{ id: 'cw-k1', to: 'Halvard Quill', abroad: true, carrier: 'harbour' }],
+    parcels: [{ id: 'cw-box1', to: 'Halvard Quill', abroad: true, carrier: 'harbour' }],
     credits: [{ id: 'cw-d1', who: 'Maren', did: 'conversion' }],
     sabers: [s],
   })

@@ -162,6 +162,9 @@ const OTHERWISE: [string, string][] = [
   ['*/leftOut/*', 'left out by name: stations.test'],
   ['/handoff/waivers/*', 'set aside by name: e2e main job'],
   ['/handoff/issued/*', 'made when it is issued: e2e main job'],
+  ['/questions/askedBy', 'comes from the client’s page: e2e client'],
+  ['/handoff/receipts/*', 'comes from the client’s page: e2e client'],
+  ['/handoff/films/*', 'an address or a file, held against its rule: stations.test'],
 ]
 const matches = (at: string, pattern: string) =>
   new RegExp(`^${pattern.replace(/[/.]/g, '\\/').replaceAll('*', '.*')}$`).test(at)
@@ -184,6 +187,15 @@ describe('every field can be entered', () => {
       await screen.findByLabelText('Tasks')
       await enterAll()
     }
+    if (view === 'handoff')
+      for (const [name, region] of [
+        ['The box', 'Parcels'],
+        ['Afterwards', 'Service visits'],
+      ] as const) {
+        await act(async () => void fireEvent.click(screen.getByRole('tab', { name })))
+        await screen.findByRole('region', { name: region })
+        await enterAll()
+      }
     cleanup()
     if (view !== 'hilt') return
     await laid(view, (c) => void (c.sabers[0]!.hilt.openings[0]!.face = 'rear'))

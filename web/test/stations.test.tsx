@@ -413,7 +413,13 @@ describe('access', () => {
     expect(screen.queryByRole('region', { name: 'Which way round' })).toBeNull()
   })
   test('worded steps are read as acts when all of them can be carried out, else the first that cannot is named', async () => {
-    await lay('access', 'reed-warden')
+    await lay('access', 'reed-warden', (c) => {
+      // Only one of two screws is let go before the blade is pushed in.
+      const steps = c.sabers[0]!.access.find((p) => p.task === 'bladeIn')!.steps
+      steps.splice(1, 1)
+      for (const x of steps) delete x.act
+      steps[1]!.place = 'socket:rw-k1'
+    })
     await user.click(screen.getByRole('tab', { name: 'Steps for the client' }))
     await screen.findByLabelText('Tasks')
     await user.click(screen.getByRole('button', { name: /^Switch it on/ }))
@@ -557,12 +563,62 @@ describe('handoff', () => {
   })
   test('the box is drafted from the record and ticked off', async () => {
     await lay('handoff', 'crosswind', (c) => void (c.packing = []))
+    await user.click(screen.getByRole('tab', { name: 'The box' }))
+    await screen.findByRole('region', { name: 'Packing list' })
     await user.click(screen.getByRole('button', { name: /^draft \d+ from the record/ }))
     const first = bench().record!.packing[0]!
     await user.click(screen.getByRole('checkbox', { name: first.what }))
     expect(bench().record!.packing[0]).toMatchObject({ packed: true })
     await put(`How many: ${first.what}`, '2')
     expect(bench().record!.packing[0]!.quantity).toBe(2)
+  })
+  test('what the client has or buys stands apart, and who owns a thing is said with it', async () => {
+    await lay('handoff', 'crosswind', (c) => void (c.packing = []))
+    await user.click(screen.getByRole('tab', { name: 'The box' }))
+    await user.click(await screen.findByRole('button', { name: /^draft \d+ from the record/ }))
+    const box = screen.getByRole('region', { name: 'Packing list' })
+    expect(box.textContent).toMatch(/not in a parcel.*main blade · the client buys it/)
+    expect(box.textContent).toContain('String blade (yours, coming back) · the client’s own')
+    expect(screen.queryByRole('checkbox', { name: /main blade/ })).toBeNull()
+  })
+  test('a parcel says what its carrier takes, and what is to be confirmed until somebody has', async () => {
+    await lay('handoff', 'reed-warden', (c) => Object.assign(c.parcels[0]!, { abroad: true }))
+    await user.click(screen.getByRole('tab', { name: 'The box' }))
+    const parcel = await screen.findByRole('article', { name: 'Parcel to Ilsabet Vorne' })
+    expect(parcel.textContent).toContain('10.8 Wh: to be confirmed by the export desk of Tern Parcel')
+    await put('Who confirmed the parcel to Ilsabet Vorne', 'Juno at the desk')
+    expect(bench().record!.parcels[0]!.confirmedBy).toBe('Juno at the desk')
+    expect(parcel.textContent).toContain('confirmed by Juno at the desk')
+    await choose('Carrier of the parcel to Ilsabet Vorne', 'Harbour Post')
+    expect(parcel.textContent).toContain('Harbour Post does not take it: only cells that are built in cross a border')
+  })
+  test('a film is an address or a file; what no page can show is refused with its rule, and the record stays', async () => {
+    await lay('handoff', 'reed-warden', (c) => void (c.handoff.films = []))
+    const add = await screen.findByLabelText('a film: https://… or a file name')
+    await user.type(add, 'http://plain.example/film{Enter}')
+    expect(screen.getByRole('alert').textContent).toContain('an address begins with https://')
+    await user.type(add, '../film.exe{Enter}')
+    expect(screen.getByRole('alert').textContent).toContain('a file has a plain name')
+    expect(bench().record!.handoff.films).toEqual([])
+    await user.clear(add)
+    await user.type(add, 'https://films.example/reed{Enter}')
+    await user.type(add, 'reed.webm{Enter}')
+    expect(bench().record!.handoff.films).toEqual([
+      expect.objectContaining({ address: 'https://films.example/reed' }),
+      expect.objectContaining({ file: 'reed.webm' }),
+    ])
+    expect(screen.queryByRole('alert')).toBeNull()
+  })
+  test('a saber that came back is written down from what the client says to the day it goes', async () => {
+    await lay('handoff', 'ember-fair')
+    await user.click(screen.getByRole('tab', { name: 'Afterwards' }))
+    await user.type(await screen.findByLabelText('it is back: what the client says'), 'It hums{Enter}')
+    const [v] = bench().record!.visits
+    expect(v).toMatchObject({ said: 'It hums', by: 'Maren', fixes: [] })
+    await user.click(screen.getByRole('checkbox', { name: /new wires in a sleeve/ }))
+    expect(bench().record!.visits[0]!.fixes).toEqual([`fix:${bench().record!.sabers[2]!.fixes[0]!.id}`])
+    await put(`What was found, ${v!.cameOn}`, 'a loose pin')
+    expect(bench().record!.visits[0]!.found).toBe('a loose pin')
   })
 })
 

@@ -1,5 +1,5 @@
 import * as T from '@sinclair/typebox'
-import { PDF_EXTENTS, Photo, ReplyBody, Saber, TASKS } from '../record'
+import { PDF_EXTENTS, Photo, ReplyBody, ReplyFile, Saber, TASKS } from '../record'
 import { LANGUAGES } from '../units'
 import { closed, Moment, orNull, Revision } from './common'
 import { route } from './route'
@@ -180,6 +180,14 @@ export const handoffs = {
     summary: 'The label of a parcel',
     good: { status: 200, says: 'PDF', file: 'application/pdf' },
     bad: { 404: 'Not in this shop, or no such parcel in it' },
+  }),
+  readReply: route({
+    method: 'post',
+    path: '/commissions/{id}/replies/read',
+    summary: 'Read a reply that a client sent as a file; nothing is kept of it',
+    takesFile: true,
+    good: { status: 200, says: 'The reply', json: ReplyFile },
+    bad: { 404: 'Not in this shop' },
   }),
   clientReply: route({
     method: 'post',

@@ -1,5 +1,5 @@
 import { isFact } from '../facts'
-import { blankSaber, type Saber } from '../record'
+import { blankSaber, type Saber, type Step } from '../record'
 
 /** What no drawing shows of a thing. */
 const UNDRAWN: ReadonlySet<string> = new Set([
@@ -26,6 +26,13 @@ function bare<T>(v: T): T {
   ) as T
 }
 
+/** What a hand does at a step, without what is said of it. */
+const wordless = ({ id, direction, place, act }: Step): Step => ({
+  ...{ id, text: '', direction },
+  ...(place ? { place } : {}),
+  ...(act ? { act } : {}),
+})
+
 /**
  * A saber as a client takes it in hand on his page: drawn, with its buttons, modes, controls, lights and joints, so that it is
  * pressed, lit and opened as the real one is; nothing of the shop's notes, sources, tests and repairs.
@@ -39,6 +46,10 @@ export const handedSaber = (s: Saber): Saber => ({
   presets: s.presets.map((p) => ({ ...bare(p), sounds: [] })),
   zones: bare(s.zones),
   joints: bare(s.joints),
+  // How far it is taken apart is drawn from its steps; their words stand in the document.
+  access: s.access
+    .filter((p) => p.task === 'open' || p.task === 'cellOut')
+    .map((p) => ({ ...p, steps: p.steps.map(wordless) })),
   spoken: s.spoken,
   settings: { sensitivities: [], ...(s.settings.volumeSteps ? { volumeSteps: bare(s.settings.volumeSteps) } : {}) },
 })

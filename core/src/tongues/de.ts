@@ -585,7 +585,8 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'page.saveReply': 'meine Antwort sichern',
   'page.copyReply': 'als Text kopieren',
   'page.film': 'den Film ansehen',
-  'page.filmFile': 'Der Film ist die Datei {file}. Er läuft hier, wenn sie neben dieser Seite liegt.',
+  'page.filmFile':
+    'Der Film ist die Datei {file}. Liegt sie neben dieser Seite, als Datei gesichert, läuft er gleich hier.',
   'page.more': 'Alles Weitere',
   'page.revision': 'Begleitheft Nr. {number}, {date}',
   'page.file': 'diese Seite als eine Datei',

@@ -567,7 +567,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'page.saveReply': 'save my reply',
   'page.copyReply': 'copy it as text',
   'page.film': 'watch the film',
-  'page.filmFile': 'The film is the file {file}. It plays here when it lies beside this page.',
+  'page.filmFile': 'The film is the file {file}. Beside this page, saved as one file, it plays right here.',
   'page.more': 'All the rest',
   'page.revision': 'record no. {number}, {date}',
   'page.file': 'this page as one file',

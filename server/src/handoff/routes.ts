@@ -1,5 +1,5 @@
 import { API } from '@nubrin/core/api'
-import { differences, handoffFileName, labelOf, liftHandoff, type ShopCard } from '@nubrin/core/handoff'
+import { differences, handoffFileName, labelOf, liftHandoff, readReply, type ShopCard } from '@nubrin/core/handoff'
 import { lift } from '@nubrin/core/import'
 import { gateOf, judgeCommission } from '@nubrin/core/judge'
 import { type Commission, readerOf } from '@nubrin/core/record'
@@ -7,7 +7,7 @@ import type { Router } from 'express'
 import type { Commissions } from '../commissions/store'
 import type { Tables } from '../db/models'
 import { transact } from '../db/transact'
-import { Conflict, NotFound } from '../http/problem'
+import { Conflict, Invalid, NotFound } from '../http/problem'
 import { serve } from '../http/serve'
 import { newId, secret, sha256, today } from '../ids'
 import type { Library } from '../media/library'
@@ -15,6 +15,8 @@ import { settingsOf } from '../people/settings'
 import type { Work } from '../work/kinds'
 import { handoffArchive } from './archive'
 import { type Pdfs, sendPdf } from './pdfs'
+
+const MOST_REPLY_BYTES = 64 * 1024
 
 interface With {
   store: Commissions
@@ -156,6 +158,17 @@ export function handoffRoutes(r: Router, { store, db, library, pdfs, work, webFo
     })
     return undefined
   })
+  serve(
+    r,
+    API.readReply,
+    async ({ params, file, who }) => {
+      await store.changes(who.shopId, params.id, Number.MAX_SAFE_INTEGER)
+      const read = readReply(file.bytes.toString('utf8'), params)
+      if (!read.ok) throw new Invalid(`${file.name} was not read; nothing was changed.`, read.problems)
+      return read.reply
+    },
+    MOST_REPLY_BYTES,
+  )
   serve(r, API.parcelLabel, async ({ params, who, res }) => {
     const { record } = await store.load(who.shopId, params.id)
     const parcel = record.parcels.find((k) => k.id === params.parcel)

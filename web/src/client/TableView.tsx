@@ -4,10 +4,12 @@ import { say, whether } from '@nubrin/core/words'
 
 /** A table of the record; a row of presets shows its colour. */
 export function TableView({ block: b }: { block: Extract<Block, { kind: 'table' }> }) {
+  // What has many columns is read a row below the other on a phone, each cell by its name.
+  const wide = b.head.length > 2
   return (
     <section className="mt-3 overflow-x-auto" tabIndex={0} aria-label={b.head.join(', ')}>
       <table className="w-full text-left">
-        <thead className="text-quiet text-[0.92rem]">
+        <thead className={`text-quiet text-[0.92rem] ${wide ? 'max-sm:sr-only' : ''}`}>
           <tr>
             {b.head.map((h) => (
               <th key={h} className="pr-3 font-medium">
@@ -18,9 +20,20 @@ export function TableView({ block: b }: { block: Extract<Block, { kind: 'table' 
         </thead>
         <tbody>
           {b.rows.map((row, r) => (
-            <tr key={row.join('|')} className="border-rule border-b align-top">
+            <tr
+              key={row.join('|')}
+              className={`border-rule border-b align-top ${wide ? 'max-sm:block max-sm:py-1.5' : ''}`}
+            >
               {row.map((cell, i) => (
-                <td key={i} className="py-1 pr-3">
+                <td
+                  key={i}
+                  className={`py-1 pr-3 ${wide ? `max-sm:block max-sm:py-0 ${i ? '' : 'max-sm:font-semibold'}` : ''}`}
+                >
+                  {wide && i ? (
+                    <span className="text-quiet sm:hidden" aria-hidden>
+                      {b.head[i]}:{' '}
+                    </span>
+                  ) : null}
                   {b.swatch?.[r] && i === 2 ? (
                     <span
                       className="border-ink mr-1.5 inline-block h-3 w-3 border"

@@ -1,6 +1,7 @@
-import { readReply, type Taken, takeReply } from '@nubrin/core/handoff'
+import { type Taken, takeReply } from '@nubrin/core/handoff'
+import type { ReplyFile } from '@nubrin/core/record'
 import { useState } from 'react'
-import { todayIso } from '../../data'
+import { call, refusalText, todayIso } from '../../data'
 import { dayText, FileButton, Refused, RemoveButton, setText, TextCell } from '../../kit'
 import { useBench, useEdit, useEditEntry, useOrder, useRemove } from '../../store/commission'
 
@@ -16,12 +17,13 @@ export function CameBack() {
   const { receipts } = order.handoff
   const take = async ([file]: File[]) => {
     if (!file || !now) return
-    const read = readReply(await file.text(), order)
-    if (!read.ok) {
-      const [p] = read.problems
-      return setTold({ wrong: `${file.name} was not taken in: ${p!.path ? `${p!.path} ` : ''}${p!.message}` })
+    let reply: ReplyFile
+    try {
+      reply = await call('readReply', { params: { id: order.id }, file })
+    } catch (e) {
+      return setTold({ wrong: refusalText(e) })
     }
-    const { says, number, on } = read.reply
+    const { says, number, on } = reply
     const counted = (d: typeof now) => says.map((x): Taken => takeReply(d, x, number, on))
     const came = counted(structuredClone(now))
     edit('take in a reply', (d) => void counted(d))

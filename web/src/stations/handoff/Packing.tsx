@@ -24,6 +24,8 @@ const OWNER_WORDS = { '': 'sold with it', client: 'the client’s own', shop: 'o
 export function Packing() {
   const order = useOrder()
   const edit = useEdit()
+  // A line that moves to another parcel stays open.
+  const [open, setOpen] = useState('')
   const proposed = proposePacking(order)
   const draft = () =>
     edit('draft the packing list', (d) => {
@@ -33,10 +35,11 @@ export function Packing() {
   const rest = order.packing.filter((p) => !isPacked(p))
   const groups = order.parcels.length
     ? order.parcels.map((k) => ({
+        id: k.id as string,
         title: `to ${k.to}`,
         lines: packed.filter((p) => parcelOf(order, p) === k.id),
       }))
-    : [{ title: '', lines: packed }]
+    : [{ id: '', title: '', lines: packed }]
   const done = packed.filter((p) => p.packed).length
   return (
     <section aria-label="Packing list">
@@ -57,16 +60,16 @@ export function Packing() {
         ) : null}
       </div>
       {groups.map((g) => (
-        <div key={g.title}>
+        <div key={g.id}>
           {g.title ? <h3 className="label mt-2">{g.title}</h3> : null}
           {g.lines.map((p) => (
-            <PackedLine key={p.id} line={p} />
+            <PackedLine key={p.id} line={p} open={open === p.id} onOpen={() => setOpen(open === p.id ? '' : p.id)} />
           ))}
         </div>
       ))}
       {rest.length ? <h3 className="label mt-3">not in a parcel</h3> : null}
       {rest.map((p) => (
-        <PackedLine key={p.id} line={p} />
+        <PackedLine key={p.id} line={p} open={open === p.id} onOpen={() => setOpen(open === p.id ? '' : p.id)} />
       ))}
       <AddLine
         label="something else in the box"
@@ -76,11 +79,10 @@ export function Packing() {
   )
 }
 
-function PackedLine({ line: p }: { line: Line }) {
+function PackedLine({ line: p, open, onOpen }: { line: Line; open: boolean; onOpen: () => void }) {
   const order = useOrder()
   const edit = useEditEntry('packing')
   const remove = useRemove()
-  const [open, setOpen] = useState(false)
   const set = (run: (x: Line) => void) => edit('packing', p.id, run)
   const marks = [p.owner && OWNER_WORDS[p.owner], !isPacked(p) && SUPPLY_WORDS[p.supply!]].filter(Boolean)
   return (
@@ -108,7 +110,7 @@ function PackedLine({ line: p }: { line: Line }) {
           className="text-brass"
           aria-expanded={open}
           aria-label={`More on ${p.what}`}
-          onClick={() => setOpen(!open)}
+          onClick={onOpen}
         >
           {open ? 'less' : 'more'}
         </button>
@@ -116,6 +118,15 @@ function PackedLine({ line: p }: { line: Line }) {
       </div>
       {open ? (
         <div className="bg-card mb-2 grid grid-cols-4 gap-x-3 gap-y-1 p-2">
+          <Labelled label="parcel">
+            <SelectCell
+              label={`Parcel of ${p.what}`}
+              value={p.parcel ?? ''}
+              options={['', ...order.parcels.map((k) => k.id)]}
+              words={(v) => order.parcels.find((k) => k.id === v)?.to ?? 'the first'}
+              onCommit={(v) => set((x) => setText(x, 'parcel', v))}
+            />
+          </Labelled>
           <Labelled label="how the client comes by it">
             <SelectCell
               label={`How the client comes by ${p.what}`}
@@ -123,15 +134,6 @@ function PackedLine({ line: p }: { line: Line }) {
               options={SUPPLIES}
               words={(v) => SUPPLY_WORDS[v]}
               onCommit={(v) => set((x) => setText(x, 'supply', v === 'packed' ? '' : v))}
-            />
-          </Labelled>
-          <Labelled label="whose it is">
-            <SelectCell
-              label={`Whose ${p.what} is`}
-              value={p.owner ?? ''}
-              options={['', 'client', 'shop'] as const}
-              words={(v) => OWNER_WORDS[v]}
-              onCommit={(v) => set((x) => setText(x, 'owner', v))}
             />
           </Labelled>
           <Labelled label="goes with">
@@ -143,13 +145,13 @@ function PackedLine({ line: p }: { line: Line }) {
               onCommit={(v) => set((x) => setText(x, 'saber', v))}
             />
           </Labelled>
-          <Labelled label="parcel">
+          <Labelled label="whose it is">
             <SelectCell
-              label={`Parcel of ${p.what}`}
-              value={p.parcel ?? ''}
-              options={['', ...order.parcels.map((k) => k.id)]}
-              words={(v) => order.parcels.find((k) => k.id === v)?.to ?? 'the first'}
-              onCommit={(v) => set((x) => setText(x, 'parcel', v))}
+              label={`Whose ${p.what} is`}
+              value={p.owner ?? ''}
+              options={['', 'client', 'shop'] as const}
+              words={(v) => OWNER_WORDS[v]}
+              onCommit={(v) => set((x) => setText(x, 'owner', v))}
             />
           </Labelled>
           <FactField

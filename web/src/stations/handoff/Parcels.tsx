@@ -102,13 +102,13 @@ function ParcelSheet({ parcel: k }: { parcel: K }) {
           crosses a border
         </CheckBox>
         <FactField
-          label={`empty box to ${k.to}`}
+          label="the empty box"
           of={Parcel.properties.boxMass as FactSchema<'g'>}
           value={k.boxMass}
           onCommit={(f) => set((x) => void (x.boxMass = f))}
         />
         <FactField
-          label={`on the scale, to ${k.to}`}
+          label="on the scale"
           of={Parcel.properties.mass as FactSchema<'g'>}
           value={k.mass}
           onCommit={(f) => set((x) => void (x.mass = f))}

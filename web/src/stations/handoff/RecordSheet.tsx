@@ -29,6 +29,8 @@ export function RecordSheet() {
     setWrong('')
     try {
       await flush()
+      // What was edited while that was on its way goes out before the record is frozen.
+      for (let n = 0; n < 4 && useBench.getState().pending; n++) await flush()
       const r = await call('issue', { params })
       setLink(await publicLink(r.link))
       edit('issue the handoff', (d) => {

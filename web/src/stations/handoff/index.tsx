@@ -22,11 +22,13 @@ export default function Handoff() {
       panels={(i) =>
         [
           <div key="send" className="grid grid-cols-[minmax(0,1.15fr)_minmax(0,1fr)] gap-8">
-            <Gate />
+            <div className="space-y-5">
+              <Gate />
+              <Credits />
+            </div>
             <div className="space-y-5">
               <RecordSheet />
               <Films />
-              <Credits />
             </div>
           </div>,
           <Box key="box" />,
