@@ -66,7 +66,7 @@ test('the page as one file opens from a disk, with no server and no network', as
   const answer = await page.request.get(`${server.url}/api${link.replace('/c/', '/client/')}/saber.html`)
   expect(answer.headers()['content-disposition']).toMatch(/^attachment; filename=".*-handoff\.html"$/)
   const html = await answer.text()
-  const words = html.replace(/data:image\/[^"]*/g, '')
+  const words = html.replace(/data:(image|audio)\/[^"]*/g, '')
   expect(words.length).toBeLessThan(700_000)
   // Nothing of the shop's is in it, and nothing in it ends the script.
   const carried = html.slice(html.indexOf('id="carried">'), html.indexOf('</script>'))
@@ -78,6 +78,22 @@ test('the page as one file opens from a disk, with no server and no network', as
   await server.kill()
   await page.context().setOffline(true)
   await page.goto(`file://${file}`)
+  // The sounds whose licence allows it came along, pressed, and are as long as they were recorded.
+  const heard = await page.evaluate(async () => {
+    const { photos, sabers } = JSON.parse(document.getElementById('carried')!.textContent!) as {
+      photos: Record<string, string>
+      sabers: { presets: { sounds: { event: string; media?: string }[] }[] }[]
+    }
+    const ignite = sabers[0]!.presets[0]!.sounds.find((s) => s.event === 'ignite')!
+    const url = photos[ignite.media!]!
+    const bytes = await (await fetch(url)).arrayBuffer()
+    const long = (await new OfflineAudioContext(1, 1, 44_100).decodeAudioData(bytes)).duration
+    const all = Object.values(photos).filter((u) => u.startsWith('data:audio/ogg'))
+    return { url: url.slice(0, 15), long, bytes: all.reduce((n, u) => n + u.length, 0) }
+  })
+  expect(heard.url).toBe('data:audio/ogg;')
+  expect(heard.long).toBeGreaterThan(0.2)
+  expect(heard.bytes).toBeLessThan(1.4 * 1024 * 1024)
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Reed Warden')
   await page.getByRole('button', { name: 'front button', exact: true }).click()
   await expect(page.getByText('Its blade is lit.')).toBeVisible()

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { plainWav, readWav } from '@nubrin/core/voice'
+import { monoOf, plainWav, readWav } from '@nubrin/core/voice'
 import { makeSounds } from '@nubrin/demo'
 import fc from 'fast-check'
 import wavefile from 'wavefile'
@@ -231,4 +231,26 @@ describe('what is refused, and costs nothing', () => {
       { numRuns: 400 },
     )
   })
+})
+
+describe('one channel', () => {
+  test('is the mean of all of them, sample by sample', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(fc.integer({ min: -32768, max: 32767 }), fc.integer({ min: -32768, max: 32767 })), {
+          minLength: 1,
+          maxLength: 60,
+        }),
+        (frames) => {
+          const wav = new wavefile.WaveFile()
+          wav.fromScratch(2, 22_050, '16', [frames.map(([l]) => l), frames.map(([, r]) => r)])
+          const { rate, samples } = monoOf(wav.toBuffer())
+          expect(rate).toBe(22_050)
+          expect(samples).toHaveLength(frames.length)
+          for (const [i, [l, r]] of frames.entries()) expect(samples[i]).toBeCloseTo((l + r) / 2 / 32768, 4)
+        },
+      ),
+    )
+  })
+  test('what is no sound is refused', () => expect(() => monoOf(new Uint8Array(20))).toThrow(RangeError))
 })

@@ -268,6 +268,7 @@ function reedWarden(today: string): Commission {
     ],
     presets: [
       preset('rw-s1', 'Reed at dawn', 'Still Water', '#10d8b0', {
+        mayCopy: true,
         why: 'the colour of the marsh in her first letter',
         askedBy: 'Ilsabet',
         extendMs: fact(900, 'ms', 'configured'),

@@ -127,37 +127,39 @@ function wordsOf(file: string): Word[] {
   return out
 }
 /** Headings of chapters below which nothing stands on their page. */
-function alone(file: string, foot: number): string[] {
-  const words = wordsOf(file)
+function alone(words: readonly Word[], foot: number): string[] {
   const large = words.filter((w) => w.page > 1 && w.high > 14.5 && w.x < 60)
   return large
     .filter((h) => !words.some((w) => w.page === h.page && w.top > h.top + h.high && w.top < foot))
     .map((h) => `${h.text} on page ${h.page}`)
 }
 /** Words of a document that are not on paper. */
-function missing(document: HandoffDocument, file: string): string[] {
+function missing(document: HandoffDocument, words: readonly Word[]): string[] {
   const plain = (t: string) => t.normalize('NFKC').replace(/[^\p{L}\p{N}]+/gu, ' ')
-  const there = new Set(plain(run('pdftotext', file, '-')).split(' '))
+  const texts = words.map((w) => plain(w.text.replace(/&(amp|lt|gt|quot|#39);/g, ' ')))
+  const there = new Set(texts.flatMap((t) => t.split(' ')))
   // A word that a narrow column breaks is found in the text without its breaks.
-  const joined = plain(run('pdftotext', '-raw', file, '-')).replaceAll(' ', '')
+  const joined = texts.join('').replaceAll(' ', '')
   const said = document.chapters.flatMap((ch) => [ch.title, ...chapterLines(ch)])
-  const words = new Set(said.flatMap((l) => plain(l).split(' ')).filter((w) => w.length > 3))
-  return [...words].filter((w) => !there.has(w) && !joined.includes(w))
+  const wanted = new Set(said.flatMap((l) => plain(l).split(' ')).filter((w) => w.length > 3))
+  return [...wanted].filter((w) => !there.has(w) && !joined.includes(w))
 }
 
 describe.each(LANGUAGES)('every order and every case, %s', (language) => {
   test.each(ORDERS)('%s: all of it is on paper, tagged by the rules, no heading alone', async (_what, make) => {
     const { document, pdf, file } = await printed(make(), KIND, language)
-    expect(missing(document, file)).toEqual([])
+    const words = wordsOf(file)
+    expect(missing(document, words)).toEqual([])
     const contents = streams(pdf)
     expect(contents.length).toBe(Number(/Pages: +(\d+)/.exec(run('pdfinfo', file))![1]))
     for (const s of contents) expect(unmarked(s)).toEqual([])
-    expect(structureFaults(run('pdfinfo', '-struct', file))).toEqual([])
-    expect(alone(file, 800)).toEqual([])
+    const struct = run('pdfinfo', '-struct', file)
+    expect(structureFaults(struct)).toEqual([])
+    expect(alone(words, 800)).toEqual([])
     const raw = pdf.toString('latin1')
     for (const rule of ['pdfuaid:part>1<', '/MarkInfo', '/DisplayDocTitle true', `/Lang (${language})`, '/Tabs /S'])
       expect(raw).toContain(rule)
-    const figures = run('pdfinfo', '-struct', file).match(/^\s*Figure/gm)?.length ?? 0
+    const figures = struct.match(/^\s*Figure/gm)?.length ?? 0
     expect(raw.match(/\/Alt [(<]/g)?.length).toBe(figures)
     expect(pdf.length).toBeLessThan(2 * 1024 * 1024)
   })
@@ -171,7 +173,7 @@ describe('short and on one sheet, on Letter', () => {
       const { document, file, pdf } = await printed(make(), { paper: 'Letter', extent }, language)
       const cautions = document.chapters.filter((ch) => ch.id.startsWith('cautions'))
       const only = cautions.map((ch) => ({ ...ch, title: '', blocks: ch.blocks.filter((b) => b.kind === 'caution') }))
-      expect(missing({ ...document, chapters: only }, file)).toEqual([])
+      expect(missing({ ...document, chapters: only }, wordsOf(file))).toEqual([])
       for (const s of streams(pdf)) expect(unmarked(s)).toEqual([])
       expect(structureFaults(run('pdfinfo', '-struct', file))).toEqual([])
       expect(run('pdfinfo', file)).toMatch(/letter/)
@@ -190,6 +192,24 @@ describe('the rules notice faults', () => {
   test('words that are not on paper', async () => {
     const { document, file } = await printed(ORDERS[0]![1](), KIND, 'en')
     const more = { ...document, chapters: [{ id: 'x', title: 'Zeppelinwharf', blocks: [] }] }
-    expect(missing(more, file)).toEqual(['Zeppelinwharf'])
+    expect(missing(more, wordsOf(file))).toEqual(['Zeppelinwharf'])
+  })
+})
+
+describe('sounds that a page carries', () => {
+  test('pressed in Ogg Vorbis, much smaller, the same again as the same bytes, never more than may', async () => {
+    const { makeSounds } = await import('@nubrin/demo')
+    const { pressSounds } = await import('../src/handoff/press')
+    const sounds = makeSounds(110, ['ignite', 'hum', 'clash']).map((m, i) => ({ hash: `${i}`, bytes: m.bytes }))
+    const all = await pressSounds(sounds, 1e6)
+    expect(all).toHaveLength(3)
+    for (const x of all) {
+      expect(Buffer.from(x.bytes.subarray(0, 4)).toString()).toBe('OggS')
+      expect(x.bytes.length).toBeLessThan(sounds.find((s) => s.hash === x.hash)!.bytes.length / 3)
+    }
+    expect(await pressSounds(sounds, 1e6)).toEqual(all)
+    const [short, next] = all.map((x) => x.bytes.length).sort((a, b) => a - b)
+    expect(await pressSounds(sounds, short! + next! - 1)).toHaveLength(1)
+    expect(await pressSounds([{ hash: 'x', bytes: Buffer.from('no sound') }], 1e6)).toEqual([])
   })
 })

@@ -1,5 +1,5 @@
 import { isFact } from '../facts'
-import { blankSaber, type Saber, type Step } from '../record'
+import { blankSaber, type Saber, type Sound, type Step } from '../record'
 
 /** What no drawing shows of a thing. */
 const UNDRAWN: ReadonlySet<string> = new Set([
@@ -26,6 +26,9 @@ function bare<T>(v: T): T {
   ) as T
 }
 
+/** A sound as it is played: what it is of, and its file. */
+const heard = ({ id, event, media }: Sound): Sound => ({ id, event, name: '', ...(media ? { media } : {}) })
+
 /** What a hand does at a step, without what is said of it. */
 const wordless = ({ id, direction, place, act }: Step): Step => ({
   ...{ id, text: '', direction },
@@ -43,7 +46,7 @@ export const handedSaber = (s: Saber): Saber => ({
   modes: bare(s.modes),
   timing: bare(s.timing),
   controls: bare(s.controls).map(({ standard: _s, ...r }) => r),
-  presets: s.presets.map((p) => ({ ...bare(p), sounds: [] })),
+  presets: s.presets.map((p) => ({ ...bare(p), sounds: p.mayCopy ? p.sounds.map(heard) : [] })),
   zones: bare(s.zones),
   joints: bare(s.joints),
   // How far it is taken apart is drawn from its steps; their words stand in the document.

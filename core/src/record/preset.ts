@@ -43,6 +43,8 @@ export const Preset = obj({
   id: ownId('preset'),
   name: Line,
   font: Line,
+  /** The licence of its sounds lets them be copied onto the client's page. */
+  mayCopy: opt(T.Boolean()),
   style: opt(Line),
   /** Present only for a look that is not a blade colour. */
   look: opt(oneOf(LOOKS)),

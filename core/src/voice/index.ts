@@ -1,2 +1,2 @@
 export { missingSounds, reachableEvents } from './events'
-export { plainWav, readWav, type WavFacts, type WavFault } from './wav'
+export { monoOf, plainWav, readWav, type WavFacts, type WavFault } from './wav'

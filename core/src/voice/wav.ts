@@ -201,6 +201,21 @@ export function readWav(bytes: Uint8Array): WavFacts | WavFault {
   }
 }
 
+/** The same sound on one channel, every channel as loud as the others, −1…1. Only for bytes that `readWav` has read; throws RangeError for others. */
+export function monoOf(bytes: Uint8Array): { rate: number; samples: Float32Array } {
+  const s = locate(bytes)
+  if ('ok' in s) throw new RangeError(`monoOf: ${s.message}`)
+  const frames = Math.floor(s.bytes / (s.width * s.channels))
+  const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength)
+  const samples = new Float32Array(frames)
+  const frame = new Float64Array(s.channels)
+  for (let i = 0; i < frames; i++) {
+    decode(view, s, i * s.channels, frame)
+    samples[i] = frame.reduce((sum, v) => sum + v, 0) / s.channels
+  }
+  return { rate: s.rate, samples }
+}
+
 /**
  * The same samples in a file that holds their format, them, and nothing else: no names, places, pictures or cue lists.
  * What is plain already comes back byte for byte. Only for bytes that `readWav` has read; throws RangeError for others.

@@ -5,7 +5,8 @@ import { webVttOf } from '@nubrin/core/script'
 import yazl from 'yazl'
 import { mediaHashes } from '../commissions/media-hashes'
 import type { Library } from '../media/library'
-import { handoffHtml, photosFor } from './html'
+import type { Work } from '../work/kinds'
+import { handoffHtml, photosFor, soundsFor } from './html'
 
 interface Archived {
   /** Under what the page remembers. */
@@ -15,6 +16,7 @@ interface Archived {
   pdf: Uint8Array
   shopId: string
   library: Library
+  work: Work
   webFolder: string
 }
 
@@ -25,7 +27,7 @@ const MTIME = new Date('2000-01-01T00:00:00Z')
  * All of a handoff as one ZIP: the record with its files as they are taken in again (`commission.json`, `media/`), and made from
  * it the PDF, the page as one file, captions and the manifest of the card of each saber, and what the client was handed as data.
  */
-export async function handoffArchive({ key, document, record, pdf, shopId, library, webFolder }: Archived) {
+export async function handoffArchive({ key, document, record, pdf, shopId, library, work, webFolder }: Archived) {
   const zip = new yazl.ZipFile()
   const add = (name: string, content: string | Uint8Array) =>
     zip.addBuffer(Buffer.from(content as Uint8Array), name, { mtime: MTIME })
@@ -38,7 +40,8 @@ export async function handoffArchive({ key, document, record, pdf, shopId, libra
   add('handoff.json', `${JSON.stringify(document, null, 2)}\n`)
   add('handoff.pdf', pdf)
   const page = { document, sabers: record.sabers.map(handedSaber), media: record.media, keep: key }
-  add('saber.html', handoffHtml(webFolder, page, await photosFor(record, shopId, library)))
+  const carried = [await photosFor(record, shopId, library), await soundsFor(record, shopId, library, work)]
+  add('saber.html', handoffHtml(webFolder, page, new Map(carried.flatMap((m) => [...m]))))
   for (const s of record.sabers) {
     const captions = speakingTo(record, () => webVttOf(s, s.takes.at(-1)))
     add(`captions/${s.id}.vtt`, captions)

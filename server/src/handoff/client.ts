@@ -15,7 +15,8 @@ import { sha256, today } from '../ids'
 import type { Library } from '../media/library'
 import { sendFile } from '../media/routes'
 import { settingsOf } from '../people/settings'
-import { handoffHtml, photosFor } from './html'
+import type { Work } from '../work/kinds'
+import { handoffHtml, photosFor, soundsFor } from './html'
 import { type Pdfs, sendPdf } from './pdfs'
 
 const HOUR = 3_600_000
@@ -34,11 +35,12 @@ interface With {
   store: Commissions
   library: Library
   pdfs: Pdfs
+  work: Work
   webFolder: string
 }
 
 /** What the client may fetch with a link: the frozen document, the record behind its drawings, its media; and what he says back. */
-export function clientRoutes({ db, store, library, pdfs, webFolder }: With): Router {
+export function clientRoutes({ db, store, library, pdfs, work, webFolder }: With): Router {
   const r = Router()
   const find = async (token: string) => {
     const row = await db.handoffs.findOne({
@@ -80,12 +82,13 @@ export function clientRoutes({ db, store, library, pdfs, webFolder }: With): Rou
     const { id, of, document, record } = await find(params.token)
     const shop = await db.commissions.findByPk(of, { attributes: ['shopId'] })
     const photos = await photosFor(record, shop!.shopId, library)
+    const sounds = await soundsFor(record, shop!.shopId, library, work)
     const page = { document, sabers: record.sabers.map(handedSaber), media: record.media, keep: `${id}` }
     res
       .type('text/html')
       .set('Content-Disposition', `attachment; filename="${encodeURIComponent(handoffFileName(record))}.html"`)
       .set('Cache-Control', 'private, no-store')
-      .send(handoffHtml(webFolder, page, photos))
+      .send(handoffHtml(webFolder, page, new Map([...photos, ...sounds])))
     return undefined
   })
   r.post(

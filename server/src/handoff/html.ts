@@ -3,6 +3,7 @@ import { join } from 'node:path'
 import type { HandoffDocument } from '@nubrin/core/handoff'
 import type { Commission, Saber } from '@nubrin/core/record'
 import type { Library } from '../media/library'
+import type { Work } from '../work/kinds'
 
 /** What a file carries beside its words. */
 interface CarriedPhoto {
@@ -10,6 +11,8 @@ interface CarriedPhoto {
   bytes: Uint8Array
 }
 /** Photos beyond this stay at home, so that the file can be sent, bytes. */
+/** As many sounds are looked at for one page. */
+const MOST_SOUNDS = 60
 const MOST_PHOTO_BYTES = 4 * 1024 * 1024
 
 /** The photos of a record as far as they fit. What is not there any more leaves a gap, not an answer without a page. */
@@ -28,6 +31,25 @@ export async function photosFor(
     photos.set(m.hash, file)
   }
   return photos
+}
+
+/** Sounds beyond this stay at home: what a page says without them is made by it, bytes. */
+export const MOST_SOUND_BYTES = 1024 * 1024
+
+/** The sounds of the presets whose licence lets them be copied, pressed in an open codec as far as they fit. */
+export async function soundsFor(
+  record: Commission,
+  shopId: string,
+  library: Library,
+  work: Work,
+): Promise<Map<string, CarriedPhoto>> {
+  const free = record.sabers.flatMap((s) => s.presets).filter((p) => p.mayCopy)
+  const hashes = [...new Set(free.flatMap((p) => p.sounds.flatMap((q) => q.media ?? [])))].slice(0, MOST_SOUNDS)
+  const found = await Promise.all(hashes.map((hash) => library.of(shopId, hash).catch(() => undefined)))
+  const sounds = found.flatMap((f, i) => (f?.type === 'audio/wav' ? [{ hash: hashes[i]!, bytes: f.bytes }] : []))
+  if (!sounds.length) return new Map()
+  const done = await work.run('pressed', { sounds, most: MOST_SOUND_BYTES })
+  return new Map(done.map(({ hash, bytes }) => [hash, { type: 'audio/ogg', bytes }]))
 }
 
 /** Text that may stand in a script: nothing in it ends the script. */
@@ -58,7 +80,7 @@ export function handoffHtml(
     photos: urls,
   }).replace(/</g, '\\u003c')
   const csp =
-    "default-src 'none'; script-src 'unsafe-inline'; style-src 'unsafe-inline'; img-src data: blob:; font-src data:; media-src data: blob: file: 'self'"
+    "default-src 'none'; script-src 'unsafe-inline'; style-src 'unsafe-inline'; img-src data: blob:; font-src data:; connect-src data:; media-src data: blob: file: 'self'"
   return `<!doctype html>
 <html lang="${record.document.language}">
 <head>

@@ -149,7 +149,10 @@ export function handoffRoutes(r: Router, { store, db, library, pdfs, work, webFo
     const pdf = await pdfs.of(`${key} ${paper} ${extent}`, async () => ({
       ...{ document, sabers: record.sabers, paper, extent },
     }))
-    const zip = await handoffArchive({ ...{ key, document, record, pdf, library, webFolder }, shopId: who.shopId })
+    const zip = await handoffArchive({
+      ...{ key, document, record, pdf, library, work, webFolder },
+      shopId: who.shopId,
+    })
     res.attachment(`${handoffFileName(record)}-${params.number}.zip`).type('application/zip')
     await new Promise<void>((done, fail) => {
       zip.once('error', fail)

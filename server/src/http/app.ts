@@ -101,7 +101,7 @@ export function createApp({ config, db, store, files, work, pegs, disk, cookieSe
     return document
   })
   api.use(
-    clientRoutes({ db, store, library, pdfs, webFolder: config.webFolder }),
+    clientRoutes({ db, store, library, pdfs, work, webFolder: config.webFolder }),
     phoneRoutes(db, store, library, work),
   )
   api.use(...sessions(db, cookieSecret, config.port))

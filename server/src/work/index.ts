@@ -13,6 +13,10 @@ const BUDGET: Record<JobName, { ms: number; tooLong: () => HttpProblem }> = {
   pdf: { ms: 30_000, tooLong: () => new HttpProblem(503, 'tooLong', 'The PDF took too long to make. Try again.') },
   card: { ms: 20_000, tooLong: () => new HttpProblem(503, 'tooLong', 'The card took too long to make. Try again.') },
   label: { ms: 20_000, tooLong: () => new HttpProblem(503, 'tooLong', 'The label took too long to make. Try again.') },
+  pressed: {
+    ms: 40_000,
+    tooLong: () => new HttpProblem(503, 'tooLong', 'The sounds took too long to press. Try again.'),
+  },
   sound: { ms: 20_000, tooLong: () => hard('The sound takes too long to read.') },
   pegs: { ms: 60_000, tooLong: () => new HttpProblem(503, 'tooLong', 'The rack took too long to judge. Try again.') },
   parts: { ms: 30_000, tooLong: () => hard('The list takes too long to read; nothing was taken in.') },

@@ -41,6 +41,10 @@ export const JOBS: { [K in JobName]: (ask: Asked<K>) => Promise<Done<K>> } = {
     }
     return { facts, bytes: plainWav(bytes) }
   },
+  async pressed({ sounds, most }) {
+    const { pressSounds } = await import('../handoff/press')
+    return pressSounds(sounds, most)
+  },
   async unpack({ bytes }) {
     const { unpack } = await import('../commissions/archive')
     return unpack(Buffer.from(bytes.buffer, bytes.byteOffset, bytes.byteLength))

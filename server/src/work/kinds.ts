@@ -30,6 +30,11 @@ interface Jobs {
   label: { ask: { label: ParcelLabel; title: string }; done: Uint8Array }
   /** Measures a sound; gives the file that is kept of it, too. */
   sound: { ask: { bytes: Uint8Array; name: string }; done: { facts: WavFacts; bytes: Uint8Array } }
+  /** Sounds on one channel, in an open codec; what would go beyond the most bytes is left out. */
+  pressed: {
+    ask: { sounds: { hash: string; bytes: Uint8Array }[]; most: number }
+    done: { hash: string; bytes: Uint8Array }[]
+  }
   unpack: { ask: { bytes: Uint8Array }; done: Unpacked }
   parts: { ask: { bytes: Uint8Array; name: string; onlyGood: boolean }; done: PartRows }
   pegs: { ask: { records: readonly Commission[]; today: string }; done: Peg[] }

@@ -1,6 +1,6 @@
 import { fact } from '@nubrin/core/facts'
 import { LOOKS, Preset, type Saber, STATUSES } from '@nubrin/core/record'
-import { ColourFactField, FactField, Labelled, RemoveButton, SelectCell, setText, TextCell } from '../../kit'
+import { CheckBox, ColourFactField, FactField, Labelled, RemoveButton, SelectCell, setText, TextCell } from '../../kit'
 import { useEditThing, useRemove } from '../../store/commission'
 import { Notes } from '../../things/Notes'
 import { Effects } from './Effects'
@@ -30,6 +30,13 @@ export function PresetSheet({ saber, preset: p, n }: { saber: Saber; preset: Pre
         </Labelled>
         <RemoveButton what={p.name} onClick={() => remove(`preset:${p.id}`)} />
       </div>
+      <CheckBox
+        className="text-quiet"
+        checked={p.mayCopy ?? false}
+        onChange={(on) => set((x) => void (on ? (x.mayCopy = true) : delete x.mayCopy))}
+      >
+        its licence lets the client’s page carry it
+      </CheckBox>
       <div className="mt-1 grid grid-cols-4 gap-3">
         <Labelled label="font">
           <TextCell label="Font" value={p.font} onCommit={(v) => set((x) => void (x.font = v))} />
