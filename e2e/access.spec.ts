@@ -56,6 +56,13 @@ test('axe finds nothing on any screen; 1024 px and 200 % hold', async ({ page, s
     await page.getByRole('tab', { name: bench }).click()
     await check(`controls, ${bench}`)
   }
+  for (const bench of ['The box', 'Read it', 'Afterwards']) {
+    await page.goto(`${server.url}/commission/reed-warden/handoff`)
+    await page.getByRole('tab', { name: bench }).click()
+    await page.locator('main [role=tabpanel] section').first().waitFor()
+    if (bench === 'The box') await page.getByRole('button', { name: /^More on/ }).first().click()
+    await check(`handoff, ${bench}`)
+  }
   await page.goto(`${server.url}/to-dos`)
   await page.locator('main section').first().waitFor()
   await check('the work of the whole shop')
@@ -82,7 +89,16 @@ test('axe finds nothing on any screen; 1024 px and 200 % hold', async ({ page, s
   })
   await page.goto(server.url + link)
   await page.getByRole('button', { name: 'open it with me' }).waitFor()
-  await check('the client’s page')
+  await page.getByRole('heading', { name: 'First of all' }).waitFor()
+  await page.evaluate(() => {
+    for (const d of document.querySelectorAll('details')) d.open = true
+  })
+  await page.getByText('The numbers are the order').waitFor()
+  await check('the client’s page, unfolded')
+  // As wide as a small phone, and as a large screen at four times its size.
+  await page.setViewportSize({ width: 320, height: 800 })
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(320)
+  await page.setViewportSize({ width: 1280, height: 800 })
   await page.getByRole('button', { name: 'open it with me' }).click()
   await page.getByRole('button', { name: /^Swap the cell/ }).click()
   await check('opened with the client')

@@ -1,6 +1,6 @@
 // npm run shots: one current picture of each main view, from the running demo shop (PORT as for npm start).
 import { execFileSync } from 'node:child_process'
-import { mkdtempSync, writeFileSync } from 'node:fs'
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
@@ -33,7 +33,7 @@ const views = {
   proof: '/commission/ember-fair/proof',
   walkthrough: '/commission/reed-warden/walkthrough',
   film: '/film/reed-warden/rw',
-  handoff: '/commission/cinder-oath/handoff',
+  handoff: '/commission/reed-warden/handoff',
 }
 for (const [name, path] of Object.entries(views)) {
   await page.goto(url + path)
@@ -56,6 +56,11 @@ for (const [name, path] of Object.entries(views)) {
     await page.waitForTimeout(900)
   }
   if (name === 'walkthrough') await page.getByRole('button', { name: /^With the blade lit, press the rear/ }).click()
+  if (name === 'handoff') {
+    await page.getByRole('tab', { name: 'Read it' }).click()
+    await page.getByRole('button', { name: 'What it is' }).click()
+    await page.getByRole('button', { name: /^Length of the hilt/ }).click()
+  }
   if (name === 'film') for (let i = 0; i < 12; i++) await page.keyboard.press('PageDown')
   await page.waitForTimeout(300)
   await page.screenshot({ path: join(folder, `${name}.png`) })
@@ -77,5 +82,18 @@ await page.waitForTimeout(900)
 await page.screenshot({ path: join(folder, 'client.png') })
 const pdf = join(mkdtempSync(join(tmpdir(), 'nubrin-')), 'h.pdf')
 writeFileSync(pdf, Buffer.from(await (await page.request.get(`${url}/api/commissions/reed-warden/handoff.pdf`)).body()))
-execFileSync('pdftoppm', ['-png', '-r', '75', '-f', '1', '-l', '1', '-singlefile', pdf, join(folder, 'pdf')])
+// The cover and the saber taken apart, beside each other as they lie on a table.
+const sheets = execFileSync('pdftotext', [pdf, '-']).toString().split('\f')
+const apart = sheets.findIndex((t) => t.includes('The numbers are the order'))
+const pages = [1, apart + 1].map((n, i) => {
+  const to = join(dirname(pdf), `p${i}`)
+  execFileSync('pdftoppm', ['-png', '-r', '75', '-f', `${n}`, '-l', `${n}`, '-singlefile', pdf, to])
+  return `data:image/png;base64,${readFileSync(`${to}.png`).toString('base64')}`
+})
+await page.setViewportSize({ width: 1280, height: 900 })
+const imgs = pages.map((src) => `<img src="${src}" style="height:860px;box-shadow:0 2px 12px #0003">`).join('')
+await page.setContent(
+  `<body style="margin:0;height:900px;display:flex;gap:24px;align-items:center;justify-content:center;background:#cfc6b2">${imgs}</body>`,
+)
+await page.screenshot({ path: join(folder, 'pdf.png') })
 await browser.close()

@@ -172,18 +172,18 @@ export const MORE: readonly Mutation[] = [
     Object.assign(b, { say: 'With the blade up, press the front button once.', by: 'own' })
   },
   (s) => void s.access.find((p) => p.task === 'bladeOut')!.steps.splice(3, 2),
-  (s) => void (s.beats = s.beats.filter((b) => b.perform !== 'task:rw-a3')),
+  (s) => void (s.access.find((p) => p.task === 'bladeIn')!.steps = []),
   // Parcels: without a carrier, to be confirmed, of unknown energy, too light, empty.
-  (_s, c) => void c.parcels.push({ id: 'pc1', to: 'Ilsabet Vorne', abroad: false }),
-  (_s, c) => void c.parcels.push({ id: 'pc1', to: 'Ilsabet Vorne', abroad: true, carrier: 'tern' }),
+  (_s, c) => void (c.parcels = [{ id: 'pc1', to: 'Ilsabet Vorne', abroad: false }]),
+  (_s, c) => void (c.parcels = [{ id: 'pc1', to: 'Ilsabet Vorne', abroad: true, carrier: 'tern' }]),
   (s, c) => {
     delete part(s, 'cell').specs.capacity
-    c.parcels.push({ id: 'pc1', to: 'Ilsabet Vorne', abroad: false, carrier: 'tern' })
+    c.parcels = [{ id: 'pc1', to: 'Ilsabet Vorne', abroad: false, carrier: 'tern' }]
   },
   (_s, c) => {
     for (const p of c.packing) p.mass = fact(100, 'g', 'measured')
     const weighed = { boxMass: fact(200, 'g', 'measured'), mass: fact(700, 'g', 'measured') }
-    c.parcels.push({ id: 'pc1', to: 'Ilsabet Vorne', abroad: false, carrier: 'byHand', ...weighed })
+    c.parcels = [{ id: 'pc1', to: 'Ilsabet Vorne', abroad: false, carrier: 'byHand', ...weighed }]
     c.parcels.push({ id: 'pc2', to: 'the fair', abroad: false, carrier: 'byHand' })
   },
   (_s, c) =>

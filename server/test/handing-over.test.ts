@@ -173,17 +173,16 @@ describe('the archive', () => {
 
 describe('the label', () => {
   test('says whom it goes to, of how many, its weight and its cells; what is not known stays open', async () => {
-    const to = { id: 'pc-1', to: 'Ilsabet Vorne', address: '7 Sluice Row\nFenbridge', abroad: true, carrier: 'tern' }
-    const item = { ...to, mass: { value: 1480, unit: 'g', source: 'measured' } }
-    await change('reed-warden', [{ op: 'insert', at: '/parcels', item, after: null }])
-    const text = textOf(await bytesOf('/commissions/reed-warden/parcels/pc-1/label.pdf'))
+    const abroad = (value: boolean) => change('reed-warden', [{ op: 'set', at: '/parcels/@rw-box1/abroad', value }])
+    await abroad(true)
+    const text = textOf(await bytesOf('/commissions/reed-warden/parcels/rw-box1/label.pdf'))
     for (const t of [
       'Ilsabet Vorne',
       '7 Sluice Row',
       'Fenbridge',
       'Tern Parcel',
       '1 of 1',
-      '1.48 kg',
+      '1.32 kg',
       '10.8 Wh',
       'packed with equipment',
       'export desk',
@@ -191,9 +190,31 @@ describe('the label', () => {
       expect(text.replace(/\s+/g, ' ')).toContain(t)
     expect(text).toContain('____')
     expect((await me.ask('GET', '/commissions/reed-warden/parcels/pc-9/label.pdf')).status).toBe(404)
-    await change('reed-warden', [
-      { op: 'remove', at: '/parcels/@pc-1', item: (await record('reed-warden')).parcels[0]!, after: null },
-    ])
+    await abroad(false)
+  })
+})
+
+describe('the client’s PDF', () => {
+  test('full, short or on one sheet, each with the way back to the page', async () => {
+    const { token } = await issue('reed-warden')
+    const who = new Visitor(server.url)
+    const pages = async (extent: string) => {
+      const bytes = await bytesOf(`/client/${token}/handoff.pdf?extent=${extent}`, who)
+      const file = join(server.data, 'e.pdf')
+      writeFileSync(file, bytes)
+      const info = execFileSync('pdfinfo', [file]).toString()
+      const structure = execFileSync('pdfinfo', ['-struct', file]).toString()
+      expect(structure).toContain('Figure')
+      return { n: Number(/Pages: +(\d+)/.exec(info)![1]), text: textOf(bytes) }
+    }
+    const [full, short, sheet] = [await pages('full'), await pages('short'), await pages('sheet')]
+    expect(sheet.n).toBe(1)
+    expect(short.n).toBeLessThan(full.n)
+    for (const p of [full, short, sheet])
+      expect(p.text.replace(/\s+/g, ' ')).toContain('Never a cell with a damaged wrap')
+    expect(full.text).toContain('What was tested')
+    expect(short.text).not.toContain('What was tested')
+    expect((await who.ask('GET', `/client/${token}/handoff.pdf?extent=none`)).status).toBe(422)
   })
 })
 
@@ -227,33 +248,14 @@ describe('a recalled lot', () => {
       contact: '',
     })
   })
+  test('what is erased for good takes its letters along', async () => {
+    expect((await me.ask('DELETE', '/commissions/reed-warden')).status).toBe(204)
+    expect((await me.ask('POST', '/commissions/reed-warden/erase', { why: 'asked by the client' })).status).toBe(204)
+    expect(readdirSync(join(server.data, 'outbox')).filter((f) => f.includes('reed-warden.'))).toEqual([])
+  })
   test('words are asked for, and makers only may write', async () => {
     expect((await me.ask('POST', '/recall/messages', { ...body, why: ' ', send: false })).status).toBe(422)
     expect((await me.ask('POST', '/recall/messages', { ...body, q: '', send: false })).status).toBe(422)
     expect((await new Visitor(server.url).ask('POST', '/recall/messages', { ...body, send: false })).status).toBe(401)
-  })
-})
-
-describe('the client’s PDF', () => {
-  test('full, short or on one sheet, each with the way back to the page', async () => {
-    const { token } = await issue('reed-warden')
-    const who = new Visitor(server.url)
-    const pages = async (extent: string) => {
-      const bytes = await bytesOf(`/client/${token}/handoff.pdf?extent=${extent}`, who)
-      const file = join(server.data, 'e.pdf')
-      writeFileSync(file, bytes)
-      const info = execFileSync('pdfinfo', [file]).toString()
-      const structure = execFileSync('pdfinfo', ['-struct', file]).toString()
-      expect(structure).toContain('Figure')
-      return { n: Number(/Pages: +(\d+)/.exec(info)![1]), text: textOf(bytes) }
-    }
-    const [full, short, sheet] = [await pages('full'), await pages('short'), await pages('sheet')]
-    expect(sheet.n).toBe(1)
-    expect(short.n).toBeLessThan(full.n)
-    for (const p of [full, short, sheet])
-      expect(p.text.replace(/\s+/g, ' ')).toContain('Never a cell with a damaged wrap')
-    expect(full.text).toContain('What was tested')
-    expect(short.text).not.toContain('What was tested')
-    expect((await who.ask('GET', `/client/${token}/handoff.pdf?extent=none`)).status).toBe(422)
   })
 })

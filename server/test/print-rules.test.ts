@@ -5,33 +5,18 @@ import { join } from 'node:path'
 import { inflateSync } from 'node:zlib'
 import { afterAll, describe, expect, test } from '@jest/globals'
 import { buildHandoff, type HandoffDocument } from '@nubrin/core/handoff'
-import { asCopy, type Commission, type PdfExtent } from '@nubrin/core/record'
+import type { Commission, PdfExtent } from '@nubrin/core/record'
 import { learnAll } from '@nubrin/core/tongues'
 import { alwaysSpeaking, LANGUAGES } from '@nubrin/core/units'
-import { demoCommissions } from '@nubrin/demo'
 import { chapterLines } from '../../core/src/handoff/lines'
-import { FIRST } from '../../core/test/cases/first'
-import { SECOND } from '../../core/test/cases/second'
-import { THIRD } from '../../core/test/cases/third'
+import { ORDERS } from '../../core/test/orders'
+import { TODAY } from '../../core/test/samples'
 import { handoffPdf } from '../src/handoff/pdf'
 
-const TODAY = '2026-11-24'
 learnAll()
 const folder = mkdtempSync(join(tmpdir(), 'nubrin-print-'))
 afterAll(() => rmSync(folder, { recursive: true, force: true }))
 
-/** An order of twelve sabers, made of three. */
-function twelve(): Commission {
-  const c = demoCommissions(TODAY).find((x) => x.id === 'ember-fair')!
-  let n = 0
-  const sabers = Array.from({ length: 4 }, () => asCopy(c, () => `t${n++}x`).sabers).flat()
-  return { ...c, id: 'twelve', sabers, requests: [], arrivals: [], toDos: [], packing: [], media: [], questions: [] }
-}
-const ORDERS: (readonly [string, () => Commission])[] = [
-  ...demoCommissions(TODAY).map((c) => [c.title, () => structuredClone(c)] as const),
-  ...[...FIRST, ...SECOND, ...THIRD].map((j) => [j.id, j.make] as const),
-  ['twelve sabers', twelve],
-]
 const KIND = { paper: 'A4', extent: 'full' } as const
 
 async function printed(c: Commission, how: { paper: 'A4' | 'Letter'; extent: PdfExtent }, language: 'en' | 'de') {

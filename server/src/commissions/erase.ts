@@ -10,6 +10,7 @@ import { transact } from '../db/transact'
 import { Conflict, NotFound } from '../http/problem'
 import { serve } from '../http/serve'
 import { newId } from '../ids'
+import { Outbox } from '../mail/outbox'
 import type { Files } from '../media/files'
 import { project } from './rows'
 
@@ -85,6 +86,7 @@ export function eraseRoutes(r: Router, db: Tables, files: Files, data: string): 
     if (!row) throw new NotFound(`There is no commission ${params.id} in this shop.`)
     if (!row.archivedAt) throw new Conflict('It still hangs on the rack. Take it off first.')
     await eraseCommissions(db, files, who.shopId, [params.id])
+    await new Outbox(join(data, 'outbox')).drop(params.id)
     // Noted without a name: it is repeated when an older backup is restored.
     await db.erasures.create({
       id: newId('e'),

@@ -34,7 +34,7 @@ export async function photosFor(
 }
 
 /** Sounds beyond this stay at home: what a page says without them is made by it, bytes. */
-export const MOST_SOUND_BYTES = 1024 * 1024
+const MOST_SOUND_BYTES = 1024 * 1024
 
 /** The sounds of the presets whose licence lets them be copied, pressed in an open codec as far as they fit. */
 export async function soundsFor(

@@ -1,4 +1,4 @@
-import { mkdir, writeFile } from 'node:fs/promises'
+import { mkdir, readdir, rm, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
 
 export interface Letter {
@@ -38,5 +38,11 @@ export class Outbox {
       if ((e as NodeJS.ErrnoException).code === 'EEXIST') return false
       throw e
     }
+  }
+
+  /** Takes away every letter about a commission; their names end in its id. */
+  async drop(commission: string): Promise<void> {
+    const names = await readdir(this.folder).catch(() => [])
+    for (const n of names) if (n.endsWith(`-${commission}.eml`)) await rm(join(this.folder, n), { force: true })
   }
 }

@@ -10,6 +10,9 @@ import { BRASS, bold, chapter, quiet, small, text } from './style'
 
 type Step = { text: string; tool?: string }
 
+/** A, B, C …; from the 27th on a number. */
+const letter = (i: number) => (i < 26 ? String.fromCharCode(65 + i) : `${i + 1}`)
+
 /** Sizes tried until everything that must not be missing has found room, pt. */
 const SIZES = [8.8, 8.2, 7.6, 7, 6.4, 5.8]
 
@@ -49,12 +52,19 @@ export function oneSheet(doc: HandoffDocument, saber: Saber, to: Sheet, root: El
     cardAt(to, part, page, to.left, y, k)
     y += card.height * k + 4
   }
-  if (saber.hilt.fasteners.length && to.foot - y > 110) {
+  const { fasteners } = saber.hilt
+  const legend = fasteners.map((f, i) => `${letter(i)}  ${screwWords(f)}`).join('\n')
+  const told = { ...text, size: 7.8, lead: 1.25 }
+  const listed = to.heightOf(legend, half, told)
+  if (fasteners.length && to.foot - y - listed > 100) {
     y += to.block(part, 'H2', say('sheet.part', { part: 'screws' }), to.left, y, half, bold)
-    const map = cropped(drawUnrolled(saber, { width: 520, height: ((to.foot - y) * 520) / half, words: screwWords }), 4)
-    const k = Math.min(half / map.width, (to.foot - y) / map.height)
+    const room = to.foot - y - listed - 4
+    const words = (f: (typeof fasteners)[number]) => letter(fasteners.indexOf(f))
+    const map = cropped(drawUnrolled(saber, { width: 520, height: (room * 520) / half, words }), 4)
+    const k = Math.min(half / map.width, room / map.height)
     const alt = say('pdf.drawing', { saber: saber.name, which: 'unrolled' })
     to.figureAt(part, alt, to.left, y, map.width * k, map.height * k, () => to.scene(map, to.left, y, k))
+    to.block(part, 'P', legend, to.left, y + map.height * k + 4, half, told)
   }
   const cautions = blocks('cautions').flatMap((b) => (b.kind === 'caution' ? [b] : []))
   const steps = blocks('opening').flatMap((b): Step[] => {

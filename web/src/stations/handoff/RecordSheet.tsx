@@ -20,7 +20,8 @@ export function RecordSheet() {
   const edit = useEdit()
   const me = useSession((s) => s.person?.name ?? '')
   const flush = useBench((b) => b.flush)
-  const open = useGate()?.length === 0
+  const standing = useGate()?.length
+  const open = standing === 0
   const asked = useQueryClient()
   const [link, setLink] = useState('')
   const [wrong, setWrong] = useState('')
@@ -117,6 +118,11 @@ export function RecordSheet() {
           onCommit={(v) => edit('shipped', (d) => setText(d, 'shipped', v ?? ''))}
         />
       </div>
+      {order.shipped && standing ? (
+        <Refused
+          why={`It went past ${standing} ${standing === 1 ? 'thing that stands' : 'things that stand'} against shipping. Set each aside with a name and a reason: that is printed.`}
+        />
+      ) : null}
     </section>
   )
 }

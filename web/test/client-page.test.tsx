@@ -1,0 +1,73 @@
+/** @jest-environment jsdom */
+import { afterEach, describe, expect, test } from '@jest/globals'
+import { buildHandoff, handedSaber } from '@nubrin/core/handoff'
+import type { Commission } from '@nubrin/core/record'
+import { learnAll } from '@nubrin/core/tongues'
+import { alwaysSpeaking, LANGUAGES } from '@nubrin/core/units'
+import { demoCommissions } from '@nubrin/demo'
+import { act, cleanup, fireEvent, render, screen } from '@testing-library/react'
+import { chapterLines } from '../../core/src/handoff/lines'
+import { ORDERS } from '../../core/test/orders'
+import { TODAY } from '../../core/test/samples'
+import { ClientView } from '../src/client/ClientView'
+
+learnAll()
+// There is no canvas here; what is drawn on it says nothing.
+HTMLCanvasElement.prototype.getContext = () => null
+afterEach(() => {
+  cleanup()
+  localStorage.clear()
+  alwaysSpeaking({})
+})
+
+const plain = (t: string) => t.normalize('NFKC').replace(/[^\p{L}\p{N}]+/gu, '')
+
+/** The page of an order as its client has it, unfolded. */
+async function shown(c: Commission, language: 'en' | 'de', sends: unknown[] = []) {
+  c.client.language = language
+  const document_ = buildHandoff(c, 'Shop', TODAY, { address: '', contact: 'by letter', signature: '', closing: 'Bye' })
+  alwaysSpeaking({ language })
+  const page = { document: document_, sabers: c.sabers.map(handedSaber), media: [] }
+  const way = { send: async (body: unknown) => void sends.push(body) }
+  await act(async () => void render(<ClientView page={page} keep="k" mediaUrl={() => ''} way={way} />))
+  return document_
+}
+/** Lines of chapters that are nowhere on the page. */
+const missing = (document_: ReturnType<typeof buildHandoff>, saber: string) => {
+  const there = plain(document.body.textContent ?? '')
+  return document_.chapters
+    .filter((ch) => !ch.saber || ch.saber === saber)
+    .flatMap((ch) => [ch.title, ...chapterLines(ch).flatMap((l) => l.split(/ \| |: /))])
+    .filter((l) => !there.includes(plain(l)))
+}
+
+describe.each(LANGUAGES)('the client’s page, %s', (language) => {
+  test.each(ORDERS)('%s: every line of its document stands on it', async (_what, make) => {
+    const c = make()
+    const d = await shown(c, language)
+    expect(missing(d, c.sabers[0]!.id)).toEqual([])
+    const last = c.sabers.at(-1)!
+    if (c.sabers.length === 1) return
+    await act(async () => void fireEvent.click(screen.getAllByRole('button', { name: last.name }).at(-1)!))
+    expect(missing(d, last.id)).toEqual([])
+  })
+})
+
+test('what is read and asked goes out once, with an id of its own', async () => {
+  const sends: { id: string; read?: string; asks?: string }[] = []
+  await shown(demoCommissions(TODAY).find((c) => c.id === 'reed-warden')!, 'en', sends)
+  fireEvent.click(await screen.findByRole('button', { name: 'I have read this' }))
+  fireEvent.change(await screen.findByLabelText('What would you like to know?'), { target: { value: '  Which oil? ' } })
+  await act(async () => void fireEvent.click(screen.getByRole('button', { name: 'ask' })))
+  expect(sends).toEqual([
+    { id: expect.stringMatching(/^r-/), read: 'cautions' },
+    { id: expect.stringMatching(/^r-/), asks: 'Which oil?' },
+  ])
+  expect(new Set(sends.map((x) => x.id)).size).toBe(2)
+})
+
+test('a line that is not on the page is noticed', async () => {
+  const d = await shown(demoCommissions(TODAY).find((c) => c.id === 'reed-warden')!, 'en')
+  const blocks = [{ kind: 'para' as const, text: 'Seventeen lanterns.' }]
+  expect(missing({ ...d, chapters: [{ id: 'x', title: 'Its lights', blocks }] }, 'rw')).toEqual(['Seventeen lanterns.'])
+})
