@@ -48,6 +48,8 @@ async function main() {
   server.headersTimeout = 20_000
   await new Promise<void>((done, fail) => {
     server.once('error', fail)
+    // Longer than any proxy or page keeps a line: who closes first must not be the one that is asked.
+    server.keepAliveTimeout = 65_000
     server.listen(config.port, '127.0.0.1', done)
   })
   const address = `http://127.0.0.1:${config.port}`

@@ -223,14 +223,16 @@ describe('a recalled lot', () => {
   test('drafts a message to every client whose saber carries it, and sends nothing yet', async () => {
     const r = await me.ask('POST', '/recall/messages', { ...body, send: false })
     expect(r.status).toBe(200)
-    const [one] = r.body
-    expect(one).toMatchObject({ commission: 'reed-warden', client: 'Ilsabet Vorne', sent: false })
+    const one = r.body.find((m: { commission: string }) => m.commission === 'reed-warden')
+    expect(one).toMatchObject({ client: 'Ilsabet Vorne', sent: false })
     for (const t of ['Reed Warden', 'L-2609', body.why, body.todo]) expect(one.text).toContain(t)
   })
   test('sent it lies in the outbox once, and each commission remembers that its client was told', async () => {
     await change('reed-warden', [{ op: 'set', at: '/client/contact', value: 'ilsabet@fen.example' }])
     for (const _ of [1, 2])
-      expect((await me.ask('POST', '/recall/messages', { ...body, send: true })).body[0].sent).toBe(true)
+      expect((await me.ask('POST', '/recall/messages', { ...body, send: true })).body).toContainEqual(
+        expect.objectContaining({ commission: 'reed-warden', sent: true }),
+      )
     const mails = readdirSync(join(server.data, 'outbox')).filter((f) => f.startsWith('rc-2609-reed-warden.'))
     expect(mails).toHaveLength(1)
     const mail = readFileSync(join(server.data, 'outbox', mails[0]!), 'utf8')

@@ -32,7 +32,8 @@ export function labelOf(c: Commission, parcel: Parcel, from: string[]): ParcelLa
     to: [parcel.to, ...(parcel.address ?? '').split('\n')].filter((l) => l.trim()),
     carrier: carrierOf(parcel.carrier)?.name ?? '',
     which: `${c.parcels.findIndex((k) => k.id === parcel.id) + 1} of ${c.parcels.length}`,
-    mass: grams === undefined ? '' : `${formatNumber(grams / 1000, 2)} kg`,
+    // A carrier counts what is begun.
+    mass: grams === undefined ? '' : `${formatNumber(Math.ceil(grams / 10) / 100, 2)} kg`,
     tracking: parcel.tracking ?? '',
     contents: contentsOf(c, parcel).map((p) => `${p.quantity} × ${p.what}`),
     lithium: [
