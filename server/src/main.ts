@@ -20,6 +20,8 @@ import { DEMO_SIGN_IN, seed } from './seed'
 import { ThreadWork } from './work'
 
 const here = dirname(fileURLToPath(import.meta.url))
+/** The start itself comes first, ms. */
+const WARM_AFTER = 4000
 const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' })
 
 async function main() {
@@ -56,6 +58,7 @@ async function main() {
   console.log(`Nubrin is at ${address}\n${welcome(address)}\nCtrl-C stops it.`)
   const sweeping = setInterval(() => void sweep(pegs), 10 * 60_000)
   void sweep(pegs)
+  setTimeout(() => void work.run('warm', {}).catch(() => undefined), WARM_AFTER).unref()
   const stop = () => {
     clearInterval(sweeping)
     server.close(() => Promise.allSettled([work.close(), sequelize.close()]).finally(() => process.exit(0)))

@@ -3,7 +3,7 @@ import { type ComponentType, StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router'
 import './app.css'
-import { queries } from './data'
+import { askClientPage, queries } from './data'
 import { Boundary, Toasts } from './kit'
 import { later } from './later'
 import { SignedIn } from './SignIn'
@@ -33,6 +33,10 @@ const screens = (
     <Route path="*" element={<Navigate to="/" replace />} />
   </Routes>
 )
+
+// A client's record is asked for while the page is still being read.
+const token = /^\/c\/([^/]+)/.exec(location.pathname)?.[1]
+if (token) askClientPage(token)
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>

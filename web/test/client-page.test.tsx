@@ -30,6 +30,7 @@ async function shown(c: Commission, language: 'en' | 'de', sends: unknown[] = []
   const page = { document: document_, sabers: c.sabers.map(handedSaber), media: [] }
   const way = { send: async (body: unknown) => void sends.push(body) }
   await act(async () => void render(<ClientView page={page} keep="k" mediaUrl={() => ''} way={way} />))
+  await screen.findByRole('heading', { name: 'en' === language ? 'All the rest' : 'Alles Weitere' })
   return document_
 }
 /** Lines of chapters that are nowhere on the page. */

@@ -20,6 +20,15 @@ export const speaks = (language: Language): boolean => TONGUES[language] !== und
 /** What has not been learnt is said in English, rather than not at all. */
 const tongueOf = (language: Language): Tongue<SayingCode> => TONGUES[language] ?? en
 
+// Each message would ask the machine anew which of its languages this is; the answer never changes.
+const { resolveLocale } = IntlMessageFormat
+const locales = new Map<string, ReturnType<typeof resolveLocale>>()
+IntlMessageFormat.resolveLocale = (asked) => {
+  const key = String(asked)
+  if (!locales.has(key)) locales.set(key, resolveLocale(asked))
+  return locales.get(key)
+}
+
 const made = new Map<string, IntlMessageFormat>()
 function formatOf(code: SayingCode, language: Language): IntlMessageFormat {
   const key = `${language}/${code}`

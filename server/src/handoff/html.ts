@@ -2,8 +2,9 @@ import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import type { HandoffDocument } from '@nubrin/core/handoff'
 import type { Commission, Saber } from '@nubrin/core/record'
+import { LRUCache } from 'lru-cache'
 import type { Library } from '../media/library'
-import type { Work } from '../work/kinds'
+import type { Done, Work } from '../work/kinds'
 
 /** What a file carries beside its words. */
 interface CarriedPhoto {
@@ -36,6 +37,9 @@ export async function photosFor(
 /** Sounds beyond this stay at home: what a page says without them is made by it, bytes. */
 const MOST_SOUND_BYTES = 1024 * 1024
 
+/** What was pressed lately: the sounds of a saber are the same in each of its handoffs. */
+const pressedBefore = new LRUCache<string, Done<'pressed'>>({ max: 24 })
+
 /** The sounds of the presets whose licence lets them be copied, pressed in an open codec as far as they fit. */
 export async function soundsFor(
   record: Commission,
@@ -48,12 +52,27 @@ export async function soundsFor(
   const found = await Promise.all(hashes.map((hash) => library.of(shopId, hash).catch(() => undefined)))
   const sounds = found.flatMap((f, i) => (f?.type === 'audio/wav' ? [{ hash: hashes[i]!, bytes: f.bytes }] : []))
   if (!sounds.length) return new Map()
-  const done = await work.run('pressed', { sounds, most: MOST_SOUND_BYTES })
+  const key = hashes.join(' ')
+  let done = pressedBefore.get(key)
+  if (!done) {
+    done = await work.run('pressed', { sounds, most: MOST_SOUND_BYTES })
+    pressedBefore.set(key, done)
+  }
   return new Map(done.map(({ hash, bytes }) => [hash, { type: 'audio/ogg', bytes }]))
 }
 
 /** Text that may stand in a script: nothing in it ends the script. */
 const inScript = (text: string) => text.replace(/<(?=\/script|!--)/gi, '\\u003c')
+const built = new Map<string, { script: string; style: string }>()
+/** Script and style of the page, read once a process: they are the built program's own. */
+function partsOf(webFolder: string) {
+  const there = built.get(webFolder)
+  if (there) return there
+  const read = (f: string) => readFileSync(join(webFolder, 'file', f), 'utf8')
+  const parts = { script: inScript(read('page.js')), style: read('page.css') }
+  built.set(webFolder, parts)
+  return parts
+}
 const escaped = (text: string) => text.replace(/[&<>"]/g, (c) => `&#${c.charCodeAt(0)};`)
 
 /**
@@ -70,7 +89,7 @@ export function handoffHtml(
   },
   photos: ReadonlyMap<string, CarriedPhoto>,
 ): string {
-  const [script, style] = ['page.js', 'page.css'].map((f) => readFileSync(join(webFolder, 'file', f), 'utf8'))
+  const { script, style } = partsOf(webFolder)
   const urls = Object.fromEntries(
     [...photos].map(([hash, p]) => [hash, `data:${p.type};base64,${Buffer.from(p.bytes).toString('base64')}`]),
   )
@@ -93,7 +112,7 @@ export function handoffHtml(
 <body>
 <div id="root"></div>
 <script type="application/json" id="carried">${carried}</script>
-<script>${inScript(script!)}</script>
+<script>${script}</script>
 </body>
 </html>
 `

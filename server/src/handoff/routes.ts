@@ -1,7 +1,6 @@
 import { API } from '@nubrin/core/api'
 import { differences, handoffFileName, labelOf, liftHandoff, readReply, type ShopCard } from '@nubrin/core/handoff'
 import { lift } from '@nubrin/core/import'
-import { gateOf, judgeCommission } from '@nubrin/core/judge'
 import { type Commission, readerOf } from '@nubrin/core/record'
 import type { Router } from 'express'
 import type { Commissions } from '../commissions/store'
@@ -62,12 +61,12 @@ export function handoffRoutes(r: Router, { store, db, library, pdfs, work, webFo
   // Issuing freezes the record as it is: the client's page shows that, whatever is edited later.
   serve(r, API.issue, async ({ params, who }) => {
     const { record, revision } = await store.load(who.shopId, params.id)
-    const open = gateOf(judgeCommission(record, today()))
+    const open = await work.run('gate', { record, today: today() })
     if (open.length)
       throw new Conflict(
         `${open.length} ${open.length === 1 ? 'thing stands' : 'things stand'} against shipping. Resolve each, or set it aside with a name and a reason.`,
         undefined,
-        { open: open.map((f) => ({ key: f.key, title: f.title, station: f.station })) },
+        { open },
       )
     const { name, linkDays, ...said } = await settingsOf(db, who.shopId)
     const expiresAt = linkDays ? new Date(Date.now() + linkDays * 24 * 3_600_000) : null

@@ -28,6 +28,7 @@ import type { Pegs } from '../rack/pegs'
 import { rackRoutes } from '../rack/routes'
 import { shelfRoutes } from '../shelf/routes'
 import type { Work } from '../work/kinds'
+import { clientIndex } from './client-index'
 import { type Disk, roomToWrite } from './disk'
 import { healthOf } from './health'
 import { isLoopback, knownHost, readablePath, verifyDepth } from './limits'
@@ -129,8 +130,10 @@ export function createApp({ config, db, store, files, work, pegs, disk, cookieSe
   )
   app.use(express.static(config.webFolder, { index: false }))
   const index = join(config.webFolder, 'index.html')
-  app.get(/.*/, (_req, res, next) => {
-    if (existsSync(index)) res.set('Cache-Control', 'no-cache').sendFile(index)
+  app.get(/.*/, (req, res, next) => {
+    if (existsSync(index) && req.path.startsWith('/c/'))
+      res.set('Cache-Control', 'no-cache').type('html').send(clientIndex(config.webFolder))
+    else if (existsSync(index)) res.set('Cache-Control', 'no-cache').sendFile(index)
     else next(new NotFound('The interface is not built yet: npm run build.'))
   })
   app.use(onError((e, id) => log.error({ err: e, request: id })))

@@ -6,6 +6,8 @@ import { owned } from './owned'
 
 /** How long a job may take, ms, and what is said when it does not end. */
 const BUDGET: Record<JobName, { ms: number; tooLong: () => HttpProblem }> = {
+  warm: { ms: 20_000, tooLong: () => new HttpProblem(503, 'tooLong', 'The threads took too long to begin.') },
+  gate: { ms: 20_000, tooLong: () => new HttpProblem(503, 'tooLong', 'The record took too long to judge. Try again.') },
   document: {
     ms: 20_000,
     tooLong: () => new HttpProblem(503, 'tooLong', 'The record took too long to write. Try again.'),
@@ -31,7 +33,8 @@ export class ThreadWork implements Work {
   constructor(script: string) {
     this.pool = new Piscina({
       filename: script,
-      minThreads: 0,
+      // One is kept, warm: the first record of a quiet hour is not to wait for its fonts.
+      minThreads: 1,
       maxThreads: Math.max(1, Math.min(4, availableParallelism() - 1)),
       maxQueue: 60,
       idleTimeout: 60_000,

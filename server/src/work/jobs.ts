@@ -1,4 +1,6 @@
 import { buildHandoff } from '@nubrin/core/handoff'
+import { gateOf, judgeCommission } from '@nubrin/core/judge'
+import { blankCommission } from '@nubrin/core/record'
 import { learnAll } from '@nubrin/core/tongues'
 import { alwaysSpeaking } from '@nubrin/core/units'
 import { plainWav, readWav } from '@nubrin/core/voice'
@@ -14,6 +16,20 @@ learnAll()
  * and memory. A refusal is a problem, as everywhere.
  */
 export const JOBS: { [K in JobName]: (ask: Asked<K>) => Promise<Done<K>> } = {
+  async warm() {
+    // A small record from end to end: what it compiles and unpacks is there for the next one.
+    const { handoffPdf } = await import('../handoff/pdf')
+    const start = { title: 'Warm', client: '', job: 'install', purpose: 'display' } as const
+    let n = 0
+    const c = blankCommission(() => `warm-${n++}`, start)
+    const document = buildHandoff(c, '', '2000-01-01')
+    await handoffPdf({ document, sabers: c.sabers, paper: 'A4', extent: 'full' })
+    return true
+  },
+  async gate({ record, today }) {
+    alwaysSpeaking({})
+    return gateOf(judgeCommission(record, today)).map(({ key, title, station }) => ({ key, title, station }))
+  },
   async document({ record, shop, date, from }) {
     return buildHandoff(record, shop, date, from)
   },

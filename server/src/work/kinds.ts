@@ -1,5 +1,6 @@
 import type { CardPaper, HandoffDocument, ParcelLabel, ShopCard } from '@nubrin/core/handoff'
 import type { PartRows } from '@nubrin/core/import'
+import type { Finding } from '@nubrin/core/judge'
 import type { Commission, PdfExtent, Saber } from '@nubrin/core/record'
 import type { Reader } from '@nubrin/core/units'
 import type { WavFacts } from '@nubrin/core/voice'
@@ -14,6 +15,10 @@ export interface Unpacked {
 
 /** The jobs that are done beside the requests: what each is asked, and what it gives. */
 interface Jobs {
+  /** Reads what the first PDF would have to wait for. */
+  warm: { ask: Record<never, never>; done: true }
+  /** What stands against shipping. */
+  gate: { ask: { record: Commission; today: string }; done: Pick<Finding, 'key' | 'title' | 'station'>[] }
   /** The client's document of a record: every check of its figures is worked out. */
   document: { ask: { record: Commission; shop: string; date: string; from: ShopCard }; done: HandoffDocument }
   pdf: {

@@ -16,6 +16,9 @@ const FirstThings = later(() => import('./FirstThings').then((m) => m.FirstThing
 const Ask = later(() => import('./Ask').then((m) => m.Ask))
 const Practise = later(() => import('./Practise').then((m) => m.Practise))
 
+// Its code comes while the record does.
+void InHand.fetch().catch(() => undefined)
+
 /** Chapters that stand open, in this order; all others are folded. */
 const OPEN = ['words', 'visits', 'requests', 'troubles', 'cautions', 'film'] as const
 const startsWith = (id: string, of: string) => id === of || id.startsWith(`${of}-`)
@@ -49,6 +52,8 @@ export function ClientView({
   const [doing, setDoing] = useState<{ what: 'open' | 'practise'; start?: Goal['kind'] }>()
   const replies = useReplies(`nubrin-said-${keep}`, way)
   usePrint()
+  // The saber comes first; what lies below it is written once it is in hand.
+  const below = useSoon()
   const [lit, setLit] = useState<string>()
   const saber: Saber = page.sabers[which] ?? page.sabers[0]!
   const mine = d.chapters.filter((c) => !c.saber || c.saber === saber.id)
@@ -91,54 +96,61 @@ export function ClientView({
           />
         </div>
       </div>
-      <div className="mx-auto max-w-3xl px-5 pb-16">
-        <h1 className="hidden text-[2rem] print:block">{saber.name}</h1>
-        <FirstThings saber={saber} onOpen={(start) => setDoing({ what: 'open', start })} />
-        {open.map((c) => (
-          <section key={c.id} id={c.id} className="mt-8">
-            <h2 className="border-ink border-b pb-1 text-[1.35rem]">{c.title}</h2>
-            {block(c)}
-            {startsWith(c.id, 'cautions') ? (
-              <Read keep={`nubrin-read-${keep}-${c.id}`} onRead={() => replies.say({ read: c.id })} />
-            ) : null}
-          </section>
-        ))}
-        {photos.map((m) => (
-          <img key={m.id} src={mediaUrl(m.hash)} alt={m.caption ?? m.name} className="border-rule my-3 w-full border" />
-        ))}
-        <Ask replies={replies} asFile={'file' in way} contact={d.from?.contact ?? ''} />
-        <h2 className="border-ink mt-10 border-b pb-1 text-[1.35rem]">{say('page.more')}</h2>
-        {folded.map((c) => (
-          <details key={c.id} id={c.id} className="border-rule border-b">
-            <summary className="cursor-pointer py-2.5 text-[1.15rem]">{c.title}</summary>
-            <div className="pb-4">{block(c)}</div>
-          </details>
-        ))}
-        <footer className="mt-10 whitespace-pre-line">
-          {d.from?.closing ? <p className="mb-3">{d.from.closing}</p> : null}
-          <p className="text-quiet">{[d.shop, d.from?.address, d.from?.contact].filter(Boolean).join('\n')}</p>
-          <p className="text-quiet mt-3">
-            {say('page.revision', { number: d.number, date: dayText(d.date) })}
-            {along ? (
-              <>
-                {' · '}
-                {(['full', 'short', 'sheet'] as const).map((extent) => (
-                  <span key={extent}>
-                    <a className="text-brass underline" href={along.pdf(extent)}>
-                      {say('page.pdf', { extent })}
-                    </a>
-                    {' · '}
-                  </span>
-                ))}
-                <a className="text-brass underline" href={along.file} download>
-                  {say('page.file')}
-                </a>
-              </>
-            ) : null}
-          </p>
-          <p className="text-quiet mt-1">{say('cover.legend', { own: whether(d.ownWords) })}</p>
-        </footer>
-      </div>
+      {below ? (
+        <div className="mx-auto max-w-3xl px-5 pb-16">
+          <h1 className="hidden text-[2rem] print:block">{saber.name}</h1>
+          <FirstThings saber={saber} onOpen={(start) => setDoing({ what: 'open', start })} />
+          {open.map((c) => (
+            <section key={c.id} id={c.id} className="mt-8">
+              <h2 className="border-ink border-b pb-1 text-[1.35rem]">{c.title}</h2>
+              {block(c)}
+              {startsWith(c.id, 'cautions') ? (
+                <Read keep={`nubrin-read-${keep}-${c.id}`} onRead={() => replies.say({ read: c.id })} />
+              ) : null}
+            </section>
+          ))}
+          {photos.map((m) => (
+            <img
+              key={m.id}
+              src={mediaUrl(m.hash)}
+              alt={m.caption ?? m.name}
+              className="border-rule my-3 w-full border"
+            />
+          ))}
+          <Ask replies={replies} asFile={'file' in way} contact={d.from?.contact ?? ''} />
+          <h2 className="border-ink mt-10 border-b pb-1 text-[1.35rem]">{say('page.more')}</h2>
+          {folded.map((c) => (
+            <details key={c.id} id={c.id} className="border-rule border-b">
+              <summary className="cursor-pointer py-2.5 text-[1.15rem]">{c.title}</summary>
+              <div className="pb-4">{block(c)}</div>
+            </details>
+          ))}
+          <footer className="mt-10 whitespace-pre-line">
+            {d.from?.closing ? <p className="mb-3">{d.from.closing}</p> : null}
+            <p className="text-quiet">{[d.shop, d.from?.address, d.from?.contact].filter(Boolean).join('\n')}</p>
+            <p className="text-quiet mt-3">
+              {say('page.revision', { number: d.number, date: dayText(d.date) })}
+              {along ? (
+                <>
+                  {' · '}
+                  {(['full', 'short', 'sheet'] as const).map((extent) => (
+                    <span key={extent}>
+                      <a className="text-brass underline" href={along.pdf(extent)}>
+                        {say('page.pdf', { extent })}
+                      </a>
+                      {' · '}
+                    </span>
+                  ))}
+                  <a className="text-brass underline" href={along.file} download>
+                    {say('page.file')}
+                  </a>
+                </>
+              ) : null}
+            </p>
+            <p className="text-quiet mt-1">{say('cover.legend', { own: whether(d.ownWords) })}</p>
+          </footer>
+        </div>
+      ) : null}
       {doing?.what === 'open' ? (
         <OpenWith
           saber={saber}
@@ -150,6 +162,16 @@ export function ClientView({
       {doing?.what === 'practise' ? <Practise saber={saber} onLeave={() => setDoing(undefined)} /> : null}
     </main>
   )
+}
+
+/** False with the first picture, true right after it. */
+function useSoon(): boolean {
+  const [soon, setSoon] = useState(false)
+  useEffect(() => {
+    const timer = setTimeout(() => setSoon(true), 60)
+    return () => clearTimeout(timer)
+  }, [])
+  return soon
 }
 
 /** Which saber was in hand last; it is taken up again. */

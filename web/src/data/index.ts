@@ -2,6 +2,7 @@ export { ApiError, call, refusalText, urlOf } from './client'
 export { keepRead, keepUnsaved, keptUnsaved, readKept } from './keep'
 export { freshId, todayIso } from './local'
 export {
+  askClientPage,
   type LeftToDo,
   publicLink,
   queries,

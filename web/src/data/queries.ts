@@ -83,13 +83,15 @@ export const useRecall = (q: string) =>
 export const useIssued = (id: string) =>
   useQuery({ queryKey: ['issued', id], queryFn: () => call('issued', { params: { id } }) })
 
-export const useClientPage = (token: string) =>
-  useQuery({
-    queryKey: ['client', token],
-    staleTime: Number.POSITIVE_INFINITY,
-    retry: false,
-    queryFn: () => call('clientPage', { params: { token } }),
-  })
+const clientPage = (token: string) => ({
+  queryKey: ['client', token],
+  staleTime: Number.POSITIVE_INFINITY,
+  retry: false,
+  queryFn: () => call('clientPage', { params: { token } }),
+})
+export const useClientPage = (token: string) => useQuery(clientPage(token))
+/** Asks for it before anybody shows it. */
+export const askClientPage = (token: string): void => void queries.prefetchQuery(clientPage(token))
 
 /** A link of the shop as it works elsewhere: under the address that clients reach, or the one this page has. */
 export const publicLink = async (path: string) =>
