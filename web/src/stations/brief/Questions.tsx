@@ -1,6 +1,7 @@
 import { freshId, todayIso } from '../../data'
 import { AddLine, CheckBox, DateCell, RemoveButton, setText, TextCell } from '../../kit'
 import { useEdit, useEditEntry, useOrder, useRemove } from '../../store/commission'
+import { Answer } from '../../things/Answer'
 
 /** What has to be asked, whether it was, and whether the saber waits for the answer. */
 export function Questions() {
@@ -54,17 +55,7 @@ export function Questions() {
               value={q.to ?? ''}
               onCommit={(v) => set('addressee', q.id, (x) => setText(x, 'to', v))}
             />
-            <TextCell
-              label={`Answer to question ${i + 1}`}
-              placeholder="answer"
-              value={q.answer ?? ''}
-              onCommit={(v) =>
-                set('answer', q.id, (x) => {
-                  setText(x, 'answer', v)
-                  setText(x, 'answeredOn', v.trim() ? todayIso() : '')
-                })
-              }
-            />
+            <Answer of={q} label={`Answer to question ${i + 1}`} placeholder="answer" />
           </div>
         </div>
       ))}

@@ -1,15 +1,15 @@
 import { type Taken, takeReply } from '@nubrin/core/handoff'
 import type { ReplyFile } from '@nubrin/core/record'
 import { useState } from 'react'
-import { call, refusalText, todayIso } from '../../data'
-import { dayText, FileButton, Refused, RemoveButton, setText, TextCell } from '../../kit'
-import { useBench, useEdit, useEditEntry, useOrder, useRemove } from '../../store/commission'
+import { call, refusalText } from '../../data'
+import { dayText, FileButton, Refused, RemoveButton } from '../../kit'
+import { useBench, useEdit, useOrder, useRemove } from '../../store/commission'
+import { Answer } from '../../things/Answer'
 
 /** What the client says back, by his page or as a small file: questions to answer, and what he has read. */
 export function CameBack() {
   const order = useOrder()
   const edit = useEdit()
-  const set = useEditEntry('questions')
   const remove = useRemove()
   const now = useBench((b) => b.record)
   const [told, setTold] = useState<{ wrong?: string; good?: string }>({})
@@ -61,17 +61,7 @@ export function CameBack() {
             </p>
             <RemoveButton what={`the client’s question ${i + 1}`} onClick={() => remove(`question:${q.id}`)} />
           </div>
-          <TextCell
-            label={`Our answer to “${q.text}”`}
-            placeholder="our answer"
-            value={q.answer ?? ''}
-            onCommit={(v) =>
-              set('answer', q.id, (x) => {
-                setText(x, 'answer', v)
-                setText(x, 'answeredOn', v.trim() ? todayIso() : '')
-              })
-            }
-          />
+          <Answer of={q} label={`Our answer to “${q.text}”`} placeholder="our answer" />
         </div>
       ))}
       {receipts.length ? <h3 className="label mt-3">has read</h3> : null}
