@@ -12,7 +12,7 @@ process.chdir(root)
 ensureNpm(root)
 const GATED = [
   ...['facts', 'record', 'units', 'room', 'drawing', 'fit', 'fit/search', 'power', 'parts', 'import'],
-  ...['controls', 'judge', 'judge/checks', 'proof', 'handoff'],
+  ...['controls', 'judge', 'judge/checks', 'proof', 'box', 'handoff'],
 ]
 const flags = process.argv.slice(2).filter((a) => a.startsWith('--'))
 const folders = process.argv.slice(2).filter((a) => !a.startsWith('--'))
