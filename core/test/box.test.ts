@@ -13,9 +13,10 @@ import {
 } from '@nubrin/core/box'
 import { fact } from '@nubrin/core/facts'
 import { balance } from '@nubrin/core/fit'
+import { judgeCommission } from '@nubrin/core/judge'
 import type { Commission } from '@nubrin/core/record'
 import fc from 'fast-check'
-import { demo } from './samples'
+import { demo, TODAY } from './samples'
 
 const g = (v: number) => fact(v, 'g', 'measured')
 const ARE = ['inEquipment', 'withEquipment', 'alone'] as const
@@ -142,6 +143,14 @@ describe('what lies in a parcel', () => {
     c.parcels[0]!.carrier = 'tern'
     delete c.sabers[0]!.parts.find((p) => p.kind === 'cell')!.specs.nominalVolts
     expect(lithiumOf(c, box(c)).map((x) => x.answer)).toEqual(['unknown'])
+  })
+  test('what is to be confirmed stands against shipping until somebody has, by name', () => {
+    const c = reed()
+    Object.assign(c.parcels[0]!, { abroad: true })
+    const stands = () => judgeCommission(c, TODAY).filter((f) => f.check === 'lithium')
+    expect(stands()).toMatchObject([{ code: 'confirm', gate: true }])
+    c.parcels[0]!.confirmedBy = 'Juno at the desk'
+    expect(stands()).toEqual([])
   })
   test('it should weigh what its lines weigh, each weighed or reckoned, the cell once', () => {
     const c = reed()

@@ -1,0 +1,172 @@
+import { describe, expect, test } from '@jest/globals'
+import { readActs } from '@nubrin/core/access'
+import { cropped, drawSection, numbered, type Prim, type Scene } from '@nubrin/core/drawing'
+import { handedSaber, stepScenes, takenApart } from '@nubrin/core/handoff'
+import { goalsOf, machineOf } from '@nubrin/core/machine'
+import type { Saber } from '@nubrin/core/record'
+import fc from 'fast-check'
+import { demo, done } from './samples'
+
+const SIZE = { width: 900, height: 300 }
+const words = (s: Scene) => s.prims.flatMap((p) => (p.t === 'text' ? [p.text] : []))
+const numbers = (s: Scene) => words(s).filter((t) => /^\d+(, \d+)*$/.test(t))
+const spot = (s: Scene, ref: string) => s.spots.find((x) => x.ref === ref)!
+const ends = (p: Prim): [number, number][] =>
+  p.t === 'path' ? (p.pts as [number, number][]) : [p.at as [number, number]]
+
+describe('numbers on a drawing', () => {
+  const scene = drawSection(done(), { width: 900, height: 260 })
+  const refs = scene.spots.map((x) => x.ref)
+  /** The marks: a box and its words. */
+  const marks = (s: Scene) => {
+    const fresh = s.prims.slice(scene.prims.length)
+    return fresh.flatMap((p) => (p.t === 'path' && p.role === 'metal' ? [{ x0: p.pts[0]![0], x1: p.pts[1]![0] }] : []))
+  }
+  test('each stands once above what it is of, several of one place in one mark, none on another, all on the page', () => {
+    fc.assert(
+      fc.property(fc.array(fc.constantFrom(...refs), { minLength: 1, maxLength: 14 }), (list) => {
+        const out = numbered(
+          scene,
+          list.map((ref, i) => ({ ref, n: i + 1 })),
+        )
+        const fresh = out.prims.slice(scene.prims.length).flatMap((p) => (p.t === 'text' ? [p.text] : []))
+        expect(fresh.flatMap((t) => t.split(', ').map(Number)).sort((a, b) => a - b)).toEqual(list.map((_, i) => i + 1))
+        expect(fresh).toHaveLength(new Set(list).size)
+        const boxes = marks(out).sort((a, b) => a.x0 - b.x0)
+        for (const [i, b] of boxes.entries()) {
+          expect(b.x0).toBeGreaterThanOrEqual(0)
+          if (i) expect(b.x0).toBeGreaterThan(boxes[i - 1]!.x1)
+        }
+      }),
+    )
+  })
+  test('where there is room each stands straight above its own', () => {
+    const out = numbered(scene, [
+      { ref: 'part:rw-p2', n: 1 },
+      { ref: 'part:rw-p6', n: 2 },
+    ])
+    const [cell, board] = marks(out)
+    const middle = (ref: string) => (spot(scene, ref).x0 + spot(scene, ref).x1) / 2
+    expect((cell!.x0 + cell!.x1) / 2).toBeCloseTo(middle('part:rw-p2'), 6)
+    expect((board!.x0 + board!.x1) / 2).toBeCloseTo(middle('part:rw-p6'), 6)
+  })
+  test('what is drawn nowhere is not marked', () => {
+    expect(numbered(scene, [{ ref: 'part:nowhere', n: 1 }]).prims).toEqual(scene.prims)
+  })
+})
+
+describe('a drawing on no more paper than it needs', () => {
+  const scene = drawSection(done(), { width: 900, height: 400 })
+  test('nothing but the axis reaches beyond it, nothing moves against anything else, and air is left round it', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 30 }), (air) => {
+        const out = cropped(scene, air)
+        const [dx, dy] = [
+          ends(scene.prims[1]!)[0]![0] - ends(out.prims[1]!)[0]![0],
+          ends(scene.prims[1]!)[0]![1] - ends(out.prims[1]!)[0]![1],
+        ]
+        let [top, bottom, moved] = [Infinity, -Infinity, 0]
+        out.prims.forEach((p, i) => {
+          const was = ends(scene.prims[i]!)
+          ends(p).forEach(([x, y], k) => {
+            moved = Math.max(moved, Math.abs(was[k]![0] - x - dx), Math.abs(was[k]![1] - y - dy))
+            if (p.t === 'path' && p.role === 'centre') return
+            top = Math.min(top, y)
+            bottom = Math.max(bottom, y)
+          })
+        })
+        expect(moved).toBeLessThan(1e-6)
+        expect(out.height).toBeLessThan(scene.height)
+        expect(top).toBeGreaterThanOrEqual(Math.min(air, 1))
+        expect(out.height - bottom).toBeGreaterThanOrEqual(Math.min(air, 1))
+        expect(out.axisY).toBeCloseTo(scene.axisY - dy, 6)
+        expect(out.mm(out.x(40))).toBeCloseTo(40, 6)
+      }),
+      { numRuns: 20 },
+    )
+  })
+  test('an empty one stays as it is', () => {
+    const empty = { ...scene, prims: [] }
+    expect(cropped(empty, 4)).toBe(empty)
+  })
+})
+
+describe('a saber taken apart', () => {
+  test('as its recorded steps leave it: pommel, chassis and cell, numbered as the hands go', () => {
+    const t = takenApart(done())!
+    const scene = t.scene(SIZE)
+    expect(
+      numbers(scene)
+        .flatMap((x) => x.split(', '))
+        .sort(),
+    ).toEqual(['1', '2', '3'])
+    expect([t.out, t.back]).toEqual([[], []])
+    // The cell lies above the chassis that it came out of, the pommel before both.
+    const [pommel, chassis, cell] = ['section:rw-pommel', 'part:rw-p10', 'part:rw-p2'].map((r) => spot(scene, r))
+    expect(cell!.y1).toBeLessThan(chassis!.y1)
+    expect(pommel!.x1).toBeLessThan(chassis!.x0)
+    expect(chassis!.x1).toBeLessThan(spot(scene, 'section:rw-grip').x0)
+  })
+  test('opened only, where the cell is wired in and nothing says how it comes out', () => {
+    const s = done()
+    s.access = s.access.filter((p) => p.task !== 'cellOut')
+    expect(
+      numbers(takenApart(s)!.scene(SIZE))
+        .flatMap((x) => x.split(', '))
+        .sort(),
+    ).toEqual(['1', '2'])
+  })
+  test('steps that no hand can follow are not drawn as if one could', () => {
+    const s = done()
+    s.access.find((p) => p.task === 'open')!.steps[1]!.act = { do: 'takeOff', at: 'section:rw-emitter' }
+    expect(readActs(s, 'open').ok).toBe(false)
+    expect(takenApart(s)).toBeUndefined()
+    expect(stepScenes(s, 'open', SIZE)).toEqual([])
+  })
+  test('without recorded steps it is solved, with the way back in words', () => {
+    const s = done()
+    s.access = []
+    const t = takenApart(s)!
+    const { assembly } = machineOf(s)
+    expect(goalsOf(s, assembly).some((g) => g.kind === 'cell')).toBe(true)
+    expect(t.out.map((x) => x.text)[0]).toBe('Unscrew the pommel')
+    expect(t.back.at(-1)!.text).toMatch(/^Screw on the pommel/)
+    expect(numbers(t.scene(SIZE))).toHaveLength(t.out.length)
+  })
+  test('where nothing comes out by the client’s hands there is no drawing', () => {
+    const s: Saber = demo('first-lantern').sabers[0]!
+    s.access = []
+    s.hilt.sections = []
+    expect(takenApart(s)).toBeUndefined()
+  })
+  test('each step is drawn as it lies after it, all to one scale', () => {
+    const s = done()
+    const scenes = stepScenes(s, 'open', SIZE)
+    expect(scenes).toHaveLength(2)
+    expect(new Set(scenes.map((x) => x.scale.toFixed(6))).size).toBe(1)
+    const chassis = scenes.map((x) => spot(x, 'part:rw-p10').x0)
+    expect(chassis[1]!).toBeLessThan(chassis[0]! - 20)
+  })
+})
+
+describe('what is heard on the client’s page', () => {
+  test('sounds travel only where their licence lets them be copied, and without their names', () => {
+    const s = done()
+    s.presets.forEach((p, i) => {
+      const sound = {
+        id: `snd-${i}`,
+        event: 'ignite' as const,
+        name: 'secret-take.wav',
+        media: 'a'.repeat(64),
+        peakDb: -1,
+      }
+      p.sounds = [sound]
+      if (i === 1) p.mayCopy = true
+      else delete p.mayCopy
+    })
+    const handed = handedSaber(s)
+    expect(handed.presets.map((p) => p.sounds.length)).toEqual([0, 1, 0])
+    expect(handed.presets[1]!.sounds).toEqual([{ id: 'snd-1', event: 'ignite', name: '', media: 'a'.repeat(64) }])
+    expect(JSON.stringify(handed)).not.toContain('secret-take')
+  })
+})
