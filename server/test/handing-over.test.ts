@@ -194,6 +194,16 @@ describe('the label', () => {
   })
 })
 
+describe('the client’s page', () => {
+  test('names what it begins with, so that it comes at once; all of it is there, and no other page does', async () => {
+    const html = await (await fetch(`${server.url}/c/any`)).text()
+    const links = [...html.matchAll(/<link rel="modulepreload" href="([^"]+)">/g)].map((m) => m[1]!)
+    expect(links.length).toBeGreaterThan(8)
+    for (const l of links) expect((await fetch(`${server.url}${l}`)).status).toBe(200)
+    expect(await (await fetch(`${server.url}/shelf`)).text()).not.toContain(links.find((l) => l.includes('InHand'))!)
+  })
+})
+
 describe('the client’s PDF', () => {
   test('full, short or on one sheet, each with the way back to the page', async () => {
     const { token } = await issue('reed-warden')

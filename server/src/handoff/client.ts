@@ -56,7 +56,8 @@ export function clientRoutes({ db, store, library, pdfs, work, webFolder }: With
       id: row.id,
       number: row.number,
       of: row.commissionId,
-      document: liftHandoff(row.document),
+      // One that was issued before replies did not know what it is of.
+      document: { ...liftHandoff(row.document), of: row.commissionId },
       record: lift(row.record) as Commission,
     }
   }

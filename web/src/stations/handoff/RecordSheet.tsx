@@ -106,6 +106,15 @@ export function RecordSheet() {
           >
             {link}
           </a>
+          {' · '}
+          <a
+            className="text-brass underline"
+            href={urlOf('clientPdf', { params: { token: link.split('/').pop()! } })}
+            target="_blank"
+            rel="noreferrer"
+          >
+            its PDF, with the way there to photograph
+          </a>
         </p>
       ) : null}
       <IssuedList id={order.id} />
