@@ -109,7 +109,7 @@ function PackedLine({ line: p, open, onOpen }: { line: Line; open: boolean; onOp
           type="button"
           className="text-brass"
           aria-expanded={open}
-          aria-label={`More on ${p.what}`}
+          aria-label={`${open ? 'Less' : 'More'} on ${p.what}`}
           onClick={onOpen}
         >
           {open ? 'less' : 'more'}
