@@ -60,7 +60,11 @@ test('axe finds nothing on any screen; 1024 px and 200 % hold', async ({ page, s
     await page.goto(`${server.url}/commission/reed-warden/handoff`)
     await page.getByRole('tab', { name: bench }).click()
     await page.locator('main [role=tabpanel] section').first().waitFor()
-    if (bench === 'The box') await page.getByRole('button', { name: /^More on/ }).first().click()
+    if (bench === 'The box')
+      await page
+        .getByRole('button', { name: /^More on/ })
+        .first()
+        .click()
     await check(`handoff, ${bench}`)
   }
   await page.goto(`${server.url}/to-dos`)

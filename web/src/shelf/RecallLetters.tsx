@@ -24,6 +24,7 @@ export function RecallLetters({ asked }: { asked: string }) {
     }
   }
   if (role !== 'maker' && role !== 'owner') return null
+  const reached = letters?.filter((l) => l.contact).length ?? 0
   const sent = letters?.some((l) => l.sent)
   if (!open)
     return (
@@ -43,9 +44,9 @@ export function RecallLetters({ asked }: { asked: string }) {
         <button type="button" className="btn" disabled={!why.trim() || !todo.trim()} onClick={() => void write(false)}>
           draft the letters
         </button>
-        {letters?.length && !sent ? (
+        {reached && !sent ? (
           <button type="button" className="btn btn-main" onClick={() => void write(true)}>
-            send {letters.filter((l) => l.contact).length}
+            send {reached}
           </button>
         ) : null}
       </div>
