@@ -8,7 +8,7 @@ import { TODAY } from '../../core/test/samples'
 import { unpack } from '../src/commissions/archive'
 import { mediaHashes } from '../src/commissions/media-hashes'
 import { handoffArchive } from '../src/handoff/archive'
-import { handoffHtml } from '../src/handoff/html'
+import { handoffHtml, soundsFor } from '../src/handoff/html'
 import type { Library } from '../src/media/library'
 import type { Work } from '../src/work/kinds'
 
@@ -46,4 +46,24 @@ describe.each(LANGUAGES)('file and archive, %s', (language) => {
     expect(back.media.size).toBe(0)
     expect(mediaHashes(back.record)).toEqual(mediaHashes(record))
   })
+})
+
+test('sounds are carried by what this shop has, whatever another one had pressed before', async () => {
+  const record = ORDERS.find(([what]) => what === 'Reed Warden')![1]()
+  const [p] = record.sabers[0]!.presets
+  p!.mayCopy = true
+  p!.sounds = ['a', 'b'].map((x) => ({ id: `snd-${x}`, event: 'hum', name: x, media: x.repeat(64) }))
+  const press = { run: async (_k: string, { sounds }: { sounds: { hash: string; bytes: Uint8Array }[] }) => sounds }
+  const has = (...names: string[]) =>
+    ({
+      of: async (_s: string, hash: string) =>
+        names.includes(hash[0]!)
+          ? { bytes: Buffer.from(hash), type: 'audio/wav' }
+          : Promise.reject(new Error('not here')),
+    }) as unknown as Library
+  const heard = async (l: Library) =>
+    [...(await soundsFor(record, 's', l, press as unknown as Work)).keys()].map((h) => h[0])
+  expect(await heard(has('a', 'b'))).toEqual(['a', 'b'])
+  expect(await heard(has('a'))).toEqual(['a'])
+  expect(await heard(has())).toEqual([])
 })

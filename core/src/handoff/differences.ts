@@ -1,5 +1,5 @@
 import type { HandoffDocument } from './document'
-import { chapterLines } from './lines'
+import { chapterLines, missingFrom } from './lines'
 
 /** A chapter that says something else: what it said before and does not any more, and what it says now. */
 export interface Difference {
@@ -9,16 +9,7 @@ export interface Difference {
   come: string[]
 }
 
-/** Lines of one list that the other has not, counted: what stands there twice and once goes once. */
-function without(a: readonly string[], b: readonly string[]): string[] {
-  const left = new Map<string, number>()
-  for (const x of b) left.set(x, (left.get(x) ?? 0) + 1)
-  return a.filter((x) => {
-    const n = left.get(x) ?? 0
-    if (n) left.set(x, n - 1)
-    return !n
-  })
-}
+const without = (a: readonly string[], b: readonly string[]) => missingFrom(a, b).map((i) => a[i]!)
 
 /**
  * What a later record says otherwise than an earlier one, by chapter, in the order of the later one; chapters that are gone

@@ -28,3 +28,14 @@ function linesOf(b: Block): string[] {
 }
 
 export const chapterLines = (c: Chapter): string[] => c.blocks.flatMap(linesOf)
+
+/** Where lines of one list stand that the other has not, counted: what stands there twice and in the other once is missing once. */
+export function missingFrom(lines: readonly string[], other: readonly string[]): number[] {
+  const left = new Map<string, number>()
+  for (const x of other) left.set(x, (left.get(x) ?? 0) + 1)
+  return lines.flatMap((x, i) => {
+    const n = left.get(x) ?? 0
+    if (n) left.set(x, n - 1)
+    return n ? [] : [i]
+  })
+}

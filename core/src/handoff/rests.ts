@@ -3,7 +3,7 @@ import { isFact } from '../facts'
 import { Commission, isObject, type Kind, nameOfThing, speakingTo, THINGS } from '../record'
 import type { Chapter } from './block'
 import { AFTER, BEFORE, OF_A_SABER } from './chapters'
-import { chapterLines } from './lines'
+import { chapterLines, missingFrom } from './lines'
 
 /** Something recorded that a sentence rests on: where it stands by identity, whose it is, and what it says. */
 export interface Rest {
@@ -147,14 +147,7 @@ export function restsOf(c: Commission, id: string): RestedLine[] {
     /** The lines that are not there any more. */
     const missing = (leaves: readonly Leaf[]): number[] | undefined => {
       const now = read(changed(c, leaves))
-      if (!now) return undefined
-      const left = new Map<string, number>()
-      for (const x of now) left.set(x, (left.get(x) ?? 0) + 1)
-      return base.flatMap((x, i) => {
-        const n = left.get(x) ?? 0
-        if (n) left.set(x, n - 1)
-        return n ? [] : [i]
-      })
+      return now && missingFrom(base, now)
     }
     const search = (leaves: readonly Leaf[]) => {
       if (!leaves.length) return

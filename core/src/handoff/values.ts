@@ -42,7 +42,7 @@ export const stepsOf = (s: Saber, tasks: readonly Task[]): Block[] =>
     .map((p) => ({
       kind: 'steps',
       title: say('task', { task: p.task }),
-      ...{ saber: s.id, task: p.task, ...(firstNumber(s, p.task) > 1 ? { first: firstNumber(s, p.task) } : {}) },
+      ...{ saber: s.id, task: p.task, ...goesOn(firstNumber(s, p.task)) },
       steps: wordedSteps(s, p.steps).map(({ step: st, text, tool, caution }) => ({
         text: turned(st, text),
         ...(tool ? { tool } : {}),
@@ -50,6 +50,9 @@ export const stepsOf = (s: Saber, tasks: readonly Task[]): Block[] =>
         ...(st.place ? { place: orNotRecorded(nameOf(s, st.place)) } : {}),
       })),
     }))
+
+/** The first number of a list that goes on from another one. */
+const goesOn = (first: number) => (first > 1 ? { first } : {})
 
 /** What to mind at a step; one that cannot be undone says so, and who agreed to it. */
 function cautionOf(st: Step, caution: string | undefined): { caution?: string } {

@@ -35,15 +35,25 @@ export function withMedia(c: Commission, found: ReadonlyMap<string, { hash: stri
   return next
 }
 
-/** `commission.json`, `media/<hash>`, and in `missing.json` the hashes of files that this shop was never given, as one ZIP. */
-export async function pack(c: Commission, shopId: string, library: Library): Promise<NodeJS.ReadableStream> {
-  const zip = new yazl.ZipFile()
-  zip.addBuffer(Buffer.from(writeCommission(c)), 'commission.json')
+/** Puts a record with its files into a ZIP: `commission.json`, `media/<hash>`, and in `missing.json` the hashes of files that this shop was never given. */
+export async function addRecord(
+  add: (name: string, content: Buffer) => void,
+  c: Commission,
+  shopId: string,
+  library: Library,
+): Promise<void> {
+  add('commission.json', Buffer.from(writeCommission(c)))
   const hashes = mediaHashes(c)
   const here = await library.has(shopId, hashes)
   const missing = hashes.filter((h) => !here.has(h))
-  if (missing.length) zip.addBuffer(Buffer.from(JSON.stringify(missing)), 'missing.json')
-  for (const hash of here) zip.addBuffer((await library.of(shopId, hash)).bytes, `media/${hash}`)
+  if (missing.length) add('missing.json', Buffer.from(JSON.stringify(missing)))
+  for (const hash of hashes.filter((h) => here.has(h))) add(`media/${hash}`, (await library.of(shopId, hash)).bytes)
+}
+
+/** A record with its files as one ZIP. */
+export async function pack(c: Commission, shopId: string, library: Library): Promise<NodeJS.ReadableStream> {
+  const zip = new yazl.ZipFile()
+  await addRecord((name, content) => zip.addBuffer(content, name), c, shopId, library)
   zip.end()
   return zip.outputStream
 }

@@ -1,9 +1,8 @@
 import { cardManifest, type HandoffDocument, handedSaber } from '@nubrin/core/handoff'
-import { writeCommission } from '@nubrin/core/import'
 import { type Commission, speakingTo } from '@nubrin/core/record'
 import { webVttOf } from '@nubrin/core/script'
 import yazl from 'yazl'
-import { mediaHashes } from '../commissions/media-hashes'
+import { addRecord } from '../commissions/archive'
 import type { Library } from '../media/library'
 import type { Work } from '../work/kinds'
 import { handoffHtml, photosFor, soundsFor } from './html'
@@ -31,12 +30,7 @@ export async function handoffArchive({ key, document, record, pdf, shopId, libra
   const zip = new yazl.ZipFile()
   const add = (name: string, content: string | Uint8Array) =>
     zip.addBuffer(Buffer.from(content as Uint8Array), name, { mtime: MTIME })
-  add('commission.json', writeCommission(record))
-  const hashes = mediaHashes(record)
-  const here = await library.has(shopId, hashes)
-  const missing = hashes.filter((h) => !here.has(h))
-  if (missing.length) add('missing.json', JSON.stringify(missing))
-  for (const hash of hashes.filter((h) => here.has(h))) add(`media/${hash}`, (await library.of(shopId, hash)).bytes)
+  await addRecord(add, record, shopId, library)
   add('handoff.json', `${JSON.stringify(document, null, 2)}\n`)
   add('handoff.pdf', pdf)
   const page = { document, sabers: record.sabers.map(handedSaber), media: record.media, keep: key }

@@ -23,10 +23,13 @@ const HOUR = 3_600_000
 /** What one address may send back in an hour. */
 const MOST_REPLIES = 40
 
+/** The shop of a commission that was handed over. */
+const shopOf = async (db: Tables, commission: string): Promise<string> =>
+  (await db.commissions.findByPk(commission, { attributes: ['shopId'] }))!.shopId
+
 /** Where this shop's pages are reached: as it says itself, else as it was asked. */
 async function addressOf(db: Tables, commission: string, req: Request): Promise<string> {
-  const row = await db.commissions.findByPk(commission, { attributes: ['shopId'] })
-  const { publicUrl } = await settingsOf(db, row!.shopId)
+  const { publicUrl } = await settingsOf(db, await shopOf(db, commission))
   return publicUrl || `${req.protocol}://${req.get('host')}`
 }
 
@@ -81,9 +84,9 @@ export function clientRoutes({ db, store, library, pdfs, work, webFolder }: With
   })
   serve(r, API.clientHtml, async ({ params, res }) => {
     const { id, of, document, record } = await find(params.token)
-    const shop = await db.commissions.findByPk(of, { attributes: ['shopId'] })
-    const photos = await photosFor(record, shop!.shopId, library)
-    const sounds = await soundsFor(record, shop!.shopId, library, work)
+    const shopId = await shopOf(db, of)
+    const photos = await photosFor(record, shopId, library)
+    const sounds = await soundsFor(record, shopId, library, work)
     const page = { document, sabers: record.sabers.map(handedSaber), media: record.media, keep: `${id}` }
     res
       .type('text/html')
@@ -102,15 +105,15 @@ export function clientRoutes({ db, store, library, pdfs, work, webFolder }: With
   )
   serve(r, API.clientReply, async ({ params, body }) => {
     const { of, number } = await find(params.token)
-    const shop = await db.commissions.findByPk(of, { attributes: ['shopId'] })
-    const { record, revision } = await store.load(shop!.shopId, of)
+    const shopId = await shopOf(db, of)
+    const { record, revision } = await store.load(shopId, of)
     const next = structuredClone(record)
     const taken = takeReply(next, body, number, today())
     if (taken === 'tooMany')
       throw new Conflict(`${MOST_OPEN_QUESTIONS} questions wait for an answer. Write or call the shop.`)
     if (taken === 'taken') {
       const name = `${record.client.name || 'the client'} (client’s page)`.slice(0, 120)
-      const who = { id: 'client', shopId: shop!.shopId, name }
+      const who = { id: 'client', shopId, name }
       await store.change(who, of, revision, diffOps(record, next))
     }
     return { taken }
@@ -118,8 +121,8 @@ export function clientRoutes({ db, store, library, pdfs, work, webFolder }: With
   serve(r, API.clientFile, async ({ params, res }) => {
     const { of, record } = await find(params.token)
     if (!mediaHashes(record).includes(params.hash)) throw new NotFound('There is no such file.')
-    const shop = await db.commissions.findByPk(of, { attributes: ['shopId'] })
-    sendFile(res, await library.of(shop!.shopId, params.hash), 'private, max-age=3600')
+    const shopId = await shopOf(db, of)
+    sendFile(res, await library.of(shopId, params.hash), 'private, max-age=3600')
     return undefined
   })
   return r

@@ -11,9 +11,9 @@ interface CarriedPhoto {
   type: string
   bytes: Uint8Array
 }
-/** Photos beyond this stay at home, so that the file can be sent, bytes. */
 /** As many sounds are looked at for one page. */
 const MOST_SOUNDS = 60
+/** Photos beyond this stay at home, so that the file can be sent, bytes. */
 const MOST_PHOTO_BYTES = 4 * 1024 * 1024
 
 /** The photos of a record as far as they fit. What is not there any more leaves a gap, not an answer without a page. */
@@ -52,7 +52,8 @@ export async function soundsFor(
   const found = await Promise.all(hashes.map((hash) => library.of(shopId, hash).catch(() => undefined)))
   const sounds = found.flatMap((f, i) => (f?.type === 'audio/wav' ? [{ hash: hashes[i]!, bytes: f.bytes }] : []))
   if (!sounds.length) return new Map()
-  const key = hashes.join(' ')
+  // By what this shop has, not by what its record names.
+  const key = sounds.map((x) => x.hash).join(' ')
   let done = pressedBefore.get(key)
   if (!done) {
     done = await work.run('pressed', { sounds, most: MOST_SOUND_BYTES })
