@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import { readActs } from '@nubrin/core/access'
 import { cropped, drawSection, numbered, type Prim, type Scene } from '@nubrin/core/drawing'
-import { handedSaber, stepScenes, takenApart } from '@nubrin/core/handoff'
+import { barShares, handedSaber, stepScenes, takenApart } from '@nubrin/core/handoff'
 import { goalsOf, machineOf } from '@nubrin/core/machine'
 import type { Saber } from '@nubrin/core/record'
 import fc from 'fast-check'
@@ -168,5 +168,27 @@ describe('what is heard on the client’s page', () => {
     expect(handed.presets.map((p) => p.sounds.length)).toEqual([0, 1, 0])
     expect(handed.presets[1]!.sounds).toEqual([{ id: 'snd-1', event: 'ignite', name: '', media: 'a'.repeat(64) }])
     expect(JSON.stringify(handed)).not.toContain('secret-take')
+  })
+})
+
+describe('the bar of a test', () => {
+  const number = fc.double({ min: -1e6, max: 1e6, noNaN: true })
+  test('what is larger stands further right, all of it within the bar; good is what lies within what was wanted', () => {
+    fc.assert(
+      fc.property(number, number, number, number, (a, b, computed, found) => {
+        const [min, max] = [Math.min(a, b), Math.max(a, b)]
+        const s = barShares({ min, max, computed, found })
+        const all = [s.from, s.to, s.computed!, s.found!]
+        for (const x of all) expect(x >= 0 && x <= 1).toBe(true)
+        expect(s.from).toBeLessThanOrEqual(s.to)
+        if (found < computed) expect(s.found!).toBeLessThanOrEqual(s.computed!)
+        expect(s.good).toBe(found >= min && found <= max)
+      }),
+    )
+  })
+  test('an open end reaches the edge; nothing found is not good', () => {
+    expect(barShares({ min: 2, found: 3 })).toMatchObject({ to: 1, good: true })
+    expect(barShares({ max: 2, found: 3 })).toMatchObject({ from: 0, good: false })
+    expect(barShares({ min: 1, max: 2 }).good).toBe(false)
   })
 })

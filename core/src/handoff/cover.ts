@@ -2,11 +2,9 @@ import { formatFact, known } from '../facts'
 import { balance } from '../fit'
 import { runtime } from '../power'
 import { type Commission, own, type Saber } from '../record'
-import { layOut } from '../room'
-import { mmAndInch } from '../units'
 import { say } from '../words'
 import type { FactRow } from './block'
-import { asText, orNotRecorded } from './values'
+import { asText, hiltLength, orNotRecorded } from './values'
 
 /** What the cover says beside names and the drawing: of each saber what one looks for first, and the wish it all began with. */
 export interface Cover {
@@ -27,16 +25,13 @@ export function coverOf(c: Commission): Cover {
 }
 
 function factsOf(s: Saber): FactRow[] {
-  const shape = layOut(s.hilt)
-  const about = shape.sections.some((p) => p.certainty === 'assumed')
-  const length = about ? say('about', { what: mmAndInch(shape.length) }) : mmAndInch(shape.length)
   const name = (row: 'length' | 'mass' | 'balance' | 'cell' | 'runtime' | 'blade') => say('cover.fact', { row })
   const b = balance(s)
   const blade = s.blades.find((x) => x.use !== 'demo')
   const cells = s.parts.filter((p) => p.kind === 'cell').map((p) => p.name)
   const size = blade && known(blade.outside) !== undefined && known(blade.length) !== undefined
   return [
-    { name: name('length'), value: shape.complete ? length : say('notRecorded'), about },
+    { name: name('length'), ...hiltLength(s) },
     { name: name('mass'), ...asText(b.mass) },
     { name: name('balance'), ...asText(b.centre) },
     { name: name('cell'), value: orNotRecorded([...new Set(cells)].join(', ')) },

@@ -1,3 +1,4 @@
+export { barShares } from './bars'
 export type { Bar, Block, Chapter as HandoffChapter, FactRow } from './block'
 export { CARD_PAPERS, type Card, type CardPaper, type CardPrim, cardSvg, controlsCard } from './card'
 export { type Difference, differences } from './differences'

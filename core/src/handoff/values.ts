@@ -1,5 +1,6 @@
 import { type AnyFact, type Calculated, formatFact, known, missingText, type NumberFact, printable } from '../facts'
 import { isForeign, nameOf, type Saber, type Step, type Task } from '../record'
+import { layOut } from '../room'
 import { wordedSteps } from '../script'
 import { dayText, formatNumber, mmAndInch, tongue } from '../units'
 import { say, whether } from '../words'
@@ -70,3 +71,11 @@ const turned = (st: Step, text: string): string =>
 
 /** An amount with its currency: `40 EUR`. */
 export const money = (m: { amount: number; currency: string }) => `${formatNumber(m.amount, 2)} ${m.currency}`
+
+/** The length of a hilt as it prints: about where a section of it is assumed. */
+export function hiltLength(s: Saber): { value: string; about: boolean } {
+  const shape = layOut(s.hilt)
+  const about = shape.sections.some((p) => p.certainty === 'assumed')
+  const length = mmAndInch(shape.length)
+  return { value: shape.complete ? (about ? say('about', { what: length }) : length) : say('notRecorded'), about }
+}

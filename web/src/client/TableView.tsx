@@ -1,4 +1,4 @@
-import type { Bar, Block } from '@nubrin/core/handoff'
+import { type Bar, type Block, barShares } from '@nubrin/core/handoff'
 import { formatNumber } from '@nubrin/core/units'
 import { say, whether } from '@nubrin/core/words'
 
@@ -55,12 +55,7 @@ export function TableView({ block: b }: { block: Extract<Block, { kind: 'table' 
 const [W, H] = [110, 14]
 /** What was wanted as a band, what is computed as a diamond, what was found as a line. */
 function BarView({ bar: b }: { bar: Bar }) {
-  const ends = [b.min, b.max, b.computed, b.found].filter((v) => v !== undefined)
-  const [lo, hi] = [Math.min(...ends), Math.max(...ends)]
-  const room = (hi - lo) * 0.15 || Math.abs(hi) * 0.1 || 1
-  const x = (v: number) => ((v - lo + room) / (hi - lo + 2 * room)) * W
-  const [from, to] = [b.min === undefined ? 0 : x(b.min), b.max === undefined ? W : x(b.max)]
-  const good = (b.min === undefined || b.found! >= b.min) && (b.max === undefined || b.found! <= b.max)
+  const { from, to, computed, found, good } = barShares(b)
   const number = (v: number | undefined) => (v === undefined ? '' : formatNumber(v))
   const words = say('tests.bar', {
     ...{ wanted: [number(b.min), number(b.max)].filter(Boolean).join('–'), found: number(b.found) },
@@ -69,18 +64,11 @@ function BarView({ bar: b }: { bar: Bar }) {
   return (
     <svg width={W} height={H} role="img" aria-label={words} className="mt-1 block">
       <title>{words}</title>
-      <rect x={from} y={H / 2 - 3} width={Math.max(1, to - from)} height={6} fill="#d8cfbb" />
-      {b.computed === undefined ? null : (
-        <path d={`M${x(b.computed)},${H / 2 - 4}l4,4l-4,4l-4,-4z`} fill="#fbf8f1" stroke="#8a6a2f" strokeWidth={1.3} />
+      <rect x={from * W} y={H / 2 - 3} width={Math.max(1, (to - from) * W)} height={6} fill="#d8cfbb" />
+      {computed === undefined ? null : (
+        <path d={`M${computed * W},${H / 2 - 4}l4,4l-4,4l-4,-4z`} fill="#fbf8f1" stroke="#8a6a2f" strokeWidth={1.3} />
       )}
-      <line
-        x1={x(b.found!)}
-        x2={x(b.found!)}
-        y1={1}
-        y2={H - 1}
-        stroke={good ? '#3d6b45' : '#a63a2b'}
-        strokeWidth={2.5}
-      />
+      <line x1={found! * W} x2={found! * W} y1={1} y2={H - 1} stroke={good ? '#3d6b45' : '#a63a2b'} strokeWidth={2.5} />
     </svg>
   )
 }

@@ -1,11 +1,9 @@
 import { formatFact, known } from '../../facts'
 import { balance } from '../../fit'
 import type { PartKind, Saber, SpecKey } from '../../record'
-import { layOut } from '../../room'
-import { mmAndInch } from '../../units'
 import { say, whether } from '../../words'
 import type { FactRow, SaberChapter } from '../block'
-import { asText, bothWays, orNotRecorded, wordsOf } from '../values'
+import { asText, bothWays, hiltLength, orNotRecorded, wordsOf } from '../values'
 
 export const spec: SaberChapter = (s) => ({
   id: 'spec',
@@ -18,8 +16,6 @@ export const spec: SaberChapter = (s) => ({
 })
 
 function rows(s: Saber): FactRow[] {
-  const shape = layOut(s.hilt)
-  const about = shape.sections.some((p) => p.certainty === 'assumed')
   const materials = [...new Set(s.hilt.sections.map((x) => x.material))]
   const b = balance(s)
   const name = (row: string) => say('spec.name', { row })
@@ -48,7 +44,6 @@ function rows(s: Saber): FactRow[] {
     const told = [...new Set(each.map((list) => list.join(', ')))].filter(Boolean)
     return told.length ? [{ name: name(`${kind}Figures`), value: told.join('; ') }] : []
   }
-  const length = about ? say('about', { what: mmAndInch(shape.length) }) : mmAndInch(shape.length)
   return [
     {
       name: name('hilt'),
@@ -60,7 +55,7 @@ function rows(s: Saber): FactRow[] {
     },
     ...(s.edition ? [{ name: name('edition'), value: s.edition }] : []),
     ...(s.recipient?.name ? [{ name: name('recipient'), value: s.recipient.name }] : []),
-    { name: name('length'), value: shape.complete ? length : say('notRecorded'), about },
+    { name: name('length'), ...hiltLength(s) },
     { name: name('mass'), ...asText(b.mass) },
     { name: name('balance'), ...asText(b.centre) },
     { name: name('cell'), value: fitted('cell') },

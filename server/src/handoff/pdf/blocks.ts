@@ -1,5 +1,5 @@
 import { cropped, drawSection, drawUnrolled, type Scene } from '@nubrin/core/drawing'
-import { type Bar, type Block, stepScenes, takenApart } from '@nubrin/core/handoff'
+import { type Bar, type Block, barShares, stepScenes, takenApart } from '@nubrin/core/handoff'
 import { colourOf, type Saber } from '@nubrin/core/record'
 import { say } from '@nubrin/core/words'
 import type { Element, Sheet, Style } from './sheet'
@@ -59,29 +59,25 @@ function drawBlade(to: Sheet, colour: string, x: number, y: number) {
 }
 /** What was wanted as a band, what is computed as a diamond, what was found as a line. */
 function drawBar(to: Sheet, b: Bar, x: number, y: number) {
-  const ends = [b.min, b.max, b.computed, b.found].filter((v) => v !== undefined)
-  const [lo, hi] = [Math.min(...ends), Math.max(...ends)]
-  const room = (hi - lo) * 0.15 || Math.abs(hi) * 0.1 || 1
-  const at = (v: number) => x + ((v - lo + room) / (hi - lo + 2 * room)) * BAR.width
+  const { good, ...shares } = barShares(b)
+  const at = (share: number) => x + share * BAR.width
   const mid = y + BAR.height / 2
-  const [from, upTo] = [b.min === undefined ? x : at(b.min), b.max === undefined ? x + BAR.width : at(b.max)]
   const { doc } = to
   doc
     .moveTo(x, mid)
     .lineTo(x + BAR.width, mid)
     .lineWidth(0.5)
     .stroke(RULE)
-  doc.rect(from, mid - 2.6, Math.max(0.8, upTo - from), 5.2).fill('#ddd2bb')
-  if (b.computed !== undefined)
+  doc.rect(at(shares.from), mid - 2.6, Math.max(0.8, (shares.to - shares.from) * BAR.width), 5.2).fill('#ddd2bb')
+  if (shares.computed !== undefined)
     doc
-      .path(`M ${at(b.computed)} ${mid - 3.6} l 3.6 3.6 l -3.6 3.6 l -3.6 -3.6 Z`)
+      .path(`M ${at(shares.computed)} ${mid - 3.6} l 3.6 3.6 l -3.6 3.6 l -3.6 -3.6 Z`)
       .lineWidth(0.9)
       .fillAndStroke('#fbf8f1', BRASS)
-  if (b.found !== undefined) {
-    const good = (b.min === undefined || b.found >= b.min) && (b.max === undefined || b.found <= b.max)
+  if (shares.found !== undefined) {
     doc
-      .moveTo(at(b.found), y + 0.5)
-      .lineTo(at(b.found), y + BAR.height - 0.5)
+      .moveTo(at(shares.found), y + 0.5)
+      .lineTo(at(shares.found), y + BAR.height - 0.5)
       .lineWidth(1.8)
       .stroke(good ? FINE : STOP)
   }
