@@ -1,8 +1,8 @@
 /**
- * Which way the arrows may point. A floor of the core may know floors below it and none above; a floor is entered by its
- * door, the index, except by the tests. Web and server meet only in the core.
+ * Which way the arrows may point. A floor knows the floors below it, never its own neighbours or one above. A floor of the core
+ * is entered by its door, the index, except by the tests. Web and server meet only in the core.
  */
-const FLOORS = [
+const CORE = [
   ['units', 'light'],
   ['words'],
   ['tongues', 'facts'],
@@ -16,27 +16,51 @@ const FLOORS = [
   ['handoff'],
   ['api'],
 ]
-const core = (names) => `^core/src/(${names.join('|')})/`
-const upward = FLOORS.map((names, i) => ({
-  name: `no-arrow-up-from-${names.join('-')}`,
-  comment: 'A floor knows the floors below it, never its own neighbours or one above.',
+const SERVER = [
+  ['base'],
+  ['db'],
+  ['http'],
+  ['work', 'mail'],
+  ['media', 'people'],
+  ['commissions'],
+  ['rack', 'shelf', 'handoff'],
+  ['shop'],
+]
+const WEB = [
+  ['base', 'data', 'workers'],
+  ['store'],
+  ['kit'],
+  ['play', 'things', 'commands', 'door'],
+  ['drawing'],
+  ['stations', 'desks', 'client', 'film', 'rack', 'shelf', 'shop'],
+  ['bench'],
+]
+/** What stands at the root of a tree is its top floor: it puts the others together, and none of them knows it. */
+const upward = (tree, floors) =>
+  floors.map((names, i) => ({
+    name: `no-arrow-up-from-${tree}-${names.join('-')}`,
+    severity: 'error',
+    from: { path: `^${tree}/src/(${names.join('|')})/` },
+    to: {
+      path: [`^${tree}/src/(${floors.slice(i).flat().join('|')})/`, `^${tree}/src/[^/]+$`],
+      pathNot: [`^${tree}/src/$1/`],
+    },
+  }))
+/** A folder that no floor names would stand outside of the house. */
+const homeless = (tree, floors) => ({
+  name: `a-floor-for-every-room-of-${tree}`,
   severity: 'error',
-  from: { path: core(names) },
-  to: {
-    path: core(FLOORS.slice(i).flat()),
-    pathNot: [],
-  },
-}))
-// A floor may of course know its own rooms.
-for (const [i, rule] of upward.entries()) {
-  const own = FLOORS[i]
-  rule.from.path = `^core/src/(${own.join('|')})/`
-  rule.to.pathNot = ['^core/src/$1/']
-}
+  from: { path: `^${tree}/src/[^/]+/`, pathNot: `^${tree}/src/(${floors.flat().join('|')})/` },
+  to: {},
+})
 
 module.exports = {
   forbidden: [
-    ...upward,
+    ...[
+      ['core', CORE],
+      ['server', SERVER],
+      ['web', WEB],
+    ].flatMap(([tree, floors]) => [...upward(tree, floors), homeless(tree, floors)]),
     {
       name: 'through-the-door',
       comment: 'A floor of the core is entered by its index.',
@@ -73,16 +97,10 @@ module.exports = {
       to: { path: ['^(web|e2e)/', 'node_modules/(react-dom|zustand)/'] },
     },
     {
-      name: 'stations-do-not-know-each-other',
+      name: 'stations-and-desks-do-not-know-each-other',
       severity: 'error',
-      from: { path: '^web/src/stations/([^/]+)/' },
-      to: { path: '^web/src/stations/[^/]+/', pathNot: ['^web/src/stations/$1/'] },
-    },
-    {
-      name: 'the-kit-knows-no-station',
-      severity: 'error',
-      from: { path: '^web/src/kit' },
-      to: { path: '^web/src/(stations|bench|rack|shelf|client|film)/' },
+      from: { path: '^web/src/(stations|desks)/([^/]+)/' },
+      to: { path: '^web/src/(stations|desks)/[^/]+/', pathNot: ['^web/src/$1/$2/'] },
     },
   ],
   options: {

@@ -35,7 +35,7 @@ export async function build({ force = false } = {}) {
   await esbuild.build({
     entryPoints: {
       main: join(root, 'server', 'src', 'main.ts'),
-      worker: join(root, 'server', 'src', 'work', 'worker.ts'),
+      worker: join(root, 'server', 'src', 'worker.ts'),
     },
     outdir: join(root, 'server', 'dist'),
     bundle: true,

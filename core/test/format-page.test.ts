@@ -1,7 +1,7 @@
 import { readFileSync, writeFileSync } from 'node:fs'
 import { expect, test } from '@jest/globals'
 import { describeFormat, FORMAT_VERSION, KINDS, SPECS } from '@nubrin/core/record'
-import { Commission } from '../src/record/commission'
+import { Commission } from '../src/record/schema/commission'
 
 const PAGE = 'docs/format.md'
 const [BEGIN, END] = ['<!-- from the schema -->', '<!-- end -->']

@@ -1,5 +1,5 @@
 import type { Commission, Kind } from '@nubrin/core/record'
-import { Commission as Schema } from '../src/record/commission'
+import { Commission as Schema } from '../src/record/schema/commission'
 
 /** What the schema says, as plain JSON. */
 interface Shape {

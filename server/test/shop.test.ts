@@ -9,8 +9,8 @@ import { makeSounds } from '@nubrin/demo'
 import mariadb from 'mariadb'
 import { Secret, TOTP } from 'otpauth'
 import sharp from 'sharp'
+import { sha256 } from '../src/base/ids'
 import { isLoopback } from '../src/http/limits'
-import { sha256 } from '../src/ids'
 import { type Server, startServer, Visitor, zip } from './harness'
 
 let server: Server

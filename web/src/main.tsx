@@ -3,10 +3,10 @@ import { type ComponentType, StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router'
 import './app.css'
+import { later } from './base/later'
 import { askClientPage, queries } from './data'
+import { SignedIn } from './door/SignIn'
 import { Boundary, Toasts } from './kit'
-import { later } from './later'
-import { SignedIn } from './SignIn'
 
 const unrolling = <p className="text-quiet p-6">Unrolling the drawing…</p>
 /** A screen whose code comes when it is first shown. */

@@ -46,6 +46,8 @@ const RackRow = T.Object(
   },
   closed,
 )
+/** What is kept of a commission for the rack: all but what its row says anyway. */
+export type Peg = Omit<T.Static<typeof RackRow>, 'revision' | 'savedAt' | 'savedBy'>
 
 const KnownClient = T.Object(
   {

@@ -1,16 +1,15 @@
-export { type Adapter, adapterFor, adapterText } from './adapter'
-export { type Alternative, alternatives, exchange, exchanged } from './alternatives'
 export { type Balance, balance, balanceWhatIfs, DENSITY, gripMiddle, type WhatIf } from './balance'
-export { axialSlack, fitParts, inEndWall, inSeat, overlaps, type PartFit, type Slack, ventShare } from './chain'
-export { CLAMP, type Clamp, clampOf, GRILLE_AIR, grilleAir, overClosing } from './clamp'
-export { cellTooShort } from './contact'
-export { type BladeDifference, bladeDifferenceText, demoAgainstShipped } from './demo-blade'
-export { type DuelJudgement, type DuelReason, judgeDuel } from './duel'
-export { duelReasonText } from './duel-words'
-export { exposed, swingRoom } from './exposed'
+export { type Adapter, adapterFor, adapterText } from './blade/adapter'
+export { type BladeDifference, bladeDifferenceText, demoAgainstShipped } from './blade/demo-blade'
+export { type DuelJudgement, type DuelReason, judgeDuel } from './blade/duel'
+export { duelReasonText } from './blade/duel-words'
+export { exposed, swingRoom } from './blade/exposed'
+export { judgeSocket, SOCKET_LIMITS, SOCKET_WORDS, type SocketClass, type SocketFit } from './blade/socket'
+export { stringSums } from './blade/string-sums'
 export { keyMm, keysAlike, standardKey } from './fasteners'
-export { type LayoutWish, type PreparedLayouts, prepareLayouts, withLayout } from './plan'
-export { gaveUpWords, layoutWords, verdictWords } from './plan-words'
+export { axialSlack, fitParts, inEndWall, inSeat, overlaps, type PartFit, type Slack, ventShare } from './length/chain'
+export { CLAMP, type Clamp, clampOf, GRILLE_AIR, grilleAir, overClosing } from './length/clamp'
+export { cellTooShort } from './length/contact'
 export {
   type Broken,
   brokenText,
@@ -19,7 +18,14 @@ export {
   layoutFacts,
   type Review,
   reviewLayout,
-} from './review'
+} from './length/review'
+export { gapsAlong, spacersFor } from './length/spacers'
+export { type CloseChance, chanceToClose, evenNumbers } from './length/tolerance'
+export { type Barred, barredParts } from './length/way-in'
+export { type Alternative, alternatives, exchange, exchanged } from './planning/alternatives'
+export { type LayoutWish, type PreparedLayouts, prepareLayouts, withLayout } from './planning/plan'
+export { gaveUpWords, layoutWords, verdictWords } from './planning/plan-words'
+export { HOLE_OF, seatAll, seatOf } from './planning/seats'
 export {
   type Arrangement,
   arrangementsOf,
@@ -32,11 +38,5 @@ export {
   type Verdict,
   worth,
 } from './search'
-export { HOLE_OF, seatAll, seatOf } from './seats'
 export { type Shopping, type ShoppingNeed, shoppingList, shoppingNeedText } from './shopping'
-export { judgeSocket, SOCKET_LIMITS, SOCKET_WORDS, type SocketClass, type SocketFit } from './socket'
-export { gapsAlong, spacersFor } from './spacers'
-export { stringSums } from './string-sums'
-export { type CloseChance, chanceToClose, evenNumbers } from './tolerance'
-export { type Barred, barredParts } from './way-in'
 export { type Conductors, conductorsOf, tightestWires, type WireRoom, wireRoom, wiresBlocked } from './wires'

@@ -2,7 +2,7 @@ import { known } from '../facts'
 import type { Blade, Saber } from '../record'
 import { formatNumber, mmAndInch } from '../units'
 import { say } from '../words'
-import { exposed, socketOf } from './exposed'
+import { exposed, socketOf } from './blade/exposed'
 
 /** What a shop has to be told before it can cut a blade. */
 export type ShoppingNeed = 'outside' | 'wall' | 'length' | 'density' | 'strips' | 'contacts'

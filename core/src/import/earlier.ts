@@ -1,6 +1,6 @@
 import Papa from 'papaparse'
 import { JOBS, type Saber } from '../record'
-import { makeAjv } from '../record/validate'
+import { makeAjv } from '../record/check/validate'
 import { nearestWord } from '../units'
 import type { RowProblem } from './parts'
 

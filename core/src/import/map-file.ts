@@ -1,7 +1,7 @@
 import { MAP_FORMAT, MapFile, type MapSheet } from '../controls'
 import { type ControlRow, type Input, isObject, type Mode, type Problem } from '../record'
-import { DEEPEST_JSON, nestedDeeper } from '../record/depth'
-import { explain, makeAjv } from '../record/validate'
+import { DEEPEST_JSON, nestedDeeper } from '../record/check/depth'
+import { explain, makeAjv } from '../record/check/validate'
 
 /** A file longer than this is not read. */
 const MOST_MAP_BYTES = 4e6

@@ -13,8 +13,8 @@ import {
   type SpecKey,
   type SpecMap,
 } from '../record'
-import { DEEPEST_JSON, nestedDeeper } from '../record/depth'
-import { explain, makeAjv } from '../record/validate'
+import { DEEPEST_JSON, nestedDeeper } from '../record/check/depth'
+import { explain, makeAjv } from '../record/check/validate'
 import { nearestWord, parseMeasure, quantityOf } from '../units'
 
 const check = makeAjv().compile<Static<typeof CataloguePartSchema>>(CataloguePartSchema)

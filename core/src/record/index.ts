@@ -1,6 +1,9 @@
-export { DIRECTIONS, Procedure, Step, TASKS, type Task } from './access'
-export { BLADE_KINDS, BLADE_USES, Blade, ZONE_KINDS, Zone } from './blade'
-export { blankCommission, blankSaber, type NewId } from './blank'
+export { blankCommission, blankSaber, type NewId } from './begin/blank'
+export { anotherLike, asCopy, unconfirmed, withoutSpecimen } from './begin/copy'
+export { describeFormat } from './check/describe'
+export type { Problem } from './check/problem'
+export { DIRECTIONS, Procedure, Step, TASKS, type Task } from './schema/access'
+export { BLADE_KINDS, BLADE_USES, Blade, ZONE_KINDS, Zone } from './schema/blade'
 export {
   Arrival,
   ASKERS,
@@ -21,7 +24,7 @@ export {
   REQUEST_STATES,
   Request,
   SUPPLIES,
-} from './commission'
+} from './schema/commission'
 export {
   ACTIONS,
   type Action,
@@ -39,11 +42,8 @@ export {
   RELEASES,
   STATES,
   Timing,
-} from './controls'
-export { anotherLike, asCopy, unconfirmed, withoutSpecimen } from './copy'
-export { describeFormat } from './describe'
-export { choicesAt, OPEN_BECAUSE, type OpenBecause, type OpenFact, openFacts, schemaAt } from './desk'
-export { FilmOf, Parcel, Receipt, Visit } from './handed'
+} from './schema/controls'
+export { FilmOf, Parcel, Receipt, Visit } from './schema/handed'
 export {
   CLIENT_MAY,
   FACES,
@@ -63,47 +63,15 @@ export {
   Section,
   Socket,
   SPIGOTS,
-} from './hilt'
-export { hueText } from './hue'
-export { KINDS, type KindRule, kindRule, type PartKind, SPECS, type SpecKey, type SpecRule } from './kinds'
-export {
-  byId,
-  comesApart,
-  hasCutOff,
-  nameOf,
-  onlyOffered,
-  placesOf,
-  retentionOf,
-  SABER_KINDS,
-  saberTitle,
-  shared,
-  shelfOf,
-  toldWishes,
-} from './lookup'
-export { Act, BY_ITSELF, HOWS, type How, Joint, MAY_OPEN, TOWARDS, type Towards, VERBS } from './machine'
-export { CARRIES, CHASSIS_HELD_BY, FACINGS, FittedPart, PartKindSchema, SpecMap, SUPPLIED } from './part'
-export { type FactPlace, factPaths, forEachFact, isNumberPlace, type NumberPlace } from './places'
-export { isObject, SABER_PLAN, walk } from './plan'
-export { colourOf, EVENTS, effectColours, LOOKS, Preset, Sound, STATUSES, WHITE } from './preset'
-export type { Problem } from './problem'
-export { Fix, Reading, SETUPS, Test } from './proof'
-export { languageOf, readerOf, speakingTo, writtenIn } from './reader'
-export { ALL_KINDS, type Id, type Kind, partsOfRef, type Ref, refTo, THINGS } from './ref'
-export {
-  danglingOf,
-  findThing,
-  leaningOn,
-  nameIn,
-  nameOfThing,
-  type Reference,
-  type Removal,
-  referencesOf,
-  type Thing,
-  thingsOf,
-  withoutThing,
-} from './references'
-export { ReplyBody, ReplyFile } from './reply'
-export { CUT_POWER, Decision, JOBS, KNOWS, Saber } from './saber'
+} from './schema/hilt'
+export { KINDS, type KindRule, kindRule, type PartKind, SPECS, type SpecKey, type SpecRule } from './schema/kinds'
+export { Act, BY_ITSELF, HOWS, type How, Joint, MAY_OPEN, TOWARDS, type Towards, VERBS } from './schema/machine'
+export { CARRIES, CHASSIS_HELD_BY, FACINGS, FittedPart, PartKindSchema, SpecMap, SUPPLIED } from './schema/part'
+export { colourOf, EVENTS, effectColours, LOOKS, Preset, Sound, STATUSES, WHITE } from './schema/preset'
+export { Fix, Reading, SETUPS, Test } from './schema/proof'
+export { ALL_KINDS, type Id, type Kind, partsOfRef, type Ref, refTo, THINGS } from './schema/ref'
+export { ReplyBody, ReplyFile } from './schema/reply'
+export { CUT_POWER, Decision, JOBS, KNOWS, Saber } from './schema/saber'
 export {
   Beat,
   LEFT_TO,
@@ -115,8 +83,7 @@ export {
   Take,
   Telling,
   Waiver,
-} from './script'
-export { isForeign, nounOf, nounText, own, ownLarge, toldNoun } from './spoken'
+} from './schema/script'
 export {
   ITEM_ROLES,
   type Item,
@@ -131,5 +98,38 @@ export {
   TRIED_WITH,
   WAS_KINDS,
   type Was,
-} from './whole'
-export { keyWords } from './words'
+} from './schema/whole'
+export { choicesAt, OPEN_BECAUSE, type OpenBecause, type OpenFact, openFacts, schemaAt } from './walk/desk'
+export {
+  byId,
+  comesApart,
+  hasCutOff,
+  nameOf,
+  onlyOffered,
+  placesOf,
+  retentionOf,
+  SABER_KINDS,
+  saberTitle,
+  shared,
+  shelfOf,
+  toldWishes,
+} from './walk/lookup'
+export { type FactPlace, factPaths, forEachFact, isNumberPlace, type NumberPlace } from './walk/places'
+export { isObject, SABER_PLAN, walk } from './walk/plan'
+export {
+  danglingOf,
+  findThing,
+  leaningOn,
+  nameIn,
+  nameOfThing,
+  type Reference,
+  type Removal,
+  referencesOf,
+  type Thing,
+  thingsOf,
+  withoutThing,
+} from './walk/references'
+export { hueText } from './words/hue'
+export { languageOf, readerOf, speakingTo, writtenIn } from './words/reader'
+export { isForeign, nounOf, nounText, own, ownLarge, toldNoun } from './words/spoken'
+export { keyWords } from './words/words'

@@ -1,7 +1,7 @@
 import type { Api, BodyOf } from '@nubrin/core/api'
 import { asCopy, blankCommission, type Commission, unconfirmed, withoutSpecimen } from '@nubrin/core/record'
+import { newId, today } from '../base/ids'
 import type { Client } from '../db/models'
-import { newId, today } from '../ids'
 
 const fresh = () => newId('n')
 

@@ -1,7 +1,7 @@
 import type { Commission } from '@nubrin/core/record'
 import type { Transaction } from 'sequelize'
+import { newId } from '../base/ids'
 import type { Tables } from '../db/models'
-import { newId } from '../ids'
 
 const columnsOf = (r: Commission) => ({
   name: r.client.name.trim(),

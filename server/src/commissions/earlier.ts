@@ -2,11 +2,11 @@ import { API } from '@nubrin/core/api'
 import { type EarlierRow, readEarlierCsv } from '@nubrin/core/import'
 import { blankCommission, blankSaber, type Commission } from '@nubrin/core/record'
 import type { Router } from 'express'
+import { newId } from '../base/ids'
 import type { Tables } from '../db/models'
 import { transact } from '../db/transact'
 import { Invalid } from '../http/problem'
 import { serve } from '../http/serve'
-import { newId } from '../ids'
 import { SqlCommissions } from './sql-store'
 
 const MOST_BYTES = 2 * 1024 * 1024

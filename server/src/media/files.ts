@@ -1,8 +1,8 @@
 import { existsSync } from 'node:fs'
 import { mkdir, readFile, rename, rm, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
+import { fileHash, newId } from '../base/ids'
 import { NotFound } from '../http/problem'
-import { fileHash, newId } from '../ids'
 
 /** Files by the hash of their content: the same photo is stored once. */
 export interface Files {

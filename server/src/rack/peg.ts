@@ -1,11 +1,7 @@
-import type { Api, GoodOf } from '@nubrin/core/api'
+import type { Peg } from '@nubrin/core/api'
 import { known } from '@nubrin/core/facts'
 import { gateOf, judgeCommission, progress, stationStates } from '@nubrin/core/judge'
 import type { Commission, Hilt } from '@nubrin/core/record'
-
-type RackRow = GoodOf<Api['rack']>['commissions'][number]
-/** What is kept of a commission for the rack: all but what its row says anyway. */
-export type Peg = Omit<RackRow, 'revision' | 'savedAt' | 'savedBy'>
 
 /** What the rack draws of a hilt: the tubes, without where each value comes from and what is in the wall. */
 function outline(h: Hilt): Hilt {

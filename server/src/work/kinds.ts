@@ -1,3 +1,4 @@
+import type { Peg } from '@nubrin/core/api'
 import type { CardPaper, HandoffDocument, ParcelLabel, ShopCard } from '@nubrin/core/handoff'
 import type { PartRows } from '@nubrin/core/import'
 import type { Finding } from '@nubrin/core/judge'
@@ -5,7 +6,6 @@ import type { Commission, PdfExtent, Saber } from '@nubrin/core/record'
 import type { Reader } from '@nubrin/core/units'
 import type { WavFacts } from '@nubrin/core/voice'
 import type { HttpProblem } from '../http/problem'
-import type { Peg } from '../rack/peg'
 
 /** A commission as it comes in, with the files that came along under the hash of their content. */
 export interface Unpacked {

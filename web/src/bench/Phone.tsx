@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query'
 import { format } from 'date-fns'
+import { qr } from '../base/qr'
 import { call, publicLink } from '../data'
 import { Modal, Refused } from '../kit'
-import { qr } from '../qr'
 import { useOrder } from '../store/commission'
 
 /** A link as a picture to hold a phone at: its photos come to this commission, for an hour. */

@@ -1,6 +1,6 @@
 import { nameOfThing, THINGS } from '@nubrin/core/record'
+import { pathText } from '../base/pathText'
 import { Modal } from '../kit'
-import { pathText } from '../pathText'
 import { useBench, useOrder } from '../store/commission'
 
 /** Asked before a thing goes on which others lean: what goes with it, and who only lets it go. */

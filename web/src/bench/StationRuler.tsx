@@ -1,8 +1,8 @@
 import { STATIONS, type Station, stationStates } from '@nubrin/core/judge'
 import { useMemo } from 'react'
 import { Link } from 'react-router'
+import { STATION_NAME } from '../base/names'
 import { Mark, STATE_MARK, STATE_WORD } from '../kit'
-import { STATION_NAME } from '../names'
 import { useBench, useOrder } from '../store/commission'
 
 /** The stations as a ruler under the drawing, each with how it stands. */

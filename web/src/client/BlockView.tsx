@@ -1,7 +1,7 @@
 import type { Block } from '@nubrin/core/handoff'
 import type { Saber } from '@nubrin/core/record'
 import { say } from '@nubrin/core/words'
-import { later } from '../later'
+import { later } from '../base/later'
 import { Drawing } from './Drawing'
 import { FilmView } from './FilmView'
 import { TableView } from './TableView'

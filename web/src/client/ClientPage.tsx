@@ -3,8 +3,8 @@ import { alwaysSpeaking } from '@nubrin/core/units'
 import { say } from '@nubrin/core/words'
 import { useCallback, useEffect, useMemo, useState } from 'react'
 import { useParams } from 'react-router'
+import { tonguesFor } from '../base/tongues'
 import { call, refusalText, urlOf, useClientPage } from '../data'
-import { tonguesFor } from '../tongues'
 import { ClientView } from './ClientView'
 
 /** What the client opens, on a phone first: the saber in hand, what to do first, and the record behind it. */

@@ -1,7 +1,7 @@
 import { STATIONS } from '@nubrin/core/judge'
 import { blankSaber } from '@nubrin/core/record'
+import { STATION_NAME } from '../base/names'
 import { freshId, urlOf } from '../data'
-import { STATION_NAME } from '../names'
 import { type Command, go, KEYS, type Scope } from './command'
 
 const away = (url: string) => location.assign(url)

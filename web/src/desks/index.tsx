@@ -1,7 +1,7 @@
 import { openFacts } from '@nubrin/core/record'
 import { type ComponentType, useMemo } from 'react'
 import { Link } from 'react-router'
-import { later } from '../later'
+import { later } from '../base/later'
 import { useOrder } from '../store/commission'
 
 /** Pages that go across the stations: what is not settled, what is left to do, how it went, and what a saber is beside its parts. */

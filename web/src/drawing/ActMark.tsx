@@ -1,11 +1,5 @@
 import type { Scene } from '@nubrin/core/drawing'
-
-/** An act on the drawing: its number, the thing it is done to, and the way a hand goes. */
-export interface ActOnDrawing {
-  ref: string
-  n: number
-  way: 'clockwise' | 'anticlockwise' | 'pommel' | 'emitter' | 'up' | 'down' | undefined
-}
+import type { ActOnDrawing } from '../store/actOnDrawing'
 
 const BRASS = '#8a5f17'
 const ARROW = {

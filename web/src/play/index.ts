@@ -1,4 +1,4 @@
-import { later } from '../later'
+import { later } from '../base/later'
 
 export { useHandKeys } from './useHandKeys'
 export { usePlay } from './usePlay'

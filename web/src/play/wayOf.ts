@@ -1,6 +1,6 @@
 import { type Assembly, wordsOf } from '@nubrin/core/machine'
 import type { Act, Saber } from '@nubrin/core/record'
-import type { ActOnDrawing } from '../drawing/ActMark'
+import type { ActOnDrawing } from '../store/actOnDrawing'
 
 /** Which way a hand goes in an act, seen on the drawing. */
 export function wayOf(s: Saber, a: Assembly, act: Act): ActOnDrawing['way'] {

@@ -1,9 +1,9 @@
 import type { CataloguePart } from '@nubrin/core/parts'
 import { useState } from 'react'
 import { Link } from 'react-router'
+import { later } from '../base/later'
 import { refusalText, useRecall } from '../data'
 import { dayText, Refused } from '../kit'
-import { later } from '../later'
 
 const RecallLetters = later(() => import('./RecallLetters').then((m) => m.RecallLetters))
 

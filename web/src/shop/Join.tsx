@@ -2,10 +2,10 @@ import { useQuery } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
 import { useForm } from 'react-hook-form'
 import { useNavigate, useParams } from 'react-router'
+import { ROLE_WORDS } from '../base/names'
 import { call, refusalText } from '../data'
+import { Porch } from '../door/SignIn'
 import { Refused } from '../kit'
-import { ROLE_WORDS } from '../names'
-import { Porch } from '../SignIn'
 import { useSession } from '../store/session'
 
 interface Form {

@@ -1,8 +1,8 @@
 import { useState } from 'react'
 import { useForm } from 'react-hook-form'
+import { qr } from '../base/qr'
 import { call } from '../data'
 import { Modal, Refused } from '../kit'
-import { qr } from '../qr'
 import { useSession } from '../store/session'
 import { Block, useDeed, Why } from './parts'
 

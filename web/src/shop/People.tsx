@@ -1,9 +1,9 @@
 import { ROLES, type Role } from '@nubrin/core/api'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
+import { ROLE_WORDS } from '../base/names'
 import { call } from '../data'
 import { dayText, SelectCell } from '../kit'
-import { ROLE_WORDS } from '../names'
 import { useSession } from '../store/session'
 import { Block, Sure, TellLink, useDeed, Why } from './parts'
 

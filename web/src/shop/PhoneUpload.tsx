@@ -3,8 +3,8 @@ import { format, parseISO } from 'date-fns'
 import { useEffect, useState } from 'react'
 import { useParams } from 'react-router'
 import { call, refusalText } from '../data'
+import { Porch } from '../door/SignIn'
 import { Refused } from '../kit'
-import { Porch } from '../SignIn'
 
 /** What a phone at the bench opens by its one-hour link: take photos, and they are with the commission. */
 export default function PhoneUpload() {

@@ -1,5 +1,5 @@
 import { isFact } from '../../facts/fact'
-import { isObject } from '../plan'
+import { isObject } from '../walk/plan'
 import { type Item, isKeyed, itemAt, type Op, stepTo } from './op'
 
 /**

@@ -1,4 +1,4 @@
-import type { Commission } from '../commission'
+import type { Commission } from '../schema/commission'
 import { liftNames, liftWaivers } from './from-2'
 import { liftWhole } from './from-4'
 import { liftActs } from './from-5'

@@ -1,8 +1,8 @@
 import { fact, isUnit } from '../../facts/fact'
 import type { Unit } from '../../units/unit'
-import type { Commission } from '../commission'
-import { isObject, RECORD_PLAN, walk } from '../plan'
-import { danglingOf, drop, thingsOf } from '../references'
+import type { Commission } from '../schema/commission'
+import { isObject, RECORD_PLAN, walk } from '../walk/plan'
+import { danglingOf, drop, thingsOf } from '../walk/references'
 
 /**
  * What older files may hold and this format refuses is taken out and kept: a reference that leads nowhere, a fact in a

@@ -1,7 +1,7 @@
 import { apartIn, choicesOf, errand, goalsOf, goalText, machineOf, runAll, wordsOf } from '@nubrin/core/machine'
 import type { Act } from '@nubrin/core/record'
 import { useEffect, useMemo, useState } from 'react'
-import { later } from '../../later'
+import { later } from '../../base/later'
 import { wayOf } from '../../play'
 import { ErrandPlayer, handsFull } from '../../play/ErrandPlayer'
 import { useBench, useLight, useSaber } from '../../store/commission'

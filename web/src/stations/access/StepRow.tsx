@@ -1,6 +1,6 @@
 import { DIRECTIONS, type Saber, type Step, type Task } from '@nubrin/core/record'
+import { later } from '../../base/later'
 import { CheckBox, NumberCell, RefPicker, RemoveButton, SelectCell, setText, TextCell } from '../../kit'
-import { later } from '../../later'
 import { useEditSaber, useLight, useRemove } from '../../store/commission'
 
 const TURN: Record<(typeof DIRECTIONS)[number], string> = {

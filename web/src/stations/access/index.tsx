@@ -1,6 +1,6 @@
 import { useState } from 'react'
+import { later } from '../../base/later'
 import { Tabs } from '../../kit'
-import { later } from '../../later'
 import { Machine } from './Machine'
 
 const Screws = later(() => import('./Screws').then((m) => m.Screws))

@@ -2,9 +2,9 @@ import { type Commission, JOBS, PURPOSES, keyWords as words } from '@nubrin/core
 import { LANGUAGES, MEASURES } from '@nubrin/core/units'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { Link } from 'react-router'
+import { LANGUAGE_NAME } from '../../base/names'
 import { call, useClientsNamed } from '../../data'
 import { ComboCell, DateCell, Labelled, SelectCell, setText, TextCell } from '../../kit'
-import { LANGUAGE_NAME } from '../../names'
 import { useBench, useEdit, useOrder } from '../../store/commission'
 
 const MEASURE_WORDS = { both: 'both', mm: 'millimetres', inch: 'inches' } as const

@@ -1,4 +1,4 @@
-import { later } from '../../later'
+import { later } from '../../base/later'
 import { Arrivals } from './Arrivals'
 import { Client } from './Client'
 import { Questions } from './Questions'

@@ -2,9 +2,9 @@ import { compile, doingOf, gestureText, modeById, modeName, secondsInWords, time
 import { powered } from '@nubrin/core/machine'
 import type { Saber } from '@nubrin/core/record'
 import { useEffect, useMemo, useState } from 'react'
+import { later } from '../../base/later'
 import { urlOf } from '../../data'
 import { Empty } from '../../kit'
-import { later } from '../../later'
 import { Hands, Practice, useHandKeys, usePlay } from '../../play'
 import { useBench, useLight, useSaber } from '../../store/commission'
 

@@ -1,6 +1,6 @@
 import { useState } from 'react'
+import { later } from '../../base/later'
 import { Tabs } from '../../kit'
-import { later } from '../../later'
 import { Playing } from './Playing'
 
 const MapBench = later(() => import('./MapBench').then((m) => m.MapBench))

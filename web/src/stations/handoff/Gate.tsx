@@ -1,7 +1,7 @@
 import { Link } from 'react-router'
+import { STATION_NAME } from '../../base/names'
 import { todayIso } from '../../data'
 import { Mark, NotJudged, RemoveButton, SetAside } from '../../kit'
-import { STATION_NAME } from '../../names'
 import { useEdit, useOrder } from '../../store/commission'
 import { useSession } from '../../store/session'
 import { useGate } from './useGate'

@@ -1,6 +1,6 @@
 import { useState } from 'react'
+import { later } from '../../base/later'
 import { Tabs } from '../../kit'
-import { later } from '../../later'
 import { Credits } from './Credits'
 import { Gate } from './Gate'
 import { RecordSheet } from './RecordSheet'

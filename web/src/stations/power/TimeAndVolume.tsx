@@ -3,8 +3,8 @@ import { chargeTime, runtime, safeVolume, speakerWatts, wattHours } from '@nubri
 import type { Preset, Saber } from '@nubrin/core/record'
 import { formatNumber } from '@nubrin/core/units'
 import { useMemo } from 'react'
+import { later } from '../../base/later'
 import { FigureView } from '../../kit'
-import { later } from '../../later'
 import { LeftInADrawer } from './LeftInADrawer'
 import { UseProfile } from './UseProfile'
 

@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useState } from 'react'
+import { later } from '../../base/later'
 import { freshId } from '../../data'
 import { AddLine, Empty } from '../../kit'
-import { later } from '../../later'
 import { useEditSaber, useSaber } from '../../store/commission'
 import { TestRow } from './TestRow'
 

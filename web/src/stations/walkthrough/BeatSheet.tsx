@@ -3,9 +3,9 @@ import { type Beat, type Commission, LEFT_TO, type Saber, THINGS } from '@nubrin
 import { composedWords, firstSentenceEnd, guessSeconds, merged, type Stray, splitAt } from '@nubrin/core/script'
 import { say } from '@nubrin/core/words'
 import { useState } from 'react'
+import { LANGUAGE_NAME } from '../../base/names'
 import { freshId } from '../../data'
 import { CountCell, GroupedSelect, Labelled, RefPicker, SelectCell, setText, TextCell } from '../../kit'
-import { LANGUAGE_NAME } from '../../names'
 import { useEditSaber, useEditThing, useLight } from '../../store/commission'
 import { SayField } from './SayField'
 

@@ -1,9 +1,9 @@
 import type { Saber } from '@nubrin/core/record'
 import { LANGUAGES } from '@nubrin/core/units'
 import { GENDERS } from '@nubrin/core/words'
+import { LANGUAGE_NAME } from '../../base/names'
 import { freshId } from '../../data'
 import { CheckBox, RefPicker, RemoveButton, SelectCell, TextCell } from '../../kit'
-import { LANGUAGE_NAME } from '../../names'
 import { useEditSaber, useEditThing } from '../../store/commission'
 
 const KINDS = ['section', 'fastener', 'opening', 'socket', 'part', 'blade', 'input'] as const

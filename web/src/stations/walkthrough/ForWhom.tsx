@@ -1,8 +1,8 @@
 import { type Commission, LENGTHS, READERS, type Saber } from '@nubrin/core/record'
 import { readersOf, SHORT } from '@nubrin/core/script'
 import { Link } from 'react-router'
+import { LANGUAGE_NAME } from '../../base/names'
 import { AddLine, CheckBox, CountCell, Labelled, RemoveButton, SelectCell, TextCell } from '../../kit'
-import { LANGUAGE_NAME } from '../../names'
 import { useEditSaber } from '../../store/commission'
 
 const READER_WORDS: Record<(typeof READERS)[number], string> = {

@@ -1,0 +1,83 @@
+import {
+  cuesOf,
+  doingOf,
+  gestureText,
+  isException,
+  isOf,
+  modeById,
+  modeName,
+  secondsInWords,
+  timeOutOf,
+} from '../../../controls'
+import { formatFact, known } from '../../../facts'
+import { byId, type Saber, Timing } from '../../../record'
+import { say, whether } from '../../../words'
+import { type Block, type SaberChapter, table } from '../../block'
+
+/** Every control as the hand does it, the modes they belong to, and how the board reads a hand. */
+export const controls: SaberChapter = (s) => ({
+  id: 'controls',
+  title: say('chapter.controls'),
+  blocks: s.controls.length
+    ? [...standard(s), ...rows(s), ...modes(s), ...timing(s)]
+    : [...modes(s), ...timing(s), { kind: 'para', text: say('controls.none') }],
+})
+
+/** The standard that the controls follow, and in how many they do not. */
+function standard(s: Saber): Block[] {
+  if (!s.mapFrom) return []
+  const n = s.controls.filter((r) => isException(s, r)).length
+  return [{ kind: 'para', text: say('controls.standard', { name: s.mapFrom, n }) }]
+}
+
+function rows(s: Saber): Block[] {
+  const head = (column: 'state' | 'gesture' | 'does' | 'shown') => say('chapter.controls.head', { column })
+  return table(
+    [head('state'), head('gesture'), head('does'), head('shown')],
+    s.controls.map((r) => [
+      say('control.state', {
+        state: isOf(s, r.mode),
+        mode: modeName(s, r.mode),
+        presets: (r.presets ?? []).map((id) => byId(s.presets, id)?.name ?? '?').join(', '),
+        limited: whether(r.presets?.length),
+      }),
+      gestureText(s, r),
+      [doingOf(r), ...cuesOf(r)].join('; '),
+      say('control.status', { status: r.status }),
+    ]),
+  )
+}
+
+/** Modes of which there is more to say than that they are off or lit. */
+function modes(s: Saber): Block[] {
+  const head = (column: 'mode' | 'chooses' | 'ends') => say('chapter.modes.head', { column })
+  const told = s.modes.flatMap((m) => {
+    const out = timeOutOf(s, m.id)
+    const set = known(m.after)
+    if (!m.chooses && !m.on && set === undefined && !out) return []
+    const goes = out?.to ?? m.leads ?? m.on
+    return [
+      [
+        m.name,
+        m.chooses ? say('mode.chooses', { what: m.chooses, turning: whether(m.by === 'turning') }) : '–',
+        (out?.s ?? set) === undefined
+          ? '–'
+          : say('mode.ends', {
+              seconds: secondsInWords(out?.s ?? set ?? 0),
+              to: goes === undefined ? '' : (modeById(s, goes)?.name ?? ''),
+              leads: whether(goes),
+            }),
+      ],
+    ]
+  })
+  return table([head('mode'), head('chooses'), head('ends')], told)
+}
+
+/** How the board reads a hand, as far as it is recorded. */
+function timing(s: Saber): Block[] {
+  const list = (Object.keys(Timing.properties) as (keyof Timing)[]).flatMap((key) => {
+    const f = s.timing[key]
+    return f ? [{ name: say('timing.name', { row: key }), value: formatFact(f, key.endsWith('From') ? 0 : 2) }] : []
+  })
+  return list.length ? [{ kind: 'facts', rows: list }] : []
+}

@@ -1,0 +1,38 @@
+import { type Arrival, byId, nameIn } from '../../../record'
+import { dayText } from '../../../units'
+import { say, whether } from '../../../words'
+import { type OrderChapter, table } from '../../block'
+import { orNotRecorded } from '../../values'
+
+export const arrivals: OrderChapter = (c) => {
+  const head = (column: 'part' | 'condition' | 'fate') => say('chapter.arrivals.head', { column })
+  return {
+    id: 'arrivals',
+    title: say('chapter.arrivals'),
+    blocks: table(
+      [head('part'), head('condition'), head('fate')],
+      c.arrivals.flatMap((a) =>
+        a.shares.map((x) => [
+          say('arrival.what', { quantity: x.count, what: a.what }),
+          condition(a),
+          say('arrival.fate', {
+            ...{ fate: x.fate, note: a.note ?? '', noted: whether(a.note) },
+            ...{ now: nameIn(c, x.now) ?? '', placed: whether(nameIn(c, x.now)) },
+            saber: byId(c.sabers, x.saber)?.name ?? '',
+            of: whether(c.sabers.length > 1 && x.saber),
+          }),
+        ]),
+      ),
+    ),
+  }
+}
+
+/** How it came, on which day that was noted, and what was wrong with it. */
+const condition = (a: Arrival): string =>
+  [
+    say('arrival.condition', {
+      ...{ condition: orNotRecorded(a.condition), on: dayText(a.conditionOn ?? ''), dated: whether(a.conditionOn) },
+      whole: whether(a.whole),
+    }),
+    ...a.faults.map((f) => say('arrival.fault', { fault: f.text, left: f.left ?? '', why: whether(f.left) })),
+  ].join('; ')

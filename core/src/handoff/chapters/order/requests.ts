@@ -1,0 +1,36 @@
+import { byId, nameOf, toldWishes } from '../../../record'
+import { dayText } from '../../../units'
+import { say, whether } from '../../../words'
+import { type OrderChapter, table } from '../../block'
+import { money } from '../../values'
+
+export const requests: OrderChapter = (c) => {
+  const several = c.sabers.length > 1
+  const head = (column: 'wish' | 'answer' | 'where') => say('chapter.requests.head', { column })
+  return {
+    id: 'requests',
+    title: say('chapter.requests'),
+    blocks: table(
+      [head('wish'), head('answer'), head('where')],
+      toldWishes(c).map((r) => [
+        say('request.text', {
+          text: r.text,
+          saber: byId(c.sabers, r.saber)?.name ?? say('handoff.all'),
+          several: whether(several),
+          own: whether(r.shape === 'ownIdea'),
+        }),
+        say('request.answer', {
+          ...{ status: r.status, answer: r.answer ?? '', answered: whether(r.answer) },
+          ...{ told: whether(r.toldOn), on: dayText(r.toldOn ?? '') },
+          ...{
+            price: r.price ? money(r.price) : '',
+            priced: whether(r.price),
+            accepted: dayText(r.acceptedOn ?? ''),
+            took: whether(r.acceptedOn),
+          },
+        }),
+        c.sabers.map((s) => nameOf(s, r.where)).find(Boolean) ?? (r.status === 'met' ? say('notRecorded') : '–'),
+      ]),
+    ),
+  }
+}

@@ -1,0 +1,108 @@
+import { isFact } from '../../facts/fact'
+import type { Commission } from '../schema/commission'
+import { partsOfRef } from '../schema/ref'
+import type { Saber } from '../schema/saber'
+import { RECORD_PLAN, walk } from '../walk/plan'
+import { thingsOf } from '../walk/references'
+import { blankCommission } from './blank'
+
+/**
+ * Gives a record ids of its own, so that it can stand beside the one it was copied from. Only identities and what names them
+ * change: references, keys of topics and of what was set aside, and the facts a layout rests on.
+ */
+export function asCopy(c: Commission, newId: () => string): Commission {
+  const fresh = new Map<string, string>([[c.id, newId()]])
+  for (const t of thingsOf(c)) if (!fresh.has(t.id)) fresh.set(t.id, newId())
+  const next = structuredClone(c)
+  next.id = fresh.get(c.id)!
+  const put = (pointer: string, value: string) => {
+    const steps = pointer.split('/').slice(1)
+    const last = steps.pop()!
+    let at = next as unknown as Record<string, unknown>
+    for (const s of steps) at = at[s] as Record<string, unknown>
+    at[last] = value
+  }
+  walk(RECORD_PLAN, c, (plan, value, at) => {
+    if (typeof value !== 'string') return
+    if (plan.kind) put(at.pointer, fresh.get(value)!)
+    else if (plan.names?.bare) put(at.pointer, fresh.get(value) ?? value)
+    else if (plan.names) {
+      const p = partsOfRef(value)
+      if (p && fresh.has(p.id)) put(at.pointer, `${p.kind}:${fresh.get(p.id)}`)
+    }
+  })
+  // Keys are made of words and ids with colons, hyphens, dots and slashes between them.
+  const ids = [...fresh.keys()].sort((a, b) => b.length - a.length)
+  const key = (text: string) => {
+    let out = ''
+    for (let i = 0; i < text.length; ) {
+      const free = i === 0 || /[:\-/@.#]/.test(text[i - 1]!)
+      const id = free
+        ? ids.find((x) => text.startsWith(x, i) && /^([:\-/.#]|$)/.test(text.slice(i + x.length)))
+        : undefined
+      out += id ? fresh.get(id) : text[i]
+      i += id ? id.length : 1
+    }
+    return out
+  }
+  for (const w of next.handoff.waivers) w.key = key(w.key)
+  for (const s of next.sabers) {
+    for (const w of s.leftOut) w.key = key(w.key)
+    for (const t of s.tests) t.key = key(t.key)
+    for (const b of s.beats) {
+      b.covers = b.covers.map(key)
+      // Facts within the words stand there by their path.
+      b.say = b.say.replace(/\[\[[^\]]+\]\]/g, key)
+    }
+    for (const d of s.decisions)
+      if (d.layout) d.layout = Object.fromEntries(Object.entries(d.layout).map(([k, v]) => [key(k), v]))
+  }
+  return next
+}
+
+/** What was measured, told or remembered on another saber is only an assumption on this one, until it is confirmed. */
+export function unconfirmed<T>(v: T): T {
+  if (Array.isArray(v)) return v.map(unconfirmed) as T
+  if (isFact(v)) {
+    const { value, source, unit } = v as unknown as { value: unknown; source: string; unit: unknown }
+    const foreign = ['measured', 'read', 'client', 'recalled', 'believed'].includes(source)
+    return (
+      foreign ? { value, ...(unit === undefined ? {} : { unit }), source: 'assumed', with: 'model sheet' } : v
+    ) as T
+  }
+  if (v && typeof v === 'object') return Object.fromEntries(Object.entries(v).map(([k, x]) => [k, unconfirmed(x)])) as T
+  return v
+}
+
+/** A saber without what belongs to one specimen: its tests, repairs, films and decisions, whose it was and will be. */
+export function withoutSpecimen(s: Saber, name: string, job: Saber['job']): Saber {
+  const { recipient: _r, edition: _e, ...rest } = s
+  return {
+    ...{ ...rest, name, job },
+    parts: s.parts.map(({ lot: _lot, ...part }) => part),
+    ...{
+      tests: [],
+      fixes: [],
+      takes: [],
+      leftOut: [],
+      beats: [],
+      decisions: [],
+      losses: [],
+      provenance: [],
+      before: [],
+    },
+  }
+}
+
+/**
+ * One more saber like one of an order: ids of its own, nothing of the specimen, and what was measured on the first only
+ * assumed of this one. Its name in the order is the caller's.
+ */
+export function anotherLike(c: Commission, id: string, name: string, newId: () => string): Saber {
+  const s = c.sabers.find((x) => x.id === id)
+  if (!s) throw new RangeError(`anotherLike: no saber ${id}`)
+  // In an order of its own: only the saber's ids are made anew.
+  const alone = blankCommission(() => c.id, { title: c.title, client: '', job: c.job, purpose: c.purpose })
+  const copy = asCopy({ ...alone, sabers: [withoutSpecimen(s, name, s.job)] }, newId).sabers[0]!
+  return { ...copy, ...unconfirmed({ hilt: copy.hilt, parts: copy.parts, blades: copy.blades }) }
+}

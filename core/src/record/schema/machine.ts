@@ -1,0 +1,61 @@
+import type { Static } from '@sinclair/typebox'
+import * as T from '@sinclair/typebox'
+import { factOf } from '../../facts/fact'
+import { CLIENT_MAY } from './hilt'
+import { idOf, ownId, ref } from './ref'
+import { Line, list, noted, obj, oneOf, opt } from './schema-kit'
+
+/** How a body leaves its place; the way back is the same the other way round. */
+export const HOWS = ['unscrew', 'pull', 'pressPull', 'turnPull', 'slide', 'lift'] as const
+/** Where it goes: along the hilt, or out of its side. */
+export const TOWARDS = ['pommel', 'emitter', 'aside'] as const
+/** Who may open a joint. */
+export const MAY_OPEN = ['client', 'maker', 'nobody'] as const
+/** What opening does by itself: *nothing* is an answer, blank is not. */
+export const BY_ITSELF = ['nothing', 'wakes', 'cutsPower', 'showsDisplay'] as const
+/** The verbs of hands on a saber. */
+export const VERBS = [
+  ...(['loosen', 'remove', 'tighten', 'takeOff', 'putOn', 'cut', 'restore'] as const),
+  ...(['plugIn', 'unplug', 'pullCheck'] as const),
+] as const
+
+const screws = CLIENT_MAY.filter((m) => m !== 'never')
+
+/** What the maker says of a joint that the drawing alone does not tell: it stands before what is drafted. */
+export const Joint = obj({
+  id: ownId('correction'),
+  /** What comes off. */
+  body: ref('section', 'part', 'blade'),
+  how: opt(oneOf(HOWS)),
+  towards: opt(oneOf(TOWARDS)),
+  hand: opt(oneOf(['right', 'left'] as const)),
+  turns: opt(factOf('×')),
+  /** The screws that hold it, instead of those that stand nearest; none at all is an answer. */
+  held: opt(list(obj({ screw: idOf('fastener'), by: oneOf(screws) }), 8)),
+  /** What must be off before. */
+  after: opt(list(ref('section', 'part', 'blade'), 12)),
+  who: opt(oneOf(MAY_OPEN)),
+  /** It hangs on wires. */
+  tethered: opt(T.Boolean()),
+  byItself: opt(oneOf(BY_ITSELF)),
+  /** The one clock angle at which it goes in. */
+  angle: opt(factOf('deg')),
+  landmark: opt(Line),
+  /** What is hurt when it is done wrong, and what is felt when it is right. */
+  hurts: opt(Line),
+  feels: opt(Line),
+  ...noted,
+})
+
+/** One act of a hand: the verb, and the thing it is done to. */
+export const Act = obj({
+  do: oneOf(VERBS),
+  at: ref('section', 'part', 'blade', 'fastener'),
+  how: opt(oneOf(HOWS)),
+  towards: opt(oneOf(TOWARDS)),
+})
+
+export type Joint = Static<typeof Joint>
+export type Act = Static<typeof Act>
+export type How = (typeof HOWS)[number]
+export type Towards = (typeof TOWARDS)[number]

@@ -1,0 +1,63 @@
+import type { Static, TOptional, TUnsafe } from '@sinclair/typebox'
+import * as T from '@sinclair/typebox'
+import { choiceFactOf, type Fact, factOf, textFactOf } from '../../facts/fact'
+import { MATERIALS } from './hilt'
+import { KINDS, type PartKind, SPECS, type SpecKey } from './kinds'
+import { idOf, ownId } from './ref'
+import { closed, Line, noted, obj, oneOf, opt } from './schema-kit'
+
+export const CHASSIS_HELD_BY = ['thread', 'setScrew', 'length', 'magnets', 'rails', 'friction'] as const
+export const CARRIES = ['power', 'signal'] as const
+/** Who brings a thing: it goes into the box, the client has it, the client gets it, or it only serves on the bench. */
+export const SUPPLIED = ['shop', 'client', 'notSupplied', 'bench'] as const
+export const FACINGS = ['emitter', 'pommel'] as const
+
+type SpecSchemas = { [K in SpecKey]: TOptional<TUnsafe<Fact<(typeof SPECS)[K]['unit']>>> }
+export const SpecMap = T.Object(
+  Object.fromEntries(
+    (Object.keys(SPECS) as SpecKey[]).map((k) => [k, T.Optional(factOf(SPECS[k].unit))]),
+  ) as unknown as SpecSchemas,
+  closed,
+)
+export type SpecMap = Static<typeof SpecMap>
+export const PartKindSchema = oneOf(Object.keys(KINDS) as unknown as readonly PartKind[])
+
+export const FittedPart = obj({
+  id: ownId('part'),
+  kind: PartKindSchema,
+  name: Line,
+  /** Which one it is, as it is read off the thing: the exact board, the exact cell. */
+  type: opt(textFactOf()),
+  /** The catalogue row it was copied from; the copy below is the saber's own. */
+  catalogue: opt(T.String({ pattern: '^[a-z0-9][a-z0-9-]{1,47}$' })),
+  specs: SpecMap,
+  /** Rear face, from the pommel's rear. Absent: not placed yet. */
+  at: opt(factOf('mm')),
+  /** On the axis, or lying beside another part in the same length. */
+  beside: opt(idOf('part')),
+  clock: opt(factOf('deg')),
+  /** Which way its front, plus pole or cone points. */
+  faces: opt(choiceFactOf(FACINGS)),
+  removable: opt(T.Boolean()),
+  protected: opt(T.Boolean()),
+  /** What it is made of, where that matters: a resin chassis is brittle. */
+  material: opt(oneOf(MATERIALS)),
+  /** An auxiliary board that turns a pack's voltage into what pixels take. */
+  converter: opt(T.Boolean()),
+  /** The key a tool turns, as the screws name it. */
+  key: opt(Line),
+  /** What keeps a chassis in its place. */
+  heldBy: opt(oneOf(CHASSIS_HELD_BY)),
+  /** How several cells are joined. */
+  wiring: opt(oneOf(['parallel', 'series'] as const)),
+  /** What a wire is used for; absent: for everything. */
+  carries: opt(oneOf(CARRIES)),
+  lot: opt(Line),
+  /** How the pole or the right way round is recognised on this saber. */
+  landmark: opt(Line),
+  supplied: opt(oneOf(SUPPLIED)),
+  /** What stands at the other end of a port: its lead, its supply, the program that speaks to it. */
+  otherEnd: opt(obj({ lead: opt(Line), supply: opt(Line), program: opt(Line) })),
+  ...noted,
+})
+export type FittedPart = Static<typeof FittedPart>

@@ -1,0 +1,54 @@
+import type { Static } from '@sinclair/typebox'
+import * as T from '@sinclair/typebox'
+import { textFactOf } from '../../facts/fact'
+import { idOf, ownId, ref } from './ref'
+import { Day, Line, list, Moment, Money, noted, obj, oneOf, opt } from './schema-kit'
+
+/** How the saber is put together for a test. */
+export const SETUPS = ['any', 'plug', 'blade', 'opened'] as const
+
+export const Reading = obj({
+  id: ownId('reading'),
+  at: Moment,
+  by: Line,
+  value: opt(T.Number()),
+  text: opt(Line),
+  pass: T.Boolean(),
+  with: opt(Line),
+})
+export const Test = obj({
+  id: ownId('test'),
+  key: Line,
+  what: Line,
+  place: opt(ref()),
+  unit: opt(Line),
+  min: opt(T.Number()),
+  max: opt(T.Number()),
+  expect: opt(Line),
+  setup: opt(oneOf(SETUPS)),
+  /** Why it cannot be tried here. */
+  notPossible: opt(Line),
+  /** Who let it be, and why; it is printed. */
+  waived: opt(obj({ who: Line, on: Day, why: Line })),
+  readings: list(Reading, 400),
+  ...noted,
+})
+export const Fix = obj({
+  id: ownId('fix'),
+  on: Day,
+  /** As it was reported, before anybody looked. */
+  fault: opt(textFactOf()),
+  reportedOn: opt(Day),
+  cause: Line,
+  fix: Line,
+  /** How often it was opened and closed, or put to use, to prove it. */
+  cycles: opt(T.Integer({ minimum: 0, maximum: 100_000 })),
+  charge: opt(Money),
+  place: opt(ref()),
+  retest: list(idOf('test'), 40),
+  ...noted,
+})
+
+export type Reading = Static<typeof Reading>
+export type Test = Static<typeof Test>
+export type Fix = Static<typeof Fix>

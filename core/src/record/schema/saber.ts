@@ -1,0 +1,93 @@
+import type { Static } from '@sinclair/typebox'
+import * as T from '@sinclair/typebox'
+import { factOf, textFactOf } from '../../facts/fact'
+import { Procedure } from './access'
+import { Blade, Zone } from './blade'
+import { ControlRow, Input, Mode, Timing } from './controls'
+import { Hilt } from './hilt'
+import { Joint } from './machine'
+import { FittedPart } from './part'
+import { Preset } from './preset'
+import { Fix, Test } from './proof'
+import { ownId, ref } from './ref'
+import { Consent, Day, Line, list, noted, obj, oneOf, opt } from './schema-kit'
+import { Beat, ORDERS, SpokenName, Take, Telling, Waiver } from './script'
+import { Item, Loss, NotFor, Owner, Settings, Was } from './whole'
+
+export const JOBS = ['install', 'conversion', 'repair', 'scratch', 'showcase', 'rebuild', 'model'] as const
+export const CUT_POWER = ['killSwitch', 'killKeyPull', 'killKeyTurn', 'cellOut', 'deepSleep', 'none'] as const
+
+/** How well somebody knows this saber. */
+export const KNOWS = ['neverSeen', 'seen', 'held', 'owned'] as const
+
+/** A choice the maker made, with its reason, what it gave up, and the facts a chosen layout rests on. */
+export const Decision = obj({
+  id: ownId('decision'),
+  on: Day,
+  by: Line,
+  chose: Line,
+  why: Line,
+  gaveUp: opt(Line),
+  /** What it changes for good, and who agreed to that. */
+  irreversible: opt(T.Boolean()),
+  consent: opt(Consent),
+  about: opt(ref()),
+  layout: opt(T.Record(T.String({ maxLength: 80 }), T.Union([T.Number(), T.String({ maxLength: 120 })]))),
+  ...noted,
+})
+
+export const Saber = obj({
+  id: ownId('saber'),
+  name: Line,
+  job: oneOf(JOBS),
+  hilt: Hilt,
+  parts: list(FittedPart, 120),
+  blades: list(Blade, 16),
+  zones: list(Zone, 24),
+  cutPower: oneOf(CUT_POWER),
+  /** How it will be used, and how loud it is shipped. */
+  use: obj({
+    litShare: factOf('%'),
+    brightness: factOf('%'),
+    volume: factOf('%'),
+    highestVolume: opt(factOf('%')),
+  }),
+  firmware: opt(textFactOf()),
+  /** Edition or serial number. */
+  edition: opt(Line),
+  /** Who gets it, where that is not the client, and how well they know it. */
+  recipient: opt(obj({ name: opt(Line), knows: opt(oneOf(KNOWS)) })),
+  settings: Settings,
+  /** What is told to every client it is not made for. */
+  notFor: list(NotFor, 24),
+  /** What an older saber could do before the work. */
+  before: list(Was, 40),
+  provenance: list(Owner, 24),
+  losses: list(Loss, 60),
+  /** What a saber needs beside what is built in. */
+  items: list(Item, 60),
+  presets: list(Preset, 60),
+  inputs: list(Input, 12),
+  modes: list(Mode, 60),
+  timing: Timing,
+  /** The standard that its controls were taken from. */
+  mapFrom: opt(Line),
+  controls: list(ControlRow, 1200),
+  joints: list(Joint, 60),
+  access: list(Procedure, 24),
+  tests: list(Test, 120),
+  fixes: list(Fix, 60),
+  decisions: list(Decision, 60),
+  beats: list(Beat, 200),
+  order: oneOf(ORDERS),
+  /** For whom it is told, and how long. */
+  telling: opt(Telling),
+  /** What things are called when one speaks of them, by language. */
+  spoken: list(SpokenName, 200),
+  takes: list(Take, 40),
+  /** Topics knowingly left out of the film. */
+  leftOut: list(Waiver, 120),
+})
+
+export type Decision = Static<typeof Decision>
+export type Saber = Static<typeof Saber>

@@ -1,0 +1,83 @@
+import type { Arrival, Commission, Request } from '../schema/commission'
+import type { Fastener, Section, Socket } from '../schema/hilt'
+import { type Kind, partsOfRef, type Ref, refTo } from '../schema/ref'
+import type { Saber } from '../schema/saber'
+import { isObject, type Plan, SABER_PLAN } from './plan'
+import { nameOfThing } from './references'
+
+/** The lists of a saber by the kind of thing they hold, read off the schema: the path of keys that leads to each. */
+const SHELVES: ReadonlyMap<Kind, readonly string[]> = (() => {
+  const out = new Map<Kind, readonly string[]>()
+  const find = (plan: Plan, path: readonly string[]) => {
+    for (const f of plan.fields ?? []) {
+      const kind = f.plan.items?.fields?.find((g) => g.key === 'id')?.plan.kind
+      if (kind && !out.has(kind)) out.set(kind, [...path, f.key])
+      find(f.plan.items ?? f.plan, [...path, f.key])
+    }
+  }
+  find(SABER_PLAN, [])
+  return out
+})()
+
+/** Follows keys from a value, through every item of each list on the way. */
+function* follow(value: unknown, path: readonly string[]): Generator<Record<string, unknown>> {
+  if (Array.isArray(value)) for (const item of value) yield* follow(item, path)
+  else if (isObject(value)) {
+    if (path.length) yield* follow(value[path[0]!], path.slice(1))
+    else yield value
+  }
+}
+
+/** All things of one kind in a saber. */
+export const shelfOf = (saber: Saber, kind: Kind): Record<string, unknown>[] => {
+  const path = SHELVES.get(kind)
+  return path ? [...follow(saber, path)] : []
+}
+
+/** The kinds of things a saber holds in lists of its own. */
+export const SABER_KINDS: readonly Kind[] = [...SHELVES.keys()]
+
+/** The name of the thing a reference points to; undefined when it is gone. */
+export function nameOf(saber: Saber, target: string | undefined): string | undefined {
+  const p = target === undefined ? undefined : partsOfRef(target)
+  const found = p && shelfOf(saber, p.kind).find((x) => x.id === p.id)
+  return p && found && nameOfThing(p.kind, found)
+}
+
+/** Places of a saber that something can be linked to, by kind; kinds with nothing in them are left out. */
+export function placesOf(saber: Saber, kinds: readonly Kind[]): { kind: Kind; items: { ref: Ref; name: string }[] }[] {
+  return kinds
+    .map((kind) => ({
+      kind,
+      items: shelfOf(saber, kind).map((v) => ({ ref: refTo(kind, String(v.id)), name: nameOfThing(kind, v) })),
+    }))
+    .filter((g) => g.items.length)
+}
+
+/** Finds an item by id anywhere in a list of identified things. */
+export const byId = <T extends { id: string }>(items: readonly T[], id: string | undefined): T | undefined =>
+  id === undefined ? undefined : items.find((x) => x.id === id)
+
+/** True when the cutting of power needs something the client must operate. */
+export const hasCutOff = (s: Saber) => s.cutPower !== 'none' && s.cutPower !== 'deepSleep'
+
+/** Every saber's name with the order's title when it carries one saber only. */
+export const saberTitle = (c: Commission, s: Saber) => (c.sabers.length === 1 ? c.title : `${c.title} – ${s.name}`)
+
+/** The screws that hold the blade of a socket, as far as they are there. */
+export const retentionOf = (saber: Saber, socket: Socket): Fastener[] =>
+  socket.retention.map((id) => byId(saber.hilt.fasteners, id)).filter((f) => f !== undefined)
+
+/** Whether a joint comes apart at all: not glued, not locked for life, and there. */
+export const comesApart = (j: Section['joint']): boolean => !j.lockedForLife && j.kind !== 'glue' && j.kind !== 'none'
+
+/** How many of what came in are accounted for, in shares of one fate where one is named. */
+export const shared = (shares: Arrival['shares'], fate?: Arrival['shares'][number]['fate']): number =>
+  shares.reduce((n, x) => n + (fate === undefined || x.fate === fate ? x.count : 0), 0)
+
+/** Whether something was only offered and nobody has taken it up: it blocks nothing and no client reads of it. */
+export const onlyOffered = (r: Request): boolean => r.shape === 'offered' && !r.acceptedOn
+
+/** Wishes of which the client is told: all that were asked or accepted, and the maker's own ideas that came to something. */
+export const toldWishes = (c: Commission): Request[] =>
+  c.requests.filter((r) => !onlyOffered(r) && (r.shape !== 'ownIdea' || r.status === 'met' || r.status === 'changed'))

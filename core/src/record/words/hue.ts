@@ -1,0 +1,10 @@
+import { hueWord } from '../../light'
+import { say, whether } from '../../words'
+
+/** A colour in a word of the language that is spoken. */
+export function hueText(hex: string): string {
+  const word = hueWord(hex)
+  const pale = word.startsWith('pale ')
+  const hue = word.replace(/^pale /, '').replace(/ (.)/g, (_m, c: string) => c.toUpperCase())
+  return say('hue', { hue, pale: whether(pale) })
+}

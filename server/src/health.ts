@@ -1,0 +1,56 @@
+import { access, constants, readFile, statfs } from 'node:fs/promises'
+import { join } from 'node:path'
+import type { Api, GoodOf } from '@nubrin/core/api'
+import { QueryTypes } from 'sequelize'
+import type { Tables } from './db/models'
+
+type Health = GoodOf<Api['health']>
+/** Less than this free, and a photo or a backup may not fit, bytes. */
+const LEAST_FREE = 200 * 1024 * 1024
+/** A backup older than this is said, days. */
+const OLD_BACKUP = 8
+
+/** How each part is: the database, the folder of files, the disk, the last good backup. A missing backup is said and no fault. */
+export async function healthOf(db: Tables, data: string): Promise<Health> {
+  const part = async (look: () => Promise<string>) => {
+    try {
+      return { ok: true, says: await look() }
+    } catch (e) {
+      return { ok: false, says: (e as Error).message }
+    }
+  }
+  const parts = {
+    database: await part(async () => {
+      await db.sequelize.query('SELECT 1', { type: QueryTypes.SELECT })
+      return 'answers'
+    }).then((p) => (p.ok ? p : { ok: false, says: 'does not answer' })),
+    files: await part(async () => {
+      await access(data, constants.W_OK)
+      return 'can be written'
+    }).then((p) => (p.ok ? p : { ok: false, says: 'the data folder cannot be written' })),
+    disk: await part(async () => {
+      const s = await statfs(data).catch(() => {
+        throw new Error('cannot be asked: the data folder is not there')
+      })
+      const free = s.bavail * s.bsize
+      if (free < LEAST_FREE) throw new Error(`only ${Math.round(free / 1e6)} MB are free`)
+      return free > 1e10 ? `${Math.round(free / 1e9)} GB are free` : `${Math.round(free / 1e6)} MB are free`
+    }),
+    backup: await lastBackup(data),
+  }
+  return { ok: Object.values(parts).every((p) => p.ok), parts }
+}
+
+/** What is known of the last good backup. */
+async function lastBackup(data: string): Promise<{ ok: boolean; says: string }> {
+  try {
+    const { at } = JSON.parse(await readFile(join(data, 'backups', 'last-good.json'), 'utf8')) as { at: string }
+    const days = Math.floor((Date.now() - Date.parse(at)) / 86_400_000)
+    return {
+      ok: true,
+      says: days > OLD_BACKUP ? `the last good one is ${days} days old` : `good, of ${at.slice(0, 16)}`,
+    }
+  } catch {
+    return { ok: true, says: 'none was made yet' }
+  }
+}

@@ -1,0 +1,75 @@
+import { buildHandoff } from '@nubrin/core/handoff'
+import { gateOf, judgeCommission } from '@nubrin/core/judge'
+import { blankCommission } from '@nubrin/core/record'
+import { learnAll } from '@nubrin/core/tongues'
+import { alwaysSpeaking } from '@nubrin/core/units'
+import { plainWav, readWav } from '@nubrin/core/voice'
+import { Invalid } from './http/problem'
+import { pegOf } from './rack/peg'
+import { readParts } from './shelf/bring-in'
+import type { Asked, Done, JobName } from './work/kinds'
+
+learnAll()
+
+/**
+ * What takes long, or reads what strangers made: it runs beside the requests, in threads of its own, with limits of time
+ * and memory. A refusal is a problem, as everywhere.
+ */
+export const JOBS: { [K in JobName]: (ask: Asked<K>) => Promise<Done<K>> } = {
+  async warm() {
+    // A small record from end to end: what it compiles and unpacks is there for the next one.
+    const { handoffPdf } = await import('./handoff/pdf/index')
+    const start = { title: 'Warm', client: '', job: 'install', purpose: 'display' } as const
+    let n = 0
+    const c = blankCommission(() => `warm-${n++}`, start)
+    const document = buildHandoff(c, '', '2000-01-01')
+    await handoffPdf({ document, sabers: c.sabers, paper: 'A4', extent: 'full' })
+    return true
+  },
+  async gate({ record, today }) {
+    alwaysSpeaking({})
+    return gateOf(judgeCommission(record, today)).map(({ key, title, station }) => ({ key, title, station }))
+  },
+  async document({ record, shop, date, from }) {
+    return buildHandoff(record, shop, date, from)
+  },
+  async pdf(ask) {
+    // The writer and its fonts are read with the first PDF, not at every start.
+    const { handoffPdf } = await import('./handoff/pdf/index')
+    // A thread does one job at a time, and all of this one is for one reader.
+    alwaysSpeaking({ language: ask.document.language })
+    return handoffPdf(ask)
+  },
+  async card({ saber, paper, shop, reader }) {
+    const { cardPdf } = await import('./handoff/pdf/index')
+    alwaysSpeaking(reader)
+    return cardPdf(saber, paper, shop, reader.language)
+  },
+  async label({ label, title }) {
+    const { labelPdf } = await import('./handoff/pdf/index')
+    return labelPdf(label, title)
+  },
+  async sound({ bytes, name }) {
+    const facts = readWav(bytes)
+    if (!facts.ok) {
+      const message = `${name}: ${facts.message}`
+      throw new Invalid(message, [{ path: 'file', rule: facts.code, message }])
+    }
+    return { facts, bytes: plainWav(bytes) }
+  },
+  async pressed({ sounds, most }) {
+    const { pressSounds } = await import('./handoff/press')
+    return pressSounds(sounds, most)
+  },
+  async unpack({ bytes }) {
+    const { unpack } = await import('./commissions/archive')
+    return unpack(Buffer.from(bytes.buffer, bytes.byteOffset, bytes.byteLength))
+  },
+  async parts({ bytes, name, onlyGood }) {
+    return readParts(bytes, name, onlyGood)
+  },
+  async pegs({ records, today }) {
+    alwaysSpeaking({})
+    return records.map((c) => pegOf(c, today))
+  },
+}
