@@ -22,7 +22,11 @@ export interface Server {
 }
 
 /** The built server on a throw-away MariaDB, both on free loopback ports. */
-export async function startServer(env: Record<string, string> = {}): Promise<Server> {
+export async function startServer(
+  env: Record<string, string> = {},
+  /** What stands between the server and its database. */
+  between: (url: string) => string | Promise<string> = (url) => url,
+): Promise<Server> {
   const data = mkdtempSync(join(tmpdir(), 'nubrin-test-'))
   const db = (await startMariadb(join(data, 'mariadb'))) as {
     url: string
@@ -30,14 +34,15 @@ export async function startServer(env: Record<string, string> = {}): Promise<Ser
     stop: () => Promise<void>
   }
   const port = (await freePort()) as number
+  const [app, owner] = [await between(db.url), await between(db.ownerUrl)]
   let child: ChildProcess | undefined
   const start = async (more: Record<string, string> = {}) => {
     child = spawn(process.execPath, ['server/dist/main.js'], {
       env: {
         ...process.env,
         NODE_OPTIONS: '',
-        DATABASE_URL: db.url,
-        DATABASE_OWNER_URL: db.ownerUrl,
+        DATABASE_URL: app,
+        DATABASE_OWNER_URL: owner,
         NUBRIN_DEMO: '1',
         PORT: String(port),
         NUBRIN_DATA: data,
@@ -65,7 +70,12 @@ export async function startServer(env: Record<string, string> = {}): Promise<Ser
       child.once('exit', () => done())
       child.kill(signal)
     })
-  await start()
+  try {
+    await start()
+  } catch (e) {
+    await db.stop()
+    throw e
+  }
   return {
     url: `http://127.0.0.1:${port}`,
     data,

@@ -1,0 +1,53 @@
+import { createServer, connect as dial, type Server as Gate, type Socket } from 'node:net'
+import { afterAll, beforeAll, expect, test } from '@jest/globals'
+import { type Server, startServer, Visitor } from './harness'
+
+/** How late the database greets whoever opens a connection, as on a busy machine. */
+const LATE_MS = 1500
+let server: Server
+const gates: Gate[] = []
+const lines = new Set<Socket>()
+let opened = 0
+/** The address of a door before the database that lets every new connection wait. */
+async function lateDoor(url: string): Promise<string> {
+  const to = new URL(url)
+  const { port, hostname } = to
+  const gate = createServer((near) => {
+    opened++
+    lines.add(near)
+    setTimeout(() => {
+      const far = dial(Number(port), hostname)
+      lines.add(far)
+      near.pipe(far).pipe(near)
+      for (const [a, b] of [
+        [near, far],
+        [far, near],
+      ] as const)
+        a.on('error', () => b.destroy()).on('close', () => b.destroy())
+    }, LATE_MS)
+  })
+  gates.push(gate)
+  await new Promise<void>((done) => gate.listen(0, '127.0.0.1', done))
+  to.port = String((gate.address() as { port: number }).port)
+  return to.href
+}
+
+beforeAll(async () => {
+  server = await startServer({}, lateDoor)
+})
+afterAll(async () => {
+  await server?.stop()
+  for (const line of lines) line.destroy()
+  for (const gate of gates) gate.close()
+})
+
+test('many at once are answered though each new connection takes seconds; afterwards connections are kept', async () => {
+  const v = new Visitor(server.url)
+  await v.signIn()
+  const many = () => Promise.all(Array.from({ length: 20 }, () => v.ask('GET', '/rack')))
+  expect((await many()).map((r) => r.status)).toEqual(Array.from({ length: 20 }, () => 200))
+  const before = opened
+  expect(before).toBeGreaterThan(4)
+  await many()
+  expect(opened).toBe(before)
+})
