@@ -12,9 +12,8 @@ import { readCommission, writeCommission } from '@nubrin/core/import'
 import type { Commission, ReplyBody } from '@nubrin/core/record'
 import fc from 'fast-check'
 import { chapterLines } from '../src/handoff/lines'
-import { FIRST } from './cases/first'
-import { SECOND } from './cases/second'
-import { THIRD } from './cases/third'
+import { drawn, tries } from './drawn'
+import { kindOfOrder, ORDERS } from './orders'
 import { demo, TODAY } from './samples'
 
 const build = (c: Commission) => buildHandoff(c, 'Shop', TODAY)
@@ -59,7 +58,7 @@ describe('what a sentence rests on', () => {
         const lines = chapterLines(build(now).chapters.find((x) => x.id === id)!)
         expect(lines).not.toContain(line)
       }),
-      { numRuns: 25 },
+      { numRuns: tries(25, 8) },
     )
   })
   test('a chapter that is not written rests on nothing', () => expect(restsOf(c, 'nowhere')).toEqual([]))
@@ -106,7 +105,7 @@ describe('two records compared', () => {
 })
 
 describe('the short record', () => {
-  test.each([...FIRST, ...SECOND, ...THIRD].map((j) => [j.make().title, j.make] as const))(
+  test.each(drawn(ORDERS, 1 / 4, (o) => [kindOfOrder(o)]))(
     '%s: shorter on how it came to be, never on safety',
     (_name, make) => {
       const d = build(make())

@@ -24,6 +24,7 @@ import {
 import { fact, stated } from '@nubrin/core/facts'
 import type { ControlRow, Mode } from '@nubrin/core/record'
 import fc from 'fast-check'
+import { tries } from './drawn'
 import { mapOf as plainMap, row, sec } from './map-of'
 import { done } from './samples'
 
@@ -197,7 +198,7 @@ describe('a row that is overruled is one that no hand brings about', () => {
           if (!clash.has(r.id) && !twin) expect([r.id, said.has(r.id)]).toEqual([r.id, !done.has(r.id)])
         }
       }),
-      { numRuns: 300 },
+      { numRuns: tries(300, 80) },
     )
   })
 })

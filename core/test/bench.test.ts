@@ -39,6 +39,7 @@ import {
   sectionFaults,
 } from '@nubrin/core/room'
 import fc from 'fast-check'
+import { tries } from './drawn'
 import { demo, done, tube } from './samples'
 
 const mm = (v: number, tol?: number) => fact(v, 'mm', 'measured', tol === undefined ? {} : { tol })
@@ -87,7 +88,7 @@ describe('room in a cut', () => {
           for (let y = -s.free; y <= s.free; y += 0.4) if (free(s, x, y, larger)) found.push([x, y])
         expect(found).toEqual([])
       }),
-      { numRuns: 60 },
+      { numRuns: tries(60, 20) },
     )
   })
   test('wires laid singly lie free of everything and of one another', () => {
@@ -100,7 +101,7 @@ describe('room in a cut', () => {
           for (const b of laid.slice(i + 1)) expect(Math.hypot(a.x - b.x, a.y - b.y)).toBeGreaterThan(a.r + b.r - 1e-6)
         })
       }),
-      { numRuns: 60 },
+      { numRuns: tries(60, 20) },
     )
   })
   test('a pair lies as the radial rule says: cell on the wall, board on it, under the switch line', () => {

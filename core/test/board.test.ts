@@ -20,6 +20,7 @@ import {
 import { fact } from '@nubrin/core/facts'
 import { type ControlRow, type Mode, STATES } from '@nubrin/core/record'
 import fc from 'fast-check'
+import { tries } from './drawn'
 import { mapOf as plainMap, row, sec } from './map-of'
 import { done } from './samples'
 
@@ -645,7 +646,7 @@ describe('the recogniser reads a map as it stands there', () => {
           }
         },
       ),
-      { numRuns: 600 },
+      { numRuns: tries(600, 150) },
     )
   })
   test('a state is plain data: written down and read again it goes on the same way', () => {

@@ -2,17 +2,12 @@ import { describe, expect, test } from '@jest/globals'
 import { buildHandoff, controlsCard } from '@nubrin/core/handoff'
 import { type Commission, speakingTo } from '@nubrin/core/record'
 import { demoCommissions } from '@nubrin/demo'
-import { FIRST } from './cases/first'
-import { SECOND } from './cases/second'
-import { THIRD } from './cases/third'
+import { drawn } from './drawn'
+import { kindOfOrder, ORDERS } from './orders'
 import { TODAY } from './samples'
 
-const ALL: readonly (() => Commission)[] = [
-  ...demoCommissions(TODAY).map((_, i) => () => demoCommissions(TODAY)[i]!),
-  ...[...FIRST, ...SECOND, ...THIRD].map((j) => j.make),
-]
-const german = () =>
-  ALL.map((make) => {
+const german = (what: string) =>
+  drawn(ORDERS, 1 / 4, (o) => [kindOfOrder(o)], what).map(([, make]) => {
     const c = make()
     c.client.language = 'de'
     return [c.title, c] as const
@@ -50,7 +45,7 @@ const ours = (text: string, own: readonly string[]) => {
 }
 
 describe('a handoff in German', () => {
-  test.each(german())('%s: the record has no English but what the maker wrote', (_title, c) => {
+  test.each(german('paper'))('%s: the record has no English but what the maker wrote', (_title, c) => {
     const own = typed(c)
     const doc = buildHandoff(c, 'Messing und Licht', TODAY)
     expect(doc).toMatchObject({ language: 'de', ownWords: true })
@@ -59,7 +54,7 @@ describe('a handoff in German', () => {
       .filter((t) => ENGLISH.test(t))
     expect(left).toEqual([])
   })
-  test.each(german())('%s: nor has the card of its controls', (_title, c) => {
+  test.each(german('card'))('%s: nor has the card of its controls', (_title, c) => {
     for (const s of c.sabers.filter((x) => x.controls.length)) {
       const own = typed(c)
       const { pages } = speakingTo(c, () => controlsCard(s, 'A5'))

@@ -8,6 +8,7 @@ import { topicsOf } from '@nubrin/core/script'
 import { demoCommissions } from '@nubrin/demo'
 import fc from 'fast-check'
 import { ALL_FACTS, check } from '../src/judge/check'
+import { tries } from './drawn'
 import { demo, TODAY } from './samples'
 
 const all = demoCommissions(TODAY)
@@ -110,7 +111,7 @@ describe('a judge that remembers', () => {
           }
         },
       ),
-      { numRuns: 25 },
+      { numRuns: tries(25, 10) },
     )
   })
 })

@@ -27,6 +27,7 @@ import { litCurrent, WHITE } from '@nubrin/core/power'
 import { type Body, type Cavity, cavityOf, needRadius, passable, reachesOf, spanOf } from '@nubrin/core/room'
 import fc from 'fast-check'
 import { Front } from '../src/fit/search/front'
+import { tries } from './drawn'
 import { done, TODAY, tube } from './samples'
 
 /** A cavity of whole millimetres: [length, radius, keep-out]. */
@@ -180,7 +181,7 @@ describe('the layout search', () => {
         expect(result.raw).toBe(rows.reduce((n, l) => n * l, 1))
         expect(new Set(mine.map((m) => m.key)).size).toBe(mine.length)
       }),
-      { numRuns: 40 },
+      { numRuns: tries(40, 12) },
     )
   })
   test('the best are those that no other layout covers, and each worth appears once', () => {
@@ -235,7 +236,7 @@ describe('the layout search', () => {
           expect(room(v.mm - 0.01)).toBe(false)
         })
       }),
-      { numRuns: 40 },
+      { numRuns: tries(40, 12) },
     )
   })
   test('in a tapering bore the places it names hold when probed at a thousand points', () => {

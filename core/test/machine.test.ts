@@ -24,6 +24,7 @@ import fc from 'fast-check'
 import { FIRST } from './cases/first'
 import { SECOND } from './cases/second'
 import { THIRD } from './cases/third'
+import { tries } from './drawn'
 import { done, TODAY } from './samples'
 
 const act = (what: string): Act => {
@@ -129,7 +130,7 @@ describe('plans', () => {
         // A screw taken out also serves a joint for which it need only be loose: that one act less is the plan's own loss.
         expect(plan.ok ? [plan.risk, plan.acts.length] : undefined).toEqual(slow)
       }),
-      { numRuns: 600 },
+      { numRuns: tries(600, 150) },
     )
   })
   test('lead there, touch nothing that is forbidden, and lead home again to the state of before', () => {
@@ -155,7 +156,7 @@ describe('plans', () => {
         expect(back.refused).toBeUndefined()
         expect({ ...back.state, off: back.state.off.toSorted() }).toEqual({ ...rest, off: rest.off.toSorted() })
       }),
-      { numRuns: 400 },
+      { numRuns: tries(400, 100) },
     )
   })
   test('of two ways the one of less risk, then the one of fewer acts', () => {

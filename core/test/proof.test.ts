@@ -6,6 +6,7 @@ import { litCurrent } from '@nubrin/core/power'
 import { type Expected, historyOf, instrumentLines, plannedTests, proposeTests, touchedBy } from '@nubrin/core/proof'
 import { colourOf, type Ref, type Saber } from '@nubrin/core/record'
 import fc from 'fast-check'
+import { tries } from './drawn'
 import { demo, done } from './samples'
 
 const expectationOf = (s: Saber, key: string) =>
@@ -102,7 +103,7 @@ describe('limits come from what is computed, with its tolerance', () => {
         const [less, more] = [Math.min(a, b), Math.max(a, b)]
         expect(width(more)).toBeGreaterThanOrEqual(width(less) - 1e-9)
       }),
-      { numRuns: 20 },
+      { numRuns: tries(20, 8) },
     )
   })
   test('the highest volume is kept below what is safe by its own tolerance, and never below one', () => {

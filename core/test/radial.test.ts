@@ -4,6 +4,7 @@ import { fitParts } from '@nubrin/core/fit'
 import type { FittedPart, Saber } from '@nubrin/core/record'
 import { BESIDE_GAP, type Body, crossSectionAt, lay, lieOf, needRadius, type Reach, spareOf } from '@nubrin/core/room'
 import fc from 'fast-check'
+import { tries } from './drawn'
 import { tube } from './samples'
 
 const mm = (v: number) => fact(v, 'mm', 'measured')
@@ -62,7 +63,7 @@ describe('how a body lies beside what reaches in', () => {
         const at = lay(body, r, list)
         if (at) expect(air(border(body, at.aside, at.height, at.turn), r, list)).toBeGreaterThan(-1e-6)
       }),
-      { numRuns: 500 },
+      { numRuns: tries(500, 150) },
     )
   })
   test('and it is laid wherever trying every place of a raster finds one', () => {

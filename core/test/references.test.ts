@@ -15,6 +15,7 @@ import {
   withoutThing,
 } from '@nubrin/core/record'
 import { demoCommissions } from '@nubrin/demo'
+import { drawn } from './drawn'
 import { TODAY } from './samples'
 
 const all = demoCommissions(TODAY)
@@ -125,7 +126,7 @@ describe('taking a thing out', () => {
   test('whatever it is, what is left is a record in which nothing leads nowhere', () => {
     for (const c of all) {
       const things = thingsOf(c)
-      for (const t of things) {
+      for (const t of drawn(things, 1 / 5, (x) => [x.kind], c.id)) {
         if (t.kind === 'saber') continue
         const { record, goes, letsGo } = withoutThing(c, t.ref)
         const r = validateCommission(record)

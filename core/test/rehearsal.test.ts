@@ -17,6 +17,7 @@ import fc from 'fast-check'
 import { FIRST } from './cases/first'
 import { SECOND } from './cases/second'
 import { THIRD } from './cases/third'
+import { tries } from './drawn'
 import { demo, TODAY } from './samples'
 
 /** The order with every task drafted as acts, and its script composed anew. */
@@ -117,7 +118,7 @@ describe('a script composed for an assembly at random', () => {
           expect(troubles.map((t) => `${t.code} ${troubleText(t)} [${t.beat.say.slice(0, 60)}]`)).toEqual([])
         }
       }),
-      { numRuns: 150 },
+      { numRuns: tries(150, 30) },
     )
   })
 })
@@ -252,7 +253,7 @@ describe('the order of the controls', () => {
         expect(shown.toSorted()).toEqual(rows.map((r) => r.id).toSorted())
         expect(rehearse(s).troubles).toEqual([])
       }),
-      { numRuns: 200 },
+      { numRuns: tries(200, 40) },
     )
   })
 })

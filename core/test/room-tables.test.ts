@@ -20,6 +20,7 @@ import {
   startsOf,
 } from '@nubrin/core/room'
 import fc from 'fast-check'
+import { tries } from './drawn'
 import { tube } from './samples'
 
 const mm = (v: number | null) => fact(v, 'mm', v === null ? 'unknown' : 'measured')
@@ -326,7 +327,7 @@ describe('room for wires', () => {
           expect(roughlyFree(s)).toBeGreaterThan(c.r - 1.5)
         }
       }),
-      { numRuns: 60 },
+      { numRuns: tries(60, 20) },
     )
   })
   test('wires that are laid lie free and beside each other, thickest first', () => {

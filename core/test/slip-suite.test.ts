@@ -7,6 +7,7 @@ import { hueWord } from '@nubrin/core/light'
 import { type Beat, type Commission, colourOf, partsOfRef, type Saber } from '@nubrin/core/record'
 import { compose, uncovered } from '@nubrin/core/script'
 import { order } from './cases/plain'
+import { drawn } from './drawn'
 import { demo, TODAY } from './samples'
 
 /** Five sabers that differ in what they have; each is told anew, so that nothing is wrong with it before. */
@@ -408,24 +409,22 @@ const has = (found: ReadonlySet<string>, code: string) =>
   code.endsWith('.') ? [...found].some((f) => f.startsWith(code)) : found.has(code)
 
 const CHECKS = new Set([...SAID.map((x) => x[1]), ...DONE.map((x) => x[1])])
-describe.each(RECORDS)('%s', (_name, make) => {
+describe.each(RECORDS)('%s', (name, make) => {
   test('told as it is, none of the checks of words and order says anything', () => {
     const found = codes(fresh(make))
     expect(
       [...CHECKS].filter((code) => /^(rehearsal|stale|neverTold|unpacked)\./.test(code) && has(found, code)),
     ).toEqual([])
   })
-  test.each(SAID.flatMap(([what, code, at, ways]) => ways.map((words) => [what, words, code, at] as const)))(
-    '%s: %s',
-    (_what, words, code, at) => {
-      const c = fresh(make)
-      const slip = at(c.sabers[0]!, c)
-      if (!slip) return expect(at(c.sabers[0]!, c)).toBeUndefined()
-      slip(words)
-      expect([...codes(c)].filter((f) => f.startsWith(code.split('.')[0]!))).toContain(code)
-    },
-  )
-  test.each(DONE)('%s', (_what, code, slip) => {
+  const spoken = SAID.flatMap(([what, code, at, ways]) => ways.map((words) => [what, words, code, at] as const))
+  test.each(drawn(spoken, 1 / 4, undefined, name))('%s: %s', (_what, words, code, at) => {
+    const c = fresh(make)
+    const slip = at(c.sabers[0]!, c)
+    if (!slip) return expect(at(c.sabers[0]!, c)).toBeUndefined()
+    slip(words)
+    expect([...codes(c)].filter((f) => f.startsWith(code.split('.')[0]!))).toContain(code)
+  })
+  test.each(drawn(DONE, 1 / 2, undefined, name))('%s', (_what, code, slip) => {
     const c = fresh(make)
     const before = codes(c)
     if (slip(c.sabers[0]!, c) === 'none') return

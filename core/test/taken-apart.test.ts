@@ -5,6 +5,7 @@ import { barShares, handedSaber, stepScenes, takenApart } from '@nubrin/core/han
 import { goalsOf, machineOf } from '@nubrin/core/machine'
 import type { Saber } from '@nubrin/core/record'
 import fc from 'fast-check'
+import { tries } from './drawn'
 import { demo, done } from './samples'
 
 const SIZE = { width: 900, height: 300 }
@@ -82,7 +83,7 @@ describe('a drawing on no more paper than it needs', () => {
         expect(out.axisY).toBeCloseTo(scene.axisY - dy, 6)
         expect(out.mm(out.x(40))).toBeCloseTo(40, 6)
       }),
-      { numRuns: 20 },
+      { numRuns: tries(20, 8) },
     )
   })
   test('an empty one stays as it is', () => {

@@ -7,7 +7,8 @@ import { alwaysSpeaking, LANGUAGES } from '@nubrin/core/units'
 import { demoCommissions } from '@nubrin/demo'
 import { act, cleanup, fireEvent, render, screen } from '@testing-library/react'
 import { chapterLines } from '../../core/src/handoff/lines'
-import { ORDERS } from '../../core/test/orders'
+import { drawn } from '../../core/test/drawn'
+import { kindOfOrder, ORDERS } from '../../core/test/orders'
 import { TODAY } from '../../core/test/samples'
 import { ClientView } from '../src/client/ClientView'
 
@@ -42,16 +43,20 @@ const missing = (document_: ReturnType<typeof buildHandoff>, saber: string) => {
     .filter((l) => !there.includes(plain(l)))
 }
 
-describe.each(LANGUAGES)('the client’s page, %s', (language) => {
-  test.each(ORDERS)('%s: every line of its document stands on it', async (_what, make) => {
-    const c = make()
-    const d = await shown(c, language)
-    expect(missing(d, c.sabers[0]!.id)).toEqual([])
-    const last = c.sabers.at(-1)!
-    if (c.sabers.length === 1) return
-    await act(async () => void fireEvent.click(screen.getAllByRole('button', { name: last.name }).at(-1)!))
-    expect(missing(d, last.id)).toEqual([])
-  })
+describe('the client’s page', () => {
+  const pages = LANGUAGES.flatMap((language) => ORDERS.map(([what, make]) => [what, language, make] as const))
+  test.each(drawn(pages, 1 / 6, (p) => [p[1], kindOfOrder(p)]))(
+    '%s, %s: every line of its document stands on it',
+    async (_what, language, make) => {
+      const c = make()
+      const d = await shown(c, language)
+      expect(missing(d, c.sabers[0]!.id)).toEqual([])
+      const last = c.sabers.at(-1)!
+      if (c.sabers.length === 1) return
+      await act(async () => void fireEvent.click(screen.getAllByRole('button', { name: last.name }).at(-1)!))
+      expect(missing(d, last.id)).toEqual([])
+    },
+  )
 })
 
 test('what is read and asked goes out once, with an id of its own', async () => {

@@ -1,4 +1,5 @@
 /** @jest-environment jsdom */
+import { readFileSync, writeFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import {
   BLADE_KINDS,
@@ -15,6 +16,7 @@ import { diffOps } from '@nubrin/core/record/ops'
 import { act, cleanup, fireEvent, render, screen } from '@testing-library/react'
 import type { ComponentType } from 'react'
 import { MemoryRouter } from 'react-router'
+import { drawn, LONG } from '../../core/test/drawn'
 import { full } from '../../core/test/full'
 import { JointSheet } from '../src/stations/access/Joints'
 import { ModeSheet } from '../src/stations/controls/ModeSheet'
@@ -25,13 +27,18 @@ import { SectionSheet } from '../src/stations/hilt/SectionSheet'
 import { useBench, useSaber } from '../src/store/commission'
 import { bench, lay, VIEWS } from './lay'
 
+/** On which screens each field of the format is entered; written again by `NUBRIN_DOCS=1 NUBRIN_LONG=1 npx jest web/test/entered`. */
+const PAGE = 'web/test/entered.txt'
 const { record, leaves, choices } = full()
-/** Where something was entered, as fields: `/sabers/parts/specs/length`. */
-const entered = new Set<string>()
+/** Where something was entered, as fields: `/sabers/parts/specs/length`, and on which screens. */
+const entered = new Map<string, Set<string>>()
+let screenNow = ''
 const bare = (at: string) => at.replace(/\/@[^/]+/g, '')
 useBench.subscribe((now, was) => {
   if (!now.record || !was.record || now.record === was.record || now.record.id !== was.record.id) return
-  for (const op of diffOps(was.record, now.record)) if (op.op === 'set' || op.op === 'unset') entered.add(bare(op.at))
+  for (const op of diffOps(was.record, now.record))
+    if (op.op === 'set' || op.op === 'unset')
+      entered.set(bare(op.at), (entered.get(bare(op.at)) ?? new Set()).add(screenNow))
 })
 
 const SAYS = ['wording', '13', '9', '#3a7bd5', '2031-02-03']
@@ -169,124 +176,180 @@ const OTHERWISE: [string, string][] = [
 const matches = (at: string, pattern: string) =>
   new RegExp(`^${pattern.replace(/[/.]/g, '\\/').replaceAll('*', '.*')}$`).test(at)
 
-describe('every field can be entered', () => {
-  test.each(Object.keys(VIEWS) as (keyof typeof VIEWS)[])('%s', async (view) => {
-    await laid(view, (c) => {
-      // What is open lies on the desk; what is done is not shown there.
-      if (view === 'facts') c.sabers[0]!.hilt.sections[0]!.length.source = 'recalled'
-      for (const t of c.toDos) t.done = false
-    })
-    await enterAll()
-    if (view === 'controls') {
-      await act(async () => void fireEvent.click(screen.getByRole('tab', { name: 'The map' })))
-      await screen.findByRole('region', { name: 'How it reads a hand' })
-      await enterAll()
-    }
-    if (view === 'access') {
-      await act(async () => void fireEvent.click(screen.getByRole('tab', { name: 'Steps for the client' })))
-      await screen.findByLabelText('Tasks')
-      await enterAll()
-    }
-    if (view === 'handoff')
-      for (const [name, region] of [
-        ['The box', 'Parcels'],
-        ['Afterwards', 'Service visits'],
-      ] as const) {
-        await act(async () => void fireEvent.click(screen.getByRole('tab', { name })))
-        await screen.findByRole('region', { name: region })
-        await enterAll()
-      }
-    cleanup()
-    if (view !== 'hilt') return
-    await laid(view, (c) => void (c.sabers[0]!.hilt.openings[0]!.face = 'rear'))
-    await act(async () => bench().light('opening:own-opening'))
-    await screen.findByRole('region', { name: 'Opening' })
-    await enterAll('section[aria-label=Opening]')
-    cleanup()
-    for (const kind of Object.keys(SHEETS) as (keyof typeof SHEETS)[]) {
-      await laid(view)
-      if (kind) await act(async () => bench().light(`${kind}:own-${kind}` as Ref))
-      await screen.findByRole('region', { name: SHEETS[kind] })
-      // A section that is written to would be lit instead.
-      await enterAll(`section[aria-label="${SHEETS[kind]}"]`)
+/** Every screen on which something is entered: the stations and desks, and the sheets that open beside them. */
+const SCREENS: [string, () => Promise<void>][] = [
+  ...(Object.keys(VIEWS) as (keyof typeof VIEWS)[]).map((v): [string, () => Promise<void>] => [v, () => whole(v)]),
+  [
+    'the joint of a section to the next',
+    async () => {
+      await laid('brief', (c) => void (c.sabers[0]!.hilt.sections[0]!.joint.kind = 'thread'))
       cleanup()
+      await sheet(function Joint() {
+        const s = useSaber()
+        return <SectionSheet section={s.hilt.sections[0]!} />
+      })
+    },
+  ],
+  [
+    'the sheet of a mode',
+    async () => {
+      await laid('brief', (c) => void c.sabers[0]!.modes.push({ id: 'own-other', name: 'another', is: 'menu' }))
+      cleanup()
+      await sheet(function Mode() {
+        const s = useSaber()
+        return <ModeSheet saber={s} mode={s.modes[0]!} />
+      })
+    },
+  ],
+  ...(['hold', 'chord'] as const).map((gesture): [string, () => Promise<void>] => [
+    `the sheet of a control: ${gesture}`,
+    async () => {
+      await laid('brief', (c) => {
+        const s = c.sabers[0]!
+        s.controls[0]!.gesture = gesture
+        s.modes.push({ id: 'own-more', name: 'another', is: 'menu' })
+        s.inputs.push({ id: 'own-second', name: 'second', kind: 'button' })
+      })
+      cleanup()
+      await sheet(function Row() {
+        const s = useSaber()
+        return <RowSheet saber={s} row={s.controls[0]!} />
+      })
+    },
+  ]),
+  [
+    'what is said of a joint',
+    async () => {
+      await laid(
+        'brief',
+        (c) => void c.sabers[0]!.hilt.fasteners.push({ ...c.sabers[0]!.hilt.fasteners[0]!, id: 'own-other' }),
+      )
+      cleanup()
+      await sheet(function Said() {
+        const s = useSaber()
+        const joint = {
+          body: s.joints[0]!.body,
+          name: 'it',
+          ways: [],
+          held: [],
+          who: 'client',
+          loads: [],
+          blocked: [],
+        } as const
+        return <JointSheet saber={s} joint={structuredClone(joint) as never} asks={[]} />
+      })
+    },
+  ],
+  ...KINDS_OF_PARTS.map((kind): [string, () => Promise<void>] => [
+    `the sheet of a part: ${kind}`,
+    async () => {
+      await laid('brief', (c) => {
+        const { parts } = c.sabers[0]!
+        parts[0]!.kind = kind
+        // What is asked of several: how they are joined.
+        parts.push({ ...structuredClone(parts[0]!), id: 'own-other' as Id<'part'> })
+      })
+      cleanup()
+      await sheet(function Part() {
+        const s = useSaber()
+        return <PartSheet saber={s} part={s.parts[0]!} />
+      })
+    },
+  ]),
+  ...BLADE_KINDS.map((kind): [string, () => Promise<void>] => [
+    `the sheet of a blade: ${kind}`,
+    async () => {
+      await laid('brief', (c) => void (c.sabers[0]!.blades[0]!.kind = kind))
+      cleanup()
+      await sheet(function Blade() {
+        const s = useSaber()
+        return <BladeSheet saber={s} blade={s.blades[0]!} />
+      })
+    },
+  ]),
+]
+
+async function whole(view: keyof typeof VIEWS) {
+  await laid(view, (c) => {
+    // What is open lies on the desk; what is done is not shown there.
+    if (view === 'facts') c.sabers[0]!.hilt.sections[0]!.length.source = 'recalled'
+    for (const t of c.toDos) t.done = false
+  })
+  await enterAll()
+  if (view === 'controls') {
+    await act(async () => void fireEvent.click(screen.getByRole('tab', { name: 'The map' })))
+    await screen.findByRole('region', { name: 'How it reads a hand' })
+    await enterAll()
+  }
+  if (view === 'access') {
+    await act(async () => void fireEvent.click(screen.getByRole('tab', { name: 'Steps for the client' })))
+    await screen.findByLabelText('Tasks')
+    await enterAll()
+  }
+  if (view === 'handoff')
+    for (const [name, region] of [
+      ['The box', 'Parcels'],
+      ['Afterwards', 'Service visits'],
+    ] as const) {
+      await act(async () => void fireEvent.click(screen.getByRole('tab', { name })))
+      await screen.findByRole('region', { name: region })
+      await enterAll()
     }
-  })
-  test('the joint of a section to the next', async () => {
-    await laid('brief', (c) => void (c.sabers[0]!.hilt.sections[0]!.joint.kind = 'thread'))
+  cleanup()
+  if (view !== 'hilt') return
+  await laid(view, (c) => void (c.sabers[0]!.hilt.openings[0]!.face = 'rear'))
+  await act(async () => bench().light('opening:own-opening'))
+  await screen.findByRole('region', { name: 'Opening' })
+  await enterAll('section[aria-label=Opening]')
+  cleanup()
+  for (const kind of Object.keys(SHEETS) as (keyof typeof SHEETS)[]) {
+    await laid(view)
+    if (kind) await act(async () => bench().light(`${kind}:own-${kind}` as Ref))
+    await screen.findByRole('region', { name: SHEETS[kind] })
+    // A section that is written to would be lit instead.
+    await enterAll(`section[aria-label="${SHEETS[kind]}"]`)
     cleanup()
-    await sheet(function Joint() {
-      const s = useSaber()
-      return <SectionSheet section={s.hilt.sections[0]!} />
-    })
-  })
-  test('the sheet of a mode', async () => {
-    await laid('brief', (c) => void c.sabers[0]!.modes.push({ id: 'own-other', name: 'another', is: 'menu' }))
-    cleanup()
-    await sheet(function Mode() {
-      const s = useSaber()
-      return <ModeSheet saber={s} mode={s.modes[0]!} />
-    })
-  })
-  test.each(['hold', 'chord'] as const)('the sheet of a control: %s', async (gesture) => {
-    await laid('brief', (c) => {
-      const s = c.sabers[0]!
-      s.controls[0]!.gesture = gesture
-      s.modes.push({ id: 'own-more', name: 'another', is: 'menu' })
-      s.inputs.push({ id: 'own-second', name: 'second', kind: 'button' })
-    })
-    cleanup()
-    await sheet(function Row() {
-      const s = useSaber()
-      return <RowSheet saber={s} row={s.controls[0]!} />
-    })
-  })
-  test('what is said of a joint', async () => {
-    await laid(
-      'brief',
-      (c) => void c.sabers[0]!.hilt.fasteners.push({ ...c.sabers[0]!.hilt.fasteners[0]!, id: 'own-other' }),
-    )
-    cleanup()
-    await sheet(function Said() {
-      const s = useSaber()
-      const joint = {
-        body: s.joints[0]!.body,
-        name: 'it',
-        ways: [],
-        held: [],
-        who: 'client',
-        loads: [],
-        blocked: [],
-      } as const
-      return <JointSheet saber={s} joint={structuredClone(joint) as never} asks={[]} />
-    })
-  })
-  test.each(KINDS_OF_PARTS)('the sheet of a part: %s', async (kind) => {
-    await laid('brief', (c) => {
-      const { parts } = c.sabers[0]!
-      parts[0]!.kind = kind
-      // What is asked of several: how they are joined.
-      parts.push({ ...structuredClone(parts[0]!), id: 'own-other' as Id<'part'> })
-    })
-    cleanup()
-    await sheet(function Part() {
-      const s = useSaber()
-      return <PartSheet saber={s} part={s.parts[0]!} />
-    })
-  })
-  test.each(BLADE_KINDS)('the sheet of a blade: %s', async (kind) => {
-    await laid('brief', (c) => void (c.sabers[0]!.blades[0]!.kind = kind))
-    cleanup()
-    await sheet(function Blade() {
-      const s = useSaber()
-      return <BladeSheet saber={s} blade={s.blades[0]!} />
-    })
+  }
+}
+
+describe('every field can be entered', () => {
+  const some = drawn(SCREENS, 1 / 4)
+  test.each(some)('%s', async (name, enter) => {
+    screenNow = name
+    await enter()
   })
   const all = [...new Set([...leaves.map((l) => l.at), ...choices.map((c) => c.way.replace(/\/\d+/g, ''))])]
-  test.each(all)('%s', (at) => {
-    const there = [...entered].some((e) => at === e || at.startsWith(`${e}/`))
-    const why = OTHERWISE.filter(([p]) => matches(at, p))
-    expect(there || why.length ? '' : `${at} has no field`).toBe('')
+  /** On which of the screens that were laid a field was entered, as the page has it: `/title: brief, saber`. */
+  const where = (at: string, on: readonly string[]) =>
+    on.filter((name) => [...entered].some(([e, screens]) => (at === e || at.startsWith(`${e}/`)) && screens.has(name)))
+  test('each is entered on the screens that the page names, or has a reason not to be', () => {
+    const names = SCREENS.map(([name]) => name)
+    if (LONG && process.env.NUBRIN_DOCS === '1')
+      writeFileSync(PAGE, all.map((at) => `${at}: ${where(at, names).join(', ')}\n`).join(''))
+    const page = new Map(
+      readFileSync(PAGE, 'utf8')
+        .trim()
+        .split('\n')
+        .map((l) => {
+          const at = l.slice(0, l.indexOf(': '))
+          return [
+            at,
+            l
+              .slice(at.length + 2)
+              .split(', ')
+              .filter(Boolean),
+          ] as const
+        }),
+    )
+    expect([...page.keys()]).toEqual(all)
+    expect(all.filter((at) => !page.get(at)!.length && !OTHERWISE.some(([p]) => matches(at, p)))).toEqual([])
+    const laidOut = some.map(([name]) => name)
+    const missing = all.flatMap((at) =>
+      page
+        .get(at)!
+        .flatMap((name) => (laidOut.includes(name) && !where(at, laidOut).includes(name) ? [`${at}: ${name}`] : [])),
+    )
+    expect(missing).toEqual([])
   })
   test('every reason is of a field that there is', () => {
     for (const [p] of OTHERWISE) expect(`${p} ${all.some((at) => matches(at, p))}`).toBe(`${p} true`)

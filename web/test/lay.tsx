@@ -109,9 +109,11 @@ export const choose = async (label: string, words: string | RegExp) => {
   await user.click(await screen.findByRole('option', { name: words }))
 }
 
-/** Picks the tenth of the month that the calendar opens on, this one. */
+/** Picks the tenth of the month that the calendar opens on, or the day after where that is chosen already; says which day it is. */
 export const pickDay = async (label: string) => {
   await user.click(screen.getByRole('button', { name: new RegExp(`^${label}`) }))
-  await user.click(await screen.findByRole('button', { name: / 10(th)?\b/ }))
-  return `${todayIso().slice(0, 8)}10`
+  const month = await screen.findByRole('grid')
+  const day = [...month.querySelectorAll<HTMLElement>('td:not([data-selected], [data-outside])')][9]!
+  await user.click(day.querySelector('button')!)
+  return day.dataset.day!
 }

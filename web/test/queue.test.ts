@@ -3,6 +3,7 @@ import type { Commission } from '@nubrin/core/record'
 import { applyOps, diffOps, type Op, touches } from '@nubrin/core/record/ops'
 import { demoCommissions } from '@nubrin/demo'
 import fc from 'fast-check'
+import { tries } from '../../core/test/drawn'
 import { MemoryCommissions } from '../../server/src/commissions/memory-store'
 import { HttpProblem } from '../../server/src/http/problem'
 import { type Kept, Queue, type Revision } from '../src/store/queue'
@@ -324,7 +325,7 @@ describe('two makers, reloads, lost replies, undo and no connection, in any orde
           }
         }
       }),
-      { numRuns: 150 },
+      { numRuns: tries(150, 25) },
     )
   })
 })

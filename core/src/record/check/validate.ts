@@ -58,6 +58,7 @@ export const makeAjv = () => {
     ...{ allErrors: true, strict: true, verbose: true, formats: { date: isDay, 'date-time': isMoment } },
     // What is referred to is compiled once and called, not written out at every place.
     inlineRefs: false,
+    code: { optimize: false },
   })
   ajv.addVocabulary(['x-fact', 'x-kind', 'x-names', 'x-note'])
   const compiled = new WeakMap<object, ValidateFunction>()
@@ -71,7 +72,8 @@ export const makeAjv = () => {
   }
 }
 const ajv = makeAjv()
-const check = ajv.compile<Commission>(Commission)
+/** Compiled when the first record is held against it: that takes most of a second, and many a thread or page never asks. */
+const whole = () => ajv.compile<Commission>(Commission)
 
 export type Checked = { ok: true; record: Commission } | { ok: false; problems: Problem[] }
 
@@ -89,6 +91,7 @@ export function validateCommission(input: unknown): Checked {
       `Version ${input.version} is newer than this program knows (${FORMAT_VERSION}). Update first; nothing was changed.`,
       show(input.version),
     )
+  const check = whole()
   if (!check(input)) return { ok: false, problems: explain(check.errors ?? []) }
   const problems = [...unwritable(input), ...integrity(input)]
   return problems.length ? { ok: false, problems: problems.slice(0, 40) } : { ok: true, record: input }

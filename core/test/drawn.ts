@@ -1,0 +1,36 @@
+import { createHash } from 'node:crypto'
+
+/** `npm run test:long` holds every case; otherwise a share of them is drawn. */
+export const LONG = process.env.NUBRIN_LONG === '1'
+/** What the draw is made from: `npm test` takes another each day, prints it, and takes it again where it is given. */
+export const SEED = process.env.NUBRIN_SEED ?? 'one'
+
+const luck = (salt: string, n: number) => createHash('sha256').update(`${SEED}:${salt}:${n}`).digest('hex')
+
+/**
+ * A share of some cases by the seed, in their own order; all of them in the long run. Each kind that `kinds` names of a case is
+ * among those drawn, so that the draw may leave out cases and never a rule. `salt` makes another draw of the same cases.
+ */
+export function drawn<T>(
+  cases: readonly T[],
+  share: number,
+  kinds: (c: T) => readonly string[] = () => [],
+  salt = '',
+): T[] {
+  if (LONG) return [...cases]
+  const order = cases.map((_, i) => i).sort((a, b) => (luck(salt, a) < luck(salt, b) ? -1 : 1))
+  const left = new Set(cases.flatMap(kinds))
+  const taken = new Set<number>()
+  for (const i of order) {
+    const own = kinds(cases[i]!)
+    if (!own.some((k) => left.has(k))) continue
+    taken.add(i)
+    for (const k of own) left.delete(k)
+  }
+  const most = Math.ceil(cases.length * share)
+  for (const i of order) if (taken.size < most) taken.add(i)
+  return cases.filter((_, i) => taken.has(i))
+}
+
+/** How often a property is tried: as often as asked in the long run, else so many times. */
+export const tries = (long: number, short: number): number => (LONG ? long : short)
