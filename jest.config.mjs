@@ -23,7 +23,7 @@ export default {
     '^@nubrin/demo$': '<rootDir>/demo/src/index.ts',
   },
   modulePathIgnorePatterns: ['<rootDir>/\\.data'],
-  setupFiles: ['<rootDir>/web/test/dom.ts', '<rootDir>/core/test/tongues.ts'],
+  setupFiles: ['<rootDir>/web/test/dom.ts', '<rootDir>/scripts/lib/shift-clock.mjs', '<rootDir>/core/test/tongues.ts'],
   testTimeout: 60_000,
   maxWorkers: 2,
 }

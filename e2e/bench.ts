@@ -1,15 +1,43 @@
 import { mkdirSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { test as base, expect, type Page } from '@playwright/test'
+// @ts-expect-error a plain script without types, shared with npm test
+import { shiftClock } from '../scripts/lib/shift-clock.mjs'
 import { type Server, startServer } from '../server/test/harness'
+
+/** By what clock server and page go: its name, where one is, how much later than now it is, and what says so to a process. */
+export interface Clock {
+  name: string
+  zone: string
+  shift: number
+  env: Record<string, string>
+}
 
 /** A fresh shop for every file of tests, and a page on which nothing may go wrong unseen. */
 let usedBy = ''
-export const test = base.extend<{ folder: string; fresh: undefined; quiet: undefined }, { server: Server }>({
+export const test = base.extend<
+  { folder: string; fresh: undefined; quiet: undefined },
+  { server: Server; clock: Clock }
+>({
+  clock: [
+    { name: 'today', zone: 'UTC', shift: 0, env: {} },
+    { option: true, scope: 'worker' },
+  ],
+  browser: [
+    async ({ browser, clock }, use) => {
+      const make = browser.newContext.bind(browser)
+      browser.newContext = async (how) => {
+        const context = await make(how)
+        if (clock.shift) await context.addInitScript({ content: `(${shiftClock})(globalThis, ${clock.shift})` })
+        return context
+      }
+      await use(browser)
+    },
+    { scope: 'worker' },
+  ],
   server: [
-    // biome-ignore lint/correctness/noEmptyPattern: the runner reads what a fixture needs from this pattern
-    async ({}, use) => {
-      const server = await startServer({ NUBRIN_SIGNIN_LIMIT: '500' })
+    async ({ clock }, use) => {
+      const server = await startServer({ NUBRIN_SIGNIN_LIMIT: '500', ...clock.env })
       await use(server)
       await server.stop()
     },

@@ -1,23 +1,52 @@
+import { readdirSync } from 'node:fs'
+import { dirname } from 'node:path'
+import { fileURLToPath } from 'node:url'
 import { defineConfig } from '@playwright/test'
+import { drawn } from '../core/test/drawn'
 // @ts-expect-error a plain script without types, shared with npm run shots
 import { CHROMIUM } from '../scripts/lib/chromium.mjs'
+// @ts-expect-error a plain script without types, shared with npm test
+import { clocksAfter, envOf } from '../scripts/lib/clocks.mjs'
+import type { Clock } from './bench'
 
-/** The real interface in Debian's Chromium. A test that fails leaves its trace; none is tried twice. */
-export default defineConfig({
+const specs = readdirSync(dirname(fileURLToPath(import.meta.url))).filter((f) => f.endsWith('.spec.ts'))
+const now = Date.now()
+const clocks = (clocksAfter(now) as { name: string; at: Date; zone: string }[]).map((c): Clock => {
+  const env = envOf(c, now) as Record<string, string>
+  return { name: c.name, zone: c.zone, shift: Number(env.NUBRIN_CLOCK_SHIFT), env }
+})
+const TODAY: Clock = { name: 'today', zone: 'UTC', shift: 0, env: {} }
+const named = (name: string | undefined) => [TODAY, ...clocks].find((c) => c.name === name)
+const under = (clock: Clock, files: readonly string[]) => ({
+  name: clock.name,
+  testMatch: [...files],
+  use: { clock, timezoneId: clock.zone },
+})
+/** All files under the clock that is asked for; or half of them, by a draw, under today's and the others under the drawn one. */
+const other = named(process.env.NUBRIN_DRAWN_CLOCK)
+const half = drawn(specs, 1 / 2)
+const projects = other
+  ? [under(TODAY, half), under(other, [...specs.filter((f) => !half.includes(f)), 'clock.spec.ts'])]
+  : [under(named(process.env.NUBRIN_CLOCK) ?? TODAY, specs)]
+
+/** The real interface in Debian's Chromium, in two workers with a server and data of their own. None is tried twice. */
+export default defineConfig<object, { clock: Clock }>({
   testDir: '.',
   outputDir: '../test-results/e2e',
-  workers: 1,
+  workers: 2,
   retries: 0,
   forbidOnly: true,
-  timeout: 120_000,
-  expect: { timeout: 10_000 },
+  timeout: 180_000,
+  expect: { timeout: 15_000 },
   reporter: [['list']],
+  projects,
   use: {
     viewport: { width: 1280, height: 800 },
     launchOptions: CHROMIUM,
     headless: true,
-    actionTimeout: 10_000,
-    trace: 'retain-on-failure',
+    actionTimeout: 15_000,
+    // A trace of every test costs as much as the tests: it is asked for where one has failed.
+    trace: process.env.NUBRIN_TRACE ? 'on' : 'off',
     screenshot: 'only-on-failure',
   },
 })

@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { fact } from '@nubrin/core/facts'
+import { readCommission } from '@nubrin/core/import'
 import { CHECKS, judgeCommission, makeJudge } from '@nubrin/core/judge'
 import { machineOf } from '@nubrin/core/machine'
 import { loadsOf } from '@nubrin/core/power'
@@ -9,6 +10,7 @@ import { demoCommissions } from '@nubrin/demo'
 import fc from 'fast-check'
 import { ALL_FACTS, check } from '../src/judge/check'
 import { tries } from './drawn'
+import { leaves, put } from './odd'
 import { demo, TODAY } from './samples'
 
 const all = demoCommissions(TODAY)
@@ -28,8 +30,8 @@ function watched<T extends object>(value: T, seen: Set<string>, prefix = ''): T 
 }
 
 describe('what a check reads is what it says that it reads', () => {
-  // Identity and the list of sabers tell where a matter lies; they never change under a check that is kept.
-  const FREE = new Set(['id', 'order.sabers', 'order.id'])
+  // Identity tells where a matter lies; it never changes under a check that is kept.
+  const FREE = new Set(['id', 'order.id'])
   test.each(CHECKS.map((c) => [c.id, c] as const))('%s', (_id, c) => {
     for (const commission of all)
       for (const saber of commission.sabers) {
@@ -59,7 +61,9 @@ describe('what a check reads is what it says that it reads', () => {
             return machineOf(own)
           },
         })
-        const declared = new Set<string>([...c.reads, ...(facts ? ALL_FACTS : [])])
+        // What the others are to this one is read as two values of its own; the property below holds that they say enough.
+        const others = c.reads.includes('order.told') ? ['order.sabers'] : []
+        const declared = new Set<string>([...c.reads, ...others, ...(facts ? ALL_FACTS : [])])
         if (facts) for (const f of ALL_FACTS) expect(c.reads).toContain(f)
         expect([...seen].filter((f) => !declared.has(f) && !FREE.has(f))).toEqual([])
       }
@@ -112,6 +116,35 @@ describe('a judge that remembers', () => {
         },
       ),
       { numRuns: tries(25, 10) },
+    )
+  })
+  test('wherever one value of a record is changed', () => {
+    const places = new Map(all.map((c) => [c.id, leaves(c, 'string').concat(leaves(c, 'number'))]))
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...all.filter((c) => c.sabers.length > 0).map((c) => c.id)),
+        fc.array(fc.tuple(fc.nat(), fc.nat(4)), { minLength: 1, maxLength: 6 }),
+        (which, steps) => {
+          const remembers = makeJudge()
+          let c = demo(which)
+          remembers(c, TODAY)
+          for (const [k, n] of steps) {
+            const paths = places.get(which)!
+            const path = paths[k % paths.length]!
+            const was = path.reduce<unknown>((v, key) => (v as Record<string | number, unknown>)?.[key], c)
+            const now =
+              typeof was === 'number' ? was * 1.3 + n : [`${was}`, '', 'other', 'Other words.', '2026-11-25'][n]
+            if (was === undefined) continue
+            const next = readCommission(JSON.stringify(put(c, [path], now)))
+            if (!next.ok) continue
+            c = shared(c, next.record) as Commission
+            const tell = (list: ReturnType<typeof judgeCommission>) =>
+              list.map((f) => `${f.key} ${f.level} ${f.detail}`)
+            expect(tell(remembers(c, TODAY))).toEqual(tell(judgeCommission(c, TODAY)))
+          }
+        },
+      ),
+      { numRuns: tries(120, 10) },
     )
   })
 })

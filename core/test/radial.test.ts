@@ -81,7 +81,7 @@ describe('how a body lies beside what reaches in', () => {
         }
         if (found()) expect(lay(body, r, list)).toBeDefined()
       }),
-      { numRuns: 120 },
+      { numRuns: tries(120, 25) },
     )
   })
   test('a round thing gives way no further than it must', () => {
@@ -98,7 +98,7 @@ describe('how a body lies beside what reaches in', () => {
             if (Math.hypot(x, y) < off - 1e-3)
               expect(air(border({ kind: 'round', d }, x, y), Infinity, list)).toBeLessThan(1e-3 + sag)
       }),
-      { numRuns: 80 },
+      { numRuns: tries(80, 25) },
     )
   })
   test('the least radius and the spare are the borders of going in', () => {
@@ -130,7 +130,7 @@ describe('how a body lies beside what reaches in', () => {
         expect(needRadius(body)).toBeLessThanOrEqual(need + 1e-9)
         expect(spareOf(body, r)).toBeGreaterThanOrEqual(2 * e - 1e-6)
       }),
-      { numRuns: 200 },
+      { numRuns: tries(200, 60) },
     )
   })
   test('worked by hand', () => {

@@ -30,6 +30,18 @@ describe('the core is pure', () => {
   })
 })
 
+describe('one clock', () => {
+  test('the database is never asked for the time: the server says what time it is', () => {
+    const asked =
+      /\b(NOW|SYSDATE|CURDATE|CURTIME|UTC_TIMESTAMP|UNIX_TIMESTAMP)\s*\(|CURRENT_(TIMESTAMP|DATE)|Sequelize\.NOW/
+    expect([...files('server/src'), ...files('server/test')].filter((f) => asked.test(bare(read(f))))).toEqual([])
+  })
+  test('a worker of the page has none of its own', () => {
+    expect(files('web/src/workers').filter((f) => /\bDate\b/.test(bare(read(f))))).toEqual([])
+    expect(/\bDate\b/.test(bare(read('web/public/sw.js')))).toBe(false)
+  })
+})
+
 describe('the client’s sentences', () => {
   test('are made nowhere but in the catalogue', () => {
     const prose = /'[A-Z][a-z]+ [a-z]+ [a-z]+[^']*\.'|`[A-Z][a-z]+ [^`]*\.`/

@@ -31,6 +31,13 @@ const which = (name) =>
   ['/usr/sbin', '/usr/bin', '/usr/local/sbin', '/usr/local/bin'].map((d) => join(d, name)).find(existsSync)
 const asRoot = () => (process.getuid?.() === 0 ? ['--user=root'] : [])
 
+/** A folder for its temporary tables: one that starts throws away what lies in its folder, another's that is at work included. */
+function ownTemp(dir) {
+  const temp = join(dir, 'tmp')
+  mkdirSync(temp, { recursive: true })
+  return temp
+}
+
 /**
  * Makes the system tables of a new database. They are made beside and put in place whole, so that an interrupted first
  * start leaves nothing that looks like a database; a folder that holds something is never touched.
@@ -54,7 +61,7 @@ function makeData(dir) {
         '--skip-test-db',
         ...asRoot(),
       ],
-      { stdio: 'pipe' },
+      { stdio: 'pipe', env: { ...process.env, TMPDIR: ownTemp(dir) } },
     )
     // In place of nothing or of an empty folder; a full one would refuse.
     renameSync(draft, data)
@@ -120,6 +127,7 @@ export async function startMariadb(folder, { wantedPort = 0, quietDisk = false, 
     [
       '--no-defaults',
       `--datadir=${data}`,
+      `--tmpdir=${ownTemp(dir)}`,
       '--bind-address=127.0.0.1',
       '--skip-name-resolve',
       `--port=${port}`,

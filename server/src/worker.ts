@@ -5,8 +5,13 @@ import { JOBS } from './jobs'
 import type { Answer, JobName } from './work/kinds'
 import { owned } from './work/owned'
 
-// What takes long gives way to what is short. On Linux this is the thread's own; elsewhere it would slow the whole process.
-if (process.platform === 'linux') os.setPriority(0, os.constants.priority.PRIORITY_LOW)
+/**
+ * What takes long gives way to what is short, three parts to one. Any lower, and on a machine that has something else to do it
+ * would get nothing for so long that its limit of time runs out.
+ */
+const GIVES_WAY = 5
+// On Linux this is the thread's own; elsewhere it would slow the whole process.
+if (process.platform === 'linux') os.setPriority(0, GIVES_WAY)
 
 export default async function work({ name, ask }: { name: JobName; ask: unknown }) {
   try {

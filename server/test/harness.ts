@@ -40,7 +40,7 @@ export async function startServer(
     child = spawn(process.execPath, ['server/dist/main.js'], {
       env: {
         ...process.env,
-        NODE_OPTIONS: '',
+        NODE_OPTIONS: env.NUBRIN_CLOCK_NODE ?? process.env.NUBRIN_CLOCK_NODE ?? '',
         DATABASE_URL: app,
         DATABASE_OWNER_URL: owner,
         NUBRIN_DEMO: '1',

@@ -8,14 +8,15 @@ let server: Server
 const gates: Gate[] = []
 const lines = new Set<Socket>()
 let opened = 0
-/** The address of a door before the database that lets every new connection wait. */
+let late = false
+/** The address of a door before the database that, once it is late, lets every new connection wait. */
 async function lateDoor(url: string): Promise<string> {
   const to = new URL(url)
   const { port, hostname } = to
   const gate = createServer((near) => {
     opened++
     lines.add(near)
-    setTimeout(() => {
+    const through = () => {
       const far = dial(Number(port), hostname)
       lines.add(far)
       near.pipe(far).pipe(near)
@@ -24,7 +25,9 @@ async function lateDoor(url: string): Promise<string> {
         [far, near],
       ] as const)
         a.on('error', () => b.destroy()).on('close', () => b.destroy())
-    }, LATE_MS)
+    }
+    if (late) setTimeout(through, LATE_MS)
+    else through()
   })
   gates.push(gate)
   await new Promise<void>((done) => gate.listen(0, '127.0.0.1', done))
@@ -44,10 +47,12 @@ afterAll(async () => {
 test('many at once are answered though each new connection takes seconds; afterwards connections are kept', async () => {
   const v = new Visitor(server.url)
   await v.signIn()
+  late = true
+  const before = opened
   const many = () => Promise.all(Array.from({ length: 20 }, () => v.ask('GET', '/rack')))
   expect((await many()).map((r) => r.status)).toEqual(Array.from({ length: 20 }, () => 200))
-  const before = opened
-  expect(before).toBeGreaterThan(4)
+  const after = opened
+  expect(after).toBeGreaterThan(before)
   await many()
-  expect(opened).toBe(before)
+  expect(opened).toBe(after)
 })

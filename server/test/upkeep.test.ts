@@ -34,7 +34,13 @@ afterEach(async () => {
   running = []
   rmSync(data, { recursive: true, force: true })
 })
-const env = () => ({ ...process.env, NODE_OPTIONS: '', NUBRIN_DATA: data, PORT: String(port), DATABASE_URL: '' })
+const env = () => ({
+  ...process.env,
+  NODE_OPTIONS: process.env.NUBRIN_CLOCK_NODE ?? '',
+  NUBRIN_DATA: data,
+  PORT: String(port),
+  DATABASE_URL: '',
+})
 
 /** npm start, until it says where it is, or ends. */
 async function start(...args: string[]) {

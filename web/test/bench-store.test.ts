@@ -100,7 +100,7 @@ afterEach(async () => {
 })
 
 describe('one commission on the bench', () => {
-  test('an edit is seen at once, judged, kept here, and sent; then it is saved', async () => {
+  test('an edit is seen at once, judged, kept here, and sent; then it is saved · a day', async () => {
     bench().edit('title', (d) => void (d.title = 'Another'))
     expect(bench().record!.title).toBe('Another')
     expect(bench().save).toBe('waiting')

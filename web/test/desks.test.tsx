@@ -65,7 +65,7 @@ describe('facts', () => {
 })
 
 describe('to-do', () => {
-  test('work on anything: by whom, by when, what waits for it, done when and by whom', async () => {
+  test('work on anything: by whom, by when, what waits for it, done when and by whom · a day', async () => {
     await lay('to-do', 'ember-fair')
     expect(screen.queryByText(/tighten the screw/)).toBeNull()
     await put('grease the thread, polish the plug, edit the swing…', 'polish the plug')
@@ -115,7 +115,7 @@ describe('ledger', () => {
     await user.tab()
     expect('price' in bench().record!.requests[1]!).toBe(false)
   })
-  test('what was decided, with what was given up, and consent where it cannot be undone', async () => {
+  test('what was decided, with what was given up, and consent where it cannot be undone · a day', async () => {
     await lay('ledger', 'cinder-oath')
     await put('what was chosen', 'cut the wire')
     const made = () => saber().decisions.at(-1)!
@@ -135,7 +135,7 @@ describe('ledger', () => {
     const day = await pickDay('Agreed to cut the wire on')
     expect(made().consent!.on).toBe(day)
   })
-  test('a loss with cause, maker, cost, the day the client knew', async () => {
+  test('a loss with cause, maker, cost, the day the client knew · a day', async () => {
     await lay('ledger', 'reed-warden')
     await put('what was lost', 'neck')
     const made = () => saber().losses.at(-1)!
@@ -310,7 +310,7 @@ describe('saber', () => {
 })
 
 describe('fields of other stations that are new', () => {
-  test('a part sent in is split, dated, its faults become work or a wish or are left', async () => {
+  test('a part sent in is split, dated, its faults become work or a wish or are left · a day', async () => {
     await lay('brief', 'cinder-oath', (c) => void (c.arrivals = []))
     await put('part, as it came', 'cells')
     const made = () => bench().record!.arrivals[0]!
@@ -344,7 +344,7 @@ describe('fields of other stations that are new', () => {
     })
     expect(bench().record!.toDos.at(-1)).toMatchObject({ text: 'cells: one flat', about: `arrival:${made().id}` })
   })
-  test('a question has its addressee and its day; the client is noted about', async () => {
+  test('a question has its addressee and its day; the client is noted about · a day', async () => {
     await lay('brief', 'cinder-oath')
     await put('Whom question 1 is put to', 'the turner')
     const day = await pickDay('Question 1 asked on')
@@ -358,7 +358,7 @@ describe('fields of other stations that are new', () => {
     await choose('comes from', 'the kit')
     expect(saber().hilt.fasteners[0]!.origin).toMatchObject(said('kit', 'recalled'))
   })
-  test('a test is set up, or not possible here; a repair in full', async () => {
+  test('a test is set up, or not possible here; a repair in full · a day', async () => {
     await lay('proof', 'ember-fair', (c) => {
       c.sabers[0] = { ...c.sabers[2]!, id: 'only' }
       c.sabers.length = 1

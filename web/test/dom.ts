@@ -11,4 +11,21 @@ if (typeof document !== 'undefined') {
   globalThis.structuredClone ??= (v) => JSON.parse(JSON.stringify(v))
   Element.prototype.getAnimations ??= () => []
   Element.prototype.scrollIntoView ??= () => undefined
+  // The labels of a control: the test DOM asks each label of the page for its control, for each control that is looked at.
+  for (const Control of [
+    HTMLInputElement,
+    HTMLButtonElement,
+    HTMLTextAreaElement,
+    HTMLSelectElement,
+    HTMLOutputElement,
+  ])
+    Object.defineProperty(Control.prototype, 'labels', {
+      get(this: HTMLElement) {
+        const around = this.closest('label')
+        const first = around?.querySelector('input,button,textarea,select,output')
+        return [...this.ownerDocument.getElementsByTagName('label')].filter((label) =>
+          label.hasAttribute('for') ? label.htmlFor === this.id && this.id !== '' : label === around && first === this,
+        )
+      },
+    })
 }

@@ -4,8 +4,8 @@ import { GENERIC_CATALOGUE } from '@nubrin/core/parts'
 import type { Commission } from '@nubrin/core/record'
 import { demoCommissions } from '@nubrin/demo'
 import { QueryClientProvider } from '@tanstack/react-query'
-import { act, cleanup, render, screen } from '@testing-library/react'
-import userEvent from '@testing-library/user-event'
+import { act, cleanup, configure, render, screen } from '@testing-library/react'
+import userEvent, { PointerEventsCheckLevel } from '@testing-library/user-event'
 import type { ComponentType } from 'react'
 import { MemoryRouter } from 'react-router'
 import { queries, todayIso } from '../src/data'
@@ -44,7 +44,10 @@ export const VIEWS: Partial<Record<Station | Desk, ComponentType>> = {
 export const all = demoCommissions(todayIso())
 export const bench = () => useBench.getState()
 export const saber = () => bench().record!.sabers.find((s) => s.id === bench().saberId)!
-export const user = userEvent.setup()
+/** No look up the whole tree at each key: what is laid out has no style sheet. */
+export const user = userEvent.setup({ pointerEventsCheck: PointerEventsCheckLevel.Never })
+// Without a style sheet nothing is hidden but by name, and asking that of each element of a station takes half of the time.
+configure({ defaultHidden: true })
 /** Answers what the stations ask of the server; nothing is ever saved. */
 const answer = (url: string) => {
   if (url.endsWith('/poles'))
@@ -102,7 +105,9 @@ export async function lay(station: Station | Desk, which: string, run?: (c: Comm
 export const put = async (label: string | RegExp, text: string, nth = 0) => {
   const field = screen.getAllByLabelText(label)[nth]!
   await user.clear(field)
-  await user.type(field, `${text}{Enter}`)
+  await user.click(field)
+  await user.paste(text)
+  await user.keyboard('{Enter}')
 }
 export const choose = async (label: string, words: string | RegExp) => {
   await user.click(document.querySelector(`[data-select="${label}"]`)!)

@@ -13,7 +13,7 @@ const left = (id: string, more: Partial<LeftToDo> = {}): LeftToDo => ({
   ...{ who: 'shop', person: null, due: null, blocks: null, ships: null, ...more },
 })
 
-test('the work of the shop: grouped, done by a change of its own each time, also twice on one day', async () => {
+test('the work of the shop: grouped, done by a change of its own each time, also twice on one day · a day', async () => {
   const list = [
     left('paint', { person: 'Edda' }),
     left('solder', { blocks: 'shipping', about: 'grip', due: '2026-01-02' }),

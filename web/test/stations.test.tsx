@@ -97,7 +97,7 @@ describe('brief', () => {
     await user.click(screen.getByRole('button', { name: `Remove request ${before + 1}` }))
     expect(bench().record!.requests).toHaveLength(before)
   })
-  test('a wish is ours, or only offered until the client takes it up', async () => {
+  test('a wish is ours, or only offered until the client takes it up · a day', async () => {
     await lay('brief', 'reed-warden')
     const first = () => bench().record!.requests[0]!
     await choose('Whose wish is request 1', 'our idea')
@@ -109,7 +109,7 @@ describe('brief', () => {
     expect(first().acceptedOn).toBe(day)
     expect(document.querySelector('[data-select="Status of request 1"]')).not.toBeNull()
   })
-  test('what happened on the way: a day, a kind, hours; a number that is none stays in its field', async () => {
+  test('what happened on the way: a day, a kind, hours; a number that is none stays in its field · a day', async () => {
     await lay('ledger', 'cinder-oath')
     const log = () => bench().record!.log
     const before = log().length
@@ -140,7 +140,7 @@ describe('brief', () => {
     await put(`How many of ${what}`, '3')
     expect(bench().record!.arrivals[0]!.quantity).toBe(3)
   })
-  test('a question answered has its day; the answer taken back has none', async () => {
+  test('a question answered has its day; the answer taken back has none · a day', async () => {
     await lay('brief', 'cinder-oath')
     await put('Answer to question 1', 'yes')
     expect(bench().record!.questions[0]).toMatchObject({ answer: 'yes', answeredOn: todayIso() })
@@ -220,7 +220,7 @@ describe('hilt', () => {
     await put('middle, from the axis', '7')
     expect(saber().hilt.openings[0]).toMatchObject({ face: 'rear', fromAxis: { value: 7, unit: 'mm' } })
   })
-  test('sizes of a model sheet are confirmed together and keep what they were in the trail', async () => {
+  test('sizes of a model sheet are confirmed together and keep what they were in the trail · a day', async () => {
     await lay('hilt', 'reed-warden', (c) => {
       const x = c.sabers[0]!.hilt.sections[1]!
       for (const k of ['length', 'outside', 'bore'] as const) x[k] = { ...x[k], source: 'assumed', with: 'model sheet' }
@@ -459,7 +459,7 @@ describe('access', () => {
     )
     expect(screen.getByText('3 screws; the client turns 2, with 2 mm.')).toBeDefined()
   })
-  test('steps are drafted, corrected and kept under their own task', async () => {
+  test('steps are drafted, corrected and kept under their own task · a day', async () => {
     await lay('access', 'crosswind')
     await user.click(screen.getByRole('tab', { name: 'Steps for the client' }))
     await user.click(within(await screen.findByLabelText('Tasks')).getByRole('button', { name: /Open the hilt/ }))
@@ -533,7 +533,7 @@ describe('walkthrough', () => {
     expect(now).toMatchObject({ by: 'edited', say: expect.stringContaining('one second') })
     expect(screen.getByText('It says one second; the board is set to two seconds.')).toBeTruthy()
   })
-  test('a beat taken out leaves a gap that is named, told again or left out by name', async () => {
+  test('a beat taken out leaves a gap that is named, told again or left out by name · a day', async () => {
     await lay('walkthrough', 'reed-warden')
     expect(screen.getByText('Everything is told')).toBeTruthy()
     const beat = saber().beats.find((b) => b.covers.some((k) => k.startsWith('task:')))!

@@ -12,7 +12,7 @@ import {
   spanOf,
 } from '../room'
 
-/** Densities, g/cm³, for masses nobody has weighed (DOMAIN 4, handbook values). */
+/** Densities, g/cm³, for masses nobody has weighed (handbook values at room temperature). */
 export const DENSITY: Record<string, number> = {
   aluminium: 2.7,
   brass: 8.5,

@@ -1,6 +1,6 @@
 import type { Machine } from '../machine'
 import type { Load } from '../power'
-import type { Commission, FactPlace, Ref, Saber } from '../record'
+import { type Commission, type FactPlace, type Ref, SABER_FIELDS, type Saber } from '../record'
 import type { Topic } from '../script'
 import type { Level, Station } from './finding'
 
@@ -20,46 +20,24 @@ export interface Context {
 /** What a check reads: fields of the saber, fields of the order, and the day. Nothing else may change its answer. */
 /** `order.first`: what is said of the saber that is told first, where there are others; `order.told`: in what order they are told. */
 export type Reads = keyof Saber | `order.${keyof Commission}` | 'order.first' | 'order.told' | 'today'
-/** Every field that holds facts; what reads all facts reads these. */
-export const ALL_FACTS: readonly Reads[] = [
-  ...([
-    'name',
-    'hilt',
-    'parts',
-    'blades',
-    'zones',
-    'use',
-    'presets',
-    'modes',
-    'timing',
-    'controls',
-    'firmware',
-    'settings',
-  ] as const),
-  ...(['provenance', 'fixes'] as const),
-]
+/** Every field of a saber that holds facts, by the plan of its schema: what reads all facts reads these, and the name that owns them. */
+export const ALL_FACTS: readonly Reads[] = ['name', ...SABER_FIELDS.filter((f) => f.facts).map((f) => f.key)]
 
-/** What the topics of a film are derived from, and the beats that tell them. */
+/** What no film speaks of: how it was proved, filmed and drawn, and what is only the shop's. */
+const UNTOLD: ReadonlySet<string> = new Set([
+  'tests',
+  'takes',
+  'leftOut',
+  'mapFrom',
+  'provenance',
+  'firmware',
+  'timing',
+])
+/** What the topics of a film are derived from, and the beats that tell them: all of a saber but that, and what its order says of it. */
 export const TOPICS_READ: readonly Reads[] = [
-  ...(['id', 'name', 'hilt', 'parts', 'blades', 'zones', 'cutPower', 'use', 'presets'] as const),
-  ...(['inputs', 'modes', 'controls', 'access', 'beats', 'order.client', 'order.requests', 'order.arrivals'] as const),
-  ...([
-    'spoken',
-    'telling',
-    'order',
-    'joints',
-    'settings',
-    'notFor',
-    'items',
-    'fixes',
-    'before',
-    'decisions',
-    'losses',
-    'recipient',
-    'job',
-  ] as const),
-  ...(['order.purpose', 'order.toDos', 'order.credits', 'order.giver', 'order.writtenIn'] as const),
-  ...(['order.first', 'order.told'] as const),
+  ...SABER_FIELDS.map((f) => f.key).filter((key) => !UNTOLD.has(key)),
+  ...(['order.client', 'order.requests', 'order.arrivals', 'order.purpose', 'order.toDos', 'order.credits'] as const),
+  ...(['order.giver', 'order.writtenIn', 'order.first', 'order.told'] as const),
 ]
 
 export interface Worded {

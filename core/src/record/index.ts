@@ -115,7 +115,7 @@ export {
   toldWishes,
 } from './walk/lookup'
 export { type FactPlace, factPaths, forEachFact, isNumberPlace, type NumberPlace } from './walk/places'
-export { isObject, SABER_PLAN, walk } from './walk/plan'
+export { isObject, SABER_FIELDS, SABER_PLAN, walk } from './walk/plan'
 export {
   danglingOf,
   findThing,

@@ -39,6 +39,16 @@ function planOf(schema: TSchema): Plan | undefined {
 export const RECORD_PLAN: Plan = planOf(Commission)!
 export const SABER_PLAN: Plan = planOf(Saber)!
 
+const holdsFacts = (p: Plan | undefined): boolean =>
+  p !== undefined && (p.fact !== undefined || holdsFacts(p.items) || (p.fields ?? []).some((f) => holdsFacts(f.plan)))
+/** Every field of a saber, and whether there are facts in it. */
+export const SABER_FIELDS: readonly { key: keyof Saber; facts: boolean }[] = Object.keys(Saber.properties).map(
+  (key) => ({
+    key: key as keyof Saber,
+    facts: holdsFacts(SABER_PLAN.fields?.find((f) => f.key === key)?.plan),
+  }),
+)
+
 /** Where a value stands: the pointer by identity (`/sabers/@rw/hilt/…`), by position, and the things it lies in, outermost first. */
 export interface Standing {
   path: string
