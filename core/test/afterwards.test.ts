@@ -4,6 +4,7 @@ import {
   differences,
   MOST_OPEN_QUESTIONS,
   readReply,
+  recallMessage,
   restsOf,
   shortened,
   takeReply,
@@ -181,5 +182,23 @@ describe('what a client says back', () => {
     const read = readReply(text, c())
     if (read.ok) throw new Error('was taken')
     expect(read.problems.some((p) => p.path.startsWith(path) && (!rule || p.rule === rule))).toBe(true)
+  })
+})
+
+describe('a letter for a recall', () => {
+  const words = { part: 'Cell 2600', lot: 'L-1', why: 'some swell', todo: 'take it out' }
+  const letter = (language: 'en' | 'de') => {
+    const c = demo('reed-warden')
+    c.client.language = language
+    return recallMessage(c, ['Reed Warden'], words, 'Shop')
+  }
+  test('speaks the client’s language, whatever the shop’s', () => {
+    const [en, de] = [letter('en'), letter('de')]
+    expect(en.text).toMatch(/\b(we ask you)\b/i)
+    expect(de.text).toMatch(/\b(und|dein|bitte|die|der)\b/i)
+    expect(de.text).not.toMatch(/\b(we|you|is|what|dear)\b/i)
+    expect(de.subject).not.toBe(en.subject)
+    for (const t of [en.text, de.text])
+      for (const w of ['Ilsabet', 'Reed Warden', ...Object.values(words)]) expect(t).toContain(w)
   })
 })

@@ -207,3 +207,24 @@ describe('what the client is to have beside him', () => {
     expect(back.every((p) => p.owner === 'client')).toBe(true)
   })
 })
+
+describe('how many of each', () => {
+  test('what there is one of is one: saber, blade, key, record, and the cell that is built in', () => {
+    const c = demo('reed-warden')
+    c.packing = []
+    const lines = proposePacking(c)
+    const of = (key: RegExp) => lines.filter((l) => key.test(l.key)).map((l) => l.quantity)
+    expect(of(/^saber:/)).toEqual([1])
+    expect(of(/^record$/)).toEqual([1])
+    for (const kind of [/^blade:/, /^key:/]) for (const n of of(kind)) expect(n).toBe(1)
+    expect(lines.every((l) => l.quantity >= 1)).toBe(true)
+    // Built in: not removable, so no line of its own.
+    const s = c.sabers[0]!
+    const cells = s.parts.filter((p) => p.kind === 'cell')
+    for (const p of cells) p.removable = false
+    c.packing = [
+      { id: 'pk', what: 'the saber', quantity: 1, key: `saber:${s.id}`, packed: true },
+    ] as Commission['packing']
+    expect(cellsOf(c, undefined).map((x) => [x.count, x.are])).toEqual(cells.map(() => [1, 'inEquipment']))
+  })
+})

@@ -43,7 +43,7 @@ describe('stating values', () => {
         let f = fact(distinct[0]!.value, 'mm', distinct[0]!.source)
         for (const c of distinct.slice(1)) f = state(f, fact(c.value, 'mm', c.source))
         const choice = pick % distinct.length
-        const done = settle(f, choice, 'measured again')
+        const done = settle(f, choice)
         expect(done.value).toBe(distinct[choice]!.value)
         expect(done.rivals).toBeUndefined()
         const left = (done.trail ?? []).map((t: Claim) => t.value).sort()
@@ -57,7 +57,7 @@ describe('stating values', () => {
     )
   })
   test('a choice that does not exist is a broken contract', () => {
-    expect(() => settle(fact(1, 'mm'), 3, '')).toThrow(RangeError)
+    expect(() => settle(fact(1, 'mm'), 3)).toThrow(RangeError)
   })
 })
 

@@ -413,3 +413,32 @@ describe('the middle of what is turned, against thin slices', () => {
     expect(notes()).toEqual([`${cell.name}: without a place: not counted`])
   })
 })
+
+describe('a blade on the balance', () => {
+  /** A tube of 200 mm with a socket of 30 mm at its emitter end, and a weighed blade in it. */
+  function laden(mass: number, length: number) {
+    const s = tube([[200, 34, 26]])
+    s.hilt.sections[0]!.mass = fact(300, 'g', 'measured')
+    s.hilt.sockets.push({ ...structuredClone(done().hilt.sockets[0]!), id: 'k', section: 's0', retention: [] })
+    s.hilt.sockets[0]!.depth = fact(30, 'mm', 'measured')
+    const blade = { ...structuredClone(done().blades[0]!), id: 'b', socket: 'k' }
+    return { s, blade: { ...blade, mass: fact(mass, 'g', 'measured'), length: fact(length, 'mm', 'measured') } }
+  }
+  const centre = (b: ReturnType<typeof balance>) => (b.centre.ok ? b.centre.value : Number.NaN)
+  test('lies before the hilt: from the bottom of its socket on towards its tip', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 10, max: 400 }), fc.integer({ min: 100, max: 1100 }), (mass, length) => {
+        const { s, blade } = laden(mass, length)
+        // By hand: the hilt in its middle, the tube in its own, which begins 30 mm behind the rim.
+        expect(centre(balance(s, [blade]))).toBeCloseTo((300 * 100 + mass * (170 + length / 2)) / (300 + mass), 6)
+      }),
+    )
+  })
+  test('and so does the tube that nobody weighed, by its size', () => {
+    const { s, blade } = laden(1, 800)
+    const { mass: _m, ...tubeAlone } = blade
+    const whole = { ...tubeAlone, outside: fact(25.4, 'mm', 'measured'), wall: fact(2, 'mm', 'measured') }
+    const grams = (Math.PI / 4) * (2.54 ** 2 - 2.14 ** 2) * 80 * 1.2
+    expect(centre(balance(s, [whole]))).toBeCloseTo((300 * 100 + grams * 570) / (300 + grams), 6)
+  })
+})

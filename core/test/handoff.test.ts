@@ -3,7 +3,7 @@ import { gestureText, isOf, modeName } from '@nubrin/core/controls'
 import { fact, known, type NumberFact } from '@nubrin/core/facts'
 import { type Block, buildHandoff, type HandoffDocument, liftHandoff } from '@nubrin/core/handoff'
 import { type Commission, factPaths, ORDERS, type Saber } from '@nubrin/core/record'
-import { compose, rehearse, troubleText } from '@nubrin/core/script'
+import { chaptersAt, compose, rehearse, troubleText } from '@nubrin/core/script'
 import { dayText } from '@nubrin/core/units'
 import { demoCommissions } from '@nubrin/demo'
 import { demo, TODAY } from './samples'
@@ -182,4 +182,52 @@ describe('scripts composed by hand of nobody', () => {
       }
     },
   )
+})
+
+describe('what it is not made for', () => {
+  test('stands among the cautions though nothing else does, with its reason or that there is none', () => {
+    const c = demo('first-lantern')
+    const s = c.sabers[0]!
+    for (const key of [
+      'parts',
+      'blades',
+      'zones',
+      'presets',
+      'inputs',
+      'controls',
+      'access',
+      'beats',
+      'tests',
+    ] as const)
+      (s[key] as unknown[]).length = 0
+    s.hilt = { ...s.hilt, sections: [], fasteners: [], openings: [], sockets: [] }
+    const caution = () => buildHandoff(c, 'Shop', TODAY).chapters.find((ch) => ch.id.startsWith('cautions'))
+    const titles = () => caution()?.blocks.flatMap((b) => (b.kind === 'caution' ? [b.title] : [])) ?? []
+    const before = titles()
+    s.notFor = [
+      { id: 'nf1', what: 'rain', why: 'it is open to the crystal' },
+      { id: 'nf2', what: 'children', why: '' },
+    ] as typeof s.notFor
+    expect(titles().length).toBe(before.length + 2)
+    expect(JSON.stringify(caution())).toMatch(/rain.*it is open to the crystal.*children.*not recorded/)
+  })
+})
+
+describe('the chapters of a film', () => {
+  test('are those of the take that is named, of whichever saber and whichever of its takes', () => {
+    const c = demo('ember-fair')
+    const [, second] = c.sabers
+    const mark = (beat: string, atMs: number) => ({ beat, atMs })
+    const [one, two] = second!.beats
+    second!.takes = [
+      { id: 'tk-a', at: '2026-11-20T20:00:00.000Z', marks: [mark(one!.id, 0)] },
+      { id: 'tk-b', at: '2026-11-21T20:00:00.000Z', marks: [mark(one!.id, 0), mark(two!.id, 9000)] },
+    ]
+    c.handoff.films = [{ id: 'fm', file: 'fair.webm', take: 'take:tk-b' }]
+    const film = buildHandoff(c, 'Shop', TODAY).chapters.find((ch) => ch.id === 'film')!
+    expect(film.blocks[0]).toMatchObject({ kind: 'film', title: expect.stringContaining(second!.name) })
+    const { chapters } = film.blocks[0] as { chapters: unknown[] }
+    expect(chapters).toEqual(chaptersAt(second!, second!.takes[1]!))
+    expect(chapters.length).toBeGreaterThan(0)
+  })
 })

@@ -200,6 +200,23 @@ describe('plans', () => {
   })
 })
 
+describe('what somebody will want', () => {
+  test('of every blade that is in the order that it goes in; of a plug that it is a plug', () => {
+    const s = structuredClone(done())
+    const [blade] = s.blades
+    s.blades = [
+      { ...blade!, id: 'b-pixel', kind: 'pixel', use: 'ship' },
+      { ...blade!, id: 'b-plug', kind: 'plug', use: 'ship' },
+      { ...blade!, id: 'b-bench', kind: 'pixel', use: 'demo' },
+    ]
+    const goals = goalsOf(s, assemblyOf(s)).filter((g) => g.at?.startsWith('blade:'))
+    expect(goals.map((g) => [g.kind, g.at])).toEqual([
+      ['bladeIn', 'blade:b-pixel'],
+      ['plugIn', 'blade:b-plug'],
+    ])
+  })
+})
+
 describe('acts', () => {
   const blade = (id: string): Joint =>
     joint(id, { body: `blade:${id}`, place: 'socket:k', held: [{ screw: 'f', by: 'loosen' }], loads: ['part:top'] })

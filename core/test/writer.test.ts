@@ -40,17 +40,17 @@ describe('stating', () => {
     const f = state(fact(24, 'mm', 'datasheet', { with: 'sheet 3' }), fact(36.2, 'mm', 'measured', OSK))
     expect(f).toMatchObject({ value: 24, source: 'datasheet', with: 'sheet 3' })
     expect(f.rivals).toEqual([{ value: 36.2, source: 'measured', ...OSK }])
-    expect(settle(f, 1, 'measured twice')).toEqual(
+    expect(settle(f, 1)).toEqual(
       fact(36.2, 'mm', 'measured', {
         ...OSK,
-        trail: [{ value: 24, source: 'datasheet', with: 'sheet 3', why: 'measured twice' }],
+        trail: [{ value: 24, source: 'datasheet', with: 'sheet 3', gaveWay: 'settled' }],
       }),
     )
   })
   test('the same reading written anew is a slip; another day, person, means or source is another reading', () => {
     const first = fact(30, 'mm', 'measured', { ...OSK, with: 'calliper' })
     const again = (more: Partial<NumberFact>) => state(first, { ...first, value: 33, ...more })
-    expect(again({})).toMatchObject({ value: 33, trail: [{ value: 30, why: 'mistyped' }] })
+    expect(again({})).toMatchObject({ value: 33, trail: [{ value: 30, gaveWay: 'mistyped' }] })
     expect(again({}).rivals).toBeUndefined()
     for (const other of [LATER, ANSA, { with: 'rule' }, { source: 'client' as const }])
       expect(again(other)).toMatchObject({ value: 30, rivals: [{ value: 33 }] })
@@ -65,7 +65,7 @@ describe('stating', () => {
     expect(yielded).toMatchObject({
       value: 33,
       source: 'measured',
-      trail: [{ value: 30, with: 'model sheet', why: 'assumed until then' }],
+      trail: [{ value: 30, with: 'model sheet', gaveWay: 'assumed' }],
     })
     expect(yielded.rivals).toBeUndefined()
     const disputed: Fact<'mm'> = { ...fact(30, 'mm', 'assumed'), rivals: [{ value: 31, source: 'client' as const }] }
@@ -93,7 +93,7 @@ describe('stating', () => {
     expect(state(two, fact(26, 'mm', 'assumed', LATER))).toBe(two)
     const mended = state(two, fact(27, 'mm', 'recalled', ANSA))
     expect(mended.rivals).toEqual([{ value: 27, source: 'recalled', ...ANSA }])
-    expect(mended.trail).toEqual([{ value: 26, source: 'recalled', ...ANSA, why: 'mistyped' }])
+    expect(mended.trail).toEqual([{ value: 26, source: 'recalled', ...ANSA, gaveWay: 'mistyped' }])
   })
   test('a statement without a value changes nothing; 0 is a value; nothing is changed in place', () => {
     const f = fact(24, 'mm', 'measured', OSK)
@@ -126,18 +126,18 @@ describe('correcting, taking back, settling', () => {
     expect(correct(f, { source: 'datasheet' })).toEqual({
       ...f,
       source: 'datasheet',
-      trail: [{ value: 24, source: 'measured', ...OSK, why: 'corrected' }],
+      trail: [{ value: 24, source: 'measured', ...OSK, gaveWay: 'corrected' }],
     })
     expect(correct(f, { value: 42 })).toMatchObject({ value: 42, source: 'measured', ...OSK })
   })
   test('taken back it is unknown, and all that was said of it is kept with the reason', () => {
     const two = state(fact(24, 'mm', 'measured', OSK), fact(26, 'mm', 'client', ANSA))
-    const gone = retract(two, 'wrong saber')
+    const gone = retract(two)
     expect(gone).toMatchObject({ value: null, source: 'unknown', unit: 'mm' })
     expect(gone.rivals).toBeUndefined()
-    expect(gone.trail!.map((t) => [t.value, t.why])).toEqual([
-      [24, 'wrong saber'],
-      [26, 'wrong saber'],
+    expect(gone.trail!.map((t) => [t.value, t.gaveWay])).toEqual([
+      [24, 'takenBack'],
+      [26, 'takenBack'],
     ])
     expect(gone.by ?? gone.on ?? gone.with).toBeUndefined()
     expect(retract(fact(null, 'mm')).trail).toBeUndefined()
@@ -149,20 +149,20 @@ describe('correcting, taking back, settling', () => {
         for (const s of list.slice(1)) f = state(f, make(s))
         const claims = [f, ...(f.rivals ?? [])]
         if (n >= claims.length) {
-          expect(() => settle(f, n, '')).toThrow(RangeError)
+          expect(() => settle(f, n)).toThrow(RangeError)
           return
         }
-        const done = settle(f, n, 'agreed')
+        const done = settle(f, n)
         expect(done).toMatchObject({ value: claims[n]!.value, source: claims[n]!.source, unit: 'mm' })
         expect(done.rivals).toBeUndefined()
         expect(new Set(values(done))).toEqual(new Set(values(f)))
         expect(
-          done.trail!.slice(-(claims.length - 1) || done.trail!.length).every((t) => t.why === 'agreed') ||
+          done.trail!.slice(-(claims.length - 1) || done.trail!.length).every((t) => t.gaveWay === 'settled') ||
             claims.length === 1,
         ).toBe(true)
       }),
     )
-    expect(() => settle(fact(1, 'mm'), -1, '')).toThrow(RangeError)
+    expect(() => settle(fact(1, 'mm'), -1)).toThrow(RangeError)
   })
 })
 
@@ -174,7 +174,7 @@ describe('a setting decided anew', () => {
     expect(said.rivals).toHaveLength(1)
     const now = setAnew(said, next)
     expect(now).toMatchObject({ value: '#00ff00', by: 'Maren', rivals: [{ value: '#0000ff' }] })
-    expect(now.trail).toEqual([{ ...was, why: 'set anew' }])
+    expect(now.trail).toEqual([{ ...was, gaveWay: 'setAnew' }])
     // Set to what somebody else had said: nothing is left to settle.
     expect(setAnew(said, { ...next, value: '#0000ff' }).rivals).toBeUndefined()
   })

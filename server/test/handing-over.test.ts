@@ -53,6 +53,18 @@ const textOf = (pdf: Buffer, ...how: string[]) => {
   return execFileSync('pdftotext', [...how, file, '-'], { encoding: 'utf8', maxBuffer: 64e6 })
 }
 
+describe('what a link shows', () => {
+  test('is the files of its own record: those of another client’s are not there, nor those of the shop alone', async () => {
+    const photo = async (id: string) => (await record(id)).media[0]!.hash
+    const [own, others] = [await photo('reed-warden'), await photo('crosswind')]
+    const { token } = await issue('reed-warden')
+    const who = new Visitor(server.url)
+    expect((await who.raw('GET', `/client/${token}/media/${own}`)).status).toBe(200)
+    expect((await who.raw('GET', `/client/${token}/media/${others}`)).status).toBe(404)
+    expect((await who.raw('GET', `/media/${own}`)).status).toBe(401)
+  })
+})
+
 describe('what the client says back', () => {
   let token = ''
   const client = () => new Visitor(server.url)

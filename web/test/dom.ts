@@ -8,6 +8,12 @@ if (typeof document !== 'undefined') {
     disconnect() {}
   }
   Object.assign(globalThis, { TextDecoder, TextEncoder, ResizeObserver: Observer, IntersectionObserver: Observer })
+  // What is computed beside the page never answers here; what it shows is held where it is computed.
+  class Silent extends EventTarget {
+    postMessage() {}
+    terminate() {}
+  }
+  Object.assign(globalThis, { Worker: Silent })
   globalThis.structuredClone ??= (v) => JSON.parse(JSON.stringify(v))
   Element.prototype.getAnimations ??= () => []
   Element.prototype.scrollIntoView ??= () => undefined

@@ -17,6 +17,7 @@ import { ToDoDesk } from '../src/desks/to-do'
 import Access from '../src/stations/access'
 import Brief from '../src/stations/brief'
 import Controls from '../src/stations/controls'
+import Fit from '../src/stations/fit'
 import Handoff from '../src/stations/handoff'
 import Hilt from '../src/stations/hilt'
 import Power from '../src/stations/power'
@@ -26,13 +27,14 @@ import Walkthrough from '../src/stations/walkthrough'
 import { useBench } from '../src/store/commission'
 import { useSession } from '../src/store/session'
 
-export const VIEWS: Partial<Record<Station | Desk, ComponentType>> = {
+export const VIEWS: Partial<Record<Station | Desk, ComponentType<{ cut: number }>>> = {
   facts: FactsDesk,
   ledger: LedgerDesk,
   saber: SaberDesk,
   'to-do': ToDoDesk,
   brief: Brief,
   hilt: Hilt,
+  fit: Fit,
   power: Power,
   voice: Voice,
   controls: Controls,
@@ -95,7 +97,7 @@ export async function lay(station: Station | Desk, which: string, run?: (c: Comm
     render(
       <QueryClientProvider client={queries}>
         <MemoryRouter>
-          <View />
+          <View cut={80} />
         </MemoryRouter>
       </QueryClientProvider>,
     )

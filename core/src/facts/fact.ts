@@ -42,10 +42,17 @@ export interface Claim<V = number> {
   by?: string
 }
 
-/** A value with its provenance. `rivals` are other statements not yet settled; `trail` keeps what gave way, and why. */
+/** Why a statement gave way, as the writer of facts knows it. */
+export const GAVE_WAY = ['agrees', 'mistyped', 'assumed', 'setAnew', 'corrected', 'takenBack', 'settled'] as const
+export type GaveWay = (typeof GAVE_WAY)[number]
+
+/**
+ * A value with its provenance. `rivals` are other statements not yet settled; `trail` keeps what gave way: why the program let it,
+ * and what a maker said of it.
+ */
 export interface AnyFact<V = number> extends Claim<V> {
   rivals?: Claim<V>[]
-  trail?: (Claim<V> & { why?: string })[]
+  trail?: (Claim<V> & { gaveWay?: GaveWay; why?: string })[]
 }
 /** A number with its unit; `Fact<'mm'>` is a length in millimetres and nothing else. */
 export interface Fact<U extends Unit = Unit> extends AnyFact<number> {
@@ -77,9 +84,17 @@ const withHistory = <S extends TSchema>(value: S) => {
     ...claim,
     rivals: T.Optional(T.Array(T.Object(claim, closed), { maxItems: MOST_RIVALS })),
     trail: T.Optional(
-      T.Array(T.Object({ ...claim, why: T.Optional(T.String({ maxLength: 300 })) }, closed), {
-        maxItems: MOST_TRAIL,
-      }),
+      T.Array(
+        T.Object(
+          {
+            ...claim,
+            gaveWay: T.Optional(T.Union(GAVE_WAY.map((w) => T.Literal(w)))),
+            why: T.Optional(T.String({ maxLength: 300 })),
+          },
+          closed,
+        ),
+        { maxItems: MOST_TRAIL },
+      ),
     ),
   }
 }

@@ -7,6 +7,8 @@ export {
   type Fact,
   fact,
   factOf,
+  GAVE_WAY,
+  type GaveWay,
   isFact,
   isUnit,
   known,

@@ -1,4 +1,4 @@
-import { type AnyFact, type Claim, MOST_RIVALS, SOURCES } from './fact'
+import { type AnyFact, type Claim, type GaveWay, MOST_RIVALS, SOURCES } from './fact'
 
 /**
  * The one writer of facts. `state` takes a statement in, `correct` mends a slip of the pen, `settle` ends a contradiction,
@@ -29,9 +29,9 @@ export const sameReading = <V>(a: Claim<V>, b: Claim<V>): boolean =>
 const better = <V>(a: Claim<V>, b: Claim<V>) => SOURCES.indexOf(a.source) <= SOURCES.indexOf(b.source)
 
 /** The fact with another claim in its place; what it said before goes to the trail. Rivals stay as they are. */
-function replaced<F extends AnyFact<unknown>>(old: F, next: Claim<unknown>, why?: string): F {
+function replaced<F extends AnyFact<unknown>>(old: F, next: Claim<unknown>, gaveWay?: GaveWay): F {
   const { value: _v, tol: _t, source: _s, with: _w, on: _o, by: _b, trail, ...rest } = old
-  const gone = old.value === null ? [] : [{ ...asClaim(old), ...(why ? { why } : {}) }]
+  const gone = old.value === null ? [] : [{ ...asClaim(old), ...(gaveWay ? { gaveWay } : {}) }]
   const kept = [...(trail ?? []), ...gone]
   return { ...rest, ...asClaim(next), ...(kept.length ? { trail: kept } : {}) } as unknown as F
 }
@@ -40,9 +40,9 @@ function replaced<F extends AnyFact<unknown>>(old: F, next: Claim<unknown>, why?
 function joined<F extends AnyFact<unknown>>(f: F): F {
   const { rivals = [], ...rest } = f
   const apart: Claim<unknown>[] = []
-  const same: (Claim<unknown> & { why: string })[] = []
+  const same: (Claim<unknown> & { gaveWay: GaveWay })[] = []
   for (const r of rivals)
-    if ([f, ...apart].some((c) => agrees(c, r))) same.push({ ...r, why: 'agrees' })
+    if ([f, ...apart].some((c) => agrees(c, r))) same.push({ ...r, gaveWay: 'agrees' })
     else apart.push(r)
   if (!same.length) return f
   return { ...rest, ...(apart.length ? { rivals: apart } : {}), trail: [...(f.trail ?? []), ...same] } as unknown as F
@@ -62,7 +62,7 @@ export function state<F extends AnyFact<unknown>>(old: F | undefined, next: F): 
     return better(next, old) ? replaced(old, next) : old
   }
   if (sameReading(old, next)) return joined(replaced(old, next, 'mistyped'))
-  if (old.source === 'assumed' && !old.rivals?.length) return replaced(old, next, 'assumed until then')
+  if (old.source === 'assumed' && !old.rivals?.length) return replaced(old, next, 'assumed')
   const rivals = old.rivals ?? []
   const twin = rivals.findIndex((r) => agrees(r, next) || sameReading(r, next))
   if (twin >= 0) {
@@ -73,7 +73,7 @@ export function state<F extends AnyFact<unknown>>(old: F | undefined, next: F): 
       rivals: rivals.map((r, i) => (i === twin ? asClaim(next) : r)),
       ...(sameClaim(gone, next)
         ? {}
-        : { trail: [...(old.trail ?? []), { ...gone, ...(agrees(gone, next) ? {} : { why: 'mistyped' }) }] }),
+        : { trail: [...(old.trail ?? []), { ...gone, ...(agrees(gone, next) ? {} : { gaveWay: 'mistyped' }) }] }),
     })
   }
   // A thirteenth opinion pushes the oldest one into the trail; it is not forgotten.
@@ -91,7 +91,7 @@ export function state<F extends AnyFact<unknown>>(old: F | undefined, next: F): 
  */
 export const setAnew = <F extends AnyFact<unknown>>(old: F | undefined, next: F): F => {
   if (!old) return next
-  return agrees(old, next) && old.source === next.source ? old : joined(replaced(old, next, 'set anew'))
+  return agrees(old, next) && old.source === next.source ? old : joined(replaced(old, next, 'setAnew'))
 }
 
 /** The same reading, mistyped: another value, tolerance or source takes its place and the old one goes to the trail. */
@@ -101,20 +101,20 @@ export const correct = <F extends AnyFact<unknown>>(old: F, next: Partial<Claim<
     : joined(replaced(old, { ...asClaim(old), ...next } as Claim<unknown>, 'corrected'))
 
 /** Takes a value back: unknown again, with all that was said kept in the trail. */
-export function retract<F extends AnyFact<unknown>>(old: F, why = 'taken back'): F {
+export function retract<F extends AnyFact<unknown>>(old: F): F {
   const { rivals, ...rest } = old
-  const emptied = replaced(rest as F, { value: null, source: 'unknown' }, why)
+  const emptied = replaced(rest as F, { value: null, source: 'unknown' }, 'takenBack')
   return rivals?.length
-    ? { ...emptied, trail: [...(emptied.trail ?? []), ...rivals.map((r) => ({ ...r, why }))] }
+    ? { ...emptied, trail: [...(emptied.trail ?? []), ...rivals.map((r) => ({ ...r, gaveWay: 'takenBack' as const }))] }
     : emptied
 }
 
-/** Settles a contradiction: `choice` 0 keeps the standing value, n takes the n-th rival. The others go to the trail with the reason. Throws a RangeError for a choice that is not there. */
-export function settle<F extends AnyFact<unknown>>(f: F, choice: number, why: string): F {
+/** Settles a contradiction: `choice` 0 keeps the standing value, n takes the n-th rival. The others go to the trail. Throws a RangeError for a choice that is not there. */
+export function settle<F extends AnyFact<unknown>>(f: F, choice: number): F {
   const all = [asClaim(f), ...(f.rivals ?? [])]
   const winner = all[choice]
   if (!winner) throw new RangeError(`settle: no claim number ${choice} among ${all.length}`)
-  const losers = all.filter((_, i) => i !== choice).map((c) => ({ ...c, why }))
+  const losers = all.filter((_, i) => i !== choice).map((c) => ({ ...c, gaveWay: 'settled' as const }))
   const { value: _v, tol: _t, source: _s, with: _w, on: _o, by: _b, rivals: _r, trail, ...rest } = f
   return { ...rest, ...winner, trail: [...(trail ?? []), ...losers] } as unknown as F
 }

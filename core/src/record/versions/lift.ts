@@ -4,6 +4,7 @@ import { liftWhole } from './from-4'
 import { liftActs } from './from-5'
 import { liftTongues } from './from-6'
 import { liftHanded } from './from-7'
+import { liftReasons } from './from-8'
 import type { Loose } from './loose'
 import { setAside } from './set-aside'
 
@@ -12,7 +13,8 @@ import { setAside } from './set-aside'
  * called `due`. Version 1 knew no string blades, thread stops or wire uses; what it has is read as it stands. Version 2
  * judged by words in names and let references and units be wrong. Version 3 knew no closed pommel and no consent; what it
  * has is read as it stands. Version 4 knew words without their source, and notes without their reader. Version 5
- * knew steps by their words alone. Version 6 knew one language. Version 7 ended when the box was closed.
+ * knew steps by their words alone. Version 6 knew one language. Version 7 ended when the box was closed. Version 8
+ * kept the program's own reasons in English words.
  */
 const STEPS: readonly ((d: Loose) => Loose)[] = [
   ({ saber, due, ...rest }) => ({
@@ -28,6 +30,7 @@ const STEPS: readonly ((d: Loose) => Loose)[] = [
   liftActs,
   liftTongues,
   liftHanded,
+  liftReasons,
 ]
 
 /** Brings an older document one version on. A document whose version has no step is returned as it is. */

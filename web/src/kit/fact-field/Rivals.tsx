@@ -44,7 +44,7 @@ export function Rivals<F extends AnyFact<unknown>>({
           key={`${String(c.value)}-${c.source}-${c.by ?? ''}-${c.on ?? ''}`}
           ref={i === all.length - 1 ? newest : undefined}
           className="btn mt-1 w-full justify-start text-left whitespace-normal!"
-          onClick={() => onCommit(settle(value, i, 'settled on the bench'))}
+          onClick={() => onCommit(settle(value, i))}
         >
           {said(c, unit)}
         </button>

@@ -57,7 +57,7 @@ export function useStated<U extends Unit>({
     if (asItStands && !(confirms && entered && draft.trim())) return setWrong(undefined)
     if (!draft.trim()) {
       setWrong(undefined)
-      if (value) onCommit(retract(value, 'taken back on the bench'))
+      if (value) onCommit(retract(value))
       return
     }
     const read = parseMeasure(draft, quantityOf(unit), unit)

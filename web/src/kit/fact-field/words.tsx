@@ -60,7 +60,7 @@ export function TextFactField({
     const text = draft.trim()
     if (text === stands && !(confirms && entered && text)) return
     if (!text) {
-      if (value) onCommit(retract(value, 'taken back on the bench'))
+      if (value) onCommit(retract(value))
       return
     }
     const unsure = text.endsWith('?')
@@ -117,7 +117,7 @@ export function ChoiceFactField<C extends string>({
         options={['', ...options]}
         words={(v) => (v === '' ? none : (words?.(v) ?? v))}
         onCommit={(v) => {
-          const next = v === '' ? value && retract(value, 'taken back on the bench') : state(value, saying(v, source))
+          const next = v === '' ? value && retract(value) : state(value, saying(v, source))
           if (next && next !== value) onCommit(next)
         }}
       />
