@@ -1,10 +1,10 @@
 import { describe, expect, test } from '@jest/globals'
 import { gestureText, isOf, modeName } from '@nubrin/core/controls'
 import { fact, known, type NumberFact } from '@nubrin/core/facts'
-import { type Block, buildHandoff, type HandoffDocument, liftHandoff } from '@nubrin/core/handoff'
-import { type Commission, factPaths, ORDERS, type Saber } from '@nubrin/core/record'
+import { type Block, buildHandoff, type HandoffDocument, liftHandoff, readerOfHandoff } from '@nubrin/core/handoff'
+import { type Commission, factPaths, ORDERS, readerOf, type Saber } from '@nubrin/core/record'
 import { chaptersAt, compose, rehearse, troubleText } from '@nubrin/core/script'
-import { dayText } from '@nubrin/core/units'
+import { dayText, LANGUAGES, MEASURES } from '@nubrin/core/units'
 import { demoCommissions } from '@nubrin/demo'
 import { demo, TODAY } from './samples'
 
@@ -229,5 +229,30 @@ describe('the chapters of a film', () => {
     const { chapters } = film.blocks[0] as { chapters: unknown[] }
     expect(chapters).toEqual(chaptersAt(second!, second!.takes[1]!))
     expect(chapters.length).toBeGreaterThan(0)
+  })
+})
+
+describe('whom a document speaks to', () => {
+  const ways = LANGUAGES.flatMap((language) =>
+    LANGUAGES.flatMap((written) => [...MEASURES, undefined].map((measures) => ({ language, written, measures }))),
+  )
+  test.each(ways)(
+    '$language of a record in $written, lengths in $measures: page, file and paper as its client',
+    (way) => {
+      const c = demo('first-lantern')
+      c.writtenIn = way.written
+      c.client.language = way.language
+      if (way.measures) c.client.measures = way.measures
+      else delete c.client.measures
+      expect(readerOfHandoff(build(c))).toEqual(readerOf(c))
+    },
+  )
+  test('one that was issued before it said so: by its language, and whether the words of the shop are in another', () => {
+    const { measures: _m, written: _w, ...before } = build(demo('reed-warden'))
+    expect(readerOfHandoff(liftHandoff({ ...before, language: 'de', ownWords: true }))).toEqual({
+      language: 'de',
+      written: 'en',
+    })
+    expect(readerOfHandoff(liftHandoff({ ...before, language: 'de', ownWords: false })).written).toBe('de')
   })
 })

@@ -1,4 +1,4 @@
-import { buildHandoff } from '@nubrin/core/handoff'
+import { buildHandoff, readerOfHandoff } from '@nubrin/core/handoff'
 import { gateOf, judgeCommission } from '@nubrin/core/judge'
 import { blankCommission } from '@nubrin/core/record'
 import { learnAll } from '@nubrin/core/tongues'
@@ -27,7 +27,6 @@ export const JOBS: { [K in JobName]: (ask: Asked<K>) => Promise<Done<K>> } = {
     return true
   },
   async gate({ record, today }) {
-    alwaysSpeaking({})
     return gateOf(judgeCommission(record, today)).map(({ key, title, station }) => ({ key, title, station }))
   },
   async document({ record, shop, date, from }) {
@@ -37,7 +36,7 @@ export const JOBS: { [K in JobName]: (ask: Asked<K>) => Promise<Done<K>> } = {
     // The writer and its fonts are read with the first PDF, not at every start.
     const { handoffPdf } = await import('./handoff/pdf/index')
     // A thread does one job at a time, and all of this one is for one reader.
-    alwaysSpeaking({ language: ask.document.language })
+    alwaysSpeaking(readerOfHandoff(ask.document))
     return handoffPdf(ask)
   },
   async card({ saber, paper, shop, reader }) {
@@ -69,7 +68,6 @@ export const JOBS: { [K in JobName]: (ask: Asked<K>) => Promise<Done<K>> } = {
     return readParts(bytes, name, onlyGood)
   },
   async pegs({ records, today }) {
-    alwaysSpeaking({})
     return records.map((c) => pegOf(c, today))
   },
 }

@@ -1,4 +1,5 @@
 import os from 'node:os'
+import { alwaysSpeaking } from '@nubrin/core/units'
 import { move, transferableSymbol, valueSymbol } from 'piscina'
 import { HttpProblem } from './http/problem'
 import { JOBS } from './jobs'
@@ -14,6 +15,8 @@ const GIVES_WAY = 5
 if (process.platform === 'linux') os.setPriority(0, GIVES_WAY)
 
 export default async function work({ name, ask }: { name: JobName; ask: unknown }) {
+  // Whom the job before spoke to is forgotten.
+  alwaysSpeaking({})
   try {
     const done = await JOBS[name](ask as never)
     const answer: Answer = { done }

@@ -1,6 +1,6 @@
 import * as T from '@sinclair/typebox'
 import { PDF_EXTENTS, Photo, ReplyBody, ReplyFile, Saber, TASKS } from '../record'
-import { LANGUAGES } from '../units'
+import { LANGUAGES, MEASURES } from '../units'
 import { closed, Moment, orNull, Revision } from './common'
 import { route } from './route'
 
@@ -85,6 +85,8 @@ const HandoffSchema = T.Object(
     date: Text,
     language: T.Union(LANGUAGES.map((l) => T.Literal(l))),
     ownWords: T.Boolean(),
+    measures: T.Optional(T.Union(MEASURES.map((m) => T.Literal(m)))),
+    written: T.Optional(T.Union(LANGUAGES.map((l) => T.Literal(l)))),
     cover: T.Optional(Cover),
     chapters: T.Array(T.Object({ id: Text, title: Text, saber: T.Optional(Text), blocks: T.Array(Block) }, closed)),
     from: T.Optional(T.Object({ address: Text, contact: Text, signature: Text, closing: Text }, closed)),

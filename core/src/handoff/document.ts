@@ -1,5 +1,5 @@
 import { type Commission, languageOf, type Saber, saberTitle, speakingTo, writtenIn } from '../record'
-import { type Language, tongue } from '../units'
+import { type Language, type Measures, type Reader, tongue } from '../units'
 import { say } from '../words'
 import { withBars } from './bars'
 import type { Chapter, OrderChapter } from './block'
@@ -22,6 +22,9 @@ export interface HandoffDocument {
   /** What it is written in, and whether the shop's own words in it are in another language. */
   language: Language
   ownWords: boolean
+  /** In what its reader thinks of lengths, and what language the record is in; those issued before do not say it. */
+  measures?: Measures
+  written?: Language
   /** Of one that was issued before there were covers there is none. */
   cover?: Cover
   chapters: Chapter[]
@@ -60,6 +63,8 @@ function whole(c: Commission, shop: string, date: string, from?: ShopCard): Hand
     date,
     language: languageOf(c),
     ownWords: languageOf(c) !== writtenIn(c),
+    ...(c.client.measures ? { measures: c.client.measures } : {}),
+    written: writtenIn(c),
     ...(from && Object.values(from).some((v) => v) ? { from } : {}),
     cover: coverOf(c),
     chapters: [...order(BEFORE), ...c.sabers.flatMap((s) => saberChapters(s, several)), ...order(AFTER)],
@@ -88,6 +93,15 @@ export function liftHandoff(frozen: unknown): HandoffDocument {
   // Before there were languages, all was English.
   return { ...{ language: 'en', ownWords: false, of: '' }, ...d, format: HANDOFF_FORMAT, version: HANDOFF_VERSION }
 }
+
+/** Whom a document speaks to: whatever is worded beside it, on its page, in its file and on its paper, is for this reader. */
+export const readerOfHandoff = (
+  d: Pick<HandoffDocument, 'language' | 'ownWords' | 'measures' | 'written'>,
+): Reader => ({
+  language: d.language,
+  written: d.written ?? (d.ownWords ? 'en' : d.language),
+  ...(d.measures ? { measures: d.measures } : {}),
+})
 
 /** Title of the record's file, safe for any file system. */
 export const handoffFileName = (c: Commission, s?: Saber) =>

@@ -2,7 +2,14 @@ export { barShares } from './bars'
 export type { Bar, Block, Chapter as HandoffChapter, FactRow } from './block'
 export { CARD_PAPERS, type Card, type CardPaper, type CardPrim, cardSvg, controlsCard } from './card'
 export { type Difference, differences } from './differences'
-export { buildHandoff, type HandoffDocument, handoffFileName, liftHandoff, type ShopCard } from './document'
+export {
+  buildHandoff,
+  type HandoffDocument,
+  handoffFileName,
+  liftHandoff,
+  readerOfHandoff,
+  type ShopCard,
+} from './document'
 export { drawnSaber, handedSaber } from './drawn'
 export { stepScenes, type TakenApart, takenApart } from './figures'
 export { labelOf, type ParcelLabel } from './label'

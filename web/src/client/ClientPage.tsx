@@ -1,3 +1,4 @@
+import { readerOfHandoff } from '@nubrin/core/handoff'
 import type { ReplyBody } from '@nubrin/core/record'
 import { alwaysSpeaking } from '@nubrin/core/units'
 import { say } from '@nubrin/core/words'
@@ -14,7 +15,7 @@ export default function ClientPage() {
   const d = page?.document
   const [, learnt] = useState(false)
   // All of this page is for one reader. In the shop's own window it is left again.
-  if (d) alwaysSpeaking({ language: d.language })
+  if (d) alwaysSpeaking(readerOfHandoff(d))
   useEffect(() => () => alwaysSpeaking({}), [])
   const language = d?.language
   useEffect(() => {

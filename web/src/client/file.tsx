@@ -1,3 +1,4 @@
+import { readerOfHandoff } from '@nubrin/core/handoff'
 import { learnAll } from '@nubrin/core/tongues'
 import { alwaysSpeaking } from '@nubrin/core/units'
 import { say } from '@nubrin/core/words'
@@ -16,7 +17,7 @@ interface Carried extends ClientRecord {
 const carried = JSON.parse(document.getElementById('carried')!.textContent!) as Carried
 const { document: d } = carried
 learnAll()
-alwaysSpeaking({ language: d.language })
+alwaysSpeaking(readerOfHandoff(d))
 document.documentElement.lang = d.language
 document.title = say('page.title', { title: d.title, client: d.client })
 const way = { file: { of: d.of, number: d.number } }
