@@ -375,9 +375,9 @@ describe('balance', () => {
     const buttons = moved((t) => {
       for (const p of t.parts) if (p.kind === 'switch') p.at!.value! += 10
     })
-    expect(said.find((w) => w.what.includes('back'))!.moves).toBeCloseTo(cell, 9)
-    expect(said.find((w) => w.what.includes('buttons'))!.moves).toBeCloseTo(buttons, 9)
-    expect(said.find((w) => w.what.includes('pommel'))!.moves).toBeLessThan(0)
+    expect(said.find((w) => w.what.code === 'cellBack')!.moves).toBeCloseTo(cell, 9)
+    expect(said.find((w) => w.what.code === 'buttonsForward')!.moves).toBeCloseTo(buttons, 9)
+    expect(said.find((w) => w.what.code === 'heavier' && w.what.end === 'pommel')!.moves).toBeLessThan(0)
     s.hilt.sections[1]!.bore = fact(null, 'mm')
     expect(balanceWhatIfs(s)).toEqual([])
   })

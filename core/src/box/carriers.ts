@@ -33,11 +33,17 @@ export interface CellsIn {
   are: CellsAre
   wattHours?: number
 }
+/** Why a carrier does not take cells: no rule of his speaks of them, too many, too much energy, or what his rule says. */
+export type Refusal =
+  | { code: 'unspoken' }
+  | { code: 'tooMany'; count: number; most: number }
+  | { code: 'tooMuch'; wattHours: number; most: number }
+  | { code: 'ruled'; words: string | undefined }
 export interface CarrierSays {
   answer: 'taken' | 'confirm' | 'refused' | 'unknown'
   cells: CellsIn
   by?: string
-  why?: string
+  why?: Refusal
 }
 
 /**
@@ -47,14 +53,14 @@ export interface CarrierSays {
 export function carrierSays(carrier: Carrier, abroad: boolean, cells: readonly CellsIn[]): CarrierSays[] {
   return cells.map((k) => {
     const rule = carrier.rules.find((r) => r.cells === k.are && r.abroad === abroad)
-    if (!rule) return { answer: 'refused', cells: k, why: 'nothing is said of cells packed like this' }
+    if (!rule) return { answer: 'refused', cells: k, why: { code: 'unspoken' } }
     const count = cells.filter((x) => x.are === k.are).reduce((n, x) => n + x.count, 0)
-    if (rule.answer === 'refused') return { answer: 'refused', cells: k, ...(rule.why ? { why: rule.why } : {}) }
+    if (rule.answer === 'refused') return { answer: 'refused', cells: k, why: { code: 'ruled', words: rule.why } }
     if (rule.mostCells !== undefined && count > rule.mostCells)
-      return { answer: 'refused', cells: k, why: `${count} cells; ${rule.mostCells} are taken` }
+      return { answer: 'refused', cells: k, why: { code: 'tooMany', count, most: rule.mostCells } }
     if (rule.mostWh !== undefined && k.wattHours === undefined) return { answer: 'unknown', cells: k }
     if (rule.mostWh !== undefined && k.wattHours! > rule.mostWh)
-      return { answer: 'refused', cells: k, why: `${k.wattHours!.toFixed(1)} Wh a cell; ${rule.mostWh} are taken` }
+      return { answer: 'refused', cells: k, why: { code: 'tooMuch', wattHours: k.wattHours!, most: rule.mostWh } }
     return { answer: rule.answer, cells: k, ...(rule.by ? { by: rule.by } : {}) }
   })
 }

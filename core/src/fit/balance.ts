@@ -178,6 +178,9 @@ export function balance(saber: Saber, blades: readonly Blade[] = [], plug?: Fitt
   }
 }
 
+/** As far and as heavy as a maker tries first. */
+const [STEP_MM, STEP_GRAMS] = [10, 20]
+
 /** The middle of the grip, where a hilt is usually wanted to balance; the hilt's own middle without one. */
 export function gripMiddle(saber: Saber): number {
   const shape = layOut(saber.hilt)
@@ -185,16 +188,22 @@ export function gripMiddle(saber: Saber): number {
   return grips.length ? (grips[0]!.x0 + grips.at(-1)!.x1) / 2 : shape.length / 2
 }
 
+/** A small change to a saber: the cell further back, the buttons further forward, one end heavier. */
+export type Change =
+  | { code: 'cellBack'; name: string; mm: number }
+  | { code: 'buttonsForward'; mm: number }
+  | { code: 'heavier'; end: 'pommel' | 'emitter'; grams: number }
+
 export interface WhatIf {
-  what: string
+  what: Change
   /** New centre from the pommel, and by how much it moves, mm. */
   centre: number
   moves: number
 }
 
 /**
- * What small changes would do to the balance: every heavy loose part 10 mm back and forth, the buttons moved towards the
- * emitter, a pommel or emitter 20 g heavier. Exact: CG' = (M·CG + Σ Δ(m·x)) ÷ M'. Empty while the balance is unknown.
+ * What small changes would do to the balance: the cell 10 mm further back, the buttons 10 mm further forward, a
+ * pommel or emitter 20 g heavier. Exact: CG' = (M·CG + Σ Δ(m·x)) ÷ M'. Empty while the balance is unknown.
  */
 export function balanceWhatIfs(saber: Saber, blades: readonly Blade[] = [], plug?: FittedPart): WhatIf[] {
   const b = balance(saber, blades, plug)
@@ -202,21 +211,22 @@ export function balanceWhatIfs(saber: Saber, blades: readonly Blade[] = [], plug
   const [M, c] = [b.mass.value, b.centre.value]
   const shape = layOut(saber.hilt)
   const out: WhatIf[] = []
-  const put = (what: string, dm: number, dmx: number) => {
+  const put = (what: Change, dm: number, dmx: number) => {
     const centre = (M * c + dmx) / (M + dm)
     out.push({ what, centre, moves: centre - c })
   }
   const cell = saber.parts.find((p) => p.kind === 'cell')
   const cellMass = known(cell?.specs.mass)
-  if (cell && cellMass !== undefined && spanOf(cell)) put(`${cell.name} 10 mm further back`, 0, -10 * cellMass)
+  if (cell && cellMass !== undefined && spanOf(cell))
+    put({ code: 'cellBack', name: cell.name, mm: STEP_MM }, 0, -STEP_MM * cellMass)
   const buttons = saber.parts.filter((p) => p.kind === 'switch' && known(p.specs.mass) !== undefined && spanOf(p))
   if (buttons.length)
-    put('the buttons 10 mm further forward', 0, 10 * buttons.reduce((a, p) => a + known(p.specs.mass)!, 0))
+    put({ code: 'buttonsForward', mm: STEP_MM }, 0, STEP_MM * buttons.reduce((a, p) => a + known(p.specs.mass)!, 0))
   for (const [role, at] of [
     ['pommel', shape.sections[0]],
     ['emitter', shape.sections.at(-1)],
   ] as const)
     if (at && at.section.role === role)
-      put(`${role === 'emitter' ? 'an' : 'a'} ${role} 20 g heavier`, 20, 20 * middleOf(at))
+      put({ code: 'heavier', end: role, grams: STEP_GRAMS }, STEP_GRAMS, STEP_GRAMS * middleOf(at))
   return out
 }

@@ -1,4 +1,5 @@
 export { type Balance, balance, balanceWhatIfs, DENSITY, gripMiddle, type WhatIf } from './balance'
+export { changeWords } from './balance-words'
 export { type Adapter, adapterFor, adapterText } from './blade/adapter'
 export { type BladeDifference, bladeDifferenceText, demoAgainstShipped } from './blade/demo-blade'
 export { type DuelJudgement, type DuelReason, judgeDuel } from './blade/duel'

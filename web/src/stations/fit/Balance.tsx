@@ -1,4 +1,4 @@
-import { balance, balanceWhatIfs, gripMiddle } from '@nubrin/core/fit'
+import { balance, balanceWhatIfs, changeWords, gripMiddle } from '@nubrin/core/fit'
 import type { Blade, FittedPart, Saber } from '@nubrin/core/record'
 import { layOut } from '@nubrin/core/room'
 import { formatNumber } from '@nubrin/core/units'
@@ -89,8 +89,8 @@ export function BalanceBench({ saber }: { saber: Saber }) {
             <h2 className="h2 mt-3">What would move it</h2>
             <ul>
               {whatIfs.map((w) => (
-                <li key={w.what} className="border-rule flex justify-between gap-2 border-b py-1">
-                  <span className="text-quiet">{w.what}</span>
+                <li key={changeWords(w.what)} className="border-rule flex justify-between gap-2 border-b py-1">
+                  <span className="text-quiet">{changeWords(w.what)}</span>
                   <span className="font-semibold whitespace-nowrap">
                     {Math.abs(w.moves) < 0.05 ? 'hardly' : `${w.moves > 0 ? '+' : ''}${formatNumber(w.moves, 1)} mm`}
                   </span>

@@ -1,4 +1,4 @@
-import { CARRIERS, carrierOf, expectedMass, lithiumOf } from '@nubrin/core/box'
+import { CARRIERS, carrierOf, expectedMass, lithiumOf, refusalWords } from '@nubrin/core/box'
 import { Parcel } from '@nubrin/core/record'
 import { freshId, urlOf } from '../../data'
 import {
@@ -149,7 +149,7 @@ function answer(x: ReturnType<typeof lithiumOf>[number], k: K): string {
     case 'confirm':
       return k.confirmedBy ? `confirmed by ${k.confirmedBy}` : `to be confirmed by ${x.by}`
     case 'refused':
-      return `${carrier} does not take it: ${x.why}`
+      return `${carrier} does not take it: ${refusalWords(x.why)}`
     case 'unknown':
       return 'not to be judged: voltage or capacity is not recorded'
   }

@@ -1,4 +1,4 @@
-import { type CarrierSays, type CellsIn, carrierOf, cellsOf, lithiumOf } from '../../../box'
+import { type CarrierSays, type CellsIn, carrierOf, cellsOf, lithiumOf, refusalWords } from '../../../box'
 import { refTo } from '../../../record'
 import { check } from '../../check'
 
@@ -7,7 +7,7 @@ const countOf = (cells: readonly CellsIn[]) => cells.reduce((n, x) => n + x.coun
 /** Cells in a parcel and what its carrier says of them. */
 export const lithium = check<{
   noCarrier: { to: string; count: number }
-  refused: { to: string; carrier: string; cell: string; why: string }
+  refused: { to: string; carrier: string; cell: string; why: CarrierSays['why'] }
   confirm: { to: string; cell: string; by: string }
   unknown: { to: string; cell: string }
 }>({
@@ -37,7 +37,7 @@ export const lithium = check<{
         })),
       ...that('refused').map((x) => ({
         ...{ ...x.shared, code: 'refused' as const, level: 'stop' as const },
-        params: { to: x.to, carrier: x.carrier, cell: x.cells.name, why: x.why ?? 'it is not carried' },
+        params: { to: x.to, carrier: x.carrier, cell: x.cells.name, why: x.why },
       })),
       ...that('unknown').map((x) => ({
         ...{ ...x.shared, code: 'unknown' as const, level: 'caution' as const },
@@ -59,7 +59,7 @@ export const lithium = check<{
     }),
     refused: (p) => ({
       title: `${p.carrier} does not take ${p.cell}`,
-      detail: `Parcel to ${p.to}: ${p.why}.`,
+      detail: `Parcel to ${p.to}: ${refusalWords(p.why)}.`,
       remedy: 'Take the cell out and say which one the client has to buy, or choose another carrier.',
     }),
     confirm: (p) => ({
