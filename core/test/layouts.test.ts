@@ -27,6 +27,7 @@ import { litCurrent, WHITE } from '@nubrin/core/power'
 import { type Body, type Cavity, cavityOf, needRadius, passable, reachesOf, spanOf } from '@nubrin/core/room'
 import fc from 'fast-check'
 import { Front } from '../src/fit/search/front'
+import { firstFrom, lastBefore, leftAfter } from '../src/fit/search/room'
 import { tries } from './drawn'
 import { done, TODAY, tube } from './samples'
 
@@ -537,5 +538,44 @@ describe('what reaches in from the wall', () => {
     s.parts[1]!.at = fact(53, 'mm')
     s.parts[1]!.specs.length = fact(40, 'mm')
     expect(fitParts(s)[0]!.spareMm).toBeCloseTo(6)
+  })
+})
+
+describe('length that is left for a chamber', () => {
+  const stretches = fc
+    .array(fc.tuple(fc.integer({ min: 0, max: 40 }), fc.integer({ min: 1, max: 12 })), { maxLength: 5 })
+    .map((list) => {
+      let x = 0
+      return list.map(([gap, long]) => {
+        const lo = x + gap
+        x = lo + long
+        return { lo, hi: x }
+      })
+    })
+  test('is every millimetre from there to the end in which nothing stays, counted one by one', () => {
+    fc.assert(
+      fc.property(stretches, fc.integer({ min: 0, max: 260 }), fc.integer({ min: 1, max: 60 }), (taken, x, more) => {
+        const end = (taken.at(-1)?.hi ?? 0) + more
+        let free = 0
+        for (let mm = x; mm < end; mm++) if (!taken.some((t) => t.lo <= mm && mm < t.hi)) free++
+        expect(leftAfter({ end, taken } as never, x)).toBe(free)
+      }),
+    )
+  })
+  test('the first start from a place on, and the last before it, are those that a walk over all finds', () => {
+    fc.assert(
+      fc.property(stretches, fc.integer({ min: -5, max: 260 }), (starts, x) => {
+        const choice = {
+          off: Int32Array.of(0, starts.length),
+          lo: Float64Array.from(starts, (s) => s.lo),
+          hi: Float64Array.from(starts, (s) => s.hi),
+        } as never
+        const every = starts.flatMap((s) => Array.from({ length: s.hi - s.lo + 1 }, (_, i) => s.lo + i))
+        const after = every.filter((v) => v >= x)
+        const before = every.filter((v) => v <= x)
+        expect(firstFrom(choice, 0, x)).toBe(after.length ? Math.min(...after) : Number.NaN)
+        expect(lastBefore(choice, 0, x)).toBe(before.length ? Math.max(...before) : Number.NaN)
+      }),
+    )
   })
 })
