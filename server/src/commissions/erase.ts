@@ -57,8 +57,8 @@ async function eraseCommissions(db: Tables, files: Files, shopId: string, ids: r
       const blank = erased(before)
       const used = (await db.mediaUses.findAll({ where: { commissionId: id }, transaction })).map((u) => u.id)
       await project(db, before, blank, transaction)
-      await db.sequelize.query('CALL erase_commission(?, ?, ?)', {
-        replacements: [id, JSON.stringify(blank), ERASED],
+      await db.sequelize.query('CALL erase_commission(?, ?, ?, ?)', {
+        replacements: [id, JSON.stringify(blank), ERASED, new Date()],
         transaction,
       })
       const elsewhere = await db.mediaUses.findAll({
