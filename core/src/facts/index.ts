@@ -7,7 +7,6 @@ export {
   type Fact,
   fact,
   factOf,
-  GAVE_WAY,
   type GaveWay,
   isFact,
   isUnit,

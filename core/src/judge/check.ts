@@ -24,7 +24,7 @@ export type Reads = keyof Saber | `order.${keyof Commission}` | 'order.first' | 
 export const ALL_FACTS: readonly Reads[] = ['name', ...SABER_FIELDS.filter((f) => f.facts).map((f) => f.key)]
 
 /** What no film speaks of: how it was proved, filmed and drawn, and what is only the shop's. */
-const UNTOLD: ReadonlySet<string> = new Set([
+const UNTOLD: ReadonlySet<keyof Saber> = new Set([
   'tests',
   'takes',
   'leftOut',
