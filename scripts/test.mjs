@@ -3,12 +3,12 @@
 //   npm run test:long    every case, long properties, and what reads a day under eight clocks
 //   NUBRIN_SEED=7        the same draw again;  NUBRIN_CLOCK='the 30th'  the drawn clock
 //   --parts=jest,browser only some of the parts
-import { spawn } from 'node:child_process'
 import { createWriteStream, mkdirSync, readdirSync, readFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { clocksAfter, envOf } from './lib/clocks.mjs'
 import { ensureDebian, ensureNpm } from './lib/install.mjs'
+import { runPart } from './lib/part.mjs'
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)))
 process.chdir(root)
@@ -36,24 +36,12 @@ const bin = (name) => join(root, 'node_modules', '.bin', name)
 let passed = 0
 let failed = 0
 mkdirSync('test-results', { recursive: true })
-/** Runs a part; what it says lies in test-results as it comes, for whoever cannot wait for the end. */
-const run = (name, command, args, env) =>
-  new Promise((done) => {
-    const log = createWriteStream(join('test-results', `${name.replace(/\W+/g, '-')}.txt`))
-    const child = spawn(command, args, { stdio: ['ignore', 'pipe', 'pipe'], env: { ...process.env, ...env } })
-    let text = ''
-    for (const stream of [child.stdout, child.stderr])
-      stream.setEncoding('utf8').on('data', (b) => {
-        text += b
-        log.write(b)
-      })
-    child.once('error', (e) => done({ status: 1, text: String(e) }))
-    child.once('close', (status) => log.end(() => done({ status, text })))
-  })
 const step = async (name, command, args, env = {}) => {
-  const from = Date.now()
-  const { status, text } = await run(name, command, args, env)
-  const took = `${((Date.now() - from) / 1000).toFixed(0)} s`
+  // What it says lies in test-results as it comes, for whoever cannot wait for the end.
+  const log = createWriteStream(join('test-results', `${name.replace(/\W+/g, '-')}.txt`))
+  const { status, text, seconds } = await runPart(command, args, { cwd: root, env, hear: (b) => log.write(b) })
+  await new Promise((done) => log.end(done))
+  const took = `${seconds.toFixed(0)} s`
   const count = (word) => Number(new RegExp(`^\\s*(?:Tests:.*?)?(\\d+) ${word}\\b`, 'm').exec(text)?.[1] ?? 0)
   const good = count('passed')
   passed += good || (status === 0 ? 1 : 0)

@@ -43,7 +43,7 @@ export interface Claim<V = number> {
 }
 
 /** Why a statement gave way, as the writer of facts knows it. */
-export const GAVE_WAY = ['agrees', 'mistyped', 'assumed', 'setAnew', 'corrected', 'takenBack', 'settled'] as const
+const GAVE_WAY = ['agrees', 'mistyped', 'assumed', 'setAnew', 'corrected', 'takenBack', 'settled'] as const
 export type GaveWay = (typeof GAVE_WAY)[number]
 
 /**
