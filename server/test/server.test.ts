@@ -571,6 +571,10 @@ describe('a power cut', () => {
     let revision = (await me.ask('GET', `/commissions/${id}`)).body.revision
     let acknowledged = ''
     let going = true
+    let underway = () => {}
+    const enough = new Promise<void>((done) => {
+      underway = done
+    })
     const edits = (async () => {
       for (let i = 0; going && i < 400; i++) {
         const r = await me
@@ -582,9 +586,10 @@ describe('a power cut', () => {
         if (r?.status !== 200) return
         revision = r.body.revision
         acknowledged = `edit ${i}`
+        if (i === 6) underway()
       }
     })()
-    await new Promise((r) => setTimeout(r, 700))
+    await Promise.race([enough, edits])
     await server.kill()
     going = false
     await edits
