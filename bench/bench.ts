@@ -6,6 +6,7 @@ import { judgeCommission, makeJudge } from '@nubrin/core/judge'
 import { type Assembly, atRest, type Body, type Joint, planHome, planOff } from '@nubrin/core/machine'
 import type { Commission, Saber } from '@nubrin/core/record'
 import { compose, rehearse } from '@nubrin/core/script'
+import { MAKER } from '@nubrin/core/units'
 import { demoCommissions } from '@nubrin/demo'
 import { handoffPdf } from '../server/src/handoff/pdf'
 import { benchBoard } from './board'
@@ -141,11 +142,11 @@ for (const [what, edit] of edits) {
   )
 }
 for (const said of benchBoard()) console.log(said)
-line('section drawing', await time(60, () => drawSection(largest.sabers[0]!, { width: 1240, height: 262 })), 16)
+line('section drawing', await time(60, () => drawSection(MAKER, largest.sabers[0]!, { width: 1240, height: 262 })), 16)
 line(
   'handoff PDF, finished commission',
   await time(5, () =>
-    handoffPdf({
+    handoffPdf(MAKER, {
       document: buildHandoff(all.at(-1)!, 'Shop', today),
       ...{ sabers: all.at(-1)!.sabers, paper: 'A4', extent: 'full' },
     }),
@@ -166,7 +167,7 @@ console.log(compare('of all sizes', largeProblem(false), false))
   for (let i = 0; i < 30; i++)
     c.requests.push({ id: `wish-${i}`, text: `Wish ${i}`, status: 'met', saber: s.id, answer: `Done ${i}` })
   s.beats = compose(c, s)
-  line(`a script of ${s.beats.length} beats rehearsed`, await quietest(12, () => rehearse({ ...s })), 100)
+  line(`a script of ${s.beats.length} beats rehearsed`, await quietest(12, () => rehearse(MAKER, { ...s })), 100)
   line(`a script of ${s.beats.length} beats composed anew`, await quietest(12, () => compose(c, { ...s })), 50)
   const t = performance.now()
   compose({ ...c, title: 'cold' }, { ...s, name: 'Cold' })

@@ -3,13 +3,14 @@ import { askText, proposeSteps } from '@nubrin/core/access'
 import { fact, stated } from '@nubrin/core/facts'
 import { seamsOf } from '@nubrin/core/machine'
 import type { Fastener, Saber, Task } from '@nubrin/core/record'
+import { MAKER } from '@nubrin/core/units'
 import { done } from './samples'
 
 let n = 0
 const draft = (change: (s: Saber) => void, task: Task) => {
   const s = done()
   change(s)
-  const d = proposeSteps(s, task, () => `n${n++}x`)
+  const d = proposeSteps(MAKER, s, task, () => `n${n++}x`)
   expect(new Set(d.steps.map((x) => x.id)).size).toBe(d.steps.length)
   return d
 }

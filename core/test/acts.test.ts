@@ -4,6 +4,7 @@ import { fact } from '@nubrin/core/facts'
 import { judgeCommission } from '@nubrin/core/judge'
 import { machineOf, refusalText, wordsOf } from '@nubrin/core/machine'
 import type { Commission, Saber, Step } from '@nubrin/core/record'
+import { MAKER } from '@nubrin/core/units'
 import { demoCommissions } from '@nubrin/demo'
 import { FIRST } from './cases/first'
 import { SECOND } from './cases/second'
@@ -15,7 +16,7 @@ const drafted = (c: Commission): Commission => {
   for (const s of out.sabers)
     s.access = tasksOf(s).map((task, i) => {
       let n = 0
-      return { id: `t${i}x`, task, steps: proposeSteps(s, task, () => `${task.toLowerCase()}-${n++}`).steps }
+      return { id: `t${i}x`, task, steps: proposeSteps(MAKER, s, task, () => `${task.toLowerCase()}-${n++}`).steps }
     })
   return out
 }
@@ -130,7 +131,7 @@ describe('words of an act', () => {
     change(s)
     const { assembly } = machineOf(s)
     const [verb, at] = what.split(' ') as [never, never]
-    const w = wordsOf(s, assembly, { do: verb, at, ...more })
+    const w = wordsOf(MAKER, s, assembly, { do: verb, at, ...more })
     return w && `${w.text} | ${w.direction} | ${w.tool ?? ''}`
   }
   const chassis = (s: Saber) => {

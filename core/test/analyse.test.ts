@@ -23,6 +23,7 @@ import {
 } from '@nubrin/core/controls'
 import { fact, stated } from '@nubrin/core/facts'
 import type { ControlRow, Mode } from '@nubrin/core/record'
+import { MAKER } from '@nubrin/core/units'
 import fc from 'fast-check'
 import { tries } from './drawn'
 import { mapOf as plainMap, row, sec } from './map-of'
@@ -301,7 +302,7 @@ describe('practice', () => {
     const r = s.controls.find((x) => x.id === wanted)!
     const { happened } = stepAll(b, { ...stateIn(b, startOf(b), mode), pose }, [...events, { t: 99, do: 'wait' }])
     const all = happened.flatMap((h) => triedAt(b, r, h) ?? [])
-    return all.map((x) => (x.ok ? 'right' : missText(s, x.miss)))
+    return all.map((x) => (x.ok ? 'right' : missText(MAKER, s, x.miss)))
   }
   const held = (input: string, seconds: number): Parameters<typeof stepAll>[2] => [
     { t: 1, do: 'press', input },
@@ -348,8 +349,8 @@ describe('practice', () => {
     ],
   ])('%s', (_what, run, says) => expect(run()).toEqual(says))
   test('asks by mode and says how', () => {
-    expect(askText(s, lock)).toBe('With the blade lit, make it do this: lock.')
-    expect(askText(s, ON)).toBe('With the blade off, make it do this: ignite.')
-    expect(hintText(s, twice)).toBe('Like this: press the front key twice.')
+    expect(askText(MAKER, s, lock)).toBe('With the blade lit, make it do this: lock.')
+    expect(askText(MAKER, s, ON)).toBe('With the blade off, make it do this: ignite.')
+    expect(hintText(MAKER, s, twice)).toBe('Like this: press the front key twice.')
   })
 })

@@ -3,6 +3,7 @@ import { drawSection } from '@nubrin/core/drawing'
 import { apartIn, type Body, errand, goalsOf, machineOf, runAll, type State } from '@nubrin/core/machine'
 import type { Saber } from '@nubrin/core/record'
 import { layOut, spanOf } from '@nubrin/core/room'
+import { MAKER } from '@nubrin/core/units'
 import { demoCommissions } from '@nubrin/demo'
 import { drawn } from './drawn'
 import { done, TODAY } from './samples'
@@ -84,7 +85,7 @@ describe('a saber that lies apart', () => {
     expect(up('out')).toBeGreaterThan(up('loose'))
     const draw = (screws: State['screws']) => {
       const a = apart(s, [], { screws })
-      const scene = drawSection(s, { width: 1240, height: 262, apart: a, from: a.from, to: a.to })
+      const scene = drawSection(MAKER, s, { width: 1240, height: 262, apart: a, from: a.from, to: a.to })
       return scene.spots.filter((p) => p.ref.startsWith('fastener:')).map((p) => [p.ref, (p.y0 + p.y1) / 2] as const)
     }
     const [tight, loose] = [new Map(draw({})), new Map(draw({ 'rw-f1': 'out', 'rw-f2': 'out' }))]
@@ -113,7 +114,7 @@ describe('a saber that lies apart', () => {
               expect(next.x0 - p.x1).toBeGreaterThan(10)
           }
           if (!off.length) expect(lying.every((p) => !a.moved[p.r])).toBe(true)
-          const scene = drawSection(s, { width: 1240, height: 262, apart: a, from: a.from, to: a.to })
+          const scene = drawSection(MAKER, s, { width: 1240, height: 262, apart: a, from: a.from, to: a.to })
           for (const p of scene.prims)
             if (p.t === 'path') for (const q of p.pts) expect(Number.isFinite(q[0] + q[1])).toBe(true)
         }

@@ -6,6 +6,7 @@ import { judgeCommission } from '@nubrin/core/judge'
 import { type Body, errand, goalsOf, machineOf, planOff, run } from '@nubrin/core/machine'
 import type { Commission, Saber } from '@nubrin/core/record'
 import { compose, rehearse } from '@nubrin/core/script'
+import { MAKER } from '@nubrin/core/units'
 import { demo, TODAY } from './samples'
 
 const changed = (run: (s: Saber, c: Commission) => void) => {
@@ -94,6 +95,6 @@ describe('maps that cannot be', () => {
     expect(analyse(s!).matters.some((m) => m.code === 'holdInTap')).toBe(true)
     expect(judgeCommission(c, TODAY).filter((f) => f.code === 'failed')).toEqual([])
     s!.beats = compose(c, s!)
-    expect(rehearse(s!).states).toHaveLength(s!.beats.length)
+    expect(rehearse(MAKER, s!).states).toHaveLength(s!.beats.length)
   })
 })

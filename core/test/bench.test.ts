@@ -38,6 +38,7 @@ import {
   profileFaultText,
   sectionFaults,
 } from '@nubrin/core/room'
+import { MAKER } from '@nubrin/core/units'
 import fc from 'fast-check'
 import { tries } from './drawn'
 import { demo, done, tube } from './samples'
@@ -457,8 +458,8 @@ describe('drawings to scale', () => {
         fc.double({ min: 1, max: 8, noNaN: true }),
         fc.double({ min: 60, max: 200, noNaN: true }),
         (zoom, centre) => {
-          const whole = drawSection(done(), { width: 1240, height: 262 })
-          const scene = drawSection(done(), { width: 1240, height: 262, zoom, centre })
+          const whole = drawSection(MAKER, done(), { width: 1240, height: 262 })
+          const scene = drawSection(MAKER, done(), { width: 1240, height: 262, zoom, centre })
           expect(scene.scale).toBeCloseTo(whole.scale * zoom, 6)
           expect(scene.mm(scene.x(centre))).toBeCloseTo(centre, 6)
           if (zoom > 4.2) expect(Math.abs(scene.x(centre) - 620)).toBeLessThan(1)
@@ -468,7 +469,7 @@ describe('drawings to scale', () => {
   })
   test('the surface is true both ways, and a point leads back to its clock angle', () => {
     const s = done()
-    const u = drawUnrolled(s, { width: 700, height: 260 })
+    const u = drawUnrolled(MAKER, s, { width: 700, height: 260 })
     const window = u.spots.find((q) => q.ref === 'opening:rw-o3')!
     expect(window.x1 - window.x0).toBeCloseTo(27 * u.scale, 6)
     expect(window.y1 - window.y0).toBeCloseTo(12 * u.scale, 6)
@@ -476,7 +477,7 @@ describe('drawings to scale', () => {
       fc.property(fc.integer({ min: 0, max: 359 }), fc.double({ min: 40, max: 140, noNaN: true }), (deg, x) => {
         s.hilt.fasteners[0]!.clock = fact(deg, 'deg')
         s.hilt.fasteners[0]!.at = mm(x)
-        const scene = drawUnrolled(s, { width: 700, height: 260 })
+        const scene = drawUnrolled(MAKER, s, { width: 700, height: 260 })
         const spot = scene.spots.find((q) => q.ref === 'fastener:rw-f1')!
         const back = scene.clock((spot.x0 + spot.x1) / 2, (spot.y0 + spot.y1) / 2)!
         expect(Math.min(Math.abs(back - deg), 360 - Math.abs(back - deg))).toBeLessThan(1e-6)
@@ -486,7 +487,7 @@ describe('drawings to scale', () => {
   })
   test('what lies across the half-turn shows at both edges, whole together; figures stand over what they measure', () => {
     const s = done()
-    const u = drawUnrolled(s, { width: 700, height: 260, lit: 'fastener:rw-f3' })
+    const u = drawUnrolled(MAKER, s, { width: 700, height: 260, lit: 'fastener:rw-f3' })
     const halves = u.spots.filter((q) => q.ref === 'opening:rw-o2')
     expect(halves).toHaveLength(2)
     const wide = halves.reduce((sum, h) => sum + h.y1 - h.y0, 0)

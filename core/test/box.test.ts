@@ -16,6 +16,7 @@ import { fact } from '@nubrin/core/facts'
 import { balance } from '@nubrin/core/fit'
 import { judgeCommission } from '@nubrin/core/judge'
 import type { Commission } from '@nubrin/core/record'
+import { MAKER } from '@nubrin/core/units'
 import fc from 'fast-check'
 import { demo, TODAY } from './samples'
 
@@ -186,7 +187,7 @@ describe('what the client is to have beside him', () => {
     s.items = (['shop', 'client', 'notSupplied', 'bench'] as const).map((supplied, i) => ({
       ...{ id: `it${i}`, what: `thing ${supplied}`, role: 'accessory' as const, quantity: i + 1, supplied },
     }))
-    const lines = proposePacking(c).filter((p) => p.key.startsWith('item:'))
+    const lines = proposePacking(MAKER, c).filter((p) => p.key.startsWith('item:'))
     expect(lines).toEqual([
       { key: 'item:it0', what: 'thing shop', quantity: 1 },
       { key: 'item:it1', what: 'thing client', quantity: 2, supply: 'hasAlready' },
@@ -196,7 +197,7 @@ describe('what the client is to have beside him', () => {
   test('the like of several sabers is one line that goes with none of them alone', () => {
     const c = demo('ember-fair')
     c.packing = []
-    const lines = proposePacking(c)
+    const lines = proposePacking(MAKER, c)
     const chargers = lines.filter((p) =>
       c.sabers.some((s) => s.parts.some((q) => q.kind === 'charger' && `part:${q.id}` === p.key)),
     )
@@ -213,7 +214,7 @@ describe('how many of each', () => {
   test('what there is one of is one: saber, blade, key, record, and the cell that is built in', () => {
     const c = demo('reed-warden')
     c.packing = []
-    const lines = proposePacking(c)
+    const lines = proposePacking(MAKER, c)
     const of = (key: RegExp) => lines.filter((l) => key.test(l.key)).map((l) => l.quantity)
     expect(of(/^saber:/)).toEqual([1])
     expect(of(/^record$/)).toEqual([1])

@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import { type CadEntity, cadCsv, cadOf, cadSvg, drawUnrolled, keyCuts, placeOf, type Scene } from '@nubrin/core/drawing'
 import { fact } from '@nubrin/core/facts'
 import type { Saber } from '@nubrin/core/record'
+import { MAKER } from '@nubrin/core/units'
 import { tube } from './samples'
 
 const mm = (v: number) => fact(v, 'mm', 'measured')
@@ -242,7 +243,7 @@ describe('the cavity for CAD, entity by entity', () => {
 
 describe('the unrolled surface, millimetre by millimetre', () => {
   test('outlines as wide as they are round, what stands on them, and where each stands along', () => {
-    const u = drawUnrolled(hilt(), view)
+    const u = drawUnrolled(MAKER, hilt(), view)
     expect(u.scale).toBeCloseTo((400 - 34 - 18) / (Math.PI * 36), 9)
     expect(inventory(u)).toEqual([
       'outline 0,-56.55 60,-56.55 60,56.55 0,56.55 @section:s0',
@@ -292,8 +293,9 @@ describe('the unrolled surface, millimetre by millimetre', () => {
     ])
   })
   test('what is lit has its arc from the switch line told', () => {
-    const plain = new Set(inventory(drawUnrolled(hilt(), view)))
-    const lit = (ref: string) => inventory(drawUnrolled(hilt(), { ...view, lit: ref })).filter((t) => !plain.has(t))
+    const plain = new Set(inventory(drawUnrolled(MAKER, hilt(), view)))
+    const lit = (ref: string) =>
+      inventory(drawUnrolled(MAKER, hilt(), { ...view, lit: ref })).filter((t) => !plain.has(t))
     // 60° of a circumference of 36 π.
     expect(lit('fastener:f')).toEqual([
       'leader open 190,-57.2 190,18.85',
@@ -303,7 +305,7 @@ describe('the unrolled surface, millimetre by millimetre', () => {
     expect(lit('opening:o')).toEqual(['leader open 100,-57.2 100,0'])
   })
   test('a point of the page is a clock angle, and beyond the edge none', () => {
-    const u = drawUnrolled(hilt(), view)
+    const u = drawUnrolled(MAKER, hilt(), view)
     const clock = (at: number, arc: number) => u.clock(u.x(at), u.axisY + arc * u.scale)
     expect(clock(190, 18.85)).toBeCloseTo(60, 1)
     expect(clock(190, -18.85)).toBeCloseTo(300, 1)

@@ -6,6 +6,7 @@ import { compile, doingOf, gestureText, lessonsOf, modeName } from '@nubrin/core
 import { fact } from '@nubrin/core/facts'
 import { CARD_PAPERS, type Card, type CardPaper, cardSvg, controlsCard } from '@nubrin/core/handoff'
 import { blankSaber, GESTURES, POSES, type Saber } from '@nubrin/core/record'
+import { MAKER } from '@nubrin/core/units'
 import { demoCommissions } from '@nubrin/demo'
 import { FIRST } from './cases/first'
 import { SECOND } from './cases/second'
@@ -31,17 +32,17 @@ describe('the card of the controls', () => {
     '%s: every control in the words of its map, in front the first five',
     (_n, s) => {
       for (const paper of PAPERS) {
-        const card = controlsCard(s, paper)
+        const card = controlsCard(MAKER, s, paper)
         const all = words(card, card.pages.slice(1))
         for (const r of s.controls) {
-          expect(all).toContain(flat(doingOf(r)))
-          expect(all).toContain(flat(gestureText(s, r)))
+          expect(all).toContain(flat(doingOf(MAKER, r)))
+          expect(all).toContain(flat(gestureText(MAKER, s, r)))
           for (const p of r.presets ?? []) expect(all).toContain(s.presets.find((x) => x.id === p)!.name)
         }
         const front = words(card, card.pages.slice(0, 1))
         const lessons = lessonsOf(compile(s))
         for (const l of lessons.slice(0, 5))
-          expect(front).toContain(flat(doingOf(s.controls.find((r) => r.id === l.row)!)))
+          expect(front).toContain(flat(doingOf(MAKER, s.controls.find((r) => r.id === l.row)!)))
         expect(front.includes('overleaf')).toBe(s.controls.length > Math.min(5, lessons.length))
       }
     },
@@ -50,7 +51,7 @@ describe('the card of the controls', () => {
     const s = long()
     for (const paper of PAPERS) {
       const [w, h] = CARD_PAPERS[paper]
-      const card = controlsCard(s, paper)
+      const card = controlsCard(MAKER, s, paper)
       expect(card.pages.length).toBeGreaterThan(4)
       for (const page of card.pages) {
         const lines = page.flatMap((p) => (p.t === 'text' && p.size > 7 ? [p] : []))
@@ -76,19 +77,19 @@ describe('the card of the controls', () => {
   })
   test('says its modes: what a menu chooses, and when it ends', () => {
     const s = done()
-    const back = words(controlsCard(s, 'A4'))
+    const back = words(controlsCard(MAKER, s, 'A4'))
     for (const m of s.modes.filter((x) => x.is === 'menu')) expect(back).toContain(modeName(s, m.id))
     expect(back).toContain('Chooses the volume')
     expect(back).toContain('After ten seconds without a touch')
     s.controls[0]!.status = 'unsure'
-    expect(words(controlsCard(s, 'A4'))).toContain('Not sure: try it')
+    expect(words(controlsCard(MAKER, s, 'A4'))).toContain('Not sure: try it')
   })
   test('has a picture for every gesture and every pose', () => {
     const s = done()
     const [r] = s.controls
     const paths = (more: object) => {
       s.controls = [{ ...r!, ...more }]
-      return controlsCard(s, 'A5')
+      return controlsCard(MAKER, s, 'A5')
         .pages.at(-1)!
         .filter((p) => p.t === 'path').length
     }
@@ -111,7 +112,7 @@ describe('the card of the controls', () => {
       })),
     ]
     const text = PAPERS.flatMap((paper) => {
-      const card = controlsCard(s, paper)
+      const card = controlsCard(MAKER, s, paper)
       return card.pages.flatMap((page, n) => [
         `===== ${card.title}, ${paper}, ${n + 1} of ${card.pages.length}`,
         ...page.map((p) =>
@@ -121,7 +122,7 @@ describe('the card of the controls', () => {
         ),
       ])
     }).join('\n')
-    const drawn = controlsCard(done(), 'A5').pages[0]!.filter((p) => p.t === 'text')
+    const drawn = controlsCard(MAKER, done(), 'A5').pages[0]!.filter((p) => p.t === 'text')
     expect(drawn.map((p) => (p.t === 'text' ? p.text : ''))).toEqual(
       expect.arrayContaining(['front button', 'rear button']),
     )
@@ -131,14 +132,14 @@ describe('the card of the controls', () => {
   test('of a saber that has no controls says so', () => {
     let n = 0
     const s = blankSaber(() => `b${n++}x`, 'Bare', 'install')
-    const card = controlsCard(s, 'A5')
+    const card = controlsCard(MAKER, s, 'A5')
     expect(card.pages).toHaveLength(1)
     expect(words(card)).toContain('not recorded')
   })
   test('as SVG holds the same words, safely written', () => {
     const s = done()
     s.name = 'Reed & "Warden" <1>'
-    const card = controlsCard(s, 'A5')
+    const card = controlsCard(MAKER, s, 'A5')
     const svg = cardSvg(card, 0)
     expect(svg).toContain('Reed &amp; &quot;Warden&quot; &lt;1&gt;')
     expect(svg).not.toMatch(/<script|<1>/)

@@ -4,7 +4,7 @@ import { buildHandoff } from '@nubrin/core/handoff'
 import { readCommission, writeCommission } from '@nubrin/core/import'
 import { judgeCommission } from '@nubrin/core/judge'
 import { compose } from '@nubrin/core/script'
-import { dayText } from '@nubrin/core/units'
+import { dayText, MAKER } from '@nubrin/core/units'
 import { FIRST } from './cases/first'
 import { DAY, type Job } from './cases/plain'
 import { SECOND } from './cases/second'
@@ -37,7 +37,7 @@ describe.each(JOBS.map((j) => [`${j.id}: ${j.needs}`, j] as const))('%s', (_need
     expect((j.silent ?? []).filter((code) => codes.includes(code))).toEqual([])
   })
   test('reaches the client with every word for him, and none of the shop’s', () => {
-    const there = (words: string) => page.includes(JSON.stringify(dayText(words)).slice(1, -1))
+    const there = (words: string) => page.includes(JSON.stringify(dayText(MAKER, words)).slice(1, -1))
     expect(j.told.filter((words) => !there(words))).toEqual([])
     expect([...j.kept, ...shopNotes(c)].filter(there)).toEqual([])
   })

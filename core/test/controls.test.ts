@@ -17,6 +17,7 @@ import {
 import { fact } from '@nubrin/core/facts'
 import type { ControlRow, Mode, ModeIs } from '@nubrin/core/record'
 import { STATES } from '@nubrin/core/record'
+import { MAKER } from '@nubrin/core/units'
 import fc from 'fast-check'
 import { mapOf, row } from './map-of'
 import { done } from './samples'
@@ -283,14 +284,14 @@ describe('gestures in words', () => {
     [11, '11 seconds'],
     [1.25, '1.3 seconds'],
     [0, '0 seconds'],
-  ])('%d s: %s', (s, words) => expect(secondsInWords(s)).toBe(words))
+  ])('%d s: %s', (s, words) => expect(secondsInWords(MAKER, s)).toBe(words))
   const said = (more: Partial<ControlRow>) => {
     const s = done()
     s.inputs = [
       { id: 'a', name: 'Front key', kind: 'button' },
       { id: 'b', name: 'rear key', kind: 'button' },
     ]
-    return gestureText(s, row(more))
+    return gestureText(MAKER, s, row(more))
   }
   test.each<[string, Partial<ControlRow>]>([
     ['press the front key once', {}],
@@ -321,7 +322,7 @@ describe('gestures in words', () => {
     ['swing', { gesture: 'swing' }],
   ])('%s', (words, more) => expect(said(more)).toBe(words))
   test('what it does is in the maker’s words when he gave any', () => {
-    expect(doingOf(row({ does: 'ignite' }))).toBe('ignite')
-    expect(doingOf(row({ does: 'ignite', says: 'call the light' }))).toBe('call the light')
+    expect(doingOf(MAKER, row({ does: 'ignite' }))).toBe('ignite')
+    expect(doingOf(MAKER, row({ does: 'ignite', says: 'call the light' }))).toBe('call the light')
   })
 })

@@ -3,6 +3,7 @@ import { cadOf, drawSection, drawUnrolled, type Prim, type Scene } from '@nubrin
 import { fact, known } from '@nubrin/core/facts'
 import { kindRule, type Saber } from '@nubrin/core/record'
 import { crossSectionAt, layOut, lieOf, spanOf } from '@nubrin/core/room'
+import { MAKER } from '@nubrin/core/units'
 import { demoCommissions } from '@nubrin/demo'
 import { demo, done, TODAY, tube } from './samples'
 
@@ -25,7 +26,7 @@ function boxOf(s: Scene, ref: string, role?: string) {
 describe('the section, read back in millimetres', () => {
   test('each wall stands between bore and outside, over its section, above and below alike', () => {
     for (const s of sabers) {
-      const scene = drawSection(s, VIEW)
+      const scene = drawSection(MAKER, s, VIEW)
       for (const p of layOut(s.hilt).sections) {
         const ref = `section:${p.section.id}`
         const box = boxOf(scene, ref, 'wall')!
@@ -62,7 +63,7 @@ describe('the section, read back in millimetres', () => {
       { x: 10, d: 30 },
       { x: 40, d: 24 },
     ]
-    const scene = drawSection(s, VIEW)
+    const scene = drawSection(MAKER, s, VIEW)
     const outline = scene.prims.find((p) => p.t === 'path' && p.role === 'outline') as Extract<Prim, { t: 'path' }>
     const pts = outline.pts.map(([px, py]) => [scene.mm(px), 2 * up(scene, py)].map((v) => Number(v.toFixed(4))))
     for (const [x, d] of [
@@ -85,13 +86,13 @@ describe('the section, read back in millimetres', () => {
       x.outside = mm(34)
       x.bore = mm(20)
     }
-    const roles = drawSection(s, VIEW).prims.flatMap((p) =>
+    const roles = drawSection(MAKER, s, VIEW).prims.flatMap((p) =>
       p.t === 'path' && ['outline', 'assumed', 'unknown'].includes(p.role) ? [p.role] : [],
     )
     expect([...new Set(roles)]).toEqual(['outline', 'assumed', 'unknown'])
   })
   test('the dimension over each section says its length, with a mark where it is not measured', () => {
-    const scene = drawSection(demo('cinder-oath').sabers[0]!, VIEW)
+    const scene = drawSection(MAKER, demo('cinder-oath').sabers[0]!, VIEW)
     const said = scene.prims.flatMap((p) => (p.t === 'text' && p.role.startsWith('dimText') ? [[p.text, p.role]] : []))
     expect(said).toEqual(
       expect.arrayContaining([
@@ -104,7 +105,7 @@ describe('the section, read back in millimetres', () => {
   })
   test('a blade stands in its seat with its own diameter and runs off the page', () => {
     const s = done()
-    const scene = drawSection(s, { ...VIEW, blade: '#10d8b0' })
+    const scene = drawSection(MAKER, s, { ...VIEW, blade: '#10d8b0' })
     const box = boxOf(scene, `blade:${s.blades[0]!.id}`)!
     const depth = known(s.hilt.sockets[0]!.depth)!
     expect(box.y1 - box.y0).toBeCloseTo(known(s.blades[0]!.outside)!, 6)
@@ -113,16 +114,16 @@ describe('the section, read back in millimetres', () => {
   })
   test('zoomed, a millimetre is that much larger and the wanted place is in sight', () => {
     const s = done()
-    const [whole, close] = [drawSection(s, VIEW), drawSection(s, { ...VIEW, zoom: 3, centre: 120 })]
+    const [whole, close] = [drawSection(MAKER, s, VIEW), drawSection(MAKER, s, { ...VIEW, zoom: 3, centre: 120 })]
     expect(close.scale / whole.scale).toBeCloseTo(3, 6)
     expect(close.x(120)).toBeGreaterThan(0)
     expect(close.x(120)).toBeLessThan(VIEW.width)
     expect(close.mm(close.x(77))).toBeCloseTo(77, 9)
   })
   test('nothing at all is an axis; twelve sections without a size are still drawn', () => {
-    expect(drawSection(tube([]), VIEW).prims.map((p) => p.t === 'path' && p.role)).toEqual(['centre'])
+    expect(drawSection(MAKER, tube([]), VIEW).prims.map((p) => p.t === 'path' && p.role)).toEqual(['centre'])
     const twelve = tube(Array.from({ length: 12 }, (): [null, number, number] => [null, 34, 20]))
-    for (const p of drawSection(twelve, VIEW).prims)
+    for (const p of drawSection(MAKER, twelve, VIEW).prims)
       for (const v of p.t === 'path' ? p.pts.flat() : p.at) expect(Number.isFinite(v)).toBe(true)
   })
 })
@@ -141,7 +142,7 @@ describe('one rule says where a part lies', () => {
   test('section, cut and CAD put every part of every demo saber at the same height', () => {
     let seen = 0
     for (const s of sabers) {
-      const scene = drawSection(s, VIEW)
+      const scene = drawSection(MAKER, s, VIEW)
       const cad = cadOf(s).entities.flatMap((e) => (e.t === 'poly' && e.layer === 'PARTS' ? [e.pts] : []))
       for (const p of boxed(s)) {
         const span = spanOf(p)!
@@ -221,7 +222,7 @@ describe('one rule says where a part lies', () => {
 describe('the unrolled surface', () => {
   test('a screw stands where its place and clock angle put it; the switch line is 0', () => {
     const s = done()
-    const scene = drawUnrolled(s, { width: 900, height: 226 })
+    const scene = drawUnrolled(MAKER, s, { width: 900, height: 226 })
     for (const f of s.hilt.fasteners) {
       const spot = scene.spots.find((q) => q.ref === `fastener:${f.id}`)!
       const at = (spot.x0 + spot.x1) / 2

@@ -19,6 +19,7 @@ import { GENERIC_CATALOGUE } from '@nubrin/core/parts'
 import type { Commission, FittedPart, Opening, Saber } from '@nubrin/core/record'
 import { boreAt, cavityOf, layOut, narrowest, outerAt } from '@nubrin/core/room'
 import { topicsOf } from '@nubrin/core/script'
+import { MAKER } from '@nubrin/core/units'
 import fc from 'fast-check'
 import { demo, TODAY, tube } from './samples'
 
@@ -229,13 +230,13 @@ describe('the closed end of a pommel', () => {
     expect(grilleAir(open)[0]!.air).toMatchObject({ ok: true, value: expect.closeTo(4.7) })
   })
   test('it is drawn as thick as it is, and not where it is open', () => {
-    const scene = drawSection(closed(5), { width: 1000, height: 300 })
+    const scene = drawSection(MAKER, closed(5), { width: 1000, height: 300 })
     const spot = scene.spots.find((p) => p.name === 'end wall')!
     expect((spot.x1 - spot.x0) / scene.scale).toBeCloseTo(4)
     expect((spot.y1 - spot.y0) / scene.scale).toBeCloseTo(28)
     const open = closed(5)
     delete open.hilt.endWall
-    expect(drawSection(open, { width: 1000, height: 300 }).spots.some((p) => p.name === 'end wall')).toBe(false)
+    expect(drawSection(MAKER, open, { width: 1000, height: 300 }).spots.some((p) => p.name === 'end wall')).toBe(false)
   })
   const vent = (more: Partial<Opening>): Opening => ({
     id: 'v',
@@ -258,11 +259,11 @@ describe('the closed end of a pommel', () => {
   test('they are drawn in it, left out of the unrolled side, told to CAD, and stopped when they run off the face', () => {
     const s = closed(5)
     s.hilt.openings = [vent({ fromAxis: mm(8) })]
-    const scene = drawSection(s, { width: 1000, height: 300 })
+    const scene = drawSection(MAKER, s, { width: 1000, height: 300 })
     const spot = scene.spots.find((p) => p.name === 'slot')!
     expect((scene.axisY - (spot.y0 + spot.y1) / 2) / scene.scale).toBeCloseTo(8)
     expect(placeOf(s, 'opening:v')).toEqual({ x0: 0, x1: 4 })
-    expect(drawUnrolled(s, { width: 900, height: 300 }).spots.some((p) => p.name === 'slot')).toBe(false)
+    expect(drawUnrolled(MAKER, s, { width: 900, height: 300 }).spots.some((p) => p.name === 'slot')).toBe(false)
     expect(cadCsv(s)).toContain('opening,slot,0,4,')
     const box = cadOf(s).entities.find((e) => e.layer === 'OPENINGS')!
     const ys = box.t === 'poly' ? box.pts.map(([, y]) => y) : []
@@ -361,12 +362,12 @@ describe('what cannot be undone', () => {
 describe('the box', () => {
   test('what is renamed is still on the list; what is there in too small a number is not', () => {
     const c = demo('reed-warden')
-    expect(proposePacking(c)).toEqual([])
+    expect(proposePacking(MAKER, c)).toEqual([])
     for (const p of c.sabers[0]!.parts) p.name = 'thing'
-    expect(proposePacking(c)).toEqual([])
+    expect(proposePacking(MAKER, c)).toEqual([])
     const cell = c.sabers[0]!.parts.find((p) => p.kind === 'cell')!
     c.sabers[0]!.parts.push({ ...structuredClone(cell), id: 'second' })
-    expect(proposePacking(c)).toEqual([{ key: `part:${cell.id}`, what: 'thing', quantity: 1 }])
+    expect(proposePacking(MAKER, c)).toEqual([{ key: `part:${cell.id}`, what: 'thing', quantity: 1 }])
     const missing = () => judgeCommission(c, TODAY).filter((f) => f.check === 'unpacked')
     expect(missing()).toMatchObject([{ code: 'missing', gate: true }])
     c.packing.find((p) => p.key === `part:${cell.id}`)!.quantity = 2

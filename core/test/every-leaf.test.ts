@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import { buildHandoff, drawnSaber, handedSaber } from '@nubrin/core/handoff'
 import { readCommission, writeCommission } from '@nubrin/core/import'
 import type { Commission } from '@nubrin/core/record'
-import { dayText } from '@nubrin/core/units'
+import { dayText, MAKER } from '@nubrin/core/units'
 import { full } from './full'
 import { TODAY } from './samples'
 
@@ -91,7 +91,7 @@ describe('a record with every field filled', () => {
   const worded = leaves.filter((l) => l.says !== '#' && l.says !== 'EUR')
   test.each(worded.map((l) => [l.at, l.says] as const))('%s is on paper, or has a reason not to be', (at, says) => {
     const why = INWARD.filter(([p]) => matches(at, p))
-    const there = text().includes(dayText(says))
+    const there = text().includes(dayText(MAKER, says))
     if (!there) expect(`${at}: ${why.length ? 'a reason' : 'dropped'}`).toBe(`${at}: a reason`)
   })
   test('every reason is of a field that there is', () => {
@@ -139,7 +139,8 @@ describe('a record with every field filled', () => {
     const c = structuredClone(record)
     Object.assign(c.toDos[0]!, { who: 'client', done: false })
     const page = JSON.stringify(buildHandoff(c, 'Shop', TODAY))
-    for (const key of ['text', 'person', 'due', 'note'] as const) expect(page).toContain(dayText(c.toDos[0]![key]!))
+    for (const key of ['text', 'person', 'due', 'note'] as const)
+      expect(page).toContain(dayText(MAKER, c.toDos[0]![key]!))
     expect(page).not.toContain(c.toDos[0]!.shopNote!)
   })
 })

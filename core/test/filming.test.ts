@@ -17,6 +17,7 @@ import {
   takeOf,
   webVttOf,
 } from '@nubrin/core/script'
+import { MAKER } from '@nubrin/core/units'
 import fc from 'fast-check'
 import { demo } from './samples'
 
@@ -150,37 +151,37 @@ describe('after it is filmed', () => {
   })!
   const saber: Saber = { ...demo('reed-warden').sabers[0]!, beats: BEATS, takes: [take] }
   test('a beat runs from its last telling on', () => {
-    expect(cueTimes(saber, take).map((c) => [c.beat.id, c.startMs, c.endMs])).toEqual([
+    expect(cueTimes(MAKER, saber, take).map((c) => [c.beat.id, c.startMs, c.endMs])).toEqual([
       ['a1', 4000, 30_000],
       ['b1', 30_000, 33_000],
       ['d1', 33_000, 41_000],
     ])
   })
   test('all tellings but the last, and what was marked, are cut', () => {
-    expect(cutsOf(saber, take).map((c) => [c.beat.id, c.why, c.fromMs, c.toMs])).toEqual([
+    expect(cutsOf(MAKER, saber, take).map((c) => [c.beat.id, c.why, c.fromMs, c.toMs])).toEqual([
       ['a1', 'slip', 0, 2000],
       ['a1', 'retaken', 0, 4000],
       ['b1', 'retaken', 16_000, 22_000],
       ['d1', 'retaken', 22_000, 30_000],
     ])
-    expect(cutsOf({ ...saber, beats: [BEATS[3]!] }, take).map((c) => c.beat.id)).toEqual(['d1'])
+    expect(cutsOf(MAKER, { ...saber, beats: [BEATS[3]!] }, take).map((c) => c.beat.id)).toEqual(['d1'])
   })
   test('chapters and captions are WebVTT, the table a CSV that starts no formula', () => {
-    const vtt = chaptersVttOf(saber, take)
+    const vtt = chaptersVttOf(MAKER, saber, take)
     expect(vtt.split('\n\n')[0]).toBe('WEBVTT')
     expect(vtt).toContain('00:00:30.000 --> 00:00:33.000\nWords of b1')
-    expect(webVttOf(saber, take)).toContain('And more.')
+    expect(webVttOf(MAKER, saber, take)).toContain('And more.')
     const bad = { ...saber, beats: [beat('a1', 10, { say: '=1+1 --> x' }), ...BEATS.slice(1)] }
-    const [head, first] = takeCsvOf(bad, take).split('\r\n')
+    const [head, first] = takeCsvOf(MAKER, bad, take).split('\r\n')
     expect(head).toBe('beat,says,begins,ends,planned s,took s,over s,marks')
     expect(first).toMatch(/^1,"?'=1\+1 --> x"?,00:00:04\.000,00:00:30\.000,10,26\.0,16\.0,/)
     expect(first).toContain('slip 00:00:02; retake 00:00:04')
-    expect(chaptersVttOf(bad).match(/-->/g)).toHaveLength(3)
+    expect(chaptersVttOf(MAKER, bad).match(/-->/g)).toHaveLength(3)
   })
   test('what was not told is named, and read on paper', () => {
-    expect(leftOutOf(saber).map((b) => b.id)).toEqual(['c1'])
+    expect(leftOutOf(MAKER, saber).map((b) => b.id)).toEqual(['c1'])
     const short: Take = { ...take, marks: [{ beat: 'a1', atMs: 0 }] }
-    expect(leftOutOf(saber, short).map((b) => b.id)).toEqual(['b1', 'c1', 'd1'])
+    expect(leftOutOf(MAKER, saber, short).map((b) => b.id)).toEqual(['b1', 'c1', 'd1'])
     const text = descriptionOf(demo('reed-warden'), saber, take)
     expect(text).toContain('00:00:04 Words of a1')
     expect(text.split('Not in the film; read in the record:')[1]).toContain('- Words of c1')

@@ -14,6 +14,7 @@ import {
 } from '@nubrin/core/fit'
 import { GENERIC_CATALOGUE } from '@nubrin/core/parts'
 import { boreAt, bundleDiameter, layOut, narrowest } from '@nubrin/core/room'
+import { MAKER } from '@nubrin/core/units'
 import { demoCommissions } from '@nubrin/demo'
 import fc from 'fast-check'
 import { demo, done, tube } from './samples'
@@ -289,7 +290,7 @@ describe('drawings', () => {
   test('the section drawing is true to scale along and across, and knows every placed thing', () => {
     for (const c of demoCommissions('2026-11-24'))
       for (const s of c.sabers) {
-        const scene = drawSection(s, { width: 1240, height: 270 })
+        const scene = drawSection(MAKER, s, { width: 1240, height: 270 })
         expect(scene.x(100) - scene.x(0)).toBeCloseTo(100 * scene.scale, 6)
         expect(scene.mm(scene.x(77.7))).toBeCloseTo(77.7, 6)
         for (const p of scene.prims)
@@ -298,15 +299,15 @@ describe('drawings', () => {
         for (const x of s.hilt.sections) expect(scene.spots.some((q) => q.ref === `section:${x.id}`)).toBe(true)
         for (const f of s.hilt.fasteners)
           expect(scene.spots.find((q) => q.ref === `fastener:${f.id}`)?.name).toBe(f.name)
-        expect(drawUnrolled(s, { width: 600, height: 200 }).spots.length).toBeGreaterThan(0)
+        expect(drawUnrolled(MAKER, s, { width: 600, height: 200 }).spots.length).toBeGreaterThan(0)
       }
   })
   test('an empty hilt draws an axis, and names are escaped in the file', () => {
     const s = tube([])
-    expect(drawSection(s, { width: 400, height: 200 }).spots).toEqual([])
+    expect(drawSection(MAKER, s, { width: 400, height: 200 }).spots).toEqual([])
     const odd = tube([[30, 36, 30]])
     odd.hilt.sections[0]!.name = '<pommel & "co">'
-    const svg = svgOf(drawSection(odd, { width: 400, height: 200 }), 'a', 'b')
+    const svg = svgOf(drawSection(MAKER, odd, { width: 400, height: 200 }), 'a', 'b')
     expect(svg).not.toContain('<pommel')
     expect(svg).toContain('role="img"')
   })

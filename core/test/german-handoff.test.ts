@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { buildHandoff, controlsCard } from '@nubrin/core/handoff'
-import { type Commission, speakingTo } from '@nubrin/core/record'
+import { type Commission, readerOf } from '@nubrin/core/record'
 import { demoCommissions } from '@nubrin/demo'
 import { drawn } from './drawn'
 import { kindOfOrder, ORDERS } from './orders'
@@ -57,7 +57,7 @@ describe('a handoff in German', () => {
   test.each(german('card'))('%s: nor has the card of its controls', (_title, c) => {
     for (const s of c.sabers.filter((x) => x.controls.length)) {
       const own = typed(c)
-      const { pages } = speakingTo(c, () => controlsCard(s, 'A5'))
+      const { pages } = controlsCard(readerOf(c), s, 'A5')
       const text = pages.map((p) => p.flatMap((x) => (x.t === 'text' ? [x.text] : [])).join(' '))
       expect(text.map((t) => ours(t, own)).filter((t) => ENGLISH.test(t))).toEqual([])
     }

@@ -4,7 +4,7 @@ import { fact, known, type NumberFact } from '@nubrin/core/facts'
 import { type Block, buildHandoff, type HandoffDocument, liftHandoff, readerOfHandoff } from '@nubrin/core/handoff'
 import { type Commission, factPaths, ORDERS, readerOf, type Saber } from '@nubrin/core/record'
 import { chaptersAt, compose, rehearse, troubleText } from '@nubrin/core/script'
-import { dayText, LANGUAGES, MEASURES } from '@nubrin/core/units'
+import { dayText, LANGUAGES, MAKER, MEASURES } from '@nubrin/core/units'
 import { demoCommissions } from '@nubrin/demo'
 import { demo, TODAY } from './samples'
 
@@ -66,7 +66,7 @@ describe('the shape of the handoff', () => {
       for (const r of s.controls) {
         const row = table!.rows.find(
           (x) =>
-            x[1] === gestureText(s, r) &&
+            x[1] === gestureText(MAKER, s, r) &&
             x[0]!.startsWith(isOf(s, r.mode) === 'menu' ? modeName(s, r.mode) : isOf(s, r.mode)),
         )
         expect(`${r.id} ${row !== undefined}`).toBe(`${r.id} true`)
@@ -105,7 +105,7 @@ describe('the shape of the handoff', () => {
         expect(rows('arrivals')[i]![0]).toBe(x.count > 1 ? `${x.count} × ${a.what}` : a.what)
         for (const said of [
           a.condition,
-          dayText(a.conditionOn ?? ''),
+          dayText(MAKER, a.conditionOn ?? ''),
           ...a.faults.flatMap((f) => [f.text, f.left ?? '']),
         ])
           expect(rows('arrivals')[i]![1]).toContain(said)
@@ -177,7 +177,7 @@ describe('scripts composed by hand of nobody', () => {
     (_id, o, c) => {
       for (const s of c.sabers) {
         const told = { ...s, beats: compose(c, s, o) }
-        expect(rehearse(told).troubles.map((t) => `${troubleText(t)} ${t.beat.say}`)).toEqual([])
+        expect(rehearse(MAKER, told).troubles.map((t) => `${troubleText(t)} ${t.beat.say}`)).toEqual([])
         expect(told.beats.every((b) => b.say.trim() && known(fact(b.seconds, 's'))! > 0)).toBe(true)
       }
     },
@@ -227,7 +227,7 @@ describe('the chapters of a film', () => {
     const film = buildHandoff(c, 'Shop', TODAY).chapters.find((ch) => ch.id === 'film')!
     expect(film.blocks[0]).toMatchObject({ kind: 'film', title: expect.stringContaining(second!.name) })
     const { chapters } = film.blocks[0] as { chapters: unknown[] }
-    expect(chapters).toEqual(chaptersAt(second!, second!.takes[1]!))
+    expect(chapters).toEqual(chaptersAt(MAKER, second!, second!.takes[1]!))
     expect(chapters.length).toBeGreaterThan(0)
   })
 })

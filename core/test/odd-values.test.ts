@@ -9,6 +9,7 @@ import { gateOf, judgeCommission, progress, stationStates } from '@nubrin/core/j
 import type { Commission } from '@nubrin/core/record'
 import { crossSectionAt, layOut } from '@nubrin/core/room'
 import { markdownOf, webVttOf } from '@nubrin/core/script'
+import { MAKER } from '@nubrin/core/units'
 import { demoCommissions } from '@nubrin/demo'
 import { drawn } from './drawn'
 import { leaves, ODD, type Path, put } from './odd'
@@ -20,17 +21,17 @@ function everything(c: Commission) {
   gateOf(list)
   progress(c, list)
   stationStates(c, list)
-  proposePacking(c)
+  proposePacking(MAKER, c)
   buildHandoff(c, 'Shop', TODAY)
   for (const s of c.sabers) {
-    for (const zoom of [1, 6]) svgOf(drawSection(s, { width: 900, height: 240, zoom }), 'x', 'x')
-    svgOf(drawUnrolled(s, { width: 900, height: 220 }), 'x', 'x')
+    for (const zoom of [1, 6]) svgOf(drawSection(MAKER, s, { width: 900, height: 240, zoom }), 'x', 'x')
+    svgOf(drawUnrolled(MAKER, s, { width: 900, height: 220 }), 'x', 'x')
     crossSectionAt(s, layOut(s.hilt).length / 2)
     balance(s)
     shoppingList(s)
     cadDxf(s)
-    markdownOf(s.name, s)
-    webVttOf(s, undefined)
+    markdownOf(MAKER, s.name, s)
+    webVttOf(MAKER, s, undefined)
   }
 
   return list

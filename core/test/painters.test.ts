@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import { drawSection, type Prim, type Scene, type SectionView, svgOf } from '@nubrin/core/drawing'
 import { fact, stated } from '@nubrin/core/facts'
 import type { FittedPart, Saber } from '@nubrin/core/record'
+import { MAKER } from '@nubrin/core/units'
 import { tube } from './samples'
 
 const mm = (v: number) => fact(v, 'mm', 'measured')
@@ -31,9 +32,9 @@ const inventory = (s: Scene) => s.prims.map((p) => told(s, p))
 /** What a thing adds to the drawing of the bare tube, and the spot where it is touched. */
 function added(run: (s: Saber) => void, view: SectionView = VIEW) {
   const s = hilt()
-  const before = new Set(inventory(drawSection(s, view)))
+  const before = new Set(inventory(drawSection(MAKER, s, view)))
   run(s)
-  const scene = drawSection(s, view)
+  const scene = drawSection(MAKER, s, view)
   expect(scene.scale).toBeCloseTo(4, 9)
   const old = new Set(['section:s0', 'section:s1'])
   const spots = scene.spots
@@ -94,7 +95,7 @@ const SEAT = [
 
 describe('each thing is drawn where its figures put it, millimetre by millimetre', () => {
   test('the bare tube: walls of three, its outline, its lengths and names', () => {
-    expect(inventory(drawSection(hilt(), VIEW)).filter((t) => !t.startsWith('hatch'))).toEqual([
+    expect(inventory(drawSection(MAKER, hilt(), VIEW)).filter((t) => !t.startsWith('hatch'))).toEqual([
       'centre open -4.5,0 255.5,0',
       'wall 0,18 120,18 120,15 0,15 @section:s0',
       'wall 0,-18 120,-18 120,-15 0,-15 @section:s0',
@@ -445,7 +446,7 @@ describe('each thing is drawn where its figures put it, millimetre by millimetre
   test('a section that stands in its neighbour is measured as it is seen', () => {
     const s = hilt()
     s.hilt.sections[0]!.joint = { kind: 'thread', engagement: mm(20) }
-    const shapes = inventory(drawSection(s, VIEW))
+    const shapes = inventory(drawSection(MAKER, s, VIEW))
     expect(shapes.filter((t) => t.startsWith('dimText'))[0]).toMatch(/^dimText “100 of 120” middle 50,/)
     // The wall of the second is seen from where the first goes into it, and its thread is as long as they engage.
     expect(shapes).toContain('wall 100,18 120,18 120,15 100,15 @section:s1')
@@ -465,7 +466,7 @@ describe('what the metal is shows in its hatch', () => {
   const lines = (material: string) => {
     const s = hilt()
     s.hilt.sections[0]!.material = material as never
-    const scene = drawSection(s, VIEW)
+    const scene = drawSection(MAKER, s, VIEW)
     const end = scene.prims.findIndex((p) => p.t === 'path' && p.role === 'wall' && p.ref === 'section:s1')
     const found = scene.prims.slice(0, end).flatMap((p) => (p.t === 'path' && p.role.startsWith('hatch') ? [p] : []))
     // A line's place along x at the axis' height, in px, by which side it leans to.
@@ -495,7 +496,7 @@ describe('what the metal is shows in its hatch', () => {
   })
   test('above and below lean towards each other, and neighbours against each other', () => {
     const s = hilt()
-    const scene = drawSection(s, VIEW)
+    const scene = drawSection(MAKER, s, VIEW)
     const lean = (from: number, to: number, upper: boolean) => {
       const found = scene.prims.flatMap((p) => {
         if (p.t !== 'path' || p.role !== 'hatch') return []
@@ -515,7 +516,7 @@ describe('what the metal is shows in its hatch', () => {
 })
 
 test('a thumbnail has closed bodies and no words, and fills its box', () => {
-  const scene = drawSection(hilt(), { width: 404, height: 120, bare: true })
+  const scene = drawSection(MAKER, hilt(), { width: 404, height: 120, bare: true })
   expect(scene.scale).toBeCloseTo(2, 9)
   const [first] = inventory(scene)
   expect(first).toBe('part 0,18 120,18 120,-18 0,-18')
@@ -526,7 +527,7 @@ describe('names and lengths along the foot', () => {
   const labels = (names: string[], lengths: number[]) => {
     const s = tube(lengths.map((l) => [l, 36, 30]))
     s.hilt.sections.forEach((x, i) => void (x.name = names[i]!))
-    const scene = drawSection(s, VIEW)
+    const scene = drawSection(MAKER, s, VIEW)
     return scene.prims.flatMap((p) =>
       p.t === 'text' && p.role === 'label' ? [{ x: p.at[0], y: p.at[1], w: p.text.length * 5.8 }] : [],
     )
@@ -586,7 +587,7 @@ test('walls follow both profiles, cut at every point of either', () => {
     { x: 40, d: 24 },
     { x: 120, d: 28 },
   ]
-  const scene = drawSection(s, { width: 652, height: 400 })
+  const scene = drawSection(MAKER, s, { width: 652, height: 400 })
   const walls = inventory(scene).filter((t) => t.startsWith('wall') && !t.includes(',-'))
   expect(walls).toEqual([
     'wall 0,18 40,18 40,10 0,10 @section:s0',

@@ -19,6 +19,7 @@ import {
   staleSentences,
   straysOf,
 } from '@nubrin/core/script'
+import { MAKER } from '@nubrin/core/units'
 import fc from 'fast-check'
 import { demo } from './samples'
 
@@ -107,22 +108,22 @@ describe('facts within own words', () => {
   test('they read as the fact does, and follow it', () => {
     const { s, capacity } = withFact()
     expect(capacity.value).toBe('3000 mAh')
-    expect(liveText(s, s.beats[0]!.say)).toBe('It holds 3000 mAh.')
+    expect(liveText(MAKER, s, s.beats[0]!.say)).toBe('It holds 3000 mAh.')
     cellOf(s).specs.capacity = fact(3500, 'mAh', 'recalled')
-    expect(liveBeat(s, s.beats[0]!).say).toBe('It holds about 3500 mAh.')
-    expect(rehearse(s).troubles).toEqual([])
-    expect(markdownOf('x', s)).toContain('It holds about 3500 mAh.')
+    expect(liveBeat(MAKER, s, s.beats[0]!).say).toBe('It holds about 3500 mAh.')
+    expect(rehearse(MAKER, s).troubles).toEqual([])
+    expect(markdownOf(MAKER, 'x', s)).toContain('It holds about 3500 mAh.')
   })
   test('without any a beat is the very one that it was', () => {
     const { s } = told()
-    expect(liveBeat(s, s.beats[0]!)).toBe(s.beats[0])
-    expect(liveBeats(s)).toBe(s.beats)
-    expect(liveText(s, 'nothing [[ here')).toBe('nothing [[ here')
+    expect(liveBeat(MAKER, s, s.beats[0]!)).toBe(s.beats[0])
+    expect(liveBeats(MAKER, s)).toBe(s.beats)
+    expect(liveText(MAKER, s, 'nothing [[ here')).toBe('nothing [[ here')
   })
   test('one that is gone is named, and not invented', () => {
     const { c, s, capacity } = withFact()
     delete cellOf(s).specs.capacity
-    expect(liveText(s, s.beats[0]!.say)).toBe('It holds not recorded.')
+    expect(liveText(MAKER, s, s.beats[0]!.say)).toBe('It holds not recorded.')
     const path = capacity.token.slice(2, -2)
     expect(lostFacts(s, s.beats[0]!.say)).toEqual([path])
     expect(staleSentences(c, s)).toContainEqual(expect.objectContaining({ code: 'gone', what: path }))
@@ -134,7 +135,7 @@ describe('facts within own words', () => {
     const copy = asCopy(c, () => `copy-${n++}`)
     const s = copy.sabers[0]!
     expect(s.beats[0]!.say).not.toBe(c.sabers[0]!.beats[0]!.say)
-    expect(liveText(s, s.beats[0]!.say)).toBe('It holds 3000 mAh.')
+    expect(liveText(MAKER, s, s.beats[0]!.say)).toBe('It holds 3000 mAh.')
   })
 })
 

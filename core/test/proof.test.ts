@@ -5,15 +5,16 @@ import { readReadings } from '@nubrin/core/import'
 import { litCurrent } from '@nubrin/core/power'
 import { type Expected, historyOf, instrumentLines, plannedTests, proposeTests, touchedBy } from '@nubrin/core/proof'
 import { colourOf, type Ref, type Saber } from '@nubrin/core/record'
+import { MAKER } from '@nubrin/core/units'
 import fc from 'fast-check'
 import { tries } from './drawn'
 import { demo, done } from './samples'
 
 const expectationOf = (s: Saber, key: string) =>
-  plannedTests(s)
+  plannedTests(MAKER, s)
     .find((p) => p.test.key === key)
     ?.predicts?.()
-const keyed = (s: Saber, key: string) => proposeTests(s).find((t) => t.key === key)
+const keyed = (s: Saber, key: string) => proposeTests(MAKER, s).find((t) => t.key === key)
 /** Sum of the squares, by hand. */
 const rss = (...parts: number[]) => Math.hypot(...parts)
 
@@ -148,7 +149,7 @@ describe('every way of cutting the power is a test of its own', () => {
     s.parts = s.parts.filter((p) => p.kind !== 'killSwitch' && p.kind !== 'killKey')
     s.cutPower = 'none'
     change(s)
-    return plannedTests(s).flatMap(({ test: t }) => (t.key.startsWith('cut-off') ? [`${t.key}: ${t.what}`] : []))
+    return plannedTests(MAKER, s).flatMap(({ test: t }) => (t.key.startsWith('cut-off') ? [`${t.key}: ${t.what}`] : []))
   }
   const key = (id: string) => ({ id, kind: 'killKey' as const, name: `key ${id}`, specs: {} })
   test('none, the cell itself, one, two', () => {
@@ -169,7 +170,7 @@ describe('a socket whose blades are bought later is proved with a borrowed one',
     const s = done()
     const b = s.blades.find((x) => x.kind === 'pixel')!
     s.blades = uses.map((use, i) => ({ ...b, id: `b${i}`, use }))
-    return plannedTests(s).find((p) => p.test.key === `pixels-${b.socket}`)?.test.what
+    return plannedTests(MAKER, s).find((p) => p.test.key === `pixels-${b.socket}`)?.test.what
   }
   test('only when all of them are', () => {
     expect(what('toBuy')).toMatch(/\(with a borrowed blade\)$/)
@@ -184,7 +185,7 @@ describe('a fix asks for what it touches and nothing else', () => {
     s.settings.sensitivities = [{ id: 'sw', sense: 'swing', value: stated('5'), triedWith: [] }]
     s.blades.push({ ...structuredClone(s.blades[0]!), id: 'plug', kind: 'plug', use: 'ship' })
     change(s)
-    s.tests = proposeTests(s).map((t, i) => ({
+    s.tests = proposeTests(MAKER, s).map((t, i) => ({
       ...t,
       id: `t${i}`,
       readings: [{ id: `r${i}`, at: '2026-11-20T10:00:00Z', by: 'Osk', pass: true }],
@@ -286,7 +287,7 @@ describe('what happened to a saber stands in one line', () => {
 describe('the simulated instruments', () => {
   const saber = () => {
     const s = done()
-    s.tests = proposeTests(s).map((t, i) => ({ ...t, id: `t${i}`, readings: [] }))
+    s.tests = proposeTests(MAKER, s).map((t, i) => ({ ...t, id: `t${i}`, readings: [] }))
     return s
   }
   test('show what is computed, within two in a hundred, in lines that are taken as they are; the same seed the same', () => {

@@ -3,6 +3,7 @@ import { actOf, proposeSteps, readActs, tasksOf } from '@nubrin/core/access'
 import { judgeCommission } from '@nubrin/core/judge'
 import { machineOf, runAll } from '@nubrin/core/machine'
 import type { Saber, Step, Task } from '@nubrin/core/record'
+import { MAKER } from '@nubrin/core/units'
 import { demoCommissions } from '@nubrin/demo'
 import { demo, done, TODAY } from './samples'
 
@@ -61,12 +62,12 @@ describe('steps in words, read as acts', () => {
       for (const saber of c.sabers)
         for (const task of tasksOf(saber)) {
           let n = 0
-          const { steps } = proposeSteps(saber, task, () => `d${n++}`)
+          const { steps } = proposeSteps(MAKER, saber, task, () => `d${n++}`)
           if (!steps.length || !steps.every((x) => x.act)) continue
           const x = structuredClone(saber)
           const earlier = x.access
             .filter((p) => p.task !== task)
-            .map((p) => ({ ...p, steps: proposeSteps(saber, p.task, () => `e${n++}`).steps }))
+            .map((p) => ({ ...p, steps: proposeSteps(MAKER, saber, p.task, () => `e${n++}`).steps }))
           x.access = [...earlier, { id: 'worded', task, steps: steps.map(({ act: _a, ...w }) => w) }]
           const r = readActs(x, task)
           all++

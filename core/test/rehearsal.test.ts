@@ -12,6 +12,7 @@ import {
   STATES,
 } from '@nubrin/core/record'
 import { compose, rehearse, troubleText } from '@nubrin/core/script'
+import { MAKER } from '@nubrin/core/units'
 import { demoCommissions } from '@nubrin/demo'
 import fc from 'fast-check'
 import { FIRST } from './cases/first'
@@ -26,7 +27,7 @@ function told(c: Commission, order: (typeof ORDERS)[number]): Commission {
   for (const s of out.sabers) {
     s.access = tasksOf(s).flatMap((task, i) => {
       let n = 0
-      const { steps } = proposeSteps(s, task, () => `${task.toLowerCase()}-${n++}`)
+      const { steps } = proposeSteps(MAKER, s, task, () => `${task.toLowerCase()}-${n++}`)
       return steps.length ? [{ id: `t${i}x`, task, steps }] : []
     })
     s.order = order
@@ -65,7 +66,7 @@ describe('a script composed from acts', () => {
         for (const s of told(c, order).sabers) {
           // What the map itself leaves without a way is no fault of the composing: it is a finding of its own.
           const open = !wholeMap(s)
-          const troubles = rehearse(s).troubles.filter(
+          const troubles = rehearse(MAKER, s).troubles.filter(
             (t) => t.code !== 'notConfigured' && !(open && ['wrongState', 'litWhile', 'endsLit'].includes(t.code)),
           )
           expect(
@@ -114,7 +115,7 @@ describe('a script composed for an assembly at random', () => {
         }
         for (const s of told(c, a.order).sabers) {
           if (!wholeMap(s)) continue
-          const troubles = rehearse(s).troubles.filter((t) => t.code !== 'notConfigured')
+          const troubles = rehearse(MAKER, s).troubles.filter((t) => t.code !== 'notConfigured')
           expect(troubles.map((t) => `${t.code} ${troubleText(t)} [${t.beat.say.slice(0, 60)}]`)).toEqual([])
         }
       }),
@@ -127,7 +128,7 @@ describe('run on the machine', () => {
   const film = (change: (s: Saber) => void) => {
     const s = told(demo('reed-warden'), 'pommelUp').sabers[0]!
     change(s)
-    return rehearse(s).troubles.map((t) => `${t.code}: ${troubleText(t)}`)
+    return rehearse(MAKER, s).troubles.map((t) => `${t.code}: ${troubleText(t)}`)
   }
   const taskId = (s: Saber, task: string) => s.access.find((p) => p.task === task)!.id
   const without = (s: Saber, task: string) =>
@@ -251,7 +252,7 @@ describe('the order of the controls', () => {
           b.perform?.startsWith('row:') && b.covers.length ? [b.perform.slice(4)] : [],
         )
         expect(shown.toSorted()).toEqual(rows.map((r) => r.id).toSorted())
-        expect(rehearse(s).troubles).toEqual([])
+        expect(rehearse(MAKER, s).troubles).toEqual([])
       }),
       { numRuns: tries(200, 40) },
     )

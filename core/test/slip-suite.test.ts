@@ -6,6 +6,7 @@ import { judgeCommission } from '@nubrin/core/judge'
 import { hueWord } from '@nubrin/core/light'
 import { type Beat, type Commission, colourOf, partsOfRef, type Saber } from '@nubrin/core/record'
 import { compose, uncovered } from '@nubrin/core/script'
+import { MAKER } from '@nubrin/core/units'
 import { order } from './cases/plain'
 import { drawn } from './drawn'
 import { demo, TODAY } from './samples'
@@ -28,7 +29,7 @@ function fresh(make: () => Commission): Commission {
   for (const s of c.sabers) {
     for (const task of tasksOf(s)) {
       if (s.access.some((p) => p.task === task)) continue
-      const steps = proposeSteps(s, task, newId).steps
+      const steps = proposeSteps(MAKER, s, task, newId).steps
       if (steps.length) s.access.push({ id: newId(), task, steps })
     }
   }
@@ -37,7 +38,7 @@ function fresh(make: () => Commission): Commission {
     // What nobody has said how to do is left out by name.
     for (const t of uncovered(c, s)) s.leftOut.push({ key: t.key, who: 'Maren', reason: 'not recorded yet', on: TODAY })
   }
-  c.packing = proposePacking({ ...c, packing: [] }).map((p) => ({ ...p, id: newId(), packed: true }))
+  c.packing = proposePacking(MAKER, { ...c, packing: [] }).map((p) => ({ ...p, id: newId(), packed: true }))
   return c
 }
 const codes = (c: Commission) => new Set(judgeCommission(c, TODAY).map((f) => `${f.check}.${f.code}`))

@@ -4,7 +4,7 @@ import { axialSlack, keyMm, keysAlike, standardKey } from '@nubrin/core/fit'
 import { judgeCommission } from '@nubrin/core/judge'
 import type { Commission, Fastener, FittedPart, Saber } from '@nubrin/core/record'
 import { rehearse } from '@nubrin/core/script'
-import { parseMeasure, suggestCode } from '@nubrin/core/units'
+import { MAKER, parseMeasure, suggestCode } from '@nubrin/core/units'
 import { demo, done, TODAY, tube } from './samples'
 
 const mm = (v: number) => fact(v, 'mm', 'measured')
@@ -457,7 +457,7 @@ describe('what is no slip', () => {
     const beat = s.beats.find((b) => b.perform === `row:${row.id}`)!
     const trouble = (say: string) => {
       beat.say = say
-      return rehearse(s).troubles.filter((t) => t.code === 'holdDiffers').length
+      return rehearse(MAKER, s).troubles.filter((t) => t.code === 'holdDiffers').length
     }
     expect(trouble('Hold it for two seconds. It takes one second to go dark.')).toBe(0)
     expect(trouble('Hold it for one second.')).toBe(1)

@@ -28,6 +28,10 @@ describe('the core is pure', () => {
     )
     expect(strange).toEqual([])
   })
+  test('nothing outside of a call is set again: who is spoken to, and whatever else, is handed in', () => {
+    const kept = /^(?:export )?(?:let|var) /m
+    expect(files('core/src').filter((f) => kept.test(bare(read(f))))).toEqual([])
+  })
 })
 
 describe('one clock', () => {

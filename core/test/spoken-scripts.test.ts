@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals'
 import { proposeSteps, tasksOf } from '@nubrin/core/access'
-import { type Commission, LENGTHS, ORDERS, type READERS, type Saber, speakingTo } from '@nubrin/core/record'
+import { type Commission, LENGTHS, ORDERS, type READERS, type Saber } from '@nubrin/core/record'
 import { compose, rehearse, spokenLength, targetOf, topicsOf, troubleText } from '@nubrin/core/script'
-import { LANGUAGES, type Language } from '@nubrin/core/units'
+import { LANGUAGES, type Language, MAKER } from '@nubrin/core/units'
 import { say } from '@nubrin/core/words'
 import { demoCommissions } from '@nubrin/demo'
 import fc from 'fast-check'
@@ -29,7 +29,7 @@ function complete(c: Commission) {
     if (tasksOf(s).every((task) => s.access.some((p) => p.task === task))) continue
     // Drafted together: a task in words and one in acts do not know of each other how far it is open.
     for (const task of tasksOf(s)) {
-      const { steps } = proposeSteps(s, task, () => `step-${n++}`)
+      const { steps } = proposeSteps(MAKER, s, task, () => `step-${n++}`)
       if (steps.length) s.access = [...s.access.filter((p) => p.task !== task), { id: `task-${n++}`, task, steps }]
     }
   }
@@ -43,7 +43,7 @@ const scripts = (language: Language) =>
   })
 /** What cannot be done as it is told. Where a record knows no way off at all, that is the record's, and a finding of its own. */
 const troubled = (s: Saber) =>
-  rehearse(s)
+  rehearse(MAKER, s)
     .troubles.filter((t) => !['endsLit', 'litWhile'].includes(t.code) || s.controls.some((r) => r.does === 'retract'))
     .map(troubleText)
 const withoutQuotes = (text: string) => text.replace(/[„“][^“”]*[“”]/g, '“…”')
@@ -195,7 +195,7 @@ describe('a listener changes what is told', () => {
     }
     expect(told('inch')).toMatch(/\d in across/)
     expect(told('mm')).toMatch(/\d mm across/)
-    expect(speakingTo({ client: { name: '', language: 'de' } }, () => say('about', { what: 'x' }))).toBe('etwa x')
+    expect(say({ language: 'de' }, 'about', { what: 'x' })).toBe('etwa x')
   })
 })
 

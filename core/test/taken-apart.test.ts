@@ -4,6 +4,7 @@ import { cropped, drawSection, numbered, type Prim, type Scene } from '@nubrin/c
 import { barShares, handedSaber, stepScenes, takenApart } from '@nubrin/core/handoff'
 import { goalsOf, machineOf } from '@nubrin/core/machine'
 import type { Saber } from '@nubrin/core/record'
+import { MAKER } from '@nubrin/core/units'
 import fc from 'fast-check'
 import { tries } from './drawn'
 import { demo, done } from './samples'
@@ -16,7 +17,7 @@ const ends = (p: Prim): [number, number][] =>
   p.t === 'path' ? (p.pts as [number, number][]) : [p.at as [number, number]]
 
 describe('numbers on a drawing', () => {
-  const scene = drawSection(done(), { width: 900, height: 260 })
+  const scene = drawSection(MAKER, done(), { width: 900, height: 260 })
   const refs = scene.spots.map((x) => x.ref)
   /** The marks: a box and its words. */
   const marks = (s: Scene) => {
@@ -57,7 +58,7 @@ describe('numbers on a drawing', () => {
 })
 
 describe('a drawing on no more paper than it needs', () => {
-  const scene = drawSection(done(), { width: 900, height: 400 })
+  const scene = drawSection(MAKER, done(), { width: 900, height: 400 })
   test('nothing but the axis reaches beyond it, nothing moves against anything else, and air is left round it', () => {
     fc.assert(
       fc.property(fc.integer({ min: 0, max: 30 }), (air) => {
@@ -94,7 +95,7 @@ describe('a drawing on no more paper than it needs', () => {
 
 describe('a saber taken apart', () => {
   test('as its recorded steps leave it: pommel, chassis and cell, numbered as the hands go', () => {
-    const t = takenApart(done())!
+    const t = takenApart(MAKER, done())!
     const scene = t.scene(SIZE)
     expect(
       numbers(scene)
@@ -112,7 +113,7 @@ describe('a saber taken apart', () => {
     const s = done()
     s.access = s.access.filter((p) => p.task !== 'cellOut')
     expect(
-      numbers(takenApart(s)!.scene(SIZE))
+      numbers(takenApart(MAKER, s)!.scene(SIZE))
         .flatMap((x) => x.split(', '))
         .sort(),
     ).toEqual(['1', '2'])
@@ -121,13 +122,13 @@ describe('a saber taken apart', () => {
     const s = done()
     s.access.find((p) => p.task === 'open')!.steps[1]!.act = { do: 'takeOff', at: 'section:rw-emitter' }
     expect(readActs(s, 'open').ok).toBe(false)
-    expect(takenApart(s)).toBeUndefined()
-    expect(stepScenes(s, 'open', SIZE)).toEqual([])
+    expect(takenApart(MAKER, s)).toBeUndefined()
+    expect(stepScenes(MAKER, s, 'open', SIZE)).toEqual([])
   })
   test('without recorded steps it is solved, with the way back in words', () => {
     const s = done()
     s.access = []
-    const t = takenApart(s)!
+    const t = takenApart(MAKER, s)!
     const { assembly } = machineOf(s)
     expect(goalsOf(s, assembly).some((g) => g.kind === 'cell')).toBe(true)
     expect(t.out.map((x) => x.text)[0]).toBe('Unscrew the pommel')
@@ -138,11 +139,11 @@ describe('a saber taken apart', () => {
     const s: Saber = demo('first-lantern').sabers[0]!
     s.access = []
     s.hilt.sections = []
-    expect(takenApart(s)).toBeUndefined()
+    expect(takenApart(MAKER, s)).toBeUndefined()
   })
   test('each step is drawn as it lies after it, all to one scale', () => {
     const s = done()
-    const scenes = stepScenes(s, 'open', SIZE)
+    const scenes = stepScenes(MAKER, s, 'open', SIZE)
     expect(scenes).toHaveLength(2)
     expect(new Set(scenes.map((x) => x.scale.toFixed(6))).size).toBe(1)
     const chassis = scenes.map((x) => spot(x, 'part:rw-p10').x0)

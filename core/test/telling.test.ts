@@ -23,19 +23,22 @@ import {
   uncovered,
   webVttOf,
 } from '@nubrin/core/script'
+import { MAKER } from '@nubrin/core/units'
 import fc from 'fast-check'
 import { demo, done, TODAY } from './samples'
 
 describe('controls', () => {
   test('gestures in words say the configured time and admit an unknown one', () => {
     const s = done()
-    expect(gestureText(s, s.controls.at(-1)!)).toBe('hold the front button for two seconds')
+    expect(gestureText(MAKER, s, s.controls.at(-1)!)).toBe('hold the front button for two seconds')
     const chord = { ...s.controls.at(-1)!, gesture: 'chord' as const, other: s.inputs[0]!.id }
-    expect(gestureText(s, chord)).toMatch(/^hold the front button and the .* together for two seconds$/)
+    expect(gestureText(MAKER, s, chord)).toMatch(/^hold the front button and the .* together for two seconds$/)
     const { hold: _none, ...short } = chord
-    expect(gestureText(s, short)).toMatch(/^press the front button and the .* together$/)
-    expect(gestureText(s, { ...s.controls.at(-1)!, hold: fact(null, 's') })).toContain('a time not recorded')
-    expect(gestureText(s, { ...s.controls.at(-1)!, hold: fact(2, 's', 'recalled') })).toContain('about two seconds')
+    expect(gestureText(MAKER, s, short)).toMatch(/^press the front button and the .* together$/)
+    expect(gestureText(MAKER, s, { ...s.controls.at(-1)!, hold: fact(null, 's') })).toContain('a time not recorded')
+    expect(gestureText(MAKER, s, { ...s.controls.at(-1)!, hold: fact(2, 's', 'recalled') })).toContain(
+      'about two seconds',
+    )
   })
 })
 
@@ -51,7 +54,7 @@ describe('spoken times', () => {
   test('what is put into words is heard again', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 100 }), (n) =>
-        expect(spokenSeconds(`for ${secondsInWords(n / 10)}`)).toEqual([n / 10]),
+        expect(spokenSeconds(`for ${secondsInWords(MAKER, n / 10)}`)).toEqual([n / 10]),
       ),
     )
   })
@@ -63,7 +66,7 @@ describe('the script', () => {
     const s = c.sabers[0]!
     s.beats = compose(c, s, order)
     expect(uncovered(c, s)).toEqual([])
-    expect(rehearse(s).troubles.map(troubleText)).toEqual([])
+    expect(rehearse(MAKER, s).troubles.map(troubleText)).toEqual([])
     const at = (key: string) => s.beats.findIndex((b) => b.covers.includes(key))
     expect(at('task:powerOn')).toBeLessThan(at('task:powerOff'))
     expect(at('control:rw-c8')).toBeLessThan(at('task:bladeOut'))
@@ -106,7 +109,7 @@ describe('the script', () => {
     const troubles = (run: (s: ReturnType<typeof done>) => void) => {
       const s = done()
       run(s)
-      return rehearse(s).troubles.map((t) => t.code)
+      return rehearse(MAKER, s).troubles.map((t) => t.code)
     }
     const beat = (s: ReturnType<typeof done>, key: string) => s.beats.find((b) => b.covers.includes(key))!
     expect(troubles(() => undefined)).toEqual([])
@@ -127,7 +130,7 @@ describe('the script', () => {
   test('WebVTT has growing times and harmless text; a take gives its own times', () => {
     const s = done()
     s.beats[0]!.say = 'a --> b\n\n<c> & d'
-    const vtt = webVttOf(s)
+    const vtt = webVttOf(MAKER, s)
     expect(vtt.startsWith('WEBVTT\n\n1\n00:00:00.000 --> ')).toBe(true)
     expect(vtt.split('\n').filter((l) => l.includes('-->'))).toHaveLength(s.beats.length)
     const take = {
@@ -136,10 +139,10 @@ describe('the script', () => {
       marks: s.beats.slice(0, 3).map((b, i) => ({ beat: b.id, atMs: i * 4000 })),
     }
     take.marks.push({ beat: s.beats[1]!.id, atMs: 6000 })
-    expect(cueTimes(s, take).map((q) => q.startMs)).toEqual([0, 6000, 8000])
-    expect(chaptersOf(s, take).split('\n')[2]).toMatch(/^00:00:08 /)
+    expect(cueTimes(MAKER, s, take).map((q) => q.startMs)).toEqual([0, 6000, 8000])
+    expect(chaptersOf(MAKER, s, take).split('\n')[2]).toMatch(/^00:00:08 /)
     expect(stamp(3_723_004)).toBe('01:02:03.004')
-    expect(markdownOf('T', s)).toContain('## 2. ')
+    expect(markdownOf(MAKER, 'T', s)).toContain('## 2. ')
     expect(guessSeconds('one two three four five six seven eight nine ten eleven twelve')).toBe(7)
   })
 })
@@ -201,7 +204,7 @@ describe('access and proof', () => {
     const s = done()
     let n = 0
     for (const t of tasksOf(s)) {
-      const d = proposeSteps(s, t, () => `n${n++}x`)
+      const d = proposeSteps(MAKER, s, t, () => `n${n++}x`)
       expect(d.asks).toEqual([])
       expect(d.steps.length).toBeGreaterThan(0)
     }
@@ -214,7 +217,7 @@ describe('access and proof', () => {
     const s = done()
     const cell = s.parts.find((p) => p.kind === 'cell')!
     Object.assign(cell, { landmark: 'dot to the front', protected: true, removable: true })
-    const text = () => cautionsOf(s).find((c) => c.key === 'cell')!.text
+    const text = () => cautionsOf(MAKER, s).find((c) => c.key === 'cell')!.text
     expect(text()).toContain('Polarity: dot to the front.')
     expect(text()).toContain('Use a protected cell')
     cell.removable = false
@@ -224,7 +227,7 @@ describe('access and proof', () => {
   test('the drafted blade-in tightens every screw it loosened', () => {
     const s = done()
     let n = 0
-    const { steps } = proposeSteps(s, 'bladeIn', () => `n${n++}x`)
+    const { steps } = proposeSteps(MAKER, s, 'bladeIn', () => `n${n++}x`)
     for (const f of ['fastener:rw-f1', 'fastener:rw-f2'])
       expect(steps.filter((x) => x.place === f).map((x) => x.direction)).toEqual(['anticlockwise', 'clockwise'])
   })
@@ -249,7 +252,7 @@ describe('access and proof', () => {
   })
   test('each repair proposes its open-and-close test once', () => {
     const c = demo('ember-fair')
-    const keys = proposeTests(c.sabers[2]!).map((p) => p.key)
+    const keys = proposeTests(MAKER, c.sabers[2]!).map((p) => p.key)
     expect(keys).toContain('fix-ef3-x1')
     expect(new Set(keys).size).toBe(keys.length)
   })
@@ -284,7 +287,7 @@ describe('the handoff', () => {
   })
   test('the packing list is derived once', () => {
     const c = demo('crosswind')
-    const list = proposePacking(c)
+    const list = proposePacking(MAKER, c)
     expect(list.map((p) => p.what)).toEqual(
       expect.arrayContaining(['The saber', 'String blade (yours, coming back)', 'Blade plug 1 in, resin']),
     )
@@ -293,7 +296,7 @@ describe('the handoff', () => {
     expect(cell.supply).toBe('toBuy')
     expect(list.filter((p) => !p.supply)).not.toContain(cell)
     c.packing = list.map((p, i) => ({ id: `g${i}x`, ...p, packed: false }))
-    expect(proposePacking(c)).toEqual([])
+    expect(proposePacking(MAKER, c)).toEqual([])
   })
 })
 
@@ -337,9 +340,9 @@ describe('readings, many at once', () => {
 describe('tests follow from what is built, set up and shipped beside it', () => {
   const keys = (change: (s: Saber) => void) => {
     const c = demo('crosswind')
-    const before = new Set(proposeTests(c.sabers[0]!).map((p) => p.key))
+    const before = new Set(proposeTests(MAKER, c.sabers[0]!).map((p) => p.key))
     change(c.sabers[0]!)
-    return proposeTests(c.sabers[0]!).filter((p) => !before.has(p.key))
+    return proposeTests(MAKER, c.sabers[0]!).filter((p) => !before.has(p.key))
   }
   const spec = {}
   test.each<[string, (s: Saber) => void, string[]]>([
@@ -395,14 +398,14 @@ describe('tests follow from what is built, set up and shipped beside it', () => 
   test('the peak is that of the look that draws most; the last pixel is held to what green and blue dies need', () => {
     const c = demo('reed-warden')
     const s = c.sabers[0]!
-    const by = new Map(proposeTests(s).map((p) => [p.key, p]))
+    const by = new Map(proposeTests(MAKER, s).map((p) => [p.key, p]))
     const most = Math.max(...loadsOf(s).flatMap((l) => (l.current.ok ? [l.current.value] : [])))
     const peak = by.get('peak-current')!
     expect(peak.unit).toBe('A')
     // In the middle of its band stands what Power computes.
     expect((peak.min! + peak.max!) / 2).toBeCloseTo(most, 1)
     expect(by.get(`far-led-${s.blades[0]!.id}`)).toMatchObject({ unit: 'V', min: 3.3, setup: 'blade' })
-    expect(new Set(proposeTests(s).map((p) => p.key)).size).toBe(proposeTests(s).length)
+    expect(new Set(proposeTests(MAKER, s).map((p) => p.key)).size).toBe(proposeTests(MAKER, s).length)
   })
   test('what cannot be tried here is said so, and stands against nothing', () => {
     const t = { id: 't', key: 'k', what: 'w', readings: [], notPossible: 'no long blade here' }

@@ -1,22 +1,28 @@
 import { describe, expect, test } from '@jest/globals'
 import { buildHandoff, TROUBLES, troublesOf } from '@nubrin/core/handoff'
-import { blankSaber, type Saber, speakingTo } from '@nubrin/core/record'
+import { blankSaber, readerOf, type Saber } from '@nubrin/core/record'
+import { MAKER } from '@nubrin/core/units'
 import { demo, done, TODAY } from './samples'
 
 const keys = (change: (s: Saber) => void) => {
   const s = structuredClone(done())
   change(s)
-  return troublesOf(s).map((t) => t.key)
+  return troublesOf(MAKER, s).map((t) => t.key)
 }
 const cure = (key: string, change: (s: Saber) => void = () => undefined) => {
   const s = structuredClone(done())
   change(s)
-  return troublesOf(s).find((t) => t.key === key)?.cure
+  return troublesOf(MAKER, s).find((t) => t.key === key)?.cure
 }
 
 describe('what may be odd one day', () => {
   test('is told by what is fitted: what a saber does not have cannot trouble', () => {
-    expect(troublesOf(blankSaber(() => 'x', 'x', 'install'))).toEqual([])
+    expect(
+      troublesOf(
+        MAKER,
+        blankSaber(() => 'x', 'x', 'install'),
+      ),
+    ).toEqual([])
     expect(keys(() => undefined)).toEqual([
       ...['flicker', 'freezes', 'crackles', 'muffled', 'loosePommel', 'noWake', 'noLight', 'loosensBlade'],
     ])
@@ -47,7 +53,7 @@ describe('what may be odd one day', () => {
       c.client.language = language
       const s = c.sabers[0]!
       s.parts.push({ id: 'port', kind: 'chargePort', name: 'port', specs: {} })
-      const list = speakingTo(c, () => troublesOf(s))
+      const list = troublesOf(readerOf(c), s)
       expect(list.map((t) => t.key)).toEqual([...TROUBLES])
       expect(new Set(list.flatMap((t) => [t.what, t.cure])).size).toBe(2 * TROUBLES.length)
       const text = JSON.stringify(buildHandoff(c, 'Shop', TODAY).chapters.find((x) => x.id === 'troubles'))

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { fact, formatFact } from '@nubrin/core/facts'
-import { inchFraction, mmAndInch, parseMeasure, suggestCode, suggestNominal } from '@nubrin/core/units'
+import { inchFraction, MAKER, mmAndInch, parseMeasure, suggestCode, suggestNominal } from '@nubrin/core/units'
 import fc from 'fast-check'
 
 const mm = (text: string) => {
@@ -116,15 +116,15 @@ describe('asking back', () => {
 
 describe('printing', () => {
   test('only what is known prints plainly', () => {
-    expect(formatFact(fact(24, 'mm', 'measured', { tol: 0.1 }))).toBe('24 ± 0.1 mm')
+    expect(formatFact(MAKER, fact(24, 'mm', 'measured', { tol: 0.1 }))).toBe('24 ± 0.1 mm')
     for (const source of ['recalled', 'assumed', 'client'] as const)
-      expect(formatFact(fact(24, 'mm', source))).toBe('about 24 mm')
-    expect(formatFact(fact(null, 'mm'))).toBe('not recorded')
-    expect(formatFact({ ...fact(24, 'mm'), rivals: [{ value: 25, source: 'client' }] })).toMatch(/^about/)
+      expect(formatFact(MAKER, fact(24, 'mm', source))).toBe('about 24 mm')
+    expect(formatFact(MAKER, fact(null, 'mm'))).toBe('not recorded')
+    expect(formatFact(MAKER, { ...fact(24, 'mm'), rivals: [{ value: 25, source: 'client' }] })).toMatch(/^about/)
   })
   test('both readings of a length', () => {
-    expect(mmAndInch(22.225)).toBe('22.23 mm · 7/8 in')
-    expect(mmAndInch(23)).toBe('23 mm · 29/32 in')
-    expect(mmAndInch(47.7)).toMatch(/ in$/)
+    expect(mmAndInch(MAKER, 22.225)).toBe('22.23 mm · 7/8 in')
+    expect(mmAndInch(MAKER, 23)).toBe('23 mm · 29/32 in')
+    expect(mmAndInch(MAKER, 47.7)).toMatch(/ in$/)
   })
 })

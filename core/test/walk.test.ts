@@ -6,12 +6,14 @@ import {
   compose,
   MOST_EXACT,
   rehearse,
-  spokenName,
+  spokenPart,
   spokenSteps,
   troubleText,
   walkCost,
   walked,
 } from '@nubrin/core/script'
+import { MAKER } from '@nubrin/core/units'
+import { nounWords } from '@nubrin/core/words'
 import fc from 'fast-check'
 import { tries } from './drawn'
 import { demo, done } from './samples'
@@ -105,7 +107,7 @@ describe('a film that ends in another preset', () => {
       ...{ perform: `row:${s.controls.find((r) => r.does === d)!.id}` as const },
       ...(times ? { times } : {}),
     }))
-    return rehearse(s)
+    return rehearse(MAKER, s)
       .troubles.filter((t) => t.code === 'endsPreset')
       .map(troubleText)
   }
@@ -129,7 +131,7 @@ describe('a film that ends in another preset', () => {
     const back = s!.beats.find((b) => b.say.startsWith('Back to the first preset'))!
     expect(back).toMatchObject({ times: 2, by: 'composed' })
     expect(back.say).toBe('Back to the first preset: press the rear button once, 2 times over.')
-    expect(rehearse(s!).troubles).toEqual([])
+    expect(rehearse(MAKER, s!).troubles).toEqual([])
   })
 })
 
@@ -164,7 +166,7 @@ describe('words that are told otherwise than they are', () => {
   const said = (row: string, say: string, more = {}) => {
     const x = s()
     x.beats = [{ id: 'b0', say, perform: `row:${row}`, seconds: 5, covers: [], by: 'own', ...more }]
-    return rehearse(x)
+    return rehearse(MAKER, x)
       .troubles.filter((t) => t.code === 'saidDiffers')
       .map(troubleText)
   }
@@ -172,7 +174,7 @@ describe('words that are told otherwise than they are', () => {
     const x = s()
     const p = x.access.find((q) => q.task === which)!
     x.beats = [{ id: 'b0', say, perform: `task:${p.id}`, seconds: 5, covers: [], by: 'own' }]
-    return rehearse(x)
+    return rehearse(MAKER, x)
       .troubles.filter((t) => t.code === 'saidDiffers')
       .map(troubleText)
   }
@@ -223,7 +225,7 @@ describe('words that are told otherwise than they are', () => {
     x.beats = [{ id: 'b0', say: 'Turn it anti-clockwise.', perform: `task:${p.id}`, seconds: 5, covers: [], by: 'own' }]
     const texts = (say: string) => {
       x.beats[0]!.say = say
-      return rehearse(x)
+      return rehearse(MAKER, x)
         .troubles.filter((t) => t.code === 'saidDiffers')
         .map(troubleText)
     }
@@ -243,7 +245,7 @@ describe('words that are told otherwise than they are', () => {
       for (const x of c.sabers) {
         x.beats = []
         x.beats = compose(c, x)
-        expect(rehearse(x).troubles.filter((t) => t.code === 'saidDiffers')).toEqual([])
+        expect(rehearse(MAKER, x).troubles.filter((t) => t.code === 'saidDiffers')).toEqual([])
         expect(x.controls.every((r) => x.modes.some((m) => m.id === after(x, r)))).toBe(true)
       }
     }
@@ -312,19 +314,23 @@ describe('steps as they are spoken', () => {
       'Back both blade screws out; leave them in.',
     ],
     ['none', [], ''],
-  ])('%s', (_what, steps, says) => expect(spokenSteps(s, steps)).toBe(says))
+  ])('%s', (_what, steps, says) => expect(spokenSteps(MAKER, s, steps)).toBe(says))
+  const nameTold = (s: Saber, p: Saber['parts'][number]) => {
+    const told = spokenPart(MAKER, s, p)
+    return typeof told === 'string' ? told : nounWords(MAKER, told)
+  }
   test('a part is called after its button, or by its kind and where it lies', () => {
     const x = done()
     const [speaker] = x.parts.filter((p) => p.kind === 'speaker')
     const button = x.parts.find((p) => p.id === x.inputs[0]!.part)!
-    expect(spokenName(x, button)).toBe('the front button')
-    expect(spokenName(x, speaker!)).toBe('the speaker')
+    expect(nameTold(x, button)).toBe('the front button')
+    expect(nameTold(x, speaker!)).toBe('the speaker')
     const at = (v: number) => fact(v, 'mm', 'measured')
     x.parts.push(
       { ...structuredClone(speaker!), id: 'second', at: at(200) },
       { ...structuredClone(speaker!), id: 'mid', at: at(120) },
     )
-    expect(x.parts.filter((p) => p.kind === 'speaker').map((p) => spokenName(x, p))).toEqual([
+    expect(x.parts.filter((p) => p.kind === 'speaker').map((p) => nameTold(x, p))).toEqual([
       ...['the speaker nearer the pommel', 'the speaker nearer the blade', 'the speaker in the middle'],
     ])
   })

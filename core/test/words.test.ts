@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import { type MessageFormatElement, parse, TYPE } from '@formatjs/icu-messageformat-parser'
 import { describe, expect, test } from '@jest/globals'
 import { TONGUES } from '@nubrin/core/tongues'
-import { LANGUAGES } from '@nubrin/core/units'
+import { LANGUAGES, MAKER } from '@nubrin/core/units'
 import { en, say, whether } from '@nubrin/core/words'
 
 /** Parameters that a message asks for, by walking its parsed form. */
@@ -49,7 +49,7 @@ describe.each(LANGUAGES)('the catalogue %s', (language) => {
 
 describe('saying', () => {
   test('a value that looks like a message is only a value', () => {
-    expect(say('cover.for', { client: '{client} <b>' })).toBe('for {client} <b>')
+    expect(say(MAKER, 'cover.for', { client: '{client} <b>' })).toBe('for {client} <b>')
   })
   test('whether counts, as a sentence counts: nothing, an empty text and 0 are no', () => {
     expect([undefined, '', 0, null, false].map(whether)).toEqual(['no', 'no', 'no', 'no', 'no'])

@@ -14,6 +14,7 @@ import {
   state,
   stated,
 } from '@nubrin/core/facts'
+import { MAKER } from '@nubrin/core/units'
 import fc from 'fast-check'
 
 const by = (who: string, on: string, more: Partial<NumberFact> = {}) => ({ by: who, on, ...more })
@@ -195,12 +196,12 @@ describe('printing', () => {
     expect(printable(fact(null, 'mm'))).toBe('none')
   })
   test('value, tolerance and unit, as a reader writes them', () => {
-    expect(formatFact(fact(22.225, 'mm', 'measured', { tol: 0.05 }))).toBe('22.23 ± 0.05 mm')
-    expect(formatFact(fact(22.225, 'mm'), 1)).toBe('22.2 mm')
-    expect(formatFact(fact(90, 'deg', 'recalled'))).toBe('about 90°')
-    expect(formatFact(fact(3, '×'))).toBe('3')
-    expect(formatFact(fact(0, 'mA'))).toBe('0 mA')
-    expect(formatFact(undefined)).toBe('not recorded')
+    expect(formatFact(MAKER, fact(22.225, 'mm', 'measured', { tol: 0.05 }))).toBe('22.23 ± 0.05 mm')
+    expect(formatFact(MAKER, fact(22.225, 'mm'), 1)).toBe('22.2 mm')
+    expect(formatFact(MAKER, fact(90, 'deg', 'recalled'))).toBe('about 90°')
+    expect(formatFact(MAKER, fact(3, '×'))).toBe('3')
+    expect(formatFact(MAKER, fact(0, 'mA'))).toBe('0 mA')
+    expect(formatFact(MAKER, undefined)).toBe('not recorded')
     expect(known(fact(0, 'mm'))).toBe(0)
     expect(known(undefined)).toBeUndefined()
   })

@@ -4,6 +4,7 @@ import { layoutFacts } from '@nubrin/core/fit'
 import { proposeTests } from '@nubrin/core/proof'
 import { blankSaber, type Commission, type ControlRow, FORMAT, FORMAT_VERSION, type Saber } from '@nubrin/core/record'
 import { compose } from '@nubrin/core/script'
+import { MAKER } from '@nubrin/core/units'
 import {
   act,
   at,
@@ -77,7 +78,7 @@ const saber = (name: string, job: Saber['job'], more: Partial<Saber>): Saber => 
 /** Readings for every test that the finished saber calls for and does not have, all inside their limits. */
 function proveAll(s: Saber, when: string): Saber['tests'] {
   const have = new Set(s.tests.map((t) => t.key))
-  const missing = proposeTests(s).filter((p) => !have.has(p.key))
+  const missing = proposeTests(MAKER, s).filter((p) => !have.has(p.key))
   const proofs = missing.map((p, k) => {
     const i = s.tests.length + k
     const mid = p.min !== undefined && p.max !== undefined ? (p.min + p.max) / 2 : (p.max ?? p.min)

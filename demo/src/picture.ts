@@ -1,9 +1,10 @@
 import { drawSection, svgOf } from '@nubrin/core/drawing'
 import type { Saber } from '@nubrin/core/record'
+import { MAKER } from '@nubrin/core/units'
 
 /** A picture of a saber lying on the bench, as SVG: a shaded hilt on a cloth, made from the record itself. */
 export function benchPicture(saber: Saber): string {
-  const scene = drawSection(saber, { width: 900, height: 240, bare: true })
+  const scene = drawSection(MAKER, saber, { width: 900, height: 240, bare: true })
   const drawing = svgOf(scene, saber.name, 'made picture').replace(
     '<svg ',
     '<svg x="30" y="180" width="900" height="240" ',

@@ -2,7 +2,6 @@ import { buildHandoff, readerOfHandoff } from '@nubrin/core/handoff'
 import { gateOf, judgeCommission } from '@nubrin/core/judge'
 import { blankCommission } from '@nubrin/core/record'
 import { learnAll } from '@nubrin/core/tongues'
-import { alwaysSpeaking } from '@nubrin/core/units'
 import { plainWav, readWav } from '@nubrin/core/voice'
 import { Invalid } from './http/problem'
 import { pegOf } from './rack/peg'
@@ -23,7 +22,7 @@ export const JOBS: { [K in JobName]: (ask: Asked<K>) => Promise<Done<K>> } = {
     let n = 0
     const c = blankCommission(() => `warm-${n++}`, start)
     const document = buildHandoff(c, '', '2000-01-01')
-    await handoffPdf({ document, sabers: c.sabers, paper: 'A4', extent: 'full' })
+    await handoffPdf(readerOfHandoff(document), { document, sabers: c.sabers, paper: 'A4', extent: 'full' })
     return true
   },
   async gate({ record, today }) {
@@ -35,14 +34,11 @@ export const JOBS: { [K in JobName]: (ask: Asked<K>) => Promise<Done<K>> } = {
   async pdf(ask) {
     // The writer and its fonts are read with the first PDF, not at every start.
     const { handoffPdf } = await import('./handoff/pdf/index')
-    // A thread does one job at a time, and all of this one is for one reader.
-    alwaysSpeaking(readerOfHandoff(ask.document))
-    return handoffPdf(ask)
+    return handoffPdf(readerOfHandoff(ask.document), ask)
   },
   async card({ saber, paper, shop, reader }) {
     const { cardPdf } = await import('./handoff/pdf/index')
-    alwaysSpeaking(reader)
-    return cardPdf(saber, paper, shop, reader.language)
+    return cardPdf(reader, saber, paper, shop)
   },
   async label({ label, title }) {
     const { labelPdf } = await import('./handoff/pdf/index')

@@ -1,5 +1,4 @@
 import os from 'node:os'
-import { alwaysSpeaking } from '@nubrin/core/units'
 import { move, transferableSymbol, valueSymbol } from 'piscina'
 import { HttpProblem } from './http/problem'
 import { JOBS } from './jobs'
@@ -15,8 +14,6 @@ const GIVES_WAY = 5
 if (process.platform === 'linux') os.setPriority(0, GIVES_WAY)
 
 export default async function work({ name, ask }: { name: JobName; ask: unknown }) {
-  // Whom the job before spoke to is forgotten.
-  alwaysSpeaking({})
   try {
     const done = await JOBS[name](ask as never)
     const answer: Answer = { done }

@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { expect, test } from '@jest/globals'
 import { buildHandoff } from '@nubrin/core/handoff'
+import { MAKER } from '@nubrin/core/units'
 import { full } from '../../core/test/full'
 import { handoffPdf } from '../src/handoff/pdf'
 
@@ -19,7 +20,7 @@ test('what the client’s document says of a record with every field filled stan
     const folder = mkdtempSync(join(tmpdir(), 'nubrin-leaf-'))
     try {
       const file = join(folder, 'x.pdf')
-      writeFileSync(file, await handoffPdf({ document, sabers: record.sabers, paper, extent: 'full' }))
+      writeFileSync(file, await handoffPdf(MAKER, { document, sabers: record.sabers, paper, extent: 'full' }))
       const text = execFileSync('pdftotext', ['-layout', file, '-'], { encoding: 'utf8', maxBuffer: 32e6 })
       expect(told.filter((l) => !text.includes(l.says)).map((l) => l.at)).toEqual([])
       expect(inward.filter((l) => text.includes(l.says)).map((l) => l.at)).toEqual([])

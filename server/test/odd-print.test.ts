@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import { buildHandoff } from '@nubrin/core/handoff'
 import { readCommission } from '@nubrin/core/import'
 import type { Commission } from '@nubrin/core/record'
+import { MAKER } from '@nubrin/core/units'
 import { demoCommissions } from '@nubrin/demo'
 import { drawn } from '../../core/test/drawn'
 import { leaves, ODD, type Path, put } from '../../core/test/odd'
@@ -34,7 +35,7 @@ describe('whatever numbers stand in a record, it is printed', () => {
     for (const c of some) {
       const { record, changed } = allOdd(c, value)
       all += changed
-      const pdf = await handoffPdf({
+      const pdf = await handoffPdf(MAKER, {
         document: buildHandoff(record, 'Shop', TODAY),
         ...{ sabers: record.sabers, paper: 'A4', extent: 'full' },
       })

@@ -4,10 +4,10 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { inflateSync } from 'node:zlib'
 import { afterAll, describe, expect, test } from '@jest/globals'
-import { buildHandoff, type HandoffDocument } from '@nubrin/core/handoff'
+import { buildHandoff, type HandoffDocument, readerOfHandoff } from '@nubrin/core/handoff'
 import type { Commission, PdfExtent } from '@nubrin/core/record'
 import { learnAll } from '@nubrin/core/tongues'
-import { alwaysSpeaking, LANGUAGES } from '@nubrin/core/units'
+import { LANGUAGES } from '@nubrin/core/units'
 import { chapterLines } from '../../core/src/handoff/lines'
 import { drawn } from '../../core/test/drawn'
 import { kindOfOrder, ORDERS } from '../../core/test/orders'
@@ -28,15 +28,15 @@ async function printed(c: Commission, how: { paper: 'A4' | 'Letter'; extent: Pdf
     signature: 'M.',
     closing: '',
   })
-  alwaysSpeaking({ language })
-  try {
-    const pdf = await handoffPdf({ document, sabers: c.sabers, ...how, link: 'https://shop.example/c/abc' })
-    const file = join(folder, 'x.pdf')
-    writeFileSync(file, pdf)
-    return { document, pdf: Buffer.from(pdf), file }
-  } finally {
-    alwaysSpeaking({})
-  }
+  const pdf = await handoffPdf(readerOfHandoff(document), {
+    document,
+    sabers: c.sabers,
+    ...how,
+    link: 'https://shop.example/c/abc',
+  })
+  const file = join(folder, 'x.pdf')
+  writeFileSync(file, pdf)
+  return { document, pdf: Buffer.from(pdf), file }
 }
 const run = (tool: string, ...how: string[]) => execFileSync(tool, how, { encoding: 'utf8', maxBuffer: 64e6 })
 

@@ -5,6 +5,7 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import { writeCommission } from '@nubrin/core/import'
 import type { Commission } from '@nubrin/core/record'
 import { compose } from '@nubrin/core/script'
+import { MAKER } from '@nubrin/core/units'
 import { makeSounds } from '@nubrin/demo'
 import mariadb from 'mariadb'
 import { Secret, TOTP } from 'otpauth'
@@ -175,7 +176,7 @@ describe('PDFs', () => {
     // And it is drawn as the shop draws it.
     const { drawSection } = await import('@nubrin/core/drawing')
     const view = { width: 760, height: 190 }
-    expect(drawSection(page.sabers[0], view).prims).toEqual(drawSection(s, view).prims)
+    expect(drawSection(MAKER, page.sabers[0], view).prims).toEqual(drawSection(MAKER, s, view).prims)
   })
   test('others are answered while one is made', async () => {
     let done = false

@@ -3,7 +3,7 @@ import { afterEach, describe, expect, test } from '@jest/globals'
 import { buildHandoff, handedSaber } from '@nubrin/core/handoff'
 import type { Commission } from '@nubrin/core/record'
 import { learnAll } from '@nubrin/core/tongues'
-import { alwaysSpeaking, LANGUAGES } from '@nubrin/core/units'
+import { LANGUAGES } from '@nubrin/core/units'
 import { demoCommissions } from '@nubrin/demo'
 import { act, cleanup, fireEvent, render, screen } from '@testing-library/react'
 import { chapterLines } from '../../core/src/handoff/lines'
@@ -18,7 +18,6 @@ HTMLCanvasElement.prototype.getContext = () => null
 afterEach(() => {
   cleanup()
   localStorage.clear()
-  alwaysSpeaking({})
 })
 
 const plain = (t: string) => t.normalize('NFKC').replace(/[^\p{L}\p{N}]+/gu, '')
@@ -27,7 +26,6 @@ const plain = (t: string) => t.normalize('NFKC').replace(/[^\p{L}\p{N}]+/gu, '')
 async function shown(c: Commission, language: 'en' | 'de', sends: unknown[] = []) {
   c.client.language = language
   const document_ = buildHandoff(c, 'Shop', TODAY, { address: '', contact: 'by letter', signature: '', closing: 'Bye' })
-  alwaysSpeaking({ language })
   const page = { document: document_, sabers: c.sabers.map(handedSaber), media: [] }
   const way = { send: async (body: unknown) => void sends.push(body) }
   await act(async () => void render(<ClientView page={page} keep="k" mediaUrl={() => ''} way={way} />))

@@ -4,7 +4,7 @@ import { say } from '../words'
 import type { Drafting } from './draft'
 
 /** A screw as it is spoken of. */
-const screwNoun = (d: Drafting, f: Fastener) => nounOf(d.saber, refTo('fastener', f.id)) ?? f.name
+const screwNoun = (d: Drafting, f: Fastener) => nounOf(d.reader, d.saber, refTo('fastener', f.id)) ?? f.name
 
 /** The screws that hold a blade, when every one may be turned; what is in the way is asked for. */
 function held(d: Drafting, socket: Socket) {
@@ -46,13 +46,17 @@ export function bladeIn(d: Drafting): void {
       continue
     }
     const place = refTo('socket', socket.id)
-    for (const f of screws) d.screw(say('step.loosenBlade', { screw: screwNoun(d, f) }), f, 'anticlockwise')
-    d.step(say('step.bladeIn', { how: socket.insertion, ...of(d, socket) }), {
+    for (const f of screws) d.screw(say(d.reader, 'step.loosenBlade', { screw: screwNoun(d, f) }), f, 'anticlockwise')
+    d.step(say(d.reader, 'step.bladeIn', { how: socket.insertion, ...of(d, socket) }), {
       place,
       direction: socket.insertion === 'clockwise' ? 'clockwise' : 'push',
     })
-    for (const f of screws) d.screw(say('step.tightenBlade', { screw: screwNoun(d, f) }), f, 'clockwise')
-    d.step(say('step.pullCheck'), { place, caution: say('step.pullCheck.caution'), direction: 'pull' })
+    for (const f of screws) d.screw(say(d.reader, 'step.tightenBlade', { screw: screwNoun(d, f) }), f, 'clockwise')
+    d.step(say(d.reader, 'step.pullCheck'), {
+      place,
+      caution: say(d.reader, 'step.pullCheck.caution'),
+      direction: 'pull',
+    })
   }
 }
 
@@ -72,15 +76,18 @@ export function bladeOut(d: Drafting): void {
       else
         d.acts(
           screws.map((f) => ({ do: 'tighten', at: refTo('fastener', f.id) })),
-          (act) => say('step.keepScrew', { screw: screwNoun(d, screws.find((f) => act.at === `fastener:${f.id}`)!) }),
+          (act) =>
+            say(d.reader, 'step.keepScrew', {
+              screw: screwNoun(d, screws.find((f) => act.at === `fastener:${f.id}`)!),
+            }),
         )
       continue
     }
-    for (const f of screws) d.screw(say('step.loosenBlade', { screw: screwNoun(d, f) }), f, 'anticlockwise')
-    d.step(say('step.bladeOut', { how: socket.insertion, ...of(d, socket) }), {
+    for (const f of screws) d.screw(say(d.reader, 'step.loosenBlade', { screw: screwNoun(d, f) }), f, 'anticlockwise')
+    d.step(say(d.reader, 'step.bladeOut', { how: socket.insertion, ...of(d, socket) }), {
       place: refTo('socket', socket.id),
       direction: socket.insertion === 'clockwise' ? 'clockwise' : 'pull',
     })
-    for (const f of screws) d.screw(say('step.keepScrew', { screw: screwNoun(d, f) }), f, 'clockwise')
+    for (const f of screws) d.screw(say(d.reader, 'step.keepScrew', { screw: screwNoun(d, f) }), f, 'clockwise')
   }
 }

@@ -23,7 +23,7 @@ export function cellIn(d: Drafting): void {
   for (const c of loose(d)) {
     const at = refTo('part', c.id)
     const out = way?.cells.find((x) => x.at === at)
-    const words = wordsOf(d.saber, d.assembly, { do: 'putOn', at })
+    const words = wordsOf(d.reader, d.saber, d.assembly, { do: 'putOn', at })
     if (!words) d.ask('whichPole', c.name, at)
     else if (out) d.acts([{ ...out, do: 'putOn' }])
     else if (lostPlace(d, at)) d.step(words.text, words)
@@ -37,7 +37,7 @@ export function cellOut(d: Drafting): void {
   for (const c of loose(d)) {
     const at = refTo('part', c.id)
     const out = way?.cells.find((x) => x.at === at)
-    const words = wordsOf(d.saber, d.assembly, { do: 'takeOff', at, how: 'lift' })
+    const words = wordsOf(d.reader, d.saber, d.assembly, { do: 'takeOff', at, how: 'lift' })
     if (out) d.acts([out])
     else if (words && lostPlace(d, at)) d.step(words.text, words)
     else d.ask('noWayOut', c.name, at)
@@ -54,13 +54,21 @@ export function charge(d: Drafting) {
   const cell = cells[0]
   if (!cell) return d.ask('noCell', '')
   if (!charger || cells.some((c) => !c.removable)) return d.ask('howCharged', cell.name, refTo('part', cell.id))
-  d.step(say('step.chargeWith', { charger: toldNoun(d.saber, refTo('part', charger.id)) ?? charger.name }), {
-    place: refTo('part', charger.id),
-    caution: say('step.chargeCell.caution'),
-  })
+  d.step(
+    say(d.reader, 'step.chargeWith', {
+      charger: toldNoun(d.reader, d.saber, refTo('part', charger.id)) ?? charger.name,
+    }),
+    {
+      place: refTo('part', charger.id),
+      caution: say(d.reader, 'step.chargeCell.caution'),
+    },
+  )
 }
 
 export function card(d: Drafting): void {
   const board = d.saber.parts.find((p) => p.kind === 'board')
-  d.step(say('step.card'), { ...(board ? { place: refTo('part', board.id) } : {}), caution: say('step.card.caution') })
+  d.step(say(d.reader, 'step.card'), {
+    ...(board ? { place: refTo('part', board.id) } : {}),
+    caution: say(d.reader, 'step.card.caution'),
+  })
 }

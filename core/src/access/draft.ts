@@ -1,5 +1,6 @@
 import { type Assembly, machineOf, type State, toolOf, wordsOf } from '../machine'
 import { type Act, type Fastener, type Ref, refTo, type Saber, type Step } from '../record'
+import type { Reader } from '../units'
 
 /** Why a step is left out of a draft: what the record does not say, or what forbids it. */
 export type AskCode =
@@ -37,6 +38,7 @@ export class Drafting {
   /** As it leaves the shop, with every screw tight: what is loose on the bench is no matter of the client's. */
   readonly rest: State
   constructor(
+    readonly reader: Reader,
     readonly saber: Saber,
     private readonly newId: () => string,
   ) {
@@ -48,7 +50,7 @@ export class Drafting {
   /** Acts as steps, each in the words of this saber or in those that are given. One that has no words yet is left out. */
   acts(list: readonly Act[], worded: (act: Act) => string | undefined = () => undefined): void {
     for (const act of list) {
-      const words = wordsOf(this.saber, this.assembly, act)
+      const words = wordsOf(this.reader, this.saber, this.assembly, act)
       if (!words) continue
       const { text, ...more } = words
       this.step(worded(act) ?? text, { ...more, act })
@@ -64,7 +66,7 @@ export class Drafting {
   }
   /** A step at a screw, with its key. */
   screw(text: string, f: Fastener, direction: 'clockwise' | 'anticlockwise', more: Partial<Step> = {}) {
-    const tool = toolOf(f)
+    const tool = toolOf(this.reader, f)
     this.step(text, { place: refTo('fastener', f.id), ...(tool ? { tool } : {}), direction, ...more })
   }
 }

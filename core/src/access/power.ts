@@ -12,7 +12,7 @@ export function power(d: Drafting, to: 'on' | 'off') {
   if (by === 'killSwitch') {
     d.ask('whichSwitch', '')
     // That there is one is recorded; only which part it is, is not.
-    return d.step(say('step.slide', { switch: '', named: 'no', to }), { direction: 'slide' })
+    return d.step(say(d.reader, 'step.slide', { switch: '', named: 'no', to }), { direction: 'slide' })
   }
   // A switch or a key is fitted, but the record says that the power is cut another way, or not at all.
   const key = saber.parts.find((p) => p.kind === 'killKey')

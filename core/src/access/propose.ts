@@ -1,4 +1,5 @@
 import type { Saber, Task } from '../record'
+import type { Reader } from '../units'
 import { bladeIn, bladeOut } from './blade'
 import { card, cellIn, cellOut, charge } from './cell'
 import { type Draft, Drafting } from './draft'
@@ -23,8 +24,8 @@ const DRAFTS: Record<Task, (d: Drafting) => void> = {
  * is recorded, or that a screw never to be touched forbids, is left out, and what would settle it is asked for. Ids are made
  * from `newId`.
  */
-export function proposeSteps(saber: Saber, task: Task, newId: () => string): Draft {
-  const d = new Drafting(saber, newId)
+export function proposeSteps(reader: Reader, saber: Saber, task: Task, newId: () => string): Draft {
+  const d = new Drafting(reader, saber, newId)
   DRAFTS[task](d)
   return { steps: d.steps, asks: d.asks }
 }

@@ -1,4 +1,4 @@
-import { formatNumber } from '../units'
+import { formatNumber, MAKER } from '../units'
 import type { Refusal } from './carriers'
 
 /** Why a carrier does not take cells, for the shop. */
@@ -9,7 +9,7 @@ export function refusalWords(r: Refusal | undefined): string {
     case 'tooMany':
       return `${r.count} cells; ${r.most} are taken`
     case 'tooMuch':
-      return `${formatNumber(r.wattHours, 1)} Wh a cell; ${formatNumber(r.most, 1)} are taken`
+      return `${formatNumber(MAKER, r.wattHours, 1)} Wh a cell; ${formatNumber(MAKER, r.most, 1)} are taken`
     default:
       return r?.words ?? 'it is not carried'
   }

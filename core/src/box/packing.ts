@@ -1,4 +1,5 @@
 import { type Commission, type OWNERS, refTo, type Saber, type SUPPLIES } from '../record'
+import type { Reader } from '../units'
 import { say } from '../words'
 
 /** A line of a packing list; `key` stays the same for the same thing, whatever it is called. */
@@ -18,7 +19,7 @@ export interface PackingLine {
  * spares, parts to return; what he has already, and what he has to buy. What is on the list already, by its key or (typed by
  * hand) by its words, is not proposed again; of what is there in too small a number, the rest is.
  */
-export function proposePacking(c: Commission): PackingLine[] {
+export function proposePacking(reader: Reader, c: Commission): PackingLine[] {
   const out = new Map<string, PackingLine>()
   const several = c.sabers.length > 1
   const add = (line: PackingLine, like: string = line.key) => {
@@ -32,16 +33,16 @@ export function proposePacking(c: Commission): PackingLine[] {
   }
   for (const s of c.sabers) {
     const its = several ? { saber: s.id } : {}
-    add({ key: refTo('saber', s.id), what: several ? s.name : say('box.saber'), quantity: 1, ...its })
-    for (const { like, ...line } of ofSaber(s, several)) add({ ...line, ...its }, like)
+    add({ key: refTo('saber', s.id), what: several ? s.name : say(reader, 'box.saber'), quantity: 1, ...its })
+    for (const { like, ...line } of ofSaber(reader, s, several)) add({ ...line, ...its }, like)
   }
   for (const a of c.arrivals) {
     const back = a.shares.filter((x) => x.fate === 'returned' || x.fate === 'leftOver')
     const quantity = back.reduce((n, x) => n + x.count, 0)
-    const what = say('box.returned', { what: a.what })
+    const what = say(reader, 'box.returned', { what: a.what })
     if (quantity) add({ key: refTo('arrival', a.id), what, quantity, owner: 'client' })
   }
-  add({ key: 'record', what: say('box.record'), quantity: 1 })
+  add({ key: 'record', what: say(reader, 'box.record'), quantity: 1 })
   return [...out.values()].flatMap((line) => {
     const listed = c.packing.filter((p) => (p.key === undefined ? p.what === line.what : p.key === line.key))
     const rest = line.quantity - listed.reduce((n, p) => n + p.quantity, 0)
@@ -53,7 +54,7 @@ export function proposePacking(c: Commission): PackingLine[] {
 const HOW = { shop: {}, client: { supply: 'hasAlready' }, notSupplied: { supply: 'toBuy' } } as const
 
 /** Several of one row of the shelf are one line, with their number. */
-function ofSaber(s: Saber, several: boolean): (PackingLine & { like?: string })[] {
+function ofSaber(reader: Reader, s: Saber, several: boolean): (PackingLine & { like?: string })[] {
   const blades = s.blades
     .filter((b) => b.use !== 'demo')
     .map((b) => ({
@@ -67,14 +68,14 @@ function ofSaber(s: Saber, several: boolean): (PackingLine & { like?: string })[
     .flatMap((p) => {
       const supplied = p.supplied ?? 'shop'
       if (supplied === 'bench') return []
-      const what = p.kind === 'killKey' ? say('box.killKey', { name: p.name }) : p.name
+      const what = p.kind === 'killKey' ? say(reader, 'box.killKey', { name: p.name }) : p.name
       const like = p.catalogue ? { like: `${p.kind} ${p.catalogue} ${supplied}` } : {}
       return [{ key: refTo('part', p.id), what, quantity: 1, ...like, ...HOW[supplied] }]
     })
   const turned = s.hilt.fasteners.filter((f) => f.clientMay !== 'never' && f.key && f.key !== 'by hand')
   const keys = [...new Set(turned.map((f) => f.key))]
     .filter((key) => !s.parts.some((p) => p.kind === 'tool' && p.key === key))
-    .map((key) => ({ key: `key:${key}`, what: say('box.hexKey', { key }), quantity: 1 }))
+    .map((key) => ({ key: `key:${key}`, what: say(reader, 'box.hexKey', { key }), quantity: 1 }))
   const items = s.items.flatMap((x) =>
     x.supplied === 'bench'
       ? []

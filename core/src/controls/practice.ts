@@ -1,4 +1,5 @@
 import { byId, type ControlRow, type Saber } from '../record'
+import type { Reader } from '../units'
 import { say } from '../words'
 import { type Board, type Pattern, type Pose, sortOf } from './compile'
 import { doingOf, gestureText, secondsInWords } from './gesture'
@@ -68,26 +69,27 @@ function missOf(b: Board, wanted: ControlRow, made: Made): Miss {
 }
 
 /** What is asked of somebody who practises. */
-export const askText = (s: Saber, r: ControlRow): string =>
-  say('practice.ask', { what: doingOf(r), state: isOf(s, r.mode), mode: modeName(s, r.mode) })
+export const askText = (reader: Reader, s: Saber, r: ControlRow): string =>
+  say(reader, 'practice.ask', { what: doingOf(reader, r), state: isOf(s, r.mode), mode: modeName(s, r.mode) })
 /** How it is done, for whoever asks. */
-export const hintText = (s: Saber, r: ControlRow): string => say('practice.hint', { gesture: gestureText(s, r) })
+export const hintText = (reader: Reader, s: Saber, r: ControlRow): string =>
+  say(reader, 'practice.hint', { gesture: gestureText(reader, s, r) })
 
 /** What was different, as a sentence to whoever tried. */
-export function missText(s: Saber, miss: Miss): string {
+export function missText(reader: Reader, s: Saber, miss: Miss): string {
   const other = miss.code === 'other' ? byId(s.controls, miss.row) : undefined
-  return say('practice.miss', {
+  return say(reader, 'practice.miss', {
     code: miss.code,
-    held: 'held' in miss ? secondsInWords(miss.held) : '',
-    from: miss.code === 'tooShort' ? secondsInWords(miss.from) : '',
-    to: miss.code === 'tooLong' ? secondsInWords(miss.to) : '',
+    held: 'held' in miss ? secondsInWords(reader, miss.held) : '',
+    from: miss.code === 'tooShort' ? secondsInWords(reader, miss.from) : '',
+    to: miss.code === 'tooLong' ? secondsInWords(reader, miss.to) : '',
     beeps: 'beeps' in miss ? (miss.beeps ?? 0) : 0,
     counted: 'beeps' in miss && miss.beeps ? 'yes' : 'no',
-    did: miss.code === 'count' ? say('times', { n: miss.did }) : '',
-    wants: miss.code === 'count' ? say('times', { n: miss.wants }) : '',
+    did: miss.code === 'count' ? say(reader, 'times', { n: miss.did }) : '',
+    wants: miss.code === 'count' ? say(reader, 'times', { n: miss.wants }) : '',
     pose: miss.code === 'pose' ? miss.wants : '',
     input: miss.code === 'input' ? (byId(s.inputs, miss.did)?.name ?? '') : '',
     mode: miss.code === 'mode' ? modeName(s, miss.is) : '',
-    what: other ? doingOf(other) : '',
+    what: other ? doingOf(reader, other) : '',
   })
 }

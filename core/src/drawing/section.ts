@@ -1,6 +1,7 @@
 import { known } from '../facts'
 import { type FittedPart, partsOfRef, type Ref, refTo, type Saber } from '../record'
 import { layOut } from '../room'
+import type { Reader } from '../units'
 import { drawBlade } from './painters/blade'
 import { type Canvas, MARGIN, type SectionView } from './painters/canvas'
 import { drawFastener } from './painters/fasteners'
@@ -16,7 +17,7 @@ import { Pen, type Scene, type Spot } from './scene'
  * other as drafting asks, fitted parts inside, screws where their clock angle puts them, the blade broken off at the edge.
  * What is assumed is drawn dashed, what is unknown dotted. A saber without sections gives an axis and nothing else.
  */
-export function drawSection(saber: Saber, view: SectionView): Scene {
+export function drawSection(reader: Reader, saber: Saber, view: SectionView): Scene {
   const shape = layOut(saber.hilt)
   const pen = new Pen()
   const spots: Spot[] = []
@@ -71,7 +72,7 @@ export function drawSection(saber: Saber, view: SectionView): Scene {
     ? saber.blades.filter((b) => !view.apart!.gone.includes(refTo('blade', b.id)))
     : saber.blades.filter((b) => b.use !== 'demo' || saber.blades.length === 1)
   for (const b of here.slice(0, 6)) draw(refTo('blade', b.id), () => drawBlade(ctx, b))
-  drawQuillons(ctx)
+  drawQuillons(reader, ctx)
   if (view.bare) drawBodies(ctx)
   shape.sections.forEach((s, i) => {
     draw(refTo('section', s.section.id), () => drawWalls(ctx, s, i))
@@ -90,7 +91,7 @@ export function drawSection(saber: Saber, view: SectionView): Scene {
   }
   for (const o of saber.hilt.openings) draw(refTo('opening', o.id), () => drawOpening(ctx, o))
   for (const f of saber.hilt.fasteners) draw(refTo('fastener', f.id), () => drawFastener(ctx, f))
-  if (!view.bare && !view.apart && !view.quiet) drawMeasures(ctx)
+  if (!view.bare && !view.apart && !view.quiet) drawMeasures(reader, ctx)
   return { width: view.width, height: view.height, scale, axisY, prims: pen.prims, spots, x, mm }
 }
 

@@ -1,7 +1,7 @@
 import { known } from '../facts'
 import { type Fastener, refTo, type Saber } from '../record'
 import { certainty, layOut, outerAt, sideOpenings, spanOf } from '../room'
-import { formatNumber } from '../units'
+import { formatNumber, type Reader } from '../units'
 import { Pen, type Pt, type Role, type Scene, type Spot } from './scene'
 
 /** The unrolled surface: a scene, and the way back from a point on it to a clock angle. */
@@ -22,6 +22,7 @@ const FOOT = 18
  * too unless `zoom` is above 1.
  */
 export function drawUnrolled(
+  reader: Reader,
   saber: Saber,
   view: {
     width: number
@@ -141,7 +142,7 @@ export function drawUnrolled(
   const places = new Map(marks.map((m) => [m.at, m]))
   if (lit) places.set(lit.at, lit)
   for (const m of [...places.values()].sort((a, b) => a.at - b.at)) {
-    const text = `${m.sure ? '' : '≈ '}${formatNumber(m.at, 1)}`
+    const text = `${m.sure ? '' : '≈ '}${formatNumber(reader, m.at, 1)}`
     const half = text.length * 3 + 3
     // What is lit stands in the lower row; the others where there is room.
     const beside = lit && Math.abs(x(m.at) - x(lit.at)) < 2 * half
@@ -158,7 +159,7 @@ export function drawUnrolled(
     if (Math.abs(py - mid) > 12) {
       const arc = (Math.abs(turn(lit.deg)) / 360) * around(lit.at)
       pen.line([px, py], [px, mid], 'dim')
-      const words = `${formatNumber(arc, 1)} mm round, ${formatNumber(lit.deg, 0)}°`
+      const words = `${formatNumber(reader, arc, 1)} mm round, ${formatNumber(reader, lit.deg, 0)}°`
       pen.text([px + 8, py + (py > mid ? 18 : -10)], words, lit.sure ? 'dimText' : 'dimTextAbout', 'start')
     }
   }

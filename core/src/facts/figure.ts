@@ -1,3 +1,4 @@
+import { MAKER } from '../units'
 import type { Unit } from '../units/unit'
 import { known, type NumberFact, printable } from './fact'
 import { formatFact } from './print'
@@ -59,7 +60,7 @@ export class Gather {
       name,
       // Most figures are only compared: the words are made when they are read.
       get text() {
-        return formatFact(f)
+        return formatFact(MAKER, f)
       },
       about: printable(f) !== 'plain',
     }

@@ -1,6 +1,6 @@
 import { known } from '../facts'
 import type { Blade, Saber } from '../record'
-import { formatNumber, mmAndInch } from '../units'
+import { formatNumber, MAKER, mmAndInch } from '../units'
 import { say } from '../words'
 import { exposed, socketOf } from './blade/exposed'
 
@@ -35,17 +35,17 @@ function order(saber: Saber, blade: Blade): Shopping {
     if (v === undefined) needs.push(need)
     else lines.push(words(v))
   }
-  put(known(blade.outside), 'outside', (v) => say('buy.tube', { size: mmAndInch(v) }))
-  put(known(blade.wall), 'wall', (v) => say('buy.wall', { wall: formatNumber(v) }))
-  put(known(blade.length), 'length', (v) => say('buy.length', { size: mmAndInch(v) }))
+  put(known(blade.outside), 'outside', (v) => say(MAKER, 'buy.tube', { size: mmAndInch(MAKER, v) }))
+  put(known(blade.wall), 'wall', (v) => say(MAKER, 'buy.wall', { wall: formatNumber(MAKER, v) }))
+  put(known(blade.length), 'length', (v) => say(MAKER, 'buy.length', { size: mmAndInch(MAKER, v) }))
   const out = exposed(saber, blade)
-  if (out.ok) lines.push(say('buy.exposed', { mm: formatNumber(out.value, 0) }))
+  if (out.ok) lines.push(say(MAKER, 'buy.exposed', { mm: formatNumber(MAKER, out.value, 0) }))
   if (blade.kind === 'pixel') {
-    put(known(blade.density), 'density', (v) => say('buy.density', { density: formatNumber(v, 0) }))
-    put(known(blade.strips), 'strips', (v) => say('buy.strips', { strips: formatNumber(v, 0) }))
+    put(known(blade.density), 'density', (v) => say(MAKER, 'buy.density', { density: formatNumber(MAKER, v, 0) }))
+    put(known(blade.strips), 'strips', (v) => say(MAKER, 'buy.strips', { strips: formatNumber(MAKER, v, 0) }))
     const c = saber.parts.find((p) => p.kind === 'connector')
-    if (c) lines.push(say('buy.contacts', { connector: c.name }))
+    if (c) lines.push(say(MAKER, 'buy.contacts', { connector: c.name }))
     else needs.push('contacts')
-  } else lines.push(say('buy.kind', { kind: blade.kind }))
+  } else lines.push(say(MAKER, 'buy.kind', { kind: blade.kind }))
   return { blade, socket: socketOf(saber, blade)?.name ?? '?', lines, needs }
 }

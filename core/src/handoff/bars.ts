@@ -1,10 +1,11 @@
 import { latest, plannedTests } from '../proof'
 import type { Saber } from '../record'
+import type { Reader } from '../units'
 import type { Bar, Block } from './block'
 
 /** What was wanted, computed and found, where all of that is figures. */
-function bars(s: Saber): Bar[] {
-  const plans = new Map(plannedTests(s).map((p) => [p.test.key, p]))
+function bars(reader: Reader, s: Saber): Bar[] {
+  const plans = new Map(plannedTests(reader, s).map((p) => [p.test.key, p]))
   return s.tests.map((t) => {
     const found = latest(t)?.value
     const computed = plans.get(t.key)?.predicts?.()?.value
@@ -19,8 +20,8 @@ function bars(s: Saber): Bar[] {
 }
 
 /** The tests with their bars. They are drawn, not read, and cost most of a record: whoever only reads goes without. */
-export const withBars = (s: Saber, blocks: Block[]): Block[] =>
-  blocks.map((b, i) => (i === 0 && b.kind === 'table' && s.tests.length ? { ...b, bars: bars(s) } : b))
+export const withBars = (reader: Reader, s: Saber, blocks: Block[]): Block[] =>
+  blocks.map((b, i) => (i === 0 && b.kind === 'table' && s.tests.length ? { ...b, bars: bars(reader, s) } : b))
 
 /** Where everything of a bar stands, as shares of its width, and whether what was found is what was wanted; an open end reaches the edge. */
 export function barShares(b: Bar): { from: number; to: number; computed?: number; found?: number; good: boolean } {

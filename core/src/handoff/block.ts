@@ -1,4 +1,5 @@
 import type { Commission, Saber, Task } from '../record'
+import type { Reader } from '../units'
 
 /** A line of facts: what, and how much is known of it. */
 export interface FactRow {
@@ -49,8 +50,8 @@ interface Written {
   title: string
   blocks: Block[]
 }
-export type SaberChapter = (s: Saber) => Written
-export type OrderChapter = (c: Commission) => Written
+export type SaberChapter = (reader: Reader, s: Saber) => Written
+export type OrderChapter = (reader: Reader, c: Commission) => Written
 
 /** A table whose heads are worded by their column. Without rows there is none. */
 export const table = (head: string[], rows: string[][], more: { swatch?: string[]; bars?: Bar[] } = {}): Block[] =>

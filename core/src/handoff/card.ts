@@ -12,6 +12,7 @@ import {
 import { drawSection, inkOf, pathData } from '../drawing'
 import { known } from '../facts'
 import { byId, type ControlRow, type Saber } from '../record'
+import type { Reader } from '../units'
 import { say, whether } from '../words'
 
 /** What stands on a card, in points from its upper left corner. A path is written as SVG writes it. */
@@ -211,13 +212,14 @@ function posePicture(r: ControlRow, x: number, y: number, size: number): CardPri
 const sortHeld = (r: ControlRow): boolean => ['hold', 'chord'].includes(r.gesture)
 
 /** In which presets alone a control is there; nothing where it is there in all. */
-const onlyIn = (s: Saber, r: ControlRow): string =>
+const onlyIn = (reader: Reader, s: Saber, r: ControlRow): string =>
   r.presets?.length
-    ? say('card.only', { presets: r.presets.map((id) => byId(s.presets, id)?.name ?? '?').join(', ') })
+    ? say(reader, 'card.only', { presets: r.presets.map((id) => byId(s.presets, id)?.name ?? '?').join(', ') })
     : ''
 
 /** Where a mode is, as a client says it. */
-const inMode = (s: Saber, mode: string): string => say('card.mode', { state: isOf(s, mode), mode: modeName(s, mode) })
+const inMode = (reader: Reader, s: Saber, mode: string): string =>
+  say(reader, 'card.mode', { state: isOf(s, mode), mode: modeName(s, mode) })
 
 /** Sizes of letters overleaf, largest first. */
 const SIZES = [11.5, 10.6, 9.8, 9.2, 8.6, 8] as const
@@ -231,7 +233,7 @@ const ruler = (page: () => CardPrim[]) => (y: number, colour: string, x: number,
   void page().push({ t: 'path', d: `M ${x} ${y.toFixed(2)} L ${x + w} ${y.toFixed(2)}`, stroke: colour, width: 0.7 })
 
 /** Every control, by its mode, in columns, on as many pages as it takes in letters of a size. */
-function overleaf(s: Saber, paper: CardPaper, title: string, size: number): CardPrim[][] {
+function overleaf(reader: Reader, s: Saber, paper: CardPaper, title: string, size: number): CardPrim[][] {
   const [width, height] = CARD_PAPERS[paper]
   const inner = width - 2 * MARGIN
   const pages: CardPrim[][] = []
@@ -263,11 +265,11 @@ function overleaf(s: Saber, paper: CardPaper, title: string, size: number): Card
     const out = timeOutOf(s, m.id)
     room(52 * big)
     at += 6
-    text(left(), at + 8, inMode(s, m.id), 11 * big, 700, BRASS, 'H2')
+    text(left(), at + 8, inMode(reader, s, m.id), 11 * big, 700, BRASS, 'H2')
     at += 14 * big
     const said = [
-      m.chooses ? say('card.chooses', { what: m.chooses, turning: whether(m.by === 'turning') }) : '',
-      out ? say('card.ends', { seconds: secondsInWords(out.s), mode: modeName(s, out.to) }) : '',
+      m.chooses ? say(reader, 'card.chooses', { what: m.chooses, turning: whether(m.by === 'turning') }) : '',
+      out ? say(reader, 'card.ends', { seconds: secondsInWords(reader, out.s), mode: modeName(s, out.to) }) : '',
     ].filter(Boolean)
     for (const line of wrapped(said.join('. '), size, 400, w)) {
       text(left(), at + 6, line, size, 400, QUIET)
@@ -276,9 +278,11 @@ function overleaf(s: Saber, paper: CardPaper, title: string, size: number): Card
     for (const r of rows) {
       const picture = 17 * big
       const x = picture * (r.pose === 'any' ? (sortHeld(r) ? 1.3 : 1) : 1.85) + 8
-      const head = wrapped(doingOf(r), size * 1.08, 600, w - x)
+      const head = wrapped(doingOf(reader, r), size * 1.08, 600, w - x)
       const body = wrapped(
-        [gestureText(s, r), onlyIn(s, r), r.status === 'unsure' ? say('card.unsure') : ''].filter(Boolean).join('. '),
+        [gestureText(reader, s, r), onlyIn(reader, s, r), r.status === 'unsure' ? say(reader, 'card.unsure') : '']
+          .filter(Boolean)
+          .join('. '),
         size,
         400,
         w - x,
@@ -307,10 +311,10 @@ function overleaf(s: Saber, paper: CardPaper, title: string, size: number): Card
  * The card of a saber's controls, made from its map and so never another: in front what a beginner needs first, then every control
  * by its mode, on as many pages as it takes. A saber without controls has a card that says so.
  */
-export function controlsCard(s: Saber, paper: CardPaper): Card {
+export function controlsCard(reader: Reader, s: Saber, paper: CardPaper): Card {
   const [width, height] = CARD_PAPERS[paper]
   const pages: CardPrim[][] = []
-  const title = say('card.title', { saber: s.name })
+  const title = say(reader, 'card.title', { saber: s.name })
   const inner = width - 2 * MARGIN
   const big = paper === 'A4' ? 1.25 : 1
   const page: CardPrim[] = []
@@ -323,12 +327,12 @@ export function controlsCard(s: Saber, paper: CardPaper): Card {
     text(MARGIN, y, line, 21 * big, 700, INK, 'H1')
     y += 24 * big
   }
-  text(MARGIN, y - 6, say('card.about'), 10 * big, 400, QUIET)
+  text(MARGIN, y - 6, say(reader, 'card.about'), 10 * big, 400, QUIET)
   y += 8
   const high = 54 * big
   y += 11 * big * Math.max(0, s.inputs.filter((i) => i.kind === 'button' && i.part).length - 1) + 6
   if (s.hilt.sections.length) {
-    const scene = drawSection(s, { width: inner, height: high, bare: true })
+    const scene = drawSection(reader, s, { width: inner, height: high, bare: true })
     for (const p of scene.prims) {
       if (p.t === 'text') continue
       const ink = inkOf(p)
@@ -372,15 +376,15 @@ export function controlsCard(s: Saber, paper: CardPaper): Card {
     page.push(...gesturePicture(r, MARGIN + 2, top + 8, picture))
     page.push(...posePicture(r, MARGIN + picture + 10, top + 8, picture * 0.8))
     const x = MARGIN + picture * 1.8 + 18
-    text(x, top + 15 * big, inMode(s, r.mode), 8.6 * big, 600, QUIET)
+    text(x, top + 15 * big, inMode(reader, s, r.mode), 8.6 * big, 600, QUIET)
     let at = top + 29 * big
     const room = width - MARGIN - x
-    for (const line of wrapped(doingOf(r), 13.5 * big, 700, room).slice(0, 1)) {
+    for (const line of wrapped(doingOf(reader, r), 13.5 * big, 700, room).slice(0, 1)) {
       text(x, at, line, 13.5 * big, 700)
       at += 14 * big
     }
     for (const line of wrapped(
-      [gestureText(s, r), onlyIn(s, r)].filter(Boolean).join('. '),
+      [gestureText(reader, s, r), onlyIn(reader, s, r)].filter(Boolean).join('. '),
       10.4 * big,
       400,
       room,
@@ -389,10 +393,10 @@ export function controlsCard(s: Saber, paper: CardPaper): Card {
       at += 12.5 * big
     }
   }
-  if (!lessons.length) text(MARGIN, y + 20, say('controls.none'), 12 * big)
+  if (!lessons.length) text(MARGIN, y + 20, say(reader, 'controls.none'), 12 * big)
   rule(height - MARGIN - 16, INK, MARGIN, inner)
   for (const [i, line] of wrapped(
-    say('card.foot', { more: whether(s.controls.length > lessons.length) }),
+    say(reader, 'card.foot', { more: whether(s.controls.length > lessons.length) }),
     8.6 * big,
     400,
     inner,
@@ -403,9 +407,9 @@ export function controlsCard(s: Saber, paper: CardPaper): Card {
   pages.push(page)
 
   // Overleaf in the largest letters that take no page more than small ones do.
-  const least = overleaf(s, paper, title, SIZES.at(-1)!).length
+  const least = overleaf(reader, s, paper, title, SIZES.at(-1)!).length
   for (const size of SIZES) {
-    const back = overleaf(s, paper, title, size)
+    const back = overleaf(reader, s, paper, title, size)
     if (back.length > least) continue
     pages.push(...back)
     break

@@ -2,6 +2,7 @@ import { formatFact, known } from '../facts'
 import { balance } from '../fit'
 import { runtime } from '../power'
 import { type Commission, own, type Saber } from '../record'
+import type { Reader } from '../units'
 import { say } from '../words'
 import type { FactRow } from './block'
 import { asText, hiltLength, orNotRecorded } from './values'
@@ -12,33 +13,40 @@ export interface Cover {
   quote?: { text: string; answer: string }
 }
 
-export function coverOf(c: Commission): Cover {
+export function coverOf(reader: Reader, c: Commission): Cover {
   const wish = c.requests
     .filter((r) => (r.shape ?? 'asked') === 'asked' && r.status === 'met')
     .sort((a, b) => (a.rank ?? 99) - (b.rank ?? 99))[0]
   return {
-    sabers: c.sabers.map((s) => ({ saber: s.id, name: s.name, facts: factsOf(s) })),
+    sabers: c.sabers.map((s) => ({ saber: s.id, name: s.name, facts: factsOf(reader, s) })),
     ...(wish
-      ? { quote: { text: own(wish.text).replace(/^[“„"]|[”“"]$/g, ''), answer: wish.answer ? own(wish.answer) : '' } }
+      ? {
+          quote: {
+            text: own(reader, wish.text).replace(/^[“„"]|[”“"]$/g, ''),
+            answer: wish.answer ? own(reader, wish.answer) : '',
+          },
+        }
       : {}),
   }
 }
 
-function factsOf(s: Saber): FactRow[] {
-  const name = (row: 'length' | 'mass' | 'balance' | 'cell' | 'runtime' | 'blade') => say('cover.fact', { row })
+function factsOf(reader: Reader, s: Saber): FactRow[] {
+  const name = (row: 'length' | 'mass' | 'balance' | 'cell' | 'runtime' | 'blade') => say(reader, 'cover.fact', { row })
   const b = balance(s)
   const blade = s.blades.find((x) => x.use !== 'demo')
   const cells = s.parts.filter((p) => p.kind === 'cell').map((p) => p.name)
   const size = blade && known(blade.outside) !== undefined && known(blade.length) !== undefined
   return [
-    { name: name('length'), ...hiltLength(s) },
-    { name: name('mass'), ...asText(b.mass) },
-    { name: name('balance'), ...asText(b.centre) },
-    { name: name('cell'), value: orNotRecorded([...new Set(cells)].join(', ')) },
-    { name: name('runtime'), ...asText(runtime(s).minutes) },
+    { name: name('length'), ...hiltLength(reader, s) },
+    { name: name('mass'), ...asText(reader, b.mass) },
+    { name: name('balance'), ...asText(reader, b.centre) },
+    { name: name('cell'), value: orNotRecorded(reader, [...new Set(cells)].join(', ')) },
+    { name: name('runtime'), ...asText(reader, runtime(s).minutes) },
     {
       name: name('blade'),
-      value: size ? `${formatFact(blade.outside)} × ${formatFact(blade.length, 0)}` : say('notRecorded'),
+      value: size
+        ? `${formatFact(reader, blade.outside)} × ${formatFact(reader, blade.length, 0)}`
+        : say(reader, 'notRecorded'),
     },
   ]
 }

@@ -1,5 +1,5 @@
-import { type Commission, languageOf, type Saber, saberTitle, speakingTo, writtenIn } from '../record'
-import { type Language, type Measures, type Reader, tongue } from '../units'
+import { type Commission, languageOf, readerOf, type Saber, saberTitle, writtenIn } from '../record'
+import type { Language, Measures, Reader } from '../units'
 import { say } from '../words'
 import { withBars } from './bars'
 import type { Chapter, OrderChapter } from './block'
@@ -45,19 +45,19 @@ export interface ShopCard {
  * opened, lit, charged and cared for, what was tested and who made it. Nothing is stated as fact that the record does not hold as fact.
  */
 export function buildHandoff(c: Commission, shop: string, date: string, from?: ShopCard): HandoffDocument {
-  return speakingTo(c, () => whole(c, shop, date, from))
+  return whole(readerOf(c), c, shop, date, from)
 }
 
-function whole(c: Commission, shop: string, date: string, from?: ShopCard): HandoffDocument {
+function whole(reader: Reader, c: Commission, shop: string, date: string, from?: ShopCard): HandoffDocument {
   const several = c.sabers.length > 1
   const order = (list: readonly OrderChapter[]): Chapter[] =>
-    list.map((chapter) => chapter(c)).filter((ch) => ch.blocks.length)
+    list.map((chapter) => chapter(reader, c)).filter((ch) => ch.blocks.length)
   return {
     format: HANDOFF_FORMAT,
     version: HANDOFF_VERSION,
     of: c.id,
     title: c.title,
-    client: c.client.name || say('handoff.noClient'),
+    client: c.client.name || say(reader, 'handoff.noClient'),
     shop,
     number: c.handoff.issued.length + 1,
     date,
@@ -66,24 +66,24 @@ function whole(c: Commission, shop: string, date: string, from?: ShopCard): Hand
     ...(c.client.measures ? { measures: c.client.measures } : {}),
     written: writtenIn(c),
     ...(from && Object.values(from).some((v) => v) ? { from } : {}),
-    cover: coverOf(c),
-    chapters: [...order(BEFORE), ...c.sabers.flatMap((s) => saberChapters(s, several)), ...order(AFTER)],
+    cover: coverOf(reader, c),
+    chapters: [...order(BEFORE), ...c.sabers.flatMap((s) => saberChapters(reader, s, several)), ...order(AFTER)],
   }
 }
 
-function saberChapters(s: Saber, several: boolean): Chapter[] {
-  return OF_A_SABER.map((chapter) => chapter(s))
+function saberChapters(reader: Reader, s: Saber, several: boolean): Chapter[] {
+  return OF_A_SABER.map((chapter) => chapter(reader, s))
     .filter((ch) => ch.blocks.length)
     .map(({ id, title, blocks }) => ({
       id: several ? `${id}-${s.id}` : id,
       title: several
-        ? say('handoff.ofSaber', {
+        ? say(reader, 'handoff.ofSaber', {
             saber: s.name,
-            title: tongue() === 'en' ? `${title[0]!.toLowerCase()}${title.slice(1)}` : title,
+            title: reader.language === 'en' ? `${title[0]!.toLowerCase()}${title.slice(1)}` : title,
           })
         : title,
       saber: s.id,
-      blocks: id === 'tests' ? withBars(s, blocks) : blocks,
+      blocks: id === 'tests' ? withBars(reader, s, blocks) : blocks,
     }))
 }
 

@@ -1,7 +1,7 @@
 import { DEEPEST_JSON, explain, makeAjv, nestedDeeper } from '../import'
 import { type Commission, type Problem, ReplyFile } from '../record'
 
-let check: ReturnType<ReturnType<typeof makeAjv>['compile']> | undefined
+const ajv = makeAjv()
 
 /** Reads a reply that came as a file: every fault by place and rule, among them that it answers another commission. */
 export function readReply(
@@ -20,7 +20,7 @@ export function readReply(
   } catch (e) {
     return fault('', 'json', `This is not JSON: ${(e as Error).message}`)
   }
-  check ??= makeAjv().compile(ReplyFile)
+  const check = ajv.compile(ReplyFile)
   if (!check(raw)) return { ok: false, problems: explain(check.errors ?? []) }
   const reply = raw as ReplyFile
   if (reply.of !== c.id) return fault('/of', 'reference', `answers the record of another commission, ${reply.of}`)

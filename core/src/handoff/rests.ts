@@ -1,6 +1,7 @@
 import type { TSchema } from '@sinclair/typebox'
 import { isFact } from '../facts'
-import { Commission, isObject, type Kind, nameOfThing, speakingTo, THINGS } from '../record'
+import { Commission, isObject, type Kind, nameOfThing, readerOf, THINGS } from '../record'
+import type { Reader } from '../units'
 import type { Chapter } from './block'
 import { AFTER, BEFORE, OF_A_SABER } from './chapters'
 import { chapterLines, missingFrom } from './lines'
@@ -109,15 +110,19 @@ function changed(c: Commission, leaves: readonly Leaf[]): Commission {
 
 type Writer = (c: Commission) => Chapter | undefined
 /** Who writes a chapter, by its id in the document. */
-function writerOf(c: Commission, id: string): Writer | undefined {
+function writerOf(reader: Reader, c: Commission, id: string): Writer | undefined {
   const writers: Writer[] = [
-    ...[...BEFORE, ...AFTER].map((chapter): Writer => chapter),
+    ...[...BEFORE, ...AFTER].map(
+      (chapter): Writer =>
+        (x) =>
+          chapter(reader, x),
+    ),
     ...c.sabers.flatMap((s, i) =>
       OF_A_SABER.map(
         (chapter): Writer =>
           (x) => {
             const own = x.sabers[i]!
-            const made = chapter(own)
+            const made = chapter(reader, own)
             return { ...made, id: x.sabers.length > 1 ? `${made.id}-${s.id}` : made.id }
           },
       ),
@@ -132,37 +137,35 @@ function writerOf(c: Commission, id: string): Writer | undefined {
  * well; two places that make up for each other are not. A chapter that is not written gives none.
  */
 export function restsOf(c: Commission, id: string): RestedLine[] {
-  return speakingTo(c, () => {
-    const writer = writerOf(c, id)
-    if (!writer) return []
-    const read = (x: Commission): string[] | undefined => {
-      try {
-        return chapterLines(writer(x)!)
-      } catch {
-        return undefined
-      }
+  const writer = writerOf(readerOf(c), c, id)
+  if (!writer) return []
+  const read = (x: Commission): string[] | undefined => {
+    try {
+      return chapterLines(writer(x)!)
+    } catch {
+      return undefined
     }
-    const base = read(c) ?? []
-    const rests = base.map((): Rest[] => [])
-    /** The lines that are not there any more. */
-    const missing = (leaves: readonly Leaf[]): number[] | undefined => {
-      const now = read(changed(c, leaves))
-      return now && missingFrom(base, now)
+  }
+  const base = read(c) ?? []
+  const rests = base.map((): Rest[] => [])
+  /** The lines that are not there any more. */
+  const missing = (leaves: readonly Leaf[]): number[] | undefined => {
+    const now = read(changed(c, leaves))
+    return now && missingFrom(base, now)
+  }
+  const search = (leaves: readonly Leaf[]) => {
+    if (!leaves.length) return
+    const gone = missing(leaves)
+    if (gone && !gone.length) return
+    if (leaves.length === 1) {
+      const { steps: _s, other: _o, ...rest } = leaves[0]!
+      for (const i of gone ?? []) rests[i]!.push(rest)
+      return
     }
-    const search = (leaves: readonly Leaf[]) => {
-      if (!leaves.length) return
-      const gone = missing(leaves)
-      if (gone && !gone.length) return
-      if (leaves.length === 1) {
-        const { steps: _s, other: _o, ...rest } = leaves[0]!
-        for (const i of gone ?? []) rests[i]!.push(rest)
-        return
-      }
-      const half = leaves.length >> 1
-      search(leaves.slice(0, half))
-      search(leaves.slice(half))
-    }
-    search(leavesOf(c))
-    return base.map((line, i) => ({ line, rests: rests[i]! }))
-  })
+    const half = leaves.length >> 1
+    search(leaves.slice(0, half))
+    search(leaves.slice(half))
+  }
+  search(leavesOf(c))
+  return base.map((line, i) => ({ line, rests: rests[i]! }))
 }

@@ -1,4 +1,5 @@
 import { comesApart, type Saber } from '../record'
+import type { Reader } from '../units'
 import { say } from '../words'
 
 /** What a client may find odd one day, by what is fitted. */
@@ -38,8 +39,8 @@ const cutBy = (s: Saber) =>
       : 'none'
 
 /** Troubles that this saber can have, each with its cure. Usual ones; whatever is hot, swollen or smells is for the shop. */
-export const troublesOf = (s: Saber): { key: Trouble; what: string; cure: string }[] =>
+export const troublesOf = (reader: Reader, s: Saber): { key: Trouble; what: string; cure: string }[] =>
   TROUBLES.filter((t) => CAN[t](s)).map((key) => ({
-    ...{ key, what: say('trouble.what', { trouble: key }) },
-    cure: say('trouble.cure', { trouble: key, reset: cutBy(s) }),
+    ...{ key, what: say(reader, 'trouble.what', { trouble: key }) },
+    cure: say(reader, 'trouble.cure', { trouble: key, reset: cutBy(s) }),
   }))

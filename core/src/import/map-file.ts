@@ -6,7 +6,7 @@ import { explain, makeAjv } from '../record/check/validate'
 /** A file longer than this is not read. */
 const MOST_MAP_BYTES = 4e6
 
-let check: ReturnType<ReturnType<typeof makeAjv>['compile']> | undefined
+const ajv = makeAjv()
 
 export type MapRead = { ok: true; map: MapSheet } | { ok: false; problems: Problem[] }
 
@@ -31,7 +31,7 @@ export function readMap(text: string): MapRead {
   }
   if (!isObject(doc)) return refuse('', 'type', 'must be a JSON object')
   if (doc.format !== MAP_FORMAT) return refuse('/format', 'format', `must be "${MAP_FORMAT}"`, String(doc.format))
-  check ??= makeAjv().compile(MapFile)
+  const check = ajv.compile(MapFile)
   if (!check(doc)) return { ok: false, problems: explain(check.errors ?? []) }
   const { name, modes, timing, inputs, controls } = doc as MapFile
   const problems = [

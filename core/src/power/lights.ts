@@ -1,7 +1,7 @@
 import { type Calculated, Gather, known } from '../facts'
 import { duties } from '../light'
 import { type Blade, type FittedPart, refTo, type Saber, WHITE, type Zone } from '../record'
-import { formatNumber } from '../units'
+import { formatNumber, MAKER } from '../units'
 import { pixels } from './pixels'
 
 /** The basis of every light's current. */
@@ -17,7 +17,7 @@ export const brightnessLimit = (saber: Saber): number => {
   return brightness.source === 'configured' ? Math.min(1, (known(brightness) ?? 100) / 100) : 1
 }
 const noteLimit = (g: Gather, limit: number) => {
-  if (limit < 1) g.note('brightness, as configured', `${formatNumber(limit * 100, 0)} %`)
+  if (limit < 1) g.note('brightness, as configured', `${formatNumber(MAKER, limit * 100, 0)} %`)
 }
 const sum = (colour: string) => duties(colour).reduce((a, l) => a + l, 0)
 

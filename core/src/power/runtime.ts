@@ -1,6 +1,6 @@
 import { type Calculated, Gather } from '../facts'
 import { colourOf, type Preset, refTo, type Saber, WHITE } from '../record'
-import { formatNumber } from '../units'
+import { formatNumber, MAKER } from '../units'
 import { type Discharge, discharge } from './discharge'
 import { idleCurrent } from './keeping'
 import { litCurrent } from './lights'
@@ -77,6 +77,6 @@ function speakerMeanAmps(saber: Saber, g: Gather): number {
     g.note('speaker', 'not counted: volume or speaker not recorded', true)
     return 0
   }
-  g.note('speaker, mean', `${formatNumber(p.value / 3, 2)} W`, p.about)
+  g.note('speaker, mean', `${formatNumber(MAKER, p.value / 3, 2)} W`, p.about)
   return p.value / 3 / 3.7
 }

@@ -1,7 +1,7 @@
 import { type Calculated, Gather } from '../facts'
 import { type Blade, refTo, type Saber, WHITE } from '../record'
 import { layOut, socketSpan, spanOf } from '../room'
-import { formatNumber } from '../units'
+import { formatNumber, MAKER } from '../units'
 import { ocv } from './discharge'
 import { bladeCurrent, litCurrent } from './lights'
 import { cellsIn, notePack, packOf } from './pack'
@@ -65,6 +65,6 @@ function runLength(saber: Saber, g: Gather): number {
   const seat = saber.hilt.sockets.map((k) => socketSpan(saber, k.id, shape)).find(Boolean)
   if (!span || !seat) g.missing('the wire length')
   const mm = span && seat ? Math.max(0, seat.x0 - span.x0) : Number.NaN
-  if (span && seat) g.note('wire run, cell to socket', `${formatNumber(mm, 0)} mm`, true)
+  if (span && seat) g.note('wire run, cell to socket', `${formatNumber(MAKER, mm, 0)} mm`, true)
   return mm
 }

@@ -1,13 +1,14 @@
 import { Gather } from '../facts'
 import { balance } from '../fit'
 import { refTo, retentionOf, type Saber, type Socket } from '../record'
+import type { Reader } from '../units'
 import { say } from '../words'
 import { between, type Planned, partRef, partsOf, predicted, wiresOf } from './planned'
 
 const bladesIn = (s: Saber, k: Socket) => s.blades.filter((b) => b.socket === k.id)
 
 /** Each socket: what holds the blade, and every pixel; each blade: goes in, and how far it plays. */
-export const bladeTests = (s: Saber): Planned[] => [
+export const bladeTests = (reader: Reader, s: Saber): Planned[] => [
   ...s.hilt.sockets.flatMap((k): Planned[] => {
     const place = refTo('socket', k.id)
     const pixel = bladesIn(s, k).filter((b) => b.kind === 'pixel')
@@ -18,9 +19,9 @@ export const bladeTests = (s: Saber): Planned[] => [
       {
         test: {
           key: `pull-${k.id}`,
-          what: say('test.pull', { socket: k.name }),
+          what: say(reader, 'test.pull', { socket: k.name }),
           place,
-          expect: say('test.pull.expect'),
+          expect: say(reader, 'test.pull.expect'),
         },
         rests: [place, ...held],
       },
@@ -29,8 +30,8 @@ export const bladeTests = (s: Saber): Planned[] => [
             {
               test: {
                 key: `pixels-${k.id}`,
-                what: say('test.pixels', { socket: k.name, borrowed }),
-                ...{ place, expect: say('test.pixels.expect') },
+                what: say(reader, 'test.pixels', { socket: k.name, borrowed }),
+                ...{ place, expect: say(reader, 'test.pixels.expect') },
               },
               rests: [place, ...partsOf(s, 'connector', 'board'), ...wiresOf(s)],
             },
@@ -47,9 +48,9 @@ export const bladeTests = (s: Saber): Planned[] => [
         {
           test: {
             key: `fit-${b.id}`,
-            what: say('test.fit', { blade: b.name }),
+            what: say(reader, 'test.fit', { blade: b.name }),
             ...{ place, setup: b.kind === 'plug' ? ('plug' as const) : ('blade' as const) },
-            expect: say('test.fit.expect'),
+            expect: say(reader, 'test.fit.expect'),
           },
           rests,
         },
@@ -68,7 +69,7 @@ const playOf = (s: Saber, blade: string) => {
 }
 
 /** What scale and feeler gauge show, where Fit computes it. */
-export function sizeTests(s: Saber): Planned[] {
+export function sizeTests(reader: Reader, s: Saber): Planned[] {
   const own = s.blades.filter((b) => b.use === 'ship' && b.kind !== 'plug' && b.kind !== 'inHilt')
   return [
     ...own.flatMap((b): Planned[] => {
@@ -77,7 +78,7 @@ export function sizeTests(s: Saber): Planned[] {
       return [
         {
           test: {
-            ...{ key: `play-${b.id}`, what: say('test.play', { blade: b.name }), place: refTo('blade', b.id) },
+            ...{ key: `play-${b.id}`, what: say(reader, 'test.play', { blade: b.name }), place: refTo('blade', b.id) },
             ...{ unit: 'mm', setup: 'blade' as const },
           },
           rests: [refTo('blade', b.id), refTo('socket', b.socket)],
@@ -88,7 +89,7 @@ export function sizeTests(s: Saber): Planned[] {
     ...(balance(s).mass.ok && s.parts.length
       ? [
           {
-            test: { key: 'mass', what: say('test.mass'), unit: 'g', setup: 'any' as const },
+            test: { key: 'mass', what: say(reader, 'test.mass'), unit: 'g', setup: 'any' as const },
             rests: [],
             // Glue, solder and wire are in no list.
             ...predicted(s, (x) => balance(x).mass, between, 0.05),
@@ -98,43 +99,43 @@ export function sizeTests(s: Saber): Planned[] {
   ]
 }
 
-export const windowTests = (s: Saber): Planned[] =>
+export const windowTests = (reader: Reader, s: Saber): Planned[] =>
   s.parts
     .filter((p) => p.kind === 'display')
     .map((d) => ({
       test: {
         key: `display-${d.id}`,
-        what: say('test.display', { display: d.name }),
+        what: say(reader, 'test.display', { display: d.name }),
         place: partRef(d),
-        expect: say('test.display.expect'),
+        expect: say(reader, 'test.display.expect'),
       },
       rests: [partRef(d), ...partsOf(s, 'chassis'), ...wiresOf(s, 'signal')],
     }))
 
 /** What ships beside it is tried in its place: a spare that does not fit is none. */
-export const spareTests = (s: Saber): Planned[] =>
+export const spareTests = (reader: Reader, s: Saber): Planned[] =>
   s.items
     .filter((x) => x.supplied === 'shop' && x.role !== 'accessory')
     .map((x) => ({
       test: {
         key: `item-${x.id}`,
-        what: say('test.spare', { what: x.what }),
+        what: say(reader, 'test.spare', { what: x.what }),
         place: refTo('item', x.id),
-        expect: say('test.spare.expect'),
+        expect: say(reader, 'test.spare.expect'),
       },
       rests: [refTo('item', x.id)],
     }))
 
 /** A repair is proved by what it was for: opened and closed, over and over. */
-export const repairTests = (s: Saber): Planned[] =>
+export const repairTests = (reader: Reader, s: Saber): Planned[] =>
   s.fixes.map((f) => ({
     test: {
       key: `fix-${f.id}`,
-      what: say('test.repair', { fix: f.fix }).slice(0, 240),
+      what: say(reader, 'test.repair', { fix: f.fix }).slice(0, 240),
       ...(f.place ? { place: f.place } : {}),
-      unit: say('test.repair.unit'),
+      unit: say(reader, 'test.repair.unit'),
       min: 10,
-      expect: say('test.repair.expect'),
+      expect: say(reader, 'test.repair.expect'),
     },
     rests: f.place ? [f.place] : [],
   }))

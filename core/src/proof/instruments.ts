@@ -1,6 +1,6 @@
 import { evenNumbers } from '../fit'
 import type { Saber } from '../record'
-import { formatNumber } from '../units'
+import { formatNumber, MAKER } from '../units'
 import { plannedTests } from './plan'
 
 /** What a bench has, by the units it shows; small stand-ins until a real one is plugged in. */
@@ -22,12 +22,12 @@ const OFF = 0.02
  */
 export function instrumentLines(s: Saber, seed: number): string[] {
   const even = evenNumbers(seed)
-  const planned = new Map(plannedTests(s).map((p) => [p.test.key, p]))
+  const planned = new Map(plannedTests(MAKER, s).map((p) => [p.test.key, p]))
   return s.tests.flatMap((t) => {
     const shows = SHOWS[t.unit ?? '']
     const e = shows && !t.readings.length ? planned.get(t.key)?.predicts?.() : undefined
     if (!e) return []
     const value = e.value * (1 + OFF * (2 * even() - 1))
-    return [`${t.key}; ${formatNumber(value, 3)} ${t.unit}; ${shows}`]
+    return [`${t.key}; ${formatNumber(MAKER, value, 3)} ${t.unit}; ${shows}`]
   })
 }

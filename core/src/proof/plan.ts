@@ -1,5 +1,6 @@
 import { type Load, loadsOf } from '../power'
 import type { Ref, Saber, Test } from '../record'
+import { MAKER, type Reader } from '../units'
 import { errandTests } from './errand-tests'
 import { bladeTests, repairTests, sizeTests, spareTests, windowTests } from './fit-tests'
 import type { Planned, Proposal } from './planned'
@@ -23,12 +24,12 @@ const ALL = [
 ]
 
 /** The tests that a saber calls for, from what is fitted, promised and repaired. Nothing is predicted until it is asked. */
-export const plannedTests = (s: Saber, loads: readonly Load[] = loadsOf(s)): Planned[] =>
-  ALL.flatMap((tests) => tests(s, loads))
+export const plannedTests = (reader: Reader, s: Saber, loads: readonly Load[] = loadsOf(s)): Planned[] =>
+  ALL.flatMap((tests) => tests(reader, s, loads))
 
 /** Tests proposed, with the limits that follow from what Power, Fit and Voice expect. */
-export const proposeTests = (s: Saber): Proposal[] =>
-  plannedTests(s).map(({ test, predicts, limits }) => {
+export const proposeTests = (reader: Reader, s: Saber): Proposal[] =>
+  plannedTests(reader, s).map(({ test, predicts, limits }) => {
     const e = limits && predicts?.()
     return e ? { ...test, ...limits(e) } : test
   })
@@ -38,6 +39,6 @@ export const proposeTests = (s: Saber): Proposal[] =>
  * never tested is not asked for again.
  */
 export function touchedBy(s: Saber, place: Ref): Test[] {
-  const keys = new Set(plannedTests(s).flatMap((p) => (p.rests.includes(place) ? [p.test.key] : [])))
+  const keys = new Set(plannedTests(MAKER, s).flatMap((p) => (p.rests.includes(place) ? [p.test.key] : [])))
   return s.tests.filter((t) => t.readings.length > 0 && (t.place === place || keys.has(t.key)))
 }

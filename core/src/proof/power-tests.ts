@@ -1,6 +1,7 @@
 import { Gather, known } from '../facts'
 import { FAR_LED_VOLTS, farLedVolts, type Load, litCurrent } from '../power'
 import { colourOf, refTo, type Saber } from '../record'
+import type { Reader } from '../units'
 import { say } from '../words'
 import { atMost, between, type Planned, partRef, partsOf, predicted, supplyOf, wiresOf } from './planned'
 
@@ -8,7 +9,7 @@ import { atMost, between, type Planned, partRef, partsOf, predicted, supplyOf, w
 const STRIPS_DIFFER = 0.15
 
 /** What could hurt first: the cell, and what cuts its power. */
-export function cellTests(s: Saber): Planned[] {
+export function cellTests(reader: Reader, s: Saber): Planned[] {
   const cell = s.parts.find((p) => p.kind === 'cell')
   if (!cell) return []
   const [full, cut] = [known(cell.specs.fullVolts), known(cell.specs.cutoffVolts)]
@@ -16,7 +17,7 @@ export function cellTests(s: Saber): Planned[] {
     {
       test: {
         key: 'cell-volts',
-        what: say('test.cellVolts'),
+        what: say(reader, 'test.cellVolts'),
         place: partRef(cell),
         unit: 'V',
         ...(cut === undefined ? {} : { min: cut }),
@@ -28,12 +29,12 @@ export function cellTests(s: Saber): Planned[] {
 }
 
 /** One for each way in which the power is cut while lit. */
-function cutTests(s: Saber): Planned[] {
+function cutTests(reader: Reader, s: Saber): Planned[] {
   const ways = s.parts.filter((p) => p.kind === 'killSwitch' || p.kind === 'killKey')
   if (!ways.length && s.cutPower === 'cellOut')
     return [
       {
-        test: { key: 'cut-off', what: say('test.cellOut'), expect: say('test.cutOff.expect') },
+        test: { key: 'cut-off', what: say(reader, 'test.cellOut'), expect: say(reader, 'test.cutOff.expect') },
         rests: partsOf(s, 'cell'),
       },
     ]
@@ -41,9 +42,9 @@ function cutTests(s: Saber): Planned[] {
     test: {
       // The only one is the way; of several each is told by itself.
       key: ways.length === 1 ? 'cut-off' : `cut-off-${p.id}`,
-      what: ways.length === 1 ? say('test.cutOff') : say('test.cutOffBy', { by: p.name }),
+      what: ways.length === 1 ? say(reader, 'test.cutOff') : say(reader, 'test.cutOffBy', { by: p.name }),
       place: partRef(p),
-      expect: say('test.cutOff.expect'),
+      expect: say(reader, 'test.cutOff.expect'),
     },
     rests: [partRef(p), ...partsOf(s, 'cell'), ...wiresOf(s, 'power')],
   }))
@@ -58,23 +59,23 @@ const asleep = (s: Saber) => {
   return g.figure('mA', 'Σ sleep currents', 'what stays connected', () => mA)
 }
 
-export function currentTests(s: Saber, loads: readonly Load[]): Planned[] {
+export function currentTests(reader: Reader, s: Saber, loads: readonly Load[]): Planned[] {
   const out: Planned[] = []
   const all = supplyOf(s)
   const lights = [...partsOf(s, 'connector', 'inHiltLed', 'strip', 'accentLed'), ...wiresOf(s)]
   if (s.parts.some((p) => p.kind === 'board'))
     out.push({
-      test: { key: 'sleep-current', what: say('test.sleepCurrent'), unit: 'mA', min: 0 },
+      test: { key: 'sleep-current', what: say(reader, 'test.sleepCurrent'), unit: 'mA', min: 0 },
       rests: all,
       // A board sleeps within half again of its datasheet: leakage differs most.
       ...predicted(s, asleep, atMost, 0.5),
     })
-  out.push(...cutTests(s))
+  out.push(...cutTests(reader, s))
   const first = s.presets[0]
   const load = loads.find((l) => l.preset === first && l.lasts === 'steady')?.current
   if (load?.ok)
     out.push({
-      test: { key: 'lit-current', what: say('test.litCurrent', { preset: first!.name }), unit: 'A' },
+      test: { key: 'lit-current', what: say(reader, 'test.litCurrent', { preset: first!.name }), unit: 'A' },
       rests: [...all, ...lights, refTo('preset', first!.id)],
       ...predicted(s, (x) => litCurrent(x, colourOf(first!)), between, STRIPS_DIFFER),
     })
@@ -84,7 +85,7 @@ export function currentTests(s: Saber, loads: readonly Load[]): Planned[] {
     out.push({
       test: {
         key: 'peak-current',
-        what: say('test.peakCurrent', { preset: peak.preset, look: say('look', { look: peak.look }) }),
+        what: say(reader, 'test.peakCurrent', { preset: peak.preset, look: say(reader, 'look', { look: peak.look }) }),
         unit: 'A',
       },
       rests: [...all, ...lights],
@@ -102,16 +103,16 @@ function worst(loads: readonly Load[]): { colour: string; preset: string; look: 
 }
 
 /** What is charged and read from outside. */
-export const portTests = (s: Saber): Planned[] =>
+export const portTests = (reader: Reader, s: Saber): Planned[] =>
   s.parts.flatMap((p): Planned[] => {
     if (p.kind === 'chargePort')
       return [
         {
           test: {
             key: `port-${p.id}`,
-            what: say('test.port', { port: p.name }),
+            what: say(reader, 'test.port', { port: p.name }),
             place: partRef(p),
-            expect: say('test.port.expect'),
+            expect: say(reader, 'test.port.expect'),
           },
           rests: [partRef(p), ...partsOf(s, 'cell'), ...wiresOf(s, 'power')],
         },
@@ -121,9 +122,9 @@ export const portTests = (s: Saber): Planned[] =>
         {
           test: {
             key: `card-${p.id}`,
-            what: say('test.card', { card: p.name }),
+            what: say(reader, 'test.card', { card: p.name }),
             place: partRef(p),
-            expect: say('test.card.expect'),
+            expect: say(reader, 'test.card.expect'),
           },
           rests: [partRef(p), ...partsOf(s, 'board')],
         },
@@ -132,16 +133,16 @@ export const portTests = (s: Saber): Planned[] =>
   })
 
 /** Every light beside the blade, and the last pixel of a long one. */
-export const lightTests = (s: Saber): Planned[] => [
+export const lightTests = (reader: Reader, s: Saber): Planned[] => [
   ...s.zones
     .filter((z) => !z.blade)
     .map(
       (z): Planned => ({
         test: {
           key: `zone-${z.id}`,
-          what: say('test.zone', { zone: z.name }),
+          what: say(reader, 'test.zone', { zone: z.name }),
           place: refTo('zone', z.id),
-          expect: say('test.zone.expect'),
+          expect: say(reader, 'test.zone.expect'),
         },
         rests: [
           refTo('zone', z.id),
@@ -156,7 +157,11 @@ export const lightTests = (s: Saber): Planned[] => [
     return [
       {
         test: {
-          ...{ key: `far-led-${b.id}`, what: say('test.farLed', { blade: b.name }), place: refTo('blade', b.id) },
+          ...{
+            key: `far-led-${b.id}`,
+            what: say(reader, 'test.farLed', { blade: b.name }),
+            place: refTo('blade', b.id),
+          },
           ...{ unit: 'V', min: FAR_LED_VOLTS, setup: 'blade' as const },
         },
         rests: [refTo('blade', b.id), ...supplyOf(s), ...partsOf(s, 'connector')],

@@ -2,6 +2,7 @@ import { doingOf } from '../controls'
 import { Gather } from '../facts'
 import { safeVolume } from '../power'
 import { type Preset, refTo, type Saber } from '../record'
+import type { Reader } from '../units'
 import { say } from '../words'
 import { between, type Planned, partsOf, predicted, wiresOf } from './planned'
 
@@ -24,7 +25,7 @@ const extension = (s: Saber, preset: string) => {
 /** A thumb on a stopwatch is that late, s. */
 const THUMB = 0.2
 
-export function setUpTests(s: Saber): Planned[] {
+export function setUpTests(reader: Reader, s: Saber): Planned[] {
   const safe = safeVolume(s)
   const played = partsOf(s, 'card', 'speaker', 'board')
   return [
@@ -35,8 +36,8 @@ export function setUpTests(s: Saber): Planned[] {
         {
           test: {
             key: `preset-${p.id}`,
-            what: say('test.preset', { preset: p.name }),
-            ...{ place, expect: say('test.preset.expect') },
+            what: say(reader, 'test.preset', { preset: p.name }),
+            ...{ place, expect: say(reader, 'test.preset.expect') },
           },
           rests: [place, ...played],
         },
@@ -45,11 +46,11 @@ export function setUpTests(s: Saber): Planned[] {
               {
                 test: {
                   key: `effects-${p.id}`,
-                  what: say('test.effects', {
+                  what: say(reader, 'test.effects', {
                     preset: p.name,
-                    effects: events.map((e) => say('event', { event: e })).join(', '),
+                    effects: events.map((e) => say(reader, 'event', { event: e })).join(', '),
                   }).slice(0, 240),
-                  ...{ place, expect: say('test.effects.expect') },
+                  ...{ place, expect: say(reader, 'test.effects.expect') },
                 },
                 rests: [place, ...played],
               },
@@ -58,7 +59,7 @@ export function setUpTests(s: Saber): Planned[] {
         ...(extension(s, p.id).ok && p.sounds.some((x) => x.event === 'ignite')
           ? [
               {
-                test: { key: `extend-${p.id}`, what: say('test.extend', { preset: p.name }), place, unit: 's' },
+                test: { key: `extend-${p.id}`, what: say(reader, 'test.extend', { preset: p.name }), place, unit: 's' },
                 rests: [place],
                 ...predicted(
                   s,
@@ -77,9 +78,9 @@ export function setUpTests(s: Saber): Planned[] {
         return {
           test: {
             key: `row-${r.id}`,
-            what: say('test.control', { what: doingOf(r) }),
+            what: say(reader, 'test.control', { what: doingOf(reader, r) }),
             place: refTo('row', r.id),
-            expect: say('test.control.expect'),
+            expect: say(reader, 'test.control.expect'),
           },
           rests: [
             refTo('row', r.id),
@@ -93,7 +94,7 @@ export function setUpTests(s: Saber): Planned[] {
     ...(safe.ok
       ? [
           {
-            test: { key: 'volume', what: say('test.volume'), unit: '%', min: 1 },
+            test: { key: 'volume', what: say(reader, 'test.volume'), unit: '%', min: 1 },
             rests: partsOf(s, 'speaker', 'board'),
             // The speaker is kept safe where its figures are a little off, too.
             ...predicted(s, safeVolume, (e) => ({ min: 1, max: Math.max(1, Math.floor(e.value - e.plusMinus)) })),
@@ -104,7 +105,7 @@ export function setUpTests(s: Saber): Planned[] {
 }
 
 /** How readily it answers, with what the socket will hold. */
-export const sensitivityTests = (s: Saber): Planned[] => {
+export const sensitivityTests = (reader: Reader, s: Saber): Planned[] => {
   const there = new Set(s.blades.map((b) => (b.kind === 'plug' ? ('plug' as const) : ('blade' as const))))
   return s.settings.sensitivities.flatMap((x) =>
     (['plug', 'blade'] as const)
@@ -113,8 +114,8 @@ export const sensitivityTests = (s: Saber): Planned[] => {
         (setup): Planned => ({
           test: {
             key: `sense-${x.id}-${setup}`,
-            what: say('test.sense', { sense: say('sense', { sense: x.sense }) }),
-            ...{ setup, expect: say('test.sense.expect') },
+            what: say(reader, 'test.sense', { sense: say(reader, 'sense', { sense: x.sense }) }),
+            ...{ setup, expect: say(reader, 'test.sense.expect') },
           },
           // A board that sits otherwise, or in another chassis, feels otherwise.
           rests: [refTo('setting', x.id), ...partsOf(s, 'board', 'chassis')],
@@ -123,14 +124,14 @@ export const sensitivityTests = (s: Saber): Planned[] => {
   )
 }
 
-export const linkTests = (s: Saber): Planned[] =>
+export const linkTests = (reader: Reader, s: Saber): Planned[] =>
   s.settings.link
     ? [
         {
           test: {
             key: 'link',
-            what: say('test.link', { link: s.settings.link.name ?? '' }),
-            expect: say('test.link.expect'),
+            what: say(reader, 'test.link', { link: s.settings.link.name ?? '' }),
+            expect: say(reader, 'test.link.expect'),
           },
           rests: partsOf(s, 'board', 'auxBoard'),
         },

@@ -1,5 +1,5 @@
 import type { Reading, Saber, Test } from '../record'
-import { formatNumber } from '../units'
+import { formatNumber, type Reader } from '../units'
 import { say } from '../words'
 
 /** How a reading stands against the test's limits. A text-only test takes the maker's own verdict. */
@@ -31,8 +31,8 @@ export function standing(saber: Saber, test: Test): Standing {
 export const latest = (t: Test): Reading | undefined => [...t.readings].sort((a, b) => a.at.localeCompare(b.at)).at(-1)
 
 /** "min 3 V, max 4.25 V", "at least 10 cycles", or what is expected in words. */
-export function limitText(t: Pick<Test, 'min' | 'max' | 'unit' | 'expect'>): string {
-  const number = (v: number | undefined) => (v === undefined ? '' : formatNumber(v))
+export function limitText(reader: Reader, t: Pick<Test, 'min' | 'max' | 'unit' | 'expect'>): string {
+  const number = (v: number | undefined) => (v === undefined ? '' : formatNumber(reader, v))
   const form =
     t.min !== undefined && t.max !== undefined
       ? 'range'
@@ -43,7 +43,7 @@ export function limitText(t: Pick<Test, 'min' | 'max' | 'unit' | 'expect'>): str
           : t.expect === undefined
             ? 'works'
             : 'expect'
-  return say('limit', {
+  return say(reader, 'limit', {
     form,
     min: number(t.min),
     max: number(t.max),

@@ -130,6 +130,6 @@ export {
   withoutThing,
 } from './walk/references'
 export { hueText } from './words/hue'
-export { languageOf, readerOf, speakingTo, writtenIn } from './words/reader'
+export { languageOf, readerOf, writtenIn } from './words/reader'
 export { isForeign, nounOf, nounText, own, ownLarge, toldNoun } from './words/spoken'
 export { keyWords } from './words/words'

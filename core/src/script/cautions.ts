@@ -1,6 +1,7 @@
 import { known } from '../facts'
 import { FLASH_LIMIT_HZ } from '../light'
 import { own, type Saber } from '../record'
+import type { Reader } from '../units'
 import { say, whether } from '../words'
 
 /** A safety caution that this build calls for (usual ones; local codes, carriers and licensed practice decide). */
@@ -14,18 +15,18 @@ export interface Caution {
 }
 
 /** The cautions of a saber, from its cells, lights, sockets and edges. */
-export function cautionsOf(s: Saber): Caution[] {
+export function cautionsOf(reader: Reader, s: Saber): Caution[] {
   const out: Caution[] = []
   const cells = s.parts.filter((p) => p.kind === 'cell')
   if (cells.length) {
     // Which way round, and which sort to buy, matters where a client changes it.
     const loose = cells.filter((c) => c.removable)
-    const landmarks = loose.flatMap((c) => (c.landmark ? [own(c.landmark)] : []))
+    const landmarks = loose.flatMap((c) => (c.landmark ? [own(reader, c.landmark)] : []))
     out.push({
       key: 'cell',
       ...(landmarks.length ? { polarity: landmarks.join('; ') } : {}),
-      title: say('caution.cell.title'),
-      text: say('caution.cell', {
+      title: say(reader, 'caution.cell.title'),
+      text: say(reader, 'caution.cell', {
         polarity: landmarks.join('; '),
         told: whether(landmarks.length > 0),
         protected: whether(loose.some((c) => c.protected)),
@@ -37,15 +38,15 @@ export function cautionsOf(s: Saber): Caution[] {
     out.push({
       key: 'flash',
       ...(fast.length ? { presets: fast.map((p) => p.name).join(', ') } : {}),
-      title: say('caution.flash.title'),
-      text: say('caution.flash', {
+      title: say(reader, 'caution.flash.title'),
+      text: say(reader, 'caution.flash', {
         presets: fast.map((p) => p.name).join(', '),
         named: whether(fast.length > 0),
         limit: FLASH_LIMIT_HZ,
       }),
     })
   const add = (key: 'blade' | 'sharp' | 'inside') =>
-    out.push({ key, title: say(`caution.${key}.title`), text: say(`caution.${key}`) })
+    out.push({ key, title: say(reader, `caution.${key}.title`), text: say(reader, `caution.${key}`) })
   if (s.hilt.sockets.length) add('blade')
   if (s.hilt.sections.some((x) => x.sharp)) add('sharp')
   if (s.parts.some((p) => p.kind === 'chassis')) add('inside')

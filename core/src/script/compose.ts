@@ -1,5 +1,6 @@
 import { after, doingOf, gestureText, modeThatIs, reach } from '../controls'
-import { type Beat, byId, type Commission, type Saber, speakingTo } from '../record'
+import { type Beat, byId, type Commission, readerOf, type Saber } from '../record'
+import type { Reader } from '../units'
 import { large, say, whether } from '../words'
 import { type Order, ordered } from './order'
 import { backToFirst, presetAfter } from './rehearse'
@@ -16,25 +17,24 @@ import { isDark } from './walk'
  */
 export function compose(c: Commission, saber: Saber, order: Order = saber.order): Beat[] {
   const s = saber.order === order ? saber : { ...saber, order }
-  return speakingTo(c, () => {
-    // A task whose steps nobody has recorded is no beat: it stays in the list of what is not told.
-    const told = new Set<string>()
-    const topics = topicsOf(c, s).filter(
-      (t) => t.key !== 'off' && (!t.key.startsWith('task:') || t.perform) && toldWith(c, s, t.key),
-    )
-    const placed = ordered(s, order, tellingsOf(c, s, topics))
-    const left = s.beats.filter((b) => b.by === 'edited')
-    const beats = placed.flatMap((t) => {
-      if (t.keys.every((k) => told.has(k))) return []
-      const i = left.findIndex((b) => b.covers.some((k) => t.keys.includes(k)))
-      const [edited] = i < 0 ? [] : left.splice(i, 1)
-      for (const key of edited?.covers ?? t.keys) told.add(key)
-      return [edited ?? beatFor(s, t)]
-    })
-    const whole = firstAgain(s, darkAgain(s, beats))
-    const kept = keptInPlace(whole, s.beats, (b) => b.by === 'own' || left.includes(b))
-    return fitted(c, { ...s, beats: composedWords(c, { ...s, beats: kept }, topics) }, topics)
+  const reader = readerOf(c)
+  // A task whose steps nobody has recorded is no beat: it stays in the list of what is not told.
+  const told = new Set<string>()
+  const topics = topicsOf(c, s).filter(
+    (t) => t.key !== 'off' && (!t.key.startsWith('task:') || t.perform) && toldWith(c, s, t.key),
+  )
+  const placed = ordered(s, order, tellingsOf(c, s, topics))
+  const left = s.beats.filter((b) => b.by === 'edited')
+  const beats = placed.flatMap((t) => {
+    if (t.keys.every((k) => told.has(k))) return []
+    const i = left.findIndex((b) => b.covers.some((k) => t.keys.includes(k)))
+    const [edited] = i < 0 ? [] : left.splice(i, 1)
+    for (const key of edited?.covers ?? t.keys) told.add(key)
+    return [edited ?? beatFor(s, t)]
   })
+  const whole = firstAgain(reader, s, darkAgain(reader, s, beats))
+  const kept = keptInPlace(whole, s.beats, (b) => b.by === 'own' || left.includes(b))
+  return fitted(c, { ...s, beats: composedWords(c, { ...s, beats: kept }, topics) }, topics)
 }
 
 /** Beats that nothing in the record calls for, each behind the beat that it stood behind before; never behind the farewell. */
@@ -77,7 +77,7 @@ export function composedWords(c: Commission, s: Saber, topics: readonly Topic[] 
 }
 
 /** Where the controls that are shown leave it in another preset, it is brought back to the first by one that was shown. */
-function firstAgain(s: Saber, beats: readonly Beat[]): Beat[] {
+function firstAgain(reader: Reader, s: Saber, beats: readonly Beat[]): Beat[] {
   const rowOf = (b: Beat) => s.controls.find((r) => b.perform === `row:${r.id}`)
   const rows = beats.flatMap((b) => rowOf(b) ?? [])
   const preset = rows.reduce<number | undefined>((at, r) => presetAfter(s, at, r), 0)
@@ -90,8 +90,8 @@ function firstAgain(s: Saber, beats: readonly Beat[]): Beat[] {
     .slice(from + 1)
     .some((b) => rowOf(b)?.does === 'nextPreset' || rowOf(b)?.does === 'previousPreset')
   const at = moved ? beats.findLastIndex((b) => rowOf(b)) : from
-  const words = say('topic.firstAgain', {
-    gesture: gestureText(s, back.row),
+  const words = say(reader, 'topic.firstAgain', {
+    gesture: gestureText(reader, s, back.row),
     times: back.times,
     many: whether(back.times > 1),
   })
@@ -104,7 +104,7 @@ function firstAgain(s: Saber, beats: readonly Beat[]): Beat[] {
 }
 
 /** Where the last control that is shown leaves it alight, it is made dark again by what was shown already. */
-function darkAgain(s: Saber, beats: readonly Beat[]): Beat[] {
+function darkAgain(reader: Reader, s: Saber, beats: readonly Beat[]): Beat[] {
   const rows = beats.flatMap((b) => s.controls.filter((r) => b.perform === `row:${r.id}`))
   const last = rows.at(-1)
   const off = modeThatIs(s, 'off')?.id
@@ -113,7 +113,7 @@ function darkAgain(s: Saber, beats: readonly Beat[]): Beat[] {
   if (!last || !way?.length) return [...beats]
   const at = beats.findLastIndex((b) => b.perform === `row:${last.id}`) + 1
   const again = way.map((r, i): Beat => {
-    const words = large(say('topic.again', { gesture: gestureText(s, r), what: doingOf(r) }))
+    const words = large(say(reader, 'topic.again', { gesture: gestureText(reader, s, r), what: doingOf(reader, r) }))
     return {
       ...{ id: beatId(s, `again-${i}-${r.id}`), say: words, perform: `row:${r.id}`, seconds: guessSeconds(words) },
       ...{ covers: [], by: 'composed' },

@@ -1,18 +1,19 @@
 import { type Beat, nameOf, type Saber, type Take } from '../record'
+import type { Reader } from '../units'
 import { say } from '../words'
 import { liveBeats } from './live'
 
 /** The script as Markdown, one numbered beat a paragraph. */
-export function markdownOf(title: string, s: Saber): string {
-  const lines = [`# ${say('script.title', { saber: title })}`, '']
-  liveBeats(s).forEach((b, i) => {
+export function markdownOf(reader: Reader, title: string, s: Saber): string {
+  const lines = [`# ${say(reader, 'script.title', { saber: title })}`, '']
+  liveBeats(reader, s).forEach((b, i) => {
     lines.push(`## ${i + 1}. ${firstWords(b)}`, '', b.say, '')
     const show = nameOf(s, b.show)
-    if (show) lines.push(`- ${say('script.show', { what: show })}`)
-    if (b.doText) lines.push(`- ${say('script.do', { what: b.doText })}`)
-    if (b.expect) lines.push(`- ${say('script.expect', { what: b.expect })}`)
-    const left = b.leftTo && say('script.leftTo', { leftTo: b.leftTo })
-    lines.push(`- ${left ?? say('script.about', { seconds: b.seconds })}`, '')
+    if (show) lines.push(`- ${say(reader, 'script.show', { what: show })}`)
+    if (b.doText) lines.push(`- ${say(reader, 'script.do', { what: b.doText })}`)
+    if (b.expect) lines.push(`- ${say(reader, 'script.expect', { what: b.expect })}`)
+    const left = b.leftTo && say(reader, 'script.leftTo', { leftTo: b.leftTo })
+    lines.push(`- ${left ?? say(reader, 'script.about', { seconds: b.seconds })}`, '')
   })
   return `${lines.join('\n').trimEnd()}\n`
 }
@@ -39,11 +40,11 @@ export interface CueTime {
 }
 
 /** When each beat runs: from a take's marks when there is one (a beat marked twice counts from its last mark), else from the planned seconds. */
-export function cueTimes(s: Saber, take?: Take): CueTime[] {
+export function cueTimes(reader: Reader, s: Saber, take?: Take): CueTime[] {
   const cues: CueTime[] = []
   if (!take) {
     let t = 0
-    for (const beat of liveBeats(s)) {
+    for (const beat of liveBeats(reader, s)) {
       if (beat.leftTo) continue
       cues.push({ beat, startMs: t, endMs: t + beat.seconds * 1000 })
       t += beat.seconds * 1000
@@ -52,7 +53,7 @@ export function cueTimes(s: Saber, take?: Take): CueTime[] {
   }
   const last = new Map<string, number>()
   for (const m of take.marks) last.set(m.beat, m.atMs)
-  const marked = liveBeats(s)
+  const marked = liveBeats(reader, s)
     .filter((b) => last.has(b.id))
     .sort((a, b) => last.get(a.id)! - last.get(b.id)!)
   marked.forEach((beat, i) => {
@@ -68,25 +69,25 @@ export function cueTimes(s: Saber, take?: Take): CueTime[] {
 }
 
 /** WebVTT subtitles of the script (W3C WebVTT). Arrows and blank lines inside a cue are made harmless. */
-export function webVttOf(s: Saber, take?: Take): string {
+export function webVttOf(reader: Reader, s: Saber, take?: Take): string {
   const clean = (t: string) =>
     t
       .replace(/&/g, '&amp;')
       .replace(/</g, '&lt;')
       .replace(/>/g, '&gt;')
       .replace(/\n\s*\n/g, '\n')
-  const cues = cueTimes(s, take).map(
+  const cues = cueTimes(reader, s, take).map(
     (c, i) => `${i + 1}\n${stamp(c.startMs)} --> ${stamp(c.endMs)}\n${clean(c.beat.say)}`,
   )
   return `WEBVTT\n\n${cues.join('\n\n')}\n`
 }
 
 /** Where each beat begins in a take that was cut, s, titled by its first words: what was told before its last telling is not in it. */
-export const chaptersAt = (s: Saber, take: Take): { at: number; title: string }[] =>
-  cueTimes(s, take).map((c) => ({ at: Math.round(c.startMs / 1000), title: firstWords(c.beat) }))
+export const chaptersAt = (reader: Reader, s: Saber, take: Take): { at: number; title: string }[] =>
+  cueTimes(reader, s, take).map((c) => ({ at: Math.round(c.startMs / 1000), title: firstWords(c.beat) }))
 
 /** Chapter marks, one line a beat: `00:01:20 How to put the blade in`. */
-export const chaptersOf = (s: Saber, take?: Take): string =>
-  cueTimes(s, take)
+export const chaptersOf = (reader: Reader, s: Saber, take?: Take): string =>
+  cueTimes(reader, s, take)
     .map((c) => `${stamp(c.startMs).slice(0, 8)} ${firstWords(c.beat)}`)
     .join('\n')

@@ -1,4 +1,4 @@
-import { type Beat, type Commission, type Ref, type Saber, speakingTo } from '../record'
+import type { Beat, Commission, Ref, Saber } from '../record'
 import { ordered } from './order'
 import { type Topic, tellingsOf, topicsOf } from './topics'
 
@@ -18,7 +18,7 @@ export interface Stray {
 export function straysOf(c: Commission, s: Saber, topics: readonly Topic[] = topicsOf(c, s)): Stray[] {
   const mine = s.beats.filter((b) => b.by !== 'composed')
   if (!mine.length) return []
-  const ideal = speakingTo(c, () => ordered(s, s.order, tellingsOf(c, s, topics))).map((t) => t.keys)
+  const ideal = ordered(s, s.order, tellingsOf(c, s, topics)).map((t) => t.keys)
   const at = (b: Beat) => s.beats.indexOf(b)
   return mine.flatMap((b): Stray[] => {
     const after = b.covers.length ? before(s, b, ideal) : alike(s, b, b.show)

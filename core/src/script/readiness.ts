@@ -1,7 +1,7 @@
 import { known } from '../facts'
 import { type Commission, partsOfRef, type Ref, type Saber } from '../record'
 import { layOut } from '../room'
-import { formatNumber } from '../units'
+import { formatNumber, MAKER } from '../units'
 
 /** One thing to have ready before the lamp goes on; `missing` says what stands against it. */
 export interface Ready {
@@ -13,7 +13,7 @@ export interface Ready {
 
 /** An arm with a hilt in its hand, mm: how far the hilt stands from who swings it. */
 const ARM = 700
-const metres = (mm: number) => `${formatNumber(mm / 1000, 1)} m`
+const metres = (mm: number) => `${formatNumber(MAKER, mm / 1000, 1)} m`
 
 /**
  * What has to be ready before a saber is filmed, from its record: the blades that are seen, room to swing them, a charged cell, the
@@ -31,7 +31,7 @@ export function readinessOf(c: Commission, s: Saber): Ready[] {
     if (blade)
       out.push({
         ...{ key: 'blade', ref: `blade:${blade.id}` },
-        what: `${blade.name}${where}${length === undefined ? '' : `, ${formatNumber(length, 0)} mm`}${blade.use === 'demo' ? ', the bench’s own' : ''}`,
+        what: `${blade.name}${where}${length === undefined ? '' : `, ${formatNumber(MAKER, length, 0)} mm`}${blade.use === 'demo' ? ', the bench’s own' : ''}`,
       })
     else if (here.length)
       out.push({ key: 'blade', what: `a blade${where}`, missing: 'only one to be bought is recorded' })

@@ -14,6 +14,7 @@ import {
   type Saber,
   type Task,
 } from '../record'
+import type { Reader } from '../units'
 import { liveBeats } from './live'
 import { type Otherwise, saidOfRow, saidOfTask } from './said'
 
@@ -84,8 +85,8 @@ const DARK: readonly Task[] = ['bladeOut', 'open', 'cellOut', 'cellIn', 'card', 
  * and tight. Moves that beats do not perform are bridged only by gestures the viewer has already been shown. Steps that are only
  * words do what their task says.
  */
-export function rehearse(saber: Saber, { assembly, rest }: Machine = machineOf(saber)): Rehearsal {
-  const beats = liveBeats(saber)
+export function rehearse(reader: Reader, saber: Saber, { assembly, rest }: Machine = machineOf(saber)): Rehearsal {
+  const beats = liveBeats(reader, saber)
   const s = beats === saber.beats ? saber : { ...saber, beats: [...beats] }
   const cutOff = s.access.some((p) => p.task === 'powerOn')
   const now: Now = {
@@ -189,7 +190,7 @@ export function rehearse(saber: Saber, { assembly, rest }: Machine = machineOf(s
       const back = backToFirst(s, now.preset)
       troubles.push({
         ...{ code: 'endsPreset', beat: last, preset: s.presets[now.preset]?.name ?? '', n: now.preset + 1 },
-        ...(back ? { back: { gesture: gestureText(s, back.row), times: back.times } } : {}),
+        ...(back ? { back: { gesture: gestureText(reader, s, back.row), times: back.times } } : {}),
       })
     }
     const loose = Object.keys(now.machine.screws)[0]

@@ -92,13 +92,16 @@ const OPPOSITES: readonly (readonly [Action, RegExp, Action, RegExp])[] = [
 /** The words of a beat about a control, held against it. Nothing said is nothing wrong; of several counts one has to be right. */
 export function saidOfRow(s: Saber, beat: Beat, row: ControlRow): Otherwise[] {
   const had = READ.get(beat)
-  if (had?.row === row && had.inputs === s.inputs) return had.said
+  if (had?.row === row && had.inputs === s.inputs && had.spoken === s.spoken) return had.said
   const said = readAgainst(s, beat, row)
-  READ.set(beat, { row, inputs: s.inputs, said })
+  READ.set(beat, { row, inputs: s.inputs, spoken: s.spoken, said })
   return said
 }
 /** Each beat is read once for the control that it shows. */
-const READ = new WeakMap<Beat, { row: ControlRow; inputs: Saber['inputs']; said: Otherwise[] }>()
+const READ = new WeakMap<
+  Beat,
+  { row: ControlRow; inputs: Saber['inputs']; spoken: Saber['spoken']; said: Otherwise[] }
+>()
 
 function readAgainst(s: Saber, beat: Beat, row: ControlRow): Otherwise[] {
   const text = `${beat.say}. ${beat.doText ?? ''}`.toLowerCase()

@@ -12,25 +12,19 @@ import {
   type Step,
   toldNoun,
 } from '../record'
-import { speaking } from '../units'
-import { large, type Noun, nounWords, say, whether } from '../words'
+import { MAKER, type Reader } from '../units'
+import { large, type Noun, say, whether } from '../words'
 import { cautionsOf } from './cautions'
 
 /**
  * What a part is called when one speaks of it: as its button is called, else by its kind and where it lies. The name on the shelf,
  * with its sizes, belongs on paper.
  */
-export function spokenPart(s: Saber, p: FittedPart): Noun | string {
+export function spokenPart(reader: Reader, s: Saber, p: FittedPart): Noun | string {
   const input = s.inputs.find((i) => i.part === p.id)
   const named = s.spoken.some((x) => x.of === refTo('part', p.id))
-  if (input && !named) return toldNoun(s, refTo('input', input.id)) ?? input.name
-  return toldNoun(s, refTo('part', p.id)) ?? p.name
-}
-
-/** The same in words, with its article. */
-export function spokenName(s: Saber, p: FittedPart): string {
-  const part = spokenPart(s, p)
-  return typeof part === 'string' ? part : nounWords(part)
+  if (input && !named) return toldNoun(reader, s, refTo('input', input.id)) ?? input.name
+  return toldNoun(reader, s, refTo('part', p.id)) ?? p.name
 }
 
 /** The screw that a step turns, when that is all it does. */
@@ -49,21 +43,25 @@ export interface Worded {
 }
 
 /** Steps that were drafted without an act, by the words they were drafted in: as they were, and as they are drafted now. */
-function draftedAgain(s: Saber, steps: readonly Step[]): Map<string, { was: Step; now: Step }> {
+function draftedAgain(reader: Reader, s: Saber, steps: readonly Step[]): Map<string, { was: Step; now: Step }> {
   const task = s.access.find((p) => p.steps.some((x) => steps.includes(x)))?.task
   if (!task || steps.every((x) => x.act || x.ownWords)) return new Map()
-  const draft = () => proposeSteps(s, task, () => 'again').steps
-  const [was, now] = [speaking({}, draft), draft()]
+  const draft = (to: Reader) => proposeSteps(to, s, task, () => 'again').steps
+  const [was, now] = [draft(MAKER), draft(reader)]
   return new Map(was.flatMap((x, i) => (now[i] ? [[x.text, { was: x, now: now[i] }] as const] : [])))
 }
 
 /** Cautions of single steps that the spoken ones say already, where these are told. */
-function saidOnce(s: Saber): Set<string> {
-  const told = new Set(cautionsOf(s).map((k) => k.key))
-  const inside = [say('step.softSurface'), say('step.noWireInThread'), say('step.chassis.caution')]
+function saidOnce(reader: Reader, s: Saber): Set<string> {
+  const told = new Set(cautionsOf(reader, s).map((k) => k.key))
+  const inside = [
+    say(reader, 'step.softSurface'),
+    say(reader, 'step.noWireInThread'),
+    say(reader, 'step.chassis.caution'),
+  ]
   return new Set([
     ...(told.has('inside') ? inside : []),
-    ...(told.has('inside') && told.has('cell') ? [say('step.cellIn.caution')] : []),
+    ...(told.has('inside') && told.has('cell') ? [say(reader, 'step.cellIn.caution')] : []),
   ])
 }
 
@@ -73,36 +71,41 @@ export const asItStands = (step: Step): Worded => ({
 })
 
 /** How steps are worded in the language that is spoken. What was made from an act is made again, the maker's own words stand. */
-export function wordedSteps(s: Saber, steps: readonly Step[]): Worded[] {
-  if (!isForeign()) return steps.map(asItStands)
+export function wordedSteps(reader: Reader, s: Saber, steps: readonly Step[]): Worded[] {
+  if (!isForeign(reader)) return steps.map(asItStands)
   const assembly = steps.some((x) => x.act) ? assemblyOf(s) : undefined
-  const drafted = draftedAgain(s, steps)
+  const drafted = draftedAgain(reader, s, steps)
   return steps.map((step) => {
-    const now = step.act && assembly ? wordsOf(s, assembly, step.act) : undefined
-    const was = step.act && assembly ? speaking({}, () => wordsOf(s, assembly, step.act!)) : undefined
+    const now = step.act && assembly ? wordsOf(reader, s, assembly, step.act) : undefined
+    const was = step.act && assembly ? wordsOf(MAKER, s, assembly, step.act) : undefined
     const screw = screwOf(s, step)
     const again = step.act || step.ownWords ? undefined : drafted.get(step.text)
     if (again && step.caution === again.was.caution)
       return { step, text: again.now.text, caution: again.now.caution, tool: again.now.tool }
     return {
       step,
-      text: now && !step.ownWords ? now.text : own(step.text),
+      text: now && !step.ownWords ? now.text : own(reader, step.text),
       caution:
-        step.caution === undefined ? undefined : now && step.caution === was?.caution ? now.caution : own(step.caution),
-      tool: screw ? toolOf(screw) : step.tool && own(step.tool),
+        step.caution === undefined
+          ? undefined
+          : now && step.caution === was?.caution
+            ? now.caution
+            : own(reader, step.caution),
+      tool: screw ? toolOf(reader, screw) : step.tool && own(reader, step.tool),
     }
   })
 }
 
 /** Recorded steps as one speaks them to who listens. Those in the maker's own words stand as he wrote them. */
-export const spokenSteps = (s: Saber, recorded: readonly Step[]): string => inOneBreath(s, wordedSteps(s, recorded))
+export const spokenSteps = (reader: Reader, s: Saber, recorded: readonly Step[]): string =>
+  inOneBreath(reader, s, wordedSteps(reader, s, recorded))
 
 /**
  * Worded steps as one speaks them: screws that are turned one after the other in one breath, with their tool, and each caution once,
  * where it bites first.
  */
-export function inOneBreath(s: Saber, steps: readonly Worded[]): string {
-  const cautioned = saidOnce(s)
+export function inOneBreath(reader: Reader, s: Saber, steps: readonly Worded[]): string {
+  const cautioned = saidOnce(reader, s)
   const out: string[] = []
   const sentence = (text: string) => large(/[.!?]["”“]?$/.test(text) ? text : `${text}.`)
   for (let i = 0; i < steps.length; ) {
@@ -119,7 +122,7 @@ export function inOneBreath(s: Saber, steps: readonly Worded[]): string {
     out.push(
       sentence(
         n > 1
-          ? say('step.screws', {
+          ? say(reader, 'step.screws', {
               ...{ act: step.act!.do, n, purpose: first!.purpose, tool: tool ?? '', told: whether(tool) },
             })
           : text,

@@ -9,6 +9,7 @@ import {
   nameOf,
   partsOfRef,
   type Ref,
+  readerOf,
   type Saber,
   shelfOf,
 } from '../record'
@@ -54,7 +55,7 @@ const VOLUME = /\b(?:volume|lautstärke)\D{0,12}(\d{1,3})\b/gi
 export function staleSentences(c: Commission, s: Saber, told: readonly Topic[] = topicsOf(c, s)): Stale[] {
   const topics = new Map(told.map((t) => [t.key, t]))
   const tellings = new Map(tellingsOf(c, s, told).map((t) => [t.keys.length === 1 ? t.key : t.keys.join(), t]))
-  const live = liveBeats(s)
+  const live = liveBeats(readerOf(c), s)
   const beats = live.flatMap((beat, i): Stale[] => {
     const missing = beat.covers.filter((k) => !topics.has(k))
     if (missing.length) return missing.map((what) => ({ code: 'gone', beat, what }))

@@ -1,5 +1,6 @@
 import Papa from 'papaparse'
-import { type Beat, type Commission, type Saber, speakingTo, type Take } from '../record'
+import { type Beat, type Commission, readerOf, type Saber, type Take } from '../record'
+import type { Reader } from '../units'
 import { say } from '../words'
 import { type CueTime, cueTimes, firstWords, stamp } from './export'
 import { liveBeats } from './live'
@@ -17,8 +18,8 @@ export interface Cut {
  * What to cut out of a take, in the order of time: every telling of a beat but the last one, and every slip that was marked
  * while it was filmed, from the beginning of the beat up to the mark. Marks of beats that are gone are left out.
  */
-export function cutsOf(s: Saber, take: Take): Cut[] {
-  const by = new Map(liveBeats(s).map((b) => [b.id, b]))
+export function cutsOf(reader: Reader, s: Saber, take: Take): Cut[] {
+  const by = new Map(liveBeats(reader, s).map((b) => [b.id, b]))
   const marks = [...take.marks].sort((a, b) => a.atMs - b.atMs)
   const end = endOf(take)
   const again = marks.flatMap((m, i): Cut[] => {
@@ -40,15 +41,15 @@ export function cutsOf(s: Saber, take: Take): Cut[] {
 export const endOf = (take: Take): number => take.endMs ?? Math.max(0, ...take.marks.map((m) => m.atMs))
 
 /** Chapters of a film as WebVTT, one cue a beat, titled by its first words. */
-export const chaptersVttOf = (s: Saber, take?: Take): string =>
-  `WEBVTT\n\n${cueTimes(s, take)
+export const chaptersVttOf = (reader: Reader, s: Saber, take?: Take): string =>
+  `WEBVTT\n\n${cueTimes(reader, s, take)
     .map((c) => `${stamp(c.startMs)} --> ${stamp(c.endMs)}\n${firstWords(c.beat).replace(/-->/g, '→')}`)
     .join('\n\n')}\n`
 
 const seconds = (ms: number) => (ms / 1000).toFixed(1)
 
 /** A take as a table: each beat with when it was told, how long it was to take and took, and what was noticed. */
-export function takeCsvOf(s: Saber, take: Take): string {
+export function takeCsvOf(reader: Reader, s: Saber, take: Take): string {
   const slipsOf = (c: CueTime) =>
     (take.slips ?? [])
       .filter((x) => x.beat === c.beat.id)
@@ -57,7 +58,7 @@ export function takeCsvOf(s: Saber, take: Take): string {
   return Papa.unparse(
     {
       fields: ['beat', 'says', 'begins', 'ends', 'planned s', 'took s', 'over s', 'marks'],
-      data: cueTimes(s, take).map((c) => [
+      data: cueTimes(reader, s, take).map((c) => [
         s.beats.findIndex((b) => b.id === c.beat.id) + 1,
         c.beat.say,
         stamp(c.startMs),
@@ -73,22 +74,21 @@ export function takeCsvOf(s: Saber, take: Take): string {
 }
 
 /** Beats that are not spoken, and what of the plan a take never came to. */
-export function leftOutOf(s: Saber, take?: Take): Beat[] {
+export function leftOutOf(reader: Reader, s: Saber, take?: Take): Beat[] {
   const marked = take && new Set(take.marks.map((m) => m.beat))
-  return liveBeats(s).filter((b) => b.leftTo || (marked && !marked.has(b.id)))
+  return liveBeats(reader, s).filter((b) => b.leftTo || (marked && !marked.has(b.id)))
 }
 
 /** Text to put beside a film, in the client's language: what it is, its chapters, and where the rest is read. */
 export function descriptionOf(c: Commission, s: Saber, take?: Take): string {
-  return speakingTo(c, () => {
-    const lines = cueTimes(s, take).map((x) => `${stamp(x.startMs).slice(0, 8)} ${firstWords(x.beat)}`)
-    const left = leftOutOf(s, take).map((b) => `- ${firstWords(b)}`)
-    return [
-      say('script.title', { saber: s.name }),
-      '',
-      ...lines,
-      ...(left.length ? ['', say('script.onPaper'), ...left] : []),
-      '',
-    ].join('\n')
-  })
+  const reader = readerOf(c)
+  const lines = cueTimes(reader, s, take).map((x) => `${stamp(x.startMs).slice(0, 8)} ${firstWords(x.beat)}`)
+  const left = leftOutOf(reader, s, take).map((b) => `- ${firstWords(b)}`)
+  return [
+    say(reader, 'script.title', { saber: s.name }),
+    '',
+    ...lines,
+    ...(left.length ? ['', say(reader, 'script.onPaper'), ...left] : []),
+    '',
+  ].join('\n')
 }

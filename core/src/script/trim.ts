@@ -1,4 +1,4 @@
-import type { Beat, Commission, Saber } from '../record'
+import { type Beat, type Commission, readerOf, type Saber } from '../record'
 import { rehearse } from './rehearse'
 import { type Topic, topicsOf } from './topics'
 
@@ -42,12 +42,14 @@ export function proposeTrim(
   groups.sort((a, b) => b.weight - a.weight || b.seconds - a.seconds)
   const out = new Set<string>()
   const without = () => s.beats.map((b): Beat => (out.has(b.id) ? { ...b, leftTo: 'paper' } : b))
-  const troubles = rehearse(s).troubles.length
+  const reader = readerOf(c)
+  const troubles = rehearse(reader, s).troubles.length
   for (const g of groups) {
     if (spokenLength(without()) <= target) break
     for (const id of g.ids) out.add(id)
     const moved = s.beats.some((b) => g.ids.includes(b.id) && b.perform)
-    if (moved && rehearse({ ...s, beats: without() }).troubles.length > troubles) for (const id of g.ids) out.delete(id)
+    if (moved && rehearse(reader, { ...s, beats: without() }).troubles.length > troubles)
+      for (const id of g.ids) out.delete(id)
   }
   return s.beats.filter((b) => out.has(b.id)).map((b) => b.id)
 }

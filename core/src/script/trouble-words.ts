@@ -1,4 +1,5 @@
 import { secondsInWords } from '../controls'
+import { MAKER } from '../units'
 import type { Trouble } from './rehearse'
 
 /** What was said beside what it is, by what it is about. */
@@ -42,7 +43,7 @@ export function troubleText(t: Trouble): string {
     case 'notConfigured':
       return 'The control it shows is marked "not sure": it may not be set up.'
     case 'holdDiffers':
-      return `It says ${secondsInWords(t.said)}; the board is set to ${secondsInWords(t.is)}.`
+      return `It says ${secondsInWords(MAKER, t.said)}; the board is set to ${secondsInWords(MAKER, t.is)}.`
     case 'bladeMissing':
       return 'It lights the saber before the blade has been put in.'
     case 'litWhile':

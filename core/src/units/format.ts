@@ -1,12 +1,12 @@
-import { spokenTo, tongue } from './tongue'
+import type { Reader } from './tongue'
 
 /** What stands before the decimals, by language. */
 const POINT = { en: '.', de: ',' } as const
 const INCH = { en: 'in', de: 'Zoll' } as const
 
-/** A number with at most `digits` decimals, no trailing zeros, and a real minus sign, as the language that is spoken writes it. */
-export function formatNumber(value: number, digits = 2): string {
-  return Number(value.toFixed(digits)).toString().replace('-', '−').replace('.', POINT[tongue()])
+/** A number with at most `digits` decimals, no trailing zeros, and a real minus sign, as its reader writes it. */
+export function formatNumber(reader: Reader, value: number, digits = 2): string {
+  return Number(value.toFixed(digits)).toString().replace('-', '−').replace('.', POINT[reader.language])
 }
 
 /**
@@ -30,12 +30,12 @@ export function inchFraction(mm: number, within = 0.06): string | undefined {
  * A length as its reader counts it: both readings for a bench, `22.2 mm · 7/8 in`, `47.6 mm · 1.874 in`; the inches first for
  * who thinks in them, the millimetres alone for who thinks in these.
  */
-export function mmAndInch(mm: number): string {
+export function mmAndInch(reader: Reader, mm: number): string {
   const [metric, inch] = [
-    `${formatNumber(mm)} mm`,
-    `${inchFraction(mm) ?? formatNumber(mm / 25.4, 3)} ${INCH[tongue()]}`,
+    `${formatNumber(reader, mm)} mm`,
+    `${inchFraction(mm) ?? formatNumber(reader, mm / 25.4, 3)} ${INCH[reader.language]}`,
   ]
-  const { measures } = spokenTo()
+  const { measures } = reader
   if (measures === 'mm') return metric
   return measures === 'inch' ? `${inch} · ${metric}` : `${metric} · ${inch}`
 }

@@ -1,4 +1,4 @@
-import { type Language, tongue } from './tongue'
+import type { Language, Reader } from './tongue'
 
 /** The few words that stand around a number, apart from all others: a screen of numbers needs no more of a language. */
 export interface LittleWords {
@@ -13,8 +13,8 @@ const LITTLE: Partial<Record<Language, LittleWords>> = { en: ENGLISH }
 export function learnLittle(language: Language, words: LittleWords): void {
   LITTLE[language] = words
 }
-const now = (): LittleWords => LITTLE[tongue()] ?? ENGLISH
+const now = (reader: Reader): LittleWords => LITTLE[reader.language] ?? ENGLISH
 /** What stands where nothing is known. */
-export const notRecordedText = (): string => now().notRecorded
+export const notRecordedText = (reader: Reader): string => now(reader).notRecorded
 /** A value that is only about so. */
-export const aboutText = (what: string): string => now().about.replace('{what}', () => what)
+export const aboutText = (reader: Reader, what: string): string => now(reader).about.replace('{what}', () => what)

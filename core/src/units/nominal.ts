@@ -1,4 +1,5 @@
 import { formatNumber, inchFraction } from './format'
+import { MAKER } from './tongue'
 
 /** Standard sizes a typed value is held against, per kind of thing. Millimetres, with the name the trade uses. */
 const NOMINALS = {
@@ -46,7 +47,7 @@ export interface Suggestion {
  * (`6 3/4` for `3/4`: a stray whole number; ten times too big or small: a lost decimal point; inches typed as mm).
  */
 export function suggestNominal(mm: number, kind: SizeKind): Suggestion | undefined {
-  const got = `${formatNumber(mm)} mm`
+  const got = `${formatNumber(MAKER, mm)} mm`
   if (kind in NOMINALS) {
     const list = NOMINALS[kind as keyof typeof NOMINALS]
     const near = list.find((n) => Math.abs(n.mm - mm) <= 0.6)
@@ -74,7 +75,7 @@ export function suggestNominal(mm: number, kind: SizeKind): Suggestion | undefin
       ? {}
       : {
           nearest: {
-            text: `${formatNumber(guess)} mm${inchFraction(guess) ? ` (${inchFraction(guess)} in)` : ''}`,
+            text: `${formatNumber(MAKER, guess)} mm${inchFraction(guess) ? ` (${inchFraction(guess)} in)` : ''}`,
             value: Number(guess.toPrecision(6)),
           },
         }),

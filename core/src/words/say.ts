@@ -1,5 +1,5 @@
 import { IntlMessageFormat } from 'intl-messageformat'
-import { type Language, learnLittle, tongue } from '../units'
+import { type Language, learnLittle, type Reader } from '../units'
 import { en } from './en'
 import { CASES, type Noun, type Tongue } from './noun'
 import type { SayingCode, Sayings } from './sayings'
@@ -59,8 +59,8 @@ function values(language: Language, params: object): Record<string, string | num
 }
 
 /** Words a code in the language that is spoken. Parameters are checked by their types; what they hold is put in as it stands. */
-export function say<C extends SayingCode>(code: C, ...[params]: Params<C>): string {
-  const language = tongue()
+export function say<C extends SayingCode>(reader: Reader, code: C, ...[params]: Params<C>): string {
+  const language = reader.language
   const key = `${language} ${params === undefined ? code : `${code} ${JSON.stringify(params)}`}`
   const known = said.get(key)
   if (known !== undefined) return known
@@ -71,8 +71,11 @@ export function say<C extends SayingCode>(code: C, ...[params]: Params<C>): stri
 }
 
 /** A thing as it stands in a sentence by itself. */
-export const nounWords = (noun: Noun, form: keyof ReturnType<Tongue<SayingCode>['cases']> = 'nom'): string =>
-  tongueOf(tongue()).cases(noun)[form]
+export const nounWords = (
+  reader: Reader,
+  noun: Noun,
+  form: keyof ReturnType<Tongue<SayingCode>['cases']> = 'nom',
+): string => tongueOf(reader.language).cases(noun)[form]
 
 /** `yes` when there is something to say, for a message that chooses. */
 export const whether = (v: unknown): 'yes' | 'no' => (v ? 'yes' : 'no')

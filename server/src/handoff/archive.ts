@@ -1,5 +1,5 @@
 import { cardManifest, type HandoffDocument, handedSaber } from '@nubrin/core/handoff'
-import { type Commission, speakingTo } from '@nubrin/core/record'
+import { type Commission, readerOf } from '@nubrin/core/record'
 import { webVttOf } from '@nubrin/core/script'
 import yazl from 'yazl'
 import { addRecord } from '../commissions/archive'
@@ -37,7 +37,7 @@ export async function handoffArchive({ key, document, record, pdf, shopId, libra
   const carried = [await photosFor(record, shopId, library), await soundsFor(record, shopId, library, work)]
   add('saber.html', handoffHtml(webFolder, page, new Map(carried.flatMap((m) => [...m]))))
   for (const s of record.sabers) {
-    const captions = speakingTo(record, () => webVttOf(s, s.takes.at(-1)))
+    const captions = webVttOf(readerOf(record), s, s.takes.at(-1))
     add(`captions/${s.id}.vtt`, captions)
     add(`card/${s.id}.json`, `${JSON.stringify(cardManifest(s), null, 2)}\n`)
   }

@@ -1,7 +1,7 @@
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/react'
 import { fact, formatFact, type NumberFact, SOURCE_WORDS, SOURCES, type Source, state } from '@nubrin/core/facts'
 import { factPaths, isNumberPlace, keyWords } from '@nubrin/core/record'
-import { parseMeasure, quantityOf } from '@nubrin/core/units'
+import { MAKER, parseMeasure, quantityOf } from '@nubrin/core/units'
 import { current } from 'immer'
 import { useState } from 'react'
 import { todayIso } from '../data'
@@ -68,14 +68,14 @@ export function AddFact({ close }: { close: () => void }) {
               className="data-focus:bg-ink data-focus:text-paper flex justify-between gap-3 px-3 py-1"
             >
               <span>{p.name}</span>
-              <span className="opacity-70">{formatFact(p.fact)}</span>
+              <span className="opacity-70">{formatFact(MAKER, p.fact)}</span>
             </ComboboxOption>
           ))}
         </ComboboxOptions>
       </Combobox>
       {chosen ? (
         <p className="text-quiet mt-1">
-          Now: {formatFact(chosen.fact)}, {SOURCE_WORDS[chosen.fact.source]}
+          Now: {formatFact(MAKER, chosen.fact)}, {SOURCE_WORDS[chosen.fact.source]}
         </p>
       ) : null}
       <div className="mt-3 grid grid-cols-3 gap-3">

@@ -2,16 +2,18 @@ import { takenApart } from '@nubrin/core/handoff'
 import type { Saber } from '@nubrin/core/record'
 import { say } from '@nubrin/core/words'
 import { useMemo } from 'react'
+import { useReader } from '../base/reader'
 import { SceneView } from '../drawing/SceneView'
 
 /** The saber as far apart as its client takes it, numbered as the hands go. */
 export function ApartDrawing({ saber }: { saber: Saber }) {
-  const scene = useMemo(() => takenApart(saber)?.scene({ width: 760, height: 270 }), [saber])
+  const reader = useReader()
+  const scene = useMemo(() => takenApart(reader, saber)?.scene({ width: 760, height: 270 }), [saber])
   if (!scene) return null
-  const title = say('pdf.drawing', { saber: saber.name, which: 'apart' })
+  const title = say(reader, 'pdf.drawing', { saber: saber.name, which: 'apart' })
   return (
     <>
-      <p className="text-quiet mt-2">{say('apart.about')}</p>
+      <p className="text-quiet mt-2">{say(reader, 'apart.about')}</p>
       <SceneView scene={scene} title={title} lit={undefined} className="mt-2 h-auto w-full" />
     </>
   )

@@ -1,10 +1,12 @@
 import { dayText } from '@nubrin/core/units'
 import { say } from '@nubrin/core/words'
 import { useState } from 'react'
+import { useReader } from '../base/reader'
 import type { Replies } from './replies'
 
 /** A question to the shop; without a server it is saved as a small file, or copied, to be sent by hand. */
 export function Ask({ replies, asFile, contact }: { replies: Replies; asFile: boolean; contact: string }) {
+  const reader = useReader()
   const [text, setText] = useState('')
   const asked = replies.said.flatMap((x) => ('asks' in x.body ? [{ ...x, asks: x.body.asks }] : []))
   const waiting = replies.said.filter((x) => !x.sent).length
@@ -32,7 +34,7 @@ export function Ask({ replies, asFile, contact }: { replies: Replies; asFile: bo
   return (
     <section aria-labelledby="ask" className="mt-8 print:hidden">
       <h2 id="ask" className="border-ink border-b pb-1 text-[1.35rem]">
-        {say('page.ask')}
+        {say(reader, 'page.ask')}
       </h2>
       <form
         className="mt-3"
@@ -45,13 +47,13 @@ export function Ask({ replies, asFile, contact }: { replies: Replies; asFile: bo
           className="border-ink bg-card w-full border p-3"
           rows={2}
           maxLength={240}
-          aria-label={say('page.question')}
-          placeholder={say('page.question')}
+          aria-label={say(reader, 'page.question')}
+          placeholder={say(reader, 'page.question')}
           value={text}
           onChange={(e) => setText(e.target.value)}
         />
         <button type="submit" className="btn mt-1" disabled={!text.trim()}>
-          {say('page.askIt', { file: asFile ? 'yes' : 'no' })}
+          {say(reader, 'page.askIt', { file: asFile ? 'yes' : 'no' })}
         </button>
       </form>
       <ul aria-live="polite">
@@ -59,23 +61,27 @@ export function Ask({ replies, asFile, contact }: { replies: Replies; asFile: bo
           <li key={x.body.id} className="border-rule border-b py-1.5">
             “{x.asks}”{' '}
             <span className="text-quiet">
-              {say('page.asked', { sent: x.sent ? 'yes' : 'no', on: dayText(x.on), file: asFile ? 'yes' : 'no' })}
+              {say(reader, 'page.asked', {
+                sent: x.sent ? 'yes' : 'no',
+                on: dayText(reader, x.on),
+                file: asFile ? 'yes' : 'no',
+              })}
             </span>
           </li>
         ))}
       </ul>
       {replies.refused && waiting ? (
-        <p className="text-stop mt-2">{say('page.notSent', { why: replies.refused })}</p>
+        <p className="text-stop mt-2">{say(reader, 'page.notSent', { why: replies.refused })}</p>
       ) : null}
       {asFile && replies.said.length ? (
         <div className="mt-3">
-          <p>{say('page.reply', { contact, known: contact ? 'yes' : 'no' })}</p>
+          <p>{say(reader, 'page.reply', { contact, known: contact ? 'yes' : 'no' })}</p>
           <div className="mt-2 flex flex-wrap gap-2">
             <button type="button" className={waiting ? 'btn btn-main' : 'btn'} onClick={save}>
-              {say('page.saveReply')}
+              {say(reader, 'page.saveReply')}
             </button>
             <button type="button" className="btn" onClick={() => void copy()}>
-              {say('page.copyReply')}
+              {say(reader, 'page.copyReply')}
             </button>
           </div>
         </div>

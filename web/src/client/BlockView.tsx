@@ -2,6 +2,7 @@ import type { Block } from '@nubrin/core/handoff'
 import type { Saber } from '@nubrin/core/record'
 import { say } from '@nubrin/core/words'
 import { later } from '../base/later'
+import { useReader } from '../base/reader'
 import { Drawing } from './Drawing'
 import { FilmView } from './FilmView'
 import { TableView } from './TableView'
@@ -21,6 +22,7 @@ export function BlockView({
   lit: string | undefined
   setLit: (ref: string | undefined) => void
 }) {
+  const reader = useReader()
   switch (b.kind) {
     case 'para':
       return <p className="mt-3">{b.text}</p>
@@ -48,7 +50,9 @@ export function BlockView({
                 {s.tool ? ` (${s.tool})` : ''}
                 {s.place ? <span className="text-quiet"> – {s.place}</span> : null}
                 {s.caution ? (
-                  <span className="text-brass block font-semibold">{say('pdf.caution', { text: s.caution })}</span>
+                  <span className="text-brass block font-semibold">
+                    {say(reader, 'pdf.caution', { text: s.caution })}
+                  </span>
                 ) : null}
               </li>
             ))}

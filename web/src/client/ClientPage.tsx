@@ -1,6 +1,6 @@
 import { readerOfHandoff } from '@nubrin/core/handoff'
 import type { ReplyBody } from '@nubrin/core/record'
-import { alwaysSpeaking } from '@nubrin/core/units'
+import { MAKER } from '@nubrin/core/units'
 import { say } from '@nubrin/core/words'
 import { useCallback, useEffect, useMemo, useState } from 'react'
 import { useParams } from 'react-router'
@@ -14,23 +14,21 @@ export default function ClientPage() {
   const { data: page, error } = useClientPage(token)
   const d = page?.document
   const [, learnt] = useState(false)
-  // All of this page is for one reader. In the shop's own window it is left again.
-  if (d) alwaysSpeaking(readerOfHandoff(d))
-  useEffect(() => () => alwaysSpeaking({}), [])
+  const reader = useMemo(() => (d ? readerOfHandoff(d) : MAKER), [d])
   const language = d?.language
   useEffect(() => {
     if (language) void tonguesFor(language)?.then(() => learnt(true))
   }, [language])
   useEffect(() => {
-    if (d) document.title = say('page.title', { title: d.title, client: d.client })
-  }, [d])
+    if (d) document.title = say(reader, 'page.title', { title: d.title, client: d.client })
+  }, [d, reader])
   const mediaUrl = useCallback((hash: string) => urlOf('clientFile', { params: { token, hash } }), [token])
   const way = useMemo(
     () => ({ send: async (body: ReplyBody) => void (await call('clientReply', { params: { token }, body })) }),
     [token],
   )
   if (error) return <p className="p-6">{refusalText(error)}</p>
-  if (!page || !d) return <p className="text-quiet p-6">{say('page.waiting')}</p>
+  if (!page || !d) return <p className="text-quiet p-6">{say(reader, 'page.waiting')}</p>
   return (
     <ClientView
       page={page}

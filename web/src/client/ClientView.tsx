@@ -1,10 +1,11 @@
-import type { HandoffChapter, HandoffDocument } from '@nubrin/core/handoff'
+import { type HandoffChapter, type HandoffDocument, readerOfHandoff } from '@nubrin/core/handoff'
 import type { Goal } from '@nubrin/core/machine'
 import type { Commission, PdfExtent, Saber } from '@nubrin/core/record'
 import { dayText } from '@nubrin/core/units'
 import { say, whether } from '@nubrin/core/words'
-import { useEffect, useState } from 'react'
+import { useEffect, useMemo, useState } from 'react'
 import { later } from '../base/later'
+import { ReaderOfPage, useReader } from '../base/reader'
 import { todayIso } from '../data/local'
 import { BlockView } from './BlockView'
 import { useReplies, type Way } from './replies'
@@ -30,14 +31,7 @@ export interface ClientRecord {
   media: Pick<Commission['media'][number], 'id' | 'hash' | 'type' | 'name' | 'caption'>[]
 }
 
-/** The saber in hand, what to do first, and the record behind it; knows neither a server nor an address. */
-export function ClientView({
-  page,
-  keep,
-  mediaUrl,
-  along,
-  way,
-}: {
+interface Shown {
   page: ClientRecord
   /** What is remembered is remembered under this. */
   keep: string
@@ -46,7 +40,20 @@ export function ClientView({
   along?: { pdf: (extent: PdfExtent) => string; file: string }
   /** How what the client says reaches the shop. */
   way: Way
-}) {
+}
+
+/** The saber in hand, what to do first, and the record behind it, for its reader; knows neither a server nor an address. */
+export function ClientView(shown: Shown) {
+  const reader = useMemo(() => readerOfHandoff(shown.page.document), [shown.page.document])
+  return (
+    <ReaderOfPage value={reader}>
+      <Record {...shown} />
+    </ReaderOfPage>
+  )
+}
+
+function Record({ page, keep, mediaUrl, along, way }: Shown) {
+  const reader = useReader()
   const d = page.document
   const [which, setWhich] = useWhich(keep, page.sabers.length)
   const [doing, setDoing] = useState<{ what: 'open' | 'practise'; start?: Goal['kind'] }>()
@@ -68,7 +75,7 @@ export function ClientView({
         <div className="mx-auto max-w-3xl">
           <header className="px-5 pt-5">
             <p className="text-[#a59d88]">
-              {d.shop} · {say('cover.for', { client: d.client })}
+              {d.shop} · {say(reader, 'cover.for', { client: d.client })}
             </p>
             <h1 className="text-[2.1rem] leading-tight">{saber.name}</h1>
             {page.sabers.length > 1 ? (
@@ -118,7 +125,7 @@ export function ClientView({
             />
           ))}
           <Ask replies={replies} asFile={'file' in way} contact={d.from?.contact ?? ''} />
-          <h2 className="border-ink mt-10 border-b pb-1 text-[1.35rem]">{say('page.more')}</h2>
+          <h2 className="border-ink mt-10 border-b pb-1 text-[1.35rem]">{say(reader, 'page.more')}</h2>
           {folded.map((c) => (
             <details key={c.id} id={c.id} className="border-rule border-b">
               <summary className="cursor-pointer py-2.5 text-[1.15rem]">{c.title}</summary>
@@ -129,25 +136,25 @@ export function ClientView({
             {d.from?.closing ? <p className="mb-3">{d.from.closing}</p> : null}
             <p className="text-quiet">{[d.shop, d.from?.address, d.from?.contact].filter(Boolean).join('\n')}</p>
             <p className="text-quiet mt-3">
-              {say('page.revision', { number: d.number, date: dayText(d.date) })}
+              {say(reader, 'page.revision', { number: d.number, date: dayText(reader, d.date) })}
               {along ? (
                 <>
                   {' · '}
                   {(['full', 'short', 'sheet'] as const).map((extent) => (
                     <span key={extent}>
                       <a className="text-brass underline" href={along.pdf(extent)}>
-                        {say('page.pdf', { extent })}
+                        {say(reader, 'page.pdf', { extent })}
                       </a>
                       {' · '}
                     </span>
                   ))}
                   <a className="text-brass underline" href={along.file} download>
-                    {say('page.file')}
+                    {say(reader, 'page.file')}
                   </a>
                 </>
               ) : null}
             </p>
-            <p className="text-quiet mt-1">{say('cover.legend', { own: whether(d.ownWords) })}</p>
+            <p className="text-quiet mt-1">{say(reader, 'cover.legend', { own: whether(d.ownWords) })}</p>
           </footer>
         </div>
       ) : null}
@@ -200,8 +207,9 @@ function usePrint() {
 
 /** That the cautions were read, and when; kept in this browser, and told to the shop. */
 function Read({ keep, onRead }: { keep: string; onRead: () => void }) {
+  const reader = useReader()
   const [on, setOn] = useState(() => localStorage.getItem(keep))
-  if (on) return <p className="text-fine mt-3">✓ {say('page.readOn', { on: dayText(on) })}</p>
+  if (on) return <p className="text-fine mt-3">✓ {say(reader, 'page.readOn', { on: dayText(reader, on) })}</p>
   return (
     <button
       type="button"
@@ -213,7 +221,7 @@ function Read({ keep, onRead }: { keep: string; onRead: () => void }) {
         onRead()
       }}
     >
-      {say('page.read')}
+      {say(reader, 'page.read')}
     </button>
   )
 }

@@ -1,8 +1,10 @@
 import { EVERYDAY, gestureText, isOf, modeName, rowOfMap } from '@nubrin/core/controls'
 import { drawSection } from '@nubrin/core/drawing'
 import { type ControlRow, colourOf, nounOf, type Saber } from '@nubrin/core/record'
+import type { Reader } from '@nubrin/core/units'
 import { large, nounWords, say, whether } from '@nubrin/core/words'
 import { useEffect, useMemo } from 'react'
+import { useReader } from '../base/reader'
 import { SceneView } from '../drawing/SceneView'
 import { BladeLight } from '../play/BladeLight'
 import { PlayLayer } from '../play/PlayLayer'
@@ -30,18 +32,22 @@ export function InHand({
   onOpen: () => void
   onPractise: () => void
 }) {
+  const reader = useReader()
   const { take, lay, press, release, move, setSound, toPreset } = usePlay.getState()
-  useEffect(() => take(saber, urlOf), [saber, take, urlOf])
+  useEffect(() => take(reader, saber, urlOf), [reader, saber, take, urlOf])
   useEffect(() => lay, [lay])
   const state = usePlay((p) => p.state)
   const sound = usePlay((p) => p.sound)
   const last = usePlay((p) => p.lines[0])
   const held = usePlay((p) => p.state?.held)
-  const scene = useMemo(() => drawSection(saber, { width: TALL, height: WIDE, bladeShare: 0.46, quiet: true }), [saber])
+  const scene = useMemo(
+    () => drawSection(reader, saber, { width: TALL, height: WIDE, bladeShare: 0.46, quiet: true }),
+    [saber],
+  )
   const hint = state && leadsOn(saber, state.mode)
   return (
     <section
-      aria-label={say('page.inHand')}
+      aria-label={say(reader, 'page.inHand')}
       className="flex items-stretch justify-center gap-x-4 bg-[#141a1a] px-3 pt-2 pb-6 text-[#efe6d2] sm:gap-x-12"
     >
       <div className="relative shrink-0 touch-none select-none" style={{ width: WIDE, height: TALL }}>
@@ -52,7 +58,7 @@ export function InHand({
             transform: `rotate(-90deg) translateX(${-TALL}px)`,
           }}
         >
-          <SceneView night scene={scene} title={say('page.drawing', { saber: saber.name })} className="block">
+          <SceneView night scene={scene} title={say(reader, 'page.drawing', { saber: saber.name })} className="block">
             <PlayLayer saber={saber} scene={scene} upright />
           </SceneView>
           <BladeLight saber={saber} scene={scene} />
@@ -60,12 +66,14 @@ export function InHand({
       </div>
       <div className="flex max-w-md min-w-0 flex-1 flex-col justify-end gap-3">
         <p className="text-[1.35rem] leading-snug font-semibold" aria-live="polite">
-          {state ? say('page.asleep', { state: isOf(saber, state.mode), mode: modeName(saber, state.mode) }) : ''}
+          {state
+            ? say(reader, 'page.asleep', { state: isOf(saber, state.mode), mode: modeName(saber, state.mode) })
+            : ''}
           {hint ? (
             <span className="mt-1 block text-[1.1rem] font-normal text-[#c9bd9f]">
-              {say('page.hint', {
-                gesture: gestureText(saber, hint),
-                what: large(hint.says ?? say('action.seen', { action: hint.does })),
+              {say(reader, 'page.hint', {
+                gesture: gestureText(reader, saber, hint),
+                what: large(hint.says ?? say(reader, 'action.seen', { action: hint.does })),
               })}
             </span>
           ) : null}
@@ -84,16 +92,16 @@ export function InHand({
                 onPress={() => press(i.id)}
                 onRelease={() => release(i.id)}
               >
-                {bareName(saber, i)}
+                {bareName(reader, saber, i)}
               </HoldButton>
             ))}
           {MOTIONS.map((m) => (
             <button key={m} type="button" className="border border-[#5d675f] px-2.5 py-1.5" onClick={() => move(m)}>
-              {say('page.move', { motion: m })}
+              {say(reader, 'page.move', { motion: m })}
             </button>
           ))}
         </div>
-        <fieldset className="flex flex-wrap gap-x-4 gap-y-1" aria-label={say('page.presets')}>
+        <fieldset className="flex flex-wrap gap-x-4 gap-y-1" aria-label={say(reader, 'page.presets')}>
           {saber.presets.map((p, i) => (
             <button
               key={p.id}
@@ -109,14 +117,14 @@ export function InHand({
         </fieldset>
         <div className="flex flex-wrap gap-2">
           <button type="button" className="flex-1 bg-[#efe6d2] px-4 py-3 font-semibold text-[#141a1a]" onClick={onOpen}>
-            {say('page.openWith')}
+            {say(reader, 'page.openWith')}
           </button>
           <button type="button" className="flex-1 border border-[#efe6d2] px-4 py-3 font-semibold" onClick={onPractise}>
-            {say('page.practise')}
+            {say(reader, 'page.practise')}
           </button>
         </div>
         <button type="button" className="self-start text-[#a59d88] underline" onClick={() => setSound(!sound)}>
-          {say('page.sound', { on: whether(sound) })}
+          {say(reader, 'page.sound', { on: whether(sound) })}
         </button>
       </div>
     </section>
@@ -124,9 +132,9 @@ export function InHand({
 }
 
 /** What a button is called, as it stands on a key. */
-export function bareName(s: Saber, i: Saber['inputs'][number]): string {
-  const noun = nounOf(s, `input:${i.id}`)
-  return noun ? nounWords(noun, 'bare') : i.name
+export function bareName(reader: Reader, s: Saber, i: Saber['inputs'][number]): string {
+  const noun = nounOf(reader, s, `input:${i.id}`)
+  return noun ? nounWords(reader, noun, 'bare') : i.name
 }
 
 /** What somebody who has never held it does next: what wakes it, lights it, or puts it away again. */

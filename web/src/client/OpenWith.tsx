@@ -13,6 +13,7 @@ import {
 import type { Saber } from '@nubrin/core/record'
 import { say, whether } from '@nubrin/core/words'
 import { useEffect, useMemo, useState } from 'react'
+import { useReader } from '../base/reader'
 import { ActMark } from '../drawing/ActMark'
 import { SceneView } from '../drawing/SceneView'
 import { useWidth } from '../drawing/useWidth'
@@ -36,6 +37,7 @@ export function OpenWith({
   start?: Goal['kind'] | undefined
   onLeave: () => void
 }) {
+  const reader = useReader()
   const { assembly, rest } = useMemo(() => machineOf(saber), [saber])
   const goals = useMemo(() => goalsOf(saber, assembly).filter((g) => g.hands === 'client'), [saber, assembly])
   const errands = useMemo(() => goals.map((g) => errand(assembly, rest, g)), [goals, assembly, rest])
@@ -57,7 +59,7 @@ export function OpenWith({
   }
   const e = chosen === undefined ? undefined : errands[chosen]
   return (
-    <Sheet label={say('page.openWith')} onLeave={onLeave}>
+    <Sheet label={say(reader, 'page.openWith')} onLeave={onLeave}>
       {e?.ok && chosen !== undefined ? (
         <Steps
           saber={saber}
@@ -71,9 +73,9 @@ export function OpenWith({
       ) : (
         <>
           <button type="button" className="text-brass self-end" onClick={onLeave}>
-            {say('page.leave')}
+            {say(reader, 'page.leave')}
           </button>
-          <h2 className="text-[1.7rem] leading-tight">{say('page.choose')}</h2>
+          <h2 className="text-[1.7rem] leading-tight">{say(reader, 'page.choose')}</h2>
           <ul className="mt-3">
             {goals.map((g, i) => (
               <li key={`${g.kind} ${g.at}`} className="border-rule border-b">
@@ -83,12 +85,12 @@ export function OpenWith({
                     className="w-full py-3 text-left text-[1.25rem] font-semibold"
                     onClick={() => go({ chosen: i, n: 0 })}
                   >
-                    {goalText(g, goals)}
+                    {goalText(reader, g, goals)}
                   </button>
                 ) : (
                   <p className="text-quiet py-3 text-[1.25rem]">
-                    {goalText(g, goals)}
-                    <span className="block text-[1rem]">{say('page.cannot')}</span>
+                    {goalText(reader, g, goals)}
+                    <span className="block text-[1rem]">{say(reader, 'page.cannot')}</span>
                   </p>
                 )}
               </li>
@@ -117,12 +119,13 @@ function Steps({
   onGo: (n: number) => void
   onBack: () => void
 }) {
+  const reader = useReader()
   const [ref, width] = useWidth<HTMLDivElement>()
   const [waits, setWaits] = useState(false)
   const [left, setLeft] = useState(STANDS)
   const { assembly } = useMemo(() => machineOf(saber), [saber])
   const act = e.acts[n]!
-  const words = wordsOf(saber, assembly, act)
+  const words = wordsOf(reader, saber, assembly, act)
   const place = words?.place ?? act.at
   const last = n === e.acts.length - 1
   // Drawn as it lies before the step, with the way of the hand.
@@ -130,7 +133,7 @@ function Steps({
     const { state } = runAll(assembly, e.from, e.acts.slice(0, n))
     const apart = apartIn(saber, assembly, state)
     const wide = Math.max(320, width)
-    return drawSection(saber, {
+    return drawSection(reader, saber, {
       ...{ width: wide, height: Math.min(260, wide * 0.55), apart },
       ...{ from: apart.from - AIR, to: apart.to + AIR, quiet: wide < 600 },
     })
@@ -149,17 +152,17 @@ function Steps({
     <>
       <div className="flex items-baseline gap-4">
         <button type="button" className="text-brass" onClick={onBack}>
-          ← {goalText(goal, goals)}
+          ← {goalText(reader, goal, goals)}
         </button>
         <span className="text-quiet ml-auto">
           {n < e.turn
-            ? say('page.acts', { n: n + 1, of: e.turn, back })
-            : say('page.acts', { n: n + 1 - e.turn, of: back, back: 0 })}
+            ? say(reader, 'page.acts', { n: n + 1, of: e.turn, back })
+            : say(reader, 'page.acts', { n: n + 1 - e.turn, of: back, back: 0 })}
         </span>
       </div>
       <div ref={ref} className="my-4">
         <SceneView scene={scene} title={words?.text ?? ''} lit={place} className="block w-full">
-          <ActMark scene={scene} act={{ ref: place, n: n + 1, way: wayOf(saber, assembly, act) }} />
+          <ActMark scene={scene} act={{ ref: place, n: n + 1, way: wayOf(reader, saber, assembly, act) }} />
         </SceneView>
       </div>
       <div aria-live="polite" className="flex-1">
@@ -168,23 +171,23 @@ function Steps({
         {words?.caution ? <p className="border-brass mt-4 border-l-4 pl-3 text-[1.2rem]">{words.caution}</p> : null}
       </div>
       <p className="text-quiet py-3 text-center">
-        {last ? '' : `${waits ? '' : `${say('page.goesOn', { seconds: left })} `}`}
+        {last ? '' : `${waits ? '' : `${say(reader, 'page.goesOn', { seconds: left })} `}`}
         {last ? null : (
           <button type="button" className="underline" onClick={() => setWaits(!waits)}>
-            {say('page.wait', { waits: whether(waits) })}
+            {say(reader, 'page.wait', { waits: whether(waits) })}
           </button>
         )}
       </p>
       <div className="flex gap-3 pb-2">
         <button type="button" className="btn px-6 py-3 text-[1.15rem]" disabled={n === 0} onClick={() => onGo(n - 1)}>
-          {say('page.back')}
+          {say(reader, 'page.back')}
         </button>
         <button
           type="button"
           className="btn btn-main flex-1 py-3 text-[1.15rem]"
           onClick={() => (last ? onBack() : onGo(n + 1))}
         >
-          {say('page.next', { last: whether(last) })}
+          {say(reader, 'page.next', { last: whether(last) })}
         </button>
       </div>
     </>

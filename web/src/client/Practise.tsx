@@ -1,5 +1,6 @@
 import type { Saber } from '@nubrin/core/record'
 import { say } from '@nubrin/core/words'
+import { useReader } from '../base/reader'
 import { Practice } from '../play/Practice'
 import { useHandKeys } from '../play/useHandKeys'
 import { usePlay } from '../play/usePlay'
@@ -9,13 +10,14 @@ import { Sheet } from './Sheet'
 
 /** The controls, asked for one after the other, with keys to press them by. */
 export function Practise({ saber, onLeave }: { saber: Saber; onLeave: () => void }) {
+  const reader = useReader()
   useHandKeys(saber)
   const { press, release, move, pose } = usePlay.getState()
   const held = usePlay((p) => p.state?.held)
   return (
-    <Sheet label={say('page.practise')} onLeave={onLeave}>
+    <Sheet label={say(reader, 'page.practise')} onLeave={onLeave}>
       <button type="button" className="text-brass self-end" onClick={onLeave}>
-        {say('page.leave')}
+        {say(reader, 'page.leave')}
       </button>
       <div className="mx-auto w-full max-w-md flex-1">
         <Practice saber={saber} />
@@ -31,17 +33,17 @@ export function Practise({ saber, onLeave }: { saber: Saber; onLeave: () => void
               onPress={() => press(i.id)}
               onRelease={() => release(i.id)}
             >
-              {bareName(saber, i)}
+              {bareName(reader, saber, i)}
             </HoldButton>
           ))}
         {(['swing', 'strike', 'twist', 'flick'] as const).map((m) => (
           <button key={m} type="button" className="btn" onClick={() => move(m)}>
-            {say('page.move', { motion: m })}
+            {say(reader, 'page.move', { motion: m })}
           </button>
         ))}
         {(['up', 'level', 'down'] as const).map((p) => (
           <button key={p} type="button" className="btn" onClick={() => pose(p)}>
-            {say('page.pose', { pose: p })}
+            {say(reader, 'page.pose', { pose: p })}
           </button>
         ))}
       </div>

@@ -1,6 +1,7 @@
 import { type Bar, type Block, barShares } from '@nubrin/core/handoff'
 import { formatNumber } from '@nubrin/core/units'
 import { say, whether } from '@nubrin/core/words'
+import { useReader } from '../base/reader'
 
 /** A table of the record; a row of presets shows its colour. */
 export function TableView({ block: b }: { block: Extract<Block, { kind: 'table' }> }) {
@@ -55,9 +56,10 @@ export function TableView({ block: b }: { block: Extract<Block, { kind: 'table' 
 const [W, H] = [110, 14]
 /** What was wanted as a band, what is computed as a diamond, what was found as a line. */
 function BarView({ bar: b }: { bar: Bar }) {
+  const reader = useReader()
   const { from, to, computed, found, good } = barShares(b)
-  const number = (v: number | undefined) => (v === undefined ? '' : formatNumber(v))
-  const words = say('tests.bar', {
+  const number = (v: number | undefined) => (v === undefined ? '' : formatNumber(reader, v))
+  const words = say(reader, 'tests.bar', {
     ...{ wanted: [number(b.min), number(b.max)].filter(Boolean).join('–'), found: number(b.found) },
     ...{ computed: number(b.computed), reckoned: whether(b.computed !== undefined) },
   })

@@ -1,6 +1,5 @@
 import { readerOfHandoff } from '@nubrin/core/handoff'
 import { learnAll } from '@nubrin/core/tongues'
-import { alwaysSpeaking } from '@nubrin/core/units'
 import { say } from '@nubrin/core/words'
 import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
@@ -17,9 +16,8 @@ interface Carried extends ClientRecord {
 const carried = JSON.parse(document.getElementById('carried')!.textContent!) as Carried
 const { document: d } = carried
 learnAll()
-alwaysSpeaking(readerOfHandoff(d))
 document.documentElement.lang = d.language
-document.title = say('page.title', { title: d.title, client: d.client })
+document.title = say(readerOfHandoff(d), 'page.title', { title: d.title, client: d.client })
 const way = { file: { of: d.of, number: d.number } }
 createRoot(document.getElementById('root')!).render(
   <StrictMode>

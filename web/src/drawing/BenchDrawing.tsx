@@ -2,6 +2,7 @@ import { drawSection, type Scene } from '@nubrin/core/drawing'
 import { known } from '@nubrin/core/facts'
 import type { Finding, Station } from '@nubrin/core/judge'
 import { type Kind, partsOfRef, type Saber, type Section } from '@nubrin/core/record'
+import { MAKER } from '@nubrin/core/units'
 import { type PointerEvent, useMemo, useRef, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { later } from '../base/later'
@@ -91,12 +92,12 @@ export function BenchDrawing({
     const blade = known(saber.presets[0]?.colour)
     const page = { width: width || 1240, height: HEIGHT }
     if (apart)
-      return drawSection(shown, {
+      return drawSection(MAKER, shown, {
         ...{ ...page, apart, from: apart.from - AIR, to: apart.to + AIR },
         ...(apart.blade ? { blade: apart.blade } : {}),
       })
-    if (playing) return drawSection(shown, { ...page, bladeShare: 0.55, quiet: true })
-    return drawSection(shown, { ...page, ...zoom.view, ...(blade ? { blade } : {}) })
+    if (playing) return drawSection(MAKER, shown, { ...page, bladeShare: 0.55, quiet: true })
+    return drawSection(MAKER, shown, { ...page, ...zoom.view, ...(blade ? { blade } : {}) })
   }, [shown, width, saber.presets, zoom.view, apart, playing])
   drawn.current = scene
 

@@ -2,7 +2,7 @@ import type { Scene } from '@nubrin/core/drawing'
 import { known } from '@nubrin/core/facts'
 import type { Saber, Section } from '@nubrin/core/record'
 import { layOut, type ProfilePoint } from '@nubrin/core/room'
-import { formatNumber } from '@nubrin/core/units'
+import { formatNumber, MAKER } from '@nubrin/core/units'
 import { type KeyboardEvent, type PointerEvent, useState } from 'react'
 
 type Which = 'outer' | 'bore'
@@ -96,13 +96,13 @@ export function ProfileHandles({
             tabIndex={0}
             aria-label={`${section.name}, ${WORD[which]} point ${i + 1}`}
             aria-valuenow={p.d}
-            aria-valuetext={`${formatNumber(p.d)} mm at ${formatNumber(p.x)} from its rear`}
+            aria-valuetext={`${formatNumber(MAKER, p.d)} mm at ${formatNumber(MAKER, p.x)} from its rear`}
             onPointerDown={grab(which, i)}
             onPointerMove={drag}
             onPointerUp={drop}
             onKeyDown={nudge(which, i, p)}
           >
-            <title>{`${WORD[which]} ${formatNumber(p.d)} mm at ${formatNumber(p.x)}`}</title>
+            <title>{`${WORD[which]} ${formatNumber(MAKER, p.d)} mm at ${formatNumber(MAKER, p.x)}`}</title>
           </circle>
         )),
       )}

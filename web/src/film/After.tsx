@@ -1,4 +1,4 @@
-import type { Commission, Saber, Take } from '@nubrin/core/record'
+import { type Commission, readerOf, type Saber, type Take } from '@nubrin/core/record'
 import {
   chaptersVttOf,
   cueTimes,
@@ -27,9 +27,10 @@ const at = (ms: number) =>
 /** What became of a take: the film beside its script, what to cut, what was said anew, and what goes with the film. */
 export function After({ order, saber, take }: { order: Commission; saber: Saber; take: Take }) {
   const edit = useEdit()
-  const cues = useMemo(() => cueTimes(saber, take), [saber, take])
-  const cuts = useMemo(() => cutsOf(saber, take), [saber, take])
-  const left = useMemo(() => leftOutOf(saber, take), [saber, take])
+  const reader = useMemo(() => readerOf(order), [order])
+  const cues = useMemo(() => cueTimes(reader, saber, take), [reader, saber, take])
+  const cuts = useMemo(() => cutsOf(reader, saber, take), [reader, saber, take])
+  const left = useMemo(() => leftOutOf(reader, saber, take), [reader, saber, take])
   const [film, setFilm] = useState<string>()
   const [ms, setMs] = useState(0)
   const [offset, setOffset] = useState(0)
@@ -63,9 +64,9 @@ export function After({ order, saber, take }: { order: Commission; saber: Saber;
   const next = all[all.findIndex((s) => s.id === saber.id) + 1]
   const stem = fileStem(`${order.title} ${saber.name} take`)
   const files = [
-    ['captions (WebVTT)', 'captions.vtt', () => webVttOf(saber, take)],
-    ['chapters (WebVTT)', 'chapters.vtt', () => chaptersVttOf(saber, take)],
-    ['the take as a table (CSV)', 'take.csv', () => takeCsvOf(saber, take)],
+    ['captions (WebVTT)', 'captions.vtt', () => webVttOf(reader, saber, take)],
+    ['chapters (WebVTT)', 'chapters.vtt', () => chaptersVttOf(reader, saber, take)],
+    ['the take as a table (CSV)', 'take.csv', () => takeCsvOf(reader, saber, take)],
     ['text to stand beside it', 'description.txt', () => descriptionOf(order, saber, take)],
   ] as const
   return (

@@ -1,4 +1,5 @@
 import { type Beat, nameOf, type Saber, toldNoun } from '@nubrin/core/record'
+import { MAKER } from '@nubrin/core/units'
 import { nounWords } from '@nubrin/core/words'
 
 const BY_LENGTH: readonly [most: number, size: string][] = [
@@ -10,8 +11,8 @@ const BY_LENGTH: readonly [most: number, size: string][] = [
 
 /** One beat, as large as its words allow; what a hand does and what is to be seen, beneath. */
 export function BeatWords({ saber, beat, troubles }: { saber: Saber; beat: Beat; troubles: readonly string[] }) {
-  const noun = beat.show && !/^(preset|mode):/.test(beat.show) ? toldNoun(saber, beat.show) : undefined
-  const place = noun ? nounWords(noun) : nameOf(saber, beat.show)
+  const noun = beat.show && !/^(preset|mode):/.test(beat.show) ? toldNoun(MAKER, saber, beat.show) : undefined
+  const place = noun ? nounWords(MAKER, noun) : nameOf(saber, beat.show)
   // What was just said need not be read again.
   const seen = beat.expect && !beat.say.toLowerCase().includes(beat.expect.toLowerCase()) ? beat.expect : ''
   const size = BY_LENGTH.find(([most]) => beat.say.length <= most)?.[1] ?? '1.8rem'

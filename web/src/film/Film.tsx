@@ -1,5 +1,6 @@
 import type { Commission, Saber } from '@nubrin/core/record'
 import { firstOpen, liveBeats, overBy, rehearse, remaining, troubleText } from '@nubrin/core/script'
+import { MAKER } from '@nubrin/core/units'
 import { type ReactNode, useEffect, useMemo } from 'react'
 import { useNavigate, useParams, useSearchParams } from 'react-router'
 import { later } from '../base/later'
@@ -39,8 +40,8 @@ function Filming({ order, saber }: { order: Commission; saber: Saber }) {
   const navigate = useNavigate()
   const { film, ms, act, jump, end } = useFilming(saber)
   useAwake()
-  const run = useMemo(() => rehearse(saber), [saber])
-  const beats = useMemo(() => liveBeats(saber), [saber])
+  const run = useMemo(() => rehearse(MAKER, saber), [saber])
+  const beats = useMemo(() => liveBeats(MAKER, saber), [saber])
   const beat = beats[film.at]!
   const spoken = beats.filter((b) => !b.leftTo)
   const nth = spoken.indexOf(beat) + 1

@@ -1,6 +1,7 @@
 import { drawSection } from '@nubrin/core/drawing'
 import { byId, type Ref, type Saber } from '@nubrin/core/record'
 import type { Rehearsal } from '@nubrin/core/script'
+import { MAKER } from '@nubrin/core/units'
 import { useMemo } from 'react'
 import { asTold } from '../drawing/asTold'
 import { SceneView } from '../drawing/SceneView'
@@ -22,9 +23,9 @@ export function NightDrawing({
   const [ref, width] = useWidth<HTMLDivElement>()
   const scene = useMemo(() => {
     const page = { width: Math.max(600, width), height: HEIGHT }
-    if (!at) return drawSection(saber, page)
+    if (!at) return drawSection(MAKER, saber, page)
     const { apart, ...blade } = asTold(saber, at)
-    return drawSection(saber, { ...page, ...blade, apart, from: apart.from - AIR, to: apart.to + AIR })
+    return drawSection(MAKER, saber, { ...page, ...blade, apart, from: apart.from - AIR, to: apart.to + AIR })
   }, [saber, width, at])
   return (
     <div ref={ref} className="mx-8">

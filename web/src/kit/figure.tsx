@@ -1,6 +1,6 @@
 import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/react'
 import { type Calculated, missingText } from '@nubrin/core/facts'
-import { formatNumber } from '@nubrin/core/units'
+import { formatNumber, MAKER } from '@nubrin/core/units'
 import { ChevronRight } from 'lucide-react'
 import type { ReactNode } from 'react'
 import { useLight } from '../store/commission'
@@ -36,7 +36,7 @@ export function FigureView({
           {figure.about ? <span className="text-brass font-medium">about </span> : null}
           {as
             ? as(figure.value)
-            : `${formatNumber(figure.value, digits)} ${unit ?? (figure.unit === '×' ? '' : figure.unit)}`}
+            : `${formatNumber(MAKER, figure.value, digits)} ${unit ?? (figure.unit === '×' ? '' : figure.unit)}`}
         </span>
       }
     >

@@ -1,5 +1,6 @@
 import { type Assembly, blockedText, type Choice, type Errand, type Goal, wordsOf } from '@nubrin/core/machine'
 import type { Act, Saber } from '@nubrin/core/record'
+import { MAKER } from '@nubrin/core/units'
 import type { KeyboardEvent } from 'react'
 import { Mark } from '../kit'
 
@@ -157,7 +158,7 @@ export function ErrandPlayer({
           <ActRow
             key={i}
             act={act}
-            words={wordsOf(saber, assembly, act)}
+            words={wordsOf(MAKER, saber, assembly, act)}
             n={i + 1}
             back={i === e.turn}
             now={i === n - 1}

@@ -2,10 +2,12 @@ import { askText, compile, hintText, lessonsOf, missText, rowOfMap, triedAt } fr
 import type { Saber } from '@nubrin/core/record'
 import { say } from '@nubrin/core/words'
 import { useEffect, useMemo, useState } from 'react'
+import { useReader } from '../base/reader'
 import { usePlay } from './usePlay'
 
 /** The saber asks for one control after another, in the order in which they are learnt, watches, and says what was different. */
 export function Practice({ saber }: { saber: Saber }) {
+  const reader = useReader()
   const board = useMemo(() => compile(saber), [saber])
   const preset = usePlay((p) => (p.state ? saber.presets[p.state.preset]?.id : undefined))
   const lessons = useMemo(() => lessonsOf(board, preset), [board, preset])
@@ -25,13 +27,15 @@ export function Practice({ saber }: { saber: Saber }) {
       const tried = triedAt(board, row, h)
       if (!tried) continue
       setSaid(
-        tried.ok ? { right: true, text: say('practice.right') } : { right: false, text: missText(saber, tried.miss) },
+        tried.ok
+          ? { right: true, text: say(reader, 'practice.right') }
+          : { right: false, text: missText(reader, saber, tried.miss) },
       )
       if (tried.ok) setDone((d) => new Set([...d, row.id]))
     }
     // Only what comes of a hand from now on counts.
   }, [last])
-  if (!row) return <p className="text-quiet">{say('page.nothingToLearn')}</p>
+  if (!row) return <p className="text-quiet">{say(reader, 'page.nothingToLearn')}</p>
   const go = (n: number) => {
     setAt(n)
     setSaid(undefined)
@@ -39,24 +43,26 @@ export function Practice({ saber }: { saber: Saber }) {
   }
   return (
     <section aria-label="Practice">
-      <h2 className="h2">{say('page.learnt', { n: Math.min(at, lessons.length - 1) + 1, of: lessons.length })}</h2>
-      <p className="mt-1 text-[1.25rem] leading-snug font-semibold">{askText(saber, row)}</p>
+      <h2 className="h2">
+        {say(reader, 'page.learnt', { n: Math.min(at, lessons.length - 1) + 1, of: lessons.length })}
+      </h2>
+      <p className="mt-1 text-[1.25rem] leading-snug font-semibold">{askText(reader, saber, row)}</p>
       <p
         role="status"
         className={`mt-2 min-h-12 text-[1.1rem] ${said ? (said.right ? 'text-fine' : 'text-stop') : ''}`}
       >
         {said ? `${said.right ? '✓' : '✕'} ${said.text}` : ''}
       </p>
-      {hint ? <p className="mb-2">{hintText(saber, row)}</p> : null}
+      {hint ? <p className="mb-2">{hintText(reader, saber, row)}</p> : null}
       <div className="flex flex-wrap gap-2">
         <button type="button" className="btn" onClick={() => usePlay.getState().bringTo(row.mode)}>
-          {say('page.again')}
+          {say(reader, 'page.again')}
         </button>
         <button type="button" className="btn" onClick={() => setHint(true)}>
-          {say('page.how')}
+          {say(reader, 'page.how')}
         </button>
         <button type="button" className="btn" onClick={() => usePlay.getState().show(row)}>
-          {say('page.showMe')}
+          {say(reader, 'page.showMe')}
         </button>
         <button
           type="button"
@@ -64,7 +70,7 @@ export function Practice({ saber }: { saber: Saber }) {
           disabled={at >= lessons.length - 1}
           onClick={() => go(at + 1)}
         >
-          {say('page.nextOne')}
+          {say(reader, 'page.nextOne')}
         </button>
       </div>
       <ol className="mt-3 flex flex-wrap gap-1" aria-label="What is asked">

@@ -21,6 +21,7 @@ import {
 import { known } from '@nubrin/core/facts'
 import { type Assembly, type Body, machineOf, powered, type State } from '@nubrin/core/machine'
 import { type ControlRow, type EVENTS, keyWords, nameOf, type Saber } from '@nubrin/core/record'
+import { MAKER, type Reader } from '@nubrin/core/units'
 import { say, whether } from '@nubrin/core/words'
 import { create } from 'zustand'
 import { Lights } from './lights'
@@ -41,6 +42,8 @@ const EVENT_OF: Partial<Record<ControlRow['does'], (typeof EVENTS)[number]>> = {
 }
 
 interface Play {
+  /** Whom it speaks to. */
+  reader: Reader
   saber: Saber | undefined
   board: Board | undefined
   state: BoardState | undefined
@@ -52,7 +55,7 @@ interface Play {
   last: { n: number; happened: Happening[] }
   sound: boolean
   /** Takes a saber in hand; the same one again keeps what it was in. */
-  take: (saber: Saber, urlOf: (hash: string) => string) => void
+  take: (reader: Reader, saber: Saber, urlOf: (hash: string) => string) => void
   lay: () => void
   press: (input: string) => void
   release: (input: string) => void
@@ -123,7 +126,7 @@ export const usePlay = create<Play>()((set, get) => {
       sounds.setHum(shines(saber, state.mode) && !isMuted(board, state))
       sounds.setVolume(state.volume / Math.max(1, known(saber.settings.volumeSteps) ?? USUAL_STEPS))
     }
-    const lines = happened.flatMap((h) => linesOf(saber, h))
+    const lines = happened.flatMap((h) => linesOf(before.reader, saber, h))
     set({
       state,
       ...(lines.length ? { lines: [...lines.toReversed(), ...before.lines].slice(0, MOST_LINES) } : {}),
@@ -149,15 +152,16 @@ export const usePlay = create<Play>()((set, get) => {
     }
   }
   const dead = (): Line => {
-    const { saber, machine, assembly } = get()
+    const { reader, saber, machine, assembly } = get()
     const out = machine?.off.find((b) => assembly?.joints[b]?.cell || assembly?.joints[b]?.contact)
     const name = (saber && out && nameOf(saber, out)) || ''
     return {
       ...{ n: lineNo++, t: now(), what: 'dead' },
-      text: say('play.dead', { out: name, named: whether(name), cut: whether(machine?.cut) }),
+      text: say(reader, 'play.dead', { out: name, named: whether(name), cut: whether(machine?.cut) }),
     }
   }
   return {
+    reader: MAKER,
     saber: undefined,
     board: undefined,
     state: undefined,
@@ -166,7 +170,7 @@ export const usePlay = create<Play>()((set, get) => {
     lines: [],
     last: { n: 0, happened: [] },
     sound: false,
-    take(saber, urlOf) {
+    take(reader, saber, urlOf) {
       const before = get()
       if (before.saber === saber) return
       const board = compile(saber)
@@ -206,7 +210,7 @@ export const usePlay = create<Play>()((set, get) => {
           )
         : startOf(board)
       set({
-        ...{ saber, board, assembly, state },
+        ...{ reader, saber, board, assembly, state },
         machine:
           same && before.machine
             ? before.machine
@@ -297,7 +301,7 @@ function moved(a: Assembly, st: State, body: Body): State {
 }
 
 /** How a happening reads in the list of what came of a hand. */
-function linesOf(saber: Saber, h: Happening): Line[] {
+function linesOf(reader: Reader, saber: Saber, h: Happening): Line[] {
   const line = (what: Line['what'], text: string): Line => ({ n: lineNo++, t: h.t, what, text })
   switch (h.what) {
     case 'did':
@@ -306,33 +310,33 @@ function linesOf(saber: Saber, h: Happening): Line[] {
       if (!row) return []
       const cues = (row.cues ?? []).filter((c) => c.at !== 'step')
       return [
-        line('did', say('play.did', { what: doingOf(row), lasts: whether(h.what === 'began') })),
+        line('did', say(reader, 'play.did', { what: doingOf(reader, row), lasts: whether(h.what === 'began') })),
         ...cues.map((c) =>
-          line('cue', say('control.cue', { at: c.at, as: c.as, says: c.says ?? '', said: whether(c.says) })),
+          line('cue', say(reader, 'control.cue', { at: c.at, as: c.as, says: c.says ?? '', said: whether(c.says) })),
         ),
       ]
     }
     case 'ended': {
       const row = rowOfMap(saber, h.row)
-      return row ? [line('did', say('play.ended', { what: doingOf(row) }))] : []
+      return row ? [line('did', say(reader, 'play.ended', { what: doingOf(reader, row) }))] : []
     }
     case 'waits':
-      return [line('waits', say('play.waits', { ms: h.ms, times: say('times', { n: h.times }) }))]
+      return [line('waits', say(reader, 'play.waits', { ms: h.ms, times: say(reader, 'times', { n: h.times }) }))]
     case 'beep':
-      return [line('beep', say('play.beep', { n: h.n }))]
+      return [line('beep', say(reader, 'play.beep', { n: h.n }))]
     case 'went':
-      return [line('went', say('play.went', { to: modeName(saber, h.to) }))]
+      return [line('went', say(reader, 'play.went', { to: modeName(saber, h.to) }))]
     case 'nothing':
       return [
         line(
           'nothing',
-          say('play.nothing', {
+          say(reader, 'play.nothing', {
             made: keyWords(h.made.motion ?? h.made.sort),
-            times: say('times', { n: h.made.times }),
+            times: say(reader, 'times', { n: h.made.times }),
           }),
         ),
       ]
     case 'chose':
-      return [line('cue', say('play.chose', { n: h.choice }))]
+      return [line('cue', say(reader, 'play.chose', { n: h.choice }))]
   }
 }

@@ -10,7 +10,7 @@ import {
   THINGS,
   thingsOf,
 } from '@nubrin/core/record'
-import { formatNumber } from '@nubrin/core/units'
+import { formatNumber, MAKER } from '@nubrin/core/units'
 import { useMemo } from 'react'
 import { urlOf } from '../data'
 import { useBench, useOrder } from '../store/commission'
@@ -31,7 +31,7 @@ const unitOf = (f: AnyFact<unknown>) => {
 }
 function factLine(name: string, f: AnyFact<unknown>): Line[] {
   if (f.value === null) return []
-  const value = typeof f.value === 'number' ? `${formatNumber(f.value)}${unitOf(f)}` : chosen(String(f.value))
+  const value = typeof f.value === 'number' ? `${formatNumber(MAKER, f.value)}${unitOf(f)}` : chosen(String(f.value))
   const past = (f.trail?.length ?? 0) + (f.rivals?.length ?? 0)
   const from = [SOURCE_WORDS[f.source], f.with, f.by, f.on, past ? `${past} other statement${past > 1 ? 's' : ''}` : '']
   return [{ name, value, from: from.filter(Boolean).join(', ') }]
@@ -49,7 +49,7 @@ function linesOf(c: Commission, value: Record<string, unknown>): Line[] {
     if (key === 'id' || v === undefined || v === null || v === '' || v === false) return []
     if (isFact(v)) return factLine(keyWords(key), v)
     if (v === true) return [{ name: keyWords(key), value: 'yes' }]
-    if (typeof v === 'number') return [{ name: keyWords(key), value: formatNumber(v) }]
+    if (typeof v === 'number') return [{ name: keyWords(key), value: formatNumber(MAKER, v) }]
     if (typeof v === 'string')
       return [
         {

@@ -1,7 +1,7 @@
 import { known } from '../../facts'
 import { refTo } from '../../record'
 import { certainty, inArm, socketSpan } from '../../room'
-import { formatNumber } from '../../units'
+import { formatNumber, type Reader } from '../../units'
 import { type Canvas, MARGIN } from './canvas'
 import { armsOf, quillonReach } from './quillons'
 
@@ -9,7 +9,7 @@ import { armsOf, quillonReach } from './quillons'
  * Section lengths above; names below; the seat of the main blade at the foot. Where the arms of a crossguard stand, their
  * section's length goes over them and its seat under them, and its name beside them.
  */
-export function drawMeasures({ pen, shape, saber, x, y, axisY, view }: Canvas) {
+export function drawMeasures(reader: Reader, { pen, shape, saber, x, y, axisY, view }: Canvas) {
   const topY = Math.min(
     ...shape.sections.flatMap((s) => s.outer.flatMap((p) => [y(p.d0 / 2), y(p.d1 / 2)])),
     axisY - 50,
@@ -28,8 +28,8 @@ export function drawMeasures({ pen, shape, saber, x, y, axisY, view }: Canvas) {
     const value = known(s.section.length)
     const seen = s.x1 - s.x0
     // What stands in a neighbour is not seen: the dimension says what is, and the section's own length.
-    const part = value !== undefined && value - seen > 0.05 ? `${formatNumber(seen, 1)} of ` : ''
-    const text = value === undefined ? '?' : `${c === 'assumed' ? '≈ ' : ''}${part}${formatNumber(value, 1)}`
+    const part = value !== undefined && value - seen > 0.05 ? `${formatNumber(reader, seen, 1)} of ` : ''
+    const text = value === undefined ? '?' : `${c === 'assumed' ? '≈ ' : ''}${part}${formatNumber(reader, value, 1)}`
     const at = s === armed ? Math.max(12, y(reach) - 4) : dimY
     if (s === armed) leads(topY, at, x(s.x0), x(s.x1))
     pen.dimension(x(s.x0), x(s.x1), at, text, c !== 'known', refTo('section', s.section.id))
@@ -62,7 +62,7 @@ export function drawMeasures({ pen, shape, saber, x, y, axisY, view }: Canvas) {
       x(span.x0),
       x(span.x1),
       at,
-      `seat ${c === 'assumed' ? '≈ ' : ''}${formatNumber(known(k.depth)!, 1)}`,
+      `seat ${c === 'assumed' ? '≈ ' : ''}${formatNumber(reader, known(k.depth)!, 1)}`,
       c !== 'known',
       refTo('socket', k.id),
     )

@@ -1,7 +1,7 @@
 import { known } from '../../facts'
 import { refTo, type Section } from '../../record'
 import { certainty, crossAt, type HiltShape } from '../../room'
-import { formatNumber } from '../../units'
+import { formatNumber, type Reader } from '../../units'
 import { hatch, type Pt } from '../scene'
 import { type Canvas, HATCH_GAP } from './canvas'
 
@@ -43,10 +43,10 @@ export function armsOf(shape: HiltShape): Arm[] {
 }
 
 /** Crossguard arms stand across the axis, cut as the hilt is, with the seats and stubs of their blades. */
-export function drawQuillons(canvas: Canvas) {
+export function drawQuillons(reader: Reader, canvas: Canvas) {
   for (const arm of armsOf(canvas.shape)) {
     drawSeat(canvas, arm)
-    drawArm(canvas, arm)
+    drawArm(reader, canvas, arm)
   }
 }
 
@@ -73,7 +73,11 @@ function drawSeat({ pen, spots, saber, x, y, view }: Canvas, { section, sign, cx
   spots.push({ ref, name: blade.name, x0: x(cx - d / 2), x1: x(cx + d / 2), y0: at(tip), y1: at(end) })
 }
 
-function drawArm({ pen, spots, shape, x, y, view }: Canvas, { section: q, sign, cx, r, bore, root, tip }: Arm) {
+function drawArm(
+  reader: Reader,
+  { pen, spots, shape, x, y, view }: Canvas,
+  { section: q, sign, cx, r, bore, root, tip }: Arm,
+) {
   const at = (mm: number) => y(sign * mm)
   const ref = refTo('section', q.id)
   const sure = certainty(q.length)
@@ -95,7 +99,7 @@ function drawArm({ pen, spots, shape, x, y, view }: Canvas, { section: q, sign, 
   pen.line([x(cx - bore), at(tip)], [x(cx + bore), at(tip)], 'outline')
   const length = known(q.length)
   if (!view.bare) {
-    const text = `${q.name} ${length === undefined ? '?' : `${sure === 'known' ? '' : '≈ '}${formatNumber(length, 1)}`}`
+    const text = `${q.name} ${length === undefined ? '?' : `${sure === 'known' ? '' : '≈ '}${formatNumber(reader, length, 1)}`}`
     // At the tip, clear of the lines that lead from the carrying section to its measures.
     const after = x(Math.max(cx + r, shape.length)) + 8
     const before = after + text.length * 6 > view.width

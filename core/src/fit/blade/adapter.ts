@@ -1,6 +1,6 @@
 import { known, sized } from '../../facts'
 import type { Blade, Saber } from '../../record'
-import { formatNumber, inchFraction } from '../../units'
+import { formatNumber, inchFraction, MAKER } from '../../units'
 import { socketOf } from './exposed'
 import { judgeSocket, SOCKET_LIMITS } from './socket'
 
@@ -33,8 +33,8 @@ export function adapterFor(saber: Saber, b: Blade): Adapter | undefined {
 
 /** The sleeve as one orders it. */
 export function adapterText(a: Adapter): string {
-  const length = a.lengthMm === undefined ? '' : `, ${formatNumber(a.lengthMm, 1)} long`
-  const from = inchFraction(a.tubeMm) ?? formatNumber(a.tubeMm)
-  const to = inchFraction(a.socketMm, 0.3) ?? formatNumber(a.socketMm)
-  return `a sleeve ${formatNumber(a.insideMm)} inside, ${formatNumber(a.outsideMm)} outside, wall ${formatNumber(a.wallMm)} mm${length}: ${from} to ${to} in`
+  const length = a.lengthMm === undefined ? '' : `, ${formatNumber(MAKER, a.lengthMm, 1)} long`
+  const from = inchFraction(a.tubeMm) ?? formatNumber(MAKER, a.tubeMm)
+  const to = inchFraction(a.socketMm, 0.3) ?? formatNumber(MAKER, a.socketMm)
+  return `a sleeve ${formatNumber(MAKER, a.insideMm)} inside, ${formatNumber(MAKER, a.outsideMm)} outside, wall ${formatNumber(MAKER, a.wallMm)} mm${length}: ${from} to ${to} in`
 }

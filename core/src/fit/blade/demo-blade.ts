@@ -1,6 +1,6 @@
 import { known } from '../../facts'
 import type { Blade, Saber } from '../../record'
-import { formatNumber } from '../../units'
+import { formatNumber, MAKER } from '../../units'
 
 /** One respect in which the bench's blade is not the shipped one. */
 export type BladeDifference =
@@ -30,4 +30,4 @@ export function demoAgainstShipped(saber: Saber): { demo: Blade; shipped: Blade;
 export const bladeDifferenceText = (d: BladeDifference): string =>
   d.field === 'kind'
     ? `${d.bench} on the bench, ${d.shipped} shipped`
-    : `${FIELD_WORDS[d.field]} ${formatNumber(d.bench)} on the bench, ${formatNumber(d.shipped)} shipped`
+    : `${FIELD_WORDS[d.field]} ${formatNumber(MAKER, d.bench)} on the bench, ${formatNumber(MAKER, d.shipped)} shipped`

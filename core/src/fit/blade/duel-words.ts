@@ -1,4 +1,4 @@
-import { formatNumber } from '../../units'
+import { formatNumber, MAKER } from '../../units'
 import { DUEL, type DuelReason } from './duel'
 
 /** A reason of the duelling judgement in words. */
@@ -11,15 +11,15 @@ export function duelReasonText(r: DuelReason): string {
     case 'unknownDepth':
       return 'the depth of the socket'
     case 'shortSeat':
-      return `the seat is ${formatNumber(r.seat, 1)} mm, less than ${DUEL.seatInDiameters} diameters (${formatNumber(r.least, 1)} mm)`
+      return `the seat is ${formatNumber(MAKER, r.seat, 1)} mm, less than ${DUEL.seatInDiameters} diameters (${formatNumber(MAKER, r.least, 1)} mm)`
     case 'unknownOutside':
       return 'the outside of the tube'
     case 'unknownWall':
       return 'the wall of the tube'
     case 'thinWall':
-      return `the wall is ${formatNumber(r.wall)} mm, thinner than ${DUEL.lightWall} mm`
+      return `the wall is ${formatNumber(MAKER, r.wall)} mm, thinner than ${DUEL.lightWall} mm`
     case 'lightWall':
-      return `the wall is ${formatNumber(r.wall)} mm: heavy blows want ${DUEL.heavyWall} mm`
+      return `the wall is ${formatNumber(MAKER, r.wall)} mm: heavy blows want ${DUEL.heavyWall} mm`
     case 'noScrew':
       return 'no screw holds the blade'
     case 'oneScrew':
@@ -27,7 +27,7 @@ export function duelReasonText(r: DuelReason): string {
     case 'looseScrew':
       return 'a screw that holds the blade is loose'
     case 'play':
-      return `the tube has ${formatNumber(r.clearance)} mm of play`
+      return `the tube has ${formatNumber(MAKER, r.clearance)} mm of play`
     case 'doesNotEnter':
       return 'the tube does not enter'
     case 'covers':

@@ -1,7 +1,7 @@
 import { type Calculated, Gather } from '../../facts'
 import { type Blade, byId, refTo, type Saber, type Socket } from '../../record'
 import { layOut } from '../../room'
-import { formatNumber } from '../../units'
+import { formatNumber, MAKER } from '../../units'
 
 /** The socket a blade goes into. */
 export const socketOf = (saber: Saber, b: Blade): Socket | undefined => byId(saber.hilt.sockets, b.socket)
@@ -26,7 +26,7 @@ export function swingRoom(saber: Saber, b: Blade): Calculated {
   const out = g.from('blade outside the hilt', exposed(saber, b))
   if (!shape.complete) g.missing('every section length')
   const ahead = shape.length - (grip ? (grip.x0 + grip.x1) / 2 : shape.length / 2)
-  g.note('hilt ahead of the hand', `${formatNumber(ahead, 0)} mm`)
+  g.note('hilt ahead of the hand', `${formatNumber(MAKER, ahead, 0)} mm`)
   g.note('arm and a step', `${REACH} mm`, true)
   return g.figure(
     'mm',

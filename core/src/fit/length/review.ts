@@ -1,6 +1,6 @@
 import { known } from '../../facts'
 import { type Decision, kindRule, partsOfRef, type Ref, type Saber, shelfOf } from '../../record'
-import { formatNumber } from '../../units'
+import { formatNumber, MAKER } from '../../units'
 import { axialSlack, fitParts, overlaps } from './chain'
 
 /** The facts a layout rests on, under stable names, to be held against the saber later. */
@@ -86,7 +86,7 @@ function brokenIn(saber: Saber): Broken[] {
 
 const FIELD_WORDS: Record<string, string> = { at: 'place', name: 'part' }
 const shown = (v: number | string | undefined) =>
-  v === undefined ? 'gone' : typeof v === 'number' ? `${formatNumber(v)} mm` : v
+  v === undefined ? 'gone' : typeof v === 'number' ? `${formatNumber(MAKER, v)} mm` : v
 
 /** A change since the layout was chosen, in words. */
 export const changeText = (c: LayoutChange): string =>
@@ -98,12 +98,12 @@ export const changeText = (c: LayoutChange): string =>
 export function brokenText(b: Broken): string {
   switch (b.code) {
     case 'outside':
-      return `${b.part} sticks out by ${formatNumber(b.mm)} mm`
+      return `${b.part} sticks out by ${formatNumber(MAKER, b.mm)} mm`
     case 'tooBig':
-      return `${b.part} is ${formatNumber(b.mm)} mm too big${b.under ? ` under the ${b.under}` : ''}`
+      return `${b.part} is ${formatNumber(MAKER, b.mm)} mm too big${b.under ? ` under the ${b.under}` : ''}`
     case 'share':
-      return `${b.a} and ${b.b} share ${formatNumber(b.mm)} mm`
+      return `${b.a} and ${b.b} share ${formatNumber(MAKER, b.mm)} mm`
     case 'tooLong':
-      return `it is ${formatNumber(b.mm)} mm too long to close`
+      return `it is ${formatNumber(MAKER, b.mm)} mm too long to close`
   }
 }

@@ -1,4 +1,4 @@
-import { formatNumber } from '../../units'
+import { formatNumber, MAKER } from '../../units'
 import type { Arrangement, Layout, LayoutProblem, Verdict } from '../search'
 
 /** A layout in a line: what goes in and in which order from the pommel. */
@@ -7,7 +7,7 @@ export function layoutWords(problem: LayoutProblem, arrangement: Arrangement, l:
     speaker: problem.speakers[l.speaker]!.name,
     cell: problem.cells[l.cell]!.name,
     board: problem.boards[l.board]!.name,
-    chamber: `chamber ${formatNumber(l.chamber, 0)} mm`,
+    chamber: `chamber ${formatNumber(MAKER, l.chamber, 0)} mm`,
   }
   return arrangement.order
     .map((t) => (t === 'pairRear' || t === 'pairFront' ? `${of.cell} with ${of.board} on it` : of[t]))
@@ -30,7 +30,7 @@ export function gaveUpWords(problem: LayoutProblem, best: readonly Layout[], l: 
   ] as const
   return lost
     .filter(([v, grain]) => v >= grain)
-    .map(([v, , w]) => `${formatNumber(v, v < 10 ? 1 : 0)} ${w}`)
+    .map(([v, , w]) => `${formatNumber(MAKER, v, v < 10 ? 1 : 0)} ${w}`)
     .join(', ')
 }
 
@@ -39,7 +39,7 @@ export function verdictWords(v: Verdict): string {
   if (v.ok) return v.layouts === 1 ? 'in one layout' : `in ${v.layouts} layouts`
   const next = v.next ? `; next down: ${v.next}` : ''
   if (v.why === 'bore')
-    return `the bore is ${formatNumber(v.mm)} mm too small between ${formatNumber(v.from, 0)} and ${formatNumber(v.to, 0)} (${v.section})${next}`
-  if (v.why === 'length') return `${formatNumber(v.mm, 1)} mm too long${v.with ? ` with ${v.with}` : ''}${next}`
+    return `the bore is ${formatNumber(MAKER, v.mm)} mm too small between ${formatNumber(MAKER, v.from, 0)} and ${formatNumber(MAKER, v.to, 0)} (${v.section})${next}`
+  if (v.why === 'length') return `${formatNumber(MAKER, v.mm, 1)} mm too long${v.with ? ` with ${v.with}` : ''}${next}`
   return 'goes in by itself, but nothing can be found for the other places'
 }

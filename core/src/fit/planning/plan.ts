@@ -3,7 +3,7 @@ import { type CataloguePart, fitFrom } from '../../parts/catalogue'
 import { litCurrent, runtime, WHITE } from '../../power'
 import type { FittedPart, PartKind, Ref, Saber } from '../../record'
 import { cavityOf, type Interval, onAxis, openingSpan, spanOf } from '../../room'
-import { formatNumber } from '../../units'
+import { formatNumber, MAKER } from '../../units'
 import { balance } from '../balance'
 import { GRILLE_AIR } from '../length/clamp'
 import { spacersFor } from '../length/spacers'
@@ -94,7 +94,9 @@ export function prepareLayouts(
   const cellRows = wish.cell === 'strong' ? pool.filter((r) => !weakIds.has(r.id)) : pool
   const tooWeak = pool.length > 0 && !cellRows.length
   if (tooWeak && load.ok)
-    needs.push({ name: `a cell that gives the ${formatNumber(load.value, 1)} A of full white, or a search with any` })
+    needs.push({
+      name: `a cell that gives the ${formatNumber(MAKER, load.value, 1)} A of full white, or a search with any`,
+    })
   const times = cellRows.map(minutes)
   const score = times.length && times.every((t) => t.ok) ? 'min' : 'mAh'
   const sized = (rows: readonly CataloguePart[], need: 'd' | 'wt', worth: (i: number) => number) =>

@@ -1,4 +1,4 @@
-import { type Language, type Reader, speaking } from '../../units'
+import type { Language, Reader } from '../../units'
 import type { Commission } from '../schema/commission'
 
 /** In what language this record is written. */
@@ -11,7 +11,3 @@ export const readerOf = (c: Pick<Commission, 'client' | 'writtenIn'>): Reader =>
   ...{ language: languageOf(c), written: writtenIn(c) },
   ...(c.client.measures ? { measures: c.client.measures } : {}),
 })
-
-/** Words what a client reads or hears of a record, in his language and by his measures. What runs has to be done when it returns. */
-export const speakingTo = <T>(c: Pick<Commission, 'client' | 'writtenIn'>, run: () => T): T =>
-  speaking(readerOf(c), run)

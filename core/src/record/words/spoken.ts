@@ -1,5 +1,5 @@
 import { known } from '../../facts'
-import { spokenTo, tongue } from '../../units'
+import type { Reader } from '../../units'
 import { large, type Noun, type NounKind, nounWords, say, type Which, whether } from '../../words'
 import { partsOfRef, type Ref } from '../schema/ref'
 import type { Saber } from '../schema/saber'
@@ -7,12 +7,13 @@ import { byId, shelfOf } from '../walk/lookup'
 import { nameOfThing } from '../walk/references'
 
 /** Whether what is in the record stands in another language than the one that is spoken. */
-export const isForeign = (): boolean => (spokenTo().written ?? 'en') !== tongue()
+export const isForeign = (reader: Reader): boolean => (reader.written ?? 'en') !== reader.language
 
 /** The maker's own words as they stand, marked as his where he wrote them in another language. */
-export const own = (text: string): string => say('ownWords', { text, foreign: whether(isForeign()) })
+export const own = (reader: Reader, text: string): string =>
+  say(reader, 'ownWords', { text, foreign: whether(isForeign(reader)) })
 /** The same where a sentence begins. */
-export const ownLarge = (text: string): string => (isForeign() ? own(text) : large(text))
+export const ownLarge = (reader: Reader, text: string): string => (isForeign(reader) ? own(reader, text) : large(text))
 
 const COUNTED: readonly Which[] = ['first', 'second', 'third', 'fourth']
 
@@ -81,17 +82,17 @@ function kindOf(s: Saber, kind: string, id: string): { kind: NounKind; which: Wh
  * A thing as it is spoken of: by the name that somebody gave it for the language that is spoken, else as the record calls it, else,
  * where the record is in another language, by what it is and which of its kind. Undefined for what is not there.
  */
-export function nounOf(s: Saber, ref: Ref): Noun | undefined {
+export function nounOf(reader: Reader, s: Saber, ref: Ref): Noun | undefined {
   const to = partsOfRef(ref)
   if (!to) return undefined
-  const given = s.spoken.find((x) => x.of === ref && x.language === tongue())
+  const given = s.spoken.find((x) => x.of === ref && x.language === reader.language)
   if (given)
     return {
       name: given.name,
       ...(given.gender ? { gender: given.gender } : {}),
       ...(given.several ? { several: true } : {}),
     }
-  if (isForeign()) {
+  if (isForeign(reader)) {
     const by = kindOf(s, to.kind, to.id)
     if (by) return by
   }
@@ -100,14 +101,19 @@ export function nounOf(s: Saber, ref: Ref): Noun | undefined {
 }
 
 /** The same for what is told to a client, where the shelf's name with its sizes belongs on paper: by kind and which of it. */
-export function toldNoun(s: Saber, ref: Ref): Noun | undefined {
+export function toldNoun(reader: Reader, s: Saber, ref: Ref): Noun | undefined {
   const to = partsOfRef(ref)
-  if (!to || s.spoken.some((x) => x.of === ref && x.language === tongue())) return nounOf(s, ref)
-  return to.kind === 'part' ? kindOf(s, to.kind, to.id) : nounOf(s, ref)
+  if (!to || s.spoken.some((x) => x.of === ref && x.language === reader.language)) return nounOf(reader, s, ref)
+  return to.kind === 'part' ? kindOf(s, to.kind, to.id) : nounOf(reader, s, ref)
 }
 
 /** A thing in words, with its article, in the case that is asked for. */
-export const nounText = (s: Saber, ref: Ref, form: 'nom' | 'acc' | 'dat' = 'nom'): string | undefined => {
-  const noun = nounOf(s, ref)
-  return noun && nounWords(noun, form)
+export const nounText = (
+  reader: Reader,
+  s: Saber,
+  ref: Ref,
+  form: 'nom' | 'acc' | 'dat' = 'nom',
+): string | undefined => {
+  const noun = nounOf(reader, s, ref)
+  return noun && nounWords(reader, noun, form)
 }

@@ -1,7 +1,7 @@
 import { tasksOf } from '../../access'
 import { cuesOf, doingOf, EVERYDAY, gestureText, isOf, modeName } from '../../controls'
 import { byId, type ControlRow, own, type Task } from '../../record'
-import { speaking } from '../../units'
+import { MAKER, type Reader } from '../../units'
 import { large, say, whether } from '../../words'
 import { spokenSteps } from '../spoken'
 import { readersOf } from './readers'
@@ -18,22 +18,23 @@ const CHAPTER_OF: Partial<Record<Task, Chapter>> = {
 const NEEDED: readonly Task[] = ['powerOn', 'powerOff', 'bladeIn', 'bladeOut']
 
 /** What is to be seen and heard of a control, with its cues, for whoever films it. */
-const seenOf = (r: ControlRow): string => [r.says ?? say('action.seen', { action: r.does }), ...cuesOf(r)].join('; ')
+const seenOf = (reader: Reader, r: ControlRow): string =>
+  [r.says ?? say(reader, 'action.seen', { action: r.does }), ...cuesOf(reader, r)].join('; ')
 
 /** What the client does alone, step by step. */
-export function taskTopics({ c, s }: Told): Topic[] {
+export function taskTopics({ reader, c, s }: Told): Topic[] {
   // Who reprograms it needs the card more than anything else inside.
   const readers = readersOf(c, s)
   const card = readers.has('reprograms')
   const needed = tasksOf(s)
   return [...new Set([...needed, ...s.access.map((p) => p.task)])].map((task) => {
     const proc = s.access.find((p) => p.task === task)
-    const steps = proc && spokenSteps(s, proc.steps)
+    const steps = proc && spokenSteps(reader, s, proc.steps)
     return topic({
       key: `task:${task}`,
       chapter: CHAPTER_OF[task] ?? 'inside',
-      what: () => say('task', { task }).toLowerCase(),
-      say: say('topic.task', {
+      what: say(MAKER, 'task', { task }).toLowerCase(),
+      say: say(reader, 'topic.task', {
         task,
         steps: steps ?? '',
         told: steps === undefined ? 'no' : 'yes',
@@ -48,27 +49,27 @@ export function taskTopics({ c, s }: Told): Topic[] {
 }
 
 /** What every control does, as it is seen and heard; and that something turns it off. */
-export function controlTopics({ s }: Told): Topic[] {
+export function controlTopics({ reader, s }: Told): Topic[] {
   const out: Topic[] = s.controls
     .filter((r) => r.status !== 'unsure')
     .map((r) => {
       const only = (r.presets ?? []).map((id) => byId(s.presets, id)?.name).filter((x) => x !== undefined)
       const params = {
-        ...{ state: isOf(s, r.mode), mode: modeName(s, r.mode), gesture: gestureText(s, r) },
-        what: r.says === undefined ? say('action.seen', { action: r.does }) : own(r.says),
-        ...{ only: only.length ? listed(only) : '', limited: whether(r.presets?.length) },
+        ...{ state: isOf(s, r.mode), mode: modeName(s, r.mode), gesture: gestureText(reader, s, r) },
+        what: r.says === undefined ? say(reader, 'action.seen', { action: r.does }) : own(reader, r.says),
+        ...{ only: only.length ? listed(reader, only) : '', limited: whether(r.presets?.length) },
       }
-      const words = (same: 'yes' | 'no') => large(say('topic.control', { ...params, same }))
+      const words = (same: 'yes' | 'no') => large(say(reader, 'topic.control', { ...params, same }))
       const learnt = EVERYDAY.indexOf(r.does)
       return topic({
         key: `control:${r.id}`,
         chapter: 'controls',
-        what: () => doingOf(r),
+        what: doingOf(MAKER, r),
         say: words('no'),
         again: { mode: r.mode, say: words('yes') },
         show: `input:${r.input}`,
         perform: `row:${r.id}`,
-        expect: speaking({}, () => seenOf(r)),
+        expect: seenOf(MAKER, r),
         must: true,
         weight: ['ignite', 'retract', 'powerOn', 'wake'].includes(r.does) ? 0 : learnt >= 0 && learnt < 5 ? 1 : 2,
       })
@@ -80,8 +81,8 @@ export function controlTopics({ s }: Told): Topic[] {
       topic({
         key: 'off',
         chapter: 'controls',
-        what: () => say('topic.off.what'),
-        say: say('topic.off'),
+        what: say(MAKER, 'topic.off.what'),
+        say: say(reader, 'topic.off'),
         must: true,
       }),
     )

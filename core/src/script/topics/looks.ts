@@ -1,6 +1,7 @@
 import { known } from '../../facts'
 import { duties, hueWord } from '../../light'
 import { type Commission, colourOf, hueText, nounOf, own, refTo, type Saber } from '../../record'
+import { MAKER, type Reader } from '../../units'
 import { say, whether } from '../../words'
 import { asSpoken } from './amounts'
 import { bare, listed, type Told, type Topic, topic } from './topic'
@@ -12,16 +13,16 @@ const isClient = (c: Commission, who: string): boolean => {
 }
 
 /** Each preset by its colour, why it is there, and who asked for it. */
-export const presetTopics = ({ c, s }: Told): Topic[] =>
+export const presetTopics = ({ reader, c, s }: Told): Topic[] =>
   s.presets.map((p) =>
     topic({
       key: `preset:${p.id}`,
       chapter: 'presets',
-      what: () => say('topic.preset.what', { preset: p.name }),
-      say: say('topic.preset', {
+      what: say(MAKER, 'topic.preset.what', { preset: p.name }),
+      say: say(reader, 'topic.preset', {
         preset: p.name,
-        hue: hueText(colourOf(p)),
-        why: p.why ? own(bare(p.why)) : '',
+        hue: hueText(reader, colourOf(p)),
+        why: p.why ? own(reader, bare(p.why)) : '',
         reasoned: whether(p.why),
         asker: p.askedBy ?? '',
         asked: !p.askedBy ? 'no' : isClient(c, p.askedBy) ? 'you' : 'other',
@@ -33,12 +34,19 @@ export const presetTopics = ({ c, s }: Told): Topic[] =>
   )
 
 /** Presets of which nothing is to be said but their colour, when they share it with others: which of them is the deep one. */
-export function alikeText(s: Saber, ids: readonly string[]): string {
+export function alikeText(reader: Reader, s: Saber, ids: readonly string[]): string {
   const all = ids.map((id) => s.presets.find((p) => p.id === id)!)
   const by = all.map((p) => ({ name: p.name, light: lightness(colourOf(p)) })).sort((a, b) => a.light - b.light)
   const [deep, pale] = [by[0]!, by.at(-1)!]
-  return say('topic.presets', {
-    ...{ presets: listed(all.map((p) => p.name)), n: all.length, hue: hueText(colourOf(all[0]!)) },
+  return say(reader, 'topic.presets', {
+    ...{
+      presets: listed(
+        reader,
+        all.map((p) => p.name),
+      ),
+      n: all.length,
+      hue: hueText(reader, colourOf(all[0]!)),
+    },
     ...{ deep: deep.name, pale: pale.name, told: whether(pale.light - deep.light > TOLD_APART) },
   })
 }
@@ -63,7 +71,7 @@ function lightness(hex: string): number {
 }
 
 /** Blades that are seen and not shipped, and blades that are still to be bought. */
-export function bladeTopics({ s }: Told): Topic[] {
+export function bladeTopics({ reader, s }: Told): Topic[] {
   const shipped = s.blades.find((b) => b.use === 'ship')
   return [
     ...s.blades
@@ -72,9 +80,9 @@ export function bladeTopics({ s }: Told): Topic[] {
         topic({
           key: `blade:${b.id}`,
           chapter: 'blade',
-          what: () => say('topic.demoBlade.what', { blade: b.name }),
-          say: say('topic.demoBlade', {
-            ...{ blade: b.name, shipped: shipped?.name ?? '', size: shipped ? bladeSize(shipped) : '' },
+          what: say(MAKER, 'topic.demoBlade.what', { blade: b.name }),
+          say: say(reader, 'topic.demoBlade', {
+            ...{ blade: b.name, shipped: shipped?.name ?? '', size: shipped ? bladeSize(reader, shipped) : '' },
             has: whether(shipped),
           }),
           show: refTo('blade', b.id),
@@ -87,10 +95,13 @@ export function bladeTopics({ s }: Told): Topic[] {
         topic({
           key: `blade:${b.id}`,
           chapter: 'blade',
-          what: () => say('topic.bladeToBuy.what', { blade: b.name }),
-          say: say('topic.bladeToBuy', {
-            ...{ socket: nounOf(s, refTo('socket', b.socket)) ?? '', several: whether(s.hilt.sockets.length > 1) },
-            size: bladeSize(b),
+          what: say(MAKER, 'topic.bladeToBuy.what', { blade: b.name }),
+          say: say(reader, 'topic.bladeToBuy', {
+            ...{
+              socket: nounOf(reader, s, refTo('socket', b.socket)) ?? '',
+              several: whether(s.hilt.sockets.length > 1),
+            },
+            size: bladeSize(reader, b),
           }),
           must: true,
         }),
@@ -98,10 +109,10 @@ export function bladeTopics({ s }: Told): Topic[] {
   ]
 }
 
-function bladeSize(b: Saber['blades'][number]): string {
+function bladeSize(reader: Reader, b: Saber['blades'][number]): string {
   const [d, l] = [known(b.outside), known(b.length)]
-  return say('bladeSize', {
-    ...{ diameter: d === undefined ? '' : asSpoken(d), measured: whether(d !== undefined) },
-    ...{ length: l === undefined ? '' : asSpoken(l), long: whether(l !== undefined) },
+  return say(reader, 'bladeSize', {
+    ...{ diameter: d === undefined ? '' : asSpoken(reader, d), measured: whether(d !== undefined) },
+    ...{ length: l === undefined ? '' : asSpoken(reader, l), long: whether(l !== undefined) },
   })
 }

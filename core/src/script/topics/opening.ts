@@ -1,7 +1,7 @@
 import { known } from '../../facts'
 import { balance } from '../../fit'
 import { nounText, own, type Ref, type Saber } from '../../record'
-import { formatNumber } from '../../units'
+import { formatNumber, MAKER, type Reader } from '../../units'
 import { say, whether } from '../../words'
 import { asSpoken } from './amounts'
 import { giftOf, listenerOf, readersOf } from './readers'
@@ -9,7 +9,7 @@ import { tellingOrder } from './several'
 import { listed, type Told, type Topic, topic } from './topic'
 
 /** Whose it is, and for whom: the first words and the last ones, and what this listener needs to hear before anything else. */
-export function openingTopics({ c, s }: Told): Topic[] {
+export function openingTopics({ reader, c, s }: Told): Topic[] {
   const to = listenerOf(c, s)
   const { gift, giver } = giftOf(c, s)
   const nth = tellingOrder(c).findIndex((x) => x.id === s.id) + 1
@@ -19,8 +19,8 @@ export function openingTopics({ c, s }: Told): Topic[] {
   return [
     topic({
       ...{ key: 'welcome', chapter: 'welcome', must: false, weight: 0 },
-      what: () => say('topic.welcome.what'),
-      say: say('topic.welcome', {
+      what: say(MAKER, 'topic.welcome.what'),
+      say: say(reader, 'topic.welcome', {
         ...who,
         ...{ saber: s.name, gift: whether(gift), giver, given: whether(giver), nth, of: c.sabers.length },
       }),
@@ -29,39 +29,46 @@ export function openingTopics({ c, s }: Told): Topic[] {
       ? [
           topic({
             ...{ key: 'differs', chapter: 'welcome', must: true, weight: 0 },
-            what: () => say('topic.differs.what'),
-            say: say('topic.differs', { what: listed(differs.map(own)) }),
+            what: say(MAKER, 'topic.differs.what'),
+            say: say(reader, 'topic.differs', {
+              what: listed(
+                reader,
+                differs.map((x) => own(reader, x)),
+              ),
+            }),
           }),
         ]
       : []),
-    ...(readers.has('neverHeld') ? heft({ c, s }) : []),
+    ...(readers.has('neverHeld') ? heft({ reader, c, s }) : []),
     topic({
       ...{ key: 'farewell', chapter: 'farewell', must: false, weight: 0 },
-      what: () => say('topic.farewell.what'),
-      say: say('topic.farewell', { ...who, saber: s.name, more: whether(nth < c.sabers.length) }),
+      what: say(MAKER, 'topic.farewell.what'),
+      say: say(reader, 'topic.farewell', { ...who, saber: s.name, more: whether(nth < c.sabers.length) }),
     }),
   ]
 }
 
 /** How heavy it is and where it balances, for hands that have never held it. */
-function heft({ s }: Told): Topic[] {
+function heft({ reader, s }: Told): Topic[] {
   const { mass, centre } = balance(s)
   if (!mass.ok && !centre.ok) return []
-  const grams = mass.ok ? say('about', { what: `${formatNumber(Math.round(mass.value / 10) * 10, 0)} g` }) : ''
+  const grams = mass.ok
+    ? say(reader, 'about', { what: `${formatNumber(reader, Math.round(mass.value / 10) * 10, 0)} g` })
+    : ''
   return [
     topic({
       ...{ key: 'heft', chapter: 'outside', must: false, weight: 2 },
-      what: () => say('topic.heft.what'),
-      say: say('topic.heft', {
+      what: say(MAKER, 'topic.heft.what'),
+      say: say(reader, 'topic.heft', {
         ...{ mass: grams, weighed: whether(mass.ok) },
-        ...{ balance: centre.ok ? asSpoken(centre.value, true) : '', balanced: whether(centre.ok) },
+        ...{ balance: centre.ok ? asSpoken(reader, centre.value, true) : '', balanced: whether(centre.ok) },
       }).trim(),
     }),
   ]
 }
 
 /** What blows work loose, for who duels: the blade screws, and threads that nothing else holds. */
-export function duelTopics({ c, s }: Told): Topic[] {
+export function duelTopics({ reader, c, s }: Told): Topic[] {
   if (!readersOf(c, s).has('duels')) return []
   const screws = s.hilt.fasteners.filter((f) => f.purpose === 'bladeRetention' && f.clientMay !== 'never')
   const threads = s.hilt.sections.filter((x, i) => i < s.hilt.sections.length - 1 && x.joint.kind === 'thread')
@@ -69,19 +76,31 @@ export function duelTopics({ c, s }: Told): Topic[] {
   return [
     topic({
       ...{ key: 'duel', chapter: 'care', must: true, weight: 0 },
-      what: () => say('topic.duel.what'),
-      say: say('topic.duel', {
-        ...{ screws: listed(screws.map((f) => spoken(s, `fastener:${f.id}`, f.name))), n: screws.length },
-        ...{ joints: listed(threads.map((x) => spoken(s, `section:${x.id}`, x.name))), threads: threads.length },
+      what: say(MAKER, 'topic.duel.what'),
+      say: say(reader, 'topic.duel', {
+        ...{
+          screws: listed(
+            reader,
+            screws.map((f) => spoken(reader, s, `fastener:${f.id}`, f.name)),
+          ),
+          n: screws.length,
+        },
+        ...{
+          joints: listed(
+            reader,
+            threads.map((x) => spoken(reader, s, `section:${x.id}`, x.name)),
+          ),
+          threads: threads.length,
+        },
       }).trim(),
     }),
   ]
 }
 
-const spoken = (s: Saber, ref: Ref, name: string) => nounText(s, ref) ?? name
+const spoken = (reader: Reader, s: Saber, ref: Ref, name: string) => nounText(reader, s, ref) ?? name
 
 /** How long it lasts until it falls asleep, where that is set. */
-export function sleepTopics({ s }: Told): Topic[] {
+export function sleepTopics({ reader, s }: Told): Topic[] {
   const after = known(s.settings.sleepAfter)
   if (after === undefined || after <= 0) return []
   const [form, n] =
@@ -93,8 +112,10 @@ export function sleepTopics({ s }: Told): Topic[] {
   return [
     topic({
       ...{ key: 'sleeps', chapter: 'care', must: false, weight: 2 },
-      what: () => say('topic.sleeps.what'),
-      say: say('topic.sleeps', { after: say('duration', { form, n, text: formatNumber(n, 1) }) }),
+      what: say(MAKER, 'topic.sleeps.what'),
+      say: say(reader, 'topic.sleeps', {
+        after: say(reader, 'duration', { form, n, text: formatNumber(reader, n, 1) }),
+      }),
     }),
   ]
 }

@@ -1,5 +1,6 @@
 import { known } from '../../facts'
 import { kindRule, nounOf, type PartKind, refTo, type Saber } from '../../record'
+import { MAKER, type Reader } from '../../units'
 import { nounWords, say, whether } from '../../words'
 import { spokenPart } from '../spoken'
 import { listed, type Told, type Topic, topic } from './topic'
@@ -21,15 +22,15 @@ const WORKED_BY_HAND: readonly PartKind[] = ['killSwitch', 'killKey', 'chargePor
 const SEEN_INSIDE: readonly PartKind[] = ['chamber', 'cover', 'strip']
 
 /** What a hand finds and an eye sees of it. */
-export const partTopics = ({ s }: Told): Topic[] =>
+export const partTopics = ({ reader, s }: Told): Topic[] =>
   s.parts
     .filter((p) => kindRule(p.kind).told && INTRODUCED.includes(p.kind))
     .map((p) =>
       topic({
         key: `part:${p.id}`,
         chapter: SEEN_INSIDE.includes(p.kind) ? 'inside' : 'outside',
-        what: () => p.name,
-        say: say('topic.part', { kind: p.kind, part: spokenPart(s, p), end: known(p.faces) ?? 'none' }),
+        what: p.name,
+        say: say(reader, 'topic.part', { kind: p.kind, part: spokenPart(reader, s, p), end: known(p.faces) ?? 'none' }),
         show: refTo('part', p.id),
         must: WORKED_BY_HAND.includes(p.kind),
         weight: WORKED_BY_HAND.includes(p.kind) ? 0 : 3,
@@ -37,26 +38,26 @@ export const partTopics = ({ s }: Told): Topic[] =>
     )
 
 /** Buttons in one breath, by what they are called. */
-export function buttonsText(s: Saber, ids: readonly string[]): string {
+export function buttonsText(reader: Reader, s: Saber, ids: readonly string[]): string {
   const names = ids.map((id) => {
     const p = s.parts.find((x) => x.id === id)!
-    const part = spokenPart(s, p)
-    return typeof part === 'string' ? part : nounWords(part)
+    const part = spokenPart(reader, s, p)
+    return typeof part === 'string' ? part : nounWords(reader, part)
   })
-  return say('topic.buttons', { parts: listed(names), n: ids.length })
+  return say(reader, 'topic.buttons', { parts: listed(reader, names), n: ids.length })
 }
 
 /** What is never to be touched. */
-export const screwTopics = ({ s }: Told): Topic[] =>
+export const screwTopics = ({ reader, s }: Told): Topic[] =>
   s.hilt.fasteners
     .filter((f) => f.clientMay === 'never')
     .map((f) =>
       topic({
         key: `fastener:${f.id}`,
         chapter: 'outside',
-        what: () => say('topic.never.what', { screw: f.name }),
-        say: say('topic.never', {
-          ...{ screw: nounOf(s, refTo('fastener', f.id)) ?? f.name },
+        what: say(MAKER, 'topic.never.what', { screw: f.name }),
+        say: say(reader, 'topic.never', {
+          ...{ screw: nounOf(reader, s, refTo('fastener', f.id)) ?? f.name },
           ...{ dummy: whether(f.head === 'dummy'), purpose: f.purpose },
         }),
         show: refTo('fastener', f.id),

@@ -1,4 +1,5 @@
-import { type Commission, type Saber, speakingTo } from '../../record'
+import { type Commission, readerOf, type Saber } from '../../record'
+import { MAKER, type Reader } from '../../units'
 import { say } from '../../words'
 import { creditsText } from './agreed'
 import { alikePresets, alikeText } from './looks'
@@ -17,30 +18,29 @@ export interface Telling extends Topic {
  * of them stands.
  */
 export function tellingsOf(c: Commission, s: Saber, topics: readonly Topic[]): Telling[] {
-  return speakingTo(c, () => {
-    const there = new Set(topics.map((t) => t.key))
-    const all = (keys: readonly string[]) => keys.length > 1 && keys.every((k) => there.has(k))
-    const group = (kind: string, ids: readonly string[], words: (ids: readonly string[]) => string) => ({
-      ...{ keys: ids.map((id) => `${kind}:${id}`), words: () => words(ids) },
-    })
-    const buttons = s.parts.filter((p) => p.kind === 'switch').map((p) => p.id)
-    const groups = [
-      group('part', buttons, (ids) => buttonsText(s, ids)),
-      group(
-        'credit',
-        c.credits.map((k) => k.id),
-        (ids) => creditsText(c, ids),
-      ),
-      ...alikePresets(s).map((alike) => group('preset', alike, (ids) => alikeText(s, ids))),
-    ].filter((g) => all(g.keys))
-    const tellings = topics.flatMap((t): Telling[] => {
-      const found = groups.find((g) => g.keys.includes(t.key))
-      if (!found) return [{ ...t, keys: [t.key] }]
-      return t.key === found.keys[0] ? [{ ...t, say: found.words(), keys: found.keys }] : []
-    })
-    const [first] = tellingOrder(c)
-    return first && first.id !== s.id ? likeFirst(first, saidOf(c, first), tellings) : tellings
+  const reader = readerOf(c)
+  const there = new Set(topics.map((t) => t.key))
+  const all = (keys: readonly string[]) => keys.length > 1 && keys.every((k) => there.has(k))
+  const group = (kind: string, ids: readonly string[], words: (ids: readonly string[]) => string) => ({
+    ...{ keys: ids.map((id) => `${kind}:${id}`), words: () => words(ids) },
   })
+  const buttons = s.parts.filter((p) => p.kind === 'switch').map((p) => p.id)
+  const groups = [
+    group('part', buttons, (ids) => buttonsText(reader, s, ids)),
+    group(
+      'credit',
+      c.credits.map((k) => k.id),
+      (ids) => creditsText(reader, c, ids),
+    ),
+    ...alikePresets(s).map((alike) => group('preset', alike, (ids) => alikeText(reader, s, ids))),
+  ].filter((g) => all(g.keys))
+  const tellings = topics.flatMap((t): Telling[] => {
+    const found = groups.find((g) => g.keys.includes(t.key))
+    if (!found) return [{ ...t, keys: [t.key] }]
+    return t.key === found.keys[0] ? [{ ...t, say: found.words(), keys: found.keys }] : []
+  })
+  const [first] = tellingOrder(c)
+  return first && first.id !== s.id ? likeFirst(reader, first, saidOf(c, first), tellings) : tellings
 }
 
 const SAID = new WeakMap<
@@ -70,7 +70,7 @@ export function firstSaid(c: Commission): string {
  * What is told in the same words with the first saber of an order is only said to be so: its controls when all are the same, and
  * its cautions.
  */
-function likeFirst(first: Saber, there: ReadonlySet<string>, tellings: readonly Telling[]): Telling[] {
+function likeFirst(reader: Reader, first: Saber, there: ReadonlySet<string>, tellings: readonly Telling[]): Telling[] {
   const groups = (['controls', 'cautions'] as const).flatMap((about) => {
     const of = tellings.filter((t) => t.key.startsWith(about === 'controls' ? 'control:' : 'caution:'))
     const all = of.length > 1 && of.every((t) => there.has(t.say))
@@ -83,8 +83,8 @@ function likeFirst(first: Saber, there: ReadonlySet<string>, tellings: readonly 
     return [
       {
         ...{ key: group.keys[0]!, keys: group.keys, chapter: t.chapter, must: true, weight: 0 },
-        what: say('topic.likeFirst.what', { saber: first.name }),
-        say: say('topic.likeFirst', { saber: first.name, about: group.about }),
+        what: say(MAKER, 'topic.likeFirst.what', { saber: first.name }),
+        say: say(reader, 'topic.likeFirst', { saber: first.name, about: group.about }),
       },
     ]
   })

@@ -1,5 +1,5 @@
 import { type Commission, isForeign, own, type Ref, type Saber } from '../../record'
-import { speaking, tongue } from '../../units'
+import type { Reader } from '../../units'
 
 export type Chapter =
   | 'welcome'
@@ -33,25 +33,25 @@ export interface Topic {
 }
 
 /** A topic as it is written; weight 0 where it must be told and nothing is said. */
-export type Written = Omit<Topic, 'weight' | 'what'> & { what: () => string; weight?: Topic['weight'] }
+export type Written = Omit<Topic, 'weight'> & { weight?: Topic['weight'] }
 
-/** What the shop reads of a topic is in its own language. */
-export const topic = ({ what, weight, ...t }: Written): Topic => ({
+export const topic = ({ weight, ...t }: Written): Topic => ({
   ...t,
-  what: speaking({}, what),
   weight: weight ?? (t.must ? 0 : 2),
 })
 
 /** What a topic is made from. */
 export interface Told {
+  /** Who hears it. */
+  reader: Reader
   c: Commission
   s: Saber
 }
 
 const LISTS = new Map<string, Intl.ListFormat>()
 /** Words in a row, as the language joins them. */
-export function listed(words: readonly string[]): string {
-  const locale = tongue() === 'en' ? 'en-GB' : tongue()
+export function listed(reader: Reader, words: readonly string[]): string {
+  const locale = reader.language === 'en' ? 'en-GB' : reader.language
   let format = LISTS.get(locale)
   if (!format) {
     format = new Intl.ListFormat(locale, { type: 'conjunction' })
@@ -61,10 +61,10 @@ export function listed(words: readonly string[]): string {
 }
 
 /** The maker's words within a sentence: a name keeps its capital, any other beginning is small. */
-export const within = (text: string): string =>
-  isForeign()
-    ? own(text)
-    : /^[A-Z](?: |[a-z])/.test(text) && tongue() === 'en'
+export const within = (reader: Reader, text: string): string =>
+  isForeign(reader)
+    ? own(reader, text)
+    : /^[A-Z](?: |[a-z])/.test(text) && reader.language === 'en'
       ? text[0]!.toLowerCase() + text.slice(1)
       : text
 

@@ -1,4 +1,4 @@
-import { type Commission, type Saber, speakingTo } from '../../record'
+import { type Commission, readerOf, type Saber } from '../../record'
 import {
   abilityTopics,
   arrivalTopics,
@@ -77,4 +77,4 @@ const SOURCES: readonly ((t: Told) => Topic[])[] = [
  * record in place.
  */
 export const topicsOf = (c: Commission, s: Saber, memory?: TopicMemory): Topic[] =>
-  speakingTo(c, () => SOURCES.flatMap((from, n) => remembered(from, n, { c, s }, memory)))
+  SOURCES.flatMap((from, n) => remembered(from, n, { reader: readerOf(c), c, s }, memory))

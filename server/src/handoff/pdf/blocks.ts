@@ -1,6 +1,7 @@
 import { cropped, drawSection, drawUnrolled, type Scene } from '@nubrin/core/drawing'
 import { type Bar, type Block, barShares, stepScenes, takenApart } from '@nubrin/core/handoff'
 import { colourOf, type Saber } from '@nubrin/core/record'
+import type { Reader } from '@nubrin/core/units'
 import { say } from '@nubrin/core/words'
 import type { Element, Sheet, Style } from './sheet'
 import { BRASS, bold, FINE, head, INK, number, quiet, RULE, STOP, small, text } from './style'
@@ -14,14 +15,14 @@ const STATE = { scene: { width: 620, height: 150 }, width: 190 }
 /** What would be too fine to see there. */
 const TOO_FINE = new Set(['hatch', 'hatchBand', 'thread', 'centre'])
 
-const sceneOf = (saber: Saber, which: 'section' | 'unrolled'): Scene =>
+const sceneOf = (reader: Reader, saber: Saber, which: 'section' | 'unrolled'): Scene =>
   which === 'section'
-    ? drawSection(saber, {
+    ? drawSection(reader, saber, {
         width: 900,
         height: 240,
         ...(saber.presets[0] ? { blade: colourOf(saber.presets[0]) } : {}),
       })
-    : cropped(drawUnrolled(saber, { width: 900, height: 380 }), 4)
+    : cropped(drawUnrolled(reader, saber, { width: 900, height: 380 }), 4)
 
 /** Room for each column: at least its longest word, at best its longest cell, as far as the page goes. */
 function columnWidths(b: Extract<Block, { kind: 'table' }>, to: Sheet): number[] {
@@ -118,8 +119,12 @@ function list(to: Sheet, under: Element, items: { n: number; lines: [string, Sty
 }
 
 /** The states after each step, with only what can be seen so small. */
-const statesOf = (saber: Saber, task: NonNullable<Extract<Block, { kind: 'steps' }>['task']>): Scene[] =>
-  stepScenes(saber, task, STATE.scene).map((scene) => {
+const statesOf = (
+  reader: Reader,
+  saber: Saber,
+  task: NonNullable<Extract<Block, { kind: 'steps' }>['task']>,
+): Scene[] =>
+  stepScenes(reader, saber, task, STATE.scene).map((scene) => {
     const small = { ...scene, prims: scene.prims.filter((p) => p.t !== 'text' && !TOO_FINE.has(p.role)) }
     const { prims, height } = cropped(small, 3)
     return { ...small, prims, height }
@@ -128,7 +133,7 @@ const statesOf = (saber: Saber, task: NonNullable<Extract<Block, { kind: 'steps'
 export type Painter = { [K in Block['kind']]: (b: Extract<Block, { kind: K }>, to: Sheet, under: Element) => void }
 
 /** How each block is set. */
-export const painters = (sabers: ReadonlyMap<string, Saber>): Painter => ({
+export const painters = (reader: Reader, sabers: ReadonlyMap<string, Saber>): Painter => ({
   para: (b, to, under) => void to.para(under, 'P', b.text, text, { below: 5 }),
   facts(b, to, under) {
     const t = to.element('Table', under)
@@ -182,12 +187,13 @@ export const painters = (sabers: ReadonlyMap<string, Saber>): Painter => ({
       if (bar) to.decoration(() => drawBar(to, bar, at[column]!, top - 2))
       to.rule(RULE, 0.4)
     }
-    if (b.bars?.some((x) => x.found !== undefined)) to.para(under, 'P', say('tests.legend'), small, { above: 4 })
+    if (b.bars?.some((x) => x.found !== undefined))
+      to.para(under, 'P', say(reader, 'tests.legend'), small, { above: 4 })
     to.y += 6
   },
   steps(b, to, under) {
     const saber = b.saber ? sabers.get(b.saber) : undefined
-    const states = saber && b.task ? statesOf(saber, b.task) : []
+    const states = saber && b.task ? statesOf(reader, saber, b.task) : []
     to.need(72)
     to.para(under, 'H3', b.title, bold, { below: 3 })
     list(
@@ -198,7 +204,7 @@ export const painters = (sabers: ReadonlyMap<string, Saber>): Painter => ({
         lines: [
           [`${t.text}${t.tool ? ` (${t.tool})` : ''}${elsewhere(t) ? ` – ${t.place}` : ''}`, text],
           ...(t.caution
-            ? [[say('pdf.caution', { text: t.caution }), { ...bold, colour: BRASS }] as [string, Style]]
+            ? [[say(reader, 'pdf.caution', { text: t.caution }), { ...bold, colour: BRASS }] as [string, Style]]
             : []),
         ],
         ...(states.length === b.steps.length ? { beside: states[i]! } : {}),
@@ -208,16 +214,16 @@ export const painters = (sabers: ReadonlyMap<string, Saber>): Painter => ({
   },
   apart(b, to, under) {
     const saber = sabers.get(b.saber)
-    const t = saber && takenApart(saber)
+    const t = saber && takenApart(reader, saber)
     if (t) {
-      to.para(under, 'P', say('apart.about'), quiet, { below: 8 })
+      to.para(under, 'P', say(reader, 'apart.about'), quiet, { below: 8 })
       const scene = t.scene({ width: 900, height: 300 })
-      to.figure(under, scene, say('pdf.drawing', { saber: saber.name, which: 'apart' }), 12)
+      to.figure(under, scene, say(reader, 'pdf.drawing', { saber: saber.name, which: 'apart' }), 12)
     }
     if (b.out.length) twoColumns(to, under, b.out, 1)
     if (!b.back.length) return
     to.need(60)
-    to.para(under, 'H3', say('apart.back'), bold, { above: 6, below: 3 })
+    to.para(under, 'H3', say(reader, 'apart.back'), bold, { above: 6, below: 3 })
     twoColumns(to, under, b.back, b.out.length + 1)
   },
   caution(b, to, under) {
@@ -232,7 +238,12 @@ export const painters = (sabers: ReadonlyMap<string, Saber>): Painter => ({
   },
   drawing(b, to, under) {
     const saber = sabers.get(b.saber)
-    if (saber) to.figure(under, sceneOf(saber, b.which), say('pdf.drawing', { saber: saber.name, which: b.which }))
+    if (saber)
+      to.figure(
+        under,
+        sceneOf(reader, saber, b.which),
+        say(reader, 'pdf.drawing', { saber: saber.name, which: b.which }),
+      )
   },
   script(b, to, under) {
     list(

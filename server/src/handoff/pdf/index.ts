@@ -1,5 +1,6 @@
 import { type HandoffDocument, shortened } from '@nubrin/core/handoff'
 import type { PdfExtent, Saber } from '@nubrin/core/record'
+import type { Reader } from '@nubrin/core/units'
 import { say, whether } from '@nubrin/core/words'
 import { painters } from './blocks'
 import { cover } from './cover'
@@ -22,30 +23,43 @@ export interface PdfOf {
  * Drawings are made from the record, in lines, not pixels. Whatever the length of a text or the number of sabers, it flows
  * from page to page.
  */
-export async function handoffPdf({ document: whole, sabers, paper, extent, link }: PdfOf): Promise<Uint8Array> {
+export async function handoffPdf(
+  reader: Reader,
+  { document: whole, sabers, paper, extent, link }: PdfOf,
+): Promise<Uint8Array> {
   const doc = extent === 'short' ? shortened(whole) : whole
   const to = new Sheet(paper, {
-    title: say('pdf.title', { title: doc.title }),
+    title: say(reader, 'pdf.title', { title: doc.title }),
     author: doc.shop,
-    subject: say('cover.for', { client: doc.client }),
+    subject: say(reader, 'cover.for', { client: doc.client }),
     lang: doc.language,
   })
   const root = to.element('Document')
-  if (extent === 'sheet') for (const s of sabers) oneSheet(doc, s, to, root, link)
-  else book(doc, sabers, to, root, link)
+  if (extent === 'sheet') for (const s of sabers) oneSheet(reader, doc, s, to, root, link)
+  else book(reader, doc, sabers, to, root, link)
   root.end()
   return to.end(
-    (page, of) => [say('pdf.foot', { title: doc.title, client: doc.client }), say('pdf.page', { page, of })],
+    (page, of) => [
+      say(reader, 'pdf.foot', { title: doc.title, client: doc.client }),
+      say(reader, 'pdf.page', { page, of }),
+    ],
     foot,
   )
 }
 
 /** Cover, contents, chapters, the last words, and the pages to cut out. */
-function book(doc: HandoffDocument, sabers: readonly Saber[], to: Sheet, root: Element, link: string | undefined) {
-  const paint = painters(new Map(sabers.map((s) => [s.id, s])))
-  cover(doc, sabers, to, root, link)
+function book(
+  reader: Reader,
+  doc: HandoffDocument,
+  sabers: readonly Saber[],
+  to: Sheet,
+  root: Element,
+  link: string | undefined,
+) {
+  const paint = painters(reader, new Map(sabers.map((s) => [s.id, s])))
+  cover(reader, doc, sabers, to, root, link)
   to.newPage()
-  const contents = contentsOf(doc, to, root)
+  const contents = contentsOf(reader, doc, to, root)
   for (const ch of doc.chapters) {
     // What is taken apart begins a page: it lies beside the open saber.
     if (ch.blocks[0]?.kind === 'apart') to.newPage()
@@ -62,19 +76,26 @@ function book(doc: HandoffDocument, sabers: readonly Saber[], to: Sheet, root: E
     for (const b of ch.blocks) paint[b.kind](b as never, to, part)
   }
   last(doc, to, root)
-  for (const s of sabers) cutOuts(to, root, s, sabers.length > 1)
+  for (const s of sabers) cutOuts(reader, to, root, s, sabers.length > 1)
   contents.write()
 }
 
 /** Contents in two columns, with room kept for them; their pages are known when all is written. */
-function contentsOf(doc: HandoffDocument, to: Sheet, root: Element): { at: number[]; write: () => void } {
+function contentsOf(
+  reader: Reader,
+  doc: HandoffDocument,
+  to: Sheet,
+  root: Element,
+): { at: number[]; write: () => void } {
   const [page, top] = [to.pages, to.y]
   const rows = Math.ceil(doc.chapters.length / 2)
   const lines = Math.min(rows, 40)
   const step = 14
   const part = to.element('TOC', root)
   to.y += lines * step + 10
-  to.para(to.element('Sect', root), 'P', say('cover.legend', { own: whether(doc.ownWords) }), quiet, { below: 12 })
+  to.para(to.element('Sect', root), 'P', say(reader, 'cover.legend', { own: whether(doc.ownWords) }), quiet, {
+    below: 12,
+  })
   const at: number[] = []
   const write = () =>
     to.onPage(page, () => {

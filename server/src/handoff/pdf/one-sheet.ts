@@ -1,7 +1,7 @@
 import { cropped, drawSection, drawUnrolled } from '@nubrin/core/drawing'
 import { type Block, controlsCard, type HandoffDocument } from '@nubrin/core/handoff'
 import { colourOf, type Saber } from '@nubrin/core/record'
-import { dayText } from '@nubrin/core/units'
+import { dayText, type Reader } from '@nubrin/core/units'
 import { say } from '@nubrin/core/words'
 import { cardAt, screwWords } from './pages'
 import { qr } from './qr'
@@ -21,18 +21,25 @@ const SIZES = [8.8, 8.2, 7.6, 7, 6.4, 5.8]
  * Cautions are all there, whatever their number: they are set smaller before anything is left out, and go on to a second
  * side before one is dropped.
  */
-export function oneSheet(doc: HandoffDocument, saber: Saber, to: Sheet, root: Element, link: string | undefined) {
+export function oneSheet(
+  reader: Reader,
+  doc: HandoffDocument,
+  saber: Saber,
+  to: Sheet,
+  root: Element,
+  link: string | undefined,
+) {
   to.newPage()
   to.doc.outline.addItem(saber.name)
   const part = to.element('Sect', root)
   to.para(part, 'H1', saber.name, { ...chapter, size: 24, lead: 1.1 })
-  const line = [say('cover.for', { client: doc.client }), doc.shop, dayText(doc.date)].join(' · ')
+  const line = [say(reader, 'cover.for', { client: doc.client }), doc.shop, dayText(reader, doc.date)].join(' · ')
   to.para(part, 'P', line, quiet, { below: 6 })
-  const scene = drawSection(saber, {
+  const scene = drawSection(reader, saber, {
     ...{ width: 900, height: 190, bladeShare: 0.2 },
     ...(saber.presets[0] ? { blade: colourOf(saber.presets[0]) } : {}),
   })
-  to.figure(part, scene, say('pdf.drawing', { saber: saber.name, which: 'section' }), 4)
+  to.figure(part, scene, say(reader, 'pdf.drawing', { saber: saber.name, which: 'section' }), 4)
   const top = to.y
   const gap = 18
   const half = (to.width - gap) / 2
@@ -41,28 +48,28 @@ export function oneSheet(doc: HandoffDocument, saber: Saber, to: Sheet, root: El
     doc.chapters.filter((c) => c.saber === saber.id && c.id.split('-')[0] === id).flatMap((c) => c.blocks)
   let y = top
   if (saber.controls.length) {
-    y += to.block(part, 'H2', say('sheet.part', { part: 'first' }), to.left, y, half, bold) + 2
-    const card = controlsCard(saber, 'A5')
+    y += to.block(part, 'H2', say(reader, 'sheet.part', { part: 'first' }), to.left, y, half, bold) + 2
+    const card = controlsCard(reader, saber, 'A5')
     const k = Math.min(half / card.width, (to.foot - y - 160) / card.height)
     // On one sheet there is no other side.
-    const overleaf = say('card.foot', { more: 'yes' })
+    const overleaf = say(reader, 'card.foot', { more: 'yes' })
     const page = (card.pages[0] ?? []).map((p) =>
-      p.t === 'text' && p.text === overleaf ? { ...p, text: say('card.foot', { more: 'no' }) } : p,
+      p.t === 'text' && p.text === overleaf ? { ...p, text: say(reader, 'card.foot', { more: 'no' }) } : p,
     )
     cardAt(to, part, page, to.left, y, k)
     y += card.height * k + 4
   }
   const { fasteners } = saber.hilt
-  const legend = fasteners.map((f, i) => `${letter(i)}  ${screwWords(f)}`).join('\n')
+  const legend = fasteners.map((f, i) => `${letter(i)}  ${screwWords(reader, f)}`).join('\n')
   const told = { ...text, size: 7.8, lead: 1.25 }
   const listed = to.heightOf(legend, half, told)
   if (fasteners.length && to.foot - y - listed > 100) {
-    y += to.block(part, 'H2', say('sheet.part', { part: 'screws' }), to.left, y, half, bold)
+    y += to.block(part, 'H2', say(reader, 'sheet.part', { part: 'screws' }), to.left, y, half, bold)
     const room = to.foot - y - listed - 4
     const words = (f: (typeof fasteners)[number]) => letter(fasteners.indexOf(f))
-    const map = cropped(drawUnrolled(saber, { width: 520, height: (room * 520) / half, words }), 4)
+    const map = cropped(drawUnrolled(reader, saber, { width: 520, height: (room * 520) / half, words }), 4)
     const k = Math.min(half / map.width, room / map.height)
-    const alt = say('pdf.drawing', { saber: saber.name, which: 'unrolled' })
+    const alt = say(reader, 'pdf.drawing', { saber: saber.name, which: 'unrolled' })
     to.figureAt(part, alt, to.left, y, map.width * k, map.height * k, () => to.scene(map, to.left, y, k))
     to.block(part, 'P', legend, to.left, y + map.height * k + 4, half, told)
   }
@@ -96,7 +103,7 @@ export function oneSheet(doc: HandoffDocument, saber: Saber, to: Sheet, root: El
     y += to.block(part, tag, words, x, y, width, style)
   }
   const first = to.pages
-  put(say('sheet.part', { part: 'mind' }), right, half, bold, 'H2')
+  put(say(reader, 'sheet.part', { part: 'mind' }), right, half, bold, 'H2')
   y += 2
   for (const c of cautions) {
     const [from, page] = [y, to.pages]
@@ -107,14 +114,14 @@ export function oneSheet(doc: HandoffDocument, saber: Saber, to: Sheet, root: El
   }
   if (steps.length) {
     y += 4
-    put(say('sheet.part', { part: 'open' }), right, half, bold, 'H2')
+    put(say(reader, 'sheet.part', { part: 'open' }), right, half, bold, 'H2')
     y += 2
     for (const [i, s] of steps.entries()) {
       put(`${i + 1}  ${s.text}${s.tool ? ` (${s.tool})` : ''}`, right, half, t, 'P')
       y += 1.5
     }
   }
-  const rest = [say('sheet.rest'), doc.shop, doc.from?.contact].filter(Boolean).join('\n')
+  const rest = [say(reader, 'sheet.rest'), doc.shop, doc.from?.contact].filter(Boolean).join('\n')
   if (link && to.pages === first) {
     qr(to, part, link, right, to.foot - 68, 64)
     to.block(part, 'P', rest, right + 72, to.foot - 66, half - 72, small)

@@ -1,6 +1,7 @@
 import { drawUnrolled } from '@nubrin/core/drawing'
 import { type Card, type CardPrim, controlsCard } from '@nubrin/core/handoff'
 import type { Fastener, Saber } from '@nubrin/core/record'
+import type { Reader } from '@nubrin/core/units'
 import { say, whether } from '@nubrin/core/words'
 import type { Element, Sheet } from './sheet'
 import { bold, chapter, INK, QUIET, quiet } from './style'
@@ -42,55 +43,55 @@ function frame(to: Sheet, x: number, y: number, width: number, height: number) {
 const CARD = 0.8
 
 /** Pages to cut out: what the hands do, as a card for the pocket, and where each screw sits. */
-export function cutOuts(to: Sheet, root: Element, saber: Saber, several: boolean) {
-  const card: Card | undefined = saber.controls.length ? controlsCard(saber, 'A5') : undefined
+export function cutOuts(reader: Reader, to: Sheet, root: Element, saber: Saber, several: boolean) {
+  const card: Card | undefined = saber.controls.length ? controlsCard(reader, saber, 'A5') : undefined
   const screws = saber.hilt.fasteners.length > 0
   const pages = card?.pages ?? []
   for (const [i, page] of pages.entries()) {
-    begin(to, root, saber, several, 'card')
+    begin(reader, to, root, saber, several, 'card')
     const [w, h] = [card!.width * CARD, card!.height * CARD]
     const part = to.element('Sect', root)
     frame(to, to.left, to.y, w, h)
     cardAt(to, part, page, to.left, to.y, CARD)
     if (i === 0 && screws) {
       to.y += h + 16
-      screwMap(to, root, saber, to.foot - to.y)
+      screwMap(reader, to, root, saber, to.foot - to.y)
     }
   }
   if (!pages.length && screws) {
-    begin(to, root, saber, several, 'screws')
-    screwMap(to, root, saber, 260)
+    begin(reader, to, root, saber, several, 'screws')
+    screwMap(reader, to, root, saber, 260)
   }
 }
 
-function begin(to: Sheet, root: Element, saber: Saber, several: boolean, what: 'card' | 'screws') {
+function begin(reader: Reader, to: Sheet, root: Element, saber: Saber, several: boolean, what: 'card' | 'screws') {
   to.newPage()
   const part = to.element('Sect', root)
-  to.doc.outline.addItem(`${several ? `${saber.name}: ` : ''}${say('cut.title', { what })}`)
-  const title = say('cut.title', { what })
+  to.doc.outline.addItem(`${several ? `${saber.name}: ` : ''}${say(reader, 'cut.title', { what })}`)
+  const title = say(reader, 'cut.title', { what })
   to.para(part, 'H2', title, chapter)
-  to.para(part, 'P', say('cut.here', { saber: saber.name }), quiet, { below: 8 })
+  to.para(part, 'P', say(reader, 'cut.here', { saber: saber.name }), quiet, { below: 8 })
 }
 
 /** A screw as one who stands before it with a key wants it. */
-export const screwWords = (f: Fastener): string =>
-  say('cut.screw', { name: f.name, key: f.key, may: f.clientMay, keyed: whether(f.key) })
+export const screwWords = (reader: Reader, f: Fastener): string =>
+  say(reader, 'cut.screw', { name: f.name, key: f.key, may: f.clientMay, keyed: whether(f.key) })
 
 /** The hilt unrolled with its screws, as wide as the page; what is not the client's has a cross. */
-function screwMap(to: Sheet, root: Element, saber: Saber, room: number) {
+function screwMap(reader: Reader, to: Sheet, root: Element, saber: Saber, room: number) {
   const part = to.element('Sect', root)
   const height = Math.min(room, 250)
-  const scene = drawUnrolled(saber, {
+  const scene = drawUnrolled(reader, saber, {
     ...{ width: 720, height: ((height - 24) * 720) / (to.width - 16) },
-    words: screwWords,
+    words: (f) => screwWords(reader, f),
   })
   frame(to, to.left, to.y, to.width, height)
-  to.block(part, 'H3', say('cut.title', { what: 'screws' }), to.left + 8, to.y + 7, to.width - 16, {
+  to.block(part, 'H3', say(reader, 'cut.title', { what: 'screws' }), to.left + 8, to.y + 7, to.width - 16, {
     ...bold,
     colour: INK,
   })
   const k = (to.width - 16) / scene.width
-  const alt = say('pdf.drawing', { saber: saber.name, which: 'unrolled' })
+  const alt = say(reader, 'pdf.drawing', { saber: saber.name, which: 'unrolled' })
   to.figureAt(part, alt, to.left + 8, to.y + 21, scene.width * k, scene.height * k, () =>
     to.scene(scene, to.left + 8, to.y + 21, k),
   )

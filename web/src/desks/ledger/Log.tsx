@@ -1,5 +1,5 @@
 import { LOG_KINDS } from '@nubrin/core/record'
-import { formatNumber } from '@nubrin/core/units'
+import { formatNumber, MAKER } from '@nubrin/core/units'
 import { freshId, todayIso } from '../../data'
 import { AddLine, ComboCell, DateCell, NumberCell, RemoveButton, SelectCell, setText, TextCell } from '../../kit'
 import { useEdit, useEditEntry, useOrder, useRemove } from '../../store/commission'
@@ -20,7 +20,7 @@ export function Log() {
         What happened on the way{' '}
         {hours ? (
           <span className="text-quiet font-normal">
-            {formatNumber(hours, 1)} {hours === 1 ? 'hour' : 'hours'} in all
+            {formatNumber(MAKER, hours, 1)} {hours === 1 ? 'hour' : 'hours'} in all
           </span>
         ) : null}
       </h2>

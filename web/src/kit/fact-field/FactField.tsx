@@ -1,5 +1,5 @@
 import { type Fact, known, type Source, unitOf } from '@nubrin/core/facts'
-import { formatNumber, inchFraction, type SizeKind, suggestNominal, type Unit } from '@nubrin/core/units'
+import { formatNumber, inchFraction, MAKER, type SizeKind, suggestNominal, type Unit } from '@nubrin/core/units'
 import type { TSchema } from '@sinclair/typebox'
 import { Refused } from '../state'
 import { Rivals } from './Rivals'
@@ -79,7 +79,9 @@ export function FactField<U extends Unit>({
       {doubt ? (
         <p className="text-brass text-[0.8rem] leading-tight">
           {[
-            doubt.usual ? `usually ${formatNumber(doubt.usual[0])} to ${formatNumber(doubt.usual[1])}` : '',
+            doubt.usual
+              ? `usually ${formatNumber(MAKER, doubt.usual[0])} to ${formatNumber(MAKER, doubt.usual[1])}`
+              : '',
             doubt.nearest ? `${doubt.nearest.text}?` : '',
           ]
             .filter(Boolean)

@@ -1,10 +1,10 @@
 import { type AnyFact, type Claim, correct, SOURCE_WORDS, settle } from '@nubrin/core/facts'
-import { formatNumber } from '@nubrin/core/units'
+import { formatNumber, MAKER } from '@nubrin/core/units'
 import { useEffect, useRef } from 'react'
 
 const said = (c: Claim<unknown>, unit: string) =>
   [
-    typeof c.value === 'number' ? `${formatNumber(c.value)}${unit}` : c.value === null ? '?' : String(c.value),
+    typeof c.value === 'number' ? `${formatNumber(MAKER, c.value)}${unit}` : c.value === null ? '?' : String(c.value),
     SOURCE_WORDS[c.source],
     c.with,
     c.by,

@@ -1,11 +1,13 @@
 import { type Fact, fact, retract, type Source, state } from '@nubrin/core/facts'
-import { formatNumber, type ParseFailure, parseMeasure, quantityOf, type Unit } from '@nubrin/core/units'
+import { formatNumber, MAKER, type ParseFailure, parseMeasure, quantityOf, type Unit } from '@nubrin/core/units'
 import { useEffect, useRef, useState } from 'react'
 import { todayIso } from '../../data'
 import { useSession } from '../../store/session'
 
 const show = (f: Fact | undefined, bare: boolean) =>
-  f && f.value !== null ? `${formatNumber(f.value)}${f.tol && !bare ? ` ± ${formatNumber(f.tol)}` : ''}` : ''
+  f && f.value !== null
+    ? `${formatNumber(MAKER, f.value)}${f.tol && !bare ? ` ± ${formatNumber(MAKER, f.tol)}` : ''}`
+    : ''
 
 /** Why an entry cannot be read, in words. */
 export function readingFault(f: ParseFailure): string {

@@ -1,5 +1,6 @@
 import { apartIn, choicesOf, errand, goalsOf, goalText, machineOf, runAll, wordsOf } from '@nubrin/core/machine'
 import type { Act } from '@nubrin/core/record'
+import { MAKER } from '@nubrin/core/units'
 import { useEffect, useMemo, useState } from 'react'
 import { later } from '../../base/later'
 import { wayOf } from '../../play'
@@ -34,8 +35,10 @@ export function Machine() {
   const apart = useMemo(() => apartIn(saber, assembly, state), [saber, assembly, state])
   useEffect(() => {
     const act = acts[n - 1]
-    const ref = act && (wordsOf(saber, assembly, act)?.place ?? act.at)
-    layApart(n ? { ...apart, act: act && ref ? { ref, n, way: wayOf(saber, assembly, act) } : undefined } : undefined)
+    const ref = act && (wordsOf(MAKER, saber, assembly, act)?.place ?? act.at)
+    layApart(
+      n ? { ...apart, act: act && ref ? { ref, n, way: wayOf(MAKER, saber, assembly, act) } : undefined } : undefined,
+    )
     return () => layApart(undefined)
   }, [apart, n, acts, saber, assembly, layApart])
   const pick = (i: number) => {
@@ -56,7 +59,7 @@ export function Machine() {
             className={`border-rule flex w-full items-center gap-2 border-b px-1 py-1.5 text-left ${i === at ? 'bg-ink text-paper' : 'hover:bg-card'}`}
             onClick={() => pick(i)}
           >
-            <span className="min-w-0 flex-1 truncate">{goalText(g, goals)}</span>
+            <span className="min-w-0 flex-1 truncate">{goalText(MAKER, g, goals)}</span>
             <span className="shrink-0 opacity-80">{handsFull(errands[i]!)}</span>
           </button>
         ))}
@@ -71,7 +74,7 @@ export function Machine() {
             setWay(i)
             setDone(0)
           }}
-          words={goalText(goal, goals)}
+          words={goalText(MAKER, goal, goals)}
         />
       ) : (
         <span />

@@ -1,5 +1,6 @@
 import { askText, proposeSteps, type ReadActs, readActs, tasksOf } from '@nubrin/core/access'
 import type { Step, Task } from '@nubrin/core/record'
+import { MAKER } from '@nubrin/core/units'
 import { say } from '@nubrin/core/words'
 import { useMemo, useState } from 'react'
 import { freshId } from '../../data'
@@ -20,9 +21,9 @@ export function Steps() {
       if (p) p.steps = next
       else s.access.push({ id: freshId(), task, steps: next })
     })
-  const words = say('task', { task })
+  const words = say(MAKER, 'task', { task })
   const worded = steps.filter((x) => !x.act).length
-  const draft = useMemo(() => proposeSteps(saber, task, freshId), [saber, task])
+  const draft = useMemo(() => proposeSteps(MAKER, saber, task, freshId), [saber, task])
   return (
     <div className="grid grid-cols-[200px_minmax(0,1fr)] gap-7">
       <TaskList saber={saber} task={task} onPick={setTask} />
@@ -33,7 +34,7 @@ export function Steps() {
             type="button"
             className="btn ml-auto"
             disabled={!draft.steps.length}
-            onClick={() => put(proposeSteps(saber, task, freshId).steps)}
+            onClick={() => put(proposeSteps(MAKER, saber, task, freshId).steps)}
           >
             {steps.length ? 'draft again from the drawing' : 'draft from the drawing'}
           </button>

@@ -1,5 +1,6 @@
 import { tasksOf } from '@nubrin/core/access'
 import { type Saber, TASKS, type Task } from '@nubrin/core/record'
+import { MAKER } from '@nubrin/core/units'
 import { say } from '@nubrin/core/words'
 import { GroupedSelect, Mark } from '../../kit'
 
@@ -20,7 +21,7 @@ export function TaskList({ saber, task, onPick }: { saber: Saber; task: Task; on
             className={`border-rule flex w-full items-center gap-2 border-b px-1 py-1.5 text-left ${t === task ? 'bg-ink text-paper' : 'hover:bg-card'}`}
             onClick={() => onPick(t)}
           >
-            <span className="flex-1">{say('task', { task: t })}</span>
+            <span className="flex-1">{say(MAKER, 'task', { task: t })}</span>
             {n ? (
               <span className="opacity-80">
                 {n} {n === 1 ? 'step' : 'steps'}
@@ -41,7 +42,7 @@ export function TaskList({ saber, task, onPick }: { saber: Saber; task: Task; on
             title: '',
             choices: TASKS.filter((t) => !shown.includes(t)).map((t) => ({
               value: t,
-              words: say('task', { task: t }),
+              words: say(MAKER, 'task', { task: t }),
             })),
           },
         ]}

@@ -1,5 +1,6 @@
 import { fact } from '@nubrin/core/facts'
 import { ACTIONS, type ControlRow, GESTURES, type Mode, type Saber, keyWords as words } from '@nubrin/core/record'
+import { MAKER } from '@nubrin/core/units'
 import { say } from '@nubrin/core/words'
 import { useState } from 'react'
 import { freshId } from '../../data'
@@ -48,7 +49,7 @@ export function AddRow({ saber, mode, onDone }: { saber: Saber; mode: Mode; onDo
         label={`Action, ${mode.name}`}
         value={does}
         options={ACTIONS}
-        words={(action) => say('action', { action })}
+        words={(action) => say(MAKER, 'action', { action })}
         onCommit={setDoes}
       />
       <button type="button" className="btn-plain btn" onClick={add}>

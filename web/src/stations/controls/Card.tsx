@@ -1,4 +1,5 @@
 import { CARD_PAPERS, type CardPaper, cardSvg, controlsCard } from '@nubrin/core/handoff'
+import { MAKER } from '@nubrin/core/units'
 import { useMemo, useState } from 'react'
 import { urlOf } from '../../data'
 import { fileStem, Segments, saveText } from '../../kit'
@@ -11,7 +12,7 @@ export function Card() {
   const saber = useSaber()
   const order = useOrder()
   const [paper, setPaper] = useState<CardPaper>('A5')
-  const card = useMemo(() => controlsCard(saber, paper), [saber, paper])
+  const card = useMemo(() => controlsCard(MAKER, saber, paper), [saber, paper])
   const save = (i: number) =>
     saveText(cardSvg(card, i), 'image/svg+xml', `${fileStem(saber.name)}-controls-${i + 1}.svg`)
   const height = paper === 'A5' ? 520 : 640

@@ -1,5 +1,6 @@
 import { after, doingOf, gestureText, isException, modeName, secondsInWords, timeOutOf } from '@nubrin/core/controls'
 import type { Mode, Saber } from '@nubrin/core/record'
+import { MAKER } from '@nubrin/core/units'
 import { Mark } from '../../kit'
 import { useLight } from '../../store/commission'
 import { AddRow } from './AddRow'
@@ -28,7 +29,7 @@ export function ModeColumn({
   const said = [
     mode.chooses ? `chooses ${mode.chooses}${mode.by === 'turning' ? ' by turning' : ''}` : '',
     mode.on ? `over ${modeName(saber, mode.on)}` : '',
-    out ? `${modeName(saber, out.to)} after ${secondsInWords(out.s)}` : '',
+    out ? `${modeName(saber, out.to)} after ${secondsInWords(MAKER, out.s)}` : '',
   ].filter(Boolean)
   return (
     <section aria-label={mode.name} className="min-w-[215px] flex-1">
@@ -66,11 +67,11 @@ export function ModeColumn({
                 ) : r.status === 'unsure' ? (
                   <Mark level="caution" size={14} />
                 ) : null}
-                {doingOf(r)}
+                {doingOf(MAKER, r)}
                 {to !== r.mode ? <span className="text-brass ml-auto font-normal">→ {modeName(saber, to)}</span> : null}
               </span>
               <span className="text-quiet">
-                {gestureText(saber, r)}
+                {gestureText(MAKER, saber, r)}
                 {saber.mapFrom && isException(saber, r) ? (
                   <span className="text-brass"> · {r.standard ? 'changed here' : 'only here'}</span>
                 ) : null}

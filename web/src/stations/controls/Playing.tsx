@@ -1,6 +1,7 @@
 import { compile, doingOf, gestureText, modeById, modeName, secondsInWords, timeOutOf } from '@nubrin/core/controls'
 import { powered } from '@nubrin/core/machine'
 import type { Saber } from '@nubrin/core/record'
+import { MAKER } from '@nubrin/core/units'
 import { useEffect, useMemo, useState } from 'react'
 import { later } from '../../base/later'
 import { urlOf } from '../../data'
@@ -19,7 +20,7 @@ export function Playing({ onMap }: { onMap: () => void }) {
   const saber = useSaber()
   const setPlaying = useBench((b) => b.setPlaying)
   const { take, lay } = usePlay.getState()
-  useEffect(() => take(saber, mediaUrl), [saber, take])
+  useEffect(() => take(MAKER, saber, mediaUrl), [saber, take])
   useEffect(() => {
     setPlaying(true)
     return () => {
@@ -79,7 +80,7 @@ function Now({ saber }: { saber: Saber }) {
     preset ? `${preset.name}, preset ${saber.presets.indexOf(preset) + 1} of ${saber.presets.length}` : '',
     mode?.chooses && mode.chooses !== 'preset' ? `${mode.chooses} stands at ${state.choice}` : `volume ${state.volume}`,
     state.track === undefined ? '' : `plays ${saber.presets[state.preset]?.tracks[state.track] ?? 'a track'}`,
-    out ? `${modeName(saber, out.to)} after ${secondsInWords(out.s)}` : '',
+    out ? `${modeName(saber, out.to)} after ${secondsInWords(MAKER, out.s)}` : '',
   ].filter(Boolean)
   return (
     <section aria-label="What it is in" aria-live="polite">
@@ -114,8 +115,8 @@ function Possible({ saber }: { saber: Saber }) {
               }}
             >
               <span className="min-w-0 flex-1">
-                <span className="font-semibold">{doingOf(p.row)}</span>
-                <span className="text-quiet block">{gestureText(saber, p.row)}</span>
+                <span className="font-semibold">{doingOf(MAKER, p.row)}</span>
+                <span className="text-quiet block">{gestureText(MAKER, saber, p.row)}</span>
               </span>
               <span aria-hidden className="text-brass shrink-0">
                 ▸
@@ -126,7 +127,9 @@ function Possible({ saber }: { saber: Saber }) {
         {context.patterns.length ? null : <li className="text-quiet">Nothing is recorded for this mode.</li>}
       </ul>
       {other.length ? (
-        <p className="text-quiet mt-2">In another pose or preset: {other.map(({ row }) => doingOf(row)).join(', ')}.</p>
+        <p className="text-quiet mt-2">
+          In another pose or preset: {other.map(({ row }) => doingOf(MAKER, row)).join(', ')}.
+        </p>
       ) : null}
     </section>
   )

@@ -9,6 +9,7 @@ import {
   STATUSES,
   keyWords as words,
 } from '@nubrin/core/record'
+import { MAKER } from '@nubrin/core/units'
 import { say } from '@nubrin/core/words'
 import { CheckBox, FactField, Labelled, NumberCell, RemoveButton, SelectCell, setText, TextCell } from '../../kit'
 import { useEditThing, useRemove } from '../../store/commission'
@@ -34,7 +35,7 @@ export function RowSheet({ saber, row: r }: { saber: Saber; row: ControlRow }) {
     <section aria-label="Control" className="bg-card border-brassline mt-3 border-t-2 p-3">
       <div className="flex items-center">
         <p className="flex-1 font-semibold">
-          {modeName(saber, r.mode)}: {gestureText(saber, r)}
+          {modeName(saber, r.mode)}: {gestureText(MAKER, saber, r)}
         </p>
         <RemoveButton what="this control" onClick={() => remove(`row:${r.id}`)} />
       </div>
@@ -71,7 +72,7 @@ export function RowSheet({ saber, row: r }: { saber: Saber; row: ControlRow }) {
             label="Does"
             value={r.does}
             options={ACTIONS}
-            words={(action) => say('action', { action })}
+            words={(action) => say(MAKER, 'action', { action })}
             onCommit={(v) => set((x) => void (x.does = v))}
           />
         </Labelled>
@@ -88,7 +89,7 @@ export function RowSheet({ saber, row: r }: { saber: Saber; row: ControlRow }) {
           <TextCell
             label="Says"
             value={r.says ?? ''}
-            placeholder={say('action', { action: r.does })}
+            placeholder={say(MAKER, 'action', { action: r.does })}
             onCommit={(v) => set((x) => setText(x, 'says', v))}
           />
         </Labelled>

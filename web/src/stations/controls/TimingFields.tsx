@@ -1,6 +1,6 @@
 import { USUAL } from '@nubrin/core/controls'
 import { type Saber, Timing } from '@nubrin/core/record'
-import { formatNumber } from '@nubrin/core/units'
+import { formatNumber, MAKER } from '@nubrin/core/units'
 import { FactField } from '../../kit'
 import { useEditSaber } from '../../store/commission'
 
@@ -32,7 +32,7 @@ export function TimingFields({ saber }: { saber: Saber }) {
             />
             {saber.timing[key] ? null : (
               <span className="label">
-                taken as {formatNumber(USUAL[key])} {key.endsWith('From') ? '°' : 's'}
+                taken as {formatNumber(MAKER, USUAL[key])} {key.endsWith('From') ? '°' : 's'}
               </span>
             )}
           </div>

@@ -17,6 +17,7 @@ import {
 } from '@nubrin/core/controls'
 import type { Finding } from '@nubrin/core/judge'
 import type { POSES, Saber } from '@nubrin/core/record'
+import { MAKER } from '@nubrin/core/units'
 import { say } from '@nubrin/core/words'
 import { useMemo } from 'react'
 import { Mark, NotJudged } from '../../kit'
@@ -58,10 +59,10 @@ export function Trouble({ onRow }: { onRow: (row: string) => void }) {
               return r && why ? (
                 <li key={d.row} className="border-rule border-b py-1">
                   <button type="button" className="font-semibold hover:underline" onClick={() => onRow(r.id)}>
-                    {doingOf(r)}
+                    {doingOf(MAKER, r)}
                   </button>{' '}
                   {d.ms === undefined ? 'is carried out only when it is let go' : `comes ${d.ms} ms late`}, since there
-                  is “{doingOf(why)}”.
+                  is “{doingOf(MAKER, why)}”.
                 </li>
               ) : null
             })}
@@ -115,7 +116,7 @@ function Matters({
                 {changeText(saber, m)}
               </button>
               <span className="text-quiet">
-                {gestureText(saber, rowOfMap(mended(saber, m.row, m.change), m.row)!)}
+                {gestureText(MAKER, saber, rowOfMap(mended(saber, m.row, m.change), m.row)!)}
                 {m.gone.length > 1 ? `; ${m.gone.length} matters go with it` : ''}
               </span>
             </li>
@@ -128,7 +129,7 @@ function Matters({
         const r = rowOfMap(saber, id)
         return r ? (
           <button key={id} type="button" className="text-brass mr-3 hover:underline" onClick={() => onRow(id)}>
-            to “{doingOf(r)}”
+            to “{doingOf(MAKER, r)}”
           </button>
         ) : null
       })}
@@ -143,10 +144,10 @@ const POSE_WORDS: Record<(typeof POSES)[number], string> = {
   down: 'the blade down',
 }
 function changeText(s: Saber, { row, change }: Mend): string {
-  const what = `“${doingOf(rowOfMap(s, row)!)}”`
+  const what = `“${doingOf(MAKER, rowOfMap(s, row)!)}”`
   if ('pose' in change) return `${what} with ${POSE_WORDS[change.pose]}`
-  if ('times' in change) return `${what} pressed ${say('times', { n: change.times })}`
-  return 'hold' in change ? `${what} held ${secondsInWords(change.hold)}` : `${what} when it is let go`
+  if ('times' in change) return `${what} pressed ${say(MAKER, 'times', { n: change.times })}`
+  return 'hold' in change ? `${what} held ${secondsInWords(MAKER, change.hold)}` : `${what} when it is let go`
 }
 
 const SLIP = {
@@ -165,7 +166,7 @@ function Slips({ saber }: { saber: Saber }) {
   }, [saber])
   const name = (id: string) => {
     const r = rowOfMap(saber, id)
-    return r ? doingOf(r) : id
+    return r ? doingOf(MAKER, r) : id
   }
   return (
     <section aria-label="Where slips lead">
@@ -195,7 +196,7 @@ function Slips({ saber }: { saber: Saber }) {
 function Learning({ saber }: { saber: Saber }) {
   const lessons = useMemo(() => lessonsOf(compile(saber)), [saber])
   if (!lessons.length) return null
-  const gestures = new Set(lessons.map((l) => gestureText(saber, rowOfMap(saber, l.row)!)))
+  const gestures = new Set(lessons.map((l) => gestureText(MAKER, saber, rowOfMap(saber, l.row)!)))
   return (
     <section aria-label="What there is to learn" className="mt-5">
       <h2 className="h2">What there is to learn</h2>
@@ -206,8 +207,8 @@ function Learning({ saber }: { saber: Saber }) {
         {lessons.map((l) => {
           const r = rowOfMap(saber, l.row)!
           return (
-            <li key={l.row} className="truncate" title={gestureText(saber, r)}>
-              {doingOf(r)} <span className="text-quiet">{modeName(saber, r.mode)}</span>
+            <li key={l.row} className="truncate" title={gestureText(MAKER, saber, r)}>
+              {doingOf(MAKER, r)} <span className="text-quiet">{modeName(saber, r.mode)}</span>
             </li>
           )
         })}

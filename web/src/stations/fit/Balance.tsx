@@ -1,7 +1,7 @@
 import { balance, balanceWhatIfs, changeWords, gripMiddle } from '@nubrin/core/fit'
 import type { Blade, FittedPart, Saber } from '@nubrin/core/record'
 import { layOut } from '@nubrin/core/room'
-import { formatNumber } from '@nubrin/core/units'
+import { formatNumber, MAKER } from '@nubrin/core/units'
 import { useMemo, useState } from 'react'
 import { FigureView } from '../../kit'
 import { DuelNote } from './DuelNote'
@@ -35,8 +35,8 @@ export function BalanceBench({ saber }: { saber: Saber }) {
         <h2 className="h2">What weighs where, {now.name}</h2>
         <Weights of={of} grip={grip} hilt={length} />
         <p className="text-quiet text-[0.87rem]">
-          Faint: not weighed. Dashed: the middle of the grip at {formatNumber(grip, 0)} mm. Wedge: where it balances.
-          Drag a part on the drawing and it follows.
+          Faint: not weighed. Dashed: the middle of the grip at {formatNumber(MAKER, grip, 0)} mm. Wedge: where it
+          balances. Drag a part on the drawing and it follows.
         </p>
         <h2 className="h2 mt-2">Where it balances</h2>
         <ul>
@@ -54,7 +54,7 @@ export function BalanceBench({ saber }: { saber: Saber }) {
                     <span className="font-medium">{a.name}</span>
                     <span className="text-quiet">
                       {b.mass.ok && b.centre.ok
-                        ? `${b.mass.about ? 'about ' : ''}${formatNumber(b.mass.value, 0)} g at ${formatNumber(b.centre.value, 0)} mm`
+                        ? `${b.mass.about ? 'about ' : ''}${formatNumber(MAKER, b.mass.value, 0)} g at ${formatNumber(MAKER, b.centre.value, 0)} mm`
                         : 'not calculable yet'}
                     </span>
                   </span>
@@ -82,7 +82,7 @@ export function BalanceBench({ saber }: { saber: Saber }) {
         <FigureView
           name={of.moment.ok && of.moment.value < 0 ? 'pulls the pommel down' : 'pulls the blade down'}
           figure={of.moment}
-          as={(v) => `${formatNumber(Math.abs(v), 1)} N·cm`}
+          as={(v) => `${formatNumber(MAKER, Math.abs(v), 1)} N·cm`}
         />
         {whatIfs.length ? (
           <>
@@ -92,7 +92,9 @@ export function BalanceBench({ saber }: { saber: Saber }) {
                 <li key={changeWords(w.what)} className="border-rule flex justify-between gap-2 border-b py-1">
                   <span className="text-quiet">{changeWords(w.what)}</span>
                   <span className="font-semibold whitespace-nowrap">
-                    {Math.abs(w.moves) < 0.05 ? 'hardly' : `${w.moves > 0 ? '+' : ''}${formatNumber(w.moves, 1)} mm`}
+                    {Math.abs(w.moves) < 0.05
+                      ? 'hardly'
+                      : `${w.moves > 0 ? '+' : ''}${formatNumber(MAKER, w.moves, 1)} mm`}
                   </span>
                 </li>
               ))}

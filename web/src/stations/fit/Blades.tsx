@@ -1,7 +1,7 @@
 import { known } from '@nubrin/core/facts'
 import { judgeSocket, SOCKET_WORDS } from '@nubrin/core/fit'
 import type { Blade, Saber } from '@nubrin/core/record'
-import { formatNumber } from '@nubrin/core/units'
+import { formatNumber, MAKER } from '@nubrin/core/units'
 import { useState } from 'react'
 import { freshId } from '../../data'
 import { Empty } from '../../kit'
@@ -81,7 +81,7 @@ function BladeLine({
     >
       <span className="font-medium">{b.name}</span>
       <span className={`block text-[0.9rem] ${bad ? 'text-stop font-semibold' : 'text-quiet'}`}>
-        {k?.name}: {fit ? `${SOCKET_WORDS[fit.kind]}, ${formatNumber(fit.clearanceMm)} mm` : 'not measured'}
+        {k?.name}: {fit ? `${SOCKET_WORDS[fit.kind]}, ${formatNumber(MAKER, fit.clearanceMm)} mm` : 'not measured'}
       </span>
     </button>
   )

@@ -1,6 +1,6 @@
 import { axialSlack, clampOf, grilleAir } from '@nubrin/core/fit'
 import type { Saber } from '@nubrin/core/record'
-import { formatNumber } from '@nubrin/core/units'
+import { formatNumber, MAKER } from '@nubrin/core/units'
 import { useMemo } from 'react'
 import { FigureView } from '../../kit'
 import { useWorker } from '../../workers/useWorker'
@@ -29,13 +29,13 @@ export function Closing({ saber }: { saber: Saber }) {
           <p className="text-quiet flex justify-between gap-2">
             <span>worst case</span>
             <span className={room - slack.worst < 0 ? 'text-stop font-semibold' : ''}>
-              {formatNumber(room - slack.worst, 1)} mm
+              {formatNumber(MAKER, room - slack.worst, 1)} mm
             </span>
           </p>
           <p className="text-quiet flex justify-between gap-2">
             <span>root sum of squares</span>
             <span>
-              {formatNumber(room - slack.rss, 1)} to {formatNumber(room + slack.rss, 1)} mm
+              {formatNumber(MAKER, room - slack.rss, 1)} to {formatNumber(MAKER, room + slack.rss, 1)} mm
             </span>
           </p>
           <p
@@ -48,7 +48,7 @@ export function Closing({ saber }: { saber: Saber }) {
                 ? '…'
                 : chance.share === 1
                   ? 'all'
-                  : `${formatNumber(chance.share * 100, chance.share > 0.99 ? 2 : 1)} %`}
+                  : `${formatNumber(MAKER, chance.share * 100, chance.share > 0.99 ? 2 : 1)} %`}
             </span>
           </p>
         </div>
@@ -57,7 +57,7 @@ export function Closing({ saber }: { saber: Saber }) {
         <p className="border-rule text-quiet flex justify-between gap-2 border-b py-0.5 text-[0.87rem]">
           <span>spacers that always close</span>
           <span className="whitespace-nowrap">
-            up to {formatNumber(Math.floor((room - slack.worst) * 10) / 10, 1)} mm
+            up to {formatNumber(MAKER, Math.floor((room - slack.worst) * 10) / 10, 1)} mm
           </span>
         </p>
       ) : null}
@@ -67,8 +67,8 @@ export function Closing({ saber }: { saber: Saber }) {
           {clamp.changeMm ? (
             <p className="text-brass pb-1 text-[0.87rem] font-medium">
               {clamp.changeMm > 0
-                ? `a spacer of ${formatNumber(clamp.changeMm)} mm brings it to 0.35`
-                : `${formatNumber(-clamp.changeMm)} mm off brings it to 0.35`}
+                ? `a spacer of ${formatNumber(MAKER, clamp.changeMm)} mm brings it to 0.35`
+                : `${formatNumber(MAKER, -clamp.changeMm)} mm off brings it to 0.35`}
             </p>
           ) : null}
         </>

@@ -1,7 +1,7 @@
 import { wireRoom } from '@nubrin/core/fit'
 import type { Saber } from '@nubrin/core/record'
 import { crossSectionAt } from '@nubrin/core/room'
-import { formatNumber } from '@nubrin/core/units'
+import { formatNumber, MAKER } from '@nubrin/core/units'
 import { useMemo } from 'react'
 
 const SIZE = 196
@@ -27,7 +27,7 @@ export function CrossSection({ saber, cut }: { saber: Saber; cut: number }) {
         viewBox={`0 0 ${SIZE} ${SIZE}`}
         className="mx-auto block w-[172px]"
         role="img"
-        aria-label={`Cross-section at ${cut} mm: bore ${formatNumber(slice.bore)} mm, ${slice.lying.map((l) => l.name).join(', ') || 'empty'}, ${passing} wires`}
+        aria-label={`Cross-section at ${cut} mm: bore ${formatNumber(MAKER, slice.bore)} mm, ${slice.lying.map((l) => l.name).join(', ') || 'empty'}, ${passing} wires`}
       >
         <defs>
           <pattern id="cut-hatch" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
@@ -72,7 +72,7 @@ export function CrossSection({ saber, cut }: { saber: Saber; cut: number }) {
                   />
                 ) : null}
                 <text x={c + l.x * k} y={c - l.y * k + 4} textAnchor="middle" fontSize="12" fontWeight="620">
-                  {formatNumber(l.r * 2, 1)}
+                  {formatNumber(MAKER, l.r * 2, 1)}
                 </text>
               </g>
             )
@@ -92,7 +92,7 @@ export function CrossSection({ saber, cut }: { saber: Saber; cut: number }) {
               />
               {l.w * k > 44 && l.h * k > 11 && l.kind !== 'display' ? (
                 <text x={c + l.x * k} y={c - l.y * k + 4} textAnchor="middle" fontSize="11" fontWeight="600">
-                  {formatNumber(l.w, 1)} × {formatNumber(l.h, 1)}
+                  {formatNumber(MAKER, l.w, 1)} × {formatNumber(MAKER, l.h, 1)}
                 </text>
               ) : null}
             </g>
@@ -111,8 +111,8 @@ export function CrossSection({ saber, cut }: { saber: Saber; cut: number }) {
         ))}
       </svg>
       <p className="text-quiet text-center text-[0.87rem]">
-        bore {formatNumber(slice.bore, 1)} · wall {formatNumber((slice.outer - slice.bore) / 2, 1)} · free Ø{' '}
-        {formatNumber(slice.free * 2, 1)}
+        bore {formatNumber(MAKER, slice.bore, 1)} · wall {formatNumber(MAKER, (slice.outer - slice.bore) / 2, 1)} · free
+        Ø {formatNumber(MAKER, slice.free * 2, 1)}
       </p>
     </div>
   )

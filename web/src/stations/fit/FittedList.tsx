@@ -2,7 +2,7 @@ import { known } from '@nubrin/core/facts'
 import { fitParts } from '@nubrin/core/fit'
 import { KINDS } from '@nubrin/core/parts'
 import { FittedPart, type Saber } from '@nubrin/core/record'
-import { formatNumber } from '@nubrin/core/units'
+import { formatNumber, MAKER } from '@nubrin/core/units'
 import { useMemo } from 'react'
 import { FactField, RemoveButton } from '../../kit'
 import { useBench, useEditThing, useRemove } from '../../store/commission'
@@ -47,8 +47,8 @@ export function FittedList({ saber }: { saber: Saber }) {
                   : f.spareMm === undefined
                     ? ''
                     : f.spareMm < 0
-                      ? `✕ ${formatNumber(-f.spareMm)} mm too big`
-                      : `✓ ${formatNumber(f.spareMm)} mm to spare`}
+                      ? `✕ ${formatNumber(MAKER, -f.spareMm)} mm too big`
+                      : `✓ ${formatNumber(MAKER, f.spareMm)} mm to spare`}
               </span>
               <RemoveButton what={f.part.name} onClick={() => remove(`part:${f.part.id}`)} />
             </div>

@@ -1,14 +1,16 @@
 import { known } from '@nubrin/core/facts'
 import { layoutWords, reviewLayout } from '@nubrin/core/fit'
 import type { Saber } from '@nubrin/core/record'
-import { formatNumber } from '@nubrin/core/units'
+import { formatNumber, MAKER } from '@nubrin/core/units'
 import { useMemo, useState } from 'react'
 import { CheckBox, dayText, Refused } from '../../kit'
 import type { Search } from './useLayouts'
 
 /** The spacers of a saber in a line. */
 function spacerWords(saber: Saber): string {
-  const lengths = saber.parts.filter((p) => p.kind === 'spacer').map((p) => formatNumber(known(p.specs.length) ?? 0, 1))
+  const lengths = saber.parts
+    .filter((p) => p.kind === 'spacer')
+    .map((p) => formatNumber(MAKER, known(p.specs.length) ?? 0, 1))
   return lengths.length
     ? `with ${lengths.length === 1 ? 'a spacer' : 'spacers'} of ${lengths.join(', ')} mm`
     : 'no gap wants a spacer'
@@ -35,13 +37,14 @@ export function PickedLayout({ search }: { search: Search }) {
     <div className="border-brassline bg-card mt-2 border-t-2 px-2 py-1.5">
       <p className="leading-tight font-medium">{layoutWords(ready.problem, arrangement, layout)}</p>
       <p className="mt-1">
-        {formatNumber(cell.score, 0)} {ready.score} · slack {formatNumber(layout.slack, 1)} · balance{' '}
-        {formatNumber(layout.balance, 0)}
-        {layout.at.chamber === undefined ? '' : ` · chamber ${formatNumber(layout.chamber, 1)}`}
+        {formatNumber(MAKER, cell.score, 0)} {ready.score} · slack {formatNumber(MAKER, layout.slack, 1)} · balance{' '}
+        {formatNumber(MAKER, layout.balance, 0)}
+        {layout.at.chamber === undefined ? '' : ` · chamber ${formatNumber(MAKER, layout.chamber, 1)}`}
       </p>
       {weak ? (
         <p className="text-stop">
-          ✕ full white draws {formatNumber(weak.draws, 1)} A, this cell gives {formatNumber(weak.gives, 1)}
+          ✕ full white draws {formatNumber(MAKER, weak.draws, 1)} A, this cell gives{' '}
+          {formatNumber(MAKER, weak.gives, 1)}
         </p>
       ) : null}
       <p className="text-quiet">{gaveUp ? `gives up ${gaveUp}` : 'gives up nothing'}</p>

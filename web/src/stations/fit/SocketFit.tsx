@@ -2,7 +2,7 @@ import { known } from '@nubrin/core/facts'
 import { adapterFor, adapterText, exposed, judgeSocket, SOCKET_WORDS, stringSums, swingRoom } from '@nubrin/core/fit'
 import { pixels } from '@nubrin/core/power'
 import type { Blade, Saber } from '@nubrin/core/record'
-import { formatNumber, mmAndInch } from '@nubrin/core/units'
+import { formatNumber, MAKER, mmAndInch } from '@nubrin/core/units'
 import { FigureView } from '../../kit'
 
 /** A blade against its socket, the remedy, and its arithmetic. */
@@ -15,23 +15,23 @@ export function SocketFit({ saber, blade: b }: { saber: Saber; blade: Blade }) {
   const remedy = !fit
     ? 'The fit is judged when socket and tube are measured.'
     : fit.removePerSideMm > 0
-      ? `Take ${formatNumber(fit.removePerSideMm)} mm off per side.`
+      ? `Take ${formatNumber(MAKER, fit.removePerSideMm)} mm off per side.`
       : adapter
         ? `An adapter: ${adapterText(adapter)}.`
         : fit.shimPerSideMm > 0
-          ? `Shim ${formatNumber(fit.shimPerSideMm)} mm per side.`
+          ? `Shim ${formatNumber(MAKER, fit.shimPerSideMm)} mm per side.`
           : ''
   return (
     <div>
       <p className="font-semibold">
         {fit
-          ? `${k?.name}: ${SOCKET_WORDS[fit.kind]}, ${formatNumber(fit.clearanceMm)} mm`
+          ? `${k?.name}: ${SOCKET_WORDS[fit.kind]}, ${formatNumber(MAKER, fit.clearanceMm)} mm`
           : `${k?.name ?? 'socket'} not measured`}
       </p>
       {bore !== undefined && d !== undefined ? (
         <p className="text-quiet text-[0.92rem]">
-          socket {mmAndInch(bore)}, tube {mmAndInch(d)}
-          {fit?.tipPlayMm !== undefined ? `; the tip moves by ${formatNumber(fit.tipPlayMm, 1)} mm` : ''}
+          socket {mmAndInch(MAKER, bore)}, tube {mmAndInch(MAKER, d)}
+          {fit?.tipPlayMm !== undefined ? `; the tip moves by ${formatNumber(MAKER, fit.tipPlayMm, 1)} mm` : ''}
         </p>
       ) : null}
       {remedy ? <p className="text-brass font-medium">{remedy}</p> : null}
@@ -42,7 +42,7 @@ export function SocketFit({ saber, blade: b }: { saber: Saber; blade: Blade }) {
           <FigureView name="LEDs" figure={sums.total} digits={0} unit="" />
           {sums.agrees === undefined ? null : (
             <p className={sums.agrees ? 'text-fine' : 'text-stop font-semibold'}>
-              {sums.agrees ? '✓ agrees with the stated total' : `✕ stated ${formatNumber(known(b.ledsTotal)!)}`}
+              {sums.agrees ? '✓ agrees with the stated total' : `✕ stated ${formatNumber(MAKER, known(b.ledsTotal)!)}`}
             </p>
           )}
           <FigureView name="all groups lit" figure={sums.current} digits={2} />
@@ -51,7 +51,7 @@ export function SocketFit({ saber, blade: b }: { saber: Saber; blade: Blade }) {
       <FigureView
         name="room to swing it, all round"
         figure={swingRoom(saber, b)}
-        as={(v) => `${formatNumber(v / 1000, 1)} m`}
+        as={(v) => `${formatNumber(MAKER, v / 1000, 1)} m`}
       />
     </div>
   )

@@ -1,5 +1,5 @@
 import { verdictWords } from '@nubrin/core/fit'
-import { formatNumber } from '@nubrin/core/units'
+import { formatNumber, MAKER } from '@nubrin/core/units'
 import { useMemo } from 'react'
 import type { Search } from './useLayouts'
 
@@ -27,7 +27,7 @@ export function useStaysOut({ found, ready, wish }: Search) {
     const left: Out[] = ready.weak.map((w) => ({
       id: w.id,
       name: w.name,
-      why: `gives ${formatNumber(w.gives, 1)} A, full white draws ${formatNumber(w.draws, 1)}`,
+      why: `gives ${formatNumber(MAKER, w.gives, 1)} A, full white draws ${formatNumber(MAKER, w.draws, 1)}`,
     }))
     const list = [...of('speakers'), ...of('cells'), ...(wish.cell === 'strong' ? left : [])]
     const crosses = list.flatMap((o) => (o.x === undefined ? [] : [{ x: o.x, name: o.name, why: o.why }]))

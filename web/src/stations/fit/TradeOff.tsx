@@ -1,5 +1,5 @@
 import type { Layout, LayoutProblem, LayoutResult } from '@nubrin/core/fit'
-import { formatNumber } from '@nubrin/core/units'
+import { formatNumber, MAKER } from '@nubrin/core/units'
 import { axisBottom, axisLeft, extent, scaleLinear, select } from 'd3'
 import { useEffect, useMemo, useRef } from 'react'
 
@@ -65,7 +65,7 @@ export function TradeOff({
   const radius = (l: Layout) => 3 + 6 * (problem.speakers[l.speaker]!.d! / widest) ** 2
   const shown = order.filter((i) => i !== picked).concat(best[picked] ? [picked] : [])
   const words = (l: Layout) =>
-    `${formatNumber(runtimeOf(l), 0)} ${unit}, ${problem.speakers[l.speaker]!.name}, ${MEASURES[measure].label} ${formatNumber(value(l), 1)}`
+    `${formatNumber(MAKER, runtimeOf(l), 0)} ${unit}, ${problem.speakers[l.speaker]!.name}, ${MEASURES[measure].label} ${formatNumber(MAKER, value(l), 1)}`
   return (
     <>
       <svg
@@ -125,8 +125,8 @@ export function TradeOff({
             fill="#1e2a2b"
             style={{ paintOrder: 'stroke', stroke: '#f4efe4', strokeWidth: 4 }}
           >
-            {formatNumber(problem.speakers[best[picked].speaker]!.d!, 1)} mm ·{' '}
-            {formatNumber(runtimeOf(best[picked]), 0)} {unit}
+            {formatNumber(MAKER, problem.speakers[best[picked].speaker]!.d!, 1)} mm ·{' '}
+            {formatNumber(MAKER, runtimeOf(best[picked]), 0)} {unit}
           </text>
         ) : null}
       </svg>

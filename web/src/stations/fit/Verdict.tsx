@@ -1,5 +1,5 @@
 import type { Alternative } from '@nubrin/core/fit'
-import { formatNumber } from '@nubrin/core/units'
+import { formatNumber, MAKER } from '@nubrin/core/units'
 
 /** Whether a part of the shelf would go in where one is fitted, and what it costs. */
 export function Verdict({
@@ -17,12 +17,14 @@ export function Verdict({
 }) {
   const shorter = slack !== undefined && alt.slackMm !== undefined ? alt.slackMm - slack : 0
   const costs = [
-    alt.overlapMm > 0 ? `shares ${formatNumber(alt.overlapMm, 1)} mm` : '',
-    alt.shortMm > 0 ? `${formatNumber(alt.shortMm, 1)} mm short of contact` : '',
+    alt.overlapMm > 0 ? `shares ${formatNumber(MAKER, alt.overlapMm, 1)} mm` : '',
+    alt.shortMm > 0 ? `${formatNumber(MAKER, alt.shortMm, 1)} mm short of contact` : '',
     alt.runtimeMin !== undefined && Math.abs(alt.runtimeMin) >= 1
-      ? `${alt.runtimeMin > 0 ? '+' : ''}${formatNumber(alt.runtimeMin, 0)} min`
+      ? `${alt.runtimeMin > 0 ? '+' : ''}${formatNumber(MAKER, alt.runtimeMin, 0)} min`
       : '',
-    alt.fits && Math.abs(shorter) >= 0.1 ? `slack ${shorter > 0 ? '+' : '−'}${formatNumber(Math.abs(shorter), 1)}` : '',
+    alt.fits && Math.abs(shorter) >= 0.1
+      ? `slack ${shorter > 0 ? '+' : '−'}${formatNumber(MAKER, Math.abs(shorter), 1)}`
+      : '',
   ].filter(Boolean)
   return (
     <span className="flex items-baseline gap-2 text-[0.85rem]">
@@ -30,8 +32,8 @@ export function Verdict({
         {alt.spareMm === undefined
           ? 'cannot be judged yet'
           : alt.spareMm < 0
-            ? `✕ ${formatNumber(-alt.spareMm)} mm too big at ${formatNumber(alt.at?.x ?? 0, 0)}`
-            : `${alt.fits ? '✓' : '✕'} ${formatNumber(alt.spareMm)} mm to spare`}
+            ? `✕ ${formatNumber(MAKER, -alt.spareMm)} mm too big at ${formatNumber(MAKER, alt.at?.x ?? 0, 0)}`
+            : `${alt.fits ? '✓' : '✕'} ${formatNumber(MAKER, alt.spareMm)} mm to spare`}
         {costs.length ? `, ${costs.join(', ')}` : ''}
       </span>
       {here ? (

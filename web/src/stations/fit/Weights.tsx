@@ -1,5 +1,5 @@
 import type { Balance } from '@nubrin/core/fit'
-import { formatNumber } from '@nubrin/core/units'
+import { formatNumber, MAKER } from '@nubrin/core/units'
 import { axisBottom, scaleLinear, select } from 'd3'
 import { useEffect, useMemo, useRef } from 'react'
 import { useBench } from '../../store/commission'
@@ -31,7 +31,7 @@ export function Weights({ of, grip, hilt }: { of: Balance; grip: number; hilt: n
   // Names where there is room for them: heaviest first, none over another.
   const named: { ref: string; x: number; y: number; half: number; text: string }[] = []
   for (const l of of.loads) {
-    const text = `${l.name.split(',')[0]}, ${formatNumber(l.mass, 0)} g`
+    const text = `${l.name.split(',')[0]}, ${formatNumber(MAKER, l.mass, 0)} g`
     const half = text.length * 2.9 + 4
     const at = Math.min(Math.max(x(l.x), half), W - half)
     const free = named.every((d) => Math.abs(d.y - y(l.mass)) > 14 || Math.abs(d.x - at) > d.half + half)
@@ -45,7 +45,7 @@ export function Weights({ of, grip, hilt }: { of: Balance; grip: number; hilt: n
       role="img"
       aria-label={`What weighs where: ${of.loads
         .slice(0, 6)
-        .map((l) => `${l.name} ${formatNumber(l.mass, 0)} g at ${formatNumber(l.x, 0)} mm`)
+        .map((l) => `${l.name} ${formatNumber(MAKER, l.mass, 0)} g at ${formatNumber(MAKER, l.x, 0)} mm`)
         .join(', ')}`}
     >
       <g ref={axis} />
@@ -56,7 +56,7 @@ export function Weights({ of, grip, hilt }: { of: Balance; grip: number; hilt: n
       {of.loads.map((l) => (
         // biome-ignore lint/a11y/noStaticElementInteractions: the same things are reached by keyboard in their lists
         <g key={l.ref} className="cursor-pointer" onClick={() => light(l.ref)}>
-          <title>{`${l.name}: ${l.about ? 'about ' : ''}${formatNumber(l.mass, 0)} g at ${formatNumber(l.x, 0)} mm`}</title>
+          <title>{`${l.name}: ${l.about ? 'about ' : ''}${formatNumber(MAKER, l.mass, 0)} g at ${formatNumber(MAKER, l.x, 0)} mm`}</title>
           <path
             d={`M${x(l.x)} ${H - BOX.bottom}V${y(l.mass)}`}
             stroke={lit === l.ref ? '#8a5f17' : '#1e2a2b'}

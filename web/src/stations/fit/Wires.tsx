@@ -1,6 +1,6 @@
 import { wireRoom } from '@nubrin/core/fit'
 import type { Saber } from '@nubrin/core/record'
-import { formatNumber } from '@nubrin/core/units'
+import { formatNumber, MAKER } from '@nubrin/core/units'
 import { useMemo } from 'react'
 import { Opens, ToThing } from '../../kit'
 
@@ -40,11 +40,11 @@ export function Wires({ saber, cut }: { saber: Saber; cut: number }) {
       </ul>
       {w.gauges.map((g) => (
         <p key={g.carries} className="mt-1">
-          {g.count} × AWG {g.awg} ({formatNumber(g.wireMm)} mm): bundle {formatNumber(g.bundleMm)} mm
+          {g.count} × AWG {g.awg} ({formatNumber(MAKER, g.wireMm)} mm): bundle {formatNumber(MAKER, g.bundleMm)} mm
         </p>
       ))}
       <p className="mt-1 font-medium">
-        together {formatNumber(w.bundleMm)} mm against a free circle of {formatNumber(w.circle.r * 2)} mm
+        together {formatNumber(MAKER, w.bundleMm)} mm against a free circle of {formatNumber(MAKER, w.circle.r * 2)} mm
       </p>
       {w.needs.length ? <p className="text-brass mt-1">not counted: {w.needs.join(', ')}</p> : null}
       <p className="text-quiet mt-1">circle packing for up to ten wires; leads counted from what is connected</p>

@@ -1,6 +1,6 @@
 import { balance } from '@nubrin/core/fit'
 import { partsOfRef } from '@nubrin/core/record'
-import { formatNumber } from '@nubrin/core/units'
+import { formatNumber, MAKER } from '@nubrin/core/units'
 import { useEffect, useMemo, useState } from 'react'
 import { fetchWhenIdle, later } from '../../base/later'
 import { useCatalogue } from '../../data'
@@ -50,7 +50,7 @@ export default function Fit({ cut }: StationProps) {
     <div className={cutting ? 'grid grid-cols-[minmax(0,1fr)_214px] gap-5' : ''}>
       <Tabs label="Ways to plan" tabs={BENCHES} at={bench} onChange={setBench} panels={panel} />
       <section aria-label="Cross-section" hidden={!cutting}>
-        <h2 className="h2">Cut at {formatNumber(cut, 1)} mm</h2>
+        <h2 className="h2">Cut at {formatNumber(MAKER, cut, 1)} mm</h2>
         <CrossSection saber={shown} cut={cut} />
         <Wires saber={shown} cut={cut} />
         <Closing saber={shown} />

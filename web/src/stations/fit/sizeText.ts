@@ -1,6 +1,6 @@
 import { known } from '@nubrin/core/facts'
 import type { CataloguePart, SpecKey } from '@nubrin/core/parts'
-import { formatNumber } from '@nubrin/core/units'
+import { formatNumber, MAKER } from '@nubrin/core/units'
 
 /** The sizes of a part of the shelf in a line, with what else tells it from its neighbours. */
 export const sizeText = (s: CataloguePart['specs']) => {
@@ -8,11 +8,11 @@ export const sizeText = (s: CataloguePart['specs']) => {
   const d = v('diameter')
   const size =
     d !== undefined
-      ? `Ø ${formatNumber(d)}${v('length') ? ` × ${formatNumber(v('length')!)}` : ''}`
+      ? `Ø ${formatNumber(MAKER, d)}${v('length') ? ` × ${formatNumber(MAKER, v('length')!)}` : ''}`
       : v('length')
         ? [v('length'), v('width'), v('height')]
             .filter((x) => x !== undefined)
-            .map((x) => formatNumber(x!))
+            .map((x) => formatNumber(MAKER, x!))
             .join(' × ')
         : ''
   return [size, v('capacity') ? `${v('capacity')} mAh` : '', v('impedance') ? `${v('impedance')} Ω` : '']

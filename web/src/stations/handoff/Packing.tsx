@@ -1,5 +1,6 @@
 import { isPacked, parcelOf, proposePacking } from '@nubrin/core/box'
 import { Packed, SUPPLIES } from '@nubrin/core/record'
+import { MAKER } from '@nubrin/core/units'
 import { useState } from 'react'
 import { freshId } from '../../data'
 import {
@@ -26,7 +27,7 @@ export function Packing() {
   const edit = useEdit()
   // A line that moves to another parcel stays open.
   const [open, setOpen] = useState('')
-  const proposed = proposePacking(order)
+  const proposed = proposePacking(MAKER, order)
   const draft = () =>
     edit('draft the packing list', (d) => {
       d.packing.push(...proposed.map((p) => ({ id: freshId(), ...p, packed: false })))

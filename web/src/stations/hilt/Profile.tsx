@@ -1,7 +1,7 @@
 import { known } from '@nubrin/core/facts'
 import type { Section } from '@nubrin/core/record'
 import { type ProfilePoint, profileFaults, profileFaultText } from '@nubrin/core/room'
-import { formatNumber, parseMeasure } from '@nubrin/core/units'
+import { formatNumber, MAKER, parseMeasure } from '@nubrin/core/units'
 import { useState } from 'react'
 import { Refused, RemoveButton, TextCell } from '../../kit'
 import { useEditHilt } from '../../store/commission'
@@ -78,12 +78,12 @@ export function Profile({ section, which }: { section: Section; which: 'outer' |
           <li key={`${i}-${p.x}-${p.d}`} className="flex items-center gap-1">
             <TextCell
               label={`${WORD[which]} point ${i + 1}, from the rear`}
-              value={formatNumber(p.x)}
+              value={formatNumber(MAKER, p.x)}
               onCommit={(v) => number(i, 'x', v)}
             />
             <TextCell
               label={`${WORD[which]} point ${i + 1}, diameter`}
-              value={formatNumber(p.d)}
+              value={formatNumber(MAKER, p.d)}
               onCommit={(v) => number(i, 'd', v)}
             />
             <RemoveButton

@@ -1,6 +1,7 @@
 import { drawUnrolled } from '@nubrin/core/drawing'
 import { known } from '@nubrin/core/facts'
 import type { Saber } from '@nubrin/core/record'
+import { MAKER } from '@nubrin/core/units'
 import { type MouseEvent, useMemo, useState } from 'react'
 import { freshId } from '../../data'
 import { SceneView } from '../../drawing/SceneView'
@@ -23,7 +24,7 @@ export function Unrolled({ saber }: { saber: Saber }) {
   const light = useBench((b) => b.light)
   const [zoom, setZoom] = useState(1)
   const scene = useMemo(
-    () => drawUnrolled(saber, { width: Math.max(300, width), height: HEIGHT, zoom, lit }),
+    () => drawUnrolled(MAKER, saber, { width: Math.max(300, width), height: HEIGHT, zoom, lit }),
     [saber, width, zoom, lit],
   )
   const place = (e: MouseEvent) => {

@@ -1,6 +1,6 @@
 import type { Saber } from '@nubrin/core/record'
 import { certainty, layOut } from '@nubrin/core/room'
-import { formatNumber } from '@nubrin/core/units'
+import { formatNumber, MAKER } from '@nubrin/core/units'
 import { useMemo } from 'react'
 import { TOOLS, type Tool } from './putOn'
 
@@ -25,7 +25,7 @@ export function UnrolledHead({
       {shape.sections.length ? (
         <span className="text-quiet whitespace-nowrap">
           {shape.sections.every((s) => certainty(s.section.length) === 'known') ? '' : 'about '}
-          {formatNumber(shape.length, 1)} mm over all
+          {formatNumber(MAKER, shape.length, 1)} mm over all
         </span>
       ) : null}
       <span className="flex gap-1">

@@ -9,7 +9,7 @@ import {
   wireDrop,
 } from '@nubrin/core/power'
 import { colourOf, type Preset, type Saber } from '@nubrin/core/record'
-import { formatNumber } from '@nubrin/core/units'
+import { formatNumber, MAKER } from '@nubrin/core/units'
 import { FigureView } from '../../kit'
 
 /** What the whole saber and each blade draw, what the wire takes, and the resistors of single LEDs. */
@@ -39,10 +39,10 @@ export function Currents({ saber, preset }: { saber: Saber; preset: Preset | und
           <FigureView name={`${r.part.name}: resistor`} figure={r.ohms} digits={2} />
           {r.choice ? (
             <p className="text-quiet text-[0.87rem]">
-              rated {formatNumber(r.choice.ratingWatts, 2)} W or more;{' '}
+              rated {formatNumber(MAKER, r.choice.ratingWatts, 2)} W or more;{' '}
               {r.choice.darkWhenEmpty
                 ? 'dark at the empty cell'
-                : `${formatNumber(r.choice.currentEmpty * 1000, 0)} mA left at the empty cell`}
+                : `${formatNumber(MAKER, r.choice.currentEmpty * 1000, 0)} mA left at the empty cell`}
             </p>
           ) : null}
         </div>

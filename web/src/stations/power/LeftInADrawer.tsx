@@ -1,6 +1,6 @@
 import { LEFT_WAYS, type LeftWay, standby } from '@nubrin/core/power'
 import type { Saber } from '@nubrin/core/record'
-import { formatNumber } from '@nubrin/core/units'
+import { formatNumber, MAKER } from '@nubrin/core/units'
 import { FigureView } from '../../kit'
 
 const WAY_WORDS: Record<LeftWay, string> = {
@@ -23,12 +23,12 @@ const OWN_WAY: Record<Saber['cutPower'], LeftWay> = {
 /** Hours in the words a client understands: days to two months, then months, then years. */
 const spell = (h: number) =>
   h < 48
-    ? `${formatNumber(h, 0)} hours`
+    ? `${formatNumber(MAKER, h, 0)} hours`
     : h < 24 * 60
-      ? `${formatNumber(h / 24, 0)} days`
+      ? `${formatNumber(MAKER, h / 24, 0)} days`
       : h < 24 * 365 * 1.5
-        ? `${formatNumber(h / 24 / 30.4, 0)} months`
-        : `${formatNumber(h / 24 / 365, 1)} years`
+        ? `${formatNumber(MAKER, h / 24 / 30.4, 0)} months`
+        : `${formatNumber(MAKER, h / 24 / 365, 1)} years`
 
 /** How long the cell lasts in each way the saber may be left. */
 export function LeftInADrawer({ saber }: { saber: Saber }) {

@@ -1,7 +1,7 @@
 import { missingText } from '@nubrin/core/facts'
 import { zoneBudget } from '@nubrin/core/power'
 import { type Preset, type Saber, keyWords as words } from '@nubrin/core/record'
-import { formatNumber } from '@nubrin/core/units'
+import { formatNumber, MAKER } from '@nubrin/core/units'
 import { useMemo } from 'react'
 import { SelectCell } from '../../kit'
 import { useBench } from '../../store/commission'
@@ -66,7 +66,7 @@ export function Looks({
                   className="px-1 text-right"
                   title={l.current.ok ? l.current.formula : missingText(l.current)}
                 >
-                  {l.current.ok ? formatNumber(l.current.value, 2) : '–'}
+                  {l.current.ok ? formatNumber(MAKER, l.current.value, 2) : '–'}
                 </td>
               ))}
             </tr>

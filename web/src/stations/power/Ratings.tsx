@@ -1,7 +1,7 @@
 import { missingText } from '@nubrin/core/facts'
 import { litCurrent, type Rating, ratings, WHITE, type WorstRating, worstRatings } from '@nubrin/core/power'
 import { colourOf, type Preset, type Saber } from '@nubrin/core/record'
-import { formatNumber } from '@nubrin/core/units'
+import { formatNumber, MAKER } from '@nubrin/core/units'
 import { useMemo } from 'react'
 import { useLight } from '../../store/commission'
 
@@ -51,7 +51,7 @@ function RatingRow({ rating: r, now }: { rating: WorstRating; now: Rating | unde
           <span className="truncate font-medium">{r.name}</span>
           <span className={`whitespace-nowrap ${over ? 'text-stop font-semibold' : ''}`}>
             {over ? '✕ ' : '✓ '}
-            {formatNumber(r.share * r.ratedAmps, 1)} of {formatNumber(r.ratedAmps, 1)} A
+            {formatNumber(MAKER, r.share * r.ratedAmps, 1)} of {formatNumber(MAKER, r.ratedAmps, 1)} A
           </span>
         </span>
         <svg viewBox="0 0 400 12" className="h-3 w-full" preserveAspectRatio="none" aria-hidden="true">

@@ -1,7 +1,7 @@
 import { known } from '@nubrin/core/facts'
 import { chargeTime, runtime, safeVolume, speakerWatts, wattHours } from '@nubrin/core/power'
 import type { Preset, Saber } from '@nubrin/core/record'
-import { formatNumber } from '@nubrin/core/units'
+import { formatNumber, MAKER } from '@nubrin/core/units'
 import { useMemo } from 'react'
 import { later } from '../../base/later'
 import { FigureView } from '../../kit'
@@ -32,8 +32,8 @@ export function TimeAndVolume({ saber, preset }: { saber: Saber; preset: Preset 
       <FigureView name="speaker at the shipped volume" figure={speakerWatts(saber, saber.use.volume)} digits={2} />
       {volume !== undefined && volume > 0 ? (
         <p className="text-quiet text-[0.87rem]">
-          {formatNumber(volume, 0)} of 100 is {formatNumber(volume ** 2 / 100, 0)} % of the power,{' '}
-          {formatNumber(20 * Math.log10(volume / 100), 1)} dB
+          {formatNumber(MAKER, volume, 0)} of 100 is {formatNumber(MAKER, volume ** 2 / 100, 0)} % of the power,{' '}
+          {formatNumber(MAKER, 20 * Math.log10(volume / 100), 1)} dB
         </p>
       ) : null}
       <FigureView name="highest safe volume" figure={safeVolume(saber)} digits={0} />

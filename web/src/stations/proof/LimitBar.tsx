@@ -1,6 +1,6 @@
 import { type Expected, judge } from '@nubrin/core/proof'
 import type { Test } from '@nubrin/core/record'
-import { formatNumber } from '@nubrin/core/units'
+import { formatNumber, MAKER } from '@nubrin/core/units'
 import { scaleLinear } from 'd3'
 import { useMemo } from 'react'
 
@@ -18,9 +18,10 @@ export function LimitBar({ test: t, predicts }: { test: Test; predicts: (() => E
   const last = values.at(-1)
   const good = last !== undefined && judge(t, last, true)
   const words = [
-    last === undefined ? 'no reading' : `${formatNumber(last)} ${t.unit ?? ''}`,
-    `wanted ${t.min === undefined ? 'at most' : `from ${formatNumber(t.min)}`} ${t.max === undefined ? 'on' : `to ${formatNumber(t.max)}`}`,
-    expected && `computed ${formatNumber(expected.value)} ± ${formatNumber(expected.plusMinus)} ${expected.unit}`,
+    last === undefined ? 'no reading' : `${formatNumber(MAKER, last)} ${t.unit ?? ''}`,
+    `wanted ${t.min === undefined ? 'at most' : `from ${formatNumber(MAKER, t.min)}`} ${t.max === undefined ? 'on' : `to ${formatNumber(MAKER, t.max)}`}`,
+    expected &&
+      `computed ${formatNumber(MAKER, expected.value)} ± ${formatNumber(MAKER, expected.plusMinus)} ${expected.unit}`,
   ]
     .filter(Boolean)
     .join(', ')

@@ -1,6 +1,6 @@
 import { type Expected, latest, limitText, standing } from '@nubrin/core/proof'
 import type { Saber, Test } from '@nubrin/core/record'
-import { formatNumber } from '@nubrin/core/units'
+import { formatNumber, MAKER } from '@nubrin/core/units'
 import { useState } from 'react'
 import { later } from '../../base/later'
 import { Mark, RemoveButton } from '../../kit'
@@ -35,7 +35,7 @@ export function TestRow({
   const st = standing(saber, t)
   const last = latest(t)
   const reading = last
-    ? `${last.value === undefined ? (last.text ?? '') : `${formatNumber(last.value)} ${t.unit ?? ''}`}, ${last.at.slice(5, 10)} ${last.by}`
+    ? `${last.value === undefined ? (last.text ?? '') : `${formatNumber(MAKER, last.value)} ${t.unit ?? ''}`}, ${last.at.slice(5, 10)} ${last.by}`
     : 'no reading'
   return (
     <div className="border-rule border-b py-0.5">
@@ -46,7 +46,7 @@ export function TestRow({
         </span>
         <button type="button" className="text-left leading-tight font-medium" onClick={() => light(t.place)}>
           {t.what}
-          <span className="text-quiet block text-[0.87rem] font-normal">wanted: {limitText(t)}</span>
+          <span className="text-quiet block text-[0.87rem] font-normal">wanted: {limitText(MAKER, t)}</span>
         </button>
         <span
           className={`text-[0.92rem] ${st === 'fail' || st === 'retest' ? 'text-stop font-semibold' : 'text-quiet'}`}

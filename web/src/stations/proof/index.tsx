@@ -1,3 +1,4 @@
+import { MAKER } from '@nubrin/core/units'
 import { useEffect, useMemo, useState } from 'react'
 import { later } from '../../base/later'
 import { freshId } from '../../data'
@@ -24,12 +25,15 @@ export default function Proof() {
       here = false
     }
   }, [])
-  const planned = useMemo(() => new Map((plan?.plannedTests(saber) ?? []).map((p) => [p.test.key, p])), [saber, plan])
+  const planned = useMemo(
+    () => new Map((plan?.plannedTests(MAKER, saber) ?? []).map((p) => [p.test.key, p])),
+    [saber, plan],
+  )
   const proposed = [...planned.values()].filter((p) => !have.has(p.test.key))
   const takeUp = () =>
     editSaber('take up tests', (s) => {
       // Limits are computed now, of the saber as it is.
-      const fresh = (plan?.proposeTests(saber) ?? []).filter((p) => !have.has(p.key))
+      const fresh = (plan?.proposeTests(MAKER, saber) ?? []).filter((p) => !have.has(p.key))
       s.tests.push(...fresh.map((p) => ({ ...p, id: freshId(), readings: [] })))
     })
   return (

@@ -1,5 +1,5 @@
 import { EVENTS, type Preset, type Saber, type Sound, keyWords as words } from '@nubrin/core/record'
-import { formatNumber } from '@nubrin/core/units'
+import { formatNumber, MAKER } from '@nubrin/core/units'
 import { missingSounds } from '@nubrin/core/voice'
 import { useState } from 'react'
 import { urlOf } from '../../data'
@@ -85,7 +85,7 @@ function SoundRow({
       <span className="text-quiet whitespace-nowrap">
         {s.seconds === undefined
           ? 'not read'
-          : `${formatNumber(s.seconds)} s · ${formatNumber((s.rate ?? 0) / 1000, 1)} kHz · peak ${formatNumber(s.peakDb ?? 0, 1)} dB`}
+          : `${formatNumber(MAKER, s.seconds)} s · ${formatNumber(MAKER, (s.rate ?? 0) / 1000, 1)} kHz · peak ${formatNumber(MAKER, s.peakDb ?? 0, 1)} dB`}
       </span>
       {s.media ? (
         <button type="button" className="text-brass" aria-label={`Play ${s.name}`} onClick={() => play(s.media!)}>

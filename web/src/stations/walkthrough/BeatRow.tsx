@@ -1,5 +1,6 @@
 import type { Beat, Saber } from '@nubrin/core/record'
 import { guessSeconds, liveText } from '@nubrin/core/script'
+import { MAKER } from '@nubrin/core/units'
 import { Mark, RemoveButton } from '../../kit'
 import { useEditThing, useRemove } from '../../store/commission'
 
@@ -40,7 +41,7 @@ export function BeatRow({
           className={`min-w-0 flex-1 py-1 text-left leading-snug ${b.leftTo ? 'text-quiet italic' : ''} ${open ? 'text-quiet truncate' : ''}`}
           onClick={onOpen}
         >
-          {liveText(saber, b.say)}
+          {liveText(MAKER, saber, b.say)}
         </button>
         {troubles.length || stray ? (
           <span className="pt-1" title={troubles.join(' ') || 'far from its kind'}>

@@ -1,6 +1,7 @@
 import { modeName } from '@nubrin/core/controls'
 import { type Beat, type Commission, LEFT_TO, type Saber, THINGS } from '@nubrin/core/record'
 import { composedWords, firstSentenceEnd, guessSeconds, merged, type Stray, splitAt } from '@nubrin/core/script'
+import { MAKER } from '@nubrin/core/units'
 import { say } from '@nubrin/core/words'
 import { useState } from 'react'
 import { LANGUAGE_NAME } from '../../base/names'
@@ -54,13 +55,13 @@ export function BeatSheet({
     { title: '', choices: [{ value: '', words: 'nothing' }] },
     {
       title: THINGS.task[1],
-      choices: saber.access.map((p) => ({ value: `task:${p.id}`, words: say('task', { task: p.task }) })),
+      choices: saber.access.map((p) => ({ value: `task:${p.id}`, words: say(MAKER, 'task', { task: p.task }) })),
     },
     {
       title: THINGS.row[1],
       choices: saber.controls.map((r) => ({
         value: `row:${r.id}`,
-        words: `${modeName(saber, r.mode)}: ${r.says ?? say('action', { action: r.does })}`,
+        words: `${modeName(saber, r.mode)}: ${r.says ?? say(MAKER, 'action', { action: r.does })}`,
       })),
     },
   ]

@@ -1,6 +1,7 @@
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/react'
 import type { Saber } from '@nubrin/core/record'
 import { liveText, sayableFacts } from '@nubrin/core/script'
+import { MAKER } from '@nubrin/core/units'
 import { useMemo, useRef, useState } from 'react'
 import { useDraft } from '../../kit'
 
@@ -58,7 +59,7 @@ export function SayField({
           }}
         />
       )}
-      {live ? <p className="text-quiet px-1 pt-1 italic">{liveText(saber, d.draft)}</p> : null}
+      {live ? <p className="text-quiet px-1 pt-1 italic">{liveText(MAKER, saber, d.draft)}</p> : null}
     </div>
   )
 }

@@ -1,4 +1,4 @@
-import type { Commission, Saber } from '@nubrin/core/record'
+import { type Commission, readerOf, type Saber } from '@nubrin/core/record'
 import type { Rehearsal, Stray } from '@nubrin/core/script'
 import { useEffect, useState } from 'react'
 
@@ -20,7 +20,7 @@ export function useRehearsal(order: Commission, saber: Saber): Rehearsed {
     import('./compose-code').then(
       ({ rehearse, staleSentences, straysOf, troubleText }) => {
         if (!here) return
-        const run = rehearse(saber)
+        const run = rehearse(readerOf(order), saber)
         const troubles = new Map<string, string[]>()
         for (const t of run.troubles) troubles.set(t.beat.id, [...(troubles.get(t.beat.id) ?? []), troubleText(t)])
         const now = new Map(

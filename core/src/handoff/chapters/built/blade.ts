@@ -1,24 +1,26 @@
 import { formatFact } from '../../../facts'
 import type { Blade } from '../../../record'
+import type { Reader } from '../../../units'
 import { say, whether } from '../../../words'
 import { type SaberChapter, table } from '../../block'
 import { bothWays, stepsOf } from '../../values'
 
-export const blade: SaberChapter = (s) => {
-  const head = (column: 'blade' | 'outside' | 'length' | 'light' | 'inBox') => say('chapter.blade.head', { column })
+export const blade: SaberChapter = (reader, s) => {
+  const head = (column: 'blade' | 'outside' | 'length' | 'light' | 'inBox') =>
+    say(reader, 'chapter.blade.head', { column })
   return {
     id: 'blade',
-    title: say('chapter.blade'),
+    title: say(reader, 'chapter.blade'),
     blocks: [
-      ...stepsOf(s, ['bladeIn', 'bladeOut']),
+      ...stepsOf(reader, s, ['bladeIn', 'bladeOut']),
       ...table(
         [head('blade'), head('outside'), head('length'), head('light'), head('inBox')],
         s.blades.map((b) => [
           b.name,
-          bothWays(b.outside),
-          formatFact(b.length, 0),
-          light(b),
-          say('blade.inBox', { use: b.use }),
+          bothWays(reader, b.outside),
+          formatFact(reader, b.length, 0),
+          light(reader, b),
+          say(reader, 'blade.inBox', { use: b.use }),
         ]),
       ),
     ],
@@ -26,9 +28,9 @@ export const blade: SaberChapter = (s) => {
 }
 
 /** How a blade is lit: so that another one can be ordered like it. */
-function light(b: Blade): string {
-  const count = (f: Blade['groups']) => (f ? formatFact(f, 0) : say('notRecorded'))
-  return say('blade.light', {
+function light(reader: Reader, b: Blade): string {
+  const count = (f: Blade['groups']) => (f ? formatFact(reader, f, 0) : say(reader, 'notRecorded'))
+  return say(reader, 'blade.light', {
     kind: b.kind,
     density: count({ ...b.density, unit: '×' }),
     strips: count(b.strips),

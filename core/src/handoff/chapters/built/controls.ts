@@ -11,46 +11,47 @@ import {
 } from '../../../controls'
 import { formatFact, known } from '../../../facts'
 import { byId, type Saber, Timing } from '../../../record'
+import type { Reader } from '../../../units'
 import { say, whether } from '../../../words'
 import { type Block, type SaberChapter, table } from '../../block'
 
 /** Every control as the hand does it, the modes they belong to, and how the board reads a hand. */
-export const controls: SaberChapter = (s) => ({
+export const controls: SaberChapter = (reader, s) => ({
   id: 'controls',
-  title: say('chapter.controls'),
+  title: say(reader, 'chapter.controls'),
   blocks: s.controls.length
-    ? [...standard(s), ...rows(s), ...modes(s), ...timing(s)]
-    : [...modes(s), ...timing(s), { kind: 'para', text: say('controls.none') }],
+    ? [...standard(reader, s), ...rows(reader, s), ...modes(reader, s), ...timing(reader, s)]
+    : [...modes(reader, s), ...timing(reader, s), { kind: 'para', text: say(reader, 'controls.none') }],
 })
 
 /** The standard that the controls follow, and in how many they do not. */
-function standard(s: Saber): Block[] {
+function standard(reader: Reader, s: Saber): Block[] {
   if (!s.mapFrom) return []
   const n = s.controls.filter((r) => isException(s, r)).length
-  return [{ kind: 'para', text: say('controls.standard', { name: s.mapFrom, n }) }]
+  return [{ kind: 'para', text: say(reader, 'controls.standard', { name: s.mapFrom, n }) }]
 }
 
-function rows(s: Saber): Block[] {
-  const head = (column: 'state' | 'gesture' | 'does' | 'shown') => say('chapter.controls.head', { column })
+function rows(reader: Reader, s: Saber): Block[] {
+  const head = (column: 'state' | 'gesture' | 'does' | 'shown') => say(reader, 'chapter.controls.head', { column })
   return table(
     [head('state'), head('gesture'), head('does'), head('shown')],
     s.controls.map((r) => [
-      say('control.state', {
+      say(reader, 'control.state', {
         state: isOf(s, r.mode),
         mode: modeName(s, r.mode),
         presets: (r.presets ?? []).map((id) => byId(s.presets, id)?.name ?? '?').join(', '),
         limited: whether(r.presets?.length),
       }),
-      gestureText(s, r),
-      [doingOf(r), ...cuesOf(r)].join('; '),
-      say('control.status', { status: r.status }),
+      gestureText(reader, s, r),
+      [doingOf(reader, r), ...cuesOf(reader, r)].join('; '),
+      say(reader, 'control.status', { status: r.status }),
     ]),
   )
 }
 
 /** Modes of which there is more to say than that they are off or lit. */
-function modes(s: Saber): Block[] {
-  const head = (column: 'mode' | 'chooses' | 'ends') => say('chapter.modes.head', { column })
+function modes(reader: Reader, s: Saber): Block[] {
+  const head = (column: 'mode' | 'chooses' | 'ends') => say(reader, 'chapter.modes.head', { column })
   const told = s.modes.flatMap((m) => {
     const out = timeOutOf(s, m.id)
     const set = known(m.after)
@@ -59,11 +60,11 @@ function modes(s: Saber): Block[] {
     return [
       [
         m.name,
-        m.chooses ? say('mode.chooses', { what: m.chooses, turning: whether(m.by === 'turning') }) : '–',
+        m.chooses ? say(reader, 'mode.chooses', { what: m.chooses, turning: whether(m.by === 'turning') }) : '–',
         (out?.s ?? set) === undefined
           ? '–'
-          : say('mode.ends', {
-              seconds: secondsInWords(out?.s ?? set ?? 0),
+          : say(reader, 'mode.ends', {
+              seconds: secondsInWords(reader, out?.s ?? set ?? 0),
               to: goes === undefined ? '' : (modeById(s, goes)?.name ?? ''),
               leads: whether(goes),
             }),
@@ -74,10 +75,12 @@ function modes(s: Saber): Block[] {
 }
 
 /** How the board reads a hand, as far as it is recorded. */
-function timing(s: Saber): Block[] {
+function timing(reader: Reader, s: Saber): Block[] {
   const list = (Object.keys(Timing.properties) as (keyof Timing)[]).flatMap((key) => {
     const f = s.timing[key]
-    return f ? [{ name: say('timing.name', { row: key }), value: formatFact(f, key.endsWith('From') ? 0 : 2) }] : []
+    return f
+      ? [{ name: say(reader, 'timing.name', { row: key }), value: formatFact(reader, f, key.endsWith('From') ? 0 : 2) }]
+      : []
   })
   return list.length ? [{ kind: 'facts', rows: list }] : []
 }

@@ -4,11 +4,11 @@ import type { SaberChapter } from '../../block'
 import { stepsOf } from '../../values'
 
 /** What cutting the power means here, for somebody who has never held one, and how it is done. */
-export const power: SaberChapter = (s) => ({
+export const power: SaberChapter = (reader, s) => ({
   id: 'power',
-  title: say('chapter.power'),
+  title: say(reader, 'chapter.power'),
   blocks: [
-    ...(s.parts.some((p) => p.kind === 'board') ? [{ kind: 'para' as const, text: powerAbout(s) }] : []),
-    ...stepsOf(s, ['powerOn', 'powerOff']),
+    ...(s.parts.some((p) => p.kind === 'board') ? [{ kind: 'para' as const, text: powerAbout(reader, s) }] : []),
+    ...stepsOf(reader, s, ['powerOn', 'powerOff']),
   ],
 })

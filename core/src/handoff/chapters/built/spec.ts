@@ -1,32 +1,34 @@
 import { formatFact, known } from '../../../facts'
 import { balance } from '../../../fit'
 import type { PartKind, Saber, SpecKey } from '../../../record'
+import type { Reader } from '../../../units'
 import { say, whether } from '../../../words'
 import type { FactRow, SaberChapter } from '../../block'
 import { asText, bothWays, hiltLength, orNotRecorded, wordsOf } from '../../values'
 
-export const spec: SaberChapter = (s) => ({
+export const spec: SaberChapter = (reader, s) => ({
   id: 'spec',
-  title: say('chapter.spec'),
+  title: say(reader, 'chapter.spec'),
   blocks: [
     { kind: 'drawing', saber: s.id, which: 'section' },
-    { kind: 'facts', rows: rows(s) },
+    { kind: 'facts', rows: rows(reader, s) },
     ...(s.hilt.story ? [{ kind: 'para' as const, text: s.hilt.story }] : []),
   ],
 })
 
-function rows(s: Saber): FactRow[] {
+function rows(reader: Reader, s: Saber): FactRow[] {
   const materials = [...new Set(s.hilt.sections.map((x) => x.material))]
   const b = balance(s)
-  const name = (row: string) => say('spec.name', { row })
+  const name = (row: string) => say(reader, 'spec.name', { row })
   const fitted = (kind: PartKind) =>
     orNotRecorded(
+      reader,
       s.parts
         .filter((p) => p.kind === kind)
         .map((p) =>
-          say('spec.part', {
+          say(reader, 'spec.part', {
             ...{ name: p.name, lot: p.lot ?? '', hasLot: whether(p.lot) },
-            ...{ type: wordsOf(p.type) ?? '', typed: whether(p.type && wordsOf(p.type)) },
+            ...{ type: wordsOf(reader, p.type) ?? '', typed: whether(p.type && wordsOf(reader, p.type)) },
           }),
         )
         .join(', '),
@@ -38,7 +40,9 @@ function rows(s: Saber): FactRow[] {
       .map((p) =>
         keys.flatMap((k) => {
           const f = p.specs[k]
-          return f && known(f) !== undefined ? [say('spec.figure', { of: k, value: formatFact(f) })] : []
+          return f && known(f) !== undefined
+            ? [say(reader, 'spec.figure', { of: k, value: formatFact(reader, f) })]
+            : []
         }),
       )
     const told = [...new Set(each.map((list) => list.join(', ')))].filter(Boolean)
@@ -47,27 +51,27 @@ function rows(s: Saber): FactRow[] {
   return [
     {
       name: name('hilt'),
-      value: say('spec.hilt', {
+      value: say(reader, 'spec.hilt', {
         origin: s.hilt.origin,
-        materials: materials.map((m) => say('material', { material: m })).join(', '),
+        materials: materials.map((m) => say(reader, 'material', { material: m })).join(', '),
         known: whether(materials.length),
       }),
     },
     ...(s.edition ? [{ name: name('edition'), value: s.edition }] : []),
     ...(s.recipient?.name ? [{ name: name('recipient'), value: s.recipient.name }] : []),
-    { name: name('length'), ...hiltLength(s) },
-    { name: name('mass'), ...asText(b.mass) },
-    { name: name('balance'), ...asText(b.centre) },
+    { name: name('length'), ...hiltLength(reader, s) },
+    { name: name('mass'), ...asText(reader, b.mass) },
+    { name: name('balance'), ...asText(reader, b.centre) },
     { name: name('cell'), value: fitted('cell') },
     ...figures('cell', ['diameter', 'length', 'capacity', 'nominalVolts', 'contCurrent']),
     { name: name('speaker'), value: fitted('speaker') },
     ...figures('speaker', ['diameter', 'height', 'impedance', 'ratedWatts']),
     { name: name('board'), value: fitted('board') },
-    { name: name('firmware'), value: orNotRecorded(wordsOf(s.firmware)) },
+    { name: name('firmware'), value: orNotRecorded(reader, wordsOf(reader, s.firmware)) },
     ...s.hilt.sockets.map((k) => ({
-      name: say('spec.socket', { socket: k.name }),
-      value: say('spec.socketSize', { bore: bothWays(k.bore), depth: formatFact(k.depth, 1) }),
+      name: say(reader, 'spec.socket', { socket: k.name }),
+      value: say(reader, 'spec.socketSize', { bore: bothWays(reader, k.bore), depth: formatFact(reader, k.depth, 1) }),
     })),
-    { name: name('cutPower'), value: say('spec.cutPower', { way: s.cutPower }) },
+    { name: name('cutPower'), value: say(reader, 'spec.cutPower', { way: s.cutPower }) },
   ]
 }

@@ -1,44 +1,46 @@
 import { formatFact } from '../../../facts'
 import { chargeTime, runtime, safeVolume, standby, wattHours } from '../../../power'
 import type { Saber } from '../../../record'
-import { formatNumber } from '../../../units'
+import { formatNumber, type Reader } from '../../../units'
 import { say } from '../../../words'
 import type { FactRow, SaberChapter } from '../../block'
 import { asText, stepsOf } from '../../values'
 
-export const charging: SaberChapter = (s) => ({
+export const charging: SaberChapter = (reader, s) => ({
   id: 'charging',
-  title: say('chapter.charging'),
-  blocks: [...stepsOf(s, ['charge']), { kind: 'facts', rows: rows(s) }],
+  title: say(reader, 'chapter.charging'),
+  blocks: [...stepsOf(reader, s, ['charge']), { kind: 'facts', rows: rows(reader, s) }],
 })
 
-function rows(s: Saber): FactRow[] {
+function rows(reader: Reader, s: Saber): FactRow[] {
   const asleep = standby(s, 'asleep')
-  const name = (row: string) => say('charging.name', { row })
+  const name = (row: string) => say(reader, 'charging.name', { row })
   return [
-    { name: name('runtime'), ...asText(runtime(s).minutes) },
-    { name: name('charging'), ...asText(chargeTime(s), 1) },
+    { name: name('runtime'), ...asText(reader, runtime(s).minutes) },
+    { name: name('charging'), ...asText(reader, chargeTime(s), 1) },
     {
       name: name('asleep'),
-      ...(asleep.ok ? { value: say('charging.days', { days: formatNumber(asleep.value / 24, 0) }) } : asText(asleep)),
+      ...(asleep.ok
+        ? { value: say(reader, 'charging.days', { days: formatNumber(reader, asleep.value / 24, 0) }) }
+        : asText(reader, asleep)),
     },
-    { name: name('energy'), ...asText(wattHours(s), 1) },
+    { name: name('energy'), ...asText(reader, wattHours(s), 1) },
     ...s.parts.flatMap((p) =>
       p.otherEnd
         ? [
             {
-              name: say('charging.end', { port: p.name }),
+              name: say(reader, 'charging.end', { port: p.name }),
               value: [p.otherEnd.lead, p.otherEnd.supply, p.otherEnd.program].filter(Boolean).join('; '),
             },
           ]
         : [],
     ),
-    { name: name('volume'), value: formatFact(s.use.volume, 0) },
-    ...(s.use.highestVolume ? [{ name: name('loudest'), value: formatFact(s.use.highestVolume, 0) }] : []),
-    { name: name('highest'), ...asText(safeVolume(s)) },
+    { name: name('volume'), value: formatFact(reader, s.use.volume, 0) },
+    ...(s.use.highestVolume ? [{ name: name('loudest'), value: formatFact(reader, s.use.highestVolume, 0) }] : []),
+    { name: name('highest'), ...asText(reader, safeVolume(s)) },
     // A brightness that is only assumed was set by nobody.
     ...(s.use.brightness.source === 'assumed'
       ? []
-      : [{ name: name('brightness'), value: formatFact(s.use.brightness, 0) }]),
+      : [{ name: name('brightness'), value: formatFact(reader, s.use.brightness, 0) }]),
   ]
 }

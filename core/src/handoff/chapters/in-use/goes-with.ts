@@ -3,19 +3,19 @@ import { say, whether } from '../../../words'
 import { type SaberChapter, table } from '../../block'
 
 /** What goes with it beside what is built in, who brings each, and what to ask for where the client buys it. */
-export const goesWith: SaberChapter = (s) => {
-  const head = (column: 'what' | 'for' | 'from' | 'ask') => say('chapter.goesWith.head', { column })
+export const goesWith: SaberChapter = (reader, s) => {
+  const head = (column: 'what' | 'for' | 'from' | 'ask') => say(reader, 'chapter.goesWith.head', { column })
   const items = s.items.filter((x) => x.supplied !== 'bench')
   return {
     id: 'goes-with',
-    title: say('chapter.goesWith'),
+    title: say(reader, 'chapter.goesWith'),
     blocks: table(
       [head('what'), head('for'), head('from'), head('ask')],
       items.map((x) => [
-        say('arrival.what', { quantity: x.quantity, what: x.what }),
-        say('item.role', { role: x.role, of: nameOf(s, x.of) ?? '', named: whether(nameOf(s, x.of)) }),
-        say('item.from', { from: x.supplied }),
-        [x.type, x.size, x.protected ? say('item.protected') : undefined].filter(Boolean).join(', ') || '–',
+        say(reader, 'arrival.what', { quantity: x.quantity, what: x.what }),
+        say(reader, 'item.role', { role: x.role, of: nameOf(s, x.of) ?? '', named: whether(nameOf(s, x.of)) }),
+        say(reader, 'item.from', { from: x.supplied }),
+        [x.type, x.size, x.protected ? say(reader, 'item.protected') : undefined].filter(Boolean).join(', ') || '–',
       ]),
     ),
   }

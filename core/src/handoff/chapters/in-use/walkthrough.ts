@@ -3,15 +3,15 @@ import { liveBeats } from '../../../script'
 import { say } from '../../../words'
 import type { SaberChapter } from '../../block'
 
-export const walkthrough: SaberChapter = (s) => ({
+export const walkthrough: SaberChapter = (reader, s) => ({
   id: 'walkthrough',
-  title: say('chapter.walkthrough'),
+  title: say(reader, 'chapter.walkthrough'),
   blocks: s.beats.length
     ? [
         {
           kind: 'script',
           saber: s.id,
-          beats: liveBeats(s).map((b, i) => ({
+          beats: liveBeats(reader, s).map((b, i) => ({
             n: i + 1,
             say: b.say,
             ...(b.show ? { ref: b.show, show: nameOf(s, b.show) ?? '' } : {}),

@@ -11,19 +11,19 @@ function take(c: Commission, f: FilmOf) {
 }
 
 /** Where the film is, and its chapters where a take says when each begins. */
-export const film: OrderChapter = (c) => ({
+export const film: OrderChapter = (reader, c) => ({
   id: 'film',
-  title: say('chapter.film'),
+  title: say(reader, 'chapter.film'),
   blocks: c.handoff.films
     .filter((f) => f.address || f.file)
     .map((f): Block => {
       const of = take(c, f)
       return {
         kind: 'film',
-        title: say('film.title', { saber: of.saber.name, several: whether(c.sabers.length > 1) }),
+        title: say(reader, 'film.title', { saber: of.saber.name, several: whether(c.sabers.length > 1) }),
         ...(f.address ? { address: f.address } : {}),
         ...(f.file ? { file: f.file } : {}),
-        chapters: of.take ? chaptersAt(of.saber, of.take) : [],
+        chapters: of.take ? chaptersAt(reader, of.saber, of.take) : [],
       }
     }),
 })

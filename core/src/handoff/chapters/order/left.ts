@@ -4,21 +4,21 @@ import { say, whether } from '../../../words'
 import { type OrderChapter, table } from '../../block'
 
 /** What is left for the client to do. */
-export const left: OrderChapter = (c) => {
-  const head = (column: 'what' | 'by') => say('chapter.left.head', { column })
+export const left: OrderChapter = (reader, c) => {
+  const head = (column: 'what' | 'by') => say(reader, 'chapter.left.head', { column })
   return {
     id: 'left',
-    title: say('chapter.left'),
+    title: say(reader, 'chapter.left'),
     blocks: table(
       [head('what'), head('by')],
       c.toDos
         .filter((t) => t.who === 'client' && !t.done)
         .map((t) => {
           const on = nameIn(c, t.about)
-          const what = say('left.what', { text: t.text, on: on ?? '', named: whether(on) })
+          const what = say(reader, 'left.what', { text: t.text, on: on ?? '', named: whether(on) })
           return [
             [what, t.note].filter(Boolean).join(': '),
-            [t.person, t.due && dayText(t.due)].filter(Boolean).join(', ') || '–',
+            [t.person, t.due && dayText(reader, t.due)].filter(Boolean).join(', ') || '–',
           ]
         }),
     ),

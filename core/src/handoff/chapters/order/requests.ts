@@ -4,32 +4,33 @@ import { say, whether } from '../../../words'
 import { type OrderChapter, table } from '../../block'
 import { money } from '../../values'
 
-export const requests: OrderChapter = (c) => {
+export const requests: OrderChapter = (reader, c) => {
   const several = c.sabers.length > 1
-  const head = (column: 'wish' | 'answer' | 'where') => say('chapter.requests.head', { column })
+  const head = (column: 'wish' | 'answer' | 'where') => say(reader, 'chapter.requests.head', { column })
   return {
     id: 'requests',
-    title: say('chapter.requests'),
+    title: say(reader, 'chapter.requests'),
     blocks: table(
       [head('wish'), head('answer'), head('where')],
       toldWishes(c).map((r) => [
-        say('request.text', {
+        say(reader, 'request.text', {
           text: r.text,
-          saber: byId(c.sabers, r.saber)?.name ?? say('handoff.all'),
+          saber: byId(c.sabers, r.saber)?.name ?? say(reader, 'handoff.all'),
           several: whether(several),
           own: whether(r.shape === 'ownIdea'),
         }),
-        say('request.answer', {
+        say(reader, 'request.answer', {
           ...{ status: r.status, answer: r.answer ?? '', answered: whether(r.answer) },
-          ...{ told: whether(r.toldOn), on: dayText(r.toldOn ?? '') },
+          ...{ told: whether(r.toldOn), on: dayText(reader, r.toldOn ?? '') },
           ...{
-            price: r.price ? money(r.price) : '',
+            price: r.price ? money(reader, r.price) : '',
             priced: whether(r.price),
-            accepted: dayText(r.acceptedOn ?? ''),
+            accepted: dayText(reader, r.acceptedOn ?? ''),
             took: whether(r.acceptedOn),
           },
         }),
-        c.sabers.map((s) => nameOf(s, r.where)).find(Boolean) ?? (r.status === 'met' ? say('notRecorded') : '–'),
+        c.sabers.map((s) => nameOf(s, r.where)).find(Boolean) ??
+          (r.status === 'met' ? say(reader, 'notRecorded') : '–'),
       ]),
     ),
   }

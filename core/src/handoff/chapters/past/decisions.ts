@@ -4,20 +4,24 @@ import { say, whether } from '../../../words'
 import { type SaberChapter, table } from '../../block'
 
 /** What was chosen, why, what was given up for it, and who agreed to what cannot be undone. */
-export const decisions: SaberChapter = (s) => {
-  const head = (column: 'chose' | 'why' | 'gaveUp' | 'by') => say('chapter.decisions.head', { column })
+export const decisions: SaberChapter = (reader, s) => {
+  const head = (column: 'chose' | 'why' | 'gaveUp' | 'by') => say(reader, 'chapter.decisions.head', { column })
   return {
     id: 'decisions',
-    title: say('chapter.decisions'),
+    title: say(reader, 'chapter.decisions'),
     blocks: table(
       [head('chose'), head('why'), head('gaveUp'), head('by')],
       s.decisions.map((d) => [
-        say('decision.chose', { text: d.chose, about: nameOf(s, d.about) ?? '', has: whether(nameOf(s, d.about)) }),
+        say(reader, 'decision.chose', {
+          text: d.chose,
+          about: nameOf(s, d.about) ?? '',
+          has: whether(nameOf(s, d.about)),
+        }),
         d.why || '–',
         d.gaveUp || '–',
-        say('decision.by', {
-          ...{ by: d.by, on: dayText(d.on), for: whether(d.irreversible), agreed: whether(d.consent) },
-          ...{ who: d.consent?.who ?? '', day: dayText(d.consent?.on ?? '') },
+        say(reader, 'decision.by', {
+          ...{ by: d.by, on: dayText(reader, d.on), for: whether(d.irreversible), agreed: whether(d.consent) },
+          ...{ who: d.consent?.who ?? '', day: dayText(reader, d.consent?.on ?? '') },
         }),
       ]),
     ),

@@ -1,5 +1,6 @@
 import { refusalText, run, type State, wordsOf } from '../../../machine'
 import type { Ref, Saber, Step, Task } from '../../../record'
+import { MAKER } from '../../../units'
 import { say } from '../../../words'
 import { check } from '../../check'
 
@@ -57,7 +58,7 @@ export const acts = check<{
       })),
       ...saber.access.flatMap(({ task, steps }) =>
         steps.flatMap((step, i) => {
-          const now = step.act && !step.ownWords ? wordsOf(saber, assembly, step.act)?.text : undefined
+          const now = step.act && !step.ownWords ? wordsOf(MAKER, saber, assembly, step.act)?.text : undefined
           // A screw turned back in so that it is not lost is tightened all the same.
           const kept = step.act?.do === 'tighten' && task === 'bladeOut'
           return now === undefined || now === step.text || kept
@@ -74,12 +75,12 @@ export const acts = check<{
   },
   words: {
     refused: (p) => ({
-      title: `${say('task', { task: p.task })}: step ${p.n} cannot be done`,
+      title: `${say(MAKER, 'task', { task: p.task })}: step ${p.n} cannot be done`,
       detail: `“${p.text}”: ${p.why}.`,
       remedy: 'Draft the steps again, or put the missing one before it.',
     }),
     stale: (p) => ({
-      title: `${say('task', { task: p.task })}: step ${p.n} is out of date`,
+      title: `${say(MAKER, 'task', { task: p.task })}: step ${p.n} is out of date`,
       detail: `It says “${p.text}”, and the record now: “${p.now}”.`,
       remedy: 'Draft the steps again, or say it in your own words.',
     }),

@@ -1,4 +1,5 @@
 import type { Task } from '../../../record'
+import { MAKER } from '../../../units'
 import { say } from '../../../words'
 import { check } from '../../check'
 
@@ -32,7 +33,7 @@ export const consent = check<{ unasked: { task: Task; text: string }; decided: {
   ],
   words: {
     unasked: (p) => ({
-      title: `${say('task', p)}: one step cannot be undone`,
+      title: `${say(MAKER, 'task', p)}: one step cannot be undone`,
       detail: `“${p.text}”`,
       remedy: 'Ask the client, and note at the step who agreed and when.',
     }),

@@ -1,5 +1,6 @@
 import { missingTasks } from '../../../access'
 import type { Task } from '../../../record'
+import { MAKER } from '../../../units'
 import { say } from '../../../words'
 import { check } from '../../check'
 import { listed } from '../../text'
@@ -20,8 +21,10 @@ export const noSteps = check<{ none: { tasks: Task[] } }>({
   words: {
     none: ({ tasks }) => ({
       title:
-        tasks.length === 1 ? `${say('task', { task: tasks[0]! })}: no steps` : `${tasks.length} tasks have no steps`,
-      detail: `${tasks.length === 1 ? '' : `${listed(tasks.map((task) => say('task', { task })))}. `}The client will have to do this alone.`,
+        tasks.length === 1
+          ? `${say(MAKER, 'task', { task: tasks[0]! })}: no steps`
+          : `${tasks.length} tasks have no steps`,
+      detail: `${tasks.length === 1 ? '' : `${listed(tasks.map((task) => say(MAKER, 'task', { task })))}. `}The client will have to do this alone.`,
       remedy: 'Draft the steps from the drawing, then try them on the saber.',
     }),
   },

@@ -1,4 +1,5 @@
 import { nameOf, partsOfRef, type Task } from '../../../record'
+import { MAKER } from '../../../units'
 import { say } from '../../../words'
 import { check } from '../../check'
 
@@ -58,12 +59,12 @@ export const stepGone = check<{
     ),
   words: {
     nowhere: (p) => ({
-      title: `${say('task', p)}: a step points nowhere`,
+      title: `${say(MAKER, 'task', p)}: a step points nowhere`,
       detail: `“${p.text}”`,
       remedy: 'Choose its place again.',
     }),
     forbidden: (p) => ({
-      title: `${say('task', p)} turns ${p.screw}`,
+      title: `${say(MAKER, 'task', p)} turns ${p.screw}`,
       detail: `The screw map says it must not be touched. “${p.text}”`,
       remedy: 'Correct the step or the screw map.',
     }),

@@ -1,5 +1,6 @@
 import { analyse, doingOf, type Lost, type Matter, modeName, rowOfMap } from '../../../controls'
 import { byId, type Id, keyWords, refTo, type Saber } from '../../../record'
+import { MAKER } from '../../../units'
 import { check, type Reads } from '../../check'
 import type { Level } from '../../finding'
 import { listed } from '../../text'
@@ -140,7 +141,7 @@ export const boardSpace = check<{ [C in keyof Codes]: Codes[C] }>({
 function paramsOf(s: Saber, m: Matter): { params: object; of: readonly Id[]; names?: string[] } {
   const row = (id: string) => {
     const r = rowOfMap(s, id)
-    return r ? doingOf(r) : id
+    return r ? doingOf(MAKER, r) : id
   }
   const presets = (ids: readonly string[]) => ids.map((id) => byId(s.presets, id)?.name ?? id)
   switch (m.code) {

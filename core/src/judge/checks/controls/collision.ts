@@ -1,4 +1,5 @@
 import { collisions, gestureText, heldFrom, modeName, timingOf } from '../../../controls'
+import { MAKER } from '../../../units'
 import { check } from '../../check'
 
 interface Pair {
@@ -19,7 +20,7 @@ export const collision = check<{ same: Pair; close: Pair & { holds: [number, num
     collisions(saber).map(({ a, b, why }) => {
       const pair = {
         state: modeName(saber, a.mode),
-        gesture: gestureText(saber, a),
+        gesture: gestureText(MAKER, saber, a),
         a: a.says ?? a.does,
         b: b.says ?? b.does,
       }

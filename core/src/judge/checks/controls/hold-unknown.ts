@@ -1,5 +1,6 @@
 import { gestureText, modeName } from '../../../controls'
 import { known } from '../../../facts'
+import { MAKER } from '../../../units'
 import { check } from '../../check'
 
 export const holdUnknown = check<{ unknown: { does: string; state: string; gesture: string } }>({
@@ -16,7 +17,7 @@ export const holdUnknown = check<{ unknown: { does: string; state: string; gestu
         code: 'unknown',
         subject: r.id,
         level: 'caution',
-        params: { does: r.says ?? r.does, state: modeName(saber, r.mode), gesture: gestureText(saber, r) },
+        params: { does: r.says ?? r.does, state: modeName(saber, r.mode), gesture: gestureText(MAKER, saber, r) },
         refs: [`row:${r.id}`],
       })),
   words: {

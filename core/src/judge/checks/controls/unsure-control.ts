@@ -1,4 +1,5 @@
 import { gestureText } from '../../../controls'
+import { MAKER } from '../../../units'
 import { check } from '../../check'
 
 export const unsureControl = check<{ unsure: { does: string; gesture: string } }>({
@@ -15,7 +16,7 @@ export const unsureControl = check<{ unsure: { does: string; gesture: string } }
         code: 'unsure',
         subject: r.id,
         level: 'caution',
-        params: { does: r.says ?? r.does, gesture: gestureText(saber, r) },
+        params: { does: r.says ?? r.does, gesture: gestureText(MAKER, saber, r) },
         refs: [`row:${r.id}`],
         gate: true,
       })),

@@ -1,7 +1,7 @@
 import { known } from '../../../facts'
 import { HOLE_OF } from '../../../fit'
 import { inWall, sideOpenings, spanOf } from '../../../room'
-import { formatNumber } from '../../../units'
+import { formatNumber, MAKER } from '../../../units'
 import { check } from '../../check'
 import { mm } from '../../text'
 
@@ -45,7 +45,7 @@ export const atItsHole = check<{ beside: { part: string; hole: string; at: numbe
   words: {
     beside: (p) => ({
       title: `${p.part} sits ${mm(Math.abs(p.off))} beside ${p.hole}`,
-      detail: `Hole at ${formatNumber(p.at, 1)}, its middle at ${formatNumber(p.middle, 1)}.`,
+      detail: `Hole at ${formatNumber(MAKER, p.at, 1)}, its middle at ${formatNumber(MAKER, p.middle, 1)}.`,
       remedy: `Move it ${p.off > 0 ? 'back' : 'forward'} by ${mm(Math.abs(p.off))}, or correct the hole.`,
     }),
   },

@@ -1,6 +1,6 @@
 import { known } from '../../../facts'
 import { layOut, sideOpenings, spanOf } from '../../../room'
-import { formatNumber } from '../../../units'
+import { formatNumber, MAKER } from '../../../units'
 import { check } from '../../check'
 
 /** A display turned from its window by more than this is not read through it, degrees. */
@@ -74,18 +74,18 @@ export const displayWindow = check<{
   words: {
     none: (p) => ({
       title: `${p.display}: no window over it`,
-      detail: `Its middle is at ${formatNumber(p.middle, 1)} mm.`,
+      detail: `Its middle is at ${formatNumber(MAKER, p.middle, 1)} mm.`,
       remedy: 'Move the display, or record the window.',
     }),
     turned: (p) => ({
       title: `${p.display} looks past its window`,
-      detail: `The window is at ${formatNumber(p.window, 0)}°, the display at ${formatNumber(p.clock, 0)}°: ${formatNumber(p.by, 0)}° apart.`,
+      detail: `The window is at ${formatNumber(MAKER, p.window, 0)}°, the display at ${formatNumber(MAKER, p.clock, 0)}°: ${formatNumber(MAKER, p.by, 0)}° apart.`,
       remedy: 'Turn the chassis, or correct one of the two angles.',
     }),
     off: (p) => ({
-      title: `${p.display} sits ${formatNumber(p.off, 1)} mm off its window`,
-      detail: `Window at ${formatNumber(p.window, 1)}, display at ${formatNumber(p.middle, 1)}.`,
-      remedy: `Move the display by ${formatNumber(p.off, 1)} mm.`,
+      title: `${p.display} sits ${formatNumber(MAKER, p.off, 1)} mm off its window`,
+      detail: `Window at ${formatNumber(MAKER, p.window, 1)}, display at ${formatNumber(MAKER, p.middle, 1)}.`,
+      remedy: `Move the display by ${formatNumber(MAKER, p.off, 1)} mm.`,
     }),
   },
 })

@@ -1,7 +1,7 @@
 import { known } from '../../../facts'
 import { balance } from '../../../fit'
 import { layOut } from '../../../room'
-import { formatNumber } from '../../../units'
+import { formatNumber, MAKER } from '../../../units'
 import { check } from '../../check'
 
 interface Lies {
@@ -13,7 +13,7 @@ const MIDDLE = { from: 0.33, to: 0.67 }
 
 const words = (title: string) => (p: Lies) => ({
   title,
-  detail: `The balance is ${formatNumber(p.centre, 0)} mm from the pommel, ${formatNumber(p.share * 100, 0)} % of the hilt.`,
+  detail: `The balance is ${formatNumber(MAKER, p.centre, 0)} mm from the pommel, ${formatNumber(MAKER, p.share * 100, 0)} % of the hilt.`,
   remedy: 'Move the cell, or say so to the client.',
 })
 

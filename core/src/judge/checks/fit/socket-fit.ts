@@ -1,7 +1,7 @@
 import { known, sized } from '../../../facts'
 import { judgeSocket, type SocketFit } from '../../../fit'
 import { byId } from '../../../record'
-import { mmAndInch } from '../../../units'
+import { MAKER, mmAndInch } from '../../../units'
 import { check } from '../../check'
 import { mm } from '../../text'
 
@@ -12,7 +12,7 @@ interface Seat {
   fit: SocketFit
 }
 const numbers = (p: Seat) =>
-  `Socket ${mmAndInch(p.bore)}, tube ${mmAndInch(p.tube)}: clearance ${mm(p.fit.clearanceMm)}.`
+  `Socket ${mmAndInch(MAKER, p.bore)}, tube ${mmAndInch(MAKER, p.tube)}: clearance ${mm(p.fit.clearanceMm)}.`
 
 export const socketFit = check<{
   unknown: { blade: string; socket: string; needs: 'bore' | 'tube' }

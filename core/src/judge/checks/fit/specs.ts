@@ -1,6 +1,6 @@
 import { known } from '../../../facts'
 import { type FittedPart, kindRule, SPECS, type SpecKey } from '../../../record'
-import { formatNumber } from '../../../units'
+import { formatNumber, MAKER } from '../../../units'
 import { check } from '../../check'
 
 export const specs = check<{
@@ -51,7 +51,7 @@ export const specs = check<{
       detail: p.values
         .map(
           ({ key, value }) =>
-            `${SPECS[key].label} ${formatNumber(value)} ${SPECS[key].unit}; usual ${SPECS[key].min} to ${SPECS[key].max}`,
+            `${SPECS[key].label} ${formatNumber(MAKER, value)} ${SPECS[key].unit}; usual ${SPECS[key].min} to ${SPECS[key].max}`,
         )
         .join('. '),
       remedy: 'Check the figure and its unit.',

@@ -1,6 +1,6 @@
 import { known } from '../../../facts'
 import { stringSums as sums } from '../../../fit'
-import { formatNumber } from '../../../units'
+import { formatNumber, MAKER } from '../../../units'
 import { check } from '../../check'
 
 export const stringSums = check<{
@@ -38,7 +38,7 @@ export const stringSums = check<{
   words: {
     differ: (p) => ({
       title: `${p.blade}: the LEDs do not add up`,
-      detail: `${formatNumber(p.groups)} groups of ${formatNumber(p.each)} are ${formatNumber(p.sum)}, stated are ${formatNumber(p.stated)}.`,
+      detail: `${formatNumber(MAKER, p.groups)} groups of ${formatNumber(MAKER, p.each)} are ${formatNumber(MAKER, p.sum)}, stated are ${formatNumber(MAKER, p.stated)}.`,
       remedy: 'Count again, and correct the one that is wrong.',
     }),
   },

@@ -1,5 +1,5 @@
 import { fitParts } from '../../../fit'
-import { formatNumber } from '../../../units'
+import { formatNumber, MAKER } from '../../../units'
 import { check } from '../../check'
 import { mm } from '../../text'
 
@@ -54,7 +54,7 @@ export const tooWide = check<{ outside: { part: string; mm: number }; blocked: T
     }),
     blocked: (p) => ({
       title: `${p.part} does not go in`,
-      detail: `The bore of the ${p.section} is ${mm(p.bore)} at ${formatNumber(p.at, 1)}: ${mm(-p.spare)} too small${p.beside ? ' for it beside the cell' : ''}.`,
+      detail: `The bore of the ${p.section} is ${mm(p.bore)} at ${formatNumber(MAKER, p.at, 1)}: ${mm(-p.spare)} too small${p.beside ? ' for it beside the cell' : ''}.`,
       remedy: `Bore it out by ${mm(-p.spare)}, move it, or take the next size down.`,
     }),
     tight: (p) => ({

@@ -1,5 +1,5 @@
 import { ventShare } from '../../../fit'
-import { formatNumber } from '../../../units'
+import { formatNumber, MAKER } from '../../../units'
 import { check } from '../../check'
 
 /** Below this share of the cone a vent muffles, %; the shop may change it. */
@@ -47,7 +47,7 @@ export const vents = check<{ muffled: { share: number }; none: object }>({
     }),
     muffled: (p) => ({
       title: 'The speaker will sound muffled',
-      detail: `The vents are ${formatNumber(p.share, 0)} % of the cone.`,
+      detail: `The vents are ${formatNumber(MAKER, p.share, 0)} % of the cone.`,
       remedy: 'Open the vents, or seal the back and say so.',
     }),
   },

@@ -1,5 +1,5 @@
 import { wiresBlocked } from '../../../fit'
-import { formatNumber } from '../../../units'
+import { formatNumber, MAKER } from '../../../units'
 import { check } from '../../check'
 import { mm } from '../../text'
 
@@ -33,7 +33,7 @@ export const wires = check<{
   },
   words: {
     blocked: (p) => ({
-      title: `${p.count} wires do not pass at ${formatNumber(p.at, 0)} mm`,
+      title: `${p.count} wires do not pass at ${formatNumber(MAKER, p.at, 0)} mm`,
       detail: `The largest free circle is ${mm(p.circle)}, a bundle needs ${mm(p.bundle)}, and laid singly only ${p.laid} find room.`,
       remedy: 'Thinner wire where the current allows, a flatter board, or another order.',
     }),

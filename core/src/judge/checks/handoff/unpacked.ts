@@ -1,4 +1,5 @@
 import { isPacked, proposePacking } from '../../../box'
+import { MAKER } from '../../../units'
 import { check } from '../../check'
 
 export const unpacked = check<{
@@ -17,7 +18,7 @@ export const unpacked = check<{
       return [{ code: 'noList', subject: 'empty', level: 'caution', params: {}, gate: true }]
     const open = commission.packing.filter((p) => isPacked(p) && !p.packed)
     // What the client has or buys is proposed, not asked for: it is told elsewhere.
-    const missing = proposePacking(commission).filter((p) => !p.supply)
+    const missing = proposePacking(MAKER, commission).filter((p) => !p.supply)
     return [
       ...(open.length
         ? [

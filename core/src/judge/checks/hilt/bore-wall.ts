@@ -1,5 +1,5 @@
 import { known } from '../../../facts'
-import { formatNumber } from '../../../units'
+import { formatNumber, MAKER } from '../../../units'
 import { check } from '../../check'
 import { mm } from '../../text'
 
@@ -55,7 +55,7 @@ export const boreWall = check<{ none: Wall; thin: Wall & { wall: number; materia
     }),
     thin: (p) => ({
       title: `${p.section}: thin wall`,
-      detail: `(${formatNumber(p.outside)} − ${formatNumber(p.bore)})/2 = ${mm(p.wall)} of ${p.material}.`,
+      detail: `(${formatNumber(MAKER, p.outside)} − ${formatNumber(MAKER, p.bore)})/2 = ${mm(p.wall)} of ${p.material}.`,
       remedy: 'Check before a thread or a screw goes in.',
     }),
   },

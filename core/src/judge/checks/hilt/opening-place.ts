@@ -1,7 +1,7 @@
 import { known } from '../../../facts'
 import type { Opening } from '../../../record'
 import { type HiltShape, layOut, outerAt, sideOpenings } from '../../../room'
-import { formatNumber } from '../../../units'
+import { formatNumber, MAKER } from '../../../units'
 import { check } from '../../check'
 import { mm } from '../../text'
 
@@ -62,7 +62,7 @@ export const openingPlace = check<{
   words: {
     off: (p) => ({
       title: `${p.opening} runs off the hilt`,
-      detail: `It would lie from ${formatNumber(p.from, 1)} to ${formatNumber(p.to, 1)} of ${formatNumber(p.length, 1)} mm.`,
+      detail: `It would lie from ${formatNumber(MAKER, p.from, 1)} to ${formatNumber(MAKER, p.to, 1)} of ${formatNumber(MAKER, p.length, 1)} mm.`,
       remedy: 'Correct its place or its length.',
     }),
     offFace: (p) => ({

@@ -1,6 +1,6 @@
 import { known } from '../../../facts'
 import { pixels } from '../../../power'
-import { formatNumber } from '../../../units'
+import { formatNumber, MAKER } from '../../../units'
 import { check } from '../../check'
 
 export const configuredPixels = check<{ differs: { blade: string; set: number; has: number } }>({
@@ -26,7 +26,7 @@ export const configuredPixels = check<{ differs: { blade: string; set: number; h
     }),
   words: {
     differs: (p) => ({
-      title: `${p.blade}: set to ${formatNumber(p.set, 0)} pixels, it has ${formatNumber(p.has, 0)}`,
+      title: `${p.blade}: set to ${formatNumber(MAKER, p.set, 0)} pixels, it has ${formatNumber(MAKER, p.has, 0)}`,
       detail:
         p.set < p.has
           ? 'The tip stays dark.'

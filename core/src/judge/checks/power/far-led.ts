@@ -1,6 +1,6 @@
 import { duties } from '../../../light'
 import { FAR_LED_VOLTS, farLedVolts, litBlades } from '../../../power'
-import { formatNumber } from '../../../units'
+import { formatNumber, MAKER } from '../../../units'
 import { check } from '../../check'
 import { listed } from '../../text'
 
@@ -51,7 +51,7 @@ export const farLed = check<{ sags: { blade: string; presets: string[]; dies: st
   },
   words: {
     sags: (p) => ({
-      title: `${p.blade}: ${formatNumber(p.volts)} V at the last pixel`,
+      title: `${p.blade}: ${formatNumber(MAKER, p.volts)} V at the last pixel`,
       detail: `In ${listed(p.presets)}, half charged; its ${p.dies.join(' and ')} dies want ${FAR_LED_VOLTS} V, so the tip shifts in colour.`,
       remedy: 'Feed the strip at both ends, thicker wire, or less brightness.',
     }),

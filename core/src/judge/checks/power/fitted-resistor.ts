@@ -1,6 +1,6 @@
 import { known } from '../../../facts'
 import { ledResistors } from '../../../power'
-import { formatNumber } from '../../../units'
+import { formatNumber, MAKER } from '../../../units'
 import { check } from '../../check'
 import { listed } from '../../text'
 
@@ -36,7 +36,7 @@ export const fittedResistor = check<{ wrong: { resistor: string; ohms: number; w
                 level: 'caution' as const,
                 params: {
                   ...{ resistor: p.name, ohms },
-                  wanted: wants.map((w) => `${w.part.name} ${formatNumber(w.choice!.ohms)} Ω`),
+                  wanted: wants.map((w) => `${w.part.name} ${formatNumber(MAKER, w.choice!.ohms)} Ω`),
                 },
                 refs: [`part:${p.id}` as const],
                 gate: true,
@@ -46,7 +46,7 @@ export const fittedResistor = check<{ wrong: { resistor: string; ohms: number; w
   },
   words: {
     wrong: (p) => ({
-      title: `${p.resistor}: ${formatNumber(p.ohms)} Ω suits none of the LEDs`,
+      title: `${p.resistor}: ${formatNumber(MAKER, p.ohms)} Ω suits none of the LEDs`,
       detail: `Wanted: ${listed(p.wanted)}.`,
       remedy: 'Fit the right one, or correct its value.',
     }),

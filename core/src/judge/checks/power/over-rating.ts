@@ -1,6 +1,6 @@
 import { type Load, ratings, ratingsOfLoads, WHITE } from '../../../power'
 import type { Saber } from '../../../record'
-import { formatNumber } from '../../../units'
+import { formatNumber, MAKER } from '../../../units'
 import { check } from '../../check'
 import { amps, listed } from '../../text'
 
@@ -13,7 +13,7 @@ interface Over {
 }
 const worded = (p: Over, how: string) => ({
   title: `${p.name}: ${amps(p.share * p.rated)}${how}, rated ${amps(p.rated)}`,
-  detail: `${formatNumber(p.share * 100, 0)} % of its rating${p.looks.length ? ` in ${listed(p.looks)}` : ''}.`,
+  detail: `${formatNumber(MAKER, p.share * 100, 0)} % of its rating${p.looks.length ? ` in ${listed(p.looks)}` : ''}.`,
 })
 const REMEDY = 'Fit the next size, or limit the brightness on the board and enter it as configured.'
 const lookName = (l: Load) => (l.look === 'steady' ? l.preset.name : `${l.look} of ${l.preset.name}`)

@@ -1,6 +1,6 @@
 import { known } from '../../../facts'
 import { litBlades, packOf } from '../../../power'
-import { formatNumber } from '../../../units'
+import { formatNumber, MAKER } from '../../../units'
 import { check } from '../../check'
 
 interface Drop {
@@ -72,18 +72,18 @@ export const packVolts = check<{ burns: { pack: number }; dark: Drop; fades: Dro
   },
   words: {
     burns: (p) => ({
-      title: `${formatNumber(p.pack)} V would burn the pixels`,
-      detail: `They take 5 V at most; the pack gives ${formatNumber(p.pack)} V and no converter is fitted.`,
+      title: `${formatNumber(MAKER, p.pack)} V would burn the pixels`,
+      detail: `They take 5 V at most; the pack gives ${formatNumber(MAKER, p.pack)} V and no converter is fitted.`,
       remedy: 'Fit a voltage converter, or join the cells in parallel.',
     }),
     dark: (p) => ({
       title: `${p.blade} stays dark`,
-      detail: `A group drops ${formatNumber(p.forward)} V, the pack gives ${formatNumber(p.pack)} V.`,
+      detail: `A group drops ${formatNumber(MAKER, p.forward)} V, the pack gives ${formatNumber(MAKER, p.pack)} V.`,
       remedy: 'More cells in series, or a string made for this voltage.',
     }),
     fades: (p) => ({
       title: `${p.blade} fades before the cell is empty`,
-      detail: `A group drops ${formatNumber(p.forward)} V; at the cut-off the pack gives ${formatNumber(p.pack)} V.`,
+      detail: `A group drops ${formatNumber(MAKER, p.forward)} V; at the cut-off the pack gives ${formatNumber(MAKER, p.pack)} V.`,
       remedy: 'Tell the client to charge when it dims.',
     }),
   },

@@ -1,11 +1,11 @@
 import { standby as hoursLeft } from '../../../power'
 import { hasCutOff } from '../../../record'
-import { formatNumber } from '../../../units'
+import { formatNumber, MAKER } from '../../../units'
 import { check } from '../../check'
 
 /** Four weeks in a drawer, days. */
 const LEAST_DAYS = 28
-const title = (p: { days: number }) => `Asleep in a drawer: empty in ${formatNumber(p.days, 0)} days`
+const title = (p: { days: number }) => `Asleep in a drawer: empty in ${formatNumber(MAKER, p.days, 0)} days`
 
 export const standby = check<{ cut: { days: number }; uncut: { days: number } }>({
   id: 'standby',

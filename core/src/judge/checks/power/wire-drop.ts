@@ -1,5 +1,5 @@
 import { wireDrop as dropOf, WHITE } from '../../../power'
-import { formatNumber } from '../../../units'
+import { formatNumber, MAKER } from '../../../units'
 import { check } from '../../check'
 
 /** What the wire may take at full white, V; trade practice, editable. */
@@ -26,7 +26,7 @@ export const wireDrop = check<{ lost: { volts: number; look: string } }>({
   },
   words: {
     lost: (p) => ({
-      title: `${formatNumber(p.volts)} V lost in the wire`,
+      title: `${formatNumber(MAKER, p.volts)} V lost in the wire`,
       detail: `In ${p.look}, both ways. The far pixels turn yellow.`,
       remedy: 'Thicker wire, or two in parallel.',
     }),

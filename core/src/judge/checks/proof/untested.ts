@@ -1,6 +1,6 @@
 import { latest, limitText, plannedTests, standing } from '../../../proof'
 import type { Reading, Saber, Test } from '../../../record'
-import { formatNumber } from '../../../units'
+import { formatNumber, MAKER } from '../../../units'
 import { check } from '../../check'
 import { listed } from '../../text'
 
@@ -36,7 +36,7 @@ export const untested = check<{
   ],
   run: ({ saber, loads }, each) => {
     const have = new Set(saber.tests.map((t) => t.key))
-    const proposed = plannedTests(saber, loads).flatMap(({ test }) => (have.has(test.key) ? [] : [test]))
+    const proposed = plannedTests(MAKER, saber, loads).flatMap(({ test }) => (have.has(test.key) ? [] : [test]))
     const open = saber.tests.filter((t) => standing(saber, t) === 'none')
     return [
       ...(saber.job === 'repair' && !saber.fixes.length
@@ -91,7 +91,7 @@ export const untested = check<{
     }),
     failed: (p) => ({
       title: `Failed: ${p.test}`,
-      detail: `${p.last?.value === undefined ? (p.last?.text ?? 'failed') : `${formatNumber(p.last.value)} ${p.unit}`}; wanted ${p.wanted}.`,
+      detail: `${p.last?.value === undefined ? (p.last?.text ?? 'failed') : `${formatNumber(MAKER, p.last.value)} ${p.unit}`}; wanted ${p.wanted}.`,
       remedy: 'Find the cause, record the fix, test again.',
     }),
     noRepair: (p) => ({
@@ -115,7 +115,7 @@ function verdict(saber: Saber, t: Test) {
       {
         ...base,
         code: 'failed' as const,
-        params: { test: t.what, last: latest(t), unit: t.unit ?? '', wanted: limitText(t) },
+        params: { test: t.what, last: latest(t), unit: t.unit ?? '', wanted: limitText(MAKER, t) },
       },
     ]
   return stands === 'retest' ? [{ ...base, code: 'retest' as const, params: { test: t.what } }] : []

@@ -1,5 +1,5 @@
 import { isNumberPlace, keyWords } from '../../../record'
-import { formatNumber, possible, type Unit } from '../../../units'
+import { formatNumber, MAKER, possible, type Unit } from '../../../units'
 import { ALL_FACTS, check } from '../../check'
 import { unitText } from '../../text'
 
@@ -27,7 +27,7 @@ export const impossible = check<{ beyond: { owner: string; field: string; unit: 
       })),
   words: {
     beyond: (p) => ({
-      title: `${p.owner}: the ${keyWords(p.field)} cannot be ${Math.abs(p.value) > 1e6 ? p.value.toExponential(0) : formatNumber(p.value)}${unitText(p.unit)}`,
+      title: `${p.owner}: the ${keyWords(p.field)} cannot be ${Math.abs(p.value) > 1e6 ? p.value.toExponential(0) : formatNumber(MAKER, p.value)}${unitText(p.unit)}`,
       detail: 'No saber has such a value; nothing is computed or drawn from it.',
       remedy: 'Correct it: a sign, a comma or a unit has slipped.',
     }),

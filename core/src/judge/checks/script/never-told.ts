@@ -1,5 +1,6 @@
 import { gestureText } from '../../../controls'
 import { uncovered } from '../../../script'
+import { MAKER } from '../../../units'
 import { check, TOPICS_READ } from '../../check'
 import { listed } from '../../text'
 
@@ -30,7 +31,7 @@ export const neverTold = check<{
         code: 'off' as const,
         subject: `off-${r.id}`,
         level: 'stop' as const,
-        params: { gesture: gestureText(saber, r) },
+        params: { gesture: gestureText(MAKER, saber, r) },
         refs: [`row:${r.id}` as const],
         gate: true,
       })),

@@ -1,3 +1,4 @@
+import { readerOf } from '../../../record'
 import { rehearse, type Trouble, troubleText } from '../../../script'
 import { check } from '../../check'
 
@@ -33,6 +34,7 @@ export const rehearsal = check<{ hold: At; said: At; ends: At; impossible: At }>
   rule: 'Every line of the script can be carried out on this saber, in this order.',
   source: 'the saber as a machine',
   reads: [
+    'order.client',
     'controls',
     'modes',
     'access',
@@ -47,8 +49,8 @@ export const rehearsal = check<{ hold: At; said: At; ends: At; impossible: At }>
     'zones',
     'spoken',
   ],
-  run: ({ saber, machine }) =>
-    rehearse(saber, machine).troubles.map((t) => ({
+  run: ({ commission, saber, machine }) =>
+    rehearse(readerOf(commission), saber, machine).troubles.map((t) => ({
       code:
         t.code === 'holdDiffers'
           ? 'hold'

@@ -1,7 +1,7 @@
 import { known } from '../../../facts'
 import { difference, SAME_COLOUR } from '../../../light'
 import { colourOf } from '../../../record'
-import { formatNumber } from '../../../units'
+import { formatNumber, MAKER } from '../../../units'
 import { check } from '../../check'
 
 export const alikeColours = check<{
@@ -41,7 +41,7 @@ export const alikeColours = check<{
   words: {
     alike: (p) => ({
       title: `${p.a} and ${p.b} look alike`,
-      detail: `ΔE00 ${formatNumber(p.difference, 1)} between ${p.colours[0]} and ${p.colours[1]}.`,
+      detail: `ΔE00 ${formatNumber(MAKER, p.difference, 1)} between ${p.colours[0]} and ${p.colours[1]}.`,
       remedy: 'Move one, or tell the client which is which.',
     }),
   },

@@ -1,4 +1,4 @@
-import { formatNumber } from '../../../units'
+import { formatNumber, MAKER } from '../../../units'
 import { check } from '../../check'
 
 /** A peak above this has probably been cut off, dBFS. */
@@ -30,7 +30,7 @@ export const clipped = check<{ full: { sound: string; preset: string; peakDb: nu
   words: {
     full: (p) => ({
       title: `${p.sound} is at full scale`,
-      detail: `Peak ${formatNumber(p.peakDb, 1)} dBFS in ${p.preset}: it probably clips.`,
+      detail: `Peak ${formatNumber(MAKER, p.peakDb, 1)} dBFS in ${p.preset}: it probably clips.`,
       remedy: 'Lower its gain by a decibel or two and put it back.',
     }),
   },

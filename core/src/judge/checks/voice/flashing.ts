@@ -1,6 +1,6 @@
 import { known } from '../../../facts'
 import { FLASH_LIMIT_HZ } from '../../../light'
-import { formatNumber } from '../../../units'
+import { formatNumber, MAKER } from '../../../units'
 import { check } from '../../check'
 
 export const flashing = check<{ fast: { preset: string; hz: number } }>({
@@ -27,7 +27,7 @@ export const flashing = check<{ fast: { preset: string; hz: number } }>({
     }),
   words: {
     fast: (p) => ({
-      title: `${p.preset} flashes ${formatNumber(p.hz)} times a second`,
+      title: `${p.preset} flashes ${formatNumber(MAKER, p.hz)} times a second`,
       detail: 'Usual threshold: three a second. The caution is printed in the handoff and told on film.',
       remedy: 'Ask whether anyone who will see it is sensitive to flashing; if so, choose a calmer style.',
     }),

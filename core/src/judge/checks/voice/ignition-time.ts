@@ -1,5 +1,5 @@
 import { known } from '../../../facts'
-import { formatNumber } from '../../../units'
+import { formatNumber, MAKER } from '../../../units'
 import { check } from '../../check'
 
 interface Times {
@@ -10,8 +10,8 @@ interface Times {
 /** How far sound and blade may part before it is seen, s. */
 const APART = 0.5
 const rest = (p: Times) => ({
-  detail: `Ignite sound ${formatNumber(p.sound)} s, extension ${formatNumber(p.extend)} s.`,
-  remedy: `Set the extension to about ${formatNumber(p.sound, 1)} s.`,
+  detail: `Ignite sound ${formatNumber(MAKER, p.sound)} s, extension ${formatNumber(MAKER, p.extend)} s.`,
+  remedy: `Set the extension to about ${formatNumber(MAKER, p.sound, 1)} s.`,
 })
 
 export const ignitionTime = check<{ early: Times; late: Times }>({
