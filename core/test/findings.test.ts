@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { fact, stated } from '@nubrin/core/facts'
-import { CHECKS, gateOf, judgeCommission, progress, STATIONS, stationStates } from '@nubrin/core/judge'
+import { CHECKS, gateOf, judgeCommission, progress, STATIONS, stationStates, WORDS } from '@nubrin/core/judge'
 import type { Commission, Saber } from '@nubrin/core/record'
 import { AWAKE, FIRES, type Mutation } from './fires'
 import { demo, TODAY } from './samples'
@@ -113,7 +113,9 @@ const BRINGS: Record<string, string> = {
 
 describe('every check can fire and can keep quiet', () => {
   test('all are covered here', () => {
-    expect([...Object.keys(FIRES), ...Object.keys(AWAKE)].sort()).toEqual(CHECKS.map((c) => c.id).sort())
+    const ids = CHECKS.map((c) => c.id).sort()
+    expect([...Object.keys(FIRES), ...Object.keys(AWAKE)].sort()).toEqual(ids)
+    expect(Object.keys(WORDS).sort()).toEqual(ids)
   })
   test.each(Object.keys(FIRES))('%s', (check) => {
     expect(says(check)).toEqual([])

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import { fact } from '@nubrin/core/facts'
 import { readCommission } from '@nubrin/core/import'
-import { CHECKS, judgeCommission, makeJudge } from '@nubrin/core/judge'
+import { CHECKS, judgeCommission, makeJudge, WORDS } from '@nubrin/core/judge'
 import { machineOf } from '@nubrin/core/machine'
 import { loadsOf } from '@nubrin/core/power'
 import type { Commission, Saber } from '@nubrin/core/record'
@@ -73,7 +73,7 @@ const demoFacts = (saber: Saber) => {
   let found: Parameters<(typeof CHECKS)[number]['run']>[0]['facts'] = []
   makeJudge([
     check<Record<never, never>>({
-      ...{ id: 'probe', station: 'hilt', scope: 'saber', rule: '', source: '', reads: [], words: {} },
+      ...{ id: 'probe', station: 'hilt', scope: 'saber', source: '', reads: [] },
       run: (ctx) => {
         found = ctx.facts
         return []
@@ -172,16 +172,16 @@ function shared(old: unknown, next: unknown): unknown {
 
 describe('a check that breaks', () => {
   const broken = check<{ never: object }>({
-    ...{ id: 'broken', station: 'fit', scope: 'saber', rule: 'Something holds.', source: 'test' },
+    ...{ id: 'broken', station: 'fit', scope: 'saber', source: 'test' },
     reads: ['hilt'],
     run: () => {
       throw new Error('a length of NaN')
     },
-    words: { never: () => ({ title: '', detail: '', remedy: '' }) },
   })
   test('stands against shipping and says what broke it; the others are judged all the same', () => {
     const c = demo('reed-warden')
-    const found = makeJudge([broken, ...CHECKS])(c, TODAY)
+    const words = { ...WORDS, broken: { rule: 'Something holds.', says: {} } }
+    const found = makeJudge([broken, ...CHECKS], words)(c, TODAY)
     const own = found.filter((f) => f.check === 'broken')
     expect(own).toMatchObject([{ gate: true, level: 'caution', code: 'failed', title: 'This could not be judged' }])
     expect(own[0]!.detail).toContain('a length of NaN')
@@ -192,15 +192,16 @@ describe('a check that breaks', () => {
 describe('what is set aside holds for what it named', () => {
   const gathers = (names: string[]) =>
     check<{ some: object }>({
-      ...{ id: 'gathers', station: 'proof', scope: 'saber', rule: 'r', source: 's', reads: ['hilt'] },
+      ...{ id: 'gathers', station: 'proof', scope: 'saber', source: 's', reads: ['hilt'] },
       run: () => [{ code: 'some', subject: 'all', level: 'caution', params: {}, names, gate: true }],
-      words: { some: () => ({ title: 't', detail: 'd', remedy: 'r' }) },
     })
-  const keyOf = (names: string[]) => makeJudge([gathers(names)])(demo('reed-warden'), TODAY, true)[0]!.key
+  const words = { gathers: { rule: 'r', says: { some: () => ({ title: 't', detail: 'd', remedy: 'r' }) } } }
+  const judged = (names: string[]) => makeJudge([gathers(names)], words)
+  const keyOf = (names: string[]) => judged(names)(demo('reed-warden'), TODAY, true)[0]!.key
   const left = (waived: string, names: string[]) => {
     const c = demo('reed-warden')
     c.handoff.waivers = [{ key: waived, who: 'Maren', on: TODAY, reason: 'r' }]
-    return makeJudge([gathers(names)])(c, TODAY).length
+    return judged(names)(c, TODAY).length
   }
   test('one of three set aside, then less: still; another: no more', () => {
     const key = keyOf(['c', 'a', 'b'])

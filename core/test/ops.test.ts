@@ -1,8 +1,22 @@
 import { describe, expect, test } from '@jest/globals'
 import { fact } from '@nubrin/core/facts'
 import type { Commission } from '@nubrin/core/record'
-import { applyOps, composeOps, diffOps, invertOps, type Op, rebaseOps, touches } from '@nubrin/core/record/ops'
+import {
+  applyOps,
+  composeOps,
+  diffOps,
+  fieldOf,
+  invertOps,
+  itemAt,
+  type Op,
+  rebaseOps,
+  stepsOf,
+  touches,
+  valueAt,
+  writeAt,
+} from '@nubrin/core/record/ops'
 import fc from 'fast-check'
+import { tries } from './drawn'
 import { demo } from './samples'
 
 /** Records of lists with identities, fields that come and go, and lists of plain values. */
@@ -131,5 +145,49 @@ describe('two people at one commission', () => {
     const id = start.sabers[0]!.presets[0]!.id
     const ops = change((c) => void (c.sabers[0]!.presets[0]!.name = 'another'))
     expect(touches(ops)).toEqual([`/sabers/@${start.sabers[0]!.id}/presets/@${id}/name`])
+  })
+})
+
+describe('one way through a record by identity', () => {
+  const c = demo('ember-fair')
+  /** Every place, found by going through the value itself. */
+  const places = (v: unknown, path: string): [string, unknown][] =>
+    Array.isArray(v)
+      ? v.flatMap((x) => (x && typeof x === 'object' && 'id' in x ? places(x, itemAt(path, String(x.id))) : []))
+      : typeof v === 'object' && v !== null
+        ? Object.entries(v).flatMap(([k, x]) => [
+            [`${path}/${k}`, x] as [string, unknown],
+            ...places(x, `${path}/${k}`),
+          ])
+        : []
+  const all = places(c, '').filter(([path]) => stepsOf(path).length <= 16)
+  test('what stands at a place is what is found there, and nothing beside it', () => {
+    expect(all.length).toBeGreaterThan(500)
+    for (const [path, value] of all) {
+      expect(valueAt(c, path)).toBe(value)
+      expect(valueAt(c, `${path}x`)).toBeUndefined()
+    }
+    expect(valueAt(c, '/sabers/@gone/name')).toBeUndefined()
+    expect(valueAt(c, '/title/length')).toBeUndefined()
+    expect(valueAt(c, '/toString')).toBeUndefined()
+  })
+  test('writing there is the same as the operation that sets it', () => {
+    fc.assert(
+      fc.property(fc.constantFrom(...all), ([path]) => {
+        const copy = structuredClone(c)
+        writeAt(copy, path, () => 'other')
+        const set = applyOps(c, [{ op: 'set', at: path, value: 'other' }])
+        expect(set.ok && set.value).toEqual(copy)
+      }),
+      { numRuns: tries(100, 20) },
+    )
+    const copy = structuredClone(c)
+    writeAt(copy, '/sabers/@gone/name', () => 'other')
+    expect(copy).toEqual(c)
+  })
+  test('the field of a path is the last that is no thing and no place in a list', () => {
+    expect(fieldOf('/sabers/@a/parts/@b/specs/capacity/rivals/0/value')).toBe('value')
+    expect(fieldOf('/sabers/@a/parts/@b')).toBe('parts')
+    expect(fieldOf('')).toBe('')
   })
 })

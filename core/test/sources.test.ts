@@ -46,6 +46,20 @@ describe('one clock', () => {
   })
 })
 
+describe('what the bench says', () => {
+  test('stands in its catalogue, and in no rule', () => {
+    const prose = /'[^'\n]*[a-z]+ [a-z]+ [a-z]+ [a-z]+[^'\n]*'|`[^`\n]*[a-z]+ [a-z]+ [a-z]+[^`\n]*`/g
+    const said = files('core/src/judge/checks').flatMap((f) =>
+      [
+        ...bare(read(f))
+          .replace(/^ *source: .*$/gm, '')
+          .matchAll(prose),
+      ].map((m) => `${f}: ${m[0]}`),
+    )
+    expect(said).toEqual([])
+  })
+})
+
 describe('the client’s sentences', () => {
   test('are made nowhere but in the catalogue', () => {
     const prose = /'[A-Z][a-z]+ [a-z]+ [a-z]+[^']*\.'|`[A-Z][a-z]+ [^`]*\.`/

@@ -24,6 +24,7 @@ export {
   traps,
 } from './modes'
 export { eventsFor, heldFor, patternOf, rowsDone } from './perform'
+export { deadLine, type Played, playedLines } from './played'
 export { askText, hintText, type Miss, missText, type Tried, triedAt } from './practice'
 export {
   type BoardState,

@@ -69,33 +69,36 @@ interface Definition<Codes> {
   station: Station
   /** `order`: runs once for a commission, with its first saber. */
   scope: 'saber' | 'order'
-  /** The rule in words, and where it comes from. */
-  rule: string
+  /** Where the rule comes from. */
   source: string
   reads: readonly Reads[]
   /** `each` gathers what is raised over a list. */
   run: (ctx: Context, each: Each<RaisedOf<Codes>>) => RaisedOf<Codes>[]
-  /** How each code is said. */
-  words: { [C in keyof Codes & string]: (params: Codes[C]) => Worded }
 }
 
-export interface Check {
+export interface Check<Codes = unknown> {
   id: string
   station: Station
   scope: 'saber' | 'order'
-  rule: string
   source: string
   reads: readonly Reads[]
-  /** Everything it can say. */
-  codes: readonly string[]
   run: (ctx: Context) => Raised[]
-  say: (raised: Raised) => Worded
+  /** Only a type: what it raises, for whoever words it. */
+  readonly raises?: Codes
 }
 
-/** A pure judgement over the record: each code with the type of its parameters, what raises it, and its words. */
-export function check<Codes extends { [C in keyof Codes]: object }>(d: Definition<Codes>): Check {
-  const { words, run, ...rest } = d
-  const by = words as unknown as Record<string, (params: object) => Worded>
-  const raise = run as unknown as (ctx: Context, each: Each<Raised>) => Raised[]
-  return { ...rest, codes: Object.keys(words), run: (ctx) => raise(ctx, each), say: (r) => by[r.code]!(r.params) }
+/** A pure judgement over the record: each code with the type of its parameters, and what raises it. Its words are in the catalogue. */
+export function check<Codes extends { [C in keyof Codes]: object }>(d: Definition<Codes>): Check<Codes> {
+  const raise = d.run as unknown as (ctx: Context, each: Each<Raised>) => Raised[]
+  return { ...d, run: (ctx) => raise(ctx, each) }
 }
+
+/** The words of a check: its rule, and how each of its codes is said. */
+export interface CheckWords<Codes> {
+  rule: string
+  says: { [C in keyof Codes]: (params: Codes[C]) => Worded }
+}
+/** The words of the checks of a folder, each under its name. */
+export type WordsOf<Rules> = { [K in keyof Rules]: Rules[K] extends Check<infer Codes> ? CheckWords<Codes> : never }
+/** The words of any checks, by their ids. */
+export type Catalogue = Readonly<Record<string, CheckWords<Record<string, object>>>>

@@ -2,9 +2,10 @@ import { type Machine, machineOf } from '../machine'
 import { type Load, loadsOf } from '../power'
 import { type Commission, type FactPlace, factPaths, type Saber } from '../record'
 import { firstSaid, type Topic, type TopicMemory, tellingOrder, topicsOf } from '../script'
-import type { Check, Context, Raised, Reads, Worded } from './check'
+import type { Catalogue, Check, Context, Raised, Reads, Worded } from './check'
 import { CHECKS } from './checks'
 import { type Finding, type Level, STATIONS, type Station } from './finding'
+import { WORDS } from './words'
 
 const WEIGHT: Record<Level, number> = { stop: 0, caution: 1, note: 2 }
 
@@ -17,9 +18,10 @@ const ONCE_FILMED: ReadonlySet<Station> = new Set(['access', 'walkthrough'])
 type Matter = Raised & Worded
 
 /** Runs one check. One that throws becomes a finding of its own: a judgement that cannot be made stands against shipping. */
-function matters(check: Check, ctx: Context): Matter[] {
+function matters(check: Check, ctx: Context, words: Catalogue): Matter[] {
+  const { rule, says } = words[check.id]!
   try {
-    return check.run(ctx).map((r) => ({ ...r, ...check.say(r) }))
+    return check.run(ctx).map((r) => ({ ...r, ...says[r.code]!(r.params) }))
   } catch (e) {
     return [
       {
@@ -28,7 +30,7 @@ function matters(check: Check, ctx: Context): Matter[] {
         level: 'caution',
         params: { message: (e as Error).message },
         title: 'This could not be judged',
-        detail: `“${check.rule}” failed on what is recorded: ${(e as Error).message}`,
+        detail: `“${rule}” failed on what is recorded: ${(e as Error).message}`,
         remedy: 'Look for a value that cannot be, and correct it.',
         gate: true,
       },
@@ -132,7 +134,7 @@ export type Judge = (commission: Commission, today: string, withWaived?: boolean
  * A judge that remembers: a check whose reads are the same values as last time is not run again. The answer is that of
  * judging everything anew. Sorted stops first, then by station. Keys are unique.
  */
-export function makeJudge(checks: readonly Check[] = CHECKS): Judge {
+export function makeJudge(checks: readonly Check[] = CHECKS, words: Catalogue = WORDS): Judge {
   let memory = new Map<string, Kept>()
   const told: TopicMemory = new Map()
   return (commission, today, withWaived = false) => {
@@ -151,7 +153,7 @@ export function makeJudge(checks: readonly Check[] = CHECKS): Judge {
         const before = memory.get(id)
         const kept = before?.read.every((v, i) => v === read[i])
           ? before
-          : { read, found: matters(check, ctx).map((m) => finding(check, saber, m)) }
+          : { read, found: matters(check, ctx, words).map((m) => finding(check, saber, m)) }
         next.set(id, kept)
         // On a model sheet nothing is fitted for good: what cannot be computed yet is no news.
         const pile = (f: Finding) => commission.job === 'model' && f.level === 'note' && PILES.has(f.code)

@@ -1,4 +1,5 @@
 import { type ComponentType, type ReactNode, useEffect, useState } from 'react'
+import { once } from './once'
 
 /** A component whose code comes when it is first shown, or before, when it is asked for by `fetch`. */
 export type Later<P> = ComponentType<P> & { fetch: () => Promise<void> }
@@ -8,27 +9,14 @@ export type Later<P> = ComponentType<P> & { fetch: () => Promise<void> }
  * opened by a key must not; what cannot be fetched is thrown to the boundary around it, and asked for again next time.
  */
 export function later<P extends object>(load: () => Promise<ComponentType<P>>, waiting: ReactNode = null): Later<P> {
-  let got: ComponentType<P> | undefined
-  let asked: Promise<void> | undefined
-  const fetch = () => {
-    asked ??= load().then(
-      (c) => {
-        got = c
-      },
-      (e) => {
-        asked = undefined
-        throw e
-      },
-    )
-    return asked
-  }
+  const code = once(load)
   function Shown(props: P) {
     const [, draw] = useState(false)
     const [failed, setFailed] = useState<unknown>()
     useEffect(() => {
       let here = true
-      if (!got)
-        fetch().then(
+      if (!code.now())
+        code.fetch().then(
           () => here && draw(true),
           (e) => here && setFailed(e ?? new Error('its code did not come')),
         )
@@ -37,10 +25,10 @@ export function later<P extends object>(load: () => Promise<ComponentType<P>>, w
       }
     }, [])
     if (failed) throw failed
-    const C = got
+    const C = code.now()
     return C ? <C {...props} /> : waiting
   }
-  return Object.assign(Shown, { fetch })
+  return Object.assign(Shown, { fetch: async () => void (await code.fetch()) })
 }
 
 /** Fetches what will be wanted soon, once the page has nothing better to do. */

@@ -1,22 +1,15 @@
 import type { Language } from '@nubrin/core/units'
+import { once } from './once'
 
-let coming: Promise<void> | undefined
-let learnt = false
+const others = once(async () => {
+  const { learnAll } = await import('@nubrin/core/tongues')
+  learnAll()
+  return true
+})
 
 /**
  * Fetches the other languages where somebody reads one; undefined when nothing has to be fetched. Where they cannot be fetched
  * what a client reads is shown in English until they can.
  */
-export function tonguesFor(language: Language): Promise<void> | undefined {
-  if (learnt || language === 'en') return undefined
-  coming ??= import('@nubrin/core/tongues').then(
-    (m) => {
-      m.learnAll()
-      learnt = true
-    },
-    () => {
-      coming = undefined
-    },
-  )
-  return coming
-}
+export const tonguesFor = (language: Language): Promise<unknown> | undefined =>
+  others.now() || language === 'en' ? undefined : others.fetch().catch(() => undefined)

@@ -1,6 +1,7 @@
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/react'
 import { fact, formatFact, type NumberFact, SOURCE_WORDS, SOURCES, type Source, state } from '@nubrin/core/facts'
 import { factPaths, isNumberPlace, keyWords } from '@nubrin/core/record'
+import { writeAt } from '@nubrin/core/record/ops'
 import { MAKER, parseMeasure, quantityOf } from '@nubrin/core/units'
 import { current } from 'immer'
 import { useState } from 'react'
@@ -9,7 +10,6 @@ import { Modal, Refused, SelectCell } from '../kit'
 import { readingFault } from '../kit/fact-field/useStated'
 import { useEditSaber, useSaber } from '../store/commission'
 import { useSession } from '../store/session'
-import { writeAt } from '../things/writeAt'
 
 const STATED = SOURCES.filter((s) => s !== 'unknown')
 

@@ -1,5 +1,5 @@
 import type { Commission } from '@nubrin/core/record'
-import { applyOps, invertOp, invertOps, type Op } from '@nubrin/core/record/ops'
+import { applyOps, invertOp, invertOps, type Op, touched } from '@nubrin/core/record/ops'
 import { useQuery } from '@tanstack/react-query'
 import { format } from 'date-fns'
 import { pathText } from '../base/pathText'
@@ -16,8 +16,6 @@ function deedText(op: Op): string {
   if (op.op === 'insert') return `put in ${valueText(op.item)}`
   return op.op === 'remove' ? `took out ${valueText(op.item)}` : 'moved'
 }
-/** The path of what an operation is about, insertions included. */
-const about = (op: Op) => (op.op === 'insert' ? `${op.at}/@${op.item.id}` : op.at)
 
 /** Who changed what from which value to which, newest first; one deed, or all since, can be put back. It is an edit like others. */
 export function History({ close }: { close: () => void }) {
@@ -66,14 +64,14 @@ export function History({ close }: { close: () => void }) {
                 .filter(isOp)
                 .slice(0, 12)
                 .map((op, i) => (
-                  <li key={`${about(op)}-${i}`} className="flex items-baseline gap-2 pl-3">
+                  <li key={`${touched(op)}-${i}`} className="flex items-baseline gap-2 pl-3">
                     <span className="min-w-0 flex-1">
-                      <span className="text-quiet">{pathText(order, about(op))}:</span> {deedText(op)}
+                      <span className="text-quiet">{pathText(order, touched(op))}:</span> {deedText(op)}
                     </span>
                     <button
                       type="button"
                       className="text-brass shrink-0"
-                      onClick={() => put(`put back ${pathText(order, about(op))}`, [invertOp(op)])}
+                      onClick={() => put(`put back ${pathText(order, touched(op))}`, [invertOp(op)])}
                     >
                       put back
                     </button>

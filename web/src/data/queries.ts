@@ -1,5 +1,6 @@
 import type { Api, GoodOf, QueryOf } from '@nubrin/core/api'
 import type { CataloguePart } from '@nubrin/core/parts'
+import { itemAt } from '@nubrin/core/record/ops'
 import {
   keepPreviousData,
   QueryClient,
@@ -56,7 +57,7 @@ export function useLeftToDo() {
           change: freshId(),
           ops: Object.entries({ done: true, doneOn: on, doneBy: by }).map(([k, value]) => ({
             op: 'set' as const,
-            at: `/toDos/@${t.id}/${k}`,
+            at: `${itemAt('/toDos', t.id)}/${k}`,
             value,
           })),
         },

@@ -4,7 +4,7 @@ import { ledFrame } from '@nubrin/core/light'
 import { pixels } from '@nubrin/core/power'
 import type { Saber } from '@nubrin/core/record'
 import { useEffect, useMemo, useRef } from 'react'
-import { lookNow, usePlay } from './usePlay'
+import { usePlay } from './usePlay'
 
 /** More than this no page shows, and no board drives. */
 const MOST_LEDS = 4000
@@ -122,7 +122,7 @@ export function BladeLight({ saber, scene }: { saber: Saber; scene: Scene }) {
     const draw = () => {
       frame = requestAnimationFrame(draw)
       usePlay.getState().tick()
-      const now = lookNow()
+      const now = usePlay.getState().look()
       if (!now) return
       // A blade that only shines is not drawn again.
       const key = `${now.look.colour.join()} ${now.look.extended} ${now.awake}`

@@ -1,19 +1,5 @@
 import type { Commission } from '@nubrin/core/record'
-import { applyOps, type Op, stepsOf } from '@nubrin/core/record/ops'
-
-/** What stands at a path of a record by identity; undefined when nothing does. */
-function valueAt(root: unknown, path: string): unknown {
-  let at = root
-  for (const step of stepsOf(path)) {
-    if (typeof at !== 'object' || at === null) return undefined
-    at = step.startsWith('@')
-      ? Array.isArray(at)
-        ? at.find((x) => (x as { id?: string }).id === step.slice(1))
-        : undefined
-      : (at as Record<string, unknown>)[step]
-  }
-  return at
-}
+import { applyOps, type Op, splitItem, touched, valueAt } from '@nubrin/core/record/ops'
 
 /**
  * The operations that make mine stand after all, on the record as it is now. When theirs took the thing away, it comes back
@@ -22,7 +8,7 @@ function valueAt(root: unknown, path: string): unknown {
 export function insist(record: Commission, mine: Op, theirs?: Op): Op[] | undefined {
   const back: Op[] =
     theirs?.op === 'remove' && valueAt(record, theirs.at) === undefined
-      ? [{ op: 'insert', at: theirs.at.slice(0, theirs.at.lastIndexOf('/@')), item: theirs.item, after: theirs.after }]
+      ? [{ op: 'insert', at: splitItem(theirs.at).list, item: theirs.item, after: theirs.after }]
       : theirs && (theirs.op === 'unset' || theirs.op === 'set') && mine.at.startsWith(`${theirs.at}/`)
         ? [{ op: 'set', at: theirs.at, value: theirs.was, was: valueAt(record, theirs.at) }]
         : []
@@ -38,7 +24,7 @@ export function insist(record: Commission, mine: Op, theirs?: Op): Op[] | undefi
       case 'remove':
         return now === undefined ? [] : [{ ...mine, item: now as typeof mine.item }]
       case 'insert': {
-        const path = `${mine.at}/@${mine.item.id}`
+        const path = touched(mine)
         const there = valueAt(base.value, path)
         return [
           ...(there ? [{ op: 'remove', at: path, item: there as typeof mine.item, after: null } satisfies Op] : []),

@@ -1,2 +1,2 @@
 // The checks and all they compute with, in a piece of their own: the drawing stands before they have come.
-export { CHECKS, makeJudge } from '@nubrin/core/judge'
+export { CHECKS, makeJudge, WORDS } from '@nubrin/core/judge'

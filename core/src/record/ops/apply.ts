@@ -1,4 +1,5 @@
-import { type Item, isKeyed, type Op, splitItem, stepsOf } from './op'
+import { type Item, isKeyed, type Op } from './op'
+import { idOfStep, splitItem, stepsOf } from './path'
 
 export type Applied<T> = { ok: true; value: T } | { ok: false; op: Op; why: 'gone' | 'twice' | 'notAList' }
 
@@ -33,7 +34,7 @@ function applyOne(root: unknown, op: Op): unknown {
     case 'unset':
       return within(root, stepsOf(op.at).slice(0, -1), (parent) => {
         const key = stepsOf(op.at).at(-1)!
-        if (Array.isArray(parent) || key.startsWith('@')) throw new Refused('notAList')
+        if (Array.isArray(parent) || idOfStep(key) !== undefined) throw new Refused('notAList')
         if (op.op === 'set') return { ...parent, [key]: op.value }
         const { [key]: _gone, ...rest } = parent
         return rest
@@ -71,9 +72,10 @@ function within(node: unknown, steps: string[], change: (node: Node) => unknown)
   if (step === undefined) {
     return change(node as Node)
   }
-  if (step.startsWith('@')) {
+  const id = idOfStep(step)
+  if (id !== undefined) {
     if (!isKeyed(node)) throw new Refused('notAList')
-    const i = node.findIndex((x) => x.id === step.slice(1))
+    const i = node.findIndex((x) => x.id === id)
     if (i < 0) throw new Refused('gone')
     return node.map((x, k) => (k === i ? within(x, rest, change) : x))
   }

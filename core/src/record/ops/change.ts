@@ -1,5 +1,6 @@
 import { same } from './diff'
-import { type Op, splitItem, stepsOf } from './op'
+import type { Op } from './op'
+import { itemAt, splitItem, touched } from './path'
 
 /** The operation that takes another one back. */
 export function invertOp(op: Op): Op {
@@ -11,7 +12,7 @@ export function invertOp(op: Op): Op {
     case 'unset':
       return { op: 'set', at: op.at, value: op.was }
     case 'insert':
-      return { op: 'remove', at: `${op.at}/@${op.item.id}`, item: op.item, after: op.after }
+      return { op: 'remove', at: itemAt(op.at, op.item.id), item: op.item, after: op.after }
     case 'remove':
       return { op: 'insert', at: splitItem(op.at).list, item: op.item, after: op.after }
     case 'move':
@@ -35,8 +36,6 @@ export function composeOps(first: readonly Op[], second: readonly Op[]): Op[] {
   return out
 }
 
-/** What an operation touches: the path of the field or item it changes. An insertion touches the item it brings. */
-const touched = (op: Op): string => (op.op === 'insert' ? `${op.at}/@${op.item.id}` : op.at)
 /** All that a change touches, each once. */
 export const touches = (ops: readonly Op[]): string[] => [...new Set(ops.map(touched))]
 
@@ -86,6 +85,3 @@ function meet(m: Op, t: Op): 'free' | 'clash' | 'done' {
   if (whole(m) && covers(pm, pt)) return 'clash'
   return 'free'
 }
-
-/** The words of a path for a screen: the last things on it and the field, with their ids. */
-export const fieldOf = (path: string): string => stepsOf(path).findLast((s) => !s.startsWith('@')) ?? ''

@@ -1,6 +1,7 @@
 import { isFact } from '../../facts/fact'
 import { isObject } from '../walk/plan'
-import { type Item, isKeyed, itemAt, type Op, stepTo } from './op'
+import { type Item, isKeyed, type Op } from './op'
+import { itemAt, stepTo } from './path'
 
 /**
  * The operations that turn one value into another. Facts and lists without identities are changed whole; items of lists are

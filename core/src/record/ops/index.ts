@@ -1,4 +1,5 @@
 export { type Applied, applyOps } from './apply'
-export { type Clash, composeOps, fieldOf, invertOp, invertOps, rebaseOps, touches } from './change'
+export { type Clash, composeOps, invertOp, invertOps, rebaseOps, touches } from './change'
 export { diffOps, same } from './diff'
-export { type Item, type Op, OpSchema, stepsOf } from './op'
+export { type Item, type Op, OpSchema } from './op'
+export { fieldOf, idOfStep, itemAt, splitItem, stepsOf, touched, valueAt, writeAt } from './path'

@@ -33,21 +33,6 @@ export const OpSchema = T.Unsafe<Op>(
   ]),
 )
 
-/** Steps of a path. A step `@id` names an item of a list. */
-export const stepsOf = (path: string): string[] =>
-  path
-    .split('/')
-    .slice(1)
-    .map((s) => s.replaceAll('~1', '/').replaceAll('~0', '~'))
-export const stepTo = (path: string, key: string) => `${path}/${key.replaceAll('~', '~0').replaceAll('/', '~1')}`
-export const itemAt = (list: string, id: string) => stepTo(list, `@${id}`)
-
-/** List and id of a path that names an item. */
-export function splitItem(path: string): { list: string; id: string } {
-  const at = path.lastIndexOf('/@')
-  return { list: path.slice(0, at), id: path.slice(at + 2) }
-}
-
 /** A list whose items have identities; an empty one counts when its counterpart does. */
 export const isKeyed = (v: unknown): v is Item[] =>
   Array.isArray(v) && v.every((x) => typeof x === 'object' && x !== null && typeof (x as Item).id === 'string')

@@ -1,4 +1,5 @@
 import type { TSchema } from '@sinclair/typebox'
+import { idOfStep, stepsOf } from '../ops'
 import type { Commission } from '../schema/commission'
 import { Saber } from '../schema/saber'
 import { type FactPlace, factPaths } from './places'
@@ -35,8 +36,7 @@ export function openFacts(c: Commission): OpenFact[] {
 /** The schema of what stands at a path by identity inside a saber, `/parts/@p1/specs/length`; undefined where there is none. */
 export function schemaAt(path: string): TSchema | undefined {
   let at: TSchema | undefined = Saber
-  for (const step of path.split('/').slice(1))
-    at = (step.startsWith('@') ? at?.items : at?.properties?.[step]) as TSchema | undefined
+  for (const step of stepsOf(path)) at = (idOfStep(step) ? at?.items : at?.properties?.[step]) as TSchema | undefined
   return at
 }
 

@@ -9,11 +9,11 @@ import {
   openFacts,
   schemaAt,
 } from '@nubrin/core/record'
+import { writeAt } from '@nubrin/core/record/ops'
 import type { Unit } from '@nubrin/core/units'
 import { type KeyboardEvent, useMemo, useRef } from 'react'
 import { ChoiceFactField, ColourFactField, Empty, FactField, type FactSchema, TextFactField } from '../../kit'
 import { useBench, useEdit, useLight, useOrder } from '../../store/commission'
-import { writeAt } from '../../things/writeAt'
 
 const HEAD: Record<OpenBecause, string> = {
   contradicted: 'Contradicted: which holds?',

@@ -1,5 +1,6 @@
 import { buildHandoff, type HandoffDocument, type Rest, type RestedLine } from '@nubrin/core/handoff'
 import type { Commission, Ref } from '@nubrin/core/record'
+import { idOfStep, stepsOf } from '@nubrin/core/record/ops'
 import { useEffect, useMemo, useState } from 'react'
 import { todayIso } from '../../data'
 import { Empty, ToThing } from '../../kit'
@@ -116,10 +117,11 @@ const KIND_OF: Readonly<Record<string, Ref extends `${infer K}:${string}` ? K : 
 }
 /** The drawn thing that a path lies in. */
 function refOf(path: string): Ref | undefined {
-  const steps = path.split('/')
+  const steps = stepsOf(path)
   for (let i = steps.length - 1; i > 0; i--) {
     const kind = KIND_OF[steps[i - 1]!]
-    if (kind && steps[i]!.startsWith('@')) return `${kind}:${steps[i]!.slice(1)}` as Ref
+    const id = idOfStep(steps[i]!)
+    if (kind && id) return `${kind}:${id}` as Ref
   }
   return undefined
 }

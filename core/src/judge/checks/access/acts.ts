@@ -1,7 +1,6 @@
 import { refusalText, run, type State, wordsOf } from '../../../machine'
 import type { Ref, Saber, Step, Task } from '../../../record'
 import { MAKER } from '../../../units'
-import { say } from '../../../words'
 import { check } from '../../check'
 
 /** Tasks that follow on each other, each list from the saber as it leaves the shop. */
@@ -41,7 +40,6 @@ export const acts = check<{
   id: 'acts',
   station: 'access',
   scope: 'saber',
-  rule: 'The steps of a client can be carried out one after another on this saber, and say what they do.',
   source: 'the saber as a machine',
   reads: ['hilt', 'parts', 'blades', 'joints', 'cutPower', 'access'],
   run: ({ saber, machine: { assembly, rest: shipped } }) => {
@@ -72,17 +70,5 @@ export const acts = check<{
         }),
       ),
     ]
-  },
-  words: {
-    refused: (p) => ({
-      title: `${say(MAKER, 'task', { task: p.task })}: step ${p.n} cannot be done`,
-      detail: `“${p.text}”: ${p.why}.`,
-      remedy: 'Draft the steps again, or put the missing one before it.',
-    }),
-    stale: (p) => ({
-      title: `${say(MAKER, 'task', { task: p.task })}: step ${p.n} is out of date`,
-      detail: `It says “${p.text}”, and the record now: “${p.now}”.`,
-      remedy: 'Draft the steps again, or say it in your own words.',
-    }),
   },
 })

@@ -5,7 +5,6 @@ export const bladeSteps = check<{ untightened: { socket: string }; unserved: { s
   id: 'bladeSteps',
   station: 'access',
   scope: 'saber',
-  rule: 'The steps put a blade into every socket, and tighten what holds it.',
   source: 'usual caution: blade secured before swinging',
   reads: ['hilt', 'blades', 'access'],
   run: ({ saber }, each) => {
@@ -38,17 +37,5 @@ export const bladeSteps = check<{ untightened: { socket: string }; unserved: { s
       )
       return screws.length && !turned ? [{ ...base, code: 'untightened' as const, level: 'stop' as const }] : []
     })
-  },
-  words: {
-    untightened: (p) => ({
-      title: `${p.socket}: the blade is put in and never tightened`,
-      detail: 'Screws hold it, and no step turns one of them tight.',
-      remedy: 'Add the step that tightens them, and a pull check.',
-    }),
-    unserved: (p) => ({
-      title: `${p.socket}: no step puts its blade in`,
-      detail: 'The steps speak of the other sockets only.',
-      remedy: 'Add its steps, or draft them again from the drawing.',
-    }),
   },
 })

@@ -5,7 +5,6 @@ export const otherPole = check<{ differs: { here: string; other: string; there: 
   id: 'otherPole',
   station: 'access',
   scope: 'saber',
-  rule: 'A cell that goes in the other way round than in the saber before it of the same order is said first.',
   source: 'what a hand has learnt it does again',
   reads: ['id', 'parts', 'order.sabers'],
   run: ({ commission, saber }) => {
@@ -25,12 +24,5 @@ export const otherPole = check<{ differs: { here: string; other: string; there: 
         refs: saber.parts.flatMap((p) => (p.kind === 'cell' && p.removable ? [`part:${p.id}` as const] : [])),
       },
     ]
-  },
-  words: {
-    differs: (p) => ({
-      title: `The cell goes in the other way round than in ${p.other}`,
-      detail: `Plus looks to the ${p.here} here, to the ${p.there} there; a hand does what it has learnt.`,
-      remedy: 'Turn it round, or say it first, in the film and on paper.',
-    }),
   },
 })

@@ -5,7 +5,6 @@ export const retightened = check<{ never: { screw: string } }>({
   id: 'retightened',
   station: 'access',
   scope: 'saber',
-  rule: 'A screw loosened to put the blade in is tightened again in the same task.',
   source: 'usual caution: blade secured before swinging',
   reads: ['hilt', 'access'],
   run: ({ saber }) =>
@@ -20,13 +19,6 @@ export const retightened = check<{ never: { screw: string } }>({
         refs: [ref],
         gate: true,
       })),
-  words: {
-    never: (p) => ({
-      title: `Put the blade in: ${p.screw} is never tightened`,
-      detail: 'The steps loosen it and end.',
-      remedy: 'Add the tightening step and a pull check.',
-    }),
-  },
 })
 
 /** Screws that a task loosens last and does not tighten after. */

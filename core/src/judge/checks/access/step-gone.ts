@@ -1,6 +1,4 @@
 import { nameOf, partsOfRef, type Task } from '../../../record'
-import { MAKER } from '../../../units'
-import { say } from '../../../words'
 import { check } from '../../check'
 
 export const stepGone = check<{
@@ -10,7 +8,6 @@ export const stepGone = check<{
   id: 'stepGone',
   station: 'access',
   scope: 'saber',
-  rule: 'A step points to a place that exists, and never to a screw the client must leave alone.',
   source: 'screw map',
   reads: [
     'hilt',
@@ -57,16 +54,4 @@ export const stepGone = check<{
           : []
       }),
     ),
-  words: {
-    nowhere: (p) => ({
-      title: `${say(MAKER, 'task', p)}: a step points nowhere`,
-      detail: `“${p.text}”`,
-      remedy: 'Choose its place again.',
-    }),
-    forbidden: (p) => ({
-      title: `${say(MAKER, 'task', p)} turns ${p.screw}`,
-      detail: `The screw map says it must not be touched. “${p.text}”`,
-      remedy: 'Correct the step or the screw map.',
-    }),
-  },
 })

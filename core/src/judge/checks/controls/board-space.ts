@@ -1,9 +1,8 @@
 import { analyse, doingOf, type Lost, type Matter, modeName, rowOfMap } from '../../../controls'
-import { byId, type Id, keyWords, refTo, type Saber } from '../../../record'
+import { byId, type Id, refTo, type Saber } from '../../../record'
 import { MAKER } from '../../../units'
 import { check, type Reads } from '../../check'
 import type { Level } from '../../finding'
-import { listed } from '../../text'
 
 interface Row {
   row: string
@@ -31,19 +30,12 @@ const LEVEL: Record<keyof Codes, Level> = {
   ...{ keeping: 'caution', noWayTo: 'caution', bag: 'caution' },
 }
 const READS: readonly Reads[] = ['controls', 'modes', 'timing', 'settings', 'presets', 'inputs']
-const LOST: Record<Lost, string> = {
-  preset: 'Nothing leads to another preset',
-  track: 'Nothing plays its tracks',
-  volume: 'Nothing sets the volume',
-  effect: 'Nothing calls it up',
-}
 
 /** What the walk through the whole map finds, beside collisions and traps. */
 export const boardSpace = check<{ [C in keyof Codes]: Codes[C] }>({
   id: 'boardSpace',
   station: 'controls',
   scope: 'saber',
-  rule: 'Every control can be made by a hand and carried out, every mode reached and left, and whatever is set up called up.',
   source: 'walk through the map: modes, poses, presets, times',
   reads: READS,
   run: ({ saber }, each) =>
@@ -64,77 +56,6 @@ export const boardSpace = check<{ [C in keyof Codes]: Codes[C] }>({
         ]
       },
     ),
-  words: {
-    narrow: (p) => ({
-      title: `A hand cannot keep “${p.row}”`,
-      detail: `${p.presets.length ? `In ${listed(p.presets)}: it` : 'It'} counts between ${p.from} and ${p.to} ms; a hand needs ${p.hand} ms.`,
-      remedy: 'Widen the time between it and the next.',
-    }),
-    never: (p) => ({
-      title: `“${p.row}” can never be held right`,
-      detail: `It counts from ${p.from} ms on, and has to be let go before ${p.to} ms.`,
-      remedy: 'Correct one of the two times.',
-    }),
-    holdInTap: (p) => ({
-      title: `The hold of “${p.row}” is still a tap`,
-      detail: `It counts from ${p.from} ms on; a press is a tap up to ${p.tap} ms.`,
-      remedy: 'Hold longer, or make the tap shorter.',
-    }),
-    overruled: (p) => ({
-      title: `“${p.row}” is never carried out`,
-      detail: p.by.length
-        ? `Wherever it could be, ${listed(p.by.map((x) => `“${x}”`))} stands before it.`
-        : 'Wherever it could be, another control stands before it.',
-      remedy: 'Take it out, or take the other one out of a pose or a preset.',
-    }),
-    cutOff: (p) => ({
-      title: `“${p.row}” is never reached`,
-      detail: `The shorter hold of ${listed(p.by.map((x) => `“${x}”`))} has led elsewhere before.`,
-      remedy: 'Let the shorter one be carried out when it is let go.',
-    }),
-    unreached: (p) => ({
-      title: `Nothing leads to ${p.mode}`,
-      detail: p.rows.length
-        ? `What is said of it cannot be done: ${listed(p.rows)}.`
-        : 'No control and no time-out leads there.',
-      remedy: 'Record how one gets there, or take it out.',
-    }),
-    noOff: () => ({
-      title: 'No mode is off',
-      detail: 'Of the modes recorded none is with the blade off.',
-      remedy: 'Say which one it is.',
-    }),
-    round: (p) => ({
-      title: 'It never comes to rest by itself',
-      detail: `Left alone it goes round: ${[...p.modes, p.modes[0]].join(' → ')}.`,
-      remedy: 'Correct where one of them leads.',
-    }),
-    choosesWhat: (p) => ({
-      title: `What does ${p.mode} choose?`,
-      detail: 'It is a menu, and nobody has said what is chosen in it.',
-      remedy: 'Say it at the mode.',
-    }),
-    choosing: (p) => ({
-      title: `How does one go through ${p.mode}?`,
-      detail: 'No control steps through it, and it is not turned.',
-      remedy: 'Record the control, or that it chooses by turning.',
-    }),
-    keeping: (p) => ({
-      title: `How is a choice in ${p.mode} kept?`,
-      detail: 'No control keeps it or closes the menu, and no time-out does.',
-      remedy: 'Record the control that keeps it.',
-    }),
-    noWayTo: (p) => ({
-      title: `${p.effects.length ? `${p.effects.map(keyWords).join(', ')}: nothing calls it up` : LOST[p.what]}${p.presets.length && !p.all ? ` in ${listed(p.presets)}` : ''}`,
-      detail: 'It is recorded, and no control that can be reached leads to it.',
-      remedy: 'Record the control, or take out what nobody can reach.',
-    }),
-    bag: (p) => ({
-      title: 'It can light in a bag',
-      detail: `A motion alone is enough: ${listed(p.rows)}.`,
-      remedy: 'Ask for a button with it, or tell the client how to keep it dark.',
-    }),
-  },
 })
 
 /** The parameters of a matter in the maker's words, and by what it is told from others of its code. */

@@ -13,7 +13,6 @@ export const collision = check<{ same: Pair; close: Pair & { holds: [number, num
   id: 'collision',
   station: 'controls',
   scope: 'saber',
-  rule: 'No two controls share a mode, input, gesture and pose in one preset; holds on one button are as far apart as a hand keeps them, 0.4 s where nothing else is set.',
   source: 'simulated board',
   reads: ['controls', 'modes', 'timing', 'inputs', 'spoken'],
   run: ({ saber }) =>
@@ -41,16 +40,4 @@ export const collision = check<{ same: Pair; close: Pair & { holds: [number, num
         gate: true,
       }
     }),
-  words: {
-    same: (p) => ({
-      title: 'Two controls collide',
-      detail: `${p.state}: “${p.gesture}” is both “${p.a}” and “${p.b}”.`,
-      remedy: 'Give one another gesture, pose or count.',
-    }),
-    close: (p) => ({
-      title: 'Two holds cannot be told apart',
-      detail: `${p.state}: “${p.gesture}” is both “${p.a}” and “${p.b}” at ${p.holds[0]} s and ${p.holds[1]} s.`,
-      remedy: `Move the holds at least ${p.hand} s apart.`,
-    }),
-  },
 })

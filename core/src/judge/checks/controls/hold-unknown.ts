@@ -7,7 +7,6 @@ export const holdUnknown = check<{ unknown: { does: string; state: string; gestu
   id: 'holdUnknown',
   station: 'controls',
   scope: 'saber',
-  rule: 'A hold has a time read off the configuration.',
   source: 'house rule: facts know where they come from',
   reads: ['controls', 'modes', 'inputs'],
   run: ({ saber }) =>
@@ -20,11 +19,4 @@ export const holdUnknown = check<{ unknown: { does: string; state: string; gestu
         params: { does: r.says ?? r.does, state: modeName(saber, r.mode), gesture: gestureText(MAKER, saber, r) },
         refs: [`row:${r.id}`],
       })),
-  words: {
-    unknown: (p) => ({
-      title: `How long is the hold for “${p.does}”?`,
-      detail: `${p.state}: ${p.gesture}.`,
-      remedy: 'Read it off the board’s configuration.',
-    }),
-  },
 })

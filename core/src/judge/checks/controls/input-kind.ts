@@ -14,7 +14,6 @@ export const inputKind = check<{ cannot: { input: string; kind: string; gestures
   id: 'inputKind',
   station: 'controls',
   scope: 'saber',
-  rule: 'What is pressed is a button, what is slid a slide, what is plugged a key.',
   source: 'simulated board',
   reads: ['inputs', 'controls'],
   run: ({ saber }) =>
@@ -34,11 +33,4 @@ export const inputKind = check<{ cannot: { input: string; kind: string; gestures
           ]
         : []
     }),
-  words: {
-    cannot: (p) => ({
-      title: `${p.input} is a ${p.kind}, yet it is worked otherwise`,
-      detail: `The control map says: ${p.gestures.join(', ')}.`,
-      remedy: 'Correct its kind, or the gesture.',
-    }),
-  },
 })

@@ -7,7 +7,6 @@ export const manyHolds = check<{ many: { input: string; count: number } }>({
   id: 'manyHolds',
   station: 'controls',
   scope: 'saber',
-  rule: 'One button whose hold means four things or more needs its list in writing.',
   source: 'trade practice',
   reads: ['controls', 'inputs', 'spoken'],
   run: ({ saber }) =>
@@ -25,11 +24,4 @@ export const manyHolds = check<{ many: { input: string; count: number } }>({
           ]
         : []
     }),
-  words: {
-    many: (p) => ({
-      title: `Holding the ${p.input.toLowerCase()} means ${p.count} things`,
-      detail: 'They differ by state and time.',
-      remedy: 'Print the controls card; show each in its own beat.',
-    }),
-  },
 })

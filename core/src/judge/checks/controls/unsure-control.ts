@@ -6,7 +6,6 @@ export const unsureControl = check<{ unsure: { does: string; gesture: string } }
   id: 'unsureControl',
   station: 'controls',
   scope: 'saber',
-  rule: 'A control marked "not sure" is tried before it is shown or printed.',
   source: 'shop practice',
   reads: ['controls', 'inputs', 'spoken'],
   run: ({ saber }) =>
@@ -20,11 +19,4 @@ export const unsureControl = check<{ unsure: { does: string; gesture: string } }
         refs: [`row:${r.id}`],
         gate: true,
       })),
-  words: {
-    unsure: (p) => ({
-      title: `Not sure: ${p.does}`,
-      detail: p.gesture,
-      remedy: 'Try it on the saber, then mark it configured or take it out.',
-    }),
-  },
 })

@@ -1,9 +1,7 @@
 import { known } from '../../../facts'
 import { HOLE_OF } from '../../../fit'
 import { inWall, sideOpenings, spanOf } from '../../../room'
-import { formatNumber, MAKER } from '../../../units'
 import { check } from '../../check'
-import { mm } from '../../text'
 
 /** How far a button's or port's middle may lie from that of its hole, mm. */
 const BESIDE = 0.5
@@ -12,7 +10,6 @@ export const atItsHole = check<{ beside: { part: string; hole: string; at: numbe
   id: 'atItsHole',
   station: 'fit',
   scope: 'saber',
-  rule: 'A button stands in its hole and a port behind its hole.',
   source: 'geometry',
   reads: ['hilt', 'parts'],
   run: ({ saber }) =>
@@ -42,11 +39,4 @@ export const atItsHole = check<{ beside: { part: string; hole: string; at: numbe
           ]
         })
     }),
-  words: {
-    beside: (p) => ({
-      title: `${p.part} sits ${mm(Math.abs(p.off))} beside ${p.hole}`,
-      detail: `Hole at ${formatNumber(MAKER, p.at, 1)}, its middle at ${formatNumber(MAKER, p.middle, 1)}.`,
-      remedy: `Move it ${p.off > 0 ? 'back' : 'forward'} by ${mm(Math.abs(p.off))}, or correct the hole.`,
-    }),
-  },
 })

@@ -2,7 +2,6 @@ import { sized } from '../../../facts'
 import { byId } from '../../../record'
 import { mainSocket } from '../../../room'
 import { check } from '../../check'
-import { mm } from '../../text'
 
 export const bladeSeat = check<{
   plug: { plug: string; socket: string; by: number }
@@ -11,7 +10,6 @@ export const bladeSeat = check<{
   id: 'bladeSeat',
   station: 'fit',
   scope: 'saber',
-  rule: 'A plug is no wider than its socket; a string blade goes in straight and is never twisted.',
   source: 'trade practice',
   reads: ['hilt', 'parts', 'blades'],
   run: ({ saber }, each) => {
@@ -55,17 +53,5 @@ export const bladeSeat = check<{
         },
       ),
     ]
-  },
-  words: {
-    plug: (p) => ({
-      title: `${p.plug} does not go into the ${p.socket}`,
-      detail: `It is ${mm(p.by)} wider than the socket.`,
-      remedy: 'Turn it down, or take another.',
-    }),
-    twisted: (p) => ({
-      title: `${p.blade} must not be twisted, and the ${p.socket} turns it in`,
-      detail: 'Its pins or wires shear when it is turned.',
-      remedy: 'Change how the blade goes in, or take a blade made for it.',
-    }),
   },
 })

@@ -1,22 +1,16 @@
-import { CLAMP, clampOf } from '../../../fit'
+import { clampOf } from '../../../fit'
 import { check } from '../../check'
-import { mm } from '../../text'
 
-interface Held {
+export interface Held {
   chassis: string
   clamp: number
   change: number
 }
-const rest = (p: Held) => ({
-  detail: `Held by length it wants ${CLAMP.least} to ${CLAMP.most} mm.`,
-  remedy: p.change > 0 ? `Add a spacer of ${mm(p.change)}.` : `Take ${mm(-p.change)} off.`,
-})
 
 export const clamp = check<{ play: Held; off: Held }>({
   id: 'clamp',
   station: 'fit',
   scope: 'saber',
-  rule: `A chassis held by length is ${CLAMP.least} to ${CLAMP.most} mm longer than its room.`,
   source: 'trade practice, editable',
   reads: ['hilt', 'parts'],
   run: ({ saber }) => {
@@ -33,9 +27,5 @@ export const clamp = check<{ play: Held; off: Held }>({
         gate: play,
       },
     ]
-  },
-  words: {
-    play: (p) => ({ title: `${p.chassis} is not held: ${mm(-p.clamp)} of play`, ...rest(p) }),
-    off: (p) => ({ title: `${p.chassis} is clamped by ${mm(p.clamp)}`, ...rest(p) }),
   },
 })

@@ -1,6 +1,5 @@
 import { known } from '../../../facts'
 import { layOut, sideOpenings, spanOf } from '../../../room'
-import { formatNumber, MAKER } from '../../../units'
 import { check } from '../../check'
 
 /** A display turned from its window by more than this is not read through it, degrees. */
@@ -16,7 +15,6 @@ export const displayWindow = check<{
   id: 'displayWindow',
   station: 'fit',
   scope: 'saber',
-  rule: 'A display stands behind a window and looks at it.',
   source: 'geometry',
   reads: ['hilt', 'parts'],
   run: ({ saber }, each) => {
@@ -70,22 +68,5 @@ export const displayWindow = check<{
           : []
       },
     )
-  },
-  words: {
-    none: (p) => ({
-      title: `${p.display}: no window over it`,
-      detail: `Its middle is at ${formatNumber(MAKER, p.middle, 1)} mm.`,
-      remedy: 'Move the display, or record the window.',
-    }),
-    turned: (p) => ({
-      title: `${p.display} looks past its window`,
-      detail: `The window is at ${formatNumber(MAKER, p.window, 0)}°, the display at ${formatNumber(MAKER, p.clock, 0)}°: ${formatNumber(MAKER, p.by, 0)}° apart.`,
-      remedy: 'Turn the chassis, or correct one of the two angles.',
-    }),
-    off: (p) => ({
-      title: `${p.display} sits ${formatNumber(MAKER, p.off, 1)} mm off its window`,
-      detail: `Window at ${formatNumber(MAKER, p.window, 1)}, display at ${formatNumber(MAKER, p.middle, 1)}.`,
-      remedy: `Move the display by ${formatNumber(MAKER, p.off, 1)} mm.`,
-    }),
   },
 })

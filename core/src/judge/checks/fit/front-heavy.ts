@@ -1,27 +1,19 @@
 import { known } from '../../../facts'
 import { balance } from '../../../fit'
 import { layOut } from '../../../room'
-import { formatNumber, MAKER } from '../../../units'
 import { check } from '../../check'
 
-interface Lies {
+export interface Lies {
   centre: number
   share: number
 }
 /** The middle third of the hilt, as shares of its length. */
 const MIDDLE = { from: 0.33, to: 0.67 }
 
-const words = (title: string) => (p: Lies) => ({
-  title,
-  detail: `The balance is ${formatNumber(MAKER, p.centre, 0)} mm from the pommel, ${formatNumber(MAKER, p.share * 100, 0)} % of the hilt.`,
-  remedy: 'Move the cell, or say so to the client.',
-})
-
 export const frontHeavy = check<{ front: Lies; tail: Lies }>({
   id: 'frontHeavy',
   station: 'fit',
   scope: 'saber',
-  rule: 'Without a blade the balance lies within the middle third of the hilt.',
   source: 'trade practice, editable',
   reads: ['hilt', 'parts'],
   run: ({ saber }) => {
@@ -38,5 +30,4 @@ export const frontHeavy = check<{ front: Lies; tail: Lies }>({
       },
     ]
   },
-  words: { front: words('Front-heavy'), tail: words('Tail-heavy') },
 })

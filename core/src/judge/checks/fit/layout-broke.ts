@@ -1,21 +1,16 @@
-import { type Broken, brokenText, changeText, type LayoutChange, reviewLayout } from '../../../fit'
+import { type Broken, type LayoutChange, reviewLayout } from '../../../fit'
 import { check } from '../../check'
 
-interface Reviewed {
+export interface Reviewed {
   changed: LayoutChange[]
   broke: Broken[]
   why: string
-}
-const changes = (p: Reviewed) => {
-  const shown = p.changed.slice(0, 3).map(changeText)
-  return `${shown.join('; ')}${p.changed.length > 3 ? `; ${p.changed.length - 3} more` : ''}.`
 }
 
 export const layoutBroke = check<{ broke: Reviewed; holds: Reviewed }>({
   id: 'layoutBroke',
   station: 'fit',
   scope: 'saber',
-  rule: 'A chosen layout is held against every later fact.',
   source: 'layout as chosen, with its reason',
   reads: ['hilt', 'parts', 'decisions'],
   run: ({ saber }) => {
@@ -32,17 +27,5 @@ export const layoutBroke = check<{ broke: Reviewed; holds: Reviewed }>({
         gate: broke,
       },
     ]
-  },
-  words: {
-    broke: (p) => ({
-      title: 'The chosen layout does not hold any more',
-      detail: `${changes(p)} Now: ${p.broke.map(brokenText).join('; ')}.`,
-      remedy: `Search again. It was chosen for: “${p.why}”.`,
-    }),
-    holds: (p) => ({
-      title: 'The chosen layout holds after a change',
-      detail: changes(p),
-      remedy: 'Look it over, and choose it again to settle it.',
-    }),
   },
 })

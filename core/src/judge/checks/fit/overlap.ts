@@ -1,6 +1,5 @@
 import { inEndWall, inSeat, overlaps } from '../../../fit'
 import { check } from '../../check'
-import { mm } from '../../text'
 
 export const overlap = check<{
   share: { a: string; b: string; mm: number }
@@ -10,7 +9,6 @@ export const overlap = check<{
   id: 'overlap',
   station: 'fit',
   scope: 'saber',
-  rule: 'Two parts do not share the same length, unless one carries the other; none stands in the seat of the blade or in the closed end of the pommel.',
   source: 'geometry',
   reads: ['hilt', 'parts'],
   run: ({ saber }) => [
@@ -39,21 +37,4 @@ export const overlap = check<{
       gate: true,
     })),
   ],
-  words: {
-    endWall: (p) => ({
-      title: `${p.part} stands in the end wall of the pommel`,
-      detail: `It reaches ${mm(p.mm)} into it.`,
-      remedy: `Move it forward by ${mm(p.mm)}, or measure the wall again.`,
-    }),
-    seat: (p) => ({
-      title: `${p.part} stands in the seat of the blade`,
-      detail: `It reaches ${mm(p.mm)} into the ${p.socket}.`,
-      remedy: `Move it back by ${mm(p.mm)}, or make the seat shallower.`,
-    }),
-    share: (p) => ({
-      title: `${p.a} and ${p.b} overlap`,
-      detail: `They share ${mm(p.mm)} of length.`,
-      remedy: `Move one by ${mm(p.mm)}, or lay one beside the other.`,
-    }),
-  },
 })

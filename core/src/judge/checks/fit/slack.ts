@@ -1,8 +1,7 @@
-import { type Missing, missingText } from '../../../facts'
+import type { Missing } from '../../../facts'
 import { axialSlack, CLAMP, clampOf } from '../../../fit'
 import type { Ref } from '../../../record'
 import { check } from '../../check'
-import { mm } from '../../text'
 
 export const slack = check<{
   unknown: { needs: Missing['needs'] }
@@ -12,7 +11,6 @@ export const slack = check<{
   id: 'slack',
   station: 'fit',
   scope: 'saber',
-  rule: 'What lies in line is no longer than the cavity.',
   source: 'axial sum, worst case Σ|tol|',
   reads: ['hilt', 'parts'],
   run: ({ saber }) => {
@@ -53,22 +51,5 @@ export const slack = check<{
           },
         ]
       : []
-  },
-  words: {
-    unknown: (p) => ({
-      title: 'Axial slack',
-      detail: missingText({ ok: false, needs: p.needs }),
-      remedy: 'Enter what is missing.',
-    }),
-    tooLong: (p) => ({
-      title: `It does not close: ${mm(p.by)} too long`,
-      detail: `The parts in line take ${mm(p.taken)}.`,
-      remedy: 'Lay the board beside the cell, take a shorter part, or lengthen the hilt.',
-    }),
-    tolerances: (p) => ({
-      title: `Slack ${mm(p.slack)}, worst case ${mm(p.slack - p.worst)}`,
-      detail: `Tolerances add up to ±${mm(p.worst)}, ±${mm(p.rss)} by root sum of squares.`,
-      remedy: 'Measure the longest parts, or leave room.',
-    }),
   },
 })

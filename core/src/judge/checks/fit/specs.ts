@@ -1,6 +1,5 @@
 import { known } from '../../../facts'
 import { type FittedPart, kindRule, SPECS, type SpecKey } from '../../../record'
-import { formatNumber, MAKER } from '../../../units'
 import { check } from '../../check'
 
 export const specs = check<{
@@ -10,7 +9,6 @@ export const specs = check<{
   id: 'specs',
   station: 'fit',
   scope: 'saber',
-  rule: 'A fitted part has the sizes and ratings its kind needs, and a place.',
   source: 'parts catalogue',
   reads: ['parts'],
   run: ({ saber }) =>
@@ -45,23 +43,6 @@ export const specs = check<{
           : []),
       ]
     }),
-  words: {
-    odd: (p) => ({
-      title: `${p.part}: ${p.values.map((v) => SPECS[v.key].label).join(', ')}?`,
-      detail: p.values
-        .map(
-          ({ key, value }) =>
-            `${SPECS[key].label} ${formatNumber(MAKER, value)} ${SPECS[key].unit}; usual ${SPECS[key].min} to ${SPECS[key].max}`,
-        )
-        .join('. '),
-      remedy: 'Check the figure and its unit.',
-    }),
-    incomplete: (p) => ({
-      title: `${p.part}: not judged`,
-      detail: `Needs ${[...p.missing.map((k) => SPECS[k].label), ...(p.unplaced ? ['its place'] : [])].join(', ')}.`,
-      remedy: 'Enter it; until then nothing is computed with this part.',
-    }),
-  },
 })
 
 /** Values outside the range that is usual for their kind. */

@@ -1,6 +1,5 @@
 import { known } from '../../../facts'
 import { stringSums as sums } from '../../../fit'
-import { formatNumber, MAKER } from '../../../units'
 import { check } from '../../check'
 
 export const stringSums = check<{
@@ -9,7 +8,6 @@ export const stringSums = check<{
   id: 'stringSums',
   station: 'fit',
   scope: 'saber',
-  rule: 'The LEDs of a string blade are groups times LEDs in each, and that is the stated total.',
   source: 'counting',
   reads: ['blades'],
   run: ({ saber }) =>
@@ -35,11 +33,4 @@ export const stringSums = check<{
           },
         ]
       }),
-  words: {
-    differ: (p) => ({
-      title: `${p.blade}: the LEDs do not add up`,
-      detail: `${formatNumber(MAKER, p.groups)} groups of ${formatNumber(MAKER, p.each)} are ${formatNumber(MAKER, p.sum)}, stated are ${formatNumber(MAKER, p.stated)}.`,
-      remedy: 'Count again, and correct the one that is wrong.',
-    }),
-  },
 })

@@ -1,7 +1,5 @@
 import { fitParts } from '../../../fit'
-import { formatNumber, MAKER } from '../../../units'
 import { check } from '../../check'
-import { mm } from '../../text'
 
 interface Tight {
   part: string
@@ -18,7 +16,6 @@ export const tooWide = check<{ outside: { part: string; mm: number }; blocked: T
   id: 'tooWide',
   station: 'fit',
   scope: 'saber',
-  rule: 'A part, its clearance and the chassis wall round it are no wider than the bore they lie in.',
   source: 'radial fit: R = (bore − 2·wall − 2·clearance)/2',
   reads: ['hilt', 'parts'],
   run: ({ saber }, each) =>
@@ -46,21 +43,4 @@ export const tooWide = check<{ outside: { part: string; mm: number }; blocked: T
       if (f.spareMm < 0) return [{ ...base, code: 'blocked' as const, level: 'stop' as const, params, gate: true }]
       return f.spareMm < SNUG ? [{ ...base, code: 'tight' as const, level: 'caution' as const, params }] : []
     }),
-  words: {
-    outside: (p) => ({
-      title: `${p.part} sticks out of the hilt`,
-      detail: `${mm(p.mm)} of it lies outside.`,
-      remedy: 'Move it, or take a shorter one.',
-    }),
-    blocked: (p) => ({
-      title: `${p.part} does not go in`,
-      detail: `The bore of the ${p.section} is ${mm(p.bore)} at ${formatNumber(MAKER, p.at, 1)}: ${mm(-p.spare)} too small${p.beside ? ' for it beside the cell' : ''}.`,
-      remedy: `Bore it out by ${mm(-p.spare)}, move it, or take the next size down.`,
-    }),
-    tight: (p) => ({
-      title: `${p.part} goes in by ${mm(p.spare)}`,
-      detail: `Bore ${mm(p.bore)} in the ${p.section}. Tolerances may eat it.`,
-      remedy: 'Try the part itself before printing.',
-    }),
-  },
 })

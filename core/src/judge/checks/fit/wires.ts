@@ -1,7 +1,5 @@
 import { wiresBlocked } from '../../../fit'
-import { formatNumber, MAKER } from '../../../units'
 import { check } from '../../check'
-import { mm } from '../../text'
 
 export const wires = check<{
   blocked: { count: number; at: number; circle: number; bundle: number; laid: number }
@@ -9,7 +7,6 @@ export const wires = check<{
   id: 'wires',
   station: 'fit',
   scope: 'saber',
-  rule: 'The wires that pass a cut find room there: in one bundle, in two, or laid singly.',
   source: 'circle packing; leads counted from what is connected',
   reads: ['hilt', 'parts', 'blades', 'zones'],
   run: ({ saber }) => {
@@ -30,12 +27,5 @@ export const wires = check<{
         refs: w.crossing.slice(0, 1).map((c) => c.ref),
       },
     ]
-  },
-  words: {
-    blocked: (p) => ({
-      title: `${p.count} wires do not pass at ${formatNumber(MAKER, p.at, 0)} mm`,
-      detail: `The largest free circle is ${mm(p.circle)}, a bundle needs ${mm(p.bundle)}, and laid singly only ${p.laid} find room.`,
-      remedy: 'Thinner wire where the current allows, a flatter board, or another order.',
-    }),
   },
 })

@@ -15,7 +15,6 @@ export const afterwards = check<{
   id: 'afterwards',
   station: 'handoff',
   scope: 'order',
-  rule: 'What went has its record; a client is answered; a saber that came back goes back with what was found and done.',
   source: 'shop practice',
   reads: ['order.questions', 'order.visits', 'order.shipped', 'order.handoff', 'order.sabers', 'today'],
   run: ({ commission: c, today }) => {
@@ -50,27 +49,5 @@ export const afterwards = check<{
           : []
       }),
     ]
-  },
-  words: {
-    asks: (p) => ({
-      title: 'The client asks',
-      detail: p.text,
-      remedy: 'Answer it, and write the answer down at Brief.',
-    }),
-    here: (p) => ({
-      title: `${p.saber} has been back for ${p.days} days`,
-      detail: 'It came back to the shop and is not recorded as gone again.',
-      remedy: 'Say when it goes back.',
-    }),
-    unsaid: (p) => ({
-      title: `${p.saber} went back: ${p.what} is not recorded`,
-      detail: 'Whoever opens it next reads this.',
-      remedy: 'Write it down at the visit.',
-    }),
-    noRecord: () => ({
-      title: 'Shipped without a record',
-      detail: 'A day of shipping is entered, and no handoff was issued.',
-      remedy: 'Issue the handoff, or take the day back.',
-    }),
   },
 })

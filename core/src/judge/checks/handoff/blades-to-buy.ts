@@ -4,7 +4,6 @@ export const bladesToBuy = check<{ none: { socket: string } }>({
   id: 'bladesToBuy',
   station: 'handoff',
   scope: 'saber',
-  rule: 'A socket without a shipped blade is told to the client.',
   source: 'shop practice',
   reads: ['hilt', 'blades'],
   run: ({ saber }) =>
@@ -18,11 +17,4 @@ export const bladesToBuy = check<{ none: { socket: string } }>({
         refs: [`socket:${k.id}`],
         gate: true,
       })),
-  words: {
-    none: (p) => ({
-      title: `${p.socket}: no blade ships for it`,
-      detail: 'Only a bench blade, or none, is recorded.',
-      remedy: 'Add the blade the client gets or must buy, with its length.',
-    }),
-  },
 })

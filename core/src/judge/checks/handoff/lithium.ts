@@ -1,4 +1,4 @@
-import { type CarrierSays, type CellsIn, carrierOf, cellsOf, lithiumOf, refusalWords } from '../../../box'
+import { type CarrierSays, type CellsIn, carrierOf, cellsOf, lithiumOf } from '../../../box'
 import { refTo } from '../../../record'
 import { check } from '../../check'
 
@@ -14,7 +14,6 @@ export const lithium = check<{
   id: 'lithium',
   station: 'handoff',
   scope: 'order',
-  rule: 'Cells travel as the carrier takes them, and who must confirm it has.',
   source: 'the carriers’ rule file, a stand-in; the carrier and the country decide',
   reads: ['order.packing', 'order.parcels', 'order.sabers'],
   run: ({ commission }) => {
@@ -50,27 +49,5 @@ export const lithium = check<{
           params: { to: x.to, cell: x.cells.name, by: x.by ?? x.carrier },
         })),
     ]
-  },
-  words: {
-    noCarrier: (p) => ({
-      title: `Parcel to ${p.to}: who carries ${p.count} ${p.count === 1 ? 'cell' : 'cells'}?`,
-      detail: 'Whether lithium cells are taken depends on the carrier and the border.',
-      remedy: 'Choose the carrier of the parcel.',
-    }),
-    refused: (p) => ({
-      title: `${p.carrier} does not take ${p.cell}`,
-      detail: `Parcel to ${p.to}: ${refusalWords(p.why)}.`,
-      remedy: 'Take the cell out and say which one the client has to buy, or choose another carrier.',
-    }),
-    confirm: (p) => ({
-      title: `${p.cell}: not confirmed for the parcel to ${p.to}`,
-      detail: `To be confirmed by ${p.by}.`,
-      remedy: 'Ask, and enter who confirmed it.',
-    }),
-    unknown: (p) => ({
-      title: `${p.cell}: its energy is not known`,
-      detail: `The parcel to ${p.to} is judged by watt hours: voltage times capacity.`,
-      remedy: 'Enter nominal voltage and capacity of the cell.',
-    }),
   },
 })

@@ -15,7 +15,6 @@ export const parcels = check<{
   id: 'parcels',
   station: 'handoff',
   scope: 'order',
-  rule: 'A parcel weighs what lies in it weighs, and no more than its carrier takes.',
   source: 'scale against the packing list',
   reads: ['order.packing', 'order.parcels', 'order.sabers'],
   run: ({ commission }) => {
@@ -53,23 +52,5 @@ export const parcels = check<{
           : [],
       ),
     ]
-  },
-  words: {
-    apart: (p) => ({
-      title: `Parcel to ${p.to}: ${Math.abs(Math.round(p.weighs - p.expected))} g too ${p.weighs < p.expected ? 'light' : 'heavy'}`,
-      detail: `On the scale ${Math.round(p.weighs)} g; what is on its list comes to ${Math.round(p.expected)} g.`,
-      remedy:
-        p.weighs < p.expected ? 'Look what is missing from the box.' : 'Look what lies in it that is not on the list.',
-    }),
-    heavy: (p) => ({
-      title: `Parcel to ${p.to}: too heavy for ${p.carrier}`,
-      detail: `${Math.round(p.weighs)} g; ${p.most} g are taken.`,
-      remedy: 'Send it in two, or with another carrier.',
-    }),
-    empty: (p) => ({
-      title: `Parcel to ${p.to}: nothing is in it`,
-      detail: 'No line of the packing list goes into it.',
-      remedy: 'Put something into it, or let the parcel go.',
-    }),
   },
 })

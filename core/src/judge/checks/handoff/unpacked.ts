@@ -10,7 +10,6 @@ export const unpacked = check<{
   id: 'unpacked',
   station: 'handoff',
   scope: 'order',
-  rule: 'What the record says must go is on the packing list, and everything on the list is in the box.',
   source: 'packing list',
   reads: ['order.packing', 'order.arrivals', 'order.sabers'],
   run: ({ commission }) => {
@@ -45,22 +44,5 @@ export const unpacked = check<{
           ]
         : []),
     ]
-  },
-  words: {
-    noList: () => ({
-      title: 'No packing list',
-      detail: 'Nothing says what goes into the box.',
-      remedy: 'Draft it from the record.',
-    }),
-    open: ({ items }) => ({
-      title: `${items.length} not packed`,
-      detail: items.join('; '),
-      remedy: 'Pack it and tick it off.',
-    }),
-    missing: ({ items }) => ({
-      title: `${items.length} not on the packing list`,
-      detail: items.join('; '),
-      remedy: 'Take it up from the record, or set this aside with the reason.',
-    }),
   },
 })

@@ -5,7 +5,6 @@ export const bladeHeld = check<{ nothing: { socket: string }; never: { screw: st
   id: 'bladeHeld',
   station: 'hilt',
   scope: 'saber',
-  rule: 'Every socket says which screws hold its blade, unless turning holds it; every screw that holds a blade belongs to a socket.',
   source: 'shop practice',
   reads: ['hilt'],
   run: ({ saber }, each) => [
@@ -56,21 +55,4 @@ export const bladeHeld = check<{ nothing: { socket: string }; never: { screw: st
       ],
     ),
   ],
-  words: {
-    nothing: (p) => ({
-      title: `${p.socket}: what holds the blade?`,
-      detail: 'No retention screw is named.',
-      remedy: 'Name the screw or screws that hold the blade.',
-    }),
-    unnamed: (p) => ({
-      title: `${p.screw}: which blade does it hold?`,
-      detail: 'It is for holding a blade, and no socket names it.',
-      remedy: 'Name it at its socket, or give it another purpose.',
-    }),
-    never: (p) => ({
-      title: `${p.screw} holds the blade, yet is not to be touched`,
-      detail: 'The client must be able to loosen what holds the blade.',
-      remedy: 'Correct one of the two.',
-    }),
-  },
 })

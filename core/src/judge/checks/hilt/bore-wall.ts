@@ -1,7 +1,5 @@
 import { known } from '../../../facts'
-import { formatNumber, MAKER } from '../../../units'
 import { check } from '../../check'
-import { mm } from '../../text'
 
 interface Wall {
   section: string
@@ -15,7 +13,6 @@ export const boreWall = check<{ none: Wall; thin: Wall & { wall: number; materia
   id: 'boreWall',
   station: 'hilt',
   scope: 'saber',
-  rule: 'A bore is smaller than the outside, and leaves a wall worth cutting.',
   source: 'geometry',
   reads: ['hilt'],
   run: ({ saber }, each) =>
@@ -47,16 +44,4 @@ export const boreWall = check<{ none: Wall; thin: Wall & { wall: number; materia
           ]
         : []
     }),
-  words: {
-    none: (p) => ({
-      title: `${p.section}: the bore is wider than the outside`,
-      detail: `Bore ${mm(p.bore)}, outside ${mm(p.outside)}.`,
-      remedy: 'One of the two is wrong: measure again.',
-    }),
-    thin: (p) => ({
-      title: `${p.section}: thin wall`,
-      detail: `(${formatNumber(MAKER, p.outside)} − ${formatNumber(MAKER, p.bore)})/2 = ${mm(p.wall)} of ${p.material}.`,
-      remedy: 'Check before a thread or a screw goes in.',
-    }),
-  },
 })

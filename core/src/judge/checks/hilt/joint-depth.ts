@@ -1,7 +1,6 @@
 import { known } from '../../../facts'
 import { deepestJoint } from '../../../room'
 import { check } from '../../check'
-import { mm } from '../../text'
 
 export const jointDepth = check<{
   deep: { section: string; next: string; engagement: number; most: number }
@@ -11,7 +10,6 @@ export const jointDepth = check<{
   id: 'jointDepth',
   station: 'hilt',
   scope: 'saber',
-  rule: 'Two sections stand in each other by less than half the shorter one, no further than the thread is long, and let no more through than the bore of the one that goes in.',
   source: 'geometry',
   reads: ['hilt'],
   run: ({ saber }, each) => {
@@ -47,22 +45,5 @@ export const jointDepth = check<{
           ]
         : []
     })
-  },
-  words: {
-    deep: (p) => ({
-      title: `${p.section} and ${p.next} cannot stand ${mm(p.engagement)} in each other`,
-      detail: `The shorter of the two takes ${mm(p.most)} at most; no more is taken off the hilt’s length.`,
-      remedy: 'Measure how far the end goes in.',
-    }),
-    thread: (p) => ({
-      title: `${p.section} engages further than its thread is long`,
-      detail: `${mm(p.engagement)} of ${mm(p.length)}.`,
-      remedy: 'One of the two is wrong: measure again.',
-    }),
-    wide: (p) => ({
-      title: `The joint of ${p.section} lets more through than the bore`,
-      detail: `Ø ${mm(p.passes)} through the joint, Ø ${mm(p.bore)} in the ${p.inner}; the lesser one counts.`,
-      remedy: 'One of the two is wrong: measure again.',
-    }),
   },
 })

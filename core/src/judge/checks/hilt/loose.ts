@@ -4,7 +4,6 @@ export const loose = check<{ loose: { screw: string } }>({
   id: 'loose',
   station: 'hilt',
   scope: 'saber',
-  rule: 'Screws loosened for the bench or the camera are tightened before shipping.',
   source: 'shop practice',
   reads: ['hilt'],
   run: ({ saber }) =>
@@ -18,11 +17,4 @@ export const loose = check<{ loose: { screw: string } }>({
         refs: [`fastener:${f.id}`],
         gate: true,
       })),
-  words: {
-    loose: (p) => ({
-      title: `${p.screw} is loose`,
-      detail: 'Loosened for the bench or the camera.',
-      remedy: 'Tighten it, then clear the mark.',
-    }),
-  },
 })

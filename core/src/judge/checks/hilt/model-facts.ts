@@ -4,7 +4,6 @@ export const modelFacts = check<{ unconfirmed: { count: number; owners: string[]
   id: 'modelFacts',
   station: 'hilt',
   scope: 'saber',
-  rule: 'What came from a model sheet is confirmed on this hilt.',
   source: 'house rule: facts know where they come from',
   reads: ALL_FACTS,
   run: ({ facts }) => {
@@ -21,12 +20,5 @@ export const modelFacts = check<{ unconfirmed: { count: number; owners: string[]
           },
         ]
       : []
-  },
-  words: {
-    unconfirmed: (p) => ({
-      title: `${p.count} ${p.count === 1 ? 'size comes' : 'sizes come'} from the model sheet`,
-      detail: `Not confirmed on this hilt: ${p.owners.slice(0, 5).join(', ')}.`,
-      remedy: 'Measure each one, or confirm it where it stands.',
-    }),
   },
 })

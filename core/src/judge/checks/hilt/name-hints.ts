@@ -44,7 +44,6 @@ export const nameHints = check<{
   id: 'nameHints',
   station: 'hilt',
   scope: 'saber',
-  rule: 'A name may raise a question; what is judged is the field.',
   source: 'house rule: facts know where they come from',
   reads: ['hilt', 'parts'],
   run: ({ saber }) => {
@@ -91,32 +90,5 @@ export const nameHints = check<{
           : []
       }),
     ]
-  },
-  words: {
-    sharp: (p) => ({
-      title: `Is the ${p.name} sharp?`,
-      detail: 'Its name says so, its record does not; the client is warned only by the record.',
-      remedy: 'Say yes or no under Hilt.',
-    }),
-    material: (p) => ({
-      title: `Is the ${p.name} of ${p.says} or of ${p.is}?`,
-      detail: `Its name says ${p.says}, its record ${p.is}.`,
-      remedy: 'Correct the one that is wrong.',
-    }),
-    facing: (p) => ({
-      title: `${p.name}: which way does plus look?`,
-      detail: `The landmark says “${p.landmark}”; the record turns it to the ${p.is}.`,
-      remedy: 'Look at the saber, and correct the one that is wrong before anybody puts a cell in.',
-    }),
-    resin: (p) => ({
-      title: `Is ${p.name} made of resin?`,
-      detail: 'Its name says so, its record does not; resin is brittle.',
-      remedy: 'Choose its material under Fit.',
-    }),
-    converter: (p) => ({
-      title: `Does ${p.name} convert the voltage?`,
-      detail: 'Its name says so, its record does not; only the record counts for the pixels.',
-      remedy: 'Say yes or no under Fit.',
-    }),
   },
 })

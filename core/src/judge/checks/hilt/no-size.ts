@@ -1,12 +1,10 @@
-import { isNumberPlace, keyWords } from '../../../record'
+import { isNumberPlace } from '../../../record'
 import { ALL_FACTS, check } from '../../check'
-import { mm } from '../../text'
 
 export const noSize = check<{ nothing: { owner: string; field: string; value: number } }>({
   id: 'noSize',
   station: 'hilt',
   scope: 'saber',
-  rule: 'A size is more than nothing.',
   source: 'geometry',
   reads: ALL_FACTS,
   run: ({ facts }) =>
@@ -22,11 +20,4 @@ export const noSize = check<{ nothing: { owner: string; field: string; value: nu
         ...(p.ref ? { refs: [p.ref] } : {}),
         gate: true,
       })),
-  words: {
-    nothing: (p) => ({
-      title: `${p.owner}: ${keyWords(p.field)} ${mm(p.value)}`,
-      detail: 'A size of nothing or less cannot be cut.',
-      remedy: 'Measure it, or empty the field until you have.',
-    }),
-  },
 })

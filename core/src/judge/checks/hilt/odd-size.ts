@@ -10,7 +10,6 @@ export const oddSize = check<{
   id: 'oddSize',
   station: 'hilt',
   scope: 'saber',
-  rule: 'A size far from any standard or plausible one is asked back with the nearest.',
   source: 'nominal sizes',
   reads: ['hilt', 'blades'],
   run: ({ saber }) => {
@@ -35,18 +34,6 @@ export const oddSize = check<{
         : []
     })
     return [...sizes, ...threads]
-  },
-  words: {
-    size: ({ name, asked: { got, nearest } }) => ({
-      title: `${name}: ${got}?`,
-      detail: nearest ? `Nearest that would make sense: ${nearest.text}.` : 'Far from anything usual.',
-      remedy: nearest ? `Is it ${nearest.text}? Correct it, or measure again.` : 'Measure again.',
-    }),
-    thread: ({ name, asked: { got, nearest } }) => ({
-      title: `${name}: thread ${got}?`,
-      detail: nearest ? `Nearest standard: ${nearest.text}.` : 'Not a thread this shop’s tables know.',
-      remedy: nearest ? `Is it ${nearest.text}?` : 'Check the thread with a gauge.',
-    }),
   },
 })
 

@@ -1,9 +1,7 @@
 import { known } from '../../../facts'
 import type { Opening } from '../../../record'
 import { type HiltShape, layOut, outerAt, sideOpenings } from '../../../room'
-import { formatNumber, MAKER } from '../../../units'
 import { check } from '../../check'
-import { mm } from '../../text'
 
 export const openingPlace = check<{
   off: { opening: string; from: number; to: number; length: number }
@@ -13,7 +11,6 @@ export const openingPlace = check<{
   id: 'openingPlace',
   station: 'hilt',
   scope: 'saber',
-  rule: 'Openings lie on the hilt and do not run into one another.',
   source: 'geometry',
   reads: ['hilt'],
   run: ({ saber }) => {
@@ -58,23 +55,6 @@ export const openingPlace = check<{
       }),
     )
     return [...off, ...offFace, ...meeting]
-  },
-  words: {
-    off: (p) => ({
-      title: `${p.opening} runs off the hilt`,
-      detail: `It would lie from ${formatNumber(MAKER, p.from, 1)} to ${formatNumber(MAKER, p.to, 1)} of ${formatNumber(MAKER, p.length, 1)} mm.`,
-      remedy: 'Correct its place or its length.',
-    }),
-    offFace: (p) => ({
-      title: `${p.opening} runs off the rear face`,
-      detail: `It reaches ${mm(p.reach)} from the axis; the face ends at ${mm(p.radius)}.`,
-      remedy: 'Correct its distance from the axis or its length.',
-    }),
-    meet: (p) => ({
-      title: `${p.a} and ${p.b} run into each other`,
-      detail: `They share ${mm(p.along)} of length and ${mm(p.round)} round the hilt.`,
-      remedy: `Move one by ${mm(Math.min(p.along, p.round))}.`,
-    }),
   },
 })
 

@@ -1,11 +1,10 @@
-import { type ProfileFault, profileFaultText, sectionFaults } from '../../../room'
+import { type ProfileFault, sectionFaults } from '../../../room'
 import { check } from '../../check'
 
 export const profile = check<{ faults: { section: string; first: ProfileFault; more: number } }>({
   id: 'profile',
   station: 'hilt',
   scope: 'saber',
-  rule: 'A profile runs from end to end of its section, forward, with the bore inside the outside.',
   source: 'geometry',
   reads: ['hilt'],
   run: ({ saber }) =>
@@ -24,11 +23,4 @@ export const profile = check<{ faults: { section: string; first: ProfileFault; m
           ]
         : []
     }),
-  words: {
-    faults: (p) => ({
-      title: `${p.section}: the profile does not hold`,
-      detail: `${profileFaultText(p.first)}${p.more ? `, and ${p.more} more` : ''}.`,
-      remedy: 'Drag or type the point to where it belongs.',
-    }),
-  },
 })

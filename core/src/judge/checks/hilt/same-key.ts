@@ -1,4 +1,4 @@
-import { keyMm, keysAlike } from '../../../fit'
+import { keysAlike } from '../../../fit'
 import { check } from '../../check'
 
 export const sameKey = check<{
@@ -8,7 +8,6 @@ export const sameKey = check<{
   id: 'sameKey',
   station: 'hilt',
   scope: 'saber',
-  rule: 'Two screws that take the same key, or one that goes into both, one of them not for the client, will be mixed up unless the client is told.',
   source: 'shop practice',
   reads: ['hilt', 'beats'],
   run: ({ saber }) => {
@@ -34,20 +33,4 @@ export const sameKey = check<{
           })),
       )
   },
-  words: {
-    dummy: (p) => worded(p, 'A dummy'),
-    key: (p) =>
-      worded(
-        p,
-        keyMm(p.keys[0]) === keyMm(p.keys[1])
-          ? `Both take ${p.keys[0]}`
-          : `A key of ${p.keys[0]} goes into one of ${p.keys[1]}`,
-      ),
-  },
-})
-
-const worded = (p: { never: string; other: string }, why: string) => ({
-  title: `${p.never} looks like ${p.other}`,
-  detail: `${why}, and ${p.never} must not be touched.`,
-  remedy: 'Say it in the walkthrough, or change the screw.',
 })

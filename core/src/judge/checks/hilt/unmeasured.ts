@@ -5,7 +5,6 @@ export const unmeasured = check<{ noHilt: Record<never, never>; section: { secti
   id: 'unmeasured',
   station: 'hilt',
   scope: 'saber',
-  rule: 'Sections need a length, an outside and a bore before anything inside can be judged.',
   source: 'house rule: facts know where they come from',
   reads: ['hilt'],
   run: ({ saber }) => {
@@ -25,17 +24,5 @@ export const unmeasured = check<{ noHilt: Record<never, never>; section: { secti
           ]
         : []
     })
-  },
-  words: {
-    noHilt: () => ({
-      title: 'No hilt yet',
-      detail: 'The drawing is empty: no section has been entered.',
-      remedy: 'Add the sections from the pommel to the emitter.',
-    }),
-    section: (p) => ({
-      title: `${p.section}: not measured`,
-      detail: `${p.missing.join(', ')} not recorded; drawn dotted with a stand-in.`,
-      remedy: 'Measure it, or enter the client’s or the drawing’s figure as such.',
-    }),
   },
 })

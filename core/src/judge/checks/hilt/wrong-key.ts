@@ -1,19 +1,17 @@
 import { keyMm, standardKey } from '../../../fit'
 import { check } from '../../check'
 
-interface Key {
+export interface Key {
   screw: string
   thread: string
   head: string
   should: string
 }
-const detail = (p: Key) => `${p.thread} ${p.head} screws take ${p.should} by the standard.`
 
 export const wrongKey = check<{ other: Key & { key: string }; missing: Key }>({
   id: 'wrongKey',
   station: 'hilt',
   scope: 'saber',
-  rule: 'A standard screw takes the key its standard names.',
   source: 'ISO 4026, ISO 4762, ASME B18.3',
   reads: ['hilt'],
   run: ({ saber }, each) =>
@@ -28,16 +26,4 @@ export const wrongKey = check<{ other: Key & { key: string }; missing: Key }>({
         ? [{ ...base, code: 'other' as const, level: 'caution' as const, params: { ...params, key: f.key } }]
         : [{ ...base, code: 'missing' as const, level: 'note' as const, params }]
     }),
-  words: {
-    other: (p) => ({
-      title: `${p.screw}: key ${p.key}?`,
-      detail: detail(p),
-      remedy: `Is it ${p.should}? Try it on the bench.`,
-    }),
-    missing: (p) => ({
-      title: `${p.screw}: key not recorded`,
-      detail: detail(p),
-      remedy: `Probably ${p.should}; try it and write it down.`,
-    }),
-  },
 })

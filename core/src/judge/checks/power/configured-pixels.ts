@@ -1,13 +1,11 @@
 import { known } from '../../../facts'
 import { pixels } from '../../../power'
-import { formatNumber, MAKER } from '../../../units'
 import { check } from '../../check'
 
 export const configuredPixels = check<{ differs: { blade: string; set: number; has: number } }>({
   id: 'configuredPixels',
   station: 'power',
   scope: 'saber',
-  rule: 'The board is set to as many pixels as the blade has along its length.',
   source: 'arithmetic: density × lit length',
   reads: ['hilt', 'blades'],
   run: ({ saber }) =>
@@ -24,14 +22,4 @@ export const configuredPixels = check<{ differs: { blade: string; set: number; h
           ]
         : []
     }),
-  words: {
-    differs: (p) => ({
-      title: `${p.blade}: set to ${formatNumber(MAKER, p.set, 0)} pixels, it has ${formatNumber(MAKER, p.has, 0)}`,
-      detail:
-        p.set < p.has
-          ? 'The tip stays dark.'
-          : 'The blade fills too late, and retracts as if it were longer than it is.',
-      remedy: 'Set the board to the blade, or correct what is recorded of it.',
-    }),
-  },
 })

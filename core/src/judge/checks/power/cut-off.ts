@@ -1,5 +1,5 @@
 import { known } from '../../../facts'
-import { keyWords, type PartKind, type Saber } from '../../../record'
+import type { PartKind, Saber } from '../../../record'
 import { check } from '../../check'
 
 /** The part that a way of cutting power needs. */
@@ -17,7 +17,6 @@ export const cutOff = check<{
   id: 'cutOff',
   station: 'power',
   scope: 'saber',
-  rule: 'How the power is cut agrees with what is fitted.',
   source: 'schools of practice',
   reads: ['parts', 'cutPower'],
   run: ({ saber }) => {
@@ -49,22 +48,5 @@ export const cutOff = check<{
     return !needs && (has('killSwitch') || has('killKey'))
       ? [{ code: 'unused', subject: 'unused', level: 'caution', params: { way: saber.cutPower } }]
       : []
-  },
-  words: {
-    missing: (p) => ({
-      title: `No ${keyWords(p.needs)} is fitted`,
-      detail: `The record cuts power by ${keyWords(p.way)}.`,
-      remedy: 'Add the part, or choose another way.',
-    }),
-    noSleep: (p) => ({
-      title: 'Power is said to be cut by deep sleep',
-      detail: `What ${p.board} draws in deep sleep is not recorded: it is not known to have one.`,
-      remedy: 'Enter its deep-sleep current, or choose another way.',
-    }),
-    unused: (p) => ({
-      title: 'A way to cut power is fitted but not named',
-      detail: `The record says: ${p.way === 'none' ? 'nothing cuts the power' : keyWords(p.way)}.`,
-      remedy: 'Choose it under Power.',
-    }),
   },
 })

@@ -1,8 +1,6 @@
 import { duties } from '../../../light'
 import { FAR_LED_VOLTS, farLedVolts, litBlades } from '../../../power'
-import { formatNumber, MAKER } from '../../../units'
 import { check } from '../../check'
-import { listed } from '../../text'
 
 /** A die below this duty is dark to the eye. */
 const LIT = 0.005
@@ -17,7 +15,6 @@ export const farLed = check<{ sags: { blade: string; presets: string[]; dies: st
   id: 'farLed',
   station: 'power',
   scope: 'saber',
-  rule: `The last pixel keeps ${FAR_LED_VOLTS} V with a half-charged cell in every preset whose colour has green or blue in it.`,
   source: 'I·R over cell, wire and strip; forward voltage of green and blue dies',
   reads: ['hilt', 'parts', 'blades', 'zones', 'presets', 'use'],
   run: ({ saber, loads }) => {
@@ -48,12 +45,5 @@ export const farLed = check<{ sags: { blade: string; presets: string[]; dies: st
             ]
           : []
       })
-  },
-  words: {
-    sags: (p) => ({
-      title: `${p.blade}: ${formatNumber(MAKER, p.volts)} V at the last pixel`,
-      detail: `In ${listed(p.presets)}, half charged; its ${p.dies.join(' and ')} dies want ${FAR_LED_VOLTS} V, so the tip shifts in colour.`,
-      remedy: 'Feed the strip at both ends, thicker wire, or less brightness.',
-    }),
   },
 })

@@ -2,7 +2,6 @@ import { known } from '../../../facts'
 import { ledResistors } from '../../../power'
 import { formatNumber, MAKER } from '../../../units'
 import { check } from '../../check'
-import { listed } from '../../text'
 
 /** A resistor of the series is within this of its name. */
 const TOLERANCE = 0.05
@@ -11,7 +10,6 @@ export const fittedResistor = check<{ wrong: { resistor: string; ohms: number; w
   id: 'fittedResistor',
   station: 'power',
   scope: 'saber',
-  rule: 'A fitted resistor has the value that one of the LEDs wants, or the next higher ones.',
   source: 'R = (V − Vf)/I at the full pack, next higher E24',
   reads: ['parts'],
   run: ({ saber }) => {
@@ -43,12 +41,5 @@ export const fittedResistor = check<{ wrong: { resistor: string; ohms: number; w
               },
             ]
       })
-  },
-  words: {
-    wrong: (p) => ({
-      title: `${p.resistor}: ${formatNumber(MAKER, p.ohms)} Ω suits none of the LEDs`,
-      detail: `Wanted: ${listed(p.wanted)}.`,
-      remedy: 'Fit the right one, or correct its value.',
-    }),
   },
 })

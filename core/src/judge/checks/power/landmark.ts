@@ -4,7 +4,6 @@ export const landmark = check<{ unsaid: { cell: string } }>({
   id: 'landmark',
   station: 'power',
   scope: 'saber',
-  rule: 'Polarity is told by landmarks on this saber, not in general.',
   source: 'usual caution',
   reads: ['parts'],
   run: ({ saber }) =>
@@ -18,11 +17,4 @@ export const landmark = check<{ unsaid: { cell: string } }>({
         refs: [`part:${p.id}`],
         gate: true,
       })),
-  words: {
-    unsaid: (p) => ({
-      title: 'Which way round does the cell go?',
-      detail: `${p.cell} can be taken out and no landmark says which pole goes where.`,
-      remedy: 'Name two landmarks: which end first, and the mark in the hilt.',
-    }),
-  },
 })

@@ -5,7 +5,6 @@ export const noFirmware = check<{ blank: { board: string } }>({
   id: 'noFirmware',
   station: 'power',
   scope: 'saber',
-  rule: 'Which program runs on the board is written down: controls and menus depend on it.',
   source: 'shop practice',
   reads: ['parts', 'firmware', 'controls'],
   run: ({ saber }) => {
@@ -19,12 +18,5 @@ export const noFirmware = check<{ blank: { board: string } }>({
           },
         ]
       : []
-  },
-  words: {
-    blank: (p) => ({
-      title: 'Firmware not recorded',
-      detail: `Nothing says which program runs on ${p.board}.`,
-      remedy: 'Read it off the board and enter it.',
-    }),
   },
 })

@@ -1,21 +1,14 @@
 import { type Load, ratings, ratingsOfLoads, WHITE } from '../../../power'
 import type { Saber } from '../../../record'
-import { formatNumber, MAKER } from '../../../units'
 import { check } from '../../check'
-import { amps, listed } from '../../text'
 
-interface Over {
+export interface Over {
   name: string
   share: number
   rated: number
   /** The looks that are too much, the worst first. */
   looks: string[]
 }
-const worded = (p: Over, how: string) => ({
-  title: `${p.name}: ${amps(p.share * p.rated)}${how}, rated ${amps(p.rated)}`,
-  detail: `${formatNumber(MAKER, p.share * 100, 0)} % of its rating${p.looks.length ? ` in ${listed(p.looks)}` : ''}.`,
-})
-const REMEDY = 'Fit the next size, or limit the brightness on the board and enter it as configured.'
 const lookName = (l: Load) => (l.look === 'steady' ? l.preset.name : `${l.look} of ${l.preset.name}`)
 
 /** What is over its rating in some of the loads: each rated thing with those loads, the worst first. */
@@ -28,7 +21,6 @@ export const overRating = check<{ lasting: Over; flash: Over; unknown: Over }>({
   id: 'overRating',
   station: 'power',
   scope: 'saber',
-  rule: 'Every look of every preset stays within the rating of all its current passes: cell, pins, switch, port, wire.',
   source: 'ratings by datasheet; chassis-wiring guide by AWG',
   reads: ['hilt', 'parts', 'blades', 'zones', 'presets', 'use'],
   run: ({ saber, loads }) => {
@@ -64,16 +56,5 @@ export const overRating = check<{ lasting: Over; flash: Over; unknown: Over }>({
       ...lasting.map((f) => ({ ...raise(f), code: 'lasting' as const, level: 'stop' as const, gate: true })),
       ...flashes.map((f) => ({ ...raise(f), code: 'flash' as const, level: 'caution' as const })),
     ]
-  },
-  words: {
-    lasting: (p) => ({ ...worded(p, ''), remedy: REMEDY }),
-    flash: (p) => ({
-      ...worded(p, ' for a flash'),
-      remedy: `A flash is short, but a low cell may let the board start anew. ${REMEDY}`,
-    }),
-    unknown: (p) => ({
-      ...worded(p, ' at full white'),
-      remedy: 'Record the presets: their colours are what is judged.',
-    }),
   },
 })

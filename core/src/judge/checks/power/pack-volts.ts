@@ -1,6 +1,5 @@
 import { known } from '../../../facts'
 import { litBlades, packOf } from '../../../power'
-import { formatNumber, MAKER } from '../../../units'
 import { check } from '../../check'
 
 interface Drop {
@@ -13,7 +12,6 @@ export const packVolts = check<{ burns: { pack: number }; dark: Drop; fades: Dro
   id: 'packVolts',
   station: 'power',
   scope: 'saber',
-  rule: 'Pixels take 5 V: a pack above that feeds them through a converter. A string takes what its LEDs drop.',
   source: 'LED datasheets',
   reads: ['hilt', 'parts', 'blades'],
   run: ({ saber }, each) => {
@@ -69,22 +67,5 @@ export const packVolts = check<{ burns: { pack: number }; dark: Drop; fades: Dro
         },
       ),
     ]
-  },
-  words: {
-    burns: (p) => ({
-      title: `${formatNumber(MAKER, p.pack)} V would burn the pixels`,
-      detail: `They take 5 V at most; the pack gives ${formatNumber(MAKER, p.pack)} V and no converter is fitted.`,
-      remedy: 'Fit a voltage converter, or join the cells in parallel.',
-    }),
-    dark: (p) => ({
-      title: `${p.blade} stays dark`,
-      detail: `A group drops ${formatNumber(MAKER, p.forward)} V, the pack gives ${formatNumber(MAKER, p.pack)} V.`,
-      remedy: 'More cells in series, or a string made for this voltage.',
-    }),
-    fades: (p) => ({
-      title: `${p.blade} fades before the cell is empty`,
-      detail: `A group drops ${formatNumber(MAKER, p.forward)} V; at the cut-off the pack gives ${formatNumber(MAKER, p.pack)} V.`,
-      remedy: 'Tell the client to charge when it dims.',
-    }),
   },
 })

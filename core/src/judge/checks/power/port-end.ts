@@ -4,7 +4,6 @@ export const portEnd = check<{ blank: { port: string } }>({
   id: 'portEnd',
   station: 'power',
   scope: 'saber',
-  rule: 'What a port needs at its other end is said: without the lead and the supply nobody can use it.',
   source: 'shop practice',
   reads: ['parts'],
   run: ({ saber }) =>
@@ -17,11 +16,4 @@ export const portEnd = check<{ blank: { port: string } }>({
         params: { port: p.name },
         refs: [`part:${p.id}`],
       })),
-  words: {
-    blank: (p) => ({
-      title: `${p.port}: with which lead, from what?`,
-      detail: 'The client has to know what goes into it, and what that lead is plugged into.',
-      remedy: 'Enter the lead and the supply under the part.',
-    }),
-  },
 })

@@ -1,4 +1,4 @@
-import { type Missing, missingText } from '../../../facts'
+import type { Missing } from '../../../facts'
 import { litCurrent, ratings, runtime, WHITE } from '../../../power'
 import type { Ref } from '../../../record'
 import { check } from '../../check'
@@ -7,7 +7,6 @@ export const powerNeeds = check<{ missing: { needs: Missing['needs'] } }>({
   id: 'powerNeeds',
   station: 'power',
   scope: 'saber',
-  rule: 'A figure with a missing input is not calculated.',
   source: 'house rule: never an invented figure',
   reads: ['hilt', 'parts', 'blades', 'zones', 'presets', 'use'],
   run: ({ saber }) => {
@@ -26,12 +25,5 @@ export const powerNeeds = check<{ missing: { needs: Missing['needs'] } }>({
           },
         ]
       : []
-  },
-  words: {
-    missing: (p) => ({
-      title: 'Not calculable yet',
-      detail: missingText({ ok: false, needs: p.needs }),
-      remedy: 'Enter what is missing.',
-    }),
   },
 })

@@ -1,6 +1,5 @@
 import { cellTooShort } from '../../../fit'
 import { check } from '../../check'
-import { mm } from '../../text'
 
 export const protectedCell = check<{
   bare: { cell: string }
@@ -9,7 +8,6 @@ export const protectedCell = check<{
   id: 'protectedCell',
   station: 'power',
   scope: 'saber',
-  rule: 'A removable cell is protected, for a beginner always, and long enough to touch both contacts.',
   source: 'usual caution; the cell maker’s sheet decides',
   reads: ['parts', 'order.purpose'],
   run: ({ saber, commission }) => {
@@ -33,19 +31,5 @@ export const protectedCell = check<{
       gate: true,
     }))
     return [...bare, ...short]
-  },
-  words: {
-    bare: (p) => ({
-      title: `${p.cell} is bare and can be taken out`,
-      detail: 'A bare cell has no protection against short circuit or deep discharge.',
-      remedy: 'Take a protected cell of the same size code, and mark it as protected.',
-    }),
-    short: (p) => ({
-      title: `${p.cell} is ${mm(p.short)} too short to make contact`,
-      detail: `It is ${mm(p.length)} long; the ${p.place} needs ${mm(p.least)}.`,
-      remedy: p.bare
-        ? 'Take a protected cell of the same size code: it is 3 to 6 mm longer. Never fill the gap with loose metal.'
-        : 'Take a longer cell, or move the contacts. Never fill the gap with loose metal.',
-    }),
   },
 })

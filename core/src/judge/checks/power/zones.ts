@@ -1,7 +1,6 @@
 import { known } from '../../../facts'
 import { byId, type Ref, type Saber, type Zone } from '../../../record'
 import { check } from '../../check'
-import { listed } from '../../text'
 
 /** The zones in a ring of following, from one of them on; none when its leaders end. */
 function ringFrom(saber: Saber, start: Zone): Zone[] {
@@ -22,7 +21,6 @@ export const zones = check<{
   id: 'zones',
   station: 'power',
   scope: 'saber',
-  rule: 'A zone has the LEDs of its strip, every strip is in a zone, and no zone follows itself.',
   source: 'light zones as recorded',
   reads: ['parts', 'zones'],
   run: ({ saber }) => {
@@ -60,22 +58,5 @@ export const zones = check<{
         refs: [`part:${p.id}`] as Ref[],
       })),
     ]
-  },
-  words: {
-    ring: (p) => ({
-      title: `${p.zones[0]} follows itself`,
-      detail: `${listed(p.zones)}: each follows the next, and the last the first.`,
-      remedy: 'Let one of them have a colour of its own.',
-    }),
-    count: (p) => ({
-      title: `${p.zone}: ${p.leds} LEDs, its strip has ${p.has}`,
-      detail: `${p.strip} is recorded with ${p.has}.`,
-      remedy: 'Count them, and correct the one that is wrong.',
-    }),
-    alone: (p) => ({
-      title: `${p.strip} is in no zone`,
-      detail: 'What it draws and how it shines is told nowhere.',
-      remedy: 'Add its zone under Power.',
-    }),
   },
 })

@@ -1,8 +1,7 @@
 import { latest, limitText, plannedTests, standing } from '../../../proof'
 import type { Reading, Saber, Test } from '../../../record'
-import { formatNumber, MAKER } from '../../../units'
+import { MAKER } from '../../../units'
 import { check } from '../../check'
-import { listed } from '../../text'
 
 export const untested = check<{
   proposed: { tests: string[] }
@@ -14,7 +13,6 @@ export const untested = check<{
   id: 'untested',
   station: 'proof',
   scope: 'saber',
-  rule: 'What is fitted and set up is tested once, after the last fix that touched it.',
   source: 'tests proposed from the record',
   reads: [
     'job',
@@ -77,33 +75,6 @@ export const untested = check<{
         : []),
       ...each(saber.tests, (t) => verdict(saber, t)),
     ]
-  },
-  words: {
-    proposed: ({ tests }) => ({
-      title: `${tests.length} ${tests.length === 1 ? 'test is' : 'tests are'} proposed and not taken up`,
-      detail: listed(tests),
-      remedy: `Take ${tests.length === 1 ? 'it' : 'them'} up under Proof.`,
-    }),
-    open: ({ tests }) => ({
-      title: `${tests.length} ${tests.length === 1 ? 'test has' : 'tests have'} no reading`,
-      detail: listed(tests),
-      remedy: `Carry ${tests.length === 1 ? 'it' : 'them'} out.`,
-    }),
-    failed: (p) => ({
-      title: `Failed: ${p.test}`,
-      detail: `${p.last?.value === undefined ? (p.last?.text ?? 'failed') : `${formatNumber(MAKER, p.last.value)} ${p.unit}`}; wanted ${p.wanted}.`,
-      remedy: 'Find the cause, record the fix, test again.',
-    }),
-    noRepair: (p) => ({
-      title: `${p.saber} is here for repair, and no repair is recorded`,
-      detail: 'Neither the cause nor what was done is known.',
-      remedy: 'Record the cause and the fix; its test is proposed then.',
-    }),
-    retest: (p) => ({
-      title: `Test again: ${p.test}`,
-      detail: 'A fix came after its last reading.',
-      remedy: 'Repeat the test.',
-    }),
   },
 })
 

@@ -10,7 +10,6 @@ export const arrivals = check<{
   id: 'arrivals',
   station: 'brief',
   scope: 'order',
-  rule: 'Every part the client sent is used, altered, left over or returned; none is unaccounted.',
   source: 'shop practice: parts ledger',
   reads: ['order.arrivals'],
   run: ({ commission }, each) =>
@@ -51,26 +50,4 @@ export const arrivals = check<{
           })),
       ]
     }),
-  words: {
-    unaccounted: (p) => ({
-      title: `${p.what}: unaccounted`,
-      detail: `${p.quantity} arrived, ${p.condition || 'condition not recorded'}.`,
-      remedy: 'Say what became of it.',
-    }),
-    sum: (p) => ({
-      title: `${p.what}: ${p.shared} of ${p.quantity} accounted for`,
-      detail: `${p.quantity} came; what became of them adds up to ${p.shared}.`,
-      remedy: 'Correct a count, or say what became of the rest.',
-    }),
-    undated: (p) => ({
-      title: `${p.what}: condition without a day`,
-      detail: 'How it came is written down before work begins, with the day.',
-      remedy: 'Say when its condition was noted.',
-    }),
-    fault: (p) => ({
-      title: `${p.what}: ${p.fault}`,
-      detail: 'Noted on arrival; nobody has said what is to become of it.',
-      remedy: 'Make it a to-do or a wish, or say why it is left.',
-    }),
-  },
 })

@@ -4,18 +4,10 @@ export const client = check<{ nameless: Record<never, never> }>({
   id: 'client',
   station: 'handoff',
   scope: 'order',
-  rule: 'The record names its client.',
   source: 'shop practice',
   reads: ['order.client', 'order.job'],
   run: ({ commission }) =>
     commission.client.name.trim() || commission.job === 'model'
       ? []
       : [{ code: 'nameless', subject: 'name', level: 'caution', params: {}, gate: true }],
-  words: {
-    nameless: () => ({
-      title: 'Whose saber is this?',
-      detail: 'The client’s name is empty.',
-      remedy: 'Enter it under Brief.',
-    }),
-  },
 })

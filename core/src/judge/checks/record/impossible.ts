@@ -1,7 +1,6 @@
-import { isNumberPlace, keyWords } from '../../../record'
-import { formatNumber, MAKER, possible, type Unit } from '../../../units'
+import { isNumberPlace } from '../../../record'
+import { possible, type Unit } from '../../../units'
 import { ALL_FACTS, check } from '../../check'
-import { unitText } from '../../text'
 
 /** Sizes of nothing are said by their own check. */
 const isImpossible = (value: number | null, unit: Unit) => value !== null && !possible(value, unit)
@@ -10,7 +9,6 @@ export const impossible = check<{ beyond: { owner: string; field: string; unit: 
   id: 'impossible',
   station: 'hilt',
   scope: 'saber',
-  rule: 'A number is one that a saber can have.',
   source: 'limits of each unit: below zero only places, angles and levels, no more than any part has',
   reads: ALL_FACTS,
   run: ({ facts }) =>
@@ -25,11 +23,4 @@ export const impossible = check<{ beyond: { owner: string; field: string; unit: 
         ...(p.ref ? { refs: [p.ref] } : {}),
         gate: true,
       })),
-  words: {
-    beyond: (p) => ({
-      title: `${p.owner}: the ${keyWords(p.field)} cannot be ${Math.abs(p.value) > 1e6 ? p.value.toExponential(0) : formatNumber(MAKER, p.value)}${unitText(p.unit)}`,
-      detail: 'No saber has such a value; nothing is computed or drawn from it.',
-      remedy: 'Correct it: a sign, a comma or a unit has slipped.',
-    }),
-  },
 })

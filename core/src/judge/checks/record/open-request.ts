@@ -9,7 +9,6 @@ export const openRequest = check<{
   id: 'openRequest',
   station: 'brief',
   scope: 'order',
-  rule: 'Every wish is met, changed or declined before shipping, and the client is told; what is only offered waits.',
   source: 'shop practice',
   reads: ['order.requests'],
   run: ({ commission }, each) =>
@@ -41,21 +40,4 @@ export const openRequest = check<{
         ? [{ code: 'nowhere' as const, subject: r.id, level: 'note' as const, params: { text: r.text } }]
         : []
     }),
-  words: {
-    open: (p) => ({
-      title: p.own ? 'An idea of your own is still open' : 'A wish is still open',
-      detail: `“${p.text}”`,
-      remedy: 'Say where it is met, or that it was changed or declined.',
-    }),
-    notTold: (p) => ({
-      title: `The client was not told: wish ${p.status}`,
-      detail: `“${p.text}”${p.answer ? `: ${p.answer}` : ''}`,
-      remedy: 'Tell the client and note the day.',
-    }),
-    nowhere: (p) => ({
-      title: 'A wish is met, but where?',
-      detail: `“${p.text}”`,
-      remedy: 'Link it to its place so that it can be shown.',
-    }),
-  },
 })

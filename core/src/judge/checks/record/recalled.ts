@@ -1,14 +1,14 @@
 import type { Source } from '../../../facts'
-import { keyWords, type Ref } from '../../../record'
+import type { Ref } from '../../../record'
 import { ALL_FACTS, check } from '../../check'
-import { saidText, unitOfPlace } from '../../text'
+import { unitOfPlace } from '../../text'
 
-interface Value {
+export interface Value {
   field: string
   value: number | string
   unit: string
 }
-interface Unsure {
+export interface Unsure {
   owner: string
   values: Value[]
 }
@@ -17,13 +17,10 @@ const CODES = { recalled: 'fromMemory', believed: 'believed', assumed: 'assumed'
 type Doubtful = keyof typeof CODES
 const doubtful = (s: Source): s is Doubtful => s in CODES
 
-const said = (p: Unsure) => p.values.map((v) => `${keyWords(v.field)} about ${saidText(v.value, v.unit)}`).join(', ')
-
 export const recalled = check<{ fromMemory: Unsure; believed: Unsure; assumed: Unsure }>({
   id: 'recalled',
   station: 'hilt',
   scope: 'saber',
-  rule: 'What is remembered, believed or assumed prints as "about" until somebody has made sure.',
   source: 'house rule: facts know where they come from',
   reads: ALL_FACTS,
   run: ({ facts }) => {
@@ -47,22 +44,5 @@ export const recalled = check<{ fromMemory: Unsure; believed: Unsure; assumed: U
       params: { owner: e.owner, values: e.values },
       ...(e.ref ? { refs: [e.ref] } : {}),
     }))
-  },
-  words: {
-    fromMemory: (p) => ({
-      title: `${p.owner}: from memory`,
-      detail: `${said(p)}. It prints as "about".`,
-      remedy: 'Measure it, or read it off a datasheet.',
-    }),
-    believed: (p) => ({
-      title: `${p.owner}: only believed`,
-      detail: `${said(p)}. It prints as what is believed.`,
-      remedy: 'Find out, or leave it so; the client reads that nobody is sure.',
-    }),
-    assumed: (p) => ({
-      title: `${p.owner}: only assumed`,
-      detail: `${said(p)}. Nothing stands behind it yet; it prints as assumed.`,
-      remedy: 'Measure it, read it off a datasheet, or ask the client.',
-    }),
   },
 })

@@ -9,8 +9,6 @@ function about(c: Commission, target: Ref): string {
   return saber ?? byId(list, id)?.name ?? c.sabers.map((s) => nameOf(s, target)).find((n) => n) ?? ''
 }
 
-const sentence = (...said: string[]) => `${said.filter(Boolean).join(', ')}.`
-
 export const toDos = check<{
   open: { text: string; what: string; client: boolean; person: string; due: string }
   late: { text: string; what: string; person: string; due: string }
@@ -18,7 +16,6 @@ export const toDos = check<{
   id: 'toDos',
   station: 'brief',
   scope: 'order',
-  rule: 'Work that stands against filming or shipping is done before that; what is promised for a day is done by it.',
   source: 'shop practice',
   reads: ['order.toDos', 'order.sabers', 'order.arrivals', 'order.shipped', 'today'],
   run: ({ commission, today }) =>
@@ -40,16 +37,4 @@ export const toDos = check<{
               gate: t.blocks !== undefined && t.who === 'shop',
             }
       }),
-  words: {
-    open: (p) => ({
-      title: p.what ? `${p.what}: ${p.text}` : p.text,
-      detail: sentence(p.client ? 'For the client to do' : 'Not done yet', p.person, p.due && `by ${p.due}`),
-      remedy: p.client ? 'Tell them, or do it in the shop.' : 'Do it and tick it off, or take it off the list.',
-    }),
-    late: (p) => ({
-      title: `Late: ${p.what ? `${p.what}: ` : ''}${p.text}`,
-      detail: sentence(`It was to be done by ${p.due}`, p.person),
-      remedy: 'Do it and tick it off, or give it another day.',
-    }),
-  },
 })

@@ -1,5 +1,4 @@
 import { check } from '../../check'
-import { listed } from '../../text'
 
 /** A name as it is compared: whatever its case and the space around it. */
 const plain = (name: string) => name.trim().toLowerCase()
@@ -8,7 +7,6 @@ export const uncredited = check<{ work: { who: string; did: string[] } }>({
   id: 'uncredited',
   station: 'brief',
   scope: 'order',
-  rule: 'Whoever worked on it is named: who made what stands in the credits.',
   source: 'shop practice: a saber says whose hands made it',
   reads: ['order.log', 'order.credits', 'order.sabers'],
   run: ({ commission }) => {
@@ -26,12 +24,5 @@ export const uncredited = check<{ work: { who: string; did: string[] } }>({
         params: { who: theirs[0]!.who, did: theirs.map((w) => w.did) },
       }
     })
-  },
-  words: {
-    work: (p) => ({
-      title: `${p.who} worked on it and is not named`,
-      detail: listed(p.did),
-      remedy: 'Add who did what to the credits.',
-    }),
   },
 })

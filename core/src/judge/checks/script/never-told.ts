@@ -2,7 +2,6 @@ import { gestureText } from '../../../controls'
 import { uncovered } from '../../../script'
 import { MAKER } from '../../../units'
 import { check, TOPICS_READ } from '../../check'
-import { listed } from '../../text'
 
 export const neverTold = check<{
   noScript: { topics: number }
@@ -12,7 +11,6 @@ export const neverTold = check<{
   id: 'neverTold',
   station: 'walkthrough',
   scope: 'saber',
-  rule: 'What must be told is derived from what was built; a gap is closed or set aside by name.',
   source: 'coverage',
   reads: [...TOPICS_READ, 'leftOut'],
   run: ({ commission, saber, topics }) => {
@@ -48,22 +46,5 @@ export const neverTold = check<{
           ]
         : []),
     ]
-  },
-  words: {
-    noScript: (p) => ({
-      title: 'No walkthrough yet',
-      detail: `${p.topics} things must be told.`,
-      remedy: 'Compose it from the record.',
-    }),
-    off: (p) => ({
-      title: 'It never says how to turn it off',
-      detail: `${p.gesture}.`,
-      remedy: 'Add the beat.',
-    }),
-    gaps: ({ topics }) => ({
-      title: `${topics.length} ${topics.length === 1 ? 'thing is' : 'things are'} not told`,
-      detail: listed(topics),
-      remedy: 'Add a beat, or set it aside with a reason.',
-    }),
   },
 })

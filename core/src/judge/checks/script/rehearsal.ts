@@ -1,8 +1,8 @@
 import { readerOf } from '../../../record'
-import { rehearse, type Trouble, troubleText } from '../../../script'
+import { rehearse, type Trouble } from '../../../script'
 import { check } from '../../check'
 
-type At = { beat: number; trouble: Trouble }
+export type At = { beat: number; trouble: Trouble }
 const STOPS: readonly Trouble['code'][] = [
   ...([
     'holdDiffers',
@@ -17,12 +17,6 @@ const STOPS: readonly Trouble['code'][] = [
     'endsLoose',
   ] as const),
 ]
-const worded = (title: string, remedy: string) => (p: At) => ({
-  title: `Beat ${p.beat}: ${title}`,
-  detail: troubleText(p.trouble),
-  remedy,
-})
-const MOVE = 'Move the beat, or add the one that leads to it.'
 
 /** How a film may not end. */
 const ENDS: readonly Trouble['code'][] = ['endsLit', 'endsOpen', 'endsLoose', 'endsPreset']
@@ -31,7 +25,6 @@ export const rehearsal = check<{ hold: At; said: At; ends: At; impossible: At }>
   id: 'rehearsal',
   station: 'walkthrough',
   scope: 'saber',
-  rule: 'Every line of the script can be carried out on this saber, in this order.',
   source: 'the saber as a machine',
   reads: [
     'order.client',
@@ -65,10 +58,4 @@ export const rehearsal = check<{ hold: At; said: At; ends: At; impossible: At }>
       refs: t.beat.show ? [t.beat.show] : [],
       gate: true,
     })),
-  words: {
-    hold: worded('the hold is told wrong', 'Correct the words, or the board.'),
-    said: worded('it is told otherwise than it is', 'Correct the words, or show the other control.'),
-    ends: worded('it may not end like this', MOVE),
-    impossible: worded('cannot be done here', MOVE),
-  },
 })

@@ -1,7 +1,6 @@
 import type { Ref } from '../../../record'
 import { type Stale, staleSentences } from '../../../script'
 import { check, TOPICS_READ } from '../../check'
-import { listed } from '../../text'
 
 type Of<C extends Stale['code']> = Extract<Stale, { code: C }>
 interface Said {
@@ -18,7 +17,6 @@ export const stale = check<{
   id: 'stale',
   station: 'walkthrough',
   scope: 'saber',
-  rule: 'What is said still holds: composed sentences are those that the record gives now, own words have its colours, poles and volumes.',
   source: 'the record, sentence by sentence',
   reads: TOPICS_READ,
   run: ({ commission, saber, topics }) => {
@@ -67,28 +65,6 @@ export const stale = check<{
         gate: true,
       })),
     ]
-  },
-  words: {
-    changed: ({ beats }) => ({
-      title: beats.length === 1 ? `Beat ${beats[0]!.n} is out of date` : `${beats.length} beats are out of date`,
-      detail: listed(beats.map((b) => `${b.n} says “${b.say}”, and the record now: “${b.now}”`)),
-      remedy: 'Compose them again, or say it in your own words.',
-    }),
-    gone: (p) => ({
-      title: `Beat ${p.n} tells of what is gone`,
-      detail: `“${p.say}”`,
-      remedy: 'Take the beat out, or tell something else with it.',
-    }),
-    differs: (p) => ({
-      title: `Said: ${p.said}. Recorded: ${p.is}`,
-      detail: `“${p.text}”`,
-      remedy: 'Correct the words, or the record.',
-    }),
-    unsure: (p) => ({
-      title: `Said as sure: ${p.said}`,
-      detail: `The record knows it of ${p.of} only about so. “${p.text}”`,
-      remedy: 'Say “about”, or measure it.',
-    }),
   },
 })
 

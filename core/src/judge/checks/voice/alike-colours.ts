@@ -1,7 +1,6 @@
 import { known } from '../../../facts'
 import { difference, SAME_COLOUR } from '../../../light'
 import { colourOf } from '../../../record'
-import { formatNumber, MAKER } from '../../../units'
 import { check } from '../../check'
 
 export const alikeColours = check<{
@@ -10,7 +9,6 @@ export const alikeColours = check<{
   id: 'alikeColours',
   station: 'voice',
   scope: 'saber',
-  rule: `Two presets closer than ΔE00 ${SAME_COLOUR} are hard to tell apart.`,
   source: 'CIEDE2000',
   reads: ['presets'],
   run: ({ saber }) => {
@@ -37,12 +35,5 @@ export const alikeColours = check<{
           : []
       }),
     )
-  },
-  words: {
-    alike: (p) => ({
-      title: `${p.a} and ${p.b} look alike`,
-      detail: `ΔE00 ${formatNumber(MAKER, p.difference, 1)} between ${p.colours[0]} and ${p.colours[1]}.`,
-      remedy: 'Move one, or tell the client which is which.',
-    }),
   },
 })

@@ -1,4 +1,3 @@
-import { formatNumber, MAKER } from '../../../units'
 import { check } from '../../check'
 
 /** A peak above this has probably been cut off, dBFS. */
@@ -8,7 +7,6 @@ export const clipped = check<{ full: { sound: string; preset: string; peakDb: nu
   id: 'clipped',
   station: 'voice',
   scope: 'saber',
-  rule: 'A sound peaks below full scale.',
   source: 'sample peak, dBFS',
   reads: ['presets'],
   run: ({ saber }) =>
@@ -27,11 +25,4 @@ export const clipped = check<{ full: { sound: string; preset: string; peakDb: nu
           : [],
       ),
     ),
-  words: {
-    full: (p) => ({
-      title: `${p.sound} is at full scale`,
-      detail: `Peak ${formatNumber(MAKER, p.peakDb, 1)} dBFS in ${p.preset}: it probably clips.`,
-      remedy: 'Lower its gain by a decibel or two and put it back.',
-    }),
-  },
 })

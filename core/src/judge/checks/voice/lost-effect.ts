@@ -12,7 +12,6 @@ export const lostEffect = check<{
   id: 'lostEffect',
   station: 'voice',
   scope: 'saber',
-  rule: 'An effect that adds light to its base reads as its own colour.',
   source: 'additive light in linear RGB, ΔE00 to white',
   reads: ['presets'],
   run: ({ saber }) =>
@@ -35,11 +34,4 @@ export const lostEffect = check<{
         ]
       }),
     ),
-  words: {
-    lost: (p) => ({
-      title: `${p.preset}: the ${p.asked} ${p.effect} will read ${p.reads}`,
-      detail: `${p.colour} added to ${p.base} gives ${p.sum}.`,
-      remedy: 'Replace the base colour for the effect instead of adding, or darken the effect.',
-    }),
-  },
 })

@@ -1,8 +1,6 @@
-import { type Calculated, known, missingText } from '../../../facts'
+import { type Calculated, known } from '../../../facts'
 import { safeVolume } from '../../../power'
 import { check } from '../../check'
-
-const highest = (safe: Calculated) => (safe.ok ? `The highest safe setting is ${safe.value}.` : missingText(safe))
 
 export const loudVolume = check<{
   unknown: { safe: Calculated }
@@ -13,7 +11,6 @@ export const loudVolume = check<{
   id: 'loudVolume',
   station: 'voice',
   scope: 'saber',
-  rule: 'The shipped volume stays within the highest, and both within the speaker’s rating.',
   source: 'P = (Vrms·volume)²/Z',
   reads: ['parts', 'use'],
   run: ({ saber }) => {
@@ -49,27 +46,5 @@ export const loudVolume = check<{
           },
         ]
       : []
-  },
-  words: {
-    unknown: (p) => ({
-      title: 'Shipped volume not recorded',
-      detail: highest(p.safe),
-      remedy: 'Read it off the board.',
-    }),
-    above: (p) => ({
-      title: `Shipped at volume ${p.volume}, above its highest of ${p.highest}`,
-      detail: 'The highest volume is what the client may set.',
-      remedy: 'Correct one of the two.',
-    }),
-    highest: (p) => ({
-      title: `The highest volume of ${p.highest} drives the speaker past its rating`,
-      detail: highest(p.safe),
-      remedy: `Set the highest to ${p.most} or below.`,
-    }),
-    loud: (p) => ({
-      title: `Volume ${p.volume} drives the speaker past its rating`,
-      detail: highest(p.safe),
-      remedy: `Set it to ${p.most} or below.`,
-    }),
   },
 })

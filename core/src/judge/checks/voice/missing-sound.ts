@@ -1,4 +1,3 @@
-import { keyWords } from '../../../record'
 import { missingSounds } from '../../../voice'
 import { check } from '../../check'
 
@@ -6,7 +5,6 @@ export const missingSound = check<{ silent: { preset: string; events: string[] }
   id: 'missingSound',
   station: 'voice',
   scope: 'saber',
-  rule: 'A font has a sound for every event that the controls can reach.',
   source: 'controls against the sound list',
   reads: ['presets', 'controls'],
   run: ({ saber }) =>
@@ -25,11 +23,4 @@ export const missingSound = check<{ silent: { preset: string; events: string[] }
           ]
         : []
     }),
-  words: {
-    silent: (p) => ({
-      title: `${p.preset}: no sound for ${p.events.map(keyWords).join(', ')}`,
-      detail: 'The controls can reach it and the font stays silent there.',
-      remedy: 'Add the sound, or take the control out of this preset.',
-    }),
-  },
 })

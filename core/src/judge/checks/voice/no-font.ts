@@ -4,7 +4,6 @@ export const noFont = check<{ blank: { preset: string } }>({
   id: 'noFont',
   station: 'voice',
   scope: 'saber',
-  rule: 'Every preset names the font that it plays.',
   source: 'shop practice',
   reads: ['presets'],
   run: ({ saber }) =>
@@ -18,11 +17,4 @@ export const noFont = check<{ blank: { preset: string } }>({
         refs: [`preset:${p.id}`],
         gate: true,
       })),
-  words: {
-    blank: (p) => ({
-      title: `${p.preset}: no font`,
-      detail: 'Nothing says what it sounds like.',
-      remedy: 'Enter the font.',
-    }),
-  },
 })

@@ -6,7 +6,6 @@ export const sensitivity = check<{ unset: { sense: string }; untried: { sense: s
   id: 'sensitivity',
   station: 'voice',
   scope: 'saber',
-  rule: 'How readily the board answers is set and tried with the plug and with the blade: each weighs another.',
   source: 'shop practice',
   reads: ['settings', 'blades'],
   run: ({ saber }, each) =>
@@ -24,16 +23,4 @@ export const sensitivity = check<{ unset: { sense: string }; untried: { sense: s
           ]
         : []
     }),
-  words: {
-    unset: (p) => ({
-      title: `Sensitivity of the ${p.sense}: not recorded`,
-      detail: 'It stands there without a value.',
-      remedy: 'Enter what the board is set to.',
-    }),
-    untried: (p) => ({
-      title: `Sensitivity of the ${p.sense}: not tried with the ${p.without.join(' and the ')}`,
-      detail: 'With another weight in the socket the same value answers differently.',
-      remedy: 'Try it, and tick what it was tried with.',
-    }),
-  },
 })

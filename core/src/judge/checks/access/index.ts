@@ -1,0 +1,7 @@
+export { acts } from './acts'
+export { bladeSteps } from './blade-steps'
+export { consent } from './consent'
+export { noSteps } from './no-steps'
+export { otherPole } from './other-pole'
+export { retightened } from './retightened'
+export { stepGone } from './step-gone'

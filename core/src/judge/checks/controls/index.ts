@@ -1,0 +1,8 @@
+export { boardSpace } from './board-space'
+export { collision } from './collision'
+export { holdUnknown } from './hold-unknown'
+export { inputKind } from './input-kind'
+export { manyHolds } from './many-holds'
+export { noIgnite } from './no-ignite'
+export { noOff } from './no-off'
+export { unsureControl } from './unsure-control'

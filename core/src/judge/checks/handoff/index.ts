@@ -1,0 +1,6 @@
+export { afterwards } from './afterwards'
+export { bladesToBuy } from './blades-to-buy'
+export { goesWith } from './goes-with'
+export { lithium } from './lithium'
+export { parcels } from './parcels'
+export { unpacked } from './unpacked'

@@ -1,0 +1,1 @@
+export { untested } from './untested'

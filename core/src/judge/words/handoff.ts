@@ -1,0 +1,135 @@
+import { refusalWords } from '../../box'
+import type { WordsOf } from '../check'
+import type * as rules from '../checks/handoff'
+
+/** What the checks of handoff say, in the order of their names. */
+export const handoffWords: WordsOf<typeof rules> = {
+  afterwards: {
+    rule: 'What went has its record; a client is answered; a saber that came back goes back with what was found and done.',
+    says: {
+      asks: (p) => ({
+        title: 'The client asks',
+        detail: p.text,
+        remedy: 'Answer it, and write the answer down at Brief.',
+      }),
+      here: (p) => ({
+        title: `${p.saber} has been back for ${p.days} days`,
+        detail: 'It came back to the shop and is not recorded as gone again.',
+        remedy: 'Say when it goes back.',
+      }),
+      unsaid: (p) => ({
+        title: `${p.saber} went back: ${p.what} is not recorded`,
+        detail: 'Whoever opens it next reads this.',
+        remedy: 'Write it down at the visit.',
+      }),
+      noRecord: () => ({
+        title: 'Shipped without a record',
+        detail: 'A day of shipping is entered, and no handoff was issued.',
+        remedy: 'Issue the handoff, or take the day back.',
+      }),
+    },
+  },
+  bladesToBuy: {
+    rule: 'A socket without a shipped blade is told to the client.',
+    says: {
+      none: (p) => ({
+        title: `${p.socket}: no blade ships for it`,
+        detail: 'Only a bench blade, or none, is recorded.',
+        remedy: 'Add the blade the client gets or must buy, with its length.',
+      }),
+    },
+  },
+  goesWith: {
+    rule: 'What the client has to buy is said by type and size; what the film shows is what ships; what it is not made for has its reason.',
+    says: {
+      unsaid: (p) => ({
+        title: `${p.what}: the client cannot buy it yet`,
+        detail: `Not said: ${p.missing.join(', ')}.`,
+        remedy: 'Enter it under what goes with the saber.',
+      }),
+      unprotected: (p) => ({
+        title: `${p.what}: protected or bare?`,
+        detail: 'The client buys the cell; a bare one where a protected one belongs has no cut-off of its own.',
+        remedy: 'Say that it has to be protected, or set this aside with the reason.',
+      }),
+      shown: (p) => ({
+        title: `${p.what} is in the film and does not ship`,
+        detail: 'What is seen is taken for what comes.',
+        remedy: 'Ship it, leave it out of the film, or say so in the film.',
+      }),
+      noReason: (p) => ({
+        title: `Not made for ${p.what}: why?`,
+        detail: 'A limit is kept when its reason is known.',
+        remedy: 'Say the reason.',
+      }),
+    },
+  },
+  lithium: {
+    rule: 'Cells travel as the carrier takes them, and who must confirm it has.',
+    says: {
+      noCarrier: (p) => ({
+        title: `Parcel to ${p.to}: who carries ${p.count} ${p.count === 1 ? 'cell' : 'cells'}?`,
+        detail: 'Whether lithium cells are taken depends on the carrier and the border.',
+        remedy: 'Choose the carrier of the parcel.',
+      }),
+      refused: (p) => ({
+        title: `${p.carrier} does not take ${p.cell}`,
+        detail: `Parcel to ${p.to}: ${refusalWords(p.why)}.`,
+        remedy: 'Take the cell out and say which one the client has to buy, or choose another carrier.',
+      }),
+      confirm: (p) => ({
+        title: `${p.cell}: not confirmed for the parcel to ${p.to}`,
+        detail: `To be confirmed by ${p.by}.`,
+        remedy: 'Ask, and enter who confirmed it.',
+      }),
+      unknown: (p) => ({
+        title: `${p.cell}: its energy is not known`,
+        detail: `The parcel to ${p.to} is judged by watt hours: voltage times capacity.`,
+        remedy: 'Enter nominal voltage and capacity of the cell.',
+      }),
+    },
+  },
+  parcels: {
+    rule: 'A parcel weighs what lies in it weighs, and no more than its carrier takes.',
+    says: {
+      apart: (p) => ({
+        title: `Parcel to ${p.to}: ${Math.abs(Math.round(p.weighs - p.expected))} g too ${p.weighs < p.expected ? 'light' : 'heavy'}`,
+        detail: `On the scale ${Math.round(p.weighs)} g; what is on its list comes to ${Math.round(p.expected)} g.`,
+        remedy:
+          p.weighs < p.expected
+            ? 'Look what is missing from the box.'
+            : 'Look what lies in it that is not on the list.',
+      }),
+      heavy: (p) => ({
+        title: `Parcel to ${p.to}: too heavy for ${p.carrier}`,
+        detail: `${Math.round(p.weighs)} g; ${p.most} g are taken.`,
+        remedy: 'Send it in two, or with another carrier.',
+      }),
+      empty: (p) => ({
+        title: `Parcel to ${p.to}: nothing is in it`,
+        detail: 'No line of the packing list goes into it.',
+        remedy: 'Put something into it, or let the parcel go.',
+      }),
+    },
+  },
+  unpacked: {
+    rule: 'What the record says must go is on the packing list, and everything on the list is in the box.',
+    says: {
+      noList: () => ({
+        title: 'No packing list',
+        detail: 'Nothing says what goes into the box.',
+        remedy: 'Draft it from the record.',
+      }),
+      open: ({ items }) => ({
+        title: `${items.length} not packed`,
+        detail: items.join('; '),
+        remedy: 'Pack it and tick it off.',
+      }),
+      missing: ({ items }) => ({
+        title: `${items.length} not on the packing list`,
+        detail: items.join('; '),
+        remedy: 'Take it up from the record, or set this aside with the reason.',
+      }),
+    },
+  },
+}

@@ -1,0 +1,38 @@
+import { formatNumber, MAKER } from '../../units'
+import type { WordsOf } from '../check'
+import type * as rules from '../checks/proof'
+import { listed } from '../text'
+
+/** What the checks of proof say, in the order of their names. */
+export const proofWords: WordsOf<typeof rules> = {
+  untested: {
+    rule: 'What is fitted and set up is tested once, after the last fix that touched it.',
+    says: {
+      proposed: ({ tests }) => ({
+        title: `${tests.length} ${tests.length === 1 ? 'test is' : 'tests are'} proposed and not taken up`,
+        detail: listed(tests),
+        remedy: `Take ${tests.length === 1 ? 'it' : 'them'} up under Proof.`,
+      }),
+      open: ({ tests }) => ({
+        title: `${tests.length} ${tests.length === 1 ? 'test has' : 'tests have'} no reading`,
+        detail: listed(tests),
+        remedy: `Carry ${tests.length === 1 ? 'it' : 'them'} out.`,
+      }),
+      failed: (p) => ({
+        title: `Failed: ${p.test}`,
+        detail: `${p.last?.value === undefined ? (p.last?.text ?? 'failed') : `${formatNumber(MAKER, p.last.value)} ${p.unit}`}; wanted ${p.wanted}.`,
+        remedy: 'Find the cause, record the fix, test again.',
+      }),
+      noRepair: (p) => ({
+        title: `${p.saber} is here for repair, and no repair is recorded`,
+        detail: 'Neither the cause nor what was done is known.',
+        remedy: 'Record the cause and the fix; its test is proposed then.',
+      }),
+      retest: (p) => ({
+        title: `Test again: ${p.test}`,
+        detail: 'A fix came after its last reading.',
+        remedy: 'Repeat the test.',
+      }),
+    },
+  },
+}

@@ -1,0 +1,243 @@
+import type { Api, GoodOf } from '@nubrin/core/api'
+import { type Commission, languageOf } from '@nubrin/core/record'
+import type { Op } from '@nubrin/core/record/ops'
+import { pathText } from '../base/pathText'
+import { tell } from '../base/toast'
+import { tonguesFor } from '../base/tongues'
+import { type ApiError, call, freshId, keepRead, keepUnsaved, keptUnsaved, readKept } from '../data'
+import { type Bench, type BenchState, EMPTY, type SaveState } from './bench-state'
+import { fetchChecks, judged } from './judging'
+import { type Kept, Queue, type Revision, type Undone } from './queue'
+import { useSession } from './session'
+
+/** How long to wait before trying again, ms; doubles with each failure. */
+const FIRST_WAIT = 1500
+const LONGEST_WAIT = 20_000
+/** Edits within this time go out together, ms. */
+const GATHER = 300
+
+/** The way between a bench and the server: what is edited goes out, what others changed comes in, what is not acknowledged is kept. */
+export class Sync {
+  private queue: Queue | undefined
+  private timer: ReturnType<typeof setTimeout> | undefined
+  private running: Promise<void> | undefined
+  private wait = FIRST_WAIT
+
+  constructor(private readonly bench: Bench) {}
+
+  async open(id: string): Promise<void> {
+    const { get, set } = this.bench
+    if (get().id !== id) {
+      this.queue = undefined
+      set({ ...EMPTY, id })
+    }
+    try {
+      const saved = await readCommission(id)
+      if (get().id !== id) return
+      const queue = new Queue(id, saved.record, saved.revision, freshId)
+      this.queue = queue
+      await takeUp(queue, saved)
+      set({
+        savedAt: saved.savedAt,
+        savedBy: saved.savedBy,
+        saberId: queue.shown.sabers.find((s) => s.id === get().saberId)?.id ?? queue.shown.sabers[0]!.id,
+      })
+      this.show(saved.away ? 'kept' : undefined)
+      if (queue.pending.length) this.schedule(saved.away ? FIRST_WAIT : 0)
+    } catch (e) {
+      set({ error: (e as Error).message })
+    }
+  }
+
+  edit(label: string, ops: Op[]): void {
+    if (ops.length && this.queue?.edit(label, ops)) this.changed()
+  }
+  undo(): void {
+    this.back(this.queue?.undoLast())
+  }
+  redo(): void {
+    this.back(this.queue?.redoLast())
+  }
+  settle(conflict: string, whose: 'mine' | 'theirs'): void {
+    if (!this.queue) return
+    if (!this.queue.settle(conflict, whose)) tell('What yours was about is gone. It can only be left out now.')
+    this.changed()
+  }
+  takeBack(): void {
+    const gone = this.queue?.takeBack() ?? []
+    if (gone.length) tell(`Taken back: ${[...new Set(gone)].join(', ')}.`)
+    this.changed()
+  }
+
+  /** Sends what waits; while something is under way, that is waited for. */
+  flush(): Promise<void> {
+    this.running ??= this.send().finally(() => {
+      this.running = undefined
+    })
+    return this.running
+  }
+
+  /** Asks what others did, and shows it. */
+  async hear(): Promise<void> {
+    const { get, set } = this.bench
+    const { id } = get()
+    const mine = this.queue
+    if (!id || !mine || mine.flight || get().save === 'signedOut') return
+    try {
+      const since = await call('changes', { params: { id }, query: { after: String(mine.revision) } })
+      if (this.queue !== mine || !since.length || mine.flight) return
+      mine.others(since)
+      const last = since.at(-1)!
+      set({ savedAt: last.at, savedBy: last.by })
+      await this.putTogether()
+    } catch {
+      // Asked again soon; what waits says itself when the server is away.
+    }
+  }
+
+  private changed(): void {
+    this.show()
+    this.schedule(GATHER)
+  }
+  private schedule(ms: number): void {
+    clearTimeout(this.timer)
+    this.timer = setTimeout(() => void this.flush(), ms)
+  }
+
+  private back(done: Undone | undefined): void {
+    if (!done) return
+    const { record } = this.bench.get()
+    const where = record && done.ok === false ? done.paths.map((p) => pathText(record, p)).join(', ') : ''
+    if (!done.ok)
+      tell(`“${done.label}” stays: ${done.by || 'somebody'} has changed the same since${where ? ` (${where})` : ''}.`)
+    this.changed()
+  }
+
+  /** Shows what the queue holds, and keeps in the browser what is not acknowledged. */
+  private show(save?: SaveState): void {
+    const mine = this.queue
+    if (!mine) return
+    const { get, set } = this.bench
+    void tonguesFor(languageOf(mine.shown))?.then(() => {
+      // What was worded without them is worded again.
+      if (this.queue === mine && get().record) set(this.look(get().record!))
+    })
+    set({ ...shownOf(mine, save), ...(mine.shown === get().record ? {} : this.look(mine.shown)) })
+    void keepUnsaved(mine.commission, mine.kept()).catch(() => {
+      // Without a place to keep it, closing the tab would lose it: that has to be known.
+      if (this.queue?.kept()) set({ save: 'unkept' })
+    })
+  }
+
+  /** Has the checks look at a record, and again at what there is by then when they had to be fetched first. */
+  private look(record: Commission): Partial<BenchState> {
+    const { get, set } = this.bench
+    const findings = judged(record)
+    if (findings) return { findings, judged: 'yes' }
+    fetchChecks().then(
+      () => {
+        const now = get().record
+        if (now) set({ findings: judged(now) ?? [], judged: 'yes' })
+      },
+      () => set({ judged: 'failed' }),
+    )
+    return { findings: [] }
+  }
+
+  /** Reads the record anew when what came does not fit what is here; what waits is put on top. */
+  private async putTogether(): Promise<void> {
+    const old = this.queue
+    if (!old?.lost) return this.show()
+    const saved = await call('commission', { params: { id: old.commission } })
+    const since = await call('changes', { params: { id: old.commission }, query: { after: String(old.revision) } })
+    const next = new Queue(old.commission, saved.record, saved.revision, freshId)
+    const kept = old.kept()
+    if (kept) next.adopt(kept, since)
+    this.queue = next
+    this.show()
+  }
+
+  /** Sends what waits. What others changed meanwhile comes back and is put beneath what still waits. */
+  private async send(): Promise<void> {
+    const mine = this.queue
+    const ask = mine?.next()
+    if (!mine || !ask) return
+    this.show('saving')
+    try {
+      const r = await call('change', { params: { id: mine.commission }, body: ask })
+      if (this.queue !== mine) return
+      this.wait = FIRST_WAIT
+      mine.acknowledged(r.since)
+      const { savedAt, savedBy } = r
+      this.bench.set({ savedAt, savedBy })
+      await this.putTogether()
+      void keepRead(`commission ${mine.commission}`, { record: mine.base, revision: mine.revision, savedAt, savedBy })
+      if (mine.pending.length) this.schedule(50)
+    } catch (e) {
+      if (this.queue === mine) await this.refused(mine, e as ApiError)
+    }
+  }
+
+  private async refused(mine: Queue, err: ApiError): Promise<void> {
+    if (err.status === 409 && Array.isArray(err.body.since)) {
+      mine.clashed(err.body.since as Revision[])
+      await this.putTogether()
+      this.schedule(0)
+    } else if (err.status === 401) this.show('signedOut')
+    else if (err.status === 403 && err.body.title === 'csrf') {
+      // The session is another one now; its token has to be asked for.
+      await useSession.getState().ask()
+      this.show('waiting')
+      this.schedule(this.wait)
+    } else if ([400, 403, 404, 413, 422].includes(err.status)) {
+      mine.refused(err.problems.length ? err.problems : [{ path: '', rule: 'refused', message: err.message }])
+      this.show()
+      if (!mine.refusal) this.schedule(0)
+    } else {
+      this.bench.set({ keptBecause: err.status > 0 ? err.message : undefined })
+      this.show('kept')
+      this.schedule(this.wait)
+      this.wait = Math.min(LONGEST_WAIT, this.wait * 2)
+    }
+  }
+}
+
+/** What is seen of a queue. */
+function shownOf(queue: Queue, save: SaveState | undefined): Partial<BenchState> {
+  const { shown, base, revision, pending, conflicts, refusal, undo, redo } = queue
+  return {
+    ...{ record: shown, base, revision, conflicts, problems: refusal ?? [] },
+    ...{ pending: pending.length, undos: undo.length, redos: redo.length },
+    save: refusal ? 'refused' : (save ?? (pending.length ? 'waiting' : conflicts.length ? 'conflict' : 'saved')),
+  }
+}
+
+/** Puts what was left unsaved in this browser on top of what was read. */
+async function takeUp(queue: Queue, read: { revision: number; away: boolean }): Promise<void> {
+  const id = queue.commission
+  // A browser that keeps nothing has kept nothing; that is said with the first edit.
+  for (const { what, forget } of await keptUnsaved(id).catch(() => [])) {
+    const kept = what as Kept
+    const since =
+      kept.base < read.revision && !read.away
+        ? await call('changes', { params: { id }, query: { after: String(kept.base) } })
+        : []
+    queue.adopt(kept, since)
+    await keepUnsaved(id, queue.kept())
+    await forget()
+  }
+}
+
+/** A commission from the server, or as it was last read here when the server does not answer. */
+async function readCommission(id: string) {
+  try {
+    const saved = await call('commission', { params: { id } })
+    void keepRead(`commission ${id}`, saved)
+    return { ...saved, away: false }
+  } catch (e) {
+    const kept =
+      (e as ApiError).status === 0 ? await readKept<GoodOf<Api['commission']>>(`commission ${id}`) : undefined
+    if (!kept) throw e
+    return { ...kept, away: true }
+  }
+}
