@@ -1,4 +1,5 @@
 export { Toasts, tell } from '../base/toast'
+export { bound } from './bound'
 export { Boundary } from './boundary'
 export { FileButton, RemoveButton } from './buttons'
 export { CheckBox } from './check'

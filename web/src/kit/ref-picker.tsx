@@ -1,5 +1,6 @@
 import { type Kind, placesOf, type Ref, type Saber, THINGS } from '@nubrin/core/record'
 import { GroupedSelect } from './select'
+import type { Titled } from './text'
 
 /** The kinds of things that have a place, or can be shown. */
 const SHOWN: readonly Kind[] = ['section', 'fastener', 'opening', 'socket', 'part', 'blade', 'zone', 'input', 'preset']
@@ -9,9 +10,9 @@ export function RefPicker({
   saber,
   value,
   onCommit,
-  label,
   kinds = SHOWN,
-}: {
+  ...rest
+}: Titled & {
   saber: Saber
   value: Ref | undefined
   onCommit: (ref: Ref | undefined) => void
@@ -24,7 +25,7 @@ export function RefPicker({
   }))
   return (
     <GroupedSelect
-      label={label}
+      {...rest}
       value={value ?? ''}
       groups={[{ title: '', choices: [{ value: '', words: '–' }] }, ...groups]}
       onCommit={(v) => onCommit((v || undefined) as Ref | undefined)}

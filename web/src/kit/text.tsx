@@ -31,7 +31,8 @@ export function TextCell({
   placeholder = '',
   lines,
   className = '',
-}: {
+  ...titled
+}: Titled & {
   value: string
   onCommit: (v: string) => void
   label: string
@@ -48,36 +49,40 @@ export function TextCell({
     onFocus: d.focus,
     onBlur: d.commit,
   }
-  if (lines)
-    return (
-      <textarea
-        {...shared}
-        rows={lines}
-        onChange={(e) => d.setDraft(e.target.value)}
-        onKeyDown={(e) => e.key === 'Escape' && d.putBack()}
-      />
-    )
   return (
-    <input
-      {...shared}
-      onChange={(e) => d.setDraft(e.target.value)}
-      onKeyDown={(e) => {
-        if (e.key === 'Enter') d.commit()
-        if (e.key === 'Escape') d.putBack()
-      }}
-    />
+    <Under {...titled}>
+      {lines ? (
+        <textarea
+          {...shared}
+          rows={lines}
+          onChange={(e) => d.setDraft(e.target.value)}
+          onKeyDown={(e) => e.key === 'Escape' && d.putBack()}
+        />
+      ) : (
+        <input
+          {...shared}
+          onChange={(e) => d.setDraft(e.target.value)}
+          onKeyDown={(e) => {
+            if (e.key === 'Enter') d.commit()
+            if (e.key === 'Escape') d.putBack()
+          }}
+        />
+      )}
+    </Under>
   )
 }
 
 /** A whole number within limits; what is not one stays in the field with the rule beside it. */
-export function CountCell(props: {
-  value: number
-  onCommit: (v: number) => void
-  label: string
-  min?: number
-  max: number
-  className?: string
-}) {
+export function CountCell(
+  props: Titled & {
+    value: number
+    onCommit: (v: number) => void
+    label: string
+    min?: number
+    max: number
+    className?: string
+  },
+) {
   const { min = 1, max, onCommit, value, ...rest } = props
   return (
     <RuledCell
@@ -95,14 +100,16 @@ export function CountCell(props: {
 }
 
 /** A number within limits that may be left out; a comma is taken for a point. */
-export function NumberCell(props: {
-  value: number | undefined
-  onCommit: (v: number | undefined) => void
-  label: string
-  max: number
-  placeholder?: string
-  className?: string
-}) {
+export function NumberCell(
+  props: Titled & {
+    value: number | undefined
+    onCommit: (v: number | undefined) => void
+    label: string
+    max: number
+    placeholder?: string
+    className?: string
+  },
+) {
   const { max, onCommit, value, ...rest } = props
   return (
     <RuledCell
@@ -127,7 +134,8 @@ function RuledCell({
   rule,
   placeholder,
   className = '',
-}: {
+  ...titled
+}: Titled & {
   value: string
   /** False where the rule is not kept. */
   onCommit: (text: string) => boolean
@@ -139,30 +147,46 @@ function RuledCell({
   const [wrong, setWrong] = useState(false)
   const d = useDraft(value, (text) => setWrong(!onCommit(text.trim())))
   return (
-    <span className={className}>
-      <input
-        className="cell"
-        inputMode="decimal"
-        aria-label={label}
-        aria-invalid={wrong}
-        placeholder={placeholder}
-        value={d.draft}
-        onFocus={d.focus}
-        onBlur={d.commit}
-        onChange={(e) => d.setDraft(e.target.value)}
-        onKeyDown={(e) => {
-          if (e.key === 'Enter') d.commit()
-          if (e.key === 'Escape') d.putBack()
-        }}
-      />
-      {wrong ? (
-        <span role="alert" className="text-stop text-[0.8rem]">
-          {rule}
-        </span>
-      ) : null}
-    </span>
+    <Under {...titled}>
+      <span className={className}>
+        <input
+          className="cell"
+          inputMode="decimal"
+          aria-label={label}
+          aria-invalid={wrong}
+          placeholder={placeholder}
+          value={d.draft}
+          onFocus={d.focus}
+          onBlur={d.commit}
+          onChange={(e) => d.setDraft(e.target.value)}
+          onKeyDown={(e) => {
+            if (e.key === 'Enter') d.commit()
+            if (e.key === 'Escape') d.putBack()
+          }}
+        />
+        {wrong ? (
+          <span role="alert" className="text-stop text-[0.8rem]">
+            {rule}
+          </span>
+        ) : null}
+      </span>
+    </Under>
   )
 }
+
+/** What stands over a field, where it stands by itself in a form, and how much of the form it takes. */
+export interface Titled {
+  title?: string | undefined
+  span?: string | undefined
+}
+export const Under = ({ title, span, children }: Titled & { children: ReactNode }) =>
+  title === undefined ? (
+    children
+  ) : (
+    <Labelled label={title} {...(span ? { className: span } : {})}>
+      {children}
+    </Labelled>
+  )
 
 export function Labelled({
   label,

@@ -24,9 +24,7 @@ export function PartCard({
     save(value === undefined ? rest : ({ ...rest, [key]: value } as CataloguePart))
   }
   const line = (key: 'lot' | 'supplier' | 'key', label: string) => (
-    <Labelled label={label}>
-      <TextCell label={label} value={part[key] ?? ''} onCommit={(v) => put(key, v.trim() || undefined)} />
-    </Labelled>
+    <TextCell title={label} label={label} value={part[key] ?? ''} onCommit={(v) => put(key, v.trim() || undefined)} />
   )
   return (
     <section aria-label={`Part ${part.name}`}>
@@ -53,15 +51,14 @@ export function PartCard({
           />
         ))}
         {part.kind === 'chassis' ? (
-          <Labelled label="made of">
-            <SelectCell
-              label="Chassis material"
-              value={part.material ?? ''}
-              options={['', ...MATERIALS]}
-              words={(v) => v || 'not said'}
-              onCommit={(v) => put('material', v || undefined)}
-            />
-          </Labelled>
+          <SelectCell
+            title="made of"
+            label="Chassis material"
+            value={part.material ?? ''}
+            options={['', ...MATERIALS]}
+            words={(v) => v || 'not said'}
+            onCommit={(v) => put('material', v || undefined)}
+          />
         ) : null}
         {part.kind === 'tool' ? line('key', 'turns') : null}
       </div>

@@ -1,7 +1,7 @@
 import type { Api, GoodOf } from '@nubrin/core/api'
 import { useState } from 'react'
 import { call, freshId, refusalText } from '../data'
-import { Labelled, Refused, TextCell } from '../kit'
+import { Refused, TextCell } from '../kit'
 import { useSession } from '../store/session'
 
 type Letter = GoodOf<Api['recallMessages']>[number]
@@ -34,12 +34,14 @@ export function RecallLetters({ asked }: { asked: string }) {
     )
   return (
     <section aria-label="Letters" className="bg-card border-ink mt-2 border p-3">
-      <Labelled label="what is wrong with it">
-        <TextCell label="What is wrong with it" lines={2} value={why} onCommit={setWhy} />
-      </Labelled>
-      <Labelled label="what the client is to do">
-        <TextCell label="What the client is to do" lines={2} value={todo} onCommit={setTodo} />
-      </Labelled>
+      <TextCell title="what is wrong with it" label="What is wrong with it" lines={2} value={why} onCommit={setWhy} />
+      <TextCell
+        title="what the client is to do"
+        label="What the client is to do"
+        lines={2}
+        value={todo}
+        onCommit={setTodo}
+      />
       <div className="mt-2 flex gap-2">
         <button type="button" className="btn" disabled={!why.trim() || !todo.trim()} onClick={() => void write(false)}>
           draft the letters

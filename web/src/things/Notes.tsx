@@ -1,4 +1,4 @@
-import { Labelled, setText, TextCell } from '../kit'
+import { setText, TextCell } from '../kit'
 
 interface Noted {
   note?: string
@@ -19,20 +19,18 @@ export function Notes<T extends Noted>({
 }) {
   return (
     <div className={`grid grid-cols-2 gap-x-3 ${className}`}>
-      <Labelled label="note for the client">
-        <TextCell
-          label={`Note for the client on ${what}`}
-          value={x.note ?? ''}
-          onCommit={(v) => onEdit((y) => setText(y as Noted, 'note', v))}
-        />
-      </Labelled>
-      <Labelled label="for the shop only">
-        <TextCell
-          label={`Shop note on ${what}`}
-          value={x.shopNote ?? ''}
-          onCommit={(v) => onEdit((y) => setText(y as Noted, 'shopNote', v))}
-        />
-      </Labelled>
+      <TextCell
+        title="note for the client"
+        label={`Note for the client on ${what}`}
+        value={x.note ?? ''}
+        onCommit={(v) => onEdit((y) => setText(y as Noted, 'note', v))}
+      />
+      <TextCell
+        title="for the shop only"
+        label={`Shop note on ${what}`}
+        value={x.shopNote ?? ''}
+        onCommit={(v) => onEdit((y) => setText(y as Noted, 'shopNote', v))}
+      />
     </div>
   )
 }

@@ -1,5 +1,5 @@
 import { SUPPLIED } from '@nubrin/core/record'
-import { SelectCell } from '../kit'
+import { bound, SelectCell } from '../kit'
 
 export type Supply = (typeof SUPPLIED)[number]
 const SUPPLIED_WORDS: Record<Supply, string> = {
@@ -10,22 +10,21 @@ const SUPPLIED_WORDS: Record<Supply, string> = {
 }
 
 /** Who brings a thing. */
-export function SuppliedCell<T extends { supplied?: Supply }>({
+export function SuppliedCell({
   of: x,
   what,
   onEdit,
 }: {
-  of: T
+  of: { supplied?: Supply }
   what: string
-  onEdit: (run: (x: T) => void) => void
+  onEdit: (run: (x: { supplied?: Supply }) => void) => void
 }) {
   return (
     <SelectCell<Supply | ''>
       label={`Who supplies ${what}`}
-      value={x.supplied ?? ''}
       options={['', ...SUPPLIED]}
       words={(v) => (v ? SUPPLIED_WORDS[v] : 'not said')}
-      onCommit={(v) => onEdit((y) => void (v ? (y.supplied = v) : delete y.supplied))}
+      {...bound(x, onEdit).maybe('supplied')}
     />
   )
 }

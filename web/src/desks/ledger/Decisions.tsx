@@ -1,6 +1,6 @@
 import type { Decision } from '@nubrin/core/record'
 import { freshId, todayIso } from '../../data'
-import { AddLine, CheckBox, DateCell, Labelled, RemoveButton, setText, TextCell } from '../../kit'
+import { AddLine, bound, CheckBox, DateCell, Labelled, RemoveButton, TextCell } from '../../kit'
 import { useEditSaber, useEditThing, useRemove, useSaber } from '../../store/commission'
 import { useSession } from '../../store/session'
 import { Notes } from '../../things/Notes'
@@ -34,6 +34,7 @@ function DecisionRow({ decision: d }: { decision: Decision }) {
   const edit = useEditThing('decisions')
   const remove = useRemove()
   const set = (run: (x: Decision) => void) => edit('decision', d.id, run)
+  const { choice, text, tick } = bound(d, set)
   const consent = (key: 'who' | 'on', v: string) =>
     set((x) => {
       x.consent = { who: '', on: todayIso(), ...x.consent, [key]: v }
@@ -51,16 +52,8 @@ function DecisionRow({ decision: d }: { decision: Decision }) {
         <RemoveButton what={d.chose} onClick={() => remove(`decision:${d.id}`)} />
       </div>
       <div className="grid grid-cols-3 gap-x-3 pr-8">
-        <Labelled label="because">
-          <TextCell label={`Why ${d.chose}`} value={d.why} onCommit={(v) => set((x) => void (x.why = v))} />
-        </Labelled>
-        <Labelled label="given up for it">
-          <TextCell
-            label={`Given up for ${d.chose}`}
-            value={d.gaveUp ?? ''}
-            onCommit={(v) => set((x) => setText(x, 'gaveUp', v))}
-          />
-        </Labelled>
+        <TextCell title="because" label={`Why ${d.chose}`} {...choice('why')} />
+        <TextCell title="given up for it" label={`Given up for ${d.chose}`} {...text('gaveUp')} />
         <Labelled label="concerns">
           <PlaceCell
             label={`What ${d.chose} concerns`}
@@ -69,36 +62,31 @@ function DecisionRow({ decision: d }: { decision: Decision }) {
             onCommit={(v) => set((x) => void (v ? (x.about = v) : delete x.about))}
           />
         </Labelled>
-        <Labelled label="by">
-          <TextCell label={`Who chose ${d.chose}`} value={d.by} onCommit={(v) => set((x) => void (x.by = v))} />
-        </Labelled>
-        <Labelled label="on">
-          <DateCell label={`Day of ${d.chose}`} value={d.on} onCommit={(v) => set((x) => void (x.on = v ?? x.on))} />
-        </Labelled>
-        <CheckBox
-          className="self-end"
-          checked={!!d.irreversible}
-          onChange={(on) => set((x) => void (on ? (x.irreversible = true) : delete x.irreversible))}
-        >
+        <TextCell title="by" label={`Who chose ${d.chose}`} {...choice('by')} />
+        <DateCell
+          title="on"
+          label={`Day of ${d.chose}`}
+          value={d.on}
+          onCommit={(v) => set((x) => void (x.on = v ?? x.on))}
+        />
+        <CheckBox className="self-end" {...tick('irreversible')}>
           cannot be undone<span className="sr-only">: {d.chose}</span>
         </CheckBox>
         {d.irreversible ? (
           <>
-            <Labelled label="agreed to by">
-              <TextCell
-                label={`Who agreed to ${d.chose}`}
-                value={d.consent?.who ?? ''}
-                onCommit={(v) => consent('who', v.trim())}
-              />
-            </Labelled>
+            <TextCell
+              title="agreed to by"
+              label={`Who agreed to ${d.chose}`}
+              value={d.consent?.who ?? ''}
+              onCommit={(v) => consent('who', v.trim())}
+            />
             {d.consent ? (
-              <Labelled label="agreed on">
-                <DateCell
-                  label={`Agreed to ${d.chose} on`}
-                  value={d.consent.on}
-                  onCommit={(v) => v && consent('on', v)}
-                />
-              </Labelled>
+              <DateCell
+                title="agreed on"
+                label={`Agreed to ${d.chose} on`}
+                value={d.consent.on}
+                onCommit={(v) => v && consent('on', v)}
+              />
             ) : null}
           </>
         ) : null}

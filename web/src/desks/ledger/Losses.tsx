@@ -1,6 +1,6 @@
 import { LOSS_KINDS, type Loss } from '@nubrin/core/record'
 import { freshId, todayIso } from '../../data'
-import { AddLine, DateCell, RemoveButton, SelectCell, setText, TextCell } from '../../kit'
+import { AddLine, bound, DateCell, RemoveButton, SelectCell, TextCell } from '../../kit'
 import { useEditSaber, useEditThing, useRemove, useSaber } from '../../store/commission'
 import { MoneyCell } from '../../things/Money'
 import { Notes } from '../../things/Notes'
@@ -34,6 +34,7 @@ function LossRow({ loss: x }: { loss: Loss }) {
   const edit = useEditThing('losses')
   const remove = useRemove()
   const set = (run: (y: Loss) => void) => edit('loss', x.id, run)
+  const { choice, day, text } = bound(x, set)
   return (
     <div className="border-rule border-b pb-1">
       <div className="flex items-center gap-2">
@@ -46,36 +47,17 @@ function LossRow({ loss: x }: { loss: Loss }) {
         <RemoveButton what={x.what} onClick={() => remove(`loss:${x.id}`)} />
       </div>
       <div className="grid grid-cols-2 gap-x-2 pr-8">
-        <SelectCell
-          label={`How ${x.what} was lost`}
-          value={x.how}
-          options={LOSS_KINDS}
-          onCommit={(v) => set((y) => void (y.how = v))}
-        />
+        <SelectCell label={`How ${x.what} was lost`} options={LOSS_KINDS} {...choice('how')} />
         <DateCell label={`Day of ${x.what}`} value={x.on} onCommit={(v) => set((y) => void (y.on = v ?? y.on))} />
-        <TextCell
-          label={`Cause of ${x.what}`}
-          placeholder="cause"
-          value={x.cause}
-          onCommit={(v) => set((y) => void (y.cause = v))}
-        />
-        <TextCell
-          label={`Maker of ${x.what}`}
-          placeholder="made by"
-          value={x.maker ?? ''}
-          onCommit={(v) => set((y) => setText(y, 'maker', v))}
-        />
+        <TextCell label={`Cause of ${x.what}`} placeholder="cause" {...choice('cause')} />
+        <TextCell label={`Maker of ${x.what}`} placeholder="made by" {...text('maker')} />
         <MoneyCell
           label={`Cost of ${x.what}`}
           value={x.cost}
           usual={saber.losses.find((y) => y.cost)?.cost?.currency ?? 'EUR'}
           onCommit={(v) => set((y) => void (v ? (y.cost = v) : delete y.cost))}
         />
-        <DateCell
-          label={`Client told of ${x.what} on`}
-          value={x.toldOn}
-          onCommit={(v) => set((y) => setText(y, 'toldOn', v ?? ''))}
-        />
+        <DateCell label={`Client told of ${x.what} on`} {...day('toldOn')} />
         <PlaceCell
           label={`What ${x.what} belongs to`}
           value={x.about}

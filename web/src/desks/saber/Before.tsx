@@ -1,6 +1,6 @@
 import { WAS_KINDS, type Was } from '@nubrin/core/record'
 import { freshId } from '../../data'
-import { AddLine, CheckBox, RemoveButton, SelectCell, setText, TextCell } from '../../kit'
+import { AddLine, bound, CheckBox, RemoveButton, SelectCell, TextCell } from '../../kit'
 import { useEditSaber, useEditThing, useRemove, useSaber } from '../../store/commission'
 import { Notes } from '../../things/Notes'
 
@@ -15,6 +15,7 @@ export function Before() {
       <h2 className="h2">What it could do before</h2>
       {saber.before.map((x) => {
         const set = (run: (y: Was) => void) => edit('before the work', x.id, run)
+        const { choice, text } = bound(x, set)
         return (
           <div key={x.id} className="border-rule border-b pb-1">
             <div className="flex gap-2">
@@ -27,24 +28,14 @@ export function Before() {
               <RemoveButton what={x.what} onClick={() => remove(`ability:${x.id}`)} />
             </div>
             <div className="grid grid-cols-[90px_auto_minmax(0,1fr)] items-center gap-2">
-              <SelectCell
-                label={`Kind of ${x.what}`}
-                value={x.kind}
-                options={WAS_KINDS}
-                onCommit={(v) => set((y) => void (y.kind = v))}
-              />
+              <SelectCell label={`Kind of ${x.what}`} options={WAS_KINDS} {...choice('kind')} />
               <CheckBox checked={x.stays} onChange={(on) => set((y) => void (y.stays = on))}>
                 stays<span className="sr-only">: {x.what}</span>
               </CheckBox>
               {x.stays ? (
                 <span />
               ) : (
-                <TextCell
-                  label={`Instead of ${x.what}`}
-                  placeholder="what takes its place"
-                  value={x.insteadBy ?? ''}
-                  onCommit={(v) => set((y) => setText(y, 'insteadBy', v))}
-                />
+                <TextCell label={`Instead of ${x.what}`} placeholder="what takes its place" {...text('insteadBy')} />
               )}
             </div>
             <Notes of={x} what={x.what} onEdit={set} />

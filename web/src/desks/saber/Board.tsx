@@ -1,6 +1,16 @@
 import { Saber, SENSES, type Settings, TRIED_WITH } from '@nubrin/core/record'
 import { freshId } from '../../data'
-import { CheckBox, FactField, Labelled, RemoveButton, SelectCell, setText, TextCell, TextFactField } from '../../kit'
+import {
+  bound,
+  CheckBox,
+  FactField,
+  Labelled,
+  RemoveButton,
+  SelectCell,
+  setText,
+  TextCell,
+  TextFactField,
+} from '../../kit'
 import { useEditSaber, useSaber } from '../../store/commission'
 import { Notes } from '../../things/Notes'
 
@@ -39,25 +49,24 @@ export function Board() {
             onCommit={(f) => set((x) => Object.assign(x, { [key]: f }))}
           />
         ))}
-        <Labelled label="link is called">
-          <TextCell
-            label="Name of the link"
-            value={settings.link?.name ?? ''}
-            onCommit={(v) => link((l) => setText(l, 'name', v))}
-          />
-        </Labelled>
+        <TextCell
+          title="link is called"
+          label="Name of the link"
+          value={settings.link?.name ?? ''}
+          onCommit={(v) => link((l) => setText(l, 'name', v))}
+        />
         <TextFactField
           label="code it asks for"
           value={settings.link?.code}
           onCommit={(f) => link((l) => void (l.code = f))}
         />
-        <Labelled label="program on the phone" className="col-span-2">
-          <TextCell
-            label="Program of the link"
-            value={settings.link?.program ?? ''}
-            onCommit={(v) => link((l) => setText(l, 'program', v))}
-          />
-        </Labelled>
+        <TextCell
+          title="program on the phone"
+          span="col-span-2"
+          label="Program of the link"
+          value={settings.link?.program ?? ''}
+          onCommit={(v) => link((l) => setText(l, 'program', v))}
+        />
       </div>
       <h3 className="label mt-2">sensitivity, and with what it was tried</h3>
       {settings.sensitivities.map((x) => (
@@ -88,12 +97,11 @@ function Sensitivity({ of: x, onEdit }: { of: Sense; onEdit: (run: (s: Settings)
       const y = s.sensitivities.find((q) => q.id === x.id)
       if (y) run(y)
     })
+  const { choice, given } = bound(x, set)
   return (
     <div className="border-rule grid grid-cols-[110px_minmax(0,1fr)_minmax(0,1.4fr)_1.75rem] items-start gap-3 border-b pb-1">
-      <Labelled label="of">
-        <SelectCell label="Sense" value={x.sense} options={SENSES} onCommit={(v) => set((y) => void (y.sense = v))} />
-      </Labelled>
-      <TextFactField label={`${x.sense} is set to`} value={x.value} onCommit={(f) => set((y) => void (y.value = f))} />
+      <SelectCell title="of" label="Sense" options={SENSES} {...choice('sense')} />
+      <TextFactField label={`${x.sense} is set to`} {...given('value')} />
       <Labelled label="tried with">
         <span className="flex gap-3">
           {TRIED_WITH.map((t) => (

@@ -1,6 +1,6 @@
 import { ITEM_ROLES, type Item, KINDS, kindRule, type PartKind } from '@nubrin/core/record'
 import { freshId } from '../../data'
-import { AddLine, CheckBox, CountCell, Labelled, RemoveButton, SelectCell, setText, TextCell } from '../../kit'
+import { AddLine, bound, CheckBox, CountCell, RemoveButton, SelectCell, TextCell } from '../../kit'
 import { useEditSaber, useEditThing, useRemove, useSaber } from '../../store/commission'
 import { Notes } from '../../things/Notes'
 import { PlaceCell } from '../../things/PlaceCell'
@@ -36,6 +36,7 @@ function ItemRow({ item: x }: { item: Item }) {
   const edit = useEditThing('items')
   const remove = useRemove()
   const set = (run: (y: Item) => void) => edit('what goes with it', x.id, run)
+  const { choice, maybe, text, tick } = bound(x, set)
   return (
     <div className="border-rule border-b py-1">
       <div className="grid grid-cols-[minmax(0,2fr)_3rem_8.5rem_minmax(0,1.5fr)_9rem_1.75rem] items-center gap-3">
@@ -45,19 +46,8 @@ function ItemRow({ item: x }: { item: Item }) {
           value={x.what}
           onCommit={(v) => set((y) => void (y.what = v || y.what))}
         />
-        <CountCell
-          label={`How many of ${x.what}`}
-          max={999}
-          value={x.quantity}
-          onCommit={(v) => set((y) => void (y.quantity = v))}
-        />
-        <SelectCell
-          label={`Role of ${x.what}`}
-          value={x.role}
-          options={ITEM_ROLES}
-          words={(v) => ROLE_WORDS[v]}
-          onCommit={(v) => set((y) => void (y.role = v))}
-        />
+        <CountCell label={`How many of ${x.what}`} max={999} {...choice('quantity')} />
+        <SelectCell label={`Role of ${x.what}`} options={ITEM_ROLES} words={(v) => ROLE_WORDS[v]} {...choice('role')} />
         <PlaceCell
           label={`What ${x.what} goes with`}
           value={x.of}
@@ -78,36 +68,19 @@ function ItemRow({ item: x }: { item: Item }) {
         <RemoveButton what={x.what} onClick={() => remove(`item:${x.id}`)} />
       </div>
       <div className="grid grid-cols-[9rem_minmax(0,1fr)_minmax(0,1fr)_auto_auto] items-end gap-3 pr-8">
-        <Labelled label="kind">
-          <SelectCell
-            label={`Kind of ${x.what}`}
-            value={x.kind ?? ''}
-            options={['', ...KIND_KEYS]}
-            words={(v) => (v ? kindRule(v).label : 'not said')}
-            onCommit={(v) => set((y) => void (v ? (y.kind = v) : delete y.kind))}
-          />
-        </Labelled>
-        <Labelled label="type to ask for">
-          <TextCell
-            label={`Type of ${x.what}`}
-            value={x.type ?? ''}
-            onCommit={(v) => set((y) => setText(y, 'type', v))}
-          />
-        </Labelled>
-        <Labelled label="size">
-          <TextCell
-            label={`Size of ${x.what}`}
-            value={x.size ?? ''}
-            onCommit={(v) => set((y) => setText(y, 'size', v))}
-          />
-        </Labelled>
-        <CheckBox
-          checked={!!x.protected}
-          onChange={(on) => set((y) => void (on ? (y.protected = true) : delete y.protected))}
-        >
+        <SelectCell
+          title="kind"
+          label={`Kind of ${x.what}`}
+          options={['', ...KIND_KEYS]}
+          words={(v) => (v ? kindRule(v).label : 'not said')}
+          {...maybe('kind')}
+        />
+        <TextCell title="type to ask for" label={`Type of ${x.what}`} {...text('type')} />
+        <TextCell title="size" label={`Size of ${x.what}`} {...text('size')} />
+        <CheckBox {...tick('protected')}>
           protected<span className="sr-only">: {x.what}</span>
         </CheckBox>
-        <CheckBox checked={!!x.shown} onChange={(on) => set((y) => void (on ? (y.shown = true) : delete y.shown))}>
+        <CheckBox {...tick('shown')}>
           in the film<span className="sr-only">: {x.what}</span>
         </CheckBox>
       </div>

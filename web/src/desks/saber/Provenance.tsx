@@ -1,6 +1,6 @@
 import type { Owner } from '@nubrin/core/record'
 import { freshId } from '../../data'
-import { AddLine, Labelled, RemoveButton, setText, TextCell, TextFactField } from '../../kit'
+import { AddLine, bound, RemoveButton, TextCell, TextFactField } from '../../kit'
 import { useEditSaber, useEditThing, useRemove, useSaber } from '../../store/commission'
 import { Notes } from '../../things/Notes'
 
@@ -15,6 +15,7 @@ export function Provenance() {
       <h2 className="h2">Through whose hands it went</h2>
       {saber.provenance.map((x) => {
         const set = (run: (y: Owner) => void) => edit('earlier hand', x.id, run)
+        const { given, text } = bound(x, set)
         return (
           <div key={x.id} className="border-rule border-b pb-1">
             <div className="flex gap-2">
@@ -27,19 +28,12 @@ export function Provenance() {
               <RemoveButton what={x.who} onClick={() => remove(`owner:${x.id}`)} />
             </div>
             <div className="grid grid-cols-[80px_minmax(0,1fr)] gap-2">
-              <Labelled label="when">
-                <TextCell
-                  label={`When ${x.who}`}
-                  value={x.when ?? ''}
-                  onCommit={(v) => set((y) => setText(y, 'when', v))}
-                />
-              </Labelled>
+              <TextCell title="when" label={`When ${x.who}`} {...text('when')} />
               <TextFactField
                 label={`what ${x.who} did`}
                 source="client"
                 placeholder="owned it, rewired it…"
-                value={x.did}
-                onCommit={(f) => set((y) => void (y.did = f))}
+                {...given('did')}
               />
             </div>
             <Notes of={x} what={x.who} onEdit={set} />

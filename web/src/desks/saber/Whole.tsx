@@ -1,5 +1,5 @@
 import { KNOWS } from '@nubrin/core/record'
-import { Labelled, SelectCell, setText, TextCell } from '../../kit'
+import { SelectCell, setText, TextCell } from '../../kit'
 import { useEdit, useEditSaber, useOrder, useSaber } from '../../store/commission'
 
 const KNOWS_WORDS = {
@@ -33,51 +33,47 @@ export function Whole() {
     <section aria-label="Whose it is">
       <h2 className="h2 mb-1">Whose it is</h2>
       <div className="grid grid-cols-2 gap-x-4 gap-y-2">
-        <Labelled label="who gets it, if not the client">
-          <TextCell
-            label="Recipient"
-            value={saber.recipient?.name ?? ''}
-            onCommit={(v) => recipient((r) => setText(r, 'name', v))}
-          />
-        </Labelled>
-        <Labelled label="how well they know it">
-          <SelectCell
-            label="How well the recipient knows it"
-            value={saber.recipient?.knows ?? ''}
-            options={['', ...KNOWS]}
-            words={(v) => (v ? KNOWS_WORDS[v] : 'not said')}
-            onCommit={(v) => recipient((r) => void (v ? (r.knows = v) : delete r.knows))}
-          />
-        </Labelled>
-        <Labelled label="given by, if it is a gift">
-          <TextCell
-            label="Giver"
-            value={order.giver ?? ''}
-            onCommit={(v) => edit('giver', (d) => setText(d, 'giver', v))}
-          />
-        </Labelled>
-        <Labelled label="edition or serial number">
-          <TextCell
-            label="Edition or serial number"
-            value={saber.edition ?? ''}
-            onCommit={(v) => editSaber('edition', (s) => setText(s, 'edition', v))}
-          />
-        </Labelled>
-        <Labelled label="what the shop stands behind, and how long" className="col-span-2">
-          <TextCell
-            lines={2}
-            label="Warranty"
-            value={order.warranty?.words ?? ''}
-            onCommit={(v) => warranty('words', v)}
-          />
-        </Labelled>
-        <Labelled label="what ends that" className="col-span-2">
-          <TextCell
-            label="What ends the warranty"
-            value={order.warranty?.ends ?? ''}
-            onCommit={(v) => warranty('ends', v)}
-          />
-        </Labelled>
+        <TextCell
+          title="who gets it, if not the client"
+          label="Recipient"
+          value={saber.recipient?.name ?? ''}
+          onCommit={(v) => recipient((r) => setText(r, 'name', v))}
+        />
+        <SelectCell
+          title="how well they know it"
+          label="How well the recipient knows it"
+          value={saber.recipient?.knows ?? ''}
+          options={['', ...KNOWS]}
+          words={(v) => (v ? KNOWS_WORDS[v] : 'not said')}
+          onCommit={(v) => recipient((r) => void (v ? (r.knows = v) : delete r.knows))}
+        />
+        <TextCell
+          title="given by, if it is a gift"
+          label="Giver"
+          value={order.giver ?? ''}
+          onCommit={(v) => edit('giver', (d) => setText(d, 'giver', v))}
+        />
+        <TextCell
+          title="edition or serial number"
+          label="Edition or serial number"
+          value={saber.edition ?? ''}
+          onCommit={(v) => editSaber('edition', (s) => setText(s, 'edition', v))}
+        />
+        <TextCell
+          title="what the shop stands behind, and how long"
+          span="col-span-2"
+          lines={2}
+          label="Warranty"
+          value={order.warranty?.words ?? ''}
+          onCommit={(v) => warranty('words', v)}
+        />
+        <TextCell
+          title="what ends that"
+          span="col-span-2"
+          label="What ends the warranty"
+          value={order.warranty?.ends ?? ''}
+          onCommit={(v) => warranty('ends', v)}
+        />
       </div>
     </section>
   )

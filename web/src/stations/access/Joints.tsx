@@ -3,6 +3,7 @@ import { BY_ITSELF, HOWS, MAY_OPEN, nameOf, type Saber, Joint as Said, TOWARDS }
 import { useEffect, useState } from 'react'
 import { freshId } from '../../data'
 import {
+  bound,
   CheckBox,
   FactField,
   Labelled,
@@ -10,7 +11,6 @@ import {
   RefPicker,
   RemoveButton,
   SelectCell,
-  setText,
   TextCell,
   tell,
 } from '../../kit'
@@ -31,6 +31,8 @@ const ITSELF = {
   cutsPower: 'the power is cut',
   showsDisplay: 'the display is seen',
 } as const
+
+const { properties: OF } = Said
 
 /** What is not certain of a joint as it is drafted. */
 const openQuestions = (j: Joint): string[] => [
@@ -105,19 +107,28 @@ export function Joints({ saber, assembly }: { saber: Saber; assembly: Assembly }
   )
 }
 
-export function JointSheet({ saber, joint: j, asks }: { saber: Saber; joint: Joint; asks: readonly string[] }) {
+/** An edit of what the maker says of a joint; nothing said is no correction. */
+function useSay({ body, name }: Joint) {
   const editSaber = useEditSaber()
-  const said: Partial<Said> = saber.joints.find((x) => x.body === j.body) ?? {}
-  const set = (run: (y: Said) => void) =>
-    editSaber(`joint of ${j.name}`, (s) => {
-      const y = saidOf(s, j.body)
+  return (run: (y: Said) => void) =>
+    editSaber(`joint of ${name}`, (s) => {
+      const y = saidOf(s, body)
       run(y)
-      // Nothing said is no correction.
       if (Object.keys(y).length === 2) s.joints = s.joints.filter((x) => x !== y)
     })
-  const [drafted] = j.ways
-  const held = said.held ?? j.held
-  const { properties: OF } = Said
+}
+
+interface OfJoint {
+  saber: Saber
+  joint: Joint
+  said: Partial<Said>
+}
+
+export function JointSheet({ saber, joint: j, asks }: { saber: Saber; joint: Joint; asks: readonly string[] }) {
+  const said: Partial<Said> = saber.joints.find((x) => x.body === j.body) ?? {}
+  const say = useSay(j)
+  const { text } = bound(said as Said, say)
+  const of = { saber, joint: j, said }
   return (
     <fieldset className="mt-1 space-y-1.5 pl-1" aria-label={`Joint of ${j.name}`}>
       {asks.map((a) => (
@@ -125,177 +136,150 @@ export function JointSheet({ saber, joint: j, asks }: { saber: Saber; joint: Joi
           {a}
         </p>
       ))}
-      <div className="grid grid-cols-2 gap-2">
-        <Choice
-          title="how it comes off"
-          label={`How ${j.name} comes off`}
-          value={said.how}
-          options={HOWS}
-          words={(v) => HOW[v]}
-          unsaid={drafted ? `drafted: ${HOW[drafted.how]}` : 'not said'}
-          onCommit={(v) => set((y) => setText(y, 'how', v))}
-        />
-        <Choice
-          title="towards"
-          label={`Where ${j.name} goes`}
-          value={said.towards}
-          options={TOWARDS}
-          unsaid={drafted ? `drafted: ${drafted.towards}` : 'not said'}
-          onCommit={(v) => set((y) => setText(y, 'towards', v))}
-        />
-        <Choice
-          title="by itself, then"
-          label={`What happens by itself when ${j.name} comes off`}
-          value={said.byItself}
-          options={BY_ITSELF}
-          words={(v) => ITSELF[v]}
-          unsaid="not said"
-          onCommit={(v) => set((y) => setText(y, 'byItself', v))}
-        />
-        <Choice
-          title="who opens it"
-          label={`Who opens ${j.name}`}
-          value={said.who}
-          options={MAY_OPEN}
-          unsaid={`drafted: ${j.who}`}
-          onCommit={(v) => set((y) => setText(y, 'who', v))}
-        />
-        <Choice
-          title="thread"
-          label={`Hand of ${j.name}`}
-          value={said.hand}
-          options={['right', 'left'] as const}
-          words={(v) => `${v}-handed`}
-          unsaid="as the hilt says"
-          onCommit={(v) => set((y) => setText(y, 'hand', v))}
-        />
-        <FactField label="turns" value={said.turns} of={OF.turns} onCommit={(v) => set((y) => void (y.turns = v))} />
-        <FactField
-          label="goes in at, clock"
-          value={said.angle}
-          of={OF.angle}
-          onCommit={(v) => set((y) => void (y.angle = v))}
-        />
-        <CheckBox
-          className="self-end"
-          checked={!!said.tethered}
-          onChange={(on) =>
-            set((y) => {
-              if (on) y.tethered = true
-              else delete y.tethered
-            })
-          }
-        >
-          hangs on wires
-        </CheckBox>
-      </div>
-      {(['landmark', 'feels', 'hurts'] as const).map((key) => (
-        <Labelled
-          key={key}
-          label={{ landmark: 'lined up by', feels: 'felt when it is right', hurts: 'hurt when it is not' }[key]}
-        >
-          <TextCell
-            label={`${{ landmark: 'Landmark', feels: 'What is felt', hurts: 'What is hurt' }[key]} at ${j.name}`}
-            value={said[key] ?? ''}
-            onCommit={(v) => set((y) => setText(y, key, v))}
-          />
-        </Labelled>
-      ))}
-      <Labelled label="held by">
-        <div>
-          {held.map((h, i) => (
-            <div key={h.screw} className="flex items-center gap-1">
-              <span className="min-w-0 flex-1 truncate">{nameOf(saber, `fastener:${h.screw}`)}</span>
-              <SelectCell
-                label={`How far ${h.screw} goes for ${j.name}`}
-                value={h.by}
-                options={['loosen', 'remove'] as const}
-                words={(v) => ({ loosen: 'loosened', remove: 'taken out' })[v]}
-                onCommit={(by) => set((y) => void (y.held = held.map((x, k) => (k === i ? { ...x, by } : x))))}
-              />
-              <RemoveButton
-                what={`the screw from the joint of ${j.name}`}
-                onClick={() => set((y) => void (y.held = held.filter((_, k) => k !== i)))}
-              />
-            </div>
-          ))}
-          <RefPicker
-            label={`Another screw that holds ${j.name}`}
-            saber={saber}
-            value={undefined}
-            kinds={['fastener']}
-            onCommit={(r) =>
-              r &&
-              set(
-                (y) =>
-                  void (y.held = [
-                    ...held.filter((h) => r !== `fastener:${h.screw}`),
-                    { screw: r.slice(9), by: 'loosen' },
-                  ]),
-              )
-            }
-          />
-        </div>
-      </Labelled>
-      <Labelled label="after">
-        <div>
-          {(said.after ?? []).map((b) => (
-            <div key={b} className="flex items-center gap-1">
-              <span className="min-w-0 flex-1 truncate">{nameOf(saber, b)}</span>
-              <RemoveButton
-                what={`${nameOf(saber, b)} before ${j.name}`}
-                onClick={() =>
-                  set((y) => {
-                    y.after = (y.after ?? []).filter((x) => x !== b)
-                    if (!y.after.length) delete y.after
-                  })
-                }
-              />
-            </div>
-          ))}
-          <RefPicker
-            label={`What must be off before ${j.name}`}
-            saber={saber}
-            value={undefined}
-            kinds={['section', 'part', 'blade']}
-            onCommit={(r) =>
-              r && r !== j.body && set((y) => void (y.after = [...new Set([...(y.after ?? []), r as Body])]))
-            }
-          />
-        </div>
-      </Labelled>
-      <Notes of={said as Said} what={`the joint of ${j.name}`} onEdit={set} />
+      <ComesOff {...of} />
+      <TextCell title="lined up by" label={`Landmark at ${j.name}`} {...text('landmark')} />
+      <TextCell title="felt when it is right" label={`What is felt at ${j.name}`} {...text('feels')} />
+      <TextCell title="hurt when it is not" label={`What is hurt at ${j.name}`} {...text('hurts')} />
+      <HeldBy {...of} />
+      <After {...of} />
+      <Notes of={said as Said} what={`the joint of ${j.name}`} onEdit={say} />
     </fieldset>
+  )
+}
+
+/** How it comes off, where to, what happens then, and by whom. */
+function ComesOff({ joint: j, said }: OfJoint) {
+  const { given, maybe, tick } = bound(said as Said, useSay(j))
+  const [drafted] = j.ways
+  return (
+    <div className="grid grid-cols-2 gap-2">
+      <Choice
+        title="how it comes off"
+        label={`How ${j.name} comes off`}
+        options={HOWS}
+        words={(v) => HOW[v]}
+        unsaid={drafted ? `drafted: ${HOW[drafted.how]}` : 'not said'}
+        {...maybe('how')}
+      />
+      <Choice
+        title="towards"
+        label={`Where ${j.name} goes`}
+        options={TOWARDS}
+        unsaid={drafted ? `drafted: ${drafted.towards}` : 'not said'}
+        {...maybe('towards')}
+      />
+      <Choice
+        title="by itself, then"
+        label={`What happens by itself when ${j.name} comes off`}
+        options={BY_ITSELF}
+        words={(v) => ITSELF[v]}
+        unsaid="not said"
+        {...maybe('byItself')}
+      />
+      <Choice
+        title="who opens it"
+        label={`Who opens ${j.name}`}
+        options={MAY_OPEN}
+        unsaid={`drafted: ${j.who}`}
+        {...maybe('who')}
+      />
+      <Choice
+        title="thread"
+        label={`Hand of ${j.name}`}
+        options={['right', 'left'] as const}
+        words={(v) => `${v}-handed`}
+        unsaid="as the hilt says"
+        {...maybe('hand')}
+      />
+      <FactField label="turns" of={OF.turns} {...given('turns')} />
+      <FactField label="goes in at, clock" of={OF.angle} {...given('angle')} />
+      <CheckBox className="self-end" {...tick('tethered')}>
+        hangs on wires
+      </CheckBox>
+    </div>
+  )
+}
+
+/** The screws that hold it, and how far each has to go. */
+function HeldBy({ saber, joint: j, said }: OfJoint) {
+  const { put } = bound(said as Said, useSay(j))
+  const held = said.held ?? j.held
+  return (
+    <Labelled label="held by">
+      <div>
+        {held.map((h, i) => (
+          <div key={h.screw} className="flex items-center gap-1">
+            <span className="min-w-0 flex-1 truncate">{nameOf(saber, `fastener:${h.screw}`)}</span>
+            <SelectCell
+              label={`How far ${h.screw} goes for ${j.name}`}
+              value={h.by}
+              options={['loosen', 'remove'] as const}
+              words={(v) => ({ loosen: 'loosened', remove: 'taken out' })[v]}
+              onCommit={(by) => put('held', held.with(i, { ...h, by }))}
+            />
+            <RemoveButton
+              what={`the screw from the joint of ${j.name}`}
+              onClick={() => put('held', held.toSpliced(i, 1))}
+            />
+          </div>
+        ))}
+        <RefPicker
+          label={`Another screw that holds ${j.name}`}
+          saber={saber}
+          value={undefined}
+          kinds={['fastener']}
+          onCommit={(r) => {
+            const others = held.filter((h) => r !== `fastener:${h.screw}`)
+            if (r) put('held', [...others, { screw: r.slice(9), by: 'loosen' }])
+          }}
+        />
+      </div>
+    </Labelled>
+  )
+}
+
+/** What has to be off before it. */
+function After({ saber, joint: j, said }: OfJoint) {
+  const { put } = bound(said as Said, useSay(j))
+  const after = said.after ?? []
+  return (
+    <Labelled label="after">
+      <div>
+        {after.map((b) => (
+          <div key={b} className="flex items-center gap-1">
+            <span className="min-w-0 flex-1 truncate">{nameOf(saber, b)}</span>
+            <RemoveButton
+              what={`${nameOf(saber, b)} before ${j.name}`}
+              onClick={() => put('after', after.length > 1 ? after.filter((x) => x !== b) : undefined)}
+            />
+          </div>
+        ))}
+        <RefPicker
+          label={`What must be off before ${j.name}`}
+          saber={saber}
+          value={undefined}
+          kinds={['section', 'part', 'blade']}
+          onCommit={(r) => r && r !== j.body && put('after', [...new Set([...after, r as Body])])}
+        />
+      </div>
+    </Labelled>
   )
 }
 
 /** One of some choices, or what stands while nobody has said. */
 function Choice<T extends string>({
-  title,
-  label,
-  value,
   options,
   words = (v) => v,
   unsaid,
-  onCommit,
+  ...cell
 }: {
   title: string
   label: string
-  value: T | undefined
+  value: T | ''
   options: readonly T[]
   words?: (v: T) => string
   unsaid: string
   onCommit: (v: T | '') => void
 }) {
-  return (
-    <Labelled label={title}>
-      <SelectCell<T | ''>
-        label={label}
-        value={value ?? ''}
-        options={['', ...options]}
-        words={(v) => (v ? words(v) : unsaid)}
-        onCommit={onCommit}
-      />
-    </Labelled>
-  )
+  return <SelectCell<T | ''> {...cell} options={['', ...options]} words={(v) => (v ? words(v) : unsaid)} />
 }

@@ -1,6 +1,6 @@
 import { DIRECTIONS, type Saber, type Step, type Task } from '@nubrin/core/record'
 import { later } from '../../base/later'
-import { CheckBox, NumberCell, RefPicker, RemoveButton, SelectCell, setText, TextCell } from '../../kit'
+import { bound, CheckBox, NumberCell, RefPicker, RemoveButton, SelectCell, setText, TextCell } from '../../kit'
 import { useEditSaber, useLight, useRemove } from '../../store/commission'
 
 const TURN: Record<(typeof DIRECTIONS)[number], string> = {
@@ -26,6 +26,7 @@ export function StepRow({ saber, task, step: s, n }: { saber: Saber; task: Task;
       const x = d.access.find((p) => p.task === task)?.steps.find((y) => y.id === s.id)
       if (x) run(x)
     })
+  const { choice, text } = bound(s, set)
   return (
     // biome-ignore lint/a11y/noStaticElementInteractions: focusing any field inside lights the place
     <div className="py-1" onFocus={() => light(s.place)}>
@@ -54,10 +55,9 @@ export function StepRow({ saber, task, step: s, n }: { saber: Saber; task: Task;
         />
         <SelectCell
           label={`Direction of step ${n}`}
-          value={s.direction}
           options={DIRECTIONS}
           words={(d) => TURN[d]}
-          onCommit={(v) => set((x) => void (x.direction = v))}
+          {...choice('direction')}
         />
         {s.direction.endsWith('clockwise') ? (
           <NumberCell
@@ -70,19 +70,8 @@ export function StepRow({ saber, task, step: s, n }: { saber: Saber; task: Task;
         ) : (
           <span />
         )}
-        <TextCell
-          label={`Tool of step ${n}`}
-          placeholder="tool"
-          value={s.tool ?? ''}
-          onCommit={(v) => set((x) => setText(x, 'tool', v))}
-        />
-        <TextCell
-          label={`Caution of step ${n}`}
-          placeholder="caution"
-          className="text-brass"
-          value={s.caution ?? ''}
-          onCommit={(v) => set((x) => setText(x, 'caution', v))}
-        />
+        <TextCell label={`Tool of step ${n}`} placeholder="tool" {...text('tool')} />
+        <TextCell label={`Caution of step ${n}`} placeholder="caution" className="text-brass" {...text('caution')} />
         <CheckBox
           className="label"
           checked={!!s.irreversible}

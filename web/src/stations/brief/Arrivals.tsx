@@ -1,6 +1,6 @@
 import type { Arrival } from '@nubrin/core/record'
 import { freshId, todayIso } from '../../data'
-import { AddLine, CheckBox, CountCell, DateCell, RemoveButton, setText, TextCell } from '../../kit'
+import { AddLine, bound, CheckBox, CountCell, DateCell, RemoveButton, TextCell } from '../../kit'
 import { useEdit, useEditEntry, useOrder, useRemove } from '../../store/commission'
 import { Faults } from './Faults'
 import { Shares } from './Shares'
@@ -36,6 +36,7 @@ function ArrivalRow({ arrival: a, n }: { arrival: Arrival; n: number }) {
   const set = useEditEntry('arrivals')
   const remove = useRemove()
   const edit = (run: (x: Arrival) => void) => set('arrival', a.id, run)
+  const { choice, day, text, tick } = bound(a, edit)
   /** One share follows the number; several are the maker's own sum. */
   const count = (v: number) =>
     edit((x) => {
@@ -45,12 +46,7 @@ function ArrivalRow({ arrival: a, n }: { arrival: Arrival; n: number }) {
   return (
     <div className="border-rule border-b pb-1.5">
       <div className="flex items-center gap-2">
-        <TextCell
-          label={`Part ${n}`}
-          value={a.what}
-          className="font-medium"
-          onCommit={(v) => edit((x) => void (x.what = v))}
-        />
+        <TextCell label={`Part ${n}`} className="font-medium" {...choice('what')} />
         <CountCell
           label={`How many of ${a.what}`}
           className="w-9 shrink-0"
@@ -62,12 +58,7 @@ function ArrivalRow({ arrival: a, n }: { arrival: Arrival; n: number }) {
       </div>
       <Shares arrival={a} onEdit={edit} />
       <div className="pr-8">
-        <TextCell
-          label={`Condition of ${a.what}`}
-          placeholder="condition on arrival"
-          value={a.condition}
-          onCommit={(v) => edit((x) => void (x.condition = v))}
-        />
+        <TextCell label={`Condition of ${a.what}`} placeholder="condition on arrival" {...choice('condition')} />
       </div>
       {a.faults.length ? <Faults arrival={a} onEdit={edit} /> : null}
       <details className="text-[0.93rem]">
@@ -81,26 +72,12 @@ function ArrivalRow({ arrival: a, n }: { arrival: Arrival; n: number }) {
             .join(', ')}
         </summary>
         <div className="grid grid-cols-2 items-center gap-2 pr-8 pl-3">
-          <DateCell
-            label={`Condition of ${a.what} noted on`}
-            value={a.conditionOn}
-            onCommit={(v) => edit((x) => setText(x, 'conditionOn', v ?? ''))}
-          />
-          <CheckBox checked={!!a.whole} onChange={(on) => edit((x) => void (on ? (x.whole = true) : delete x.whole))}>
+          <DateCell label={`Condition of ${a.what} noted on`} {...day('conditionOn')} />
+          <CheckBox {...tick('whole')}>
             whole saber<span className="sr-only">: {a.what}</span>
           </CheckBox>
-          <TextCell
-            label={`Note for the client on ${a.what}`}
-            placeholder="note for the client"
-            value={a.note ?? ''}
-            onCommit={(v) => edit((x) => setText(x, 'note', v))}
-          />
-          <TextCell
-            label={`Shop note on ${a.what}`}
-            placeholder="for the shop only"
-            value={a.shopNote ?? ''}
-            onCommit={(v) => edit((x) => setText(x, 'shopNote', v))}
-          />
+          <TextCell label={`Note for the client on ${a.what}`} placeholder="note for the client" {...text('note')} />
+          <TextCell label={`Shop note on ${a.what}`} placeholder="for the shop only" {...text('shopNote')} />
         </div>
         {a.faults.length ? null : <Faults arrival={a} onEdit={edit} />}
       </details>

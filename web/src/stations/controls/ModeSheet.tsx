@@ -2,7 +2,7 @@ import { MODE_NAMES } from '@nubrin/core/controls'
 import { CHOICES, CHOSEN_BY, Mode, type Saber, STATES, keyWords as words } from '@nubrin/core/record'
 import { useState } from 'react'
 import { freshId } from '../../data'
-import { FactField, Labelled, RemoveButton, SelectCell, setText, TextCell } from '../../kit'
+import { bound, FactField, RemoveButton, SelectCell, TextCell } from '../../kit'
 import { useEditSaber, useEditThing, useRemove } from '../../store/commission'
 
 /** One mode in full: what it is, what it sits on and chooses, and when it ends by itself. */
@@ -10,6 +10,7 @@ export function ModeSheet({ saber, mode: m }: { saber: Saber; mode: Mode }) {
   const change = useEditThing('modes')
   const remove = useRemove()
   const set = (run: (m: Mode) => void) => change('mode', m.id, run)
+  const { choice, given, maybe, text } = bound(m, set)
   const others = ['', ...saber.modes.filter((x) => x.id !== m.id).map((x) => x.id)]
   const nameOf = (id: string) => saber.modes.find((x) => x.id === id)?.name ?? '–'
   return (
@@ -19,61 +20,42 @@ export function ModeSheet({ saber, mode: m }: { saber: Saber; mode: Mode }) {
         <RemoveButton what={m.name} onClick={() => remove(`mode:${m.id}`)} />
       </div>
       <div className="grid grid-cols-7 gap-3">
-        <Labelled label="called">
-          <TextCell label="Mode’s name" value={m.name} onCommit={(v) => set((x) => void (x.name = v || m.name))} />
-        </Labelled>
-        <Labelled label="it is">
-          <SelectCell
-            label="What the mode is"
-            value={m.is}
-            options={STATES}
-            words={(is) => MODE_NAMES[is]}
-            onCommit={(v) => set((x) => void (x.is = v))}
-          />
-        </Labelled>
-        <Labelled label="opened over">
-          <SelectCell
-            label="Opened over"
-            value={m.on ?? ''}
-            options={others}
-            words={nameOf}
-            onCommit={(v) => set((x) => setText(x, 'on', v))}
-          />
-        </Labelled>
-        <Labelled label="lets one choose">
-          <SelectCell
-            label="Lets one choose"
-            value={m.chooses ?? ''}
-            options={['', ...CHOICES]}
-            words={(v) => (v ? words(v) : '–')}
-            onCommit={(v) => set((x) => void (v ? (x.chooses = v) : delete x.chooses))}
-          />
-        </Labelled>
-        <Labelled label="by">
-          <SelectCell
-            label="Chosen by"
-            value={m.by ?? ''}
-            options={['', ...CHOSEN_BY]}
-            words={(v) => v || '–'}
-            onCommit={(v) => set((x) => void (v ? (x.by = v) : delete x.by))}
-          />
-        </Labelled>
-        <FactField
-          label="ends by itself after"
-          value={m.after}
-          of={Mode.properties.after}
-          source="configured"
-          onCommit={(f) => set((x) => void (x.after = f))}
+        <TextCell
+          title="called"
+          label="Mode’s name"
+          value={m.name}
+          onCommit={(v) => set((x) => void (x.name = v || m.name))}
         />
-        <Labelled label="and is then">
-          <SelectCell
-            label="And is then"
-            value={m.leads ?? ''}
-            options={others}
-            words={(v) => (v ? nameOf(v) : m.on ? `${nameOf(m.on)} (usual)` : 'off (usual)')}
-            onCommit={(v) => set((x) => setText(x, 'leads', v))}
-          />
-        </Labelled>
+        <SelectCell
+          title="it is"
+          label="What the mode is"
+          options={STATES}
+          words={(is) => MODE_NAMES[is]}
+          {...choice('is')}
+        />
+        <SelectCell title="opened over" label="Opened over" options={others} words={nameOf} {...text('on')} />
+        <SelectCell
+          title="lets one choose"
+          label="Lets one choose"
+          options={['', ...CHOICES]}
+          words={(v) => (v ? words(v) : '–')}
+          {...maybe('chooses')}
+        />
+        <SelectCell
+          title="by"
+          label="Chosen by"
+          options={['', ...CHOSEN_BY]}
+          words={(v) => v || '–'}
+          {...maybe('by')}
+        />
+        <FactField label="ends by itself after" of={Mode.properties.after} source="configured" {...given('after')} />
+        <SelectCell
+          title="and is then"
+          label="And is then"
+          options={others}
+          words={(v) => (v ? nameOf(v) : m.on ? `${nameOf(m.on)} (usual)` : 'off (usual)')}
+          {...text('leads')}
+        />
       </div>
     </section>
   )

@@ -11,7 +11,7 @@ import {
 } from '@nubrin/core/record'
 import { MAKER } from '@nubrin/core/units'
 import { say } from '@nubrin/core/words'
-import { CheckBox, FactField, Labelled, NumberCell, RemoveButton, SelectCell, setText, TextCell } from '../../kit'
+import { bound, CheckBox, FactField, NumberCell, RemoveButton, SelectCell, TextCell } from '../../kit'
 import { useEditThing, useRemove } from '../../store/commission'
 import { Cues } from './Cues'
 
@@ -21,16 +21,23 @@ const RELEASE: Record<'' | (typeof RELEASES)[number], string> = {
   letGo: 'when it is let go',
   whileHeld: 'for as long as it is held',
 }
+const HELD: readonly ControlRow['gesture'][] = ['hold', 'chord', 'holdThenTap', 'holdStrike', 'holdFlick']
+const TWO_INPUTS: readonly ControlRow['gesture'][] = ['chord', 'holdThenTap']
+const { properties: OF } = ControlRow
+
+type Set = (run: (r: ControlRow) => void) => void
+interface Part {
+  saber: Saber
+  row: ControlRow
+  set: Set
+}
 
 /** One control in full: the gesture, how long, in which pose and presets, what it does and what follows. */
 export function RowSheet({ saber, row: r }: { saber: Saber; row: ControlRow }) {
   const edit = useEditThing('controls')
   const remove = useRemove()
-  const set = (run: (r: ControlRow) => void) => edit('control', r.id, run)
-  const usual = after(saber, { ...r, to: undefined } as ControlRow)
-  const held = ['hold', 'chord', 'holdThenTap', 'holdStrike', 'holdFlick'].includes(r.gesture)
-  const inputs = saber.inputs.map((i) => i.id)
-  const inputName = (v: string) => saber.inputs.find((i) => i.id === v)?.name ?? '–'
+  const set: Set = (run) => edit('control', r.id, run)
+  const of = { saber, row: r, set }
   return (
     <section aria-label="Control" className="bg-card border-brassline mt-3 border-t-2 p-3">
       <div className="flex items-center">
@@ -40,133 +47,10 @@ export function RowSheet({ saber, row: r }: { saber: Saber; row: ControlRow }) {
         <RemoveButton what="this control" onClick={() => remove(`row:${r.id}`)} />
       </div>
       <div className="grid grid-cols-6 gap-3">
-        <Labelled label="gesture">
-          <SelectCell
-            label="Gesture"
-            value={r.gesture}
-            options={GESTURES}
-            words={words}
-            onCommit={(v) => set((x) => void (x.gesture = v))}
-          />
-        </Labelled>
-        <Labelled label="how often">
-          <SelectCell
-            label="How often"
-            value={String(r.times ?? 1)}
-            options={['1', '2', '3', '4', '5', '6', '7', '8', '9']}
-            onCommit={(v) => set((x) => void (v === '1' ? delete x.times : (x.times = Number(v))))}
-          />
-        </Labelled>
-        <FactField
-          label="hold for"
-          value={r.hold}
-          of={ControlRow.properties.hold}
-          source="configured"
-          onCommit={(f) => set((x) => void (x.hold = f))}
-        />
-        <Labelled label="pose">
-          <SelectCell label="Pose" value={r.pose} options={POSES} onCommit={(v) => set((x) => void (x.pose = v))} />
-        </Labelled>
-        <Labelled label="does">
-          <SelectCell
-            label="Does"
-            value={r.does}
-            options={ACTIONS}
-            words={(action) => say(MAKER, 'action', { action })}
-            onCommit={(v) => set((x) => void (x.does = v))}
-          />
-        </Labelled>
-        <Labelled label="then it is">
-          <SelectCell
-            label="Then it is"
-            value={r.to ?? ''}
-            options={['', ...saber.modes.map((m) => m.id)]}
-            words={(v) => (v ? modeName(saber, v) : `${modeName(saber, usual)} (usual)`)}
-            onCommit={(v) => set((x) => setText(x, 'to', v))}
-          />
-        </Labelled>
-        <Labelled label="in the maker’s words" className="col-span-3">
-          <TextCell
-            label="Says"
-            value={r.says ?? ''}
-            placeholder={say(MAKER, 'action', { action: r.does })}
-            onCommit={(v) => set((x) => setText(x, 'says', v))}
-          />
-        </Labelled>
-        <Labelled label="it is">
-          <SelectCell
-            label="Status"
-            value={r.status}
-            options={STATUSES}
-            words={(v) => (v === 'unsure' ? 'not sure' : v)}
-            onCommit={(v) => set((x) => void (x.status = v))}
-          />
-        </Labelled>
-        <Labelled label="input">
-          <SelectCell
-            label="Input"
-            value={r.input}
-            options={inputs}
-            words={inputName}
-            onCommit={(v) => set((x) => void (x.input = v))}
-          />
-        </Labelled>
-        <Labelled label="in mode">
-          <SelectCell
-            label="In mode"
-            value={r.mode}
-            options={saber.modes.map((m) => m.id)}
-            words={(v) => modeName(saber, v)}
-            onCommit={(v) => set((x) => void (x.mode = v))}
-          />
-        </Labelled>
-        {['chord', 'holdThenTap'].includes(r.gesture) ? (
-          <Labelled label="with">
-            <SelectCell
-              label="With"
-              value={r.other ?? ''}
-              options={['', ...inputs]}
-              words={inputName}
-              onCommit={(v) => set((x) => setText(x, 'other', v))}
-            />
-          </Labelled>
-        ) : null}
-        {r.gesture === 'chord' ? (
-          <CheckBox
-            checked={!!r.ordered}
-            onChange={(on) => set((x) => void (on ? (x.ordered = true) : delete x.ordered))}
-          >
-            in that order
-          </CheckBox>
-        ) : null}
-        {held ? (
-          <>
-            <Labelled label="or after so many beeps">
-              <NumberCell
-                label="Beeps"
-                value={r.beeps}
-                max={20}
-                onCommit={(n) => set((x) => void (n ? (x.beeps = Math.round(n)) : delete x.beeps))}
-              />
-            </Labelled>
-            <FactField
-              label="let go before"
-              value={r.most}
-              of={ControlRow.properties.most}
-              source="configured"
-              onCommit={(f) => set((x) => void (x.most = f))}
-            />
-            <Labelled label="carried out">
-              <SelectCell
-                label="Carried out"
-                value={r.release ?? ''}
-                options={['', ...RELEASES]}
-                words={(v) => RELEASE[v]}
-                onCommit={(v) => set((x) => void (v ? (x.release = v) : delete x.release))}
-              />
-            </Labelled>
-          </>
-        ) : null}
+        <Made {...of} />
+        <Does {...of} />
+        <Where {...of} />
+        {HELD.includes(r.gesture) ? <HeldFor {...of} /> : null}
       </div>
       <Cues row={r} onEdit={set} />
       <p className="label mt-2">only in presets (none ticked: in all)</p>
@@ -187,5 +71,109 @@ export function RowSheet({ saber, row: r }: { saber: Saber; row: ControlRow }) {
         ))}
       </div>
     </section>
+  )
+}
+
+/** How it is made. */
+function Made({ row: r, set }: Part) {
+  const { choice, given } = bound(r, set)
+  return (
+    <>
+      <SelectCell title="gesture" label="Gesture" options={GESTURES} words={words} {...choice('gesture')} />
+      <SelectCell
+        title="how often"
+        label="How often"
+        value={String(r.times ?? 1)}
+        options={['1', '2', '3', '4', '5', '6', '7', '8', '9']}
+        onCommit={(v) => set((x) => void (v === '1' ? delete x.times : (x.times = Number(v))))}
+      />
+      <FactField label="hold for" of={OF.hold} source="configured" {...given('hold')} />
+      <SelectCell title="pose" label="Pose" options={POSES} {...choice('pose')} />
+    </>
+  )
+}
+
+/** What it does, what follows, and how sure that is. */
+function Does({ saber, row: r, set }: Part) {
+  const { choice, maybe, text } = bound(r, set)
+  const usual = after(saber, { ...r, to: undefined } as ControlRow)
+  return (
+    <>
+      <SelectCell
+        title="does"
+        label="Does"
+        options={ACTIONS}
+        words={(action) => say(MAKER, 'action', { action })}
+        {...choice('does')}
+      />
+      <SelectCell
+        title="then it is"
+        label="Then it is"
+        options={['', ...saber.modes.map((m) => m.id)]}
+        words={(v) => (v ? modeName(saber, v) : `${modeName(saber, usual)} (usual)`)}
+        {...maybe('to')}
+      />
+      <TextCell
+        title="in the maker’s words"
+        span="col-span-3"
+        label="Says"
+        placeholder={say(MAKER, 'action', { action: r.does })}
+        {...text('says')}
+      />
+      <SelectCell
+        title="it is"
+        label="Status"
+        options={STATUSES}
+        words={(v) => (v === 'unsure' ? 'not sure' : v)}
+        {...choice('status')}
+      />
+    </>
+  )
+}
+
+/** By which input, in which mode, and with which other one. */
+function Where({ saber, row: r, set }: Part) {
+  const { choice, maybe, tick } = bound(r, set)
+  const inputs = saber.inputs.map((i) => i.id)
+  const inputName = (v: string) => saber.inputs.find((i) => i.id === v)?.name ?? '–'
+  return (
+    <>
+      <SelectCell title="input" label="Input" options={inputs} words={inputName} {...choice('input')} />
+      <SelectCell
+        title="in mode"
+        label="In mode"
+        options={saber.modes.map((m) => m.id)}
+        words={(v) => modeName(saber, v)}
+        {...choice('mode')}
+      />
+      {TWO_INPUTS.includes(r.gesture) ? (
+        <SelectCell title="with" label="With" options={['', ...inputs]} words={inputName} {...maybe('other')} />
+      ) : null}
+      {r.gesture === 'chord' ? <CheckBox {...tick('ordered')}>in that order</CheckBox> : null}
+    </>
+  )
+}
+
+/** When it is carried out, where it is held. */
+function HeldFor({ row: r, set }: Part) {
+  const { given, maybe } = bound(r, set)
+  return (
+    <>
+      <NumberCell
+        title="or after so many beeps"
+        label="Beeps"
+        value={r.beeps}
+        max={20}
+        onCommit={(n) => set((x) => void (n ? (x.beeps = Math.round(n)) : delete x.beeps))}
+      />
+      <FactField label="let go before" of={OF.most} source="configured" {...given('most')} />
+      <SelectCell
+        title="carried out"
+        label="Carried out"
+        options={['', ...RELEASES]}
+        words={(v) => RELEASE[v]}
+        {...maybe('release')}
+      />
+    </>
   )
 }

@@ -1,5 +1,5 @@
 import { BLADE_KINDS, BLADE_USES, type Blade, type Saber } from '@nubrin/core/record'
-import { Labelled, RemoveButton, SelectCell, setText, TextCell } from '../../kit'
+import { bound, Labelled, RemoveButton, SelectCell, TextCell } from '../../kit'
 import { useEditThing, useRemove } from '../../store/commission'
 import { Notes } from '../../things/Notes'
 import { SuppliedCell } from '../../things/Supplied'
@@ -13,6 +13,7 @@ export function BladeSheet({ saber, blade: b }: { saber: Saber; blade: Blade }) 
   const edit = useEditThing('blades')
   const remove = useRemove()
   const set = (run: (x: Blade) => void) => edit('blade', b.id, run)
+  const { choice, text } = bound(b, set)
   return (
     <section aria-label={`Blade ${b.name}`}>
       <div className="flex items-center gap-2">
@@ -25,43 +26,29 @@ export function BladeSheet({ saber, blade: b }: { saber: Saber; blade: Blade }) 
         <RemoveButton what={b.name} onClick={() => remove(`blade:${b.id}`)} />
       </div>
       <div className="grid grid-cols-5 gap-x-3 gap-y-0.5">
-        <Labelled label="this one">
-          <SelectCell
-            label="Use of the blade"
-            value={b.use}
-            options={BLADE_USES}
-            words={(u) => ({ ship: 'ships', demo: 'is the bench’s', toBuy: 'client buys it' })[u]}
-            onCommit={(v) => set((x) => void (x.use = v))}
-          />
-        </Labelled>
-        <Labelled label="kind">
-          <SelectCell
-            label="Kind of blade"
-            value={b.kind}
-            options={BLADE_KINDS}
-            words={(v) => ({ pixel: 'pixel', string: 'string', inHilt: 'hollow tube', plug: 'plug' })[v]}
-            onCommit={(v) => set((x) => void (x.kind = v))}
-          />
-        </Labelled>
-        <Labelled label="socket">
-          <SelectCell
-            label="Socket of the blade"
-            value={b.socket}
-            options={saber.hilt.sockets.map((q) => q.id)}
-            words={(v) => saber.hilt.sockets.find((q) => q.id === v)?.name ?? '?'}
-            onCommit={(v) => set((x) => void (x.socket = v))}
-          />
-        </Labelled>
-        <Labelled label="tip">
-          <TextCell label="Tip" value={b.tip ?? ''} onCommit={(v) => set((x) => setText(x, 'tip', v))} />
-        </Labelled>
-        <Labelled label="diffusion">
-          <TextCell
-            label="Diffusion"
-            value={b.diffusion ?? ''}
-            onCommit={(v) => set((x) => setText(x, 'diffusion', v))}
-          />
-        </Labelled>
+        <SelectCell
+          title="this one"
+          label="Use of the blade"
+          options={BLADE_USES}
+          words={(u) => ({ ship: 'ships', demo: 'is the bench’s', toBuy: 'client buys it' })[u]}
+          {...choice('use')}
+        />
+        <SelectCell
+          title="kind"
+          label="Kind of blade"
+          options={BLADE_KINDS}
+          words={(v) => ({ pixel: 'pixel', string: 'string', inHilt: 'hollow tube', plug: 'plug' })[v]}
+          {...choice('kind')}
+        />
+        <SelectCell
+          title="socket"
+          label="Socket of the blade"
+          options={saber.hilt.sockets.map((q) => q.id)}
+          words={(v) => saber.hilt.sockets.find((q) => q.id === v)?.name ?? '?'}
+          {...choice('socket')}
+        />
+        <TextCell title="tip" label="Tip" {...text('tip')} />
+        <TextCell title="diffusion" label="Diffusion" {...text('diffusion')} />
         <BladeFields saber={saber} blade={b} onEdit={set} />
         <Labelled label="comes from">
           <SuppliedCell of={b} what={b.name} onEdit={set} />

@@ -7,7 +7,7 @@ import {
   type Saber,
   keyWords as words,
 } from '@nubrin/core/record'
-import { CheckBox, FactField, Labelled, SelectCell, setText, TextCell } from '../../kit'
+import { bound, CheckBox, FactField, SelectCell, TextCell } from '../../kit'
 import { useEditSaber } from '../../store/commission'
 
 interface Props {
@@ -47,27 +47,25 @@ function Cell({ saber, part: p, onEdit }: Props) {
   return (
     <>
       {saber.parts.filter((q) => q.kind === 'cell').length > 1 ? (
-        <Labelled label="joined">
-          <SelectCell
-            label="Joined"
-            value={p.wiring ?? 'parallel'}
-            options={['parallel', 'series'] as const}
-            onCommit={(v) =>
-              editSaber('wiring of the cells', (s) => {
-                for (const q of s.parts) if (q.kind === 'cell') q.wiring = v
-              })
-            }
-          />
-        </Labelled>
-      ) : null}
-      <Labelled label="which way round: the landmarks on this saber" className="col-span-2">
-        <TextCell
-          label="Landmark"
-          value={p.landmark ?? ''}
-          placeholder="minus pole first; a plus is cut into the groove"
-          onCommit={(v) => onEdit((x) => setText(x, 'landmark', v))}
+        <SelectCell
+          title="joined"
+          label="Joined"
+          value={p.wiring ?? 'parallel'}
+          options={['parallel', 'series'] as const}
+          onCommit={(v) =>
+            editSaber('wiring of the cells', (s) => {
+              for (const q of s.parts) if (q.kind === 'cell') q.wiring = v
+            })
+          }
         />
-      </Labelled>
+      ) : null}
+      <TextCell
+        title="which way round: the landmarks on this saber"
+        span="col-span-2"
+        label="Landmark"
+        placeholder="minus pole first; a plus is cut into the groove"
+        {...bound(p, onEdit).text('landmark')}
+      />
       <CheckBox checked={!!p.removable} onChange={(on) => onEdit((x) => void (x.removable = on))}>
         can be taken out
       </CheckBox>
@@ -81,39 +79,33 @@ function Cell({ saber, part: p, onEdit }: Props) {
 function Chassis({ part: p, onEdit }: Props) {
   return (
     <>
-      <Labelled label="held by">
-        <SelectCell
-          label="Held by"
-          value={p.heldBy ?? ''}
-          options={['', ...CHASSIS_HELD_BY]}
-          words={(v) => (v ? words(v) : 'not said')}
-          onCommit={(v) => onEdit((x) => void (v ? (x.heldBy = v) : delete x.heldBy))}
-        />
-      </Labelled>
-      <Labelled label="made of">
-        <SelectCell
-          label="Chassis material"
-          value={p.material ?? ''}
-          options={['', ...MATERIALS]}
-          words={(v) => v || 'not said'}
-          onCommit={(v) => onEdit((x) => void (v ? (x.material = v) : delete x.material))}
-        />
-      </Labelled>
+      <SelectCell
+        title="held by"
+        label="Held by"
+        options={['', ...CHASSIS_HELD_BY]}
+        words={(v) => (v ? words(v) : 'not said')}
+        {...bound(p, onEdit).maybe('heldBy')}
+      />
+      <SelectCell
+        title="made of"
+        label="Chassis material"
+        options={['', ...MATERIALS]}
+        words={(v) => v || 'not said'}
+        {...bound(p, onEdit).maybe('material')}
+      />
     </>
   )
 }
 
 function Wire({ part: p, onEdit }: Props) {
   return (
-    <Labelled label="carries">
-      <SelectCell
-        label="Carries"
-        value={p.carries ?? ''}
-        options={['', ...CARRIES]}
-        words={(v) => v || 'everything'}
-        onCommit={(v) => onEdit((x) => void (v ? (x.carries = v) : delete x.carries))}
-      />
-    </Labelled>
+    <SelectCell
+      title="carries"
+      label="Carries"
+      options={['', ...CARRIES]}
+      words={(v) => v || 'everything'}
+      {...bound(p, onEdit).maybe('carries')}
+    />
   )
 }
 
@@ -126,14 +118,5 @@ function AuxBoard({ part: p, onEdit }: Props) {
 }
 
 function Tool({ part: p, onEdit }: Props) {
-  return (
-    <Labelled label="turns">
-      <TextCell
-        label="Key the tool turns"
-        placeholder="2 mm"
-        value={p.key ?? ''}
-        onCommit={(v) => onEdit((x) => setText(x, 'key', v))}
-      />
-    </Labelled>
-  )
+  return <TextCell title="turns" label="Key the tool turns" placeholder="2 mm" {...bound(p, onEdit).text('key')} />
 }

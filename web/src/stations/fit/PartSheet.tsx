@@ -2,12 +2,12 @@ import { kindRule, SPECS } from '@nubrin/core/parts'
 import { FACINGS, type FittedPart, type Saber, SpecMap } from '@nubrin/core/record'
 import type { Unit } from '@nubrin/core/units'
 import {
+  bound,
   ChoiceFactField,
   FactField,
   type FactSchema,
   Labelled,
   SelectCell,
-  setText,
   TextCell,
   TextFactField,
 } from '../../kit'
@@ -22,48 +22,38 @@ export function PartSheet({ saber, part: p }: { saber: Saber; part: FittedPart }
   const edit = useEditThing('parts')
   const rule = kindRule(p.kind)
   const set = (run: (p: FittedPart) => void) => edit('part', p.id, run)
+  const { given, maybe, text } = bound(p, set)
   return (
     <section aria-label={`Part ${p.name}`} className="bg-card border-brassline mt-3 border-t-2 p-3">
       <div className="grid grid-cols-4 gap-x-3 gap-y-1">
-        <Labelled label={rule.label} className="col-span-2">
-          <TextCell
-            label="Part name"
-            className="font-semibold"
-            value={p.name}
-            onCommit={(v) => set((x) => void (x.name = v || x.name))}
-          />
-        </Labelled>
-        <TextFactField
-          label="exact type"
-          source="datasheet"
-          placeholder="as read off it"
-          value={p.type}
-          onCommit={(f) => set((x) => void (x.type = f))}
+        <TextCell
+          title={rule.label}
+          span="col-span-2"
+          label="Part name"
+          className="font-semibold"
+          value={p.name}
+          onCommit={(v) => set((x) => void (x.name = v || x.name))}
         />
+        <TextFactField label="exact type" source="datasheet" placeholder="as read off it" {...given('type')} />
         {p.kind === 'cell' ? null : (
-          <Labelled label="lies beside">
-            <SelectCell
-              label="Lies beside"
-              value={p.beside ?? ''}
-              options={['', ...saber.parts.filter((q) => q.id !== p.id && q.kind === 'cell').map((q) => q.id)]}
-              words={(v) => saber.parts.find((q) => q.id === v)?.name ?? 'on the axis'}
-              onCommit={(v) => set((x) => void (v ? (x.beside = v) : delete x.beside))}
-            />
-          </Labelled>
+          <SelectCell
+            title="lies beside"
+            label="Lies beside"
+            options={['', ...saber.parts.filter((q) => q.id !== p.id && q.kind === 'cell').map((q) => q.id)]}
+            words={(v) => saber.parts.find((q) => q.id === v)?.name ?? 'on the axis'}
+            {...maybe('beside')}
+          />
         )}
         <ChoiceFactField
           label={p.kind === 'cell' ? 'plus pole faces' : 'its front faces'}
-          value={p.faces}
           options={FACINGS}
-          onCommit={(f) => set((x) => void (x.faces = f))}
+          {...given('faces')}
         />
         <PartOfKind saber={saber} part={p} onEdit={set} />
         <Labelled label="comes from">
           <SuppliedCell of={p} what={p.name} onEdit={set} />
         </Labelled>
-        <Labelled label="lot">
-          <TextCell label="Lot" value={p.lot ?? ''} onCommit={(v) => set((x) => setText(x, 'lot', v))} />
-        </Labelled>
+        <TextCell title="lot" label="Lot" {...text('lot')} />
         {[...rule.needs, ...rule.extras].map((k) => (
           <FactField<Unit>
             key={k}

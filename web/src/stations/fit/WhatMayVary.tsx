@@ -10,42 +10,38 @@ export function WhatMayVary({ saber, search }: { saber: Saber; search: Search })
   const set = (change: Partial<LayoutWish>) => setWish((w) => ({ ...w, ...change }))
   return (
     <div className="grid grid-cols-2 gap-x-3 gap-y-1">
-      <Labelled label="cell">
-        <SelectCell
-          label="Cell"
-          value={wish.cell}
-          options={['strong', 'any', 'keep'] as const}
-          words={(v) => ({ strong: 'strong enough', any: 'any', keep: 'as fitted' })[v]}
-          onCommit={(cell) => set({ cell })}
-        />
-      </Labelled>
-      <Labelled label="speaker">
-        <SelectCell
-          label="Speaker"
-          value={wish.speaker}
-          options={['any', 'keep'] as const}
-          words={(v) => (v === 'any' ? 'any' : 'as fitted')}
-          onCommit={(speaker) => set({ speaker })}
-        />
-      </Labelled>
-      <Labelled label="board lies">
-        <SelectCell
-          label="Board lies"
-          value={wish.beside && wish.inLine ? 'either' : wish.beside ? 'beside' : 'inLine'}
-          options={['either', 'beside', 'inLine'] as const}
-          words={(v) => ({ either: 'either way', beside: 'on the cell', inLine: 'in line' })[v]}
-          onCommit={(v) => set({ beside: v !== 'inLine', inLine: v !== 'beside' })}
-        />
-      </Labelled>
-      <Labelled label="speaker looks to">
-        <SelectCell
-          label="Speaker looks"
-          value={wish.faces.length > 1 ? 'either' : wish.faces[0]!}
-          options={['pommel', 'emitter', 'either'] as const}
-          words={(v) => (v === 'either' ? 'either way' : v)}
-          onCommit={(v) => set({ faces: v === 'either' ? ['pommel', 'emitter'] : [v] })}
-        />
-      </Labelled>
+      <SelectCell
+        title="cell"
+        label="Cell"
+        value={wish.cell}
+        options={['strong', 'any', 'keep'] as const}
+        words={(v) => ({ strong: 'strong enough', any: 'any', keep: 'as fitted' })[v]}
+        onCommit={(cell) => set({ cell })}
+      />
+      <SelectCell
+        title="speaker"
+        label="Speaker"
+        value={wish.speaker}
+        options={['any', 'keep'] as const}
+        words={(v) => (v === 'any' ? 'any' : 'as fitted')}
+        onCommit={(speaker) => set({ speaker })}
+      />
+      <SelectCell
+        title="board lies"
+        label="Board lies"
+        value={wish.beside && wish.inLine ? 'either' : wish.beside ? 'beside' : 'inLine'}
+        options={['either', 'beside', 'inLine'] as const}
+        words={(v) => ({ either: 'either way', beside: 'on the cell', inLine: 'in line' })[v]}
+        onCommit={(v) => set({ beside: v !== 'inLine', inLine: v !== 'beside' })}
+      />
+      <SelectCell
+        title="speaker looks to"
+        label="Speaker looks"
+        value={wish.faces.length > 1 ? 'either' : wish.faces[0]!}
+        options={['pommel', 'emitter', 'either'] as const}
+        words={(v) => (v === 'either' ? 'either way' : v)}
+        onCommit={(v) => set({ faces: v === 'either' ? ['pommel', 'emitter'] : [v] })}
+      />
       <WishedLength
         label="chamber of at least"
         value={wish.chamber}

@@ -1,7 +1,7 @@
 import { refTo } from '@nubrin/core/record'
 import { useState } from 'react'
 import { freshId } from '../../data'
-import { AddLine, Labelled, Refused, RemoveButton, SelectCell, setText, TextCell } from '../../kit'
+import { AddLine, Refused, RemoveButton, SelectCell, setText, TextCell } from '../../kit'
 import { useEdit, useOrder, useRemove } from '../../store/commission'
 
 /** What a page can show, and the rule in words. */
@@ -35,49 +35,45 @@ export function Films() {
       {order.handoff.films.map((f, i) => (
         <div key={f.id} className="border-rule border-b pb-1">
           <div className="grid grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)_auto] items-end gap-2">
-            <Labelled label="address">
-              <TextCell
-                label={`Address of film ${i + 1}`}
-                placeholder="https://"
-                value={f.address ?? ''}
-                onCommit={(v) => good('address', v) && set(f.id, (x) => setText(x, 'address', v.trim()))}
-              />
-            </Labelled>
-            <Labelled label="or a file beside the page">
-              <TextCell
-                label={`File of film ${i + 1}`}
-                placeholder="walkthrough.webm"
-                value={f.file ?? ''}
-                onCommit={(v) => good('file', v) && set(f.id, (x) => setText(x, 'file', v.trim()))}
-              />
-            </Labelled>
+            <TextCell
+              title="address"
+              label={`Address of film ${i + 1}`}
+              placeholder="https://"
+              value={f.address ?? ''}
+              onCommit={(v) => good('address', v) && set(f.id, (x) => setText(x, 'address', v.trim()))}
+            />
+            <TextCell
+              title="or a file beside the page"
+              label={`File of film ${i + 1}`}
+              placeholder="walkthrough.webm"
+              value={f.file ?? ''}
+              onCommit={(v) => good('file', v) && set(f.id, (x) => setText(x, 'file', v.trim()))}
+            />
             <RemoveButton what={`film ${i + 1}`} onClick={() => remove(`film:${f.id}`)} />
           </div>
           <div className="grid grid-cols-2 gap-2">
             {order.sabers.length > 1 ? (
-              <Labelled label="of">
-                <SelectCell
-                  label={`Saber of film ${i + 1}`}
-                  value={f.saber ?? ''}
-                  options={['', ...order.sabers.map((s) => s.id)]}
-                  words={(v) => order.sabers.find((s) => s.id === v)?.name ?? 'all'}
-                  onCommit={(v) => set(f.id, (x) => setText(x, 'saber', v))}
-                />
-              </Labelled>
+              <SelectCell
+                title="of"
+                label={`Saber of film ${i + 1}`}
+                value={f.saber ?? ''}
+                options={['', ...order.sabers.map((s) => s.id)]}
+                words={(v) => order.sabers.find((s) => s.id === v)?.name ?? 'all'}
+                onCommit={(v) => set(f.id, (x) => setText(x, 'saber', v))}
+              />
             ) : null}
             {takes.length ? (
-              <Labelled label="chapters of">
-                <SelectCell
-                  label={`Take of film ${i + 1}`}
-                  value={f.take ?? ''}
-                  options={['', ...takes.map((t) => t.ref)]}
-                  words={(v) => {
-                    const t = takes.find((x) => x.ref === v)
-                    return t ? `take of ${t.at.slice(0, 16).replace('T', ' ')}` : 'no take'
-                  }}
-                  onCommit={(v) => set(f.id, (x) => setText(x, 'take', v))}
-                />
-              </Labelled>
+              <SelectCell
+                title="chapters of"
+                label={`Take of film ${i + 1}`}
+                value={f.take ?? ''}
+                options={['', ...takes.map((t) => t.ref)]}
+                words={(v) => {
+                  const t = takes.find((x) => x.ref === v)
+                  return t ? `take of ${t.at.slice(0, 16).replace('T', ' ')}` : 'no take'
+                }}
+                onCommit={(v) => set(f.id, (x) => setText(x, 'take', v))}
+              />
             ) : null}
           </div>
         </div>

@@ -5,11 +5,11 @@ import { useState } from 'react'
 import { freshId } from '../../data'
 import {
   AddLine,
+  bound,
   CheckBox,
   CountCell,
   FactField,
   type FactSchema,
-  Labelled,
   RemoveButton,
   SelectCell,
   setText,
@@ -85,6 +85,7 @@ function PackedLine({ line: p, open, onOpen }: { line: Line; open: boolean; onOp
   const edit = useEditEntry('packing')
   const remove = useRemove()
   const set = (run: (x: Line) => void) => edit('packing', p.id, run)
+  const { choice, given, maybe, text } = bound(p, set)
   const marks = [p.owner && OWNER_WORDS[p.owner], !isPacked(p) && SUPPLY_WORDS[p.supply!]].filter(Boolean)
   return (
     <div className="border-rule border-b">
@@ -99,13 +100,7 @@ function PackedLine({ line: p, open, onOpen }: { line: Line; open: boolean; onOp
             {p.what} <span className="text-quiet">· {marks.join(', ')}</span>
           </span>
         )}
-        <CountCell
-          label={`How many: ${p.what}`}
-          className="w-10 shrink-0"
-          max={999}
-          value={p.quantity}
-          onCommit={(v) => set((x) => void (x.quantity = v))}
-        />
+        <CountCell label={`How many: ${p.what}`} className="w-10 shrink-0" max={999} {...choice('quantity')} />
         <button
           type="button"
           className="text-brass"
@@ -119,48 +114,36 @@ function PackedLine({ line: p, open, onOpen }: { line: Line; open: boolean; onOp
       </div>
       {open ? (
         <div className="bg-card mb-2 grid grid-cols-4 gap-x-3 gap-y-1 p-2">
-          <Labelled label="parcel">
-            <SelectCell
-              label={`Parcel of ${p.what}`}
-              value={p.parcel ?? ''}
-              options={['', ...order.parcels.map((k) => k.id)]}
-              words={(v) => order.parcels.find((k) => k.id === v)?.to ?? 'the first'}
-              onCommit={(v) => set((x) => setText(x, 'parcel', v))}
-            />
-          </Labelled>
-          <Labelled label="how the client comes by it">
-            <SelectCell
-              label={`How the client comes by ${p.what}`}
-              value={p.supply ?? 'packed'}
-              options={SUPPLIES}
-              words={(v) => SUPPLY_WORDS[v]}
-              onCommit={(v) => set((x) => setText(x, 'supply', v === 'packed' ? '' : v))}
-            />
-          </Labelled>
-          <Labelled label="goes with">
-            <SelectCell
-              label={`Saber ${p.what} goes with`}
-              value={p.saber ?? ''}
-              options={['', ...order.sabers.map((s) => s.id)]}
-              words={(v) => order.sabers.find((s) => s.id === v)?.name ?? 'all'}
-              onCommit={(v) => set((x) => setText(x, 'saber', v))}
-            />
-          </Labelled>
-          <Labelled label="whose it is">
-            <SelectCell
-              label={`Whose ${p.what} is`}
-              value={p.owner ?? ''}
-              options={['', 'client', 'shop'] as const}
-              words={(v) => OWNER_WORDS[v]}
-              onCommit={(v) => set((x) => setText(x, 'owner', v))}
-            />
-          </Labelled>
-          <FactField
-            label={`mass of ${p.what}`}
-            of={Packed.properties.mass as FactSchema<'g'>}
-            value={p.mass}
-            onCommit={(f) => set((x) => void (x.mass = f))}
+          <SelectCell
+            title="parcel"
+            label={`Parcel of ${p.what}`}
+            options={['', ...order.parcels.map((k) => k.id)]}
+            words={(v) => order.parcels.find((k) => k.id === v)?.to ?? 'the first'}
+            {...text('parcel')}
           />
+          <SelectCell
+            title="how the client comes by it"
+            label={`How the client comes by ${p.what}`}
+            value={p.supply ?? 'packed'}
+            options={SUPPLIES}
+            words={(v) => SUPPLY_WORDS[v]}
+            onCommit={(v) => set((x) => setText(x, 'supply', v === 'packed' ? '' : v))}
+          />
+          <SelectCell
+            title="goes with"
+            label={`Saber ${p.what} goes with`}
+            options={['', ...order.sabers.map((s) => s.id)]}
+            words={(v) => order.sabers.find((s) => s.id === v)?.name ?? 'all'}
+            {...text('saber')}
+          />
+          <SelectCell
+            title="whose it is"
+            label={`Whose ${p.what} is`}
+            options={['', 'client', 'shop'] as const}
+            words={(v) => OWNER_WORDS[v]}
+            {...maybe('owner')}
+          />
+          <FactField label={`mass of ${p.what}`} of={Packed.properties.mass as FactSchema<'g'>} {...given('mass')} />
           <Notes of={p} what={p.what} onEdit={set} className="col-span-3" />
         </div>
       ) : null}

@@ -3,16 +3,15 @@ import { Parcel } from '@nubrin/core/record'
 import { freshId, urlOf } from '../../data'
 import {
   AddLine,
+  bound,
   CheckBox,
   DateCell,
   FactField,
   type FactSchema,
   FigureView,
-  Labelled,
   Mark,
   RemoveButton,
   SelectCell,
-  setText,
   TextCell,
 } from '../../kit'
 import { useEdit, useEditEntry, useOrder, useRemove } from '../../store/commission'
@@ -45,25 +44,46 @@ export function Parcels() {
   )
 }
 
+type Set = (run: (x: K) => void) => void
+
+/** What the carrier's rules say of each cell in it. */
+const Lithium = ({ parcel: k, says }: { parcel: K; says: ReturnType<typeof lithiumOf> }) =>
+  says.map((x) => (
+    <p key={`${x.cells.name}${x.cells.are}`} className="mt-1 flex items-start gap-2 leading-tight">
+      <span className="mt-0.5">
+        <Mark level={x.answer === 'confirm' && k.confirmedBy ? 'fine' : MARK[x.answer]} size={16} />
+      </span>
+      <span>
+        {x.cells.count} × {x.cells.name}
+        {x.cells.wattHours === undefined ? '' : `, ${x.cells.wattHours.toFixed(1)} Wh`}: {answer(x, k)}
+      </span>
+    </p>
+  ))
+
+/** Who confirmed it, when it left, and by what number it is found. */
+function OnItsWay({ parcel: k, asked, set }: { parcel: K; asked: boolean; set: Set }) {
+  const { day, text } = bound(k, set)
+  return (
+    <details className="mt-1" open={asked}>
+      <summary className="text-brass cursor-pointer">confirmed, sent, tracking</summary>
+      <div className="grid grid-cols-2 gap-x-3 gap-y-1">
+        <TextCell title="confirmed by" label={`Who confirmed the parcel to ${k.to}`} {...text('confirmedBy')} />
+        <DateCell title="confirmed on" label={`Confirmed for the parcel to ${k.to}`} {...day('confirmedOn')} />
+        <DateCell title="sent on" label={`Sent the parcel to ${k.to}`} {...day('sentOn')} />
+        <TextCell title="tracking number" label={`Tracking number of the parcel to ${k.to}`} {...text('tracking')} />
+        <TextCell title="size" label={`Size of the parcel to ${k.to}`} {...text('size')} />
+        <Notes of={k} what={`the parcel to ${k.to}`} onEdit={set} />
+      </div>
+    </details>
+  )
+}
+
 function ParcelSheet({ parcel: k }: { parcel: K }) {
   const order = useOrder()
   const edit = useEditEntry('parcels')
   const remove = useRemove()
-  const set = (run: (x: K) => void) => edit('parcel', k.id, run)
-  const text = (key: 'to' | 'size' | 'tracking' | 'confirmedBy', label: string, name: string) => (
-    <Labelled label={label}>
-      <TextCell
-        label={`${name} to ${k.to}`}
-        value={k[key] ?? ''}
-        onCommit={(v) => set((x) => (key === 'to' ? void (x.to = v || x.to) : setText(x, key, v)))}
-      />
-    </Labelled>
-  )
-  const day = (key: 'sentOn' | 'confirmedOn', label: string, name: string) => (
-    <Labelled label={label}>
-      <DateCell label={`${name} to ${k.to}`} value={k[key]} onCommit={(v) => set((x) => setText(x, key, v ?? ''))} />
-    </Labelled>
-  )
+  const set: Set = (run) => edit('parcel', k.id, run)
+  const { given, text } = bound(k, set)
   const says = lithiumOf(order, k)
   return (
     <article aria-label={`Parcel to ${k.to}`} className="bg-card border-ink mb-3 border p-3">
@@ -80,63 +100,29 @@ function ParcelSheet({ parcel: k }: { parcel: K }) {
         <RemoveButton what={`the parcel to ${k.to}`} onClick={() => remove(`parcel:${k.id}`)} />
       </div>
       <div className="mt-1 grid grid-cols-2 gap-x-3 gap-y-1">
-        {text('to', 'to', 'Name of the parcel')}
-        <Labelled label="carrier">
-          <SelectCell
-            label={`Carrier of the parcel to ${k.to}`}
-            value={k.carrier ?? ''}
-            options={['', ...CARRIERS.map((c) => c.id)]}
-            words={(v) => carrierOf(v)?.name ?? 'not chosen'}
-            onCommit={(v) => set((x) => setText(x, 'carrier', v))}
-          />
-        </Labelled>
-        <Labelled label="address">
-          <TextCell
-            label={`Address of the parcel to ${k.to}`}
-            lines={2}
-            value={k.address ?? ''}
-            onCommit={(v) => set((x) => setText(x, 'address', v))}
-          />
-        </Labelled>
+        <TextCell
+          title="to"
+          label={`Name of the parcel to ${k.to}`}
+          value={k.to}
+          onCommit={(v) => set((x) => void (x.to = v || x.to))}
+        />
+        <SelectCell
+          title="carrier"
+          label={`Carrier of the parcel to ${k.to}`}
+          options={['', ...CARRIERS.map((c) => c.id)]}
+          words={(v) => carrierOf(v)?.name ?? 'not chosen'}
+          {...text('carrier')}
+        />
+        <TextCell title="address" label={`Address of the parcel to ${k.to}`} lines={2} {...text('address')} />
         <CheckBox className="self-center" checked={k.abroad} onChange={(on) => set((x) => void (x.abroad = on))}>
           crosses a border
         </CheckBox>
-        <FactField
-          label="the empty box"
-          of={Parcel.properties.boxMass as FactSchema<'g'>}
-          value={k.boxMass}
-          onCommit={(f) => set((x) => void (x.boxMass = f))}
-        />
-        <FactField
-          label="on the scale"
-          of={Parcel.properties.mass as FactSchema<'g'>}
-          value={k.mass}
-          onCommit={(f) => set((x) => void (x.mass = f))}
-        />
+        <FactField label="the empty box" of={Parcel.properties.boxMass as FactSchema<'g'>} {...given('boxMass')} />
+        <FactField label="on the scale" of={Parcel.properties.mass as FactSchema<'g'>} {...given('mass')} />
       </div>
       <FigureView name="should weigh" figure={expectedMass(order, k)} digits={0} />
-      {says.map((x) => (
-        <p key={`${x.cells.name}${x.cells.are}`} className="mt-1 flex items-start gap-2 leading-tight">
-          <span className="mt-0.5">
-            <Mark level={x.answer === 'confirm' && k.confirmedBy ? 'fine' : MARK[x.answer]} size={16} />
-          </span>
-          <span>
-            {x.cells.count} × {x.cells.name}
-            {x.cells.wattHours === undefined ? '' : `, ${x.cells.wattHours.toFixed(1)} Wh`}: {answer(x, k)}
-          </span>
-        </p>
-      ))}
-      <details className="mt-1" open={says.some((x) => x.answer === 'confirm')}>
-        <summary className="text-brass cursor-pointer">confirmed, sent, tracking</summary>
-        <div className="grid grid-cols-2 gap-x-3 gap-y-1">
-          {text('confirmedBy', 'confirmed by', 'Who confirmed the parcel')}
-          {day('confirmedOn', 'confirmed on', 'Confirmed for the parcel')}
-          {day('sentOn', 'sent on', 'Sent the parcel')}
-          {text('tracking', 'tracking number', 'Tracking number of the parcel')}
-          {text('size', 'size', 'Size of the parcel')}
-          <Notes of={k} what={`the parcel to ${k.to}`} onEdit={set} />
-        </div>
-      </details>
+      <Lithium parcel={k} says={says} />
+      <OnItsWay parcel={k} asked={says.some((x) => x.answer === 'confirm')} set={set} />
     </article>
   )
 }

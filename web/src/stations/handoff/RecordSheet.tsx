@@ -2,7 +2,7 @@ import { EXTENTS } from '@nubrin/core/record'
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { call, publicLink, refusalText, todayIso, urlOf } from '../../data'
-import { DateCell, Labelled, Refused, SelectCell, setText, TextCell } from '../../kit'
+import { DateCell, Refused, SelectCell, setText, TextCell } from '../../kit'
 import { useBench, useEdit, useOrder } from '../../store/commission'
 import { useSession } from '../../store/session'
 import { IssuedList } from './IssuedList'
@@ -46,30 +46,27 @@ export function RecordSheet() {
     <section aria-label="The record" className="bg-card border-ink border p-3">
       <h2 className="h2">The handoff record</h2>
       <div className="mt-1 grid grid-cols-[80px_130px_1fr] gap-3">
-        <Labelled label="paper">
-          <SelectCell
-            label="Paper"
-            value={order.handoff.paper}
-            options={['A4', 'Letter'] as const}
-            onCommit={(v) => edit('paper', (d) => void (d.handoff.paper = v))}
-          />
-        </Labelled>
-        <Labelled label="the client gets">
-          <SelectCell
-            label="How much of the record the client gets"
-            value={order.handoff.extent ?? 'full'}
-            options={EXTENTS}
-            words={(v) => (v === 'full' ? 'all of it' : 'the short one')}
-            onCommit={(v) => edit('extent', (d) => setText(d.handoff, 'extent', v === 'full' ? '' : v))}
-          />
-        </Labelled>
-        <Labelled label="a word with it">
-          <TextCell
-            label="A word with it"
-            value={order.handoff.words ?? ''}
-            onCommit={(v) => edit('words', (d) => setText(d.handoff, 'words', v))}
-          />
-        </Labelled>
+        <SelectCell
+          title="paper"
+          label="Paper"
+          value={order.handoff.paper}
+          options={['A4', 'Letter'] as const}
+          onCommit={(v) => edit('paper', (d) => void (d.handoff.paper = v))}
+        />
+        <SelectCell
+          title="the client gets"
+          label="How much of the record the client gets"
+          value={order.handoff.extent ?? 'full'}
+          options={EXTENTS}
+          words={(v) => (v === 'full' ? 'all of it' : 'the short one')}
+          onCommit={(v) => edit('extent', (d) => setText(d.handoff, 'extent', v === 'full' ? '' : v))}
+        />
+        <TextCell
+          title="a word with it"
+          label="A word with it"
+          value={order.handoff.words ?? ''}
+          onCommit={(v) => edit('words', (d) => setText(d.handoff, 'words', v))}
+        />
       </div>
       <div className="mt-3 flex flex-wrap gap-2">
         {PDFS.map(([extent, words]) => (

@@ -1,6 +1,6 @@
 import { refTo } from '@nubrin/core/record'
 import { freshId, todayIso } from '../../data'
-import { AddLine, CheckBox, DateCell, Labelled, RemoveButton, SelectCell, setText, TextCell } from '../../kit'
+import { AddLine, bound, CheckBox, DateCell, RemoveButton, SelectCell, TextCell } from '../../kit'
 import { useEdit, useEditEntry, useOrder, useRemove } from '../../store/commission'
 import { useSession } from '../../store/session'
 import { Notes } from '../../things/Notes'
@@ -41,46 +41,33 @@ function Visit({ visit: v }: { visit: V }) {
   const edit = useEditEntry('visits')
   const remove = useRemove()
   const set = (run: (x: V) => void) => edit('visit', v.id, run)
-  const text = (key: 'said' | 'found' | 'did' | 'by', label: string, name: string) => (
-    <Labelled label={label}>
-      <TextCell label={`${name}, ${v.cameOn}`} value={v[key] ?? ''} onCommit={(t) => set((x) => setText(x, key, t))} />
-    </Labelled>
-  )
+  const { day, text } = bound(v, set)
   const sabers = v.saber ? order.sabers.filter((s) => s.id === v.saber) : order.sabers
   const fixes = sabers.flatMap((s) => s.fixes)
   return (
     <article aria-label={`Visit of ${v.cameOn}`} className="bg-card border-rule mb-3 border p-3">
       <div className="grid grid-cols-[1fr_1fr_auto] items-end gap-3">
-        <Labelled label="came on">
-          <DateCell
-            label={`Came on, ${v.cameOn}`}
-            value={v.cameOn}
-            onCommit={(d) => set((x) => void (x.cameOn = d ?? x.cameOn))}
-          />
-        </Labelled>
-        <Labelled label="went back on">
-          <DateCell
-            label={`Went back on, ${v.cameOn}`}
-            value={v.backOn}
-            onCommit={(d) => set((x) => setText(x, 'backOn', d ?? ''))}
-          />
-        </Labelled>
+        <DateCell
+          title="came on"
+          label={`Came on, ${v.cameOn}`}
+          value={v.cameOn}
+          onCommit={(d) => set((x) => void (x.cameOn = d ?? x.cameOn))}
+        />
+        <DateCell title="went back on" label={`Went back on, ${v.cameOn}`} {...day('backOn')} />
         <RemoveButton what={`the visit of ${v.cameOn}`} onClick={() => remove(`visit:${v.id}`)} />
       </div>
       <div className="grid grid-cols-2 gap-x-3 gap-y-1">
-        <Labelled label="which">
-          <SelectCell
-            label={`Saber of the visit, ${v.cameOn}`}
-            value={v.saber ?? ''}
-            options={['', ...order.sabers.map((s) => s.id)]}
-            words={(id) => order.sabers.find((s) => s.id === id)?.name ?? 'all of them'}
-            onCommit={(id) => set((x) => setText(x, 'saber', id))}
-          />
-        </Labelled>
-        {text('by', 'looked after by', 'Who looked after it')}
-        {text('said', 'what the client says', 'What the client said')}
-        {text('found', 'what was found', 'What was found')}
-        {text('did', 'what was done', 'What was done')}
+        <SelectCell
+          title="which"
+          label={`Saber of the visit, ${v.cameOn}`}
+          options={['', ...order.sabers.map((s) => s.id)]}
+          words={(id) => order.sabers.find((s) => s.id === id)?.name ?? 'all of them'}
+          {...text('saber')}
+        />
+        <TextCell title="looked after by" label={`Who looked after it, ${v.cameOn}`} {...text('by')} />
+        <TextCell title="what the client says" label={`What the client said, ${v.cameOn}`} {...text('said')} />
+        <TextCell title="what was found" label={`What was found, ${v.cameOn}`} {...text('found')} />
+        <TextCell title="what was done" label={`What was done, ${v.cameOn}`} {...text('did')} />
       </div>
       {fixes.length ? <p className="label mt-1">repairs made at this visit (written at Proof)</p> : null}
       {fixes.map((f) => {

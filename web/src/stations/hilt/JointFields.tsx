@@ -1,6 +1,6 @@
 import { known } from '@nubrin/core/facts'
 import { Section, SPIGOTS } from '@nubrin/core/record'
-import { FactField, Labelled, SelectCell } from '../../kit'
+import { FactField, SelectCell } from '../../kit'
 import { Notes } from '../../things/Notes'
 
 const { properties: OF } = Section.properties.joint
@@ -26,15 +26,14 @@ export function JointFields({ section: x, onEdit }: { section: Section; onEdit: 
           onCommit={(v) => onEdit((y) => void (y.joint.passes = v))}
         />
         {nested ? (
-          <Labelled label="goes in">
-            <SelectCell
-              label="Whose end goes into the other"
-              value={joint.spigot ?? 'this'}
-              options={SPIGOTS}
-              words={(v) => ({ this: 'this one', next: 'the next one' })[v]}
-              onCommit={(v) => onEdit((y) => void (y.joint.spigot = v))}
-            />
-          </Labelled>
+          <SelectCell
+            title="goes in"
+            label="Whose end goes into the other"
+            value={joint.spigot ?? 'this'}
+            options={SPIGOTS}
+            words={(v) => ({ this: 'this one', next: 'the next one' })[v]}
+            onCommit={(v) => onEdit((y) => void (y.joint.spigot = v))}
+          />
         ) : null}
       </div>
       {known(joint.engagement) ? (
@@ -54,30 +53,28 @@ function Thread({ section: { joint }, onEdit }: { section: Section; onEdit: (run
         of={OF.length}
         onCommit={(v) => onEdit((y) => void (y.joint.length = v))}
       />
-      <Labelled label="hand">
-        <SelectCell
-          label="Hand of the thread"
-          value={joint.hand ?? 'right'}
-          options={['right', 'left'] as const}
-          onCommit={(v) => onEdit((y) => void (y.joint.hand = v))}
-        />
-      </Labelled>
-      <Labelled label="it is stopped by">
-        <SelectCell
-          label="What stops the thread"
-          value={joint.lockedForLife ? 'locked' : joint.stop === false ? 'nothing' : 'shoulder'}
-          options={['shoulder', 'nothing', 'locked'] as const}
-          words={(v) => ({ shoulder: 'a shoulder', nothing: 'nothing', locked: 'locked for life' })[v]}
-          onCommit={(v) =>
-            onEdit((y) => {
-              if (v === 'nothing') y.joint.stop = false
-              else delete y.joint.stop
-              if (v === 'locked') y.joint.lockedForLife = true
-              else delete y.joint.lockedForLife
-            })
-          }
-        />
-      </Labelled>
+      <SelectCell
+        title="hand"
+        label="Hand of the thread"
+        value={joint.hand ?? 'right'}
+        options={['right', 'left'] as const}
+        onCommit={(v) => onEdit((y) => void (y.joint.hand = v))}
+      />
+      <SelectCell
+        title="it is stopped by"
+        label="What stops the thread"
+        value={joint.lockedForLife ? 'locked' : joint.stop === false ? 'nothing' : 'shoulder'}
+        options={['shoulder', 'nothing', 'locked'] as const}
+        words={(v) => ({ shoulder: 'a shoulder', nothing: 'nothing', locked: 'locked for life' })[v]}
+        onCommit={(v) =>
+          onEdit((y) => {
+            if (v === 'nothing') y.joint.stop = false
+            else delete y.joint.stop
+            if (v === 'locked') y.joint.lockedForLife = true
+            else delete y.joint.lockedForLife
+          })
+        }
+      />
       {joint.stop === false ? (
         <FactField
           label="closes too far by"

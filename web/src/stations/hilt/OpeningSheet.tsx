@@ -1,5 +1,5 @@
 import { FACES, OPENINGS, Opening, keyWords as words } from '@nubrin/core/record'
-import { ColourCell, FactField, Labelled, SelectCell } from '../../kit'
+import { bound, ColourCell, FactField, Labelled, SelectCell } from '../../kit'
 import { useEditHilt, useRemove } from '../../store/commission'
 import { Notes } from '../../things/Notes'
 import { Sheet } from './Sheet'
@@ -21,6 +21,7 @@ export function OpeningSheet({ opening: x }: { opening: Opening }) {
   const edit = useEditHilt('openings')
   const remove = useRemove()
   const set = (run: (y: Opening) => void) => edit('opening', x.id, run)
+  const { choice, given } = bound(x, set)
   return (
     <Sheet
       what="Opening"
@@ -29,13 +30,7 @@ export function OpeningSheet({ opening: x }: { opening: Opening }) {
       onRemove={() => remove(`opening:${x.id}`)}
     >
       <div className="grid grid-cols-2 gap-2">
-        <SelectCell
-          label="Kind of opening"
-          value={x.kind}
-          options={OPENINGS}
-          words={words}
-          onCommit={(v) => set((y) => void (y.kind = v))}
-        />
+        <SelectCell label="Kind of opening" options={OPENINGS} words={words} {...choice('kind')} />
         <SelectCell
           label="Where the opening is"
           value={x.face ?? 'side'}
@@ -54,12 +49,7 @@ export function OpeningSheet({ opening: x }: { opening: Opening }) {
             onCommit={(v) => set((y) => void (y[key] = v))}
           />
         ))}
-        <FactField
-          label="clock angle"
-          value={x.clock}
-          of={Opening.properties.clock}
-          onCommit={(v) => set((y) => void (y.clock = v))}
-        />
+        <FactField label="clock angle" of={Opening.properties.clock} {...given('clock')} />
       </div>
       {x.kind === 'window' ? (
         <div className="flex items-end gap-3">

@@ -1,5 +1,5 @@
 import { Section } from '@nubrin/core/record'
-import { CheckBox, FactField } from '../../kit'
+import { bound, CheckBox, FactField } from '../../kit'
 import { useEditHilt, useRemove } from '../../store/commission'
 import { Notes } from '../../things/Notes'
 import { JointFields } from './JointFields'
@@ -11,6 +11,7 @@ export function SectionSheet({ section: x }: { section: Section }) {
   const edit = useEditHilt('sections')
   const remove = useRemove()
   const set = (run: (y: Section) => void) => edit('section', x.id, run)
+  const { given } = bound(x, set)
   return (
     <Sheet
       what="Section"
@@ -24,12 +25,7 @@ export function SectionSheet({ section: x }: { section: Section }) {
       </div>
       {x.joint.kind === 'none' ? null : <JointFields section={x} onEdit={set} />}
       <div className="grid grid-cols-[90px_minmax(0,1fr)] gap-2">
-        <FactField
-          label="weighed"
-          value={x.mass}
-          of={Section.properties.mass}
-          onCommit={(v) => set((y) => void (y.mass = v))}
-        />
+        <FactField label="weighed" of={Section.properties.mass} {...given('mass')} />
         <Notes of={x} what={x.name} onEdit={set} />
       </div>
       <CheckBox checked={!!x.sharp} onChange={(on) => set((y) => void (y.sharp = on))}>

@@ -1,5 +1,5 @@
 import { Socket } from '@nubrin/core/record'
-import { FactField, Labelled, SelectCell } from '../../kit'
+import { bound, FactField, SelectCell } from '../../kit'
 import { useEditHilt, useRemove } from '../../store/commission'
 import { Notes } from '../../things/Notes'
 import { Sheet } from './Sheet'
@@ -8,6 +8,7 @@ export function SocketSheet({ socket: x }: { socket: Socket }) {
   const edit = useEditHilt('sockets')
   const remove = useRemove()
   const set = (run: (y: Socket) => void) => edit('socket', x.id, run)
+  const { choice, given } = bound(x, set)
   return (
     <Sheet
       what="Socket"
@@ -16,31 +17,18 @@ export function SocketSheet({ socket: x }: { socket: Socket }) {
       onRemove={() => remove(`socket:${x.id}`)}
     >
       <div className="grid grid-cols-2 gap-2">
-        <FactField
-          label="socket bore"
-          kind="bore"
-          value={x.bore}
-          of={Socket.properties.bore}
-          onCommit={(v) => set((y) => void (y.bore = v))}
-        />
-        <FactField
-          label="depth"
-          value={x.depth}
-          of={Socket.properties.depth}
-          onCommit={(v) => set((y) => void (y.depth = v))}
-        />
+        <FactField label="socket bore" kind="bore" of={Socket.properties.bore} {...given('bore')} />
+        <FactField label="depth" of={Socket.properties.depth} {...given('depth')} />
       </div>
-      <Labelled label="the blade goes in">
-        <SelectCell
-          label="The blade goes in"
-          value={x.insertion}
-          options={['straight', 'clockwise', 'pushAndHold'] as const}
-          words={(v) =>
-            ({ straight: 'straight, never twisted', clockwise: 'turned clockwise', pushAndHold: 'pushed and held' })[v]
-          }
-          onCommit={(v) => set((y) => void (y.insertion = v))}
-        />
-      </Labelled>
+      <SelectCell
+        title="the blade goes in"
+        label="The blade goes in"
+        options={['straight', 'clockwise', 'pushAndHold'] as const}
+        words={(v) =>
+          ({ straight: 'straight, never twisted', clockwise: 'turned clockwise', pushAndHold: 'pushed and held' })[v]
+        }
+        {...choice('insertion')}
+      />
       <Notes of={x} what={x.name} onEdit={set} />
     </Sheet>
   )

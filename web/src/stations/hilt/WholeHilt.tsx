@@ -1,5 +1,5 @@
 import { Hilt, ORIGINS, keyWords as words } from '@nubrin/core/record'
-import { FactField, Labelled, SelectCell, setText, TextCell } from '../../kit'
+import { FactField, SelectCell, setText, TextCell } from '../../kit'
 import { useEditSaber, useSaber } from '../../store/commission'
 
 /** What holds of the hilt as a whole: the air kept inside, its closed end, where it came from. */
@@ -23,22 +23,20 @@ export function WholeHilt() {
         />
       </div>
       <div className="grid grid-cols-[110px_minmax(0,1fr)] gap-2">
-        <Labelled label="it came as">
-          <SelectCell
-            label="Where the hilt came from"
-            value={hilt.origin}
-            options={ORIGINS}
-            words={words}
-            onCommit={(v) => edit('origin of the hilt', (s) => void (s.hilt.origin = v))}
-          />
-        </Labelled>
-        <Labelled label="its story">
-          <TextCell
-            label="Story of the hilt"
-            value={hilt.story ?? ''}
-            onCommit={(v) => edit('story of the hilt', (s) => setText(s.hilt, 'story', v))}
-          />
-        </Labelled>
+        <SelectCell
+          title="it came as"
+          label="Where the hilt came from"
+          value={hilt.origin}
+          options={ORIGINS}
+          words={words}
+          onCommit={(v) => edit('origin of the hilt', (s) => void (s.hilt.origin = v))}
+        />
+        <TextCell
+          title="its story"
+          label="Story of the hilt"
+          value={hilt.story ?? ''}
+          onCommit={(v) => edit('story of the hilt', (s) => setText(s.hilt, 'story', v))}
+        />
       </div>
     </section>
   )

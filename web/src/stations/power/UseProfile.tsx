@@ -1,5 +1,5 @@
 import { Saber } from '@nubrin/core/record'
-import { FactField, Labelled, SelectCell, TextFactField } from '../../kit'
+import { FactField, SelectCell, TextFactField } from '../../kit'
 import { useEditSaber } from '../../store/commission'
 
 const CUT_WORDS: Record<Saber['cutPower'], string> = {
@@ -38,15 +38,14 @@ export function UseProfile({ saber }: { saber: Saber }) {
         value={saber.firmware}
         onCommit={(f) => editSaber('firmware', (s) => void (s.firmware = f))}
       />
-      <Labelled label="power is cut by">
-        <SelectCell
-          label="Power is cut by"
-          value={saber.cutPower}
-          options={Object.keys(CUT_WORDS) as Saber['cutPower'][]}
-          words={(v) => CUT_WORDS[v]}
-          onCommit={(v) => editSaber('cut-off', (s) => void (s.cutPower = v))}
-        />
-      </Labelled>
+      <SelectCell
+        title="power is cut by"
+        label="Power is cut by"
+        value={saber.cutPower}
+        options={Object.keys(CUT_WORDS) as Saber['cutPower'][]}
+        words={(v) => CUT_WORDS[v]}
+        onCommit={(v) => editSaber('cut-off', (s) => void (s.cutPower = v))}
+      />
     </div>
   )
 }

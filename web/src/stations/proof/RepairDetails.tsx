@@ -1,5 +1,5 @@
 import type { Fix } from '@nubrin/core/record'
-import { DateCell, Labelled, NumberCell, RefPicker, setText, TextCell, TextFactField } from '../../kit'
+import { bound, DateCell, Labelled, NumberCell, RefPicker, setText, TextCell, TextFactField } from '../../kit'
 import { useEditThing, useSaber } from '../../store/commission'
 import { MoneyCell } from '../../things/Money'
 import { Notes } from '../../things/Notes'
@@ -9,50 +9,38 @@ export function RepairDetails({ fix: f }: { fix: Fix }) {
   const saber = useSaber()
   const edit = useEditThing('fixes')
   const set = (run: (x: Fix) => void) => edit('repair', f.id, run)
+  const { choice, day, given } = bound(f, set)
   return (
     <div className="grid grid-cols-2 gap-x-3 gap-y-1">
-      <TextFactField
-        label={`fault as reported, ${f.on}`}
-        source="client"
-        value={f.fault}
-        onCommit={(v) => set((x) => void (x.fault = v))}
+      <TextFactField label={`fault as reported, ${f.on}`} source="client" {...given('fault')} />
+      <DateCell title="reported on" label={`Repair of ${f.on} reported on`} {...day('reportedOn')} />
+      <DateCell
+        title="mended on"
+        label={`Repair of ${f.on} done on`}
+        value={f.on}
+        onCommit={(v) => set((x) => void (x.on = v ?? x.on))}
       />
-      <Labelled label="reported on">
-        <DateCell
-          label={`Repair of ${f.on} reported on`}
-          value={f.reportedOn}
-          onCommit={(v) => set((x) => setText(x, 'reportedOn', v ?? ''))}
-        />
-      </Labelled>
-      <Labelled label="mended on">
-        <DateCell
-          label={`Repair of ${f.on} done on`}
-          value={f.on}
-          onCommit={(v) => set((x) => void (x.on = v ?? x.on))}
-        />
-      </Labelled>
-      <Labelled label="where">
-        <RefPicker
-          label={`Where the repair of ${f.on} is`}
-          saber={saber}
-          value={f.place}
-          onCommit={(v) => set((x) => setText(x, 'place', v ?? ''))}
-        />
-      </Labelled>
-      <Labelled label="cause">
-        <TextCell label={`Cause of ${f.on}`} value={f.cause} onCommit={(v) => set((x) => void (x.cause = v))} />
-      </Labelled>
-      <Labelled label="what was done">
-        <TextCell label={`Fix of ${f.on}`} value={f.fix} onCommit={(v) => set((x) => void (x.fix = v || x.fix))} />
-      </Labelled>
-      <Labelled label="proved by cycles">
-        <NumberCell
-          label={`Cycles of ${f.on}`}
-          max={100_000}
-          value={f.cycles}
-          onCommit={(v) => set((x) => void (v === undefined ? delete x.cycles : (x.cycles = Math.round(v))))}
-        />
-      </Labelled>
+      <RefPicker
+        title="where"
+        label={`Where the repair of ${f.on} is`}
+        saber={saber}
+        value={f.place}
+        onCommit={(v) => set((x) => setText(x, 'place', v ?? ''))}
+      />
+      <TextCell title="cause" label={`Cause of ${f.on}`} {...choice('cause')} />
+      <TextCell
+        title="what was done"
+        label={`Fix of ${f.on}`}
+        value={f.fix}
+        onCommit={(v) => set((x) => void (x.fix = v || x.fix))}
+      />
+      <NumberCell
+        title="proved by cycles"
+        label={`Cycles of ${f.on}`}
+        max={100_000}
+        value={f.cycles}
+        onCommit={(v) => set((x) => void (v === undefined ? delete x.cycles : (x.cycles = Math.round(v))))}
+      />
       <Labelled label="charged">
         <MoneyCell
           label={`Charge of ${f.on}`}

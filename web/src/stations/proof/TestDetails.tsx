@@ -1,6 +1,6 @@
 import { SETUPS, type Test } from '@nubrin/core/record'
 import { todayIso } from '../../data'
-import { Labelled, NumberCell, SelectCell, setText, TextCell } from '../../kit'
+import { bound, Labelled, NumberCell, SelectCell, TextCell } from '../../kit'
 import { useEditThing } from '../../store/commission'
 import { useSession } from '../../store/session'
 import { Notes } from '../../things/Notes'
@@ -11,16 +11,10 @@ export function TestDetails({ test: t }: { test: Test }) {
   const edit = useEditThing('tests')
   const by = useSession((s) => s.person?.name ?? 'the shop')
   const set = (run: (x: Test) => void) => edit('test', t.id, run)
+  const { text } = bound(t, set)
   return (
     <div className="grid grid-cols-[140px_minmax(0,1fr)] gap-x-3 pl-7">
-      <Labelled label="unit">
-        <TextCell
-          label={`Unit of ${t.what}`}
-          placeholder="none: in words"
-          value={t.unit ?? ''}
-          onCommit={(v) => set((x) => setText(x, 'unit', v))}
-        />
-      </Labelled>
+      <TextCell title="unit" label={`Unit of ${t.what}`} placeholder="none: in words" {...text('unit')} />
       <div className="grid grid-cols-[110px_110px_minmax(0,1fr)] gap-3">
         {(['min', 'max'] as const).map((k) => (
           <Labelled key={k} label={k === 'min' ? 'at least' : 'at most'}>
@@ -32,50 +26,35 @@ export function TestDetails({ test: t }: { test: Test }) {
             />
           </Labelled>
         ))}
-        <Labelled label="or as it should be, in words">
-          <TextCell
-            label={`What is expected of ${t.what}`}
-            value={t.expect ?? ''}
-            onCommit={(v) => set((x) => setText(x, 'expect', v))}
-          />
-        </Labelled>
+        <TextCell title="or as it should be, in words" label={`What is expected of ${t.what}`} {...text('expect')} />
       </div>
       {t.key.startsWith('own-') ? (
         <>
           <span />
-          <Labelled label="what is tested">
-            <TextCell
-              label={`Words of ${t.what}`}
-              value={t.what}
-              onCommit={(v) => set((x) => void (x.what = v || x.what))}
-            />
-          </Labelled>
+          <TextCell
+            title="what is tested"
+            label={`Words of ${t.what}`}
+            value={t.what}
+            onCommit={(v) => set((x) => void (x.what = v || x.what))}
+          />
         </>
       ) : null}
-      <Labelled label="tried">
-        <SelectCell
-          label={`Setup of ${t.what}`}
-          value={t.setup ?? 'any'}
-          options={SETUPS}
-          words={(v) => SETUP_WORDS[v]}
-          onCommit={(v) => set((x) => void (v === 'any' ? delete x.setup : (x.setup = v)))}
-        />
-      </Labelled>
-      <Labelled label="not possible here, because">
-        <TextCell
-          label={`Why ${t.what} is not possible`}
-          value={t.notPossible ?? ''}
-          onCommit={(v) => set((x) => setText(x, 'notPossible', v))}
-        />
-      </Labelled>
+      <SelectCell
+        title="tried"
+        label={`Setup of ${t.what}`}
+        value={t.setup ?? 'any'}
+        options={SETUPS}
+        words={(v) => SETUP_WORDS[v]}
+        onCommit={(v) => set((x) => void (v === 'any' ? delete x.setup : (x.setup = v)))}
+      />
+      <TextCell title="not possible here, because" label={`Why ${t.what} is not possible`} {...text('notPossible')} />
       <span />
-      <Labelled label="left out by choice, because (printed)">
-        <TextCell
-          label={`Why ${t.what} is left out`}
-          value={t.waived?.why ?? ''}
-          onCommit={(why) => set((x) => void (why ? (x.waived = { who: by, on: todayIso(), why }) : delete x.waived))}
-        />
-      </Labelled>
+      <TextCell
+        title="left out by choice, because (printed)"
+        label={`Why ${t.what} is left out`}
+        value={t.waived?.why ?? ''}
+        onCommit={(why) => set((x) => void (why ? (x.waived = { who: by, on: todayIso(), why }) : delete x.waived))}
+      />
       <Notes of={t} what={t.what} onEdit={set} />
     </div>
   )

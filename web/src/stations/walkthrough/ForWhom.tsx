@@ -2,7 +2,7 @@ import { type Commission, LENGTHS, READERS, type Saber } from '@nubrin/core/reco
 import { readersOf, SHORT } from '@nubrin/core/script'
 import { Link } from 'react-router'
 import { LANGUAGE_NAME } from '../../base/names'
-import { AddLine, CheckBox, CountCell, Labelled, RemoveButton, SelectCell, TextCell } from '../../kit'
+import { AddLine, CheckBox, CountCell, RemoveButton, SelectCell, TextCell } from '../../kit'
 import { useEditSaber } from '../../store/commission'
 
 const READER_WORDS: Record<(typeof READERS)[number], string> = {
@@ -37,24 +37,22 @@ export function ForWhom({ order, saber }: { order: Commission; saber: Saber }) {
         </Link>
       </p>
       <div className="mt-1 grid grid-cols-2 gap-2">
-        <Labelled label="tell">
-          <SelectCell
-            label="How much is told"
-            value={telling.length}
-            options={LENGTHS}
-            words={(l) => LENGTH_WORDS[l]}
-            onCommit={(v) => set('how much is told', (t) => void (t.length = v))}
-          />
-        </Labelled>
-        <Labelled label="in seconds at most">
-          <CountCell
-            label="Seconds at most"
-            value={telling.target ?? (telling.length === 'short' ? SHORT : 0)}
-            min={0}
-            max={7200}
-            onCommit={(v) => set('how long it may take', (t) => void (v >= 30 ? (t.target = v) : delete t.target))}
-          />
-        </Labelled>
+        <SelectCell
+          title="tell"
+          label="How much is told"
+          value={telling.length}
+          options={LENGTHS}
+          words={(l) => LENGTH_WORDS[l]}
+          onCommit={(v) => set('how much is told', (t) => void (t.length = v))}
+        />
+        <CountCell
+          title="in seconds at most"
+          label="Seconds at most"
+          value={telling.target ?? (telling.length === 'short' ? SHORT : 0)}
+          min={0}
+          max={7200}
+          onCommit={(v) => set('how long it may take', (t) => void (v >= 30 ? (t.target = v) : delete t.target))}
+        />
       </div>
       <ul className="mt-1">
         {READERS.map((r) => {
