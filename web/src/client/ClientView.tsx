@@ -37,7 +37,7 @@ interface Shown {
   keep: string
   mediaUrl: (hash: string) => string
   /** The same to take along, where there is a server to fetch it from. */
-  along?: { pdf: (extent: PdfExtent) => string; file: string }
+  along?: { pdf: (extent: PdfExtent) => string; file: string } | undefined
   /** How what the client says reaches the shop. */
   way: Way
 }
@@ -52,48 +52,24 @@ export function ClientView(shown: Shown) {
   )
 }
 
+interface Doing {
+  what: 'open' | 'practise'
+  start?: Goal['kind']
+}
+
 function Record({ page, keep, mediaUrl, along, way }: Shown) {
-  const reader = useReader()
   const d = page.document
   const [which, setWhich] = useWhich(keep, page.sabers.length)
-  const [doing, setDoing] = useState<{ what: 'open' | 'practise'; start?: Goal['kind'] }>()
-  const replies = useReplies(`nubrin-said-${keep}`, way)
+  const [doing, setDoing] = useState<Doing>()
   usePrint()
   // The saber comes first; what lies below it is written once it is in hand.
   const below = useSoon()
-  const [lit, setLit] = useState<string>()
   const saber: Saber = page.sabers[which] ?? page.sabers[0]!
-  const mine = d.chapters.filter((c) => !c.saber || c.saber === saber.id)
-  const open = OPEN.flatMap((id) => mine.filter((c) => startsWith(c.id, id)))
-  const folded = mine.filter((c) => !open.includes(c))
-  const photos = page.media.filter((m) => m.type.startsWith('image/'))
-  const block = (c: HandoffChapter) =>
-    c.blocks.map((b, i) => <BlockView key={i} block={b} sabers={page.sabers} lit={lit} setLit={setLit} />)
   return (
     <main lang={d.language} className="text-[1.08rem]">
       <div className="bg-[#141a1a] text-[#efe6d2] print:hidden">
         <div className="mx-auto max-w-3xl">
-          <header className="px-5 pt-5">
-            <p className="text-[#a59d88]">
-              {d.shop} · {say(reader, 'cover.for', { client: d.client })}
-            </p>
-            <h1 className="text-[2.1rem] leading-tight">{saber.name}</h1>
-            {page.sabers.length > 1 ? (
-              <div className="mt-1 flex flex-wrap gap-x-4">
-                {page.sabers.map((s, i) => (
-                  <button
-                    key={s.id}
-                    type="button"
-                    aria-pressed={i === which}
-                    className={i === which ? 'font-semibold underline' : 'text-[#a59d88]'}
-                    onClick={() => setWhich(i)}
-                  >
-                    {s.name}
-                  </button>
-                ))}
-              </div>
-            ) : null}
-          </header>
+          <Head page={page} which={which} onChoose={setWhich} />
           <InHand
             key={saber.id}
             saber={saber}
@@ -107,55 +83,8 @@ function Record({ page, keep, mediaUrl, along, way }: Shown) {
         <div className="mx-auto max-w-3xl px-5 pb-16">
           <h1 className="hidden text-[2rem] print:block">{saber.name}</h1>
           <FirstThings saber={saber} onOpen={(start) => setDoing({ what: 'open', start })} />
-          {open.map((c) => (
-            <section key={c.id} id={c.id} className="mt-8">
-              <h2 className="border-ink border-b pb-1 text-[1.35rem]">{c.title}</h2>
-              {block(c)}
-              {startsWith(c.id, 'cautions') ? (
-                <Read keep={`nubrin-read-${keep}-${c.id}`} onRead={() => replies.say({ read: c.id })} />
-              ) : null}
-            </section>
-          ))}
-          {photos.map((m) => (
-            <img
-              key={m.id}
-              src={mediaUrl(m.hash)}
-              alt={m.caption ?? m.name}
-              className="border-rule my-3 w-full border"
-            />
-          ))}
-          <Ask replies={replies} asFile={'file' in way} contact={d.from?.contact ?? ''} />
-          <h2 className="border-ink mt-10 border-b pb-1 text-[1.35rem]">{say(reader, 'page.more')}</h2>
-          {folded.map((c) => (
-            <details key={c.id} id={c.id} className="border-rule border-b">
-              <summary className="cursor-pointer py-2.5 text-[1.15rem]">{c.title}</summary>
-              <div className="pb-4">{block(c)}</div>
-            </details>
-          ))}
-          <footer className="mt-10 whitespace-pre-line">
-            {d.from?.closing ? <p className="mb-3">{d.from.closing}</p> : null}
-            <p className="text-quiet">{[d.shop, d.from?.address, d.from?.contact].filter(Boolean).join('\n')}</p>
-            <p className="text-quiet mt-3">
-              {say(reader, 'page.revision', { number: d.number, date: dayText(reader, d.date) })}
-              {along ? (
-                <>
-                  {' · '}
-                  {(['full', 'short', 'sheet'] as const).map((extent) => (
-                    <span key={extent}>
-                      <a className="text-brass underline" href={along.pdf(extent)}>
-                        {say(reader, 'page.pdf', { extent })}
-                      </a>
-                      {' · '}
-                    </span>
-                  ))}
-                  <a className="text-brass underline" href={along.file} download>
-                    {say(reader, 'page.file')}
-                  </a>
-                </>
-              ) : null}
-            </p>
-            <p className="text-quiet mt-1">{say(reader, 'cover.legend', { own: whether(d.ownWords) })}</p>
-          </footer>
+          <Chapters page={page} saber={saber} keep={keep} mediaUrl={mediaUrl} way={way} />
+          <Foot document={d} along={along} />
         </div>
       ) : null}
       {doing?.what === 'open' ? (
@@ -168,6 +97,105 @@ function Record({ page, keep, mediaUrl, along, way }: Shown) {
       ) : null}
       {doing?.what === 'practise' ? <Practise saber={saber} onLeave={() => setDoing(undefined)} /> : null}
     </main>
+  )
+}
+
+/** Whose it is, and which of several is in hand. */
+function Head({ page, which, onChoose }: { page: ClientRecord; which: number; onChoose: (i: number) => void }) {
+  const reader = useReader()
+  const { document: d, sabers } = page
+  return (
+    <header className="px-5 pt-5">
+      <p className="text-[#a59d88]">
+        {d.shop} · {say(reader, 'cover.for', { client: d.client })}
+      </p>
+      <h1 className="text-[2.1rem] leading-tight">{(sabers[which] ?? sabers[0]!).name}</h1>
+      {sabers.length > 1 ? (
+        <div className="mt-1 flex flex-wrap gap-x-4">
+          {sabers.map((s, i) => (
+            <button
+              key={s.id}
+              type="button"
+              aria-pressed={i === which}
+              className={i === which ? 'font-semibold underline' : 'text-[#a59d88]'}
+              onClick={() => onChoose(i)}
+            >
+              {s.name}
+            </button>
+          ))}
+        </div>
+      ) : null}
+    </header>
+  )
+}
+
+/** The record: what is read at once stands open, all else is folded. What the client asks stands between. */
+function Chapters({ page, saber, keep, mediaUrl, way }: Omit<Shown, 'along'> & { saber: Saber }) {
+  const reader = useReader()
+  const d = page.document
+  const replies = useReplies(`nubrin-said-${keep}`, way)
+  const [lit, setLit] = useState<string>()
+  const mine = d.chapters.filter((c) => !c.saber || c.saber === saber.id)
+  const open = OPEN.flatMap((id) => mine.filter((c) => startsWith(c.id, id)))
+  const photos = page.media.filter((m) => m.type.startsWith('image/'))
+  const block = (c: HandoffChapter) =>
+    c.blocks.map((b, i) => <BlockView key={i} block={b} sabers={page.sabers} lit={lit} setLit={setLit} />)
+  return (
+    <>
+      {open.map((c) => (
+        <section key={c.id} id={c.id} className="mt-8">
+          <h2 className="border-ink border-b pb-1 text-[1.35rem]">{c.title}</h2>
+          {block(c)}
+          {startsWith(c.id, 'cautions') ? (
+            <Read keep={`nubrin-read-${keep}-${c.id}`} onRead={() => replies.say({ read: c.id })} />
+          ) : null}
+        </section>
+      ))}
+      {photos.map((m) => (
+        <img key={m.id} src={mediaUrl(m.hash)} alt={m.caption ?? m.name} className="border-rule my-3 w-full border" />
+      ))}
+      <Ask replies={replies} asFile={'file' in way} contact={d.from?.contact ?? ''} />
+      <h2 className="border-ink mt-10 border-b pb-1 text-[1.35rem]">{say(reader, 'page.more')}</h2>
+      {mine
+        .filter((c) => !open.includes(c))
+        .map((c) => (
+          <details key={c.id} id={c.id} className="border-rule border-b">
+            <summary className="cursor-pointer py-2.5 text-[1.15rem]">{c.title}</summary>
+            <div className="pb-4">{block(c)}</div>
+          </details>
+        ))}
+    </>
+  )
+}
+
+/** Who made it and how they are reached, which revision it is, and the same to take along. */
+function Foot({ document: d, along }: { document: HandoffDocument; along: Shown['along'] }) {
+  const reader = useReader()
+  return (
+    <footer className="mt-10 whitespace-pre-line">
+      {d.from?.closing ? <p className="mb-3">{d.from.closing}</p> : null}
+      <p className="text-quiet">{[d.shop, d.from?.address, d.from?.contact].filter(Boolean).join('\n')}</p>
+      <p className="text-quiet mt-3">
+        {say(reader, 'page.revision', { number: d.number, date: dayText(reader, d.date) })}
+        {along ? (
+          <>
+            {' · '}
+            {(['full', 'short', 'sheet'] as const).map((extent) => (
+              <span key={extent}>
+                <a className="text-brass underline" href={along.pdf(extent)}>
+                  {say(reader, 'page.pdf', { extent })}
+                </a>
+                {' · '}
+              </span>
+            ))}
+            <a className="text-brass underline" href={along.file} download>
+              {say(reader, 'page.file')}
+            </a>
+          </>
+        ) : null}
+      </p>
+      <p className="text-quiet mt-1">{say(reader, 'cover.legend', { own: whether(d.ownWords) })}</p>
+    </footer>
   )
 }
 

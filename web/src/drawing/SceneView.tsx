@@ -1,6 +1,42 @@
 import { inkOf, nightInkOf, pathData, type Scene, TEXT_INK } from '@nubrin/core/drawing'
 import { memo, type ReactNode, useId } from 'react'
 
+/** One stroke of a scene in its ink; words only by day. */
+function Drawn({ prim: p, night, glow }: { prim: Scene['prims'][number]; night: boolean; glow: string }) {
+  if (p.t === 'text') return night ? null : <Words prim={p} />
+  const { fill, stroke, width, dash, opacity } = night ? nightInkOf(p) : inkOf(p)
+  const ink = { fill, stroke, strokeWidth: width, strokeDasharray: dash, opacity }
+  if (p.t === 'circle') return <circle cx={p.at[0]} cy={p.at[1]} r={p.r} {...ink} />
+  const d = pathData(p.pts, p.closed)
+  if (p.role === 'bladeCore') return <path d={d} fill="#fff" opacity={0.75} filter={`url(#${glow})`} />
+  if (p.role !== 'bladeGlow' || !p.colour) return <path d={d} {...ink} />
+  return (
+    <g>
+      <path d={d} fill={p.colour} opacity={0.55} filter={`url(#${glow})`} />
+      <path d={d} fill={p.colour} opacity={0.85} />
+    </g>
+  )
+}
+
+function Words({ prim: p }: { prim: Extract<Scene['prims'][number], { t: 'text' }> }) {
+  const k = TEXT_INK[p.role]
+  const halo = p.role === 'mark' || p.role === 'partText' ? 0 : 3
+  return (
+    <text
+      x={p.at[0]}
+      y={p.at[1]}
+      textAnchor={p.anchor}
+      fill={k.fill}
+      fontSize={k.size}
+      fontWeight={k.weight}
+      style={{ fontStretch: '82%', paintOrder: 'stroke', stroke: '#f4efe4', strokeWidth: halo }}
+      pointerEvents="none"
+    >
+      {p.text}
+    </text>
+  )
+}
+
 /** Renders a scene as SVG. Blade colours glow; everything else is ink. Overlays come as children, in the scene's pixels. */
 export const SceneView = memo(function SceneView({
   scene,
@@ -37,51 +73,9 @@ export const SceneView = memo(function SceneView({
           <feGaussianBlur stdDeviation="7" />
         </filter>
       </defs>
-      {scene.prims.map((p, i) => {
-        if (p.t === 'text') {
-          if (night) return null
-          const k = TEXT_INK[p.role]
-          return (
-            <text
-              key={i}
-              x={p.at[0]}
-              y={p.at[1]}
-              textAnchor={p.anchor}
-              fill={k.fill}
-              fontSize={k.size}
-              fontWeight={k.weight}
-              style={{
-                fontStretch: '82%',
-                paintOrder: 'stroke',
-                stroke: '#f4efe4',
-                strokeWidth: p.role === 'mark' || p.role === 'partText' ? 0 : 3,
-              }}
-              pointerEvents="none"
-            >
-              {p.text}
-            </text>
-          )
-        }
-        const k = night ? nightInkOf(p) : inkOf(p)
-        const common = {
-          fill: k.fill,
-          stroke: k.stroke,
-          strokeWidth: k.width,
-          strokeDasharray: k.dash,
-          opacity: k.opacity,
-        }
-        if (p.t === 'circle') return <circle key={i} cx={p.at[0]} cy={p.at[1]} r={p.r} {...common} />
-        const d = pathData(p.pts, p.closed)
-        if (p.role === 'bladeGlow' && p.colour)
-          return (
-            <g key={i}>
-              <path d={d} fill={p.colour} opacity={0.55} filter={`url(#${glow})`} />
-              <path d={d} fill={p.colour} opacity={0.85} />
-            </g>
-          )
-        if (p.role === 'bladeCore') return <path key={i} d={d} fill="#fff" opacity={0.75} filter={`url(#${glow})`} />
-        return <path key={i} d={d} {...common} />
-      })}
+      {scene.prims.map((p, i) => (
+        <Drawn key={i} prim={p} night={night} glow={glow} />
+      ))}
       {here.map((s) => (
         <rect
           key={`${s.ref}${s.x0}${s.y0}`}

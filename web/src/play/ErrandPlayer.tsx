@@ -44,6 +44,8 @@ const DIRECTION = {
   none: '',
 } as const
 
+type Possible = Extract<Errand, { ok: true }>
+
 /** One errand, act by act: arrows walk it, the slider scrubs; the turning point is where the way back begins. */
 export function ErrandPlayer({
   saber,
@@ -71,25 +73,7 @@ export function ErrandPlayer({
   /** Shows a thing on the drawing. */
   onLight: (ref: string) => void
 }) {
-  if (!e.ok)
-    return (
-      <section aria-label={words}>
-        <h2 className="h2">{words}</h2>
-        <p className="text-stop mt-1 flex items-center gap-2 font-semibold">
-          <Mark level="stop" size={16} /> It cannot be done:{' '}
-          {e.blocked.length === 1 ? 'one thing stands' : `${e.blocked.length} things stand`} in the way.
-        </p>
-        <ul className="mt-1 space-y-1">
-          {e.blocked.map((b) => (
-            <li key={`${b.code} ${b.at}`}>
-              <button type="button" className="hover:underline" onClick={() => onLight(b.at)}>
-                {blockedText(b)}
-              </button>
-            </li>
-          ))}
-        </ul>
-      </section>
-    )
+  if (!e.ok) return <Blocked words={words} blocked={e.blocked} onLight={onLight} />
   const step = (to: number) => {
     const next = Math.max(0, Math.min(e.acts.length, to))
     onStep(next)
@@ -109,50 +93,8 @@ export function ErrandPlayer({
           {goal.hands === 'maker' ? 'for the maker only' : e.risk ? 'least risk, then fewest acts' : 'fewest acts'}
         </span>
       </div>
-      <div className="my-1.5 flex items-center gap-3">
-        <button type="button" className="btn" aria-label="one act back" disabled={n === 0} onClick={() => step(n - 1)}>
-          ←
-        </button>
-        <button
-          type="button"
-          className="btn"
-          aria-label="next act"
-          disabled={n === e.acts.length}
-          onClick={() => step(n + 1)}
-        >
-          →
-        </button>
-        <span className="text-quiet shrink-0">
-          {n} of {e.acts.length}
-        </span>
-        <input
-          type="range"
-          aria-label="Act by act, and closed again"
-          className="h-5 min-w-0 flex-1 accent-[#8a5f17]"
-          min={0}
-          max={e.acts.length}
-          value={n}
-          onChange={(x) => step(Number(x.target.value))}
-        />
-        <span className="text-quiet shrink-0">{e.turn < e.acts.length ? 'and closed again' : 'done'}</span>
-      </div>
-      {choices.length > 1 ? (
-        <div className="mb-1 flex flex-wrap items-center gap-x-3 gap-y-1">
-          <span className="label">by</span>
-          {choices.map((c, i) => (
-            <button
-              key={`${c.way.how} ${c.way.towards} ${c.way.after.join()}`}
-              type="button"
-              aria-pressed={i === way}
-              className={i === way ? 'font-semibold' : 'text-brass hover:underline'}
-              onClick={() => onWay(i)}
-            >
-              {BY[c.way.how]} {c.way.towards === 'aside' ? '' : `at the ${c.way.towards}`} {handsFull(c.errand)}
-              <span className="text-quiet font-normal"> {whyBehind(choices[0]!, c)}</span>
-            </button>
-          ))}
-        </div>
-      ) : null}
+      <Scrub e={e} n={n} step={step} />
+      {choices.length > 1 ? <Ways choices={choices} way={way} onWay={onWay} /> : null}
       <ol className="mt-1">
         {e.acts.map((act, i) => (
           <ActRow
@@ -170,6 +112,84 @@ export function ErrandPlayer({
     </section>
   )
 }
+
+/** What stands in the way, each to be shown. */
+const Blocked = ({
+  words,
+  blocked,
+  onLight,
+}: {
+  words: string
+  blocked: Extract<Errand, { ok: false }>['blocked']
+  onLight: (ref: string) => void
+}) => (
+  <section aria-label={words}>
+    <h2 className="h2">{words}</h2>
+    <p className="text-stop mt-1 flex items-center gap-2 font-semibold">
+      <Mark level="stop" size={16} /> It cannot be done:{' '}
+      {blocked.length === 1 ? 'one thing stands' : `${blocked.length} things stand`} in the way.
+    </p>
+    <ul className="mt-1 space-y-1">
+      {blocked.map((b) => (
+        <li key={`${b.code} ${b.at}`}>
+          <button type="button" className="hover:underline" onClick={() => onLight(b.at)}>
+            {blockedText(b)}
+          </button>
+        </li>
+      ))}
+    </ul>
+  </section>
+)
+
+/** One act back or on, and the slider over all of them. */
+const Scrub = ({ e, n, step }: { e: Possible; n: number; step: (to: number) => void }) => (
+  <div className="my-1.5 flex items-center gap-3">
+    <button type="button" className="btn" aria-label="one act back" disabled={n === 0} onClick={() => step(n - 1)}>
+      ←
+    </button>
+    <button
+      type="button"
+      className="btn"
+      aria-label="next act"
+      disabled={n === e.acts.length}
+      onClick={() => step(n + 1)}
+    >
+      →
+    </button>
+    <span className="text-quiet shrink-0">
+      {n} of {e.acts.length}
+    </span>
+    <input
+      type="range"
+      aria-label="Act by act, and closed again"
+      className="h-5 min-w-0 flex-1 accent-[#8a5f17]"
+      min={0}
+      max={e.acts.length}
+      value={n}
+      onChange={(x) => step(Number(x.target.value))}
+    />
+    <span className="text-quiet shrink-0">{e.turn < e.acts.length ? 'and closed again' : 'done'}</span>
+  </div>
+)
+
+/** The ways there are, and why each stands where it does. */
+const Ways = ({ choices, way, onWay }: { choices: readonly Choice[]; way: number; onWay: (i: number) => void }) => (
+  <div className="mb-1 flex flex-wrap items-center gap-x-3 gap-y-1">
+    <span className="label">by</span>
+    {choices.map((c, i) => (
+      <button
+        key={`${c.way.how} ${c.way.towards} ${c.way.after.join()}`}
+        type="button"
+        aria-pressed={i === way}
+        className={i === way ? 'font-semibold' : 'text-brass hover:underline'}
+        onClick={() => onWay(i)}
+      >
+        {BY[c.way.how]} {c.way.towards === 'aside' ? '' : `at the ${c.way.towards}`} {handsFull(c.errand)}
+        <span className="text-quiet font-normal"> {whyBehind(choices[0]!, c)}</span>
+      </button>
+    ))}
+  </div>
+)
 
 function ActRow({
   act,

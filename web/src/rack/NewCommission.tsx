@@ -1,9 +1,9 @@
 import { JOBS, keyWords, PURPOSES } from '@nubrin/core/record'
-import { useState } from 'react'
-import { Controller, useForm } from 'react-hook-form'
+import { type ReactElement, useState } from 'react'
+import { type Control, Controller, useForm } from 'react-hook-form'
 import { useNavigate } from 'react-router'
 import { ApiError, call, type RackRow, refusalText } from '../data'
-import { ComboCell, FileButton, GroupedSelect, Labelled, Modal, Refused, SelectCell } from '../kit'
+import { ComboCell, FileButton, GroupedSelect, Modal, Refused, SelectCell } from '../kit'
 import { SameAs } from './SameAs'
 
 interface Start {
@@ -14,13 +14,40 @@ interface Start {
   model: string
 }
 
-/** Begins a commission: a bare bench, a model sheet, or a file. */
-export function NewCommission({ rows, close }: { rows: readonly RackRow[]; close: () => void }) {
+/** A field of the form by a cell of the kit, under its question. */
+function Asked<K extends keyof Start>({
+  control,
+  name,
+  label,
+  span,
+  children,
+}: {
+  control: Control<Start>
+  name: K
+  label: string
+  span?: string
+  children: (cell: {
+    title: string
+    span: string | undefined
+    label: string
+    value: Start[K]
+    onCommit: (v: Start[K]) => void
+  }) => ReactElement
+}) {
+  return (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field }) =>
+        children({ title: label, span, label, value: field.value as Start[K], onCommit: field.onChange })
+      }
+    />
+  )
+}
+
+/** Begins what was asked for, or takes a file in; what is refused says why. */
+function useBegin() {
   const navigate = useNavigate()
-  const [known, setKnown] = useState<string>()
-  const { register, control, handleSubmit, formState, setError, watch } = useForm<Start>({
-    defaultValues: { title: '', client: '', job: 'install', purpose: 'display', model: '' },
-  })
   const [refused, setRefused] = useState('')
   const go = (saved: { record: { id: string } }) => navigate(`/commission/${saved.record.id}/brief`)
   const take = async (file: File, copy: boolean): Promise<void> => {
@@ -31,19 +58,34 @@ export function NewCommission({ rows, close }: { rows: readonly RackRow[]; close
       setRefused(refusalText(e))
     }
   }
-  const begin = ({ model, ...v }: Start) =>
-    call('begin', { body: { ...v, ...(model ? { model } : {}), ...(known ? { knownClient: known } : {}) } })
-      .then(go)
-      .catch((e: Error) => setError('title', { message: e.message }))
+  const begin = ({ model, ...v }: Start, known: string | undefined) =>
+    call('begin', { body: { ...v, ...(model ? { model } : {}), ...(known ? { knownClient: known } : {}) } }).then(go)
+  return { begin, take, refused }
+}
+
+/** The hilts that one can begin from, in groups. */
+function hiltsOf(rows: readonly RackRow[]) {
   const hilts = (title: string, sheets: boolean) => ({
     title,
     choices: rows
       .filter((r) => (r.job === 'model') === sheets)
       .map((r) => ({ value: r.id, words: `${r.title} (sizes to be confirmed)` })),
   })
+  const bare = { title: '', choices: [{ value: '', words: 'a bare bench' }] }
+  return [bare, hilts('model sheets', true), hilts('earlier hilts', false)].filter((g) => g.choices.length)
+}
+
+/** Begins a commission: a bare bench, a model sheet, or a file. */
+export function NewCommission({ rows, close }: { rows: readonly RackRow[]; close: () => void }) {
+  const [known, setKnown] = useState<string>()
+  const { register, control, handleSubmit, formState, setError, watch } = useForm<Start>({
+    defaultValues: { title: '', client: '', job: 'install', purpose: 'display', model: '' },
+  })
+  const { begin, take, refused } = useBegin()
+  const submit = (v: Start) => begin(v, known).catch((e: Error) => setError('title', { message: e.message }))
   return (
     <Modal title="New commission" close={close} wide="max-w-lg">
-      <form className="mt-3 grid grid-cols-2 gap-4" noValidate onSubmit={handleSubmit(begin)}>
+      <form className="mt-3 grid grid-cols-2 gap-4" noValidate onSubmit={handleSubmit(submit)}>
         <label className="col-span-2">
           <span className="label">What is it called?</span>
           <input
@@ -55,71 +97,32 @@ export function NewCommission({ rows, close }: { rows: readonly RackRow[]; close
           />
           <Refused why={formState.errors.title?.message} />
         </label>
-        <Labelled label="Who is it for?" className="col-span-2">
-          <Controller
-            control={control}
-            name="client"
-            render={({ field }) => (
+        <div className="col-span-2">
+          <Asked control={control} name="client" label="Who is it for?">
+            {({ onCommit, ...cell }) => (
               <ComboCell
-                label="Who is it for?"
-                value={field.value}
+                {...cell}
                 suggestions={[...new Set(rows.map((r) => r.client).filter(Boolean))]}
                 onCommit={(v) => {
-                  field.onChange(v)
+                  onCommit(v)
                   setKnown(undefined)
                 }}
               />
             )}
-          />
+          </Asked>
           <SameAs name={watch('client')} chosen={known} onChoose={setKnown} />
-        </Labelled>
-        <Labelled label="What kind of job?">
-          <Controller
-            control={control}
-            name="job"
-            render={({ field }) => (
-              <SelectCell
-                label="What kind of job?"
-                value={field.value}
-                options={JOBS}
-                words={(j) => (j === 'model' ? 'model sheet' : keyWords(j))}
-                onCommit={field.onChange}
-              />
-            )}
-          />
-        </Labelled>
-        <Labelled label="What will it be used for?">
-          <Controller
-            control={control}
-            name="purpose"
-            render={({ field }) => (
-              <SelectCell
-                label="What will it be used for?"
-                value={field.value}
-                options={PURPOSES}
-                onCommit={field.onChange}
-              />
-            )}
-          />
-        </Labelled>
-        <Labelled label="Begin from the hilt of" className="col-span-2">
-          <Controller
-            control={control}
-            name="model"
-            render={({ field }) => (
-              <GroupedSelect
-                label="Begin from the hilt of"
-                value={field.value}
-                groups={[
-                  { title: '', choices: [{ value: '', words: 'a bare bench' }] },
-                  hilts('model sheets', true),
-                  hilts('earlier hilts', false),
-                ].filter((g) => g.choices.length)}
-                onCommit={field.onChange}
-              />
-            )}
-          />
-        </Labelled>
+        </div>
+        <Asked control={control} name="job" label="What kind of job?">
+          {(cell) => (
+            <SelectCell {...cell} options={JOBS} words={(j) => (j === 'model' ? 'model sheet' : keyWords(j))} />
+          )}
+        </Asked>
+        <Asked control={control} name="purpose" label="What will it be used for?">
+          {(cell) => <SelectCell {...cell} options={PURPOSES} />}
+        </Asked>
+        <Asked control={control} name="model" label="Begin from the hilt of" span="col-span-2">
+          {(cell) => <GroupedSelect {...cell} groups={hiltsOf(rows)} />}
+        </Asked>
         <div className="col-span-2 flex items-center gap-2">
           <button type="submit" className="btn btn-main" disabled={formState.isSubmitting}>
             Put it on the rack

@@ -2,7 +2,7 @@ import { EXTENTS } from '@nubrin/core/record'
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { call, publicLink, refusalText, todayIso, urlOf } from '../../data'
-import { DateCell, Refused, SelectCell, setText, TextCell } from '../../kit'
+import { bound, DateCell, Refused, SelectCell, TextCell } from '../../kit'
 import { useBench, useEdit, useOrder } from '../../store/commission'
 import { useSession } from '../../store/session'
 import { IssuedList } from './IssuedList'
@@ -14,25 +14,22 @@ const PDFS = [
   ['sheet', 'one sheet'],
 ] as const
 
-/** The handoff record: paper, a word with it, the PDF, and its issue to the client. */
-export function RecordSheet() {
+/** Freezes the record for its client: what is not saved yet goes out first. The link is told this once. */
+function useIssue() {
   const order = useOrder()
   const edit = useEdit()
   const me = useSession((s) => s.person?.name ?? '')
   const flush = useBench((b) => b.flush)
-  const standing = useGate()?.length
-  const open = standing === 0
   const asked = useQueryClient()
   const [link, setLink] = useState('')
   const [wrong, setWrong] = useState('')
-  const params = { id: order.id }
   const issue = async () => {
     setWrong('')
     try {
       await flush()
       // What was edited while that was on its way goes out before the record is frozen.
       for (let n = 0; n < 4 && useBench.getState().pending; n++) await flush()
-      const r = await call('issue', { params })
+      const r = await call('issue', { params: { id: order.id } })
       setLink(await publicLink(r.link))
       edit('issue the handoff', (d) => {
         d.handoff.issued.push({ number: r.number, on: todayIso(), revision: r.revision, by: me })
@@ -42,38 +39,24 @@ export function RecordSheet() {
       setWrong(refusalText(e))
     }
   }
+  return { issue, link, wrong }
+}
+
+/** The handoff record: paper, a word with it, the PDF, and its issue to the client. */
+export function RecordSheet() {
+  const order = useOrder()
+  const standing = useGate()?.length
+  const { issue, link, wrong } = useIssue()
   return (
     <section aria-label="The record" className="bg-card border-ink border p-3">
       <h2 className="h2">The handoff record</h2>
-      <div className="mt-1 grid grid-cols-[80px_130px_1fr] gap-3">
-        <SelectCell
-          title="paper"
-          label="Paper"
-          value={order.handoff.paper}
-          options={['A4', 'Letter'] as const}
-          onCommit={(v) => edit('paper', (d) => void (d.handoff.paper = v))}
-        />
-        <SelectCell
-          title="the client gets"
-          label="How much of the record the client gets"
-          value={order.handoff.extent ?? 'full'}
-          options={EXTENTS}
-          words={(v) => (v === 'full' ? 'all of it' : 'the short one')}
-          onCommit={(v) => edit('extent', (d) => setText(d.handoff, 'extent', v === 'full' ? '' : v))}
-        />
-        <TextCell
-          title="a word with it"
-          label="A word with it"
-          value={order.handoff.words ?? ''}
-          onCommit={(v) => edit('words', (d) => setText(d.handoff, 'words', v))}
-        />
-      </div>
+      <How />
       <div className="mt-3 flex flex-wrap gap-2">
         {PDFS.map(([extent, words]) => (
           <a
             key={extent}
             className="btn"
-            href={urlOf('handoffPdf', { params, query: { extent } })}
+            href={urlOf('handoffPdf', { params: { id: order.id }, query: { extent } })}
             target="_blank"
             rel="noreferrer"
           >
@@ -83,52 +66,82 @@ export function RecordSheet() {
         <button
           type="button"
           className="btn btn-main"
-          disabled={!open}
-          title={open ? '' : 'Resolve what stands against it, or set it aside by name'}
+          disabled={standing !== 0}
+          title={standing === 0 ? '' : 'Resolve what stands against it, or set it aside by name'}
           onClick={() => void issue()}
         >
           issue it to the client
         </button>
       </div>
       <Refused why={wrong} className="mt-2" />
-      {link ? (
-        <p className="mt-2">
-          The client’s page, shown this once:{' '}
-          <a
-            className="text-brass break-all underline"
-            href={link}
-            target="_blank"
-            rel="noreferrer"
-            data-testid="client-link"
-          >
-            {link}
-          </a>
-          {' · '}
-          <a
-            className="text-brass underline"
-            href={urlOf('clientPdf', { params: { token: link.split('/').pop()! } })}
-            target="_blank"
-            rel="noreferrer"
-          >
-            its PDF, with the way there to photograph
-          </a>
-        </p>
-      ) : null}
+      {link ? <ItsLink link={link} /> : null}
       <IssuedList id={order.id} />
+      <Shipped standing={standing ?? 0} />
+    </section>
+  )
+}
+
+/** On what paper, how much of it, and with what words. */
+function How() {
+  const order = useOrder()
+  const edit = useEdit()
+  const { choice, put, text } = bound(order.handoff, (run, key) => edit(key, (d) => run(d.handoff)))
+  return (
+    <div className="mt-1 grid grid-cols-[80px_130px_1fr] gap-3">
+      <SelectCell title="paper" label="Paper" options={['A4', 'Letter'] as const} {...choice('paper')} />
+      <SelectCell
+        title="the client gets"
+        label="How much of the record the client gets"
+        value={order.handoff.extent ?? 'full'}
+        options={EXTENTS}
+        words={(v) => (v === 'full' ? 'all of it' : 'the short one')}
+        onCommit={(v) => put('extent', v === 'full' ? undefined : v)}
+      />
+      <TextCell title="a word with it" label="A word with it" {...text('words')} />
+    </div>
+  )
+}
+
+const ItsLink = ({ link }: { link: string }) => (
+  <p className="mt-2">
+    The client’s page, shown this once:{' '}
+    <a
+      className="text-brass break-all underline"
+      href={link}
+      target="_blank"
+      rel="noreferrer"
+      data-testid="client-link"
+    >
+      {link}
+    </a>
+    {' · '}
+    <a
+      className="text-brass underline"
+      href={urlOf('clientPdf', { params: { token: link.split('/').pop()! } })}
+      target="_blank"
+      rel="noreferrer"
+    >
+      its PDF, with the way there to photograph
+    </a>
+  </p>
+)
+
+/** When it left, and what it went past. */
+function Shipped({ standing }: { standing: number }) {
+  const order = useOrder()
+  const edit = useEdit()
+  const { day } = bound(order, (run, key) => edit(key, run))
+  return (
+    <>
       <div className="mt-2 flex items-center gap-2">
         <span className="label">shipped on</span>
-        <DateCell
-          className="w-44"
-          label="Shipped on"
-          value={order.shipped}
-          onCommit={(v) => edit('shipped', (d) => setText(d, 'shipped', v ?? ''))}
-        />
+        <DateCell className="w-44" label="Shipped on" {...day('shipped')} />
       </div>
       {order.shipped && standing ? (
         <Refused
           why={`It went past ${standing} ${standing === 1 ? 'thing that stands' : 'things that stand'} against shipping. Set each aside with a name and a reason: that is printed.`}
         />
       ) : null}
-    </section>
+    </>
   )
 }
