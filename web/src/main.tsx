@@ -11,7 +11,7 @@ import { Boundary, Toasts } from './kit'
 const unrolling = <p className="text-quiet p-6">Unrolling the drawing…</p>
 /** A screen whose code comes when it is first shown. */
 const screen = (load: () => Promise<{ default: ComponentType }>) => {
-  const Screen = later(async () => (await load()).default, unrolling)
+  const Screen = later(async () => (await load()).default, { waiting: unrolling })
   return <Screen />
 }
 

@@ -14,6 +14,9 @@ if (typeof document !== 'undefined') {
     terminate() {}
   }
   Object.assign(globalThis, { Worker: Silent })
+  // On a busy machine a page answers later; what never comes is still missed.
+  const { configure } = await import('@testing-library/react')
+  configure({ asyncUtilTimeout: 15_000 })
   globalThis.structuredClone ??= (v) => JSON.parse(JSON.stringify(v))
   Element.prototype.getAnimations ??= () => []
   Element.prototype.scrollIntoView ??= () => undefined

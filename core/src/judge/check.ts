@@ -94,7 +94,7 @@ export function check<Codes extends { [C in keyof Codes]: object }>(d: Definitio
 }
 
 /** The words of a check: its rule, and how each of its codes is said. */
-export interface CheckWords<Codes> {
+interface CheckWords<Codes> {
   rule: string
   says: { [C in keyof Codes]: (params: Codes[C]) => Worded }
 }

@@ -12,7 +12,7 @@ import { useBench, useOrder, useStationFindings } from '../store/commission'
 import { BenchHead } from './BenchHead'
 import { StationRuler } from './StationRuler'
 import { Trouble } from './Trouble'
-import { useView } from './views'
+import { VIEW } from './views'
 
 const Dossier = later(() => import('../things/Dossier').then((m) => m.Dossier))
 const AddFact = later(() => import('./AddFact').then((m) => m.AddFact))
@@ -63,7 +63,7 @@ function Laid({ station, desk }: { station: Station; desk: Desk | undefined }) {
   const here = useStationFindings(station)
   const [sheet, setSheet] = useState<Sheet>()
   const [cut, setCut] = useState(80)
-  const View = useView(station)
+  const View = VIEW[station]
   const DeskView = desk && DESK_VIEW[desk]
   const show = useCallback((s: Sheet) => setSheet(s), [])
   const close = () => setSheet(undefined)
@@ -85,7 +85,7 @@ function Laid({ station, desk }: { station: Station; desk: Desk | undefined }) {
       <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_minmax(270px,340px)]">
         <main className="relative min-h-0 overflow-y-auto px-5 py-3">
           <Boundary what={`The station ${STATION_NAME[station]}`} resetKeys={[order, station, desk]}>
-            {DeskView ? <DeskView /> : View ? <View cut={cut} /> : null}
+            {DeskView ? <DeskView /> : <View cut={cut} />}
           </Boundary>
         </main>
         <aside className="border-rule min-h-0 border-l px-4 py-3">

@@ -1,31 +1,17 @@
 import type { Station } from '@nubrin/core/judge'
-import { type ComponentType, useEffect, useState } from 'react'
+import { type Later, later } from '../base/later'
 import type { StationProps } from '../stations/station'
 
-type View = ComponentType<StationProps>
-const LOAD: Record<Station, () => Promise<{ default: View }>> = {
-  brief: () => import('../stations/brief'),
-  hilt: () => import('../stations/hilt'),
-  fit: () => import('../stations/fit'),
-  power: () => import('../stations/power'),
-  voice: () => import('../stations/voice'),
-  controls: () => import('../stations/controls'),
-  access: () => import('../stations/access'),
-  proof: () => import('../stations/proof'),
-  walkthrough: () => import('../stations/walkthrough'),
-  handoff: () => import('../stations/handoff'),
-}
-const loaded = new Map<Station, View>()
-
-/** The code of a station, fetched when it is first asked for. */
-export function useView(station: Station): View | undefined {
-  const [, ready] = useState(0)
-  useEffect(() => {
-    if (loaded.has(station)) return
-    void LOAD[station]().then((m) => {
-      loaded.set(station, m.default)
-      ready((n) => n + 1)
-    })
-  }, [station])
-  return loaded.get(station)
+/** The stations, each fetched when it is first asked for. */
+export const VIEW: Record<Station, Later<StationProps>> = {
+  brief: later(() => import('../stations/brief').then((m) => m.default)),
+  hilt: later(() => import('../stations/hilt').then((m) => m.default)),
+  fit: later(() => import('../stations/fit').then((m) => m.default)),
+  power: later(() => import('../stations/power').then((m) => m.default)),
+  voice: later(() => import('../stations/voice').then((m) => m.default)),
+  controls: later(() => import('../stations/controls').then((m) => m.default)),
+  access: later(() => import('../stations/access').then((m) => m.default)),
+  proof: later(() => import('../stations/proof').then((m) => m.default)),
+  walkthrough: later(() => import('../stations/walkthrough').then((m) => m.default)),
+  handoff: later(() => import('../stations/handoff').then((m) => m.default)),
 }

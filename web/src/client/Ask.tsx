@@ -16,21 +16,6 @@ export function Ask({ replies, asFile, contact }: { replies: Replies; asFile: bo
     replies.say({ asks })
     setText('')
   }
-  const save = () => {
-    const content = replies.asFile()
-    if (!content) return
-    const a = document.createElement('a')
-    a.href = URL.createObjectURL(new Blob([content], { type: 'application/json' }))
-    a.download = 'reply.json'
-    a.click()
-    replies.handed()
-  }
-  const copy = async () => {
-    const content = replies.asFile()
-    if (!content) return
-    await navigator.clipboard.writeText(content)
-    replies.handed()
-  }
   return (
     <section aria-labelledby="ask" className="mt-8 print:hidden">
       <h2 id="ask" className="border-ink border-b pb-1 text-[1.35rem]">
@@ -73,19 +58,42 @@ export function Ask({ replies, asFile, contact }: { replies: Replies; asFile: bo
       {replies.refused && waiting ? (
         <p className="text-stop mt-2">{say(reader, 'page.notSent', { why: replies.refused })}</p>
       ) : null}
-      {asFile && replies.said.length ? (
-        <div className="mt-3">
-          <p>{say(reader, 'page.reply', { contact, known: contact ? 'yes' : 'no' })}</p>
-          <div className="mt-2 flex flex-wrap gap-2">
-            <button type="button" className={waiting ? 'btn btn-main' : 'btn'} onClick={save}>
-              {say(reader, 'page.saveReply')}
-            </button>
-            <button type="button" className="btn" onClick={() => void copy()}>
-              {say(reader, 'page.copyReply')}
-            </button>
-          </div>
-        </div>
-      ) : null}
+      {asFile && replies.said.length ? <ByHand replies={replies} contact={contact} waiting={waiting > 0} /> : null}
     </section>
+  )
+}
+
+/** Saved as a file or copied, to be sent by hand. */
+function ByHand({ replies, contact, waiting }: { replies: Replies; contact: string; waiting: boolean }) {
+  const reader = useReader()
+  /** Hands over what there is to say, once it has been given away. */
+  const hand = async (give: (content: string) => unknown) => {
+    const content = replies.asFile()
+    if (!content) return
+    await give(content)
+    replies.handed()
+  }
+  const save = (content: string) => {
+    const a = document.createElement('a')
+    a.href = URL.createObjectURL(new Blob([content], { type: 'application/json' }))
+    a.download = 'reply.json'
+    a.click()
+  }
+  return (
+    <div className="mt-3">
+      <p>{say(reader, 'page.reply', { contact, known: contact ? 'yes' : 'no' })}</p>
+      <div className="mt-2 flex flex-wrap gap-2">
+        <button type="button" className={waiting ? 'btn btn-main' : 'btn'} onClick={() => void hand(save)}>
+          {say(reader, 'page.saveReply')}
+        </button>
+        <button
+          type="button"
+          className="btn"
+          onClick={() => void hand((content) => navigator.clipboard.writeText(content))}
+        >
+          {say(reader, 'page.copyReply')}
+        </button>
+      </div>
+    </div>
   )
 }

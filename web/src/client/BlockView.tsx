@@ -5,10 +5,13 @@ import { later } from '../base/later'
 import { useReader } from '../base/reader'
 import { Drawing } from './Drawing'
 import { FilmView } from './FilmView'
+import { Lost } from './Lost'
 import { TableView } from './TableView'
 
 /** What lies apart is drawn when its chapter is opened. */
-const ApartDrawing = later(() => import('./ApartDrawing').then((m) => m.ApartDrawing))
+const ApartDrawing = later(() => import('./ApartDrawing').then((m) => m.ApartDrawing), { lost: <Lost /> })
+
+type Of<K extends Block['kind']> = Extract<Block, { kind: K }>
 
 /** One block of the record as the client reads it. */
 export function BlockView({
@@ -22,43 +25,16 @@ export function BlockView({
   lit: string | undefined
   setLit: (ref: string | undefined) => void
 }) {
-  const reader = useReader()
+  const saber = 'saber' in b ? sabers.find((s) => s.id === b.saber) : undefined
   switch (b.kind) {
     case 'para':
       return <p className="mt-3">{b.text}</p>
     case 'facts':
-      return (
-        <dl className="mt-3">
-          {b.rows.map((r) => (
-            <div key={r.name} className="border-rule grid grid-cols-[42%_1fr] gap-3 border-b py-1">
-              <dt className="text-quiet">{r.name}</dt>
-              <dd>{r.value}</dd>
-            </div>
-          ))}
-        </dl>
-      )
+      return <Facts block={b} />
     case 'table':
       return <TableView block={b} />
     case 'steps':
-      return (
-        <div className="mt-4">
-          <h3 className="text-[1.1rem]">{b.title}</h3>
-          <ol className="mt-1 list-decimal space-y-1.5 pl-6" start={b.first ?? 1}>
-            {b.steps.map((s) => (
-              <li key={s.text}>
-                {s.text}
-                {s.tool ? ` (${s.tool})` : ''}
-                {s.place ? <span className="text-quiet"> – {s.place}</span> : null}
-                {s.caution ? (
-                  <span className="text-brass block font-semibold">
-                    {say(reader, 'pdf.caution', { text: s.caution })}
-                  </span>
-                ) : null}
-              </li>
-            ))}
-          </ol>
-        </div>
-      )
+      return <Steps block={b} />
     case 'caution':
       return (
         <div className="border-brassline mt-3 border-l-4 pl-3">
@@ -66,50 +42,91 @@ export function BlockView({
           <p>{b.text}</p>
         </div>
       )
-    case 'drawing': {
-      const saber = sabers.find((s) => s.id === b.saber)
+    case 'drawing':
       return saber && (b.which === 'unrolled' || sabers.length > 1) ? (
         <Drawing saber={saber} which={b.which} lit={lit} />
       ) : null
-    }
-    case 'apart': {
-      const saber = sabers.find((s) => s.id === b.saber)
-      const list = (steps: typeof b.out, start: number) => (
-        <ol className="mt-2 list-decimal space-y-1 pl-6" start={start}>
-          {steps.map((s) => (
-            <li key={s.text}>
-              {s.text}
-              {s.tool ? ` (${s.tool})` : ''}
-            </li>
-          ))}
-        </ol>
-      )
+    case 'apart':
       return (
         <>
           {saber ? <ApartDrawing saber={saber} /> : null}
-          {b.out.length ? list(b.out, 1) : null}
-          {b.back.length ? list(b.back, b.out.length + 1) : null}
+          <Acts steps={b.out} start={1} />
+          <Acts steps={b.back} start={b.out.length + 1} />
         </>
       )
-    }
     case 'film':
       return <FilmView block={b} />
     case 'script':
-      return (
-        <ol className="mt-3 space-y-1">
-          {b.beats.map((t) => (
-            <li key={t.n}>
-              <button
-                type="button"
-                className={`flex w-full gap-3 py-1.5 text-left ${lit && lit === t.ref ? 'bg-card' : ''}`}
-                onClick={() => setLit(t.ref)}
-              >
-                <span className="text-brass w-7 shrink-0 text-right font-semibold">{t.n}</span>
-                <span>{t.say}</span>
-              </button>
-            </li>
-          ))}
-        </ol>
-      )
+      return <Script block={b} lit={lit} setLit={setLit} />
   }
 }
+
+const Facts = ({ block: b }: { block: Of<'facts'> }) => (
+  <dl className="mt-3">
+    {b.rows.map((r) => (
+      <div key={r.name} className="border-rule grid grid-cols-[42%_1fr] gap-3 border-b py-1">
+        <dt className="text-quiet">{r.name}</dt>
+        <dd>{r.value}</dd>
+      </div>
+    ))}
+  </dl>
+)
+
+function Steps({ block: b }: { block: Of<'steps'> }) {
+  const reader = useReader()
+  return (
+    <div className="mt-4">
+      <h3 className="text-[1.1rem]">{b.title}</h3>
+      <ol className="mt-1 list-decimal space-y-1.5 pl-6" start={b.first ?? 1}>
+        {b.steps.map((s) => (
+          <li key={s.text}>
+            {s.text}
+            {s.tool ? ` (${s.tool})` : ''}
+            {s.place ? <span className="text-quiet"> – {s.place}</span> : null}
+            {s.caution ? (
+              <span className="text-brass block font-semibold">{say(reader, 'pdf.caution', { text: s.caution })}</span>
+            ) : null}
+          </li>
+        ))}
+      </ol>
+    </div>
+  )
+}
+
+/** Acts of taking apart or putting together, numbered from a start. */
+const Acts = ({ steps, start }: { steps: Of<'apart'>['out']; start: number }) =>
+  steps.length ? (
+    <ol className="mt-2 list-decimal space-y-1 pl-6" start={start}>
+      {steps.map((s) => (
+        <li key={s.text}>
+          {s.text}
+          {s.tool ? ` (${s.tool})` : ''}
+        </li>
+      ))}
+    </ol>
+  ) : null
+
+const Script = ({
+  block: b,
+  lit,
+  setLit,
+}: {
+  block: Of<'script'>
+  lit: string | undefined
+  setLit: (ref: string | undefined) => void
+}) => (
+  <ol className="mt-3 space-y-1">
+    {b.beats.map((t) => (
+      <li key={t.n}>
+        <button
+          type="button"
+          className={`flex w-full gap-3 py-1.5 text-left ${lit && lit === t.ref ? 'bg-card' : ''}`}
+          onClick={() => setLit(t.ref)}
+        >
+          <span className="text-brass w-7 shrink-0 text-right font-semibold">{t.n}</span>
+          <span>{t.say}</span>
+        </button>
+      </li>
+    ))}
+  </ol>
+)

@@ -8,14 +8,15 @@ import { later } from '../base/later'
 import { ReaderOfPage, useReader } from '../base/reader'
 import { todayIso } from '../data/local'
 import { BlockView } from './BlockView'
+import { Lost } from './Lost'
 import { useReplies, type Way } from './replies'
 
 /** What is in hand, opened and practised comes a moment after the words. */
-const InHand = later(() => import('./InHand').then((m) => m.InHand))
-const OpenWith = later(() => import('./OpenWith').then((m) => m.OpenWith))
-const FirstThings = later(() => import('./FirstThings').then((m) => m.FirstThings))
-const Ask = later(() => import('./Ask').then((m) => m.Ask))
-const Practise = later(() => import('./Practise').then((m) => m.Practise))
+const InHand = later(() => import('./InHand').then((m) => m.InHand), { lost: <Lost /> })
+const OpenWith = later(() => import('./OpenWith').then((m) => m.OpenWith), { lost: <Lost /> })
+const FirstThings = later(() => import('./FirstThings').then((m) => m.FirstThings), { lost: <Lost /> })
+const Ask = later(() => import('./Ask').then((m) => m.Ask), { lost: <Lost /> })
+const Practise = later(() => import('./Practise').then((m) => m.Practise), { lost: <Lost /> })
 
 // Its code comes while the record does.
 void InHand.fetch().catch(() => undefined)

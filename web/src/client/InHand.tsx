@@ -20,7 +20,7 @@ const KEY = {
 } as const
 const MOTIONS = ['swing', 'strike', 'twist'] as const
 
-/** The client's own saber, standing on its pommel in the dark: pressed, held, turned and lit as the real one is. */
+/** The client’s own saber, standing on its pommel in the dark: pressed, held, turned and lit as the real one is. */
 export function InHand({
   saber,
   urlOf,
@@ -33,88 +33,20 @@ export function InHand({
   onPractise: () => void
 }) {
   const reader = useReader()
-  const { take, lay, press, release, move, setSound, toPreset } = usePlay.getState()
+  const { take, lay, setSound } = usePlay.getState()
   useEffect(() => take(reader, saber, urlOf), [reader, saber, take, urlOf])
   useEffect(() => lay, [lay])
-  const state = usePlay((p) => p.state)
   const sound = usePlay((p) => p.sound)
-  const last = usePlay((p) => p.lines[0])
-  const held = usePlay((p) => p.state?.held)
-  const scene = useMemo(
-    () => drawSection(reader, saber, { width: TALL, height: WIDE, bladeShare: 0.46, quiet: true }),
-    [saber],
-  )
-  const hint = state && leadsOn(saber, state.mode)
   return (
     <section
       aria-label={say(reader, 'page.inHand')}
       className="flex items-stretch justify-center gap-x-4 bg-[#141a1a] px-3 pt-2 pb-6 text-[#efe6d2] sm:gap-x-12"
     >
-      <div className="relative shrink-0 touch-none select-none" style={{ width: WIDE, height: TALL }}>
-        <div
-          className="absolute top-0 left-0"
-          style={{
-            ...{ width: TALL, height: WIDE, transformOrigin: 'top left' },
-            transform: `rotate(-90deg) translateX(${-TALL}px)`,
-          }}
-        >
-          <SceneView night scene={scene} title={say(reader, 'page.drawing', { saber: saber.name })} className="block">
-            <PlayLayer saber={saber} scene={scene} upright />
-          </SceneView>
-          <BladeLight saber={saber} scene={scene} />
-        </div>
-      </div>
+      <Standing saber={saber} />
       <div className="flex max-w-md min-w-0 flex-1 flex-col justify-end gap-3">
-        <p className="text-[1.35rem] leading-snug font-semibold" aria-live="polite">
-          {state
-            ? say(reader, 'page.asleep', { state: isOf(saber, state.mode), mode: modeName(saber, state.mode) })
-            : ''}
-          {hint ? (
-            <span className="mt-1 block text-[1.1rem] font-normal text-[#c9bd9f]">
-              {say(reader, 'page.hint', {
-                gesture: gestureText(reader, saber, hint),
-                what: large(hint.says ?? say(reader, 'action.seen', { action: hint.does })),
-              })}
-            </span>
-          ) : null}
-        </p>
-        <p className="min-h-6 text-[#e3bd78]" role="status">
-          {last ? large(last.text) : ''}
-        </p>
-        <div className="flex flex-wrap gap-2">
-          {saber.inputs
-            .filter((i) => i.kind === 'button')
-            .map((i) => (
-              <HoldButton
-                key={i.id}
-                look={KEY[held?.some((h) => h.input === i.id) ? 'down' : 'up']}
-                on={held?.some((h) => h.input === i.id) ?? false}
-                onPress={() => press(i.id)}
-                onRelease={() => release(i.id)}
-              >
-                {bareName(reader, saber, i)}
-              </HoldButton>
-            ))}
-          {MOTIONS.map((m) => (
-            <button key={m} type="button" className="border border-[#5d675f] px-2.5 py-1.5" onClick={() => move(m)}>
-              {say(reader, 'page.move', { motion: m })}
-            </button>
-          ))}
-        </div>
-        <fieldset className="flex flex-wrap gap-x-4 gap-y-1" aria-label={say(reader, 'page.presets')}>
-          {saber.presets.map((p, i) => (
-            <button
-              key={p.id}
-              type="button"
-              aria-pressed={state?.preset === i}
-              className={`flex items-center gap-2 py-1 ${state?.preset === i ? 'font-semibold' : 'text-[#a59d88]'}`}
-              onClick={() => toPreset(i)}
-            >
-              <span className="h-3.5 w-3.5 rounded-full" style={{ background: colourOf(p) }} aria-hidden />
-              {p.name}
-            </button>
-          ))}
-        </fieldset>
+        <HowItIs saber={saber} />
+        <Keys saber={saber} />
+        <Presets saber={saber} />
         <div className="flex flex-wrap gap-2">
           <button type="button" className="flex-1 bg-[#efe6d2] px-4 py-3 font-semibold text-[#141a1a]" onClick={onOpen}>
             {say(reader, 'page.openWith')}
@@ -128,6 +60,113 @@ export function InHand({
         </button>
       </div>
     </section>
+  )
+}
+
+/** The drawing, turned up, with its light and what a hand can touch on it. */
+function Standing({ saber }: { saber: Saber }) {
+  const reader = useReader()
+  const scene = useMemo(
+    () => drawSection(reader, saber, { width: TALL, height: WIDE, bladeShare: 0.46, quiet: true }),
+    [reader, saber],
+  )
+  return (
+    <div className="relative shrink-0 touch-none select-none" style={{ width: WIDE, height: TALL }}>
+      <div
+        className="absolute top-0 left-0"
+        style={{
+          ...{ width: TALL, height: WIDE, transformOrigin: 'top left' },
+          transform: `rotate(-90deg) translateX(${-TALL}px)`,
+        }}
+      >
+        <SceneView night scene={scene} title={say(reader, 'page.drawing', { saber: saber.name })} className="block">
+          <PlayLayer saber={saber} scene={scene} upright />
+        </SceneView>
+        <BladeLight saber={saber} scene={scene} />
+      </div>
+    </div>
+  )
+}
+
+/** What it is doing, what one would do next, and what came of the last hand. */
+function HowItIs({ saber }: { saber: Saber }) {
+  const reader = useReader()
+  const mode = usePlay((p) => p.state?.mode)
+  const last = usePlay((p) => p.lines[0])
+  const hint = mode === undefined ? undefined : leadsOn(saber, mode)
+  return (
+    <>
+      <p className="text-[1.35rem] leading-snug font-semibold" aria-live="polite">
+        {mode === undefined
+          ? ''
+          : say(reader, 'page.asleep', { state: isOf(saber, mode), mode: modeName(saber, mode) })}
+        {hint ? (
+          <span className="mt-1 block text-[1.1rem] font-normal text-[#c9bd9f]">
+            {say(reader, 'page.hint', {
+              gesture: gestureText(reader, saber, hint),
+              what: large(hint.says ?? say(reader, 'action.seen', { action: hint.does })),
+            })}
+          </span>
+        ) : null}
+      </p>
+      <p className="min-h-6 text-[#e3bd78]" role="status">
+        {last ? large(last.text) : ''}
+      </p>
+    </>
+  )
+}
+
+/** Its buttons and what can be done with the whole of it. */
+function Keys({ saber }: { saber: Saber }) {
+  const reader = useReader()
+  const { press, release, move } = usePlay.getState()
+  const held = usePlay((p) => p.state?.held)
+  return (
+    <div className="flex flex-wrap gap-2">
+      {saber.inputs
+        .filter((i) => i.kind === 'button')
+        .map((i) => {
+          const down = held?.some((h) => h.input === i.id) ?? false
+          return (
+            <HoldButton
+              key={i.id}
+              look={KEY[down ? 'down' : 'up']}
+              on={down}
+              onPress={() => press(i.id)}
+              onRelease={() => release(i.id)}
+            >
+              {bareName(reader, saber, i)}
+            </HoldButton>
+          )
+        })}
+      {MOTIONS.map((m) => (
+        <button key={m} type="button" className="border border-[#5d675f] px-2.5 py-1.5" onClick={() => move(m)}>
+          {say(reader, 'page.move', { motion: m })}
+        </button>
+      ))}
+    </div>
+  )
+}
+
+function Presets({ saber }: { saber: Saber }) {
+  const reader = useReader()
+  const at = usePlay((p) => p.state?.preset)
+  const { toPreset } = usePlay.getState()
+  return (
+    <fieldset className="flex flex-wrap gap-x-4 gap-y-1" aria-label={say(reader, 'page.presets')}>
+      {saber.presets.map((p, i) => (
+        <button
+          key={p.id}
+          type="button"
+          aria-pressed={at === i}
+          className={`flex items-center gap-2 py-1 ${at === i ? 'font-semibold' : 'text-[#a59d88]'}`}
+          onClick={() => toPreset(i)}
+        >
+          <span className="h-3.5 w-3.5 rounded-full" style={{ background: colourOf(p) }} aria-hidden />
+          {p.name}
+        </button>
+      ))}
+    </fieldset>
   )
 }
 

@@ -102,6 +102,62 @@ export function OpenWith({
   )
 }
 
+/** Goes on by itself after a while, unless it is told to wait; never past the last step. */
+function useGoesOn(n: number, last: boolean, onGo: (n: number) => void) {
+  const [waits, setWaits] = useState(false)
+  const [left, setLeft] = useState(STANDS)
+  useEffect(() => {
+    setLeft(STANDS)
+    if (waits || last) return
+    const t = setInterval(() => setLeft((s) => s - 1), 1000)
+    return () => clearInterval(t)
+  }, [n, waits, last])
+  useEffect(() => {
+    if (left <= 0 && !last) onGo(n + 1)
+  }, [left, last, n, onGo])
+  return { waits, left, setWaits }
+}
+
+function GoesOn({ waits, left, onWait }: { waits: boolean; left: number; onWait: () => void }) {
+  const reader = useReader()
+  return (
+    <p className="text-quiet py-3 text-center">
+      {waits ? '' : `${say(reader, 'page.goesOn', { seconds: left })} `}
+      <button type="button" className="underline" onClick={onWait}>
+        {say(reader, 'page.wait', { waits: whether(waits) })}
+      </button>
+    </p>
+  )
+}
+
+function Buttons({
+  n,
+  last,
+  onGo,
+  onBack,
+}: {
+  n: number
+  last: boolean
+  onGo: (n: number) => void
+  onBack: () => void
+}) {
+  const reader = useReader()
+  return (
+    <div className="flex gap-3 pb-2">
+      <button type="button" className="btn px-6 py-3 text-[1.15rem]" disabled={n === 0} onClick={() => onGo(n - 1)}>
+        {say(reader, 'page.back')}
+      </button>
+      <button
+        type="button"
+        className="btn btn-main flex-1 py-3 text-[1.15rem]"
+        onClick={() => (last ? onBack() : onGo(n + 1))}
+      >
+        {say(reader, 'page.next', { last: whether(last) })}
+      </button>
+    </div>
+  )
+}
+
 function Steps({
   saber,
   goal,
@@ -121,13 +177,12 @@ function Steps({
 }) {
   const reader = useReader()
   const [ref, width] = useWidth<HTMLDivElement>()
-  const [waits, setWaits] = useState(false)
-  const [left, setLeft] = useState(STANDS)
+  const last = n === e.acts.length - 1
+  const { waits, left, setWaits } = useGoesOn(n, last, onGo)
   const { assembly } = useMemo(() => machineOf(saber), [saber])
   const act = e.acts[n]!
   const words = wordsOf(reader, saber, assembly, act)
   const place = words?.place ?? act.at
-  const last = n === e.acts.length - 1
   // Drawn as it lies before the step, with the way of the hand.
   const scene = useMemo(() => {
     const { state } = runAll(assembly, e.from, e.acts.slice(0, n))
@@ -138,15 +193,6 @@ function Steps({
       ...{ from: apart.from - AIR, to: apart.to + AIR, quiet: wide < 600 },
     })
   }, [saber, assembly, e, n, width])
-  useEffect(() => {
-    setLeft(STANDS)
-    if (waits || last) return
-    const t = setInterval(() => setLeft((s) => s - 1), 1000)
-    return () => clearInterval(t)
-  }, [n, waits, last])
-  useEffect(() => {
-    if (left <= 0 && !last) onGo(n + 1)
-  }, [left, last, n, onGo])
   const back = e.acts.length - e.turn
   return (
     <>
@@ -170,26 +216,8 @@ function Steps({
         {words?.tool ? <p className="text-quiet mt-2 text-[1.2rem]">{words.tool}</p> : null}
         {words?.caution ? <p className="border-brass mt-4 border-l-4 pl-3 text-[1.2rem]">{words.caution}</p> : null}
       </div>
-      <p className="text-quiet py-3 text-center">
-        {last ? '' : `${waits ? '' : `${say(reader, 'page.goesOn', { seconds: left })} `}`}
-        {last ? null : (
-          <button type="button" className="underline" onClick={() => setWaits(!waits)}>
-            {say(reader, 'page.wait', { waits: whether(waits) })}
-          </button>
-        )}
-      </p>
-      <div className="flex gap-3 pb-2">
-        <button type="button" className="btn px-6 py-3 text-[1.15rem]" disabled={n === 0} onClick={() => onGo(n - 1)}>
-          {say(reader, 'page.back')}
-        </button>
-        <button
-          type="button"
-          className="btn btn-main flex-1 py-3 text-[1.15rem]"
-          onClick={() => (last ? onBack() : onGo(n + 1))}
-        >
-          {say(reader, 'page.next', { last: whether(last) })}
-        </button>
-      </div>
+      {last ? null : <GoesOn waits={waits} left={left} onWait={() => setWaits(!waits)} />}
+      <Buttons n={n} last={last} onGo={onGo} onBack={onBack} />
     </>
   )
 }

@@ -1,6 +1,5 @@
-import type { Commission, Saber } from '@nubrin/core/record'
+import { type Commission, readerOf, type Saber } from '@nubrin/core/record'
 import { firstOpen, liveBeats, overBy, rehearse, remaining, troubleText } from '@nubrin/core/script'
-import { MAKER } from '@nubrin/core/units'
 import { type ReactNode, useEffect, useMemo } from 'react'
 import { useNavigate, useParams, useSearchParams } from 'react-router'
 import { later } from '../base/later'
@@ -40,15 +39,15 @@ function Filming({ order, saber }: { order: Commission; saber: Saber }) {
   const navigate = useNavigate()
   const { film, ms, act, jump, end } = useFilming(saber)
   useAwake()
-  const run = useMemo(() => rehearse(MAKER, saber), [saber])
-  const beats = useMemo(() => liveBeats(MAKER, saber), [saber])
+  const reader = useMemo(() => readerOf(order), [order])
+  const run = useMemo(() => rehearse(reader, saber), [reader, saber])
+  const beats = useMemo(() => liveBeats(reader, saber), [reader, saber])
   const beat = beats[film.at]!
   const spoken = beats.filter((b) => !b.leftTo)
   const nth = spoken.indexOf(beat) + 1
   const next = spoken[nth]
   const troubles = run.troubles.filter((t) => t.beat.id === beat.id).map(troubleText)
   const over = film.running ? overBy(beats, film, ms) : -beat.seconds
-  const share = Math.min(1, 1 + over / beat.seconds)
   const open = film.running ? firstOpen(beats, film) : undefined
   const leave = () => {
     const take = end()
@@ -63,22 +62,14 @@ function Filming({ order, saber }: { order: Commission; saber: Saber }) {
   const state = run.states.find((x) => x.beat === beat.id)
   return (
     <main className="flex h-screen flex-col bg-[#141a1a] text-[#efe6d2]">
-      <div className="flex items-baseline gap-6 px-8 pt-3 pb-1">
-        <h1 className="text-[1.25rem] font-semibold">{saber.name}</h1>
-        <span className="text-[1.25rem]">
-          {nth} of {spoken.length}
-        </span>
-        <span className="ml-auto text-[1.25rem] text-[#a59d88]">{clock(remaining(beats, film, ms))} to go</span>
-        <span className="text-[2.3rem] leading-none font-semibold tabular-nums" role="timer">
-          {clock(film.running ? ms / 1000 : 0)}
-        </span>
-      </div>
-      <div className="mx-8 h-1.5 bg-[#2a3432]" aria-hidden>
-        <div
-          className={`h-full ${over > 0 ? 'bg-[#e0786a]' : 'bg-[#c79a4b]'}`}
-          style={{ width: `${Math.max(0, share) * 100}%` }}
-        />
-      </div>
+      <Clocks
+        name={saber.name}
+        where={`${nth} of ${spoken.length}`}
+        left={remaining(beats, film, ms)}
+        ran={film.running ? ms / 1000 : 0}
+        over={over}
+        seconds={beat.seconds}
+      />
       <NightDrawing saber={saber} at={state} lit={beat.show} />
       <button
         type="button"
@@ -93,43 +84,98 @@ function Filming({ order, saber }: { order: Commission; saber: Saber }) {
         ) : null}
       </button>
       <p className="truncate px-8 pb-1 text-[1.35rem] text-[#a59d88]">{next ? `next: ${next.say}` : 'the last beat'}</p>
-      <div className="flex flex-wrap items-center gap-2 border-t border-[#39433f] px-8 py-2">
-        {film.running ? (
-          <>
-            <Key
-              name="S"
-              what="slip"
-              n={film.slips.filter((x) => x.kind === 'slip').length}
-              onClick={() => act('slip')}
-            />
-            <Key
-              name="R"
-              what="retake"
-              n={film.slips.filter((x) => x.kind === 'retake').length}
-              onClick={() => act('retake')}
-            />
-            <Key
-              name="N"
-              what="said something new"
-              n={film.slips.filter((x) => x.kind === 'saidNew').length}
-              onClick={() => act('saidNew')}
-            />
-            {open !== undefined && open < film.at ? (
-              <Key name="O" what={`to what is open: ${spoken.indexOf(beats[open]!) + 1}`} onClick={() => jump(open)} />
-            ) : null}
-            <Key name="◂" what="back" onClick={() => act('back')} />
-          </>
-        ) : (
-          <span className="text-[1.2rem]">Pedal, Page Down, space or a touch starts the clock</span>
-        )}
-        <span className="ml-auto flex gap-2">
-          <Key name="Esc" what={film.running ? 'end and keep the take' : 'leave'} onClick={leave} />
-          <Key name="▸" what={film.running ? 'next' : 'start'} onClick={() => act('next')} />
-        </span>
-      </div>
+      <Keys
+        film={film}
+        act={act}
+        onLeave={leave}
+        open={
+          open === undefined || open >= film.at
+            ? undefined
+            : { nth: spoken.indexOf(beats[open]!) + 1, go: () => jump(open) }
+        }
+      />
     </main>
   )
 }
+
+/** Which beat it is, how much is left, how long it has run, and how much of this beat’s time is used, s. */
+const Clocks = ({
+  name,
+  where,
+  left,
+  ran,
+  over,
+  seconds,
+}: {
+  name: string
+  where: string
+  left: number
+  ran: number
+  over: number
+  seconds: number
+}) => (
+  <>
+    <div className="flex items-baseline gap-6 px-8 pt-3 pb-1">
+      <h1 className="text-[1.25rem] font-semibold">{name}</h1>
+      <span className="text-[1.25rem]">{where}</span>
+      <span className="ml-auto text-[1.25rem] text-[#a59d88]">{clock(left)} to go</span>
+      <span className="text-[2.3rem] leading-none font-semibold tabular-nums" role="timer">
+        {clock(ran)}
+      </span>
+    </div>
+    <div className="mx-8 h-1.5 bg-[#2a3432]" aria-hidden>
+      <div
+        className={`h-full ${over > 0 ? 'bg-[#e0786a]' : 'bg-[#c79a4b]'}`}
+        style={{ width: `${Math.max(0, Math.min(1, 1 + over / seconds)) * 100}%` }}
+      />
+    </div>
+  </>
+)
+
+const MARKS = [
+  ['S', 'slip', 'slip'],
+  ['R', 'retake', 'retake'],
+  ['N', 'said something new', 'saidNew'],
+] as const
+
+/** What can be pressed: marks while it runs, back to what is open, on, and out. */
+const Keys = ({
+  film,
+  act,
+  open,
+  onLeave,
+}: {
+  film: Filmed['film']
+  act: Filmed['act']
+  /** The first beat that has to be told again, where it lies before this one. */
+  open: { nth: number; go: () => void } | undefined
+  onLeave: () => void
+}) => (
+  <div className="flex flex-wrap items-center gap-2 border-t border-[#39433f] px-8 py-2">
+    {film.running ? (
+      <>
+        {MARKS.map(([name, what, kind]) => (
+          <Key
+            key={name}
+            name={name}
+            what={what}
+            n={film.slips.filter((x) => x.kind === kind).length}
+            onClick={() => act(kind)}
+          />
+        ))}
+        {open ? <Key name="O" what={`to what is open: ${open.nth}`} onClick={open.go} /> : null}
+        <Key name="◂" what="back" onClick={() => act('back')} />
+      </>
+    ) : (
+      <span className="text-[1.2rem]">Pedal, Page Down, space or a touch starts the clock</span>
+    )}
+    <span className="ml-auto flex gap-2">
+      <Key name="Esc" what={film.running ? 'end and keep the take' : 'leave'} onClick={onLeave} />
+      <Key name="▸" what={film.running ? 'next' : 'start'} onClick={() => act('next')} />
+    </span>
+  </div>
+)
+type Filmed = ReturnType<typeof useFilming>
 
 /** A key of the pedal or keyboard, to be touched as well. */
 function Key({ name, what, n, onClick }: { name: string; what: string; n?: number; onClick: () => void }) {

@@ -1,32 +1,29 @@
 import { GripVertical } from 'lucide-react'
 import { type ComponentType, useEffect, useRef, useState } from 'react'
+import { once } from '../base/once'
 import type { SortableProps } from './sortable-list'
 
 type Sorting = ComponentType<SortableProps<{ id: string }>>
-let sorting: Sorting | undefined
-const fetchSorting = async (): Promise<Sorting> => {
-  sorting ??= (await import('./sortable-list')).SortingList as unknown as Sorting
-  return sorting
-}
+const SORTING = once(() => import('./sortable-list').then((m) => m.SortingList as unknown as Sorting))
 
 /**
  * A list whose items are moved by a handle, with the pointer or with space and arrow keys. It stands at once; what moves it
  * comes after, and takes over while nobody is at work in it, so that nothing half typed is lost.
  */
 export function SortableList<T extends { id: string }>(props: SortableProps<T>) {
-  const [Sorts, setSorts] = useState<Sorting | undefined>(() => sorting)
+  const [Sorts, setSorts] = useState<Sorting | undefined>(SORTING.now)
   const list = useRef<HTMLDivElement>(null)
   useEffect(() => {
     if (Sorts) return
     let here = true
     const takeOver = () => {
       const el = list.current
-      if (!here || !sorting) return
+      if (!here || !SORTING.now()) return
       if (el?.contains(document.activeElement))
         el.addEventListener('focusout', () => setTimeout(takeOver), { once: true })
-      else setSorts(() => sorting)
+      else setSorts(SORTING.now)
     }
-    fetchSorting().then(takeOver, () => {
+    SORTING.fetch().then(takeOver, () => {
       // Without it the list is only not moved.
     })
     return () => {

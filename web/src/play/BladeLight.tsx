@@ -88,6 +88,66 @@ function zonesOn(saber: Saber, scene: Scene) {
   })
 }
 
+/** A blade with its pages: one of its LEDs, one of its light in the air, faded towards the edges. */
+function stripOf(b: DrawnBlade) {
+  const page = document.createElement('canvas')
+  page.width = b.leds
+  page.height = 1
+  const ink = page.getContext('2d')!
+  const air = document.createElement('canvas')
+  const reach = b.thick * REACH
+  air.width = Math.ceil(b.length + reach)
+  air.height = Math.ceil(b.thick + 2 * reach)
+  const sky = air.getContext('2d')!
+  const fade = sky.createLinearGradient(0, 0, 0, air.height)
+  for (const [at, alpha] of FALL) {
+    fade.addColorStop(at, `rgba(0,0,0,${alpha})`)
+    fade.addColorStop(1 - at, `rgba(0,0,0,${alpha})`)
+  }
+  return { b, page, ink, data: ink.createImageData(b.leds, 1), air, sky, fade, reach }
+}
+type Look = NonNullable<ReturnType<ReturnType<typeof usePlay.getState>['look']>>
+
+/** Paints a blade as far as it is lit: its air, its LEDs, and its middle nearly white, as the eye sees it. */
+function paintBlade(g: CanvasRenderingContext2D, strip: ReturnType<typeof stripOf>, now: Look) {
+  const { b, page, ink, data, air, sky, fade, reach } = strip
+  ledFrame(b.leds, now.look, now.t, data.data)
+  ink.putImageData(data, 0, 0)
+  const [w, h] = [b.length, b.thick]
+  const lit = now.look.extended * w
+  if (lit <= 0) return
+  sky.globalCompositeOperation = 'copy'
+  sky.drawImage(page, 0, 0, w, air.height)
+  sky.globalCompositeOperation = 'destination-in'
+  sky.fillStyle = fade
+  sky.fillRect(0, 0, air.width, air.height)
+  g.save()
+  g.translate(b.x, b.y)
+  g.rotate(turnOf(b))
+  g.drawImage(air, 0, -h / 2 - reach)
+  tube(g, 0, lit, 1 - h / 2, h / 2 - 1)
+  g.clip()
+  g.drawImage(page, 0, -h / 2, w, h)
+  g.globalAlpha = 0.6
+  g.fillStyle = '#fff'
+  tube(g, 0, Math.max(0, lit - h * 0.25), -h * 0.16, h * 0.16)
+  g.fill()
+  g.restore()
+}
+
+/** Paints a light of the hilt: what follows the blade glows with it; what is lit by itself shines as long as the board is awake. */
+function paintZone(g: CanvasRenderingContext2D, { follows, spot }: ReturnType<typeof zonesOn>[number], now: Look) {
+  const lit = follows ? now.look.extended : now.awake ? 1 : 0
+  if (lit <= 0) return
+  const [x, y] = [(spot.x0 + spot.x1) / 2, (spot.y0 + spot.y1) / 2]
+  const r = Math.max(12, (spot.x1 - spot.x0) * 0.8)
+  const glow = g.createRadialGradient(x, y, 1, x, y, r)
+  glow.addColorStop(0, `rgba(${now.look.colour.join()},${0.85 * lit})`)
+  glow.addColorStop(1, `rgba(${now.look.colour.join()},0)`)
+  g.fillStyle = glow
+  g.fillRect(x - r, y - r, 2 * r, 2 * r)
+}
+
 /** The light of every blade, drawn LED by LED over the drawing, for every frame while something moves. */
 export function BladeLight({ saber, scene }: { saber: Saber; scene: Scene }) {
   const canvas = useRef<HTMLCanvasElement>(null)
@@ -98,74 +158,22 @@ export function BladeLight({ saber, scene }: { saber: Saber; scene: Scene }) {
     const c = canvas.current
     const g = c?.getContext('2d')
     if (!c || !g) return
-    const strips = blades.map((b) => {
-      const page = document.createElement('canvas')
-      page.width = b.leds
-      page.height = 1
-      const ink = page.getContext('2d')!
-      const [w, h] = [b.length, b.thick]
-      // Its light in the air is drawn on a page of its own and faded towards its edges there.
-      const air = document.createElement('canvas')
-      const reach = h * REACH
-      air.width = Math.ceil(w + reach)
-      air.height = Math.ceil(h + 2 * reach)
-      const sky = air.getContext('2d')!
-      const fade = sky.createLinearGradient(0, 0, 0, air.height)
-      for (const [at, alpha] of FALL) {
-        fade.addColorStop(at, `rgba(0,0,0,${alpha})`)
-        fade.addColorStop(1 - at, `rgba(0,0,0,${alpha})`)
-      }
-      return { b, page, ink, data: ink.createImageData(b.leds, 1), air, sky, fade, reach }
-    })
+    const strips = blades.map(stripOf)
     let frame = 0
     let drawn = ''
     const draw = () => {
       frame = requestAnimationFrame(draw)
-      usePlay.getState().tick()
-      const now = usePlay.getState().look()
+      const { tick, look } = usePlay.getState()
+      tick()
+      const now = look()
       if (!now) return
       // A blade that only shines is not drawn again.
       const key = `${now.look.colour.join()} ${now.look.extended} ${now.awake}`
       if (!now.moving && key === drawn) return
       drawn = now.moving ? '' : key
       g.clearRect(0, 0, c.width, c.height)
-      for (const { follows, spot } of zones) {
-        // What follows the blade glows with it; what is lit by itself shines as long as the board is awake.
-        const lit = follows ? now.look.extended : now.awake ? 1 : 0
-        if (lit <= 0) continue
-        const [x, y] = [(spot.x0 + spot.x1) / 2, (spot.y0 + spot.y1) / 2]
-        const r = Math.max(12, (spot.x1 - spot.x0) * 0.8)
-        const glow = g.createRadialGradient(x, y, 1, x, y, r)
-        glow.addColorStop(0, `rgba(${now.look.colour.join()},${0.85 * lit})`)
-        glow.addColorStop(1, `rgba(${now.look.colour.join()},0)`)
-        g.fillStyle = glow
-        g.fillRect(x - r, y - r, 2 * r, 2 * r)
-      }
-      for (const { b, page, ink, data, air, sky, fade, reach } of strips) {
-        ledFrame(b.leds, now.look, now.t, data.data)
-        ink.putImageData(data, 0, 0)
-        const [w, h] = [b.length, b.thick]
-        const lit = now.look.extended * w
-        if (lit <= 0) continue
-        sky.globalCompositeOperation = 'copy'
-        sky.drawImage(page, 0, 0, w, air.height)
-        sky.globalCompositeOperation = 'destination-in'
-        sky.fillStyle = fade
-        sky.fillRect(0, 0, air.width, air.height)
-        g.save()
-        g.translate(b.x, b.y)
-        g.rotate(turnOf(b))
-        g.drawImage(air, 0, -h / 2 - reach)
-        tube(g, 0, lit, 1 - h / 2, h / 2 - 1)
-        g.clip()
-        g.drawImage(page, 0, -h / 2, w, h)
-        // The middle of the tube is nearly white, as the eye sees it.
-        g.globalAlpha = 0.6
-        g.fillStyle = '#fff'
-        tube(g, 0, Math.max(0, lit - h * 0.25), -h * 0.16, h * 0.16)
-        g.fill()
-        g.restore()
-      }
+      for (const z of zones) paintZone(g, z, now)
+      for (const s of strips) paintBlade(g, s, now)
     }
     frame = requestAnimationFrame(draw)
     return () => cancelAnimationFrame(frame)

@@ -1,4 +1,4 @@
-import { askText, compile, hintText, lessonsOf, missText, rowOfMap, triedAt } from '@nubrin/core/controls'
+import { askText, compile, hintText, type Lesson, lessonsOf, missText, rowOfMap, triedAt } from '@nubrin/core/controls'
 import type { Saber } from '@nubrin/core/record'
 import { say } from '@nubrin/core/words'
 import { useEffect, useMemo, useState } from 'react'
@@ -73,21 +73,36 @@ export function Practice({ saber }: { saber: Saber }) {
           {say(reader, 'page.nextOne')}
         </button>
       </div>
-      <ol className="mt-3 flex flex-wrap gap-1" aria-label="What is asked">
-        {lessons.map((l, i) => (
-          <li key={l.row}>
-            <button
-              type="button"
-              aria-current={i === at ? 'step' : undefined}
-              aria-label={`${i + 1}${done.has(l.row) ? ', done' : ''}`}
-              className={`border-ink h-7 w-7 border ${i === at ? 'bg-ink text-paper' : done.has(l.row) ? 'bg-fine text-card' : 'bg-card'}`}
-              onClick={() => go(i)}
-            >
-              {done.has(l.row) ? '✓' : i + 1}
-            </button>
-          </li>
-        ))}
-      </ol>
+      <Asked lessons={lessons} at={at} done={done} onGo={go} />
     </section>
   )
 }
+
+/** All that is asked, in the order in which it is learnt; what was done right is ticked. */
+const Asked = ({
+  lessons,
+  at,
+  done,
+  onGo,
+}: {
+  lessons: readonly Lesson[]
+  at: number
+  done: ReadonlySet<string>
+  onGo: (i: number) => void
+}) => (
+  <ol className="mt-3 flex flex-wrap gap-1" aria-label="What is asked">
+    {lessons.map((l, i) => (
+      <li key={l.row}>
+        <button
+          type="button"
+          aria-current={i === at ? 'step' : undefined}
+          aria-label={`${i + 1}${done.has(l.row) ? ', done' : ''}`}
+          className={`border-ink h-7 w-7 border ${i === at ? 'bg-ink text-paper' : done.has(l.row) ? 'bg-fine text-card' : 'bg-card'}`}
+          onClick={() => onGo(i)}
+        >
+          {done.has(l.row) ? '✓' : i + 1}
+        </button>
+      </li>
+    ))}
+  </ol>
+)

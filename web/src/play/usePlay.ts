@@ -22,7 +22,7 @@ import { create, type StoreApi } from 'zustand'
 import { Hand } from './hand'
 
 /** One line of what came of a hand, numbered as they come. */
-export interface Line extends Played {
+interface Line extends Played {
   n: number
   t: number
 }

@@ -15,15 +15,11 @@ const NewCommission = later(() => import('./NewCommission').then((m) => m.NewCom
 type Pages = ReturnType<typeof useRack>
 const rowsOf = (p: Pages): RackRow[] => p.data?.pages.flatMap((x) => x.commissions) ?? []
 
-/** Home: the shop's commissions on their pegs, the blade as far out as the work has come. */
+/** Home: the shop’s commissions on their pegs, the blade as far out as the work has come. */
 export default function Rack() {
-  const person = useSession((s) => s.person)
-  const signOut = useSession((s) => s.signOut)
   const [find, setFind] = useState('')
-  const [past, setPast] = useState(false)
   const open = useRack('open')
   const models = useRack('model')
-  const shipped = useRack('shipped', past)
   const found = useFound(find)
   const [sheet, setSheet] = useState<Sheet>()
   const show = useCallback((s: Sheet) => setSheet(s), [])
@@ -37,47 +33,9 @@ export default function Rack() {
   const finding = find.trim().length > 0
   const rows = finding ? (found.data ?? []) : rowsOf(open)
   const sheets = finding ? rows.filter((r) => r.job === 'model') : rowsOf(models)
-  const pegs = rows.filter((r) => r.job !== 'model')
   return (
     <div className="min-h-screen">
-      <header className="border-rule flex h-[53px] items-center gap-4 border-b px-5">
-        <h1 className="text-[1.4rem]">On the rack</h1>
-        <p className="text-quiet truncate">
-          {person?.shop}
-          {counts
-            ? ` · ${counts.sabers} sabers on ${counts.open} pegs · ${counts.soon > 1 ? `${counts.soon} ship within a week` : counts.soon ? 'one ships within a week' : 'none ships this week'}`
-            : ''}
-        </p>
-        <div className="ml-auto flex shrink-0 items-center gap-3">
-          <button type="button" className="btn" onClick={() => setSheet('newCommission')}>
-            <span className="key">N</span> new commission
-          </button>
-          <Link to="/shelf" className="btn">
-            <span className="key">S</span> the shelf
-          </Link>
-          <Link to="/to-dos" className="btn">
-            <span className="key">T</span> to do
-          </Link>
-          <label className="flex items-center gap-2">
-            <span className="key">/</span>
-            <span className="sr-only">find</span>
-            <input
-              id="find"
-              className="cell w-36!"
-              placeholder="find"
-              maxLength={120}
-              value={find}
-              onChange={(e) => setFind(e.target.value)}
-            />
-          </label>
-          <Link to="/shop" className="btn">
-            {person?.name}
-          </Link>
-          <button type="button" className="btn-plain btn" onClick={() => void signOut()}>
-            leave
-          </button>
-        </div>
-      </header>
+      <Head counts={counts} find={find} onFind={setFind} onBegin={() => setSheet('newCommission')} />
       <main>
         <Refused why={open.error?.message ?? (finding ? found.error?.message : undefined)} className="p-5" />
         {finding && found.data && !rows.length ? (
@@ -89,18 +47,8 @@ export default function Rack() {
             {counts?.shipped ? 'a commission' : 'the first commission'}.
           </p>
         ) : null}
-        <Pegs rows={pegs} more={finding ? undefined : open} />
-        {!finding && counts?.shipped ? (
-          <section aria-label="Handed over">
-            {past ? (
-              <Pegs rows={rowsOf(shipped)} more={shipped} />
-            ) : (
-              <button type="button" className="btn-plain btn m-3" onClick={() => setPast(true)}>
-                {counts.shipped === 1 ? 'one handed over' : `${counts.shipped} handed over`}: show
-              </button>
-            )}
-          </section>
-        ) : null}
+        <Pegs rows={rows.filter((r) => r.job !== 'model')} more={finding ? undefined : open} />
+        {!finding && counts?.shipped ? <HandedOver count={counts.shipped} /> : null}
         {sheets.length ? (
           <section aria-label="Model sheets" className="px-5 py-3">
             <h2 className="h2">Model sheets</h2>
@@ -117,6 +65,78 @@ export default function Rack() {
       ) : null}
       {sheet === 'keys' ? <KeySheet list={commands.list} drawing={false} close={() => setSheet(undefined)} /> : null}
     </div>
+  )
+}
+
+type Counts = NonNullable<Pages['data']>['pages'][number]['counts']
+const countText = (c: NonNullable<Counts>) =>
+  `${c.sabers} sabers on ${c.open} pegs · ${c.soon > 1 ? `${c.soon} ship within a week` : c.soon ? 'one ships within a week' : 'none ships this week'}`
+
+/** Whose rack it is, what hangs on it, and where else one goes from here. */
+function Head({
+  counts,
+  find,
+  onFind,
+  onBegin,
+}: {
+  counts: Counts | undefined
+  find: string
+  onFind: (text: string) => void
+  onBegin: () => void
+}) {
+  const person = useSession((s) => s.person)
+  const signOut = useSession((s) => s.signOut)
+  return (
+    <header className="border-rule flex h-[53px] items-center gap-4 border-b px-5">
+      <h1 className="text-[1.4rem]">On the rack</h1>
+      <p className="text-quiet truncate">{[person?.shop, counts && countText(counts)].filter(Boolean).join(' · ')}</p>
+      <div className="ml-auto flex shrink-0 items-center gap-3">
+        <button type="button" className="btn" onClick={onBegin}>
+          <span className="key">N</span> new commission
+        </button>
+        <Link to="/shelf" className="btn">
+          <span className="key">S</span> the shelf
+        </Link>
+        <Link to="/to-dos" className="btn">
+          <span className="key">T</span> to do
+        </Link>
+        <label className="flex items-center gap-2">
+          <span className="key">/</span>
+          <span className="sr-only">find</span>
+          <input
+            id="find"
+            className="cell w-36!"
+            placeholder="find"
+            maxLength={120}
+            value={find}
+            onChange={(e) => onFind(e.target.value)}
+          />
+        </label>
+        <Link to="/shop" className="btn">
+          {person?.name}
+        </Link>
+        <button type="button" className="btn-plain btn" onClick={() => void signOut()}>
+          leave
+        </button>
+      </div>
+    </header>
+  )
+}
+
+/** What was handed over, fetched when somebody wants to see it. */
+function HandedOver({ count }: { count: number }) {
+  const [past, setPast] = useState(false)
+  const shipped = useRack('shipped', past)
+  return (
+    <section aria-label="Handed over">
+      {past ? (
+        <Pegs rows={rowsOf(shipped)} more={shipped} />
+      ) : (
+        <button type="button" className="btn-plain btn m-3" onClick={() => setPast(true)}>
+          {count === 1 ? 'one handed over' : `${count} handed over`}: show
+        </button>
+      )}
+    </section>
   )
 }
 

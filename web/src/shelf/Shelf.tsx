@@ -49,20 +49,7 @@ export default function Shelf() {
           }}
         />
         <main className="relative min-h-0 overflow-y-auto px-5 py-2">
-          {rows && !shown.length ? (
-            <Empty
-              title={
-                needle ? `Nothing on the shelf answers to “${find}”` : `The drawer for ${KINDS[kind].label} is empty`
-              }
-              action={
-                <button type="button" className="btn btn-main" onClick={() => void add()}>
-                  put a {KINDS[kind].label} in
-                </button>
-              }
-            >
-              Put one in by hand, or bring a list in as CSV or JSON.
-            </Empty>
-          ) : null}
+          {rows && !shown.length ? <Nothing find={needle && find} kind={kind} onAdd={() => void add()} /> : null}
           <ul>
             {shown.map((r) => (
               <PartLine key={r.id} part={r} open={part?.id === r.id} onOpen={() => setPicked(r.id)} />
@@ -92,3 +79,17 @@ export default function Shelf() {
     </div>
   )
 }
+
+/** Nothing answers, or the drawer is empty: what one can do then. */
+const Nothing = ({ find, kind, onAdd }: { find: string; kind: PartKind; onAdd: () => void }) => (
+  <Empty
+    title={find ? `Nothing on the shelf answers to “${find}”` : `The drawer for ${KINDS[kind].label} is empty`}
+    action={
+      <button type="button" className="btn btn-main" onClick={onAdd}>
+        put a {KINDS[kind].label} in
+      </button>
+    }
+  >
+    Put one in by hand, or bring a list in as CSV or JSON.
+  </Empty>
+)

@@ -1,3 +1,4 @@
+import type { Api, GoodOf } from '@nubrin/core/api'
 import { useQuery } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
 import { useForm } from 'react-hook-form'
@@ -16,44 +17,62 @@ interface Form {
   again: string
 }
 
-/** Accepting an invitation: the first owner's, a new colleague's, or one for choosing a new password. */
+/** Accepting an invitation: the first owner’s, a new colleague’s, or one for choosing a new password. */
 export default function Join() {
   const { token } = useParams()
-  const navigate = useNavigate()
-  const welcome = useSession((s) => s.welcome)
   const invitation = useQuery({
     queryKey: ['invitation', token],
     retry: false,
     queryFn: () => call('invitation', { params: { token: token! } }),
   })
-  const { register, handleSubmit, formState, watch } = useForm<Form>()
-  const [refused, setRefused] = useState('')
   useEffect(() => {
     document.title = 'Come in · Nubrin'
   }, [])
-  const i = invitation.data
-  if (!i)
-    return (
-      <Porch>
-        <Refused why={invitation.error?.message} />
-        {invitation.isLoading ? <p className="text-quiet">One moment…</p> : null}
-      </Porch>
-    )
-  const go = ({ shop, name, signIn, password }: Form) =>
-    call('accept', {
-      params: { token: token! },
-      body: {
-        password,
-        ...(i.asks === 'password' ? {} : { signIn }),
-        ...(i.asks === 'shop' ? { shop, name } : {}),
-      },
-    }).then(
+  return (
+    <Porch>
+      {invitation.data ? (
+        <Accept token={token!} invitation={invitation.data} />
+      ) : (
+        <>
+          <Refused why={invitation.error?.message} />
+          {invitation.isLoading ? <p className="text-quiet">One moment…</p> : null}
+        </>
+      )}
+    </Porch>
+  )
+}
+
+type Invitation = GoodOf<Api['invitation']>
+
+/** What an invitation welcomes to, and what it says first. */
+const WELCOME: Record<Invitation['asks'], (i: Invitation) => { heading: string; words: string }> = {
+  shop: () => ({ heading: 'Your shop begins here', words: 'You become its owner; others are invited later.' }),
+  person: (i) => ({
+    heading: `Welcome to ${i.shop}`,
+    words: `${i.name}, you come in as ${ROLE_WORDS[i.role].toLowerCase()}.`,
+  }),
+  password: (i) => ({
+    heading: 'Choose a new password',
+    words: `${i.name}, the old one and every open session have ended.`,
+  }),
+}
+
+function Accept({ token, invitation: i }: { token: string; invitation: Invitation }) {
+  const navigate = useNavigate()
+  const welcome = useSession((s) => s.welcome)
+  const { register, handleSubmit, formState, watch } = useForm<Form>()
+  const [refused, setRefused] = useState('')
+  const { heading, words } = WELCOME[i.asks](i)
+  const go = ({ shop, name, signIn, password }: Form) => {
+    const who = { ...(i.asks === 'password' ? {} : { signIn }), ...(i.asks === 'shop' ? { shop, name } : {}) }
+    return call('accept', { params: { token }, body: { password, ...who } }).then(
       (r) => {
         welcome(r)
         navigate('/')
       },
       (e) => setRefused(refusalText(e)),
     )
+  }
   const field = (id: keyof Form, label: string, more: Parameters<typeof register<keyof Form>>[1], type = 'text') => (
     <div className="mb-3">
       <label className="label" htmlFor={id}>
@@ -63,21 +82,10 @@ export default function Join() {
       <Refused why={formState.errors[id]?.message} />
     </div>
   )
-  const heading = {
-    shop: 'Your shop begins here',
-    person: `Welcome to ${i.shop}`,
-    password: 'Choose a new password',
-  }[i.asks]
   return (
-    <Porch>
+    <>
       <h1 className="text-2xl">{heading}</h1>
-      <p className="text-quiet mb-4">
-        {i.asks === 'shop'
-          ? 'You become its owner; others are invited later.'
-          : i.asks === 'person'
-            ? `${i.name}, you come in as ${ROLE_WORDS[i.role].toLowerCase()}.`
-            : `${i.name}, the old one and every open session have ended.`}
-      </p>
+      <p className="text-quiet mb-4">{words}</p>
       <form noValidate onSubmit={handleSubmit(go)}>
         {i.asks === 'shop' ? field('shop', 'Name of the shop', { required: 'A shop needs a name.' }) : null}
         {i.asks === 'shop' ? field('name', 'Your name', { required: 'Enter your name.' }) : null}
@@ -104,6 +112,6 @@ export default function Join() {
           Come in
         </button>
       </form>
-    </Porch>
+    </>
   )
 }

@@ -11,72 +11,78 @@ interface Passwords {
   next: string
 }
 
-/** One's own password and second factor. */
+/** One’s own password and second factor. */
 export function Myself() {
   const person = useSession((s) => s.person)!
-  const ask = useSession((s) => s.ask)
+  return (
+    <Block title={`${person.name}: signing in`}>
+      <NewPassword />
+      <SecondFactor on={!!person.factor} />
+    </Block>
+  )
+}
+
+function NewPassword() {
   const { register, handleSubmit, formState, reset } = useForm<Passwords>()
+  const { run, why } = useDeed()
+  const change = (body: Passwords) =>
+    run(() => call('changePassword', { body }), 'Changed. Your other sessions have ended.').then((ok) => ok && reset())
+  return (
+    <form noValidate className="grid grid-cols-[1fr_1fr_auto] items-end gap-3" onSubmit={handleSubmit(change)}>
+      <label>
+        <span className="label">Password now</span>
+        <input
+          type="password"
+          autoComplete="current-password"
+          className="cell"
+          {...register('current', { required: true })}
+        />
+      </label>
+      <label>
+        <span className="label">New one, ten characters or more</span>
+        <input
+          type="password"
+          autoComplete="new-password"
+          className="cell"
+          {...register('next', { required: true, minLength: { value: 10, message: 'Ten characters or more.' } })}
+        />
+      </label>
+      <button type="submit" className="btn">
+        change it
+      </button>
+      <Refused why={formState.errors.next?.message} className="col-span-3" />
+      <Why why={why} />
+    </form>
+  )
+}
+
+/** Turned on by a code that shows that the authenticator has it, off by the password. */
+function SecondFactor({ on }: { on: boolean }) {
+  const ask = useSession((s) => s.ask)
   const { run, why } = useDeed()
   const [factor, setFactor] = useState<{ secret: string; picture: string }>()
   const [dropping, setDropping] = useState(false)
+  const begin = () =>
+    run(async () => {
+      const { secret, uri } = await call('beginFactor', {})
+      setFactor({ secret, picture: await qr(uri) })
+    })
+  /** What is so now is asked for again once it was done. */
+  const then = async (ok: boolean) => {
+    await ask()
+    return ok
+  }
   return (
-    <Block title={`${person.name}: signing in`}>
-      <form
-        noValidate
-        className="grid grid-cols-[1fr_1fr_auto] items-end gap-3"
-        onSubmit={handleSubmit((body) =>
-          run(() => call('changePassword', { body }), 'Changed. Your other sessions have ended.').then(
-            (ok) => ok && reset(),
-          ),
-        )}
-      >
-        <label>
-          <span className="label">Password now</span>
-          <input
-            type="password"
-            autoComplete="current-password"
-            className="cell"
-            {...register('current', { required: true })}
-          />
-        </label>
-        <label>
-          <span className="label">New one, ten characters or more</span>
-          <input
-            type="password"
-            autoComplete="new-password"
-            className="cell"
-            {...register('next', { required: true, minLength: { value: 10, message: 'Ten characters or more.' } })}
-          />
-        </label>
-        <button type="submit" className="btn">
-          change it
-        </button>
-        <Refused why={formState.errors.next?.message} className="col-span-3" />
-      </form>
+    <>
       <p className="mt-3 flex items-center gap-3">
         <span className="flex-1">
-          {person.factor
+          {on
             ? 'Signing in also asks for the code of your authenticator.'
             : 'A second factor: an authenticator on your phone gives a code at each signing in.'}
         </span>
-        {person.factor ? (
-          <button type="button" className="btn" onClick={() => setDropping(true)}>
-            turn it off
-          </button>
-        ) : (
-          <button
-            type="button"
-            className="btn"
-            onClick={() =>
-              void run(async () => {
-                const { secret, uri } = await call('beginFactor', {})
-                setFactor({ secret, picture: await qr(uri) })
-              })
-            }
-          >
-            turn it on
-          </button>
-        )}
+        <button type="button" className="btn" onClick={() => (on ? setDropping(true) : void begin())}>
+          {on ? 'turn it off' : 'turn it on'}
+        </button>
       </p>
       <Why why={why} />
       {factor ? (
@@ -84,12 +90,7 @@ export function Myself() {
           title="Second factor"
           label="The code it shows now"
           close={() => setFactor(undefined)}
-          go={(code) =>
-            run(() => call('setFactor', { body: { code } }), 'On.').then(async (ok) => {
-              await ask()
-              return ok
-            })
-          }
+          go={(code) => run(() => call('setFactor', { body: { code } }), 'On.').then(then)}
           why={why}
         >
           <div
@@ -107,16 +108,11 @@ export function Myself() {
           label="Your password"
           secret
           close={() => setDropping(false)}
-          go={(password) =>
-            run(() => call('dropFactor', { body: { password } }), 'Off.').then(async (ok) => {
-              await ask()
-              return ok
-            })
-          }
+          go={(password) => run(() => call('dropFactor', { body: { password } }), 'Off.').then(then)}
           why={why}
         />
       ) : null}
-    </Block>
+    </>
   )
 }
 

@@ -1,4 +1,4 @@
-import { ROLES, type Role } from '@nubrin/core/api'
+import { type Api, type GoodOf, ROLES, type Role } from '@nubrin/core/api'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { ROLE_WORDS } from '../base/names'
@@ -9,49 +9,41 @@ import { Block, Sure, TellLink, useDeed, Why } from './parts'
 
 /** Who works here, what they may do, and who is invited. */
 export function People() {
-  const me = useSession((s) => s.person)
   const client = useQueryClient()
   const list = useQuery({ queryKey: ['people'], queryFn: () => call('people', {}) })
   const { run, why } = useDeed()
-  const again = () => client.invalidateQueries({ queryKey: ['people'] })
   const [link, setLink] = useState<{ title: string; link: string }>()
   const [going, setGoing] = useState<{ id: string; name: string }>()
-  const here = list.data?.people.filter((p) => !p.leftAt) ?? []
+  /** Does something and asks who is here then. */
+  const deed = async (what: () => Promise<unknown>) => {
+    const ok = await run(what)
+    void client.invalidateQueries({ queryKey: ['people'] })
+    return ok
+  }
+  const reset = (p: Person) =>
+    deed(async () => {
+      const r = await call('resetPassword', { params: { id: p.id } })
+      setLink({ title: `A new password for ${p.name}`, link: r.link })
+    })
+  const invite = (name: string, role: Role) =>
+    deed(async () => {
+      const r = await call('invite', { body: { name, role } })
+      setLink({ title: `An invitation for ${name}`, link: r.link })
+    })
   return (
     <Block title="Who works here">
       <ul>
-        {here.map((p) => (
-          <li key={p.id} className="border-rule grid grid-cols-[1fr_210px_auto] items-center gap-3 border-b py-1.5">
-            <div className="min-w-0">
-              <span className="font-semibold">{p.name}</span> <span className="text-quiet">{p.signIn}</span>
-              {p.factor ? <span className="text-quiet"> · with a code</span> : null}
-            </div>
-            <SelectCell
-              label={`What ${p.name} may do`}
-              value={p.role}
-              options={ROLES}
-              words={(r) => ROLE_WORDS[r]}
-              onCommit={(role) => void run(() => call('setRole', { params: { id: p.id }, body: { role } })).then(again)}
+        {list.data?.people
+          .filter((p) => !p.leftAt)
+          .map((p) => (
+            <Here
+              key={p.id}
+              person={p}
+              onRole={(role) => void deed(() => call('setRole', { params: { id: p.id }, body: { role } }))}
+              onReset={() => void reset(p)}
+              onLeave={() => setGoing(p)}
             />
-            <div className="flex gap-2">
-              <button
-                type="button"
-                className="btn"
-                onClick={() =>
-                  void run(async () => {
-                    const r = await call('resetPassword', { params: { id: p.id } })
-                    setLink({ title: `A new password for ${p.name}`, link: r.link })
-                  }).then(again)
-                }
-              >
-                new password
-              </button>
-              <button type="button" className="btn" disabled={p.id === me?.id} onClick={() => setGoing(p)}>
-                leaves
-              </button>
-            </div>
-          </li>
-        ))}
+          ))}
         {list.data?.invited.map((i) => (
           <li key={i.id} className="border-rule text-quiet flex items-center gap-3 border-b py-1.5">
             <span className="flex-1">
@@ -61,7 +53,7 @@ export function People() {
             <button
               type="button"
               className="btn"
-              onClick={() => void run(() => call('uninvite', { params: { id: i.id } })).then(again)}
+              onClick={() => void deed(() => call('uninvite', { params: { id: i.id } }))}
             >
               withdraw
             </button>
@@ -69,17 +61,7 @@ export function People() {
         ))}
       </ul>
       <Why why={why} />
-      <Invite
-        onInvite={(name, role) =>
-          run(async () => {
-            const r = await call('invite', { body: { name, role } })
-            setLink({ title: `An invitation for ${name}`, link: r.link })
-          }).then((ok) => {
-            void again()
-            return ok
-          })
-        }
-      />
+      <Invite onInvite={invite} />
       {link ? <TellLink {...link} close={() => setLink(undefined)} /> : null}
       {going ? (
         <Sure
@@ -87,12 +69,51 @@ export function People() {
           words="Their sessions end and they cannot sign in any more. What they did stays in the records under their name."
           close={() => setGoing(undefined)}
           yes={() => {
-            void run(() => call('letGo', { params: { id: going.id } })).then(again)
+            void deed(() => call('letGo', { params: { id: going.id } }))
             setGoing(undefined)
           }}
         />
       ) : null}
     </Block>
+  )
+}
+type Person = GoodOf<Api['people']>['people'][number]
+
+/** Somebody who works here. Nobody lets himself go. */
+function Here({
+  person: p,
+  onRole,
+  onReset,
+  onLeave,
+}: {
+  person: Person
+  onRole: (role: Role) => void
+  onReset: () => void
+  onLeave: () => void
+}) {
+  const me = useSession((s) => s.person)
+  return (
+    <li className="border-rule grid grid-cols-[1fr_210px_auto] items-center gap-3 border-b py-1.5">
+      <div className="min-w-0">
+        <span className="font-semibold">{p.name}</span> <span className="text-quiet">{p.signIn}</span>
+        {p.factor ? <span className="text-quiet"> · with a code</span> : null}
+      </div>
+      <SelectCell
+        label={`What ${p.name} may do`}
+        value={p.role}
+        options={ROLES}
+        words={(r) => ROLE_WORDS[r]}
+        onCommit={onRole}
+      />
+      <div className="flex gap-2">
+        <button type="button" className="btn" onClick={onReset}>
+          new password
+        </button>
+        <button type="button" className="btn" disabled={p.id === me?.id} onClick={onLeave}>
+          leaves
+        </button>
+      </div>
+    </li>
   )
 }
 

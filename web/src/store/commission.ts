@@ -5,16 +5,18 @@ import {
   nameOfThing,
   partsOfRef,
   type Ref,
+  readerOf,
   type Saber,
   withoutThing,
 } from '@nubrin/core/record'
 import { diffOps } from '@nubrin/core/record/ops'
+import type { Reader } from '@nubrin/core/units'
 import { produce } from 'immer'
 import { create } from 'zustand'
 import { type Bench, type BenchState, EMPTY } from './bench-state'
 import { Sync } from './sync'
 
-export type { BenchState, SaveState } from './bench-state'
+export type { BenchState } from './bench-state'
 
 type Editing = Pick<BenchState, 'edit' | 'editSaber' | 'remove' | 'answerRemoval'>
 /** What changes the record: one edit, one saber of it, one thing less. */
@@ -87,6 +89,8 @@ export const useBench = create<BenchState>()((set, get) => {
 export const useSaber = (): Saber =>
   useBench((b) => b.record!.sabers.find((s) => s.id === b.saberId) ?? b.record!.sabers[0]!)
 export const useOrder = (): Commission => useBench((b) => b.record!)
+/** The client of the order on the bench, as who is spoken to. */
+export const useClient = (): Reader => readerOf(useOrder())
 export const useEdit = () => useBench((b) => b.edit)
 export const useEditSaber = () => useBench((b) => b.editSaber)
 /** Takes a thing out of the record by its reference. */

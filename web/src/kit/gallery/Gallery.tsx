@@ -28,6 +28,17 @@ const disputed = state(fact(24, 'mm', 'measured', { on: '2026-11-02', by: 'Ansa'
 
 /** Every piece of the kit in each of its states, for whoever builds a screen. */
 export default function Gallery() {
+  return (
+    <main className="mx-auto max-w-5xl p-6">
+      <h1 className="text-[1.6rem]">The kit</h1>
+      <Cells />
+      <Places />
+    </main>
+  )
+}
+
+/** What is typed, chosen and marked. */
+function Cells() {
   const [text, setText] = useState('a line of text')
   const [count, setCount] = useState(3)
   const [day, setDay] = useState<string | undefined>('2026-11-25')
@@ -36,6 +47,45 @@ export default function Gallery() {
   const [colour, setColour] = useState<AnyFact<string>>(stated('#10d8b0', 'configured'))
   const [size, setSize] = useState<NumberFact>(fact(24, 'mm', 'assumed', { with: 'model sheet' }))
   const [two, setTwo] = useState<NumberFact>(disputed)
+  return (
+    <div className="mt-4 grid grid-cols-4 gap-6">
+      <Labelled label="text">
+        <TextCell label="Text" value={text} onCommit={setText} />
+      </Labelled>
+      <Labelled label="free text with suggestions">
+        <ComboCell label="Suggested" value={text} suggestions={['a line', 'a longer line']} onCommit={setText} />
+      </Labelled>
+      <Labelled label="count">
+        <CountCell label="Count" value={count} max={12} onCommit={setCount} />
+      </Labelled>
+      <Labelled label="day">
+        <DateCell label="Day" value={day} onCommit={setDay} />
+      </Labelled>
+      <Labelled label="choice">
+        <SelectCell label="Material" value={material} options={MATERIALS} onCommit={setMaterial} />
+      </Labelled>
+      <Labelled label="colour">
+        <ColourFactField label="Colour" value={colour} onCommit={setColour} />
+      </Labelled>
+      <CheckBox checked={on} onChange={setOn}>
+        a mark that is set or not
+      </CheckBox>
+      <span className="flex items-center gap-3">
+        {(['stop', 'caution', 'note', 'fine', 'empty'] as const).map((l) => (
+          <Mark key={l} level={l} />
+        ))}
+        <RemoveButton what="nothing" onClick={() => undefined} />
+      </span>
+      <FactField label="assumed" value={size as never} of={Section.properties.length} onCommit={setSize} />
+      <FactField label="disputed" value={two as never} of={Section.properties.length} onCommit={setTwo} />
+      <FactField label="unknown" value={undefined} of={Section.properties.length} onCommit={setSize} />
+      <FactField compact label="narrow" value={size as never} of={Section.properties.length} onCommit={setSize} />
+    </div>
+  )
+}
+
+/** What holds, sorts and says. */
+function Places() {
   const [list, setList] = useState([
     { id: 'a', name: 'first' },
     { id: 'b', name: 'second' },
@@ -44,41 +94,7 @@ export default function Gallery() {
   const [side, setSide] = useState<'up' | 'level' | 'down'>('level')
   const [open, setOpen] = useState(false)
   return (
-    <main className="mx-auto max-w-5xl p-6">
-      <h1 className="text-[1.6rem]">The kit</h1>
-      <div className="mt-4 grid grid-cols-4 gap-6">
-        <Labelled label="text">
-          <TextCell label="Text" value={text} onCommit={setText} />
-        </Labelled>
-        <Labelled label="free text with suggestions">
-          <ComboCell label="Suggested" value={text} suggestions={['a line', 'a longer line']} onCommit={setText} />
-        </Labelled>
-        <Labelled label="count">
-          <CountCell label="Count" value={count} max={12} onCommit={setCount} />
-        </Labelled>
-        <Labelled label="day">
-          <DateCell label="Day" value={day} onCommit={setDay} />
-        </Labelled>
-        <Labelled label="choice">
-          <SelectCell label="Material" value={material} options={MATERIALS} onCommit={setMaterial} />
-        </Labelled>
-        <Labelled label="colour">
-          <ColourFactField label="Colour" value={colour} onCommit={setColour} />
-        </Labelled>
-        <CheckBox checked={on} onChange={setOn}>
-          a mark that is set or not
-        </CheckBox>
-        <span className="flex items-center gap-3">
-          {(['stop', 'caution', 'note', 'fine', 'empty'] as const).map((l) => (
-            <Mark key={l} level={l} />
-          ))}
-          <RemoveButton what="nothing" onClick={() => undefined} />
-        </span>
-        <FactField label="assumed" value={size as never} of={Section.properties.length} onCommit={setSize} />
-        <FactField label="disputed" value={two as never} of={Section.properties.length} onCommit={setTwo} />
-        <FactField label="unknown" value={undefined} of={Section.properties.length} onCommit={setSize} />
-        <FactField compact label="narrow" value={size as never} of={Section.properties.length} onCommit={setSize} />
-      </div>
+    <>
       <div className="mt-6 grid grid-cols-2 gap-6">
         <div>
           <Segments label="Segments" value={side} options={['up', 'level', 'down'] as const} onChange={setSide} />
@@ -109,6 +125,6 @@ export default function Gallery() {
           <p>Escape puts it away.</p>
         </Modal>
       ) : null}
-    </main>
+    </>
   )
 }

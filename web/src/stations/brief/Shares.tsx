@@ -1,81 +1,39 @@
 import { type Arrival, FATES, findThing, shared, keyWords as words } from '@nubrin/core/record'
 import { freshId } from '../../data'
-import { CountCell, GroupedSelect, RemoveButton, SelectCell } from '../../kit'
+import { bound, CountCell, GroupedSelect, RemoveButton, SelectCell } from '../../kit'
 import { useOrder } from '../../store/commission'
 import { placesOfOrder } from '../../things/places'
 
+type Share = Arrival['shares'][number]
+
 /** What became of all that came under one name, in shares that add up to it, each with its saber and where it is now. */
 export function Shares({ arrival: a, onEdit }: { arrival: Arrival; onEdit: (run: (x: Arrival) => void) => void }) {
-  const order = useOrder()
   const sum = shared(a.shares)
-  const share = (id: string, run: (x: Arrival['shares'][number]) => void) =>
-    onEdit((x) => {
-      const y = x.shares.find((q) => q.id === id)
-      if (y) run(y)
+  const split = () =>
+    onEdit((y) => {
+      const count = Math.max(1, y.quantity - shared(y.shares))
+      y.shares.push({ id: freshId(), fate: 'undecided', count })
     })
   return (
     <>
       {a.shares.map((x, i) => (
-        <div key={x.id} className="grid grid-cols-[2rem_6rem_minmax(0,1fr)_1.5rem] items-center gap-2 pl-3">
-          {a.shares.length > 1 ? (
-            <CountCell
-              label={`Share ${i + 1} of ${a.what}, how many`}
-              max={999}
-              value={x.count}
-              onCommit={(v) => share(x.id, (y) => void (y.count = v))}
-            />
-          ) : (
-            <span className="text-quiet text-right">all</span>
-          )}
-          <SelectCell
-            label={a.shares.length > 1 ? `Share ${i + 1} of ${a.what}, what became of it` : `What became of ${a.what}`}
-            value={x.fate}
-            options={FATES}
-            words={words}
-            onCommit={(v) => share(x.id, (y) => void (y.fate = v))}
-          />
-          <GroupedSelect
-            label={`Share ${i + 1} of ${a.what}, where it is now`}
-            value={x.now ?? ''}
-            groups={[{ title: '', choices: [{ value: '', words: 'where it is now' }] }, ...placesOfOrder(order)]}
-            onCommit={(v) =>
-              share(x.id, (y) => {
-                if (!v) {
-                  delete y.now
-                  delete y.saber
-                  return
-                }
-                y.now = v as NonNullable<typeof y.now>
-                const home = findThing(order, v)?.saber
-                if (home) y.saber = home
-              })
-            }
-          />
-          {a.shares.length > 1 ? (
-            <RemoveButton
-              what={`share ${i + 1} of ${a.what}`}
-              onClick={() => onEdit((y) => void (y.shares = y.shares.filter((q) => q.id !== x.id)))}
-            />
-          ) : (
-            <span />
-          )}
-        </div>
+        <ShareRow
+          key={x.id}
+          share={x}
+          what={a.what}
+          n={a.shares.length > 1 ? i + 1 : undefined}
+          onEdit={(run) =>
+            onEdit((y) => {
+              const own = y.shares.find((q) => q.id === x.id)
+              if (own) run(own)
+            })
+          }
+          onRemove={() => onEdit((y) => void (y.shares = y.shares.filter((q) => q.id !== x.id)))}
+        />
       ))}
       {a.quantity > 1 || sum !== a.quantity ? (
         <p className="flex items-baseline gap-3 pl-3 text-[0.87rem]">
-          <button
-            type="button"
-            className="text-brass"
-            onClick={() =>
-              onEdit(
-                (y) =>
-                  void y.shares.push({
-                    ...{ id: freshId(), fate: 'undecided' as const },
-                    count: Math.max(1, y.quantity - shared(y.shares)),
-                  }),
-              )
-            }
-          >
+          <button type="button" className="text-brass" onClick={split}>
             split it
           </button>
           <span className={sum === a.quantity ? 'text-quiet' : 'text-stop'}>
@@ -84,5 +42,57 @@ export function Shares({ arrival: a, onEdit }: { arrival: Arrival; onEdit: (run:
         </p>
       ) : null}
     </>
+  )
+}
+
+/** One share: how many, where there are several shares; what became of it, and where it is now. */
+function ShareRow({
+  share: x,
+  what,
+  n,
+  onEdit,
+  onRemove,
+}: {
+  share: Share
+  what: string
+  /** Which of several. */
+  n: number | undefined
+  onEdit: (run: (x: Share) => void) => void
+  onRemove: () => void
+}) {
+  const order = useOrder()
+  const { choice } = bound(x, onEdit)
+  const place = (v: string) =>
+    onEdit((y) => {
+      if (!v) {
+        delete y.now
+        delete y.saber
+        return
+      }
+      y.now = v as NonNullable<typeof y.now>
+      const home = findThing(order, v)?.saber
+      if (home) y.saber = home
+    })
+  return (
+    <div className="grid grid-cols-[2rem_6rem_minmax(0,1fr)_1.5rem] items-center gap-2 pl-3">
+      {n ? (
+        <CountCell label={`Share ${n} of ${what}, how many`} max={999} {...choice('count')} />
+      ) : (
+        <span className="text-quiet text-right">all</span>
+      )}
+      <SelectCell
+        label={n ? `Share ${n} of ${what}, what became of it` : `What became of ${what}`}
+        options={FATES}
+        words={words}
+        {...choice('fate')}
+      />
+      <GroupedSelect
+        label={`Share ${n ?? 1} of ${what}, where it is now`}
+        value={x.now ?? ''}
+        groups={[{ title: '', choices: [{ value: '', words: 'where it is now' }] }, ...placesOfOrder(order)]}
+        onCommit={place}
+      />
+      {n ? <RemoveButton what={`share ${n} of ${what}`} onClick={onRemove} /> : <span />}
+    </div>
   )
 }

@@ -8,6 +8,16 @@ import { useWorker } from '../../workers/useWorker'
 import { sizeText } from './sizeText'
 import { Verdict } from './Verdict'
 
+/** The fitted row stands at the top of the list: what is smaller lies above, what is larger below. Verdicts make rows taller. */
+function useFittedOnTop(rowId: string | undefined, shelf: readonly CataloguePart[], told: boolean) {
+  const list = useRef<HTMLUListElement>(null)
+  useEffect(() => {
+    const row = list.current?.querySelector<HTMLElement>('[data-fitted]')
+    if (row && list.current) list.current.scrollTop = row.offsetTop - list.current.offsetTop
+  }, [rowId, shelf, told])
+  return list
+}
+
 /** One kind of the shelf, each row judged against the part fitted now. */
 export function OffTheShelf({
   saber,
@@ -42,14 +52,8 @@ export function OffTheShelf({
   const tried = result?.part === asked ? result?.list : undefined
   const nominal = useMemo(() => axialSlack(saber).nominal, [saber])
   const slack = nominal.ok ? nominal.value : undefined
-  // The fitted row stands at the top of the list: what is smaller lies above, what is larger below. Verdicts make rows taller.
-  const told = tried !== undefined
-  const list = useRef<HTMLUListElement>(null)
   const rowId = fitted?.catalogue
-  useEffect(() => {
-    const row = list.current?.querySelector<HTMLElement>('[data-fitted]')
-    if (row && list.current) list.current.scrollTop = row.offsetTop - list.current.offsetTop
-  }, [rowId, shelf, told])
+  const list = useFittedOnTop(rowId, shelf, tried !== undefined)
   return (
     <section aria-label="Catalogue">
       <h2 className="h2">Off the shelf</h2>

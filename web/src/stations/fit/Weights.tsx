@@ -7,6 +7,20 @@ import { useBench } from '../../store/commission'
 const [W, H] = [600, 178]
 const BOX = { left: 10, right: 12, top: 20, bottom: 34 }
 
+/** Names where there is room for them: heaviest first, none over another. */
+function namesOf(loads: Balance['loads'], x: (mm: number) => number, y: (g: number) => number) {
+  const named: { ref: string; x: number; y: number; half: number; text: string }[] = []
+  for (const l of loads) {
+    const text = `${l.name.split(',')[0]}, ${formatNumber(MAKER, l.mass, 0)} g`
+    const half = text.length * 2.9 + 4
+    const at = Math.min(Math.max(x(l.x), half), W - half)
+    const free = named.every((d) => Math.abs(d.y - y(l.mass)) > 14 || Math.abs(d.x - at) > d.half + half)
+    const clear = loads.every((o) => o === l || Math.abs(x(o.x) - at) > half || y(o.mass) > y(l.mass) - 3)
+    if (free && clear && named.length < 7) named.push({ ref: l.ref, x: at, y: y(l.mass), half, text })
+  }
+  return named
+}
+
 /** What the balance is made of: a stroke for each thing, as high as it is heavy, where its middle lies. Touch one to light it. */
 export function Weights({ of, grip, hilt }: { of: Balance; grip: number; hilt: number }) {
   const axis = useRef<SVGGElement>(null)
@@ -28,16 +42,7 @@ export function Weights({ of, grip, hilt }: { of: Balance; grip: number; hilt: n
     g.attr('transform', `translate(0,${H - BOX.bottom})`).call(axisBottom(x).ticks(8).tickSizeOuter(0))
     g.selectAll('.tick text').attr('font-size', 11.5).attr('fill', '#5f594b').style('font-family', 'inherit')
   }, [x])
-  // Names where there is room for them: heaviest first, none over another.
-  const named: { ref: string; x: number; y: number; half: number; text: string }[] = []
-  for (const l of of.loads) {
-    const text = `${l.name.split(',')[0]}, ${formatNumber(MAKER, l.mass, 0)} g`
-    const half = text.length * 2.9 + 4
-    const at = Math.min(Math.max(x(l.x), half), W - half)
-    const free = named.every((d) => Math.abs(d.y - y(l.mass)) > 14 || Math.abs(d.x - at) > d.half + half)
-    const clear = of.loads.every((o) => o === l || Math.abs(x(o.x) - at) > half || y(o.mass) > y(l.mass) - 3)
-    if (free && clear && named.length < 7) named.push({ ref: l.ref, x: at, y: y(l.mass), half, text })
-  }
+  const named = namesOf(of.loads, x, y)
   return (
     <svg
       viewBox={`0 0 ${W} ${H}`}

@@ -6,6 +6,7 @@ import { useState } from 'react'
 import { Refused, RemoveButton, TextCell } from '../../kit'
 import { useEditHilt } from '../../store/commission'
 
+type Which = 'outer' | 'bore'
 const KEY = { outer: 'outerProfile', bore: 'boreProfile' } as const
 const WORD = { outer: 'outside', bore: 'bore' } as const
 
@@ -20,55 +21,37 @@ function withPoint(points: readonly ProfilePoint[]): ProfilePoint[] {
   return points.toSpliced(gap.i, 0, { x: mean(a.x, b.x), d: mean(a.d, b.d) })
 }
 
-/** One profile as its points, x from the section's rear and diameter; a wrong one stays in its field with the rule beside it. */
-export function Profile({ section, which }: { section: Section; which: 'outer' | 'bore' }) {
+/** Writes a profile down, or says which rule it breaks. */
+function useProfile(section: Section, which: Which) {
   const edit = useEditHilt('sections')
   const [wrong, setWrong] = useState('')
   const length = known(section.length)
-  const points = section[KEY[which]]
   const commit = (next: ProfilePoint[] | undefined) => {
     const fault = next && length !== undefined ? profileFaults(next, length, which)[0] : undefined
-    if (fault) {
-      setWrong(profileFaultText(fault))
-      return
-    }
-    setWrong('')
+    setWrong(fault ? profileFaultText(fault) : '')
+    if (fault) return
     edit(`${WORD[which]} profile`, section.id, (y) => {
       if (next) y[KEY[which]] = next
       else delete y[KEY[which]]
     })
   }
-  const whole = known(which === 'outer' ? section.outside : section.bore)
-  if (!points)
-    return (
-      <div>
-        <div className="label">{WORD[which]} profile</div>
-        {length !== undefined && whole !== undefined ? (
-          <button
-            type="button"
-            className="text-brass py-1 text-left"
-            onClick={() =>
-              commit([
-                { x: 0, d: whole },
-                { x: Number((length / 2).toFixed(1)), d: whole },
-                { x: length, d: whole },
-              ])
-            }
-          >
-            + step or taper it
-          </button>
-        ) : (
-          <p className="text-quiet text-[0.87rem]">straight; measure it first</p>
-        )}
-      </div>
-    )
+  return { wrong, setWrong, commit }
+}
+
+/** One profile as its points, x from the section’s rear and diameter; a wrong one stays in its field with the rule beside it. */
+export function Profile({ section, which }: { section: Section; which: Which }) {
+  const { wrong, setWrong, commit } = useProfile(section, which)
+  const points = section[KEY[which]]
+  if (!points) return <Straight section={section} which={which} onShape={commit} />
   const number = (i: number, key: 'x' | 'd', text: string) => {
     const read = parseMeasure(text, 'length')
-    if (!read.ok) {
-      setWrong(`“${text}” is not a length`)
-      return
-    }
-    commit(points.map((p, k) => (k === i ? { ...p, [key]: read.value } : p)))
+    if (read.ok) commit(points.with(i, { ...points[i]!, [key]: read.value }))
+    else setWrong(`“${text}” is not a length`)
+  }
+  const takeOut = (i: number) => {
+    if (points.length <= 2) commit(undefined)
+    else if (i === 0 || i === points.length - 1) setWrong('the ends stay; take the points between them away first')
+    else commit(points.toSpliced(i, 1))
   }
   return (
     <div>
@@ -86,16 +69,7 @@ export function Profile({ section, which }: { section: Section; which: 'outer' |
               value={formatNumber(MAKER, p.d)}
               onCommit={(v) => number(i, 'd', v)}
             />
-            <RemoveButton
-              what={`${WORD[which]} point ${i + 1}`}
-              onClick={() =>
-                points.length <= 2
-                  ? commit(undefined)
-                  : i === 0 || i === points.length - 1
-                    ? setWrong('the ends stay; take the points between them away first')
-                    : commit(points.filter((_, k) => k !== i))
-              }
-            />
+            <RemoveButton what={`${WORD[which]} point ${i + 1}`} onClick={() => takeOut(i)} />
           </li>
         ))}
       </ul>
@@ -106,6 +80,34 @@ export function Profile({ section, which }: { section: Section; which: 'outer' |
         straight
       </button>
       <Refused why={wrong} className="text-[0.87rem]" />
+    </div>
+  )
+}
+
+/** A profile that nobody has drawn yet: it can be begun once length and diameter are known. */
+function Straight({
+  section,
+  which,
+  onShape,
+}: {
+  section: Section
+  which: Which
+  onShape: (points: ProfilePoint[]) => void
+}) {
+  const length = known(section.length)
+  const d = known(which === 'outer' ? section.outside : section.bore)
+  const begin = (long: number, whole: number) =>
+    onShape([0, Number((long / 2).toFixed(1)), long].map((x) => ({ x, d: whole })))
+  return (
+    <div>
+      <div className="label">{WORD[which]} profile</div>
+      {length !== undefined && d !== undefined ? (
+        <button type="button" className="text-brass py-1 text-left" onClick={() => begin(length, d)}>
+          + step or taper it
+        </button>
+      ) : (
+        <p className="text-quiet text-[0.87rem]">straight; measure it first</p>
+      )}
     </div>
   )
 }

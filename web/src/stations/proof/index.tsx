@@ -1,6 +1,7 @@
 import { MAKER } from '@nubrin/core/units'
-import { useEffect, useMemo, useState } from 'react'
-import { later } from '../../base/later'
+import { useMemo } from 'react'
+import { later, useCode } from '../../base/later'
+import { once } from '../../base/once'
 import { freshId } from '../../data'
 import { AddLine, Empty } from '../../kit'
 import { useEditSaber, useSaber } from '../../store/commission'
@@ -10,21 +11,15 @@ const Repairs = later(() => import('./Repairs').then((m) => m.Repairs))
 const History = later(() => import('./charts').then((m) => m.History))
 const PasteReadings = later(() => import('./PasteReadings').then((m) => m.PasteReadings))
 
-type Plan = Pick<typeof import('@nubrin/core/proof'), 'plannedTests' | 'proposeTests'>
+/** What a saber calls for is worked out by code that comes a moment later. */
+const PLAN = once(() => import('./plan-code'))
 
 /** Tests with limits, readings and repairs. */
 export default function Proof() {
   const saber = useSaber()
   const editSaber = useEditSaber()
   const have = new Set(saber.tests.map((t) => t.key))
-  const [plan, setPlan] = useState<Plan>()
-  useEffect(() => {
-    let here = true
-    void import('./plan-code').then(({ plannedTests, proposeTests }) => here && setPlan({ plannedTests, proposeTests }))
-    return () => {
-      here = false
-    }
-  }, [])
+  const { now: plan } = useCode(PLAN)
   const planned = useMemo(
     () => new Map((plan?.plannedTests(MAKER, saber) ?? []).map((p) => [p.test.key, p])),
     [saber, plan],

@@ -13,7 +13,7 @@ export function PresetSheet({ saber, preset: p, n }: { saber: Saber; preset: Pre
   const edit = useEditThing('presets')
   const remove = useRemove()
   const set = (run: (x: Preset) => void) => edit('preset', p.id, run)
-  const { choice, given, maybe, text, tick } = bound(p, set)
+  const { given, tick } = bound(p, set)
   const ignite = p.sounds.find((s) => s.event === 'ignite' && s.seconds)
   return (
     <section aria-label={`Preset ${p.name}`}>
@@ -34,47 +34,7 @@ export function PresetSheet({ saber, preset: p, n }: { saber: Saber; preset: Pre
       <CheckBox className="text-quiet" {...tick('mayCopy')}>
         its licence lets the client’s page carry it
       </CheckBox>
-      <div className="mt-1 grid grid-cols-4 gap-3">
-        <TextCell title="font" label="Font" {...choice('font')} />
-        <TextCell title="style" label="Style" {...text('style')} />
-        <TextCell title="asked for by" label="Asked for by" {...text('askedBy')} />
-        <TextCell title="why" label="Why this preset" {...text('why')} />
-        <SelectCell
-          title="it is"
-          label="Status of the preset"
-          options={STATUSES}
-          words={(v) => (v === 'unsure' ? 'not sure' : v)}
-          {...choice('status')}
-        />
-        <FactField label="extends in" of={Preset.properties.extendMs} source="configured" {...given('extendMs')} />
-        <FactField label="goes back in" of={Preset.properties.retractMs} source="configured" {...given('retractMs')} />
-        <FactField
-          label="flashes, a second"
-          of={Preset.properties.flickerHz}
-          source="configured"
-          {...given('flickerHz')}
-        />
-        <TextCell
-          title="tracks, by comma"
-          label="Tracks"
-          value={p.tracks.join(', ')}
-          onCommit={(v) =>
-            set((x) => {
-              x.tracks = v
-                .split(',')
-                .map((t) => t.trim())
-                .filter(Boolean)
-            })
-          }
-        />
-        <SelectCell
-          title="looks like"
-          label="Look of the blade"
-          options={['', ...LOOKS]}
-          words={(v) => LOOK_WORDS[v]}
-          {...maybe('look')}
-        />
-      </div>
+      <Fields preset={p} set={set} />
       <Effects preset={p} onEdit={set} />
       <Notes of={p} what={p.name} onEdit={set} className="mt-2" />
       <Sounds saber={saber} preset={p} onEdit={set} />
@@ -93,5 +53,53 @@ export function PresetSheet({ saber, preset: p, n }: { saber: Saber; preset: Pre
         </button>
       ) : null}
     </section>
+  )
+}
+
+/** Whose wish it is and why it is there, its times, and how it looks. */
+function Fields({ preset: p, set }: { preset: Preset; set: (run: (x: Preset) => void) => void }) {
+  const { choice, given, maybe, text } = bound(p, set)
+  return (
+    <div className="mt-1 grid grid-cols-4 gap-3">
+      <TextCell title="font" label="Font" {...choice('font')} />
+      <TextCell title="style" label="Style" {...text('style')} />
+      <TextCell title="asked for by" label="Asked for by" {...text('askedBy')} />
+      <TextCell title="why" label="Why this preset" {...text('why')} />
+      <SelectCell
+        title="it is"
+        label="Status of the preset"
+        options={STATUSES}
+        words={(v) => (v === 'unsure' ? 'not sure' : v)}
+        {...choice('status')}
+      />
+      <FactField label="extends in" of={Preset.properties.extendMs} source="configured" {...given('extendMs')} />
+      <FactField label="goes back in" of={Preset.properties.retractMs} source="configured" {...given('retractMs')} />
+      <FactField
+        label="flashes, a second"
+        of={Preset.properties.flickerHz}
+        source="configured"
+        {...given('flickerHz')}
+      />
+      <TextCell
+        title="tracks, by comma"
+        label="Tracks"
+        value={p.tracks.join(', ')}
+        onCommit={(v) =>
+          set((x) => {
+            x.tracks = v
+              .split(',')
+              .map((t) => t.trim())
+              .filter(Boolean)
+          })
+        }
+      />
+      <SelectCell
+        title="looks like"
+        label="Look of the blade"
+        options={['', ...LOOKS]}
+        words={(v) => LOOK_WORDS[v]}
+        {...maybe('look')}
+      />
+    </div>
   )
 }

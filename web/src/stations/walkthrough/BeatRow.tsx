@@ -1,8 +1,7 @@
 import type { Beat, Saber } from '@nubrin/core/record'
 import { guessSeconds, liveText } from '@nubrin/core/script'
-import { MAKER } from '@nubrin/core/units'
 import { Mark, RemoveButton } from '../../kit'
-import { useEditThing, useRemove } from '../../store/commission'
+import { useClient, useEditThing, useRemove } from '../../store/commission'
 
 const LEFT = { paper: 'on paper', picture: 'on a picture' } as const
 
@@ -28,6 +27,7 @@ export function BeatRow({
   onOpen: () => void
 }) {
   const remove = useRemove()
+  const client = useClient()
   const edit = useEditThing('beats')
   return (
     <div className={open ? 'bg-card' : ''}>
@@ -41,7 +41,7 @@ export function BeatRow({
           className={`min-w-0 flex-1 py-1 text-left leading-snug ${b.leftTo ? 'text-quiet italic' : ''} ${open ? 'text-quiet truncate' : ''}`}
           onClick={onOpen}
         >
-          {liveText(MAKER, saber, b.say)}
+          {liveText(client, saber, b.say)}
         </button>
         {troubles.length || stray ? (
           <span className="pt-1" title={troubles.join(' ') || 'far from its kind'}>

@@ -1,9 +1,9 @@
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/react'
 import type { Saber } from '@nubrin/core/record'
 import { liveText, sayableFacts } from '@nubrin/core/script'
-import { MAKER } from '@nubrin/core/units'
 import { useMemo, useRef, useState } from 'react'
 import { useDraft } from '../../kit'
+import { useClient } from '../../store/commission'
 
 /** What is said, in the maker's own words. An @ asks for a fact: it stays what it is in the record, whatever it becomes. */
 export function SayField({
@@ -20,6 +20,7 @@ export function SayField({
   onCaret: (at: number) => void
 }) {
   const d = useDraft(value, onCommit)
+  const client = useClient()
   const text = useRef<HTMLTextAreaElement>(null)
   const [asking, setAsking] = useState<number>()
   const live = d.draft.includes('[[')
@@ -59,7 +60,7 @@ export function SayField({
           }}
         />
       )}
-      {live ? <p className="text-quiet px-1 pt-1 italic">{liveText(MAKER, saber, d.draft)}</p> : null}
+      {live ? <p className="text-quiet px-1 pt-1 italic">{liveText(client, saber, d.draft)}</p> : null}
     </div>
   )
 }

@@ -6,7 +6,7 @@ import { freshId } from '../../data'
 import { Empty, SelectCell, SortableList } from '../../kit'
 import { useEditSaber, useLight, useOrder, useSaber } from '../../store/commission'
 import { BeatRow } from './BeatRow'
-import { useRehearsal } from './useRehearsal'
+import { COMPOSER, useRehearsal } from './useRehearsal'
 
 /** What stands beside the script, and what only an open beat needs; each comes a moment later. */
 const BeatSheet = later(() => import('./BeatSheet').then((m) => m.BeatSheet))
@@ -29,21 +29,20 @@ const NONE: readonly string[] = []
 /** What changes the script as a whole; the composer's code comes with the first wish for it. */
 function useScript() {
   const editSaber = useEditSaber()
-  const compose = () => import('./compose-code')
   return {
     async composeAnew() {
-      const code = await compose()
+      const code = await COMPOSER.fetch()
       editSaber('compose', (s, d) => void (s.beats = code.compose(d, s)))
     },
     async trim() {
-      const { proposeTrim, targetOf } = await compose()
+      const { proposeTrim, targetOf } = await COMPOSER.fetch()
       editSaber('leave to paper', (s, d) => {
         const left = new Set(proposeTrim(d, s, targetOf(s) ?? 0))
         for (const b of s.beats) if (left.has(b.id)) b.leftTo = 'paper'
       })
     },
     async reorder(next: Beat[]) {
-      const { composedWords } = await compose()
+      const { composedWords } = await COMPOSER.fetch()
       editSaber('order of beats', (s, d) => void (s.beats = composedWords(d, { ...s, beats: next })))
     },
     /** A beat of the maker's own behind another one, else before the farewell; its id. */

@@ -1,6 +1,11 @@
 import { type Commission, readerOf, type Saber } from '@nubrin/core/record'
 import type { Rehearsal, Stray } from '@nubrin/core/script'
-import { useEffect, useState } from 'react'
+import { useMemo } from 'react'
+import { useCode } from '../../base/later'
+import { once } from '../../base/once'
+
+/** The composer’s code, for whoever needs it first. */
+export const COMPOSER = once(() => import('./compose-code'))
 
 interface Rehearsed {
   run: Rehearsal | undefined
@@ -14,25 +19,16 @@ const NOTHING: Rehearsed = { run: undefined, troubles: new Map(), strays: [], no
 
 /** The script run on the machine, anew with every change; its code comes a moment after the words. */
 export function useRehearsal(order: Commission, saber: Saber): Rehearsed {
-  const [got, setGot] = useState(NOTHING)
-  useEffect(() => {
-    let here = true
-    import('./compose-code').then(
-      ({ rehearse, staleSentences, straysOf, troubleText }) => {
-        if (!here) return
-        const run = rehearse(readerOf(order), saber)
-        const troubles = new Map<string, string[]>()
-        for (const t of run.troubles) troubles.set(t.beat.id, [...(troubles.get(t.beat.id) ?? []), troubleText(t)])
-        const now = new Map(
-          staleSentences(order, saber).flatMap((x) => (x.code === 'changed' ? [[x.beat.id, x.now] as const] : [])),
-        )
-        setGot({ run, troubles, strays: straysOf(order, saber), now })
-      },
-      () => undefined,
+  const { now: code } = useCode(COMPOSER)
+  return useMemo(() => {
+    if (!code) return NOTHING
+    const { rehearse, staleSentences, straysOf, troubleText } = code
+    const run = rehearse(readerOf(order), saber)
+    const troubles = new Map<string, string[]>()
+    for (const t of run.troubles) troubles.set(t.beat.id, [...(troubles.get(t.beat.id) ?? []), troubleText(t)])
+    const now = new Map(
+      staleSentences(order, saber).flatMap((x) => (x.code === 'changed' ? [[x.beat.id, x.now] as const] : [])),
     )
-    return () => {
-      here = false
-    }
-  }, [order, saber])
-  return got
+    return { run, troubles, strays: straysOf(order, saber), now }
+  }, [code, order, saber])
 }

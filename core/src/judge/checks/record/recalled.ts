@@ -3,7 +3,7 @@ import type { Ref } from '../../../record'
 import { ALL_FACTS, check } from '../../check'
 import { unitOfPlace } from '../../text'
 
-export interface Value {
+interface Value {
   field: string
   value: number | string
   unit: string
