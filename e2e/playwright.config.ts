@@ -36,15 +36,16 @@ export default defineConfig<object, { clock: Clock }>({
   workers: 2,
   retries: 0,
   forbidOnly: true,
-  timeout: 180_000,
-  expect: { timeout: 15_000 },
+  // As long as a person would wait on a busy machine; a good run waits for none of them.
+  timeout: 300_000,
+  expect: { timeout: 45_000 },
   reporter: [['list']],
   projects,
   use: {
     viewport: { width: 1280, height: 800 },
     launchOptions: CHROMIUM,
     headless: true,
-    actionTimeout: 15_000,
+    actionTimeout: 45_000,
     // A trace of every test costs as much as the tests: it is asked for where one has failed.
     trace: process.env.NUBRIN_TRACE ? 'on' : 'off',
     screenshot: 'only-on-failure',
