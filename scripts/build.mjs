@@ -20,17 +20,8 @@ function fingerprint() {
   return hash.update(readFileSync(join(root, 'package-lock.json'))).digest('hex')
 }
 
-export async function build({ force = false } = {}) {
-  const stamp = join(root, 'server', 'dist', '.built')
-  const now = fingerprint()
-  if (
-    !force &&
-    existsSync(stamp) &&
-    existsSync(join(root, 'web', 'dist', 'index.html')) &&
-    readFileSync(stamp, 'utf8') === now
-  )
-    return false
-  console.log('Building …')
+/** Bundles the server of a tree: workspaces are taken in, everything else stays a package. */
+export async function buildServer(root) {
   const esbuild = await import('esbuild')
   await esbuild.build({
     entryPoints: {
@@ -47,7 +38,6 @@ export async function build({ force = false } = {}) {
     logLevel: 'warning',
     plugins: [
       {
-        // Workspaces are bundled, everything else stays a package.
         name: 'externals',
         setup(b) {
           b.onResolve({ filter: /^[^./]/ }, (a) =>
@@ -57,6 +47,20 @@ export async function build({ force = false } = {}) {
       },
     ],
   })
+}
+
+export async function build({ force = false } = {}) {
+  const stamp = join(root, 'server', 'dist', '.built')
+  const now = fingerprint()
+  if (
+    !force &&
+    existsSync(stamp) &&
+    existsSync(join(root, 'web', 'dist', 'index.html')) &&
+    readFileSync(stamp, 'utf8') === now
+  )
+    return false
+  console.log('Building …')
+  await buildServer(root)
   const vite = await import('vite')
   await vite.build({ root: join(root, 'web'), logLevel: 'warn' })
   // The client's page once more, as one script and one style for the file that needs no server.

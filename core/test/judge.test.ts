@@ -71,15 +71,14 @@ describe('what a check reads is what it says that it reads', () => {
 })
 const demoFacts = (saber: Saber) => {
   let found: Parameters<(typeof CHECKS)[number]['run']>[0]['facts'] = []
-  makeJudge([
-    check<Record<never, never>>({
-      ...{ id: 'probe', station: 'hilt', scope: 'saber', source: '', reads: [] },
-      run: (ctx) => {
-        found = ctx.facts
-        return []
-      },
-    }),
-  ])({ ...all[0]!, sabers: [saber] }, TODAY)
+  const probe = check<Record<never, never>>({
+    ...{ id: 'probe', station: 'hilt', scope: 'saber', source: '', reads: [] },
+    run: (ctx) => {
+      found = ctx.facts
+      return []
+    },
+  })
+  makeJudge([probe], { probe: { rule: '', says: {} } })({ ...all[0]!, sabers: [saber] }, TODAY)
   return found
 }
 

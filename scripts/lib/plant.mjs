@@ -1,0 +1,100 @@
+// Faults planted in a copy of the tree: which there could be, which are drawn, and the copy in which each can be switched on.
+import { createHash } from 'node:crypto'
+import { cpSync, existsSync, mkdirSync, readdirSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { Instrumenter } from '@stryker-mutator/instrumenter'
+
+const quiet = Object.fromEntries(
+  ['trace', 'debug', 'info', 'warn', 'error', 'fatal'].flatMap((k) => [
+    [k, () => {}],
+    [`is${k[0].toUpperCase()}${k.slice(1)}Enabled`, () => false],
+  ]),
+)
+const planter = new Instrumenter(quiet)
+/** What is only words or looks says nothing about what a test notices: a catalogue, and the classes of a page. */
+const WORDS = /\/(words|tongues|gallery)\/|-words\.ts$|(^|\/)index\.ts$|\/names\.ts$/
+const optionsOf = (area) => ({
+  excludedMutations: area === 'web' ? ['StringLiteral'] : [],
+  plugins: null,
+  ignorers: [],
+  noHeader: false,
+})
+
+const sourcesOf = (root, area) =>
+  readdirSync(join(root, area, 'src'), { recursive: true, encoding: 'utf8' })
+    .filter((f) => /\.tsx?$/.test(f))
+    .map((f) => join(area, 'src', f))
+    .filter((f) => !WORDS.test(f))
+    .sort()
+
+const planted = (area, files) => planter.instrument(files, optionsOf(area))
+const where = (m) =>
+  `${m.fileName}:${m.location.start.line + 1}:${m.location.start.column} ${m.mutatorName} ${m.replacement}`
+
+/** So many faults of an area, drawn by the seed from all that could be planted in it. */
+export async function draw(root, area, n, seed, only) {
+  const files = sourcesOf(root, area)
+    .filter((f) => !only || f.startsWith(join(area, 'src', only)))
+    .map((name) => ({ name, mutate: true, content: readFileSync(join(root, name), 'utf8') }))
+  const all = []
+  // A file at a time, so that no identity depends on the others.
+  for (const f of files) all.push(...(await planted(area, [f])).mutants)
+  const luck = (m) =>
+    createHash('sha256')
+      .update(`${seed} ${where(m)}`)
+      .digest('hex')
+  return {
+    all: all.length,
+    drawn: all
+      .map((m) => [luck(m), m])
+      .sort(([a], [b]) => (a < b ? -1 : 1))
+      .slice(0, n)
+      .map(([, m]) => m),
+  }
+}
+
+/** Copies the tree with the drawn faults in it, each switched off; gives them with what switches each on. */
+export async function plant(root, copy, area, drawn) {
+  rmSync(copy, { recursive: true, force: true })
+  mkdirSync(copy, { recursive: true })
+  for (const name of readdirSync(root)) {
+    if (['node_modules', 'test-results', '.data', '.git', 'docs'].includes(name)) continue
+    cpSync(join(root, name), join(copy, name), { recursive: true, filter: (f) => !f.endsWith('/node_modules') })
+  }
+  cpSync(join(root, 'docs'), join(copy, 'docs'), { recursive: true, filter: (f) => !f.endsWith('/screenshots') })
+  for (const f of ['node_modules', 'server/node_modules', 'web/node_modules'])
+    if (existsSync(join(root, f))) symlinkSync(join(root, f), join(copy, f))
+  const files = Map.groupBy ? Map.groupBy(drawn, (m) => m.fileName) : grouped(drawn)
+  const out = []
+  let next = 0
+  for (const [name, own] of files) {
+    const ranges = own.map((m) => m.location)
+    const content = readFileSync(join(root, name), 'utf8')
+    const { files: written, mutants } = await planted(area, [{ name, mutate: ranges, content }])
+    // Numbers begin anew in each file; those of different files must not switch each other on.
+    const base = next
+    next += mutants.length
+    const text = written[0].content.replace(
+      /(stryMutAct_9fa48|stryCov_9fa48)\(((?:"\d+"(?:, )?)+)\)/g,
+      (_all, f, ids) => `${f}(${ids.replace(/\d+/g, (id) => String(Number(id) + base))})`,
+    )
+    writeFileSync(join(copy, name), text)
+    for (const m of own) {
+      const found = mutants.find((x) => where(x) === where(m))
+      if (found)
+        out.push({
+          id: String(Number(found.id) + base),
+          file: name,
+          line: m.location.start.line + 1,
+          kind: m.mutatorName,
+          becomes: m.replacement.replace(/\s+/g, ' ').slice(0, 80),
+        })
+    }
+  }
+  return out
+}
+function grouped(list) {
+  const by = new Map()
+  for (const m of list) by.set(m.fileName, [...(by.get(m.fileName) ?? []), m])
+  return by
+}
