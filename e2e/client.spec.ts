@@ -234,6 +234,7 @@ test('a client who reads German gets all of it in German', async ({ page, server
   await saved(page)
   await page.goto(`${server.url}/commission/reed-warden/walkthrough`)
   await page.getByRole('button', { name: 'compose again' }).click()
+  await expect(page.getByRole('button', { name: /^Hallo Ilsabet Vorne\. Das ist Reed Warden/ })).toBeVisible()
   await saved(page)
   const link = await issued(page, 'reed-warden')
   await page.goto(server.url + link)

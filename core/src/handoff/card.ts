@@ -35,6 +35,7 @@ export interface Card {
   pages: CardPrim[][]
 }
 
+/** Sheets of ISO 216, in points of 1/72 in. */
 export const CARD_PAPERS = { A5: [419.53, 595.28], A4: [595.28, 841.89] } as const
 export type CardPaper = keyof typeof CARD_PAPERS
 

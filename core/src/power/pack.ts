@@ -13,7 +13,7 @@ export interface Pack {
 /** Cells inside one fitted pack, by its nominal voltage: 3.6 V each. */
 export const cellsIn = (nominalVolts: number): number => Math.max(1, Math.round(nominalVolts / 3.65))
 
-/** Above this a pack feeds pixels, which take 5 V, only through a converter; its usual efficiency. */
+/** Above this a pack feeds pixels, which take 5 V, only through a converter, 85 to 95 % efficient by their datasheets. */
 const DIRECT_VOLTS = 5.5
 const RAIL_VOLTS = 5
 const EFFICIENCY = 0.9

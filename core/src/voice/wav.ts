@@ -25,12 +25,15 @@ export interface WavFault {
   message: string
 }
 
+/** Below what 32 bits can hold, dB under full scale: a peak of nothing has some number, too. */
 const FLOOR_DB = -200
 const toDb = (x: number) => (x > 0 ? Math.max(FLOOR_DB, 20 * Math.log10(x)) : FLOOR_DB)
+/** What counts as silence at either end: 60 dB under full scale, as the decay of a room is measured (ISO 3382). */
 const SILENCE = 10 ** (-60 / 20)
 
 /** What is believed of a header; beyond it the file is refused. A chunk is eight bytes and more, so even a full count is soon walked. */
 const MOST = { chunks: 4096, channels: 64, rate: 768_000 }
+/** Codes of the formats, and the length a writer leaves that did not know it, as RIFF WAVE has them. */
 const [PCM, FLOAT, EXTENSIBLE] = [1, 3, 0xfffe]
 const UNKNOWN_SIZE = 0xffffffff
 /** Samples decoded at a time. */

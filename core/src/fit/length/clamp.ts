@@ -3,7 +3,7 @@ import { type FittedPart, refTo, type Saber, type Section } from '../../record'
 import { layOut, sideOpenings, spanOf } from '../../room'
 import { axialSlack } from './chain'
 
-/** Wanted clamp of a chassis held by its length, and air before a speaker's face, mm; the shop may change them. */
+/** Wanted clamp of a chassis held by its length, and air before a speaker's face, mm: trade practice; the shop may change them. */
 export const CLAMP = { least: 0.2, most: 0.5, aim: 0.35 }
 export const GRILLE_AIR = 0.5
 

@@ -3,7 +3,7 @@ import type { FittedPart, Saber } from '../../record'
 import { cavityOf, type Interval, onAxis, roundRoom, spanOf } from '../../room'
 import { axialSlack } from './chain'
 
-/** Air left around a spacer, and the shortest worth cutting, mm. */
+/** Air left around a spacer, and the shortest worth cutting, mm: trade practice. */
 const AROUND = 0.4
 const SHORTEST = 2
 

@@ -2,7 +2,7 @@ import { addLight, difference, hueWord } from '../../../light'
 import { colourOf, effectColours } from '../../../record'
 import { check } from '../../check'
 
-/** An effect this near to its sum with the base reads as itself, and a sum this near to white as near white, ΔE00. */
+/** An effect this near to its sum with the base reads as itself, and a sum this near to white as near white, ΔE00 (CIE 2000); set by eye at the bench. */
 const READS = 12
 const NEAR_WHITE = 22
 
