@@ -28,7 +28,12 @@ const seed = process.env.NUBRIN_SEED ?? String(Math.floor(began / 86_400_000))
 process.env.NUBRIN_SEED = seed
 if (long) process.env.NUBRIN_LONG = '1'
 const clocks = clocksAfter(began)
-const other = clocks.find((c) => c.name === process.env.NUBRIN_CLOCK) ?? clocks[Number(seed) % clocks.length || 0]
+const asked = process.env.NUBRIN_CLOCK
+const other = clocks.find((c) => (asked ? c.name === asked : c === clocks[Number(seed) % clocks.length || 0]))
+if (!other) {
+  console.error(`NUBRIN_CLOCK='${asked}' is none of these: ${clocks.map((c) => c.name).join(', ')}`)
+  process.exit(2)
+}
 delete process.env.NUBRIN_CLOCK
 console.log(long ? 'every case, under every clock' : `drawn with NUBRIN_SEED=${seed} NUBRIN_CLOCK='${other.name}'`)
 
