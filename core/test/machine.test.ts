@@ -387,6 +387,34 @@ describe('drafted from the drawing', () => {
     const chassis = s.parts.find((p) => p.kind === 'chassis')!.id
     expect(out(s)).toEqual([`takeOff ${pommel}`, `takeOff part:${chassis}`, `takeOff ${cellOf(s)}`])
   })
+  test('a chassis is held by its set screws, as far as each has to go, or by its thread; one that nobody turns keeps it in', () => {
+    const held = (by: 'setScrew' | 'thread' | 'friction', may: 'remove' | 'loosen' | 'never', head?: 'dummy') => {
+      const s = sample((x) => {
+        Object.assign(x.parts.find((p) => p.kind === 'chassis')!, { removable: true, at: mm(25), heldBy: by })
+        const other = { ...x.hilt.fasteners[0]!, clientMay: 'remove' as const }
+        x.hilt.fasteners.push(
+          { ...other, id: 'holds', purpose: 'chassis', clientMay: may, ...(head ? { head } : {}) },
+          { ...other, id: 'other', purpose: 'decoration' },
+        )
+      })
+      const { joints } = machineOf(s).assembly
+      const j = joints[`part:${s.parts.find((p) => p.kind === 'chassis')!.id}`]!
+      return {
+        held: j.held,
+        who: j.who,
+        hows: [...new Set(j.ways.map((w) => w.how))],
+        blocked: j.blocked.filter((b) => b.code === 'never').map((b) => b.at),
+      }
+    }
+    expect(held('setScrew', 'loosen')).toEqual({
+      ...{ held: [{ screw: 'holds', by: 'loosen' }], who: 'client', hows: ['slide'], blocked: [] },
+    })
+    expect(held('setScrew', 'remove').held).toEqual([{ screw: 'holds', by: 'remove' }])
+    expect(held('setScrew', 'remove', 'dummy').held).toEqual([])
+    expect(held('setScrew', 'never')).toMatchObject({ who: 'nobody', hows: [], blocked: ['fastener:holds'] })
+    expect(held('thread', 'loosen')).toMatchObject({ held: [], who: 'client', hows: ['unscrew'] })
+    expect(held('friction', 'never')).toMatchObject({ held: [], who: 'client', hows: ['slide'] })
+  })
   test('of several ways out each has its errand, the better one first', () => {
     const s = sample((x) => {
       const c = x.parts.find((p) => p.kind === 'chassis')!
