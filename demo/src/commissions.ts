@@ -2,7 +2,7 @@ import { usualModes } from '@nubrin/core/controls'
 import { fact, stated } from '@nubrin/core/facts'
 import { layoutFacts } from '@nubrin/core/fit'
 import { proposeTests } from '@nubrin/core/proof'
-import { blankSaber, type Commission, type ControlRow, FORMAT, FORMAT_VERSION, type Saber } from '@nubrin/core/record'
+import { blankCommission, blankSaber, type Commission, type ControlRow, type Saber } from '@nubrin/core/record'
 import { compose } from '@nubrin/core/script'
 import { MAKER } from '@nubrin/core/units'
 import {
@@ -33,28 +33,8 @@ function commission(
   title: string,
   more: Partial<Commission> & Pick<Commission, 'client' | 'sabers'>,
 ): Commission {
-  return {
-    format: FORMAT,
-    version: FORMAT_VERSION,
-    id,
-    title,
-    job: 'install',
-    purpose: 'display',
-    brief: '',
-    requests: [],
-    arrivals: [],
-    questions: [],
-    credits: [],
-    packing: [],
-    parcels: [],
-    visits: [],
-    log: [],
-    people: [],
-    toDos: [],
-    media: [],
-    handoff: { paper: 'A4', waivers: [], films: [], receipts: [], issued: [] },
-    ...more,
-  }
+  const start = { title, client: more.client.name, job: 'install', purpose: 'display' } as const
+  return { ...blankCommission(() => id, start), ...more }
 }
 
 const grams = (v: number) => fact(v, 'g', 'measured', { with: 'scale' })

@@ -305,6 +305,62 @@ describe('people', () => {
     expect((await there.ask('GET', '/rack')).status).toBe(401)
     expect((await me.ask('DELETE', '/sessions/none')).status).toBe(404)
   })
+  test('what has ended stays ended, whatever was still on its way · a day', async () => {
+    const { v: nia } = await join_(await invite('Nia', 'maker'), 'nia')
+    const { id } = (await me.ask('GET', '/people')).body.people.find((p: { signIn: string }) => p.signIn === 'nia')
+    const here = async (password: string) => {
+      const v = new Visitor(server.url)
+      expect((await v.signIn('nia', password)).status).toBe(200)
+      return v
+    }
+    const rows = async () => Number((await sql('SELECT COUNT(*) AS n FROM sessions WHERE user_id = ?', [id]))[0].n)
+    /** Six sessions, each with requests on their way that write it down, while something ends them. */
+    const cut = async (password: string, by: () => Promise<{ status: number }>, keeps: number) => {
+      const others = await Promise.all(Array.from({ length: 6 }, () => here(password)))
+      const old = new Date(Date.now() - 3 * 3_600_000).toISOString()
+      await sql("UPDATE sessions SET data = JSON_SET(data, '$.seen', ?) WHERE user_id = ?", [old, id])
+      const going = others.flatMap((o) => [
+        o.ask('GET', '/rack'),
+        o.ask('GET', '/commissions/reed-warden'),
+        o.ask('GET', '/people'),
+      ])
+      const [ended] = await Promise.all([by(), ...going])
+      expect(ended.status).toBe(204)
+      expect((await Promise.all(others.map((o) => o.ask('GET', '/rack')))).map((r) => r.status)).toEqual(
+        Array(6).fill(401),
+      )
+      expect(await rows()).toBe(keeps)
+    }
+    await cut(
+      'a long sentence',
+      () => nia.ask('PUT', '/session/password', { current: 'a long sentence', next: 'another sentence' }),
+      1,
+    )
+    await cut('another sentence', () => me.ask('PUT', `/people/${id}/role`, { role: 'viewer' }), 0)
+    await cut('another sentence', () => me.ask('DELETE', `/people/${id}`), 0)
+  })
+  test('who somebody is, what he may do and how long is read with each request · a day', async () => {
+    const { v: pim } = await join_(await invite('Pim', 'maker'), 'pim')
+    const set = (what: string) => sql(`UPDATE users SET ${what} WHERE sign_in = 'pim'`)
+    const item = () => ({ id: `pim-${Math.random().toString(36).slice(2)}`, text: 'Which?', blocks: false })
+    const change = () =>
+      pim.ask('PATCH', '/commissions/crosswind', {
+        base: 1,
+        ops: [{ op: 'insert', at: '/questions', item: item(), after: null }],
+      })
+    expect((await change()).status).toBe(200)
+    await set("role = 'viewer'")
+    expect((await change()).status).toBe(403)
+    expect((await pim.ask('GET', '/session')).body.user).toMatchObject({ name: 'Pim', role: 'viewer' })
+    await set("role = 'maker', left_at = '2001-01-01'")
+    expect((await change()).status).toBe(401)
+    await set('left_at = NULL')
+    expect((await change()).status).toBe(200)
+    await sql("UPDATE sessions SET expires = ? WHERE user_id = (SELECT id FROM users WHERE sign_in = 'pim')", [
+      new Date(Date.now() - 1000),
+    ])
+    expect((await change()).status).toBe(401)
+  })
   test('reading does not write the session · a day', async () => {
     await me.ask('GET', '/rack')
     const before = await sql('SELECT SUM(CRC32(CONCAT(data, expires))) AS n FROM sessions')

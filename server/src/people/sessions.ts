@@ -1,11 +1,10 @@
-import sequelizeStore from 'connect-session-sequelize'
 import { csrfSync } from 'csrf-sync'
 import type { RequestHandler } from 'express'
 import session from 'express-session'
 import type { Tables } from '../db/models'
 import { HttpProblem, send } from '../http/problem'
 import type { Who } from '../http/serve'
-import { Remembered } from './remembered'
+import { SessionRows } from './session-rows'
 
 declare module 'express-session' {
   interface SessionData {
@@ -26,25 +25,10 @@ export const cookieName = (port: number) => `nubrin-${port}`
 
 /** Sessions on the server, in MariaDB; the browser holds a signed id in an HttpOnly, SameSite cookie. */
 export function sessions(db: Tables, cookieSecret: string, port: number): RequestHandler[] {
-  db.sessions.addHook('afterBulkDestroy', () => remembered.forget())
-  const Store = sequelizeStore(session.Store)
-  const store = new Store({
-    db: db.sequelize,
-    table: 'sessions',
-    checkExpirationInterval: 15 * 60_000,
-    expiration: LIFE,
-    disableTouch: true,
-    extendDefaultFields: (defaults: object, s: session.SessionData) => ({
-      ...defaults,
-      userId: s.user?.id ?? null,
-      began: s.began ?? null,
-      seen: s.seen ?? null,
-      agent: s.agent ?? null,
-    }),
-  } as unknown as ConstructorParameters<typeof Store>[0])
-  const remembered = new Remembered(store)
+  const store = new SessionRows(db, LIFE)
   const handle = session({
-    store: remembered,
+    store,
+    genid: store.newId,
     secret: cookieSecret,
     name: cookieName(port),
     resave: false,

@@ -5,26 +5,29 @@ import { HttpProblem, Invalid } from '../http/problem'
 import type { Answer, Asked, Done, JobName, Work } from './kinds'
 import { owned } from './owned'
 
-/** How long a job may take once a thread has it, ms, and what is said when it does not end. */
+/**
+ * How long a job may take once a thread has it, ms, and what is said when it does not end. A good one takes a second or two; on a
+ * machine that has much else to do it is slower rather than refused.
+ */
 type Budget = Record<JobName, { ms: number; tooLong: () => HttpProblem }>
 const BUDGET: Budget = {
-  warm: { ms: 20_000, tooLong: () => new HttpProblem(503, 'tooLong', 'The threads took too long to begin.') },
-  gate: { ms: 20_000, tooLong: () => new HttpProblem(503, 'tooLong', 'The record took too long to judge. Try again.') },
+  warm: { ms: 60_000, tooLong: () => new HttpProblem(503, 'tooLong', 'The threads took too long to begin.') },
+  gate: { ms: 60_000, tooLong: () => new HttpProblem(503, 'tooLong', 'The record took too long to judge. Try again.') },
   document: {
-    ms: 20_000,
+    ms: 60_000,
     tooLong: () => new HttpProblem(503, 'tooLong', 'The record took too long to write. Try again.'),
   },
-  pdf: { ms: 30_000, tooLong: () => new HttpProblem(503, 'tooLong', 'The PDF took too long to make. Try again.') },
-  card: { ms: 20_000, tooLong: () => new HttpProblem(503, 'tooLong', 'The card took too long to make. Try again.') },
-  label: { ms: 20_000, tooLong: () => new HttpProblem(503, 'tooLong', 'The label took too long to make. Try again.') },
+  pdf: { ms: 90_000, tooLong: () => new HttpProblem(503, 'tooLong', 'The PDF took too long to make. Try again.') },
+  card: { ms: 60_000, tooLong: () => new HttpProblem(503, 'tooLong', 'The card took too long to make. Try again.') },
+  label: { ms: 60_000, tooLong: () => new HttpProblem(503, 'tooLong', 'The label took too long to make. Try again.') },
   pressed: {
-    ms: 40_000,
+    ms: 120_000,
     tooLong: () => new HttpProblem(503, 'tooLong', 'The sounds took too long to press. Try again.'),
   },
-  sound: { ms: 20_000, tooLong: () => hard('The sound takes too long to read.') },
-  pegs: { ms: 60_000, tooLong: () => new HttpProblem(503, 'tooLong', 'The rack took too long to judge. Try again.') },
+  sound: { ms: 60_000, tooLong: () => hard('The sound takes too long to read.') },
+  pegs: { ms: 120_000, tooLong: () => new HttpProblem(503, 'tooLong', 'The rack took too long to judge. Try again.') },
   parts: { ms: 30_000, tooLong: () => hard('The list takes too long to read; nothing was taken in.') },
-  unpack: { ms: 40_000, tooLong: () => hard('The file takes too long to read; nothing was changed.') },
+  unpack: { ms: 60_000, tooLong: () => hard('The file takes too long to read; nothing was changed.') },
 }
 const hard = (message: string, rule = 'time') => new Invalid(message, [{ path: 'file', rule, message }])
 
