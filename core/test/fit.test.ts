@@ -261,6 +261,23 @@ describe('balance', () => {
 })
 
 describe('drawings', () => {
+  test('hatch lines are a gap apart and anchored to the page: what is cut in two is hatched as one', () => {
+    const box = (x0: number, x1: number): [number, number][] => [
+      [x0, 3],
+      [x1, 3],
+      [x1, 21],
+      [x0, 21],
+    ]
+    const keys = (x0: number, x1: number, lean: 1 | -1) =>
+      hatch(box(x0, x1), 5, lean).map(([a]) => Number((a![0] + lean * a![1]).toFixed(6)))
+    for (const lean of [1, -1] as const) {
+      const whole = keys(2, 40, lean)
+      expect(whole.length).toBeGreaterThan(8)
+      expect(whole).toEqual(whole.map((_, i) => whole[0]! + 5 * i))
+      for (const k of whole) expect(Math.abs(k % 5)).toBe(0)
+      expect([...new Set([...keys(2, 17, lean), ...keys(17, 40, lean)])].sort((a, b) => a - b)).toEqual(whole)
+    }
+  })
   test('hatch lines stay inside a convex polygon and lean as asked', () => {
     fc.assert(
       fc.property(

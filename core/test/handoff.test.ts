@@ -232,6 +232,27 @@ describe('the chapters of a film', () => {
   })
 })
 
+describe('what was wanted, computed and found of the tests', () => {
+  test.each(all.filter((c) => c.sabers.some((s) => s.tests.length)).map((c) => [c.title, c] as const))(
+    '%s',
+    (_title, c) => {
+      const d = build(c)
+      for (const s of c.sabers.filter((x) => x.tests.length)) {
+        const [first, ...rest] = chapter(d, idFor(c, s, 'tests')).blocks
+        expect(first).toMatchObject({ kind: 'table' })
+        const bars = 'bars' in first! ? first.bars! : []
+        expect(bars).toHaveLength(s.tests.length)
+        for (const [i, t] of s.tests.entries()) {
+          const value = t.readings.at(-1)?.value
+          const measured = value !== undefined && (t.min !== undefined || t.max !== undefined)
+          expect(bars[i]!.found).toBe(measured ? value : undefined)
+        }
+        for (const b of rest) expect('bars' in b).toBe(false)
+      }
+    },
+  )
+})
+
 describe('whom a document speaks to', () => {
   const ways = LANGUAGES.flatMap((language) =>
     LANGUAGES.flatMap((written) => [...MEASURES, undefined].map((measures) => ({ language, written, measures }))),

@@ -258,3 +258,27 @@ describe('the order of the controls', () => {
     )
   })
 })
+
+test('the words of one beat are held against what is there by then: another row, another button, another spoken name', () => {
+  const c = demo('reed-warden')
+  const s = c.sabers[0]!
+  const row = s.controls.find((r) => r.does === 'ignite')!
+  const [own, other] = [s.inputs.find((i) => i.id === row.input)!, s.inputs.find((i) => i.id !== row.input)!]
+  const beat = {
+    ...s.beats.find((b) => b.perform === `row:${row.id}`)!,
+    say: `Press ${own.name} once.`,
+    by: 'own' as const,
+  }
+  const said = (change: Partial<Saber>) =>
+    rehearse(MAKER, { ...s, beats: [beat], ...change }).troubles.flatMap((t) =>
+      t.code === 'saidDiffers' ? [t.about] : [],
+    )
+  expect(said({})).toEqual([])
+  expect(said({ controls: s.controls.map((r) => (r === row ? { ...r, times: 2 } : r)) })).toContain('count')
+  const swapped = s.inputs.map((i) => ({ ...i, name: i === own ? other.name : i === other ? own.name : i.name }))
+  expect(said({ inputs: swapped })).toContain('input')
+  // A name that is spoken for it makes the same words right again.
+  const spoken = [{ id: 'sp', of: `input:${own.id}` as const, language: 'en' as const, name: own.name }]
+  expect(said({ inputs: swapped, spoken })).not.toContain('input')
+  expect(said({})).toEqual([])
+})
