@@ -91,3 +91,17 @@ export async function check(page: Page, label: string | RegExp) {
 }
 /** Another station or desk, by its link. */
 export const turnTo = (page: Page, name: RegExp) => hit(page, page.locator('nav a').filter({ hasText: name }))
+
+/** A key down and up in one breath: a slow machine between the two would make a hold of it. */
+export const tapKey = (page: Page, key: string) =>
+  page.evaluate((k) => {
+    for (const type of ['keydown', 'keyup'])
+      document.body.dispatchEvent(new KeyboardEvent(type, { key: k, bubbles: true }))
+  }, key)
+/** The same with a finger on something drawn. */
+export const tapOn = (what: Locator) =>
+  what.evaluate((el) => {
+    el.setPointerCapture = () => undefined
+    for (const type of ['pointerdown', 'pointerup'])
+      el.dispatchEvent(new PointerEvent(type, { bubbles: true, pointerId: 1 }))
+  })
