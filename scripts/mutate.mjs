@@ -6,16 +6,16 @@
 import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
-import { buildServer } from './build.mjs'
+import { build, buildServer } from './build.mjs'
 import { ensureDebian, ensureNpm } from './lib/install.mjs'
 import { runPart } from './lib/part.mjs'
-import { draw, plant } from './lib/plant.mjs'
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)))
 process.chdir(root)
 ensureNpm(root)
 ensureDebian(['mariadbd', 'mariadb', 'pdftotext', 'sounds'])
-const { build } = await import('./build.mjs')
+// What plants is a package: it is there from here on.
+const { draw, plant } = await import('./lib/plant.mjs')
 await build()
 
 const flags = process.argv.slice(2).filter((a) => a.startsWith('--'))
@@ -30,7 +30,6 @@ const AIM = { core: 0.88, server: 0.8, web: 0.7 }
 /** Tests that read the sources themselves, which are not as they were written. */
 const READS_SOURCES = /(sources|format-page|chrome)\.test/
 
-const talk = (text) => console.log(text)
 const jest = (copy, args, { limit, ...env }) =>
   runPart(
     process.execPath,
@@ -53,13 +52,12 @@ const jest = (copy, args, { limit, ...env }) =>
 /** The tests of an area, as they are run in the copy. */
 async function configOf(copy, area) {
   const { default: config } = await import(join(root, 'jest.config.mjs'))
-  const tests = area === 'server' ? 'server' : area === 'web' ? 'web' : 'core'
   writeFileSync(
     join(copy, 'jest.mutate.json'),
     JSON.stringify({
       ...config,
       rootDir: copy,
-      testMatch: [`<rootDir>/${tests}/test/**/*.test.{ts,tsx}`],
+      testMatch: [`<rootDir>/${area}/test/**/*.test.{ts,tsx}`],
       testPathIgnorePatterns: [READS_SOURCES.source],
       setupFilesAfterEnv: ['<rootDir>/scripts/lib/covered-test.mjs'],
     }),
@@ -130,14 +128,14 @@ for (const what of asked.length ? asked : Object.keys(AIM)) {
   await configOf(copy, area)
   if (area === 'server') await buildServer(copy)
   const seen = await look(copy, area)
-  talk(
+  console.log(
     `${what}: ${faults.length} of ${all} faults planted, its tests ran in ${((Date.now() - from) / 1000).toFixed(0)} s`,
   )
   const left = [...faults]
   const worker = async () => {
     for (let f = left.shift(); f; f = left.shift()) {
       f.came = await noticed(copy, f, seen)
-      if (f.came !== 'noticed') talk(`  ${f.file}:${f.line} ${f.kind} → ${f.becomes}: ${f.came}`)
+      if (f.came !== 'noticed') console.log(`  ${f.file}:${f.line} ${f.kind} → ${f.becomes}: ${f.came}`)
     }
   }
   await Promise.all(Array.from({ length: WORKERS }, worker))
@@ -147,7 +145,7 @@ for (const what of asked.length ? asked : Object.keys(AIM)) {
     `test-results/mutation/${what.replaceAll('/', '-')}.json`,
     JSON.stringify({ seed, long, faults }, null, 1),
   )
-  talk(
+  console.log(
     `${what}: ${hits} of ${faults.length} noticed, ${percent(hits / faults.length)}, between ${percent(lo)} and ${percent(hi)}; aim ${percent(AIM[area])}; ${((Date.now() - from) / 60_000).toFixed(0)} min`,
   )
   if (hits / faults.length < AIM[area]) process.exitCode = 1

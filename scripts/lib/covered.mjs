@@ -5,7 +5,7 @@ import { threadId } from 'node:worker_threads'
 
 const folder = process.env.NUBRIN_COVERED
 /** Writes what was passed so far; a process may be killed at any moment. */
-export const note = () => {
+const note = () => {
   const by = process.env.NUBRIN_COVERED_BY
   const passed = globalThis.__stryker__?.mutantCoverage?.static
   if (folder && by && passed)

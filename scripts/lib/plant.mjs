@@ -28,8 +28,9 @@ const sourcesOf = (root, area) =>
     .sort()
 
 const planted = (area, files) => planter.instrument(files, optionsOf(area))
-const where = (m) =>
-  `${m.fileName}:${m.location.start.line + 1}:${m.location.start.column} ${m.mutatorName} ${m.replacement}`
+/** What a fault is known by: of conditions in one another several begin at the same place. */
+const where = ({ fileName, mutatorName, replacement, location: { start, end } }) =>
+  `${fileName}:${start.line + 1}:${start.column}-${end.line + 1}:${end.column} ${mutatorName} ${replacement}`
 
 /** So many faults of an area, drawn by the seed from all that could be planted in it. */
 export async function draw(root, area, n, seed, only) {
@@ -58,16 +59,18 @@ export async function plant(root, copy, area, drawn) {
   rmSync(copy, { recursive: true, force: true })
   mkdirSync(copy, { recursive: true })
   for (const name of readdirSync(root)) {
-    if (['node_modules', 'test-results', '.data', '.git', 'docs'].includes(name)) continue
-    cpSync(join(root, name), join(copy, name), { recursive: true, filter: (f) => !f.endsWith('/node_modules') })
+    if (['node_modules', 'test-results', '.data', '.git'].includes(name)) continue
+    cpSync(join(root, name), join(copy, name), {
+      recursive: true,
+      filter: (f) => !/\/(node_modules|screenshots)$/.test(f),
+    })
   }
-  cpSync(join(root, 'docs'), join(copy, 'docs'), { recursive: true, filter: (f) => !f.endsWith('/screenshots') })
   for (const f of ['node_modules', 'server/node_modules', 'web/node_modules'])
     if (existsSync(join(root, f))) symlinkSync(join(root, f), join(copy, f))
-  const files = Map.groupBy ? Map.groupBy(drawn, (m) => m.fileName) : grouped(drawn)
   const out = []
   let next = 0
-  for (const [name, own] of files) {
+  for (const name of new Set(drawn.map((m) => m.fileName))) {
+    const own = drawn.filter((m) => m.fileName === name)
     const ranges = own.map((m) => m.location)
     const content = readFileSync(join(root, name), 'utf8')
     const { files: written, mutants } = await planted(area, [{ name, mutate: ranges, content }])
@@ -92,9 +95,4 @@ export async function plant(root, copy, area, drawn) {
     }
   }
   return out
-}
-function grouped(list) {
-  const by = new Map()
-  for (const m of list) by.set(m.fileName, [...(by.get(m.fileName) ?? []), m])
-  return by
 }

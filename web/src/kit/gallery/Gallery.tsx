@@ -49,21 +49,17 @@ function Cells() {
   const [two, setTwo] = useState<NumberFact>(disputed)
   return (
     <div className="mt-4 grid grid-cols-4 gap-6">
-      <Labelled label="text">
-        <TextCell label="Text" value={text} onCommit={setText} />
-      </Labelled>
-      <Labelled label="free text with suggestions">
-        <ComboCell label="Suggested" value={text} suggestions={['a line', 'a longer line']} onCommit={setText} />
-      </Labelled>
-      <Labelled label="count">
-        <CountCell label="Count" value={count} max={12} onCommit={setCount} />
-      </Labelled>
-      <Labelled label="day">
-        <DateCell label="Day" value={day} onCommit={setDay} />
-      </Labelled>
-      <Labelled label="choice">
-        <SelectCell label="Material" value={material} options={MATERIALS} onCommit={setMaterial} />
-      </Labelled>
+      <TextCell title="text" label="Text" value={text} onCommit={setText} />
+      <ComboCell
+        title="free text with suggestions"
+        label="Suggested"
+        value={text}
+        suggestions={['a line', 'a longer line']}
+        onCommit={setText}
+      />
+      <CountCell title="count" label="Count" value={count} max={12} onCommit={setCount} />
+      <DateCell title="day" label="Day" value={day} onCommit={setDay} />
+      <SelectCell title="choice" label="Material" value={material} options={MATERIALS} onCommit={setMaterial} />
       <Labelled label="colour">
         <ColourFactField label="Colour" value={colour} onCommit={setColour} />
       </Labelled>
