@@ -1,6 +1,9 @@
-import { mkdirSync, writeFileSync } from 'node:fs'
+import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { test as base, expect, type Page } from '@playwright/test'
+import { type BrowserContext, test as base, expect, type Page } from '@playwright/test'
+// @ts-expect-error a plain script without types, shared with npm run shots
+import { CHROMIUM } from '../scripts/lib/chromium.mjs'
 // @ts-expect-error a plain script without types, shared with npm test
 import { shiftClock } from '../scripts/lib/shift-clock.mjs'
 import { type Server, startServer } from '../server/test/harness'
@@ -13,11 +16,16 @@ export interface Clock {
   env: Record<string, string>
 }
 
+const goesBy = async (context: BrowserContext, { shift }: Clock) => {
+  if (shift) await context.addInitScript({ content: `(${shiftClock})(globalThis, ${shift})` })
+  return context
+}
+
 /** A fresh shop for every file of tests, and a page on which nothing may go wrong unseen. */
 let usedBy = ''
 export const test = base.extend<
-  { folder: string; fresh: undefined; quiet: undefined },
-  { server: Server; clock: Clock }
+  { folder: string; fresh: undefined; quiet: undefined; firstVisit: boolean },
+  { server: Server; clock: Clock; visited: BrowserContext }
 >({
   clock: [
     { name: 'today', zone: 'UTC', shift: 0, env: {} },
@@ -26,15 +34,41 @@ export const test = base.extend<
   browser: [
     async ({ browser, clock }, use) => {
       const make = browser.newContext.bind(browser)
-      browser.newContext = async (how) => {
-        const context = await make(how)
-        if (clock.shift) await context.addInitScript({ content: `(${shiftClock})(globalThis, ${clock.shift})` })
-        return context
-      }
+      browser.newContext = async (how) => goesBy(await make(how), clock)
       await use(browser)
     },
     { scope: 'worker' },
   ],
+  // Whether the browser has never been here, and keeps pages for when the server is away.
+  firstVisit: [false, { option: true }],
+  // A browser that has been here before: it holds the program's files, and between tests nothing else.
+  visited: [
+    async ({ playwright, clock }, use) => {
+      const profile = mkdtempSync(join(tmpdir(), 'nubrin-profile-'))
+      const context = await playwright.chromium.launchPersistentContext(profile, {
+        ...CHROMIUM,
+        ...{ viewport: { width: 1280, height: 800 }, timezoneId: clock.zone, serviceWorkers: 'block' },
+      })
+      await use(await goesBy(context, clock))
+      await context.close()
+      rmSync(profile, { recursive: true, force: true })
+    },
+    { scope: 'worker' },
+  ],
+  context: async ({ context, visited, firstVisit, server }, use) => {
+    if (firstVisit) return use(context)
+    const own = visited.pages()
+    await use(visited)
+    await visited.setOffline(false)
+    const tab = own[0]!
+    const cdp = await visited.newCDPSession(tab)
+    for (const page of visited.pages()) if (!own.includes(page)) await page.close()
+    await cdp.send('Storage.clearDataForOrigin', {
+      origin: server.url,
+      storageTypes: 'cookies,local_storage,indexeddb,cache_storage,service_workers',
+    })
+    await cdp.detach()
+  },
   server: [
     async ({ clock }, use) => {
       const server = await startServer({ NUBRIN_SIGNIN_LIMIT: '500', ...clock.env })
@@ -69,11 +103,17 @@ export const test = base.extend<
 })
 export { expect }
 
+/** Signed in already; the form is filled in where signing in is what is tried. */
 export async function signIn(page: Page, url: string) {
+  const answer = await page.request.post(`${url}/api/session`, {
+    data: { signIn: 'maren', password: 'brass-and-light' },
+  })
+  expect(answer.ok()).toBe(true)
+}
+/** Signed in and before the rack. */
+export async function atRack(page: Page, url: string) {
+  await signIn(page, url)
   await page.goto(url)
-  await page.getByLabel('Sign-in name').fill('maren')
-  await page.getByLabel('Password').fill('brass-and-light')
-  await page.keyboard.press('Enter')
   await page.getByRole('heading', { name: 'On the rack' }).waitFor()
 }
 export const saved = (page: Page) => expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved')

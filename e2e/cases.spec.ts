@@ -3,7 +3,7 @@ import { writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import type { Page } from '@playwright/test'
 import { drawn } from '../core/test/drawn'
-import { expect, saved, signIn, test } from './bench'
+import { atRack, expect, saved, test } from './bench'
 import { check, enter, hit, pick, turnTo, write } from './hands'
 
 /** Jobs entered whole with the keyboard alone: one of them by a draw, in the long run each. */
@@ -38,7 +38,7 @@ test('a gift for a beginner, entered with the keyboard alone, reaches its paper'
       throw new Error('a pointer was used')
     })
   })
-  await signIn(page, server.url)
+  await atRack(page, server.url)
   await begin(page, 'First Lamp', 'Aud Merriwell')
   await pick(page, 'Purpose', /beginner/)
   await write(page, 'Brief', 'His first one. It should forgive him a lot.')
@@ -99,7 +99,7 @@ test('a re-install with faults on arrival and a wish that could not be met, with
       throw new Error('a pointer was used')
     })
   })
-  await signIn(page, server.url)
+  await atRack(page, server.url)
   await begin(page, 'Second Lamp', 'Ebba Thorn')
   await enter(page, 'one wish a line', 'The old fonts again')
   await pick(page, 'Status of request 1', /declined/)

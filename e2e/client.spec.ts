@@ -1,24 +1,20 @@
 import { execFileSync } from 'node:child_process'
 import { readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
+import type { Page } from '@playwright/test'
 import { expect, open, saved, signIn, test } from './bench'
 import { choose } from './hands'
 
 /** The shop issues a commission as it is; what stands against it was set aside before. */
-async function issued(page: import('@playwright/test').Page, id: string): Promise<string> {
-  return page.evaluate(async (commission) => {
-    const { csrf } = await (await fetch('/api/session')).json()
-    const r = await fetch(`/api/commissions/${commission}/handoffs`, {
-      method: 'POST',
-      headers: { 'x-csrf-token': csrf },
-    })
-    return ((await r.json()) as { link: string }).link
-  }, id)
+async function issued(page: Page, url: string, id: string): Promise<string> {
+  const { csrf } = await (await page.request.get(`${url}/api/session`)).json()
+  const answer = await page.request.post(`${url}/api/commissions/${id}/handoffs`, { headers: { 'x-csrf-token': csrf } })
+  return (await answer.json()).link
 }
 
 test('the client’s page is their saber: pressed, opened step by step, practised, read', async ({ page, server }) => {
   await signIn(page, server.url)
-  const link = await issued(page, 'reed-warden')
+  const link = await issued(page, server.url, 'reed-warden')
   await page.setViewportSize({ width: 390, height: 844 })
   await page.goto(server.url + link)
   const page1 = page.getByLabel('Yours, in hand: press it, hold it, turn it')
@@ -62,7 +58,7 @@ test('the client’s page is their saber: pressed, opened step by step, practise
 
 test('the page as one file opens from a disk, with no server and no network', async ({ page, server, folder }) => {
   await signIn(page, server.url)
-  const link = await issued(page, 'reed-warden')
+  const link = await issued(page, server.url, 'reed-warden')
   const answer = await page.request.get(`${server.url}/api${link.replace('/c/', '/client/')}/saber.html`)
   expect(answer.headers()['content-disposition']).toMatch(/^attachment; filename=".*-handoff\.html"$/)
   const html = await answer.text()
@@ -114,7 +110,7 @@ test('the client asks and says what he has read; both lie at the bench, and a re
   browser,
 }) => {
   await signIn(page, server.url)
-  const link = await issued(page, 'reed-warden')
+  const link = await issued(page, server.url, 'reed-warden')
   const client = await browser.newPage({ viewport: { width: 390, height: 844 } })
   await client.goto(server.url + link)
   await expect(client.getByRole('heading', { name: 'First of all' })).toBeVisible()
@@ -179,7 +175,7 @@ test('a film beside the page as a file is played there; its address is a way to 
   await page.getByLabel('Address of film 1').fill('https://films.example/reed')
   await page.keyboard.press('Tab')
   await saved(page)
-  const link = await issued(page, 'reed-warden')
+  const link = await issued(page, server.url, 'reed-warden')
   await page.goto(server.url + link)
   await expect(page.getByRole('link', { name: 'watch the film' })).toHaveAttribute('href', 'https://films.example/reed')
   expect(await page.locator('video').count()).toBe(0)
@@ -210,7 +206,7 @@ test('on paper all of the page is unfolded, and nothing stands there that can on
   folder,
 }) => {
   await signIn(page, server.url)
-  const link = await issued(page, 'reed-warden')
+  const link = await issued(page, server.url, 'reed-warden')
   await page.goto(server.url + link)
   await expect(page.getByRole('heading', { name: 'First of all' })).toBeVisible()
   const file = join(folder, 'page.pdf')
@@ -236,7 +232,7 @@ test('a client who reads German gets all of it in German', async ({ page, server
   await page.getByRole('button', { name: 'compose again' }).click()
   await expect(page.getByRole('button', { name: /^Hallo Ilsabet Vorne\. Das ist Reed Warden/ })).toBeVisible()
   await saved(page)
-  const link = await issued(page, 'reed-warden')
+  const link = await issued(page, server.url, 'reed-warden')
   await page.goto(server.url + link)
   await expect(page.getByText('Es ist an, die Klinge dunkel.')).toBeVisible()
   await expect(page.getByRole('button', { name: 'mit mir öffnen' })).toBeVisible()

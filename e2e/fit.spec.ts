@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, open, saved, signIn, startFilm, test } from './bench'
+import { atRack, expect, open, saved, signIn, startFilm, test } from './bench'
 import { choose, restate, type } from './hands'
 
 const middle = async (page: Page, ref: string) => {
@@ -15,7 +15,7 @@ async function figure(page: Page, name: RegExp): Promise<number> {
   )
 }
 test('will the bigger speaker go in, and what do I lose? filmed, from the rack', async ({ page, server, folder }) => {
-  await signIn(page, server.url)
+  await atRack(page, server.url)
   const film = await startFilm(page, folder)
   // Four moves: the commission, its Fit, the speaker, the larger one.
   await page.getByRole('link', { name: /Crosswind/ }).click()

@@ -2,7 +2,7 @@ import { execFileSync } from 'node:child_process'
 import { writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import sharp from 'sharp'
-import { expect, saved, signIn, test } from './bench'
+import { atRack, expect, saved, test } from './bench'
 import { add, choose, chooseWords, station, type } from './hands'
 
 const SOUNDS = ['Front_Center', 'Front_Left', 'Noise', 'Rear_Left', 'Side_Left'].map(
@@ -10,7 +10,7 @@ const SOUNDS = ['Front_Center', 'Front_Left', 'Noise', 'Rear_Left', 'Side_Left']
 )
 
 test('the main job: from a wish to the PDF and the client’s page', async ({ page, server, folder, browser }) => {
-  await signIn(page, server.url)
+  await atRack(page, server.url)
   await page.keyboard.press('n')
   await page.getByLabel('What is it called?').fill('Tidewatch')
   await page.getByLabel('Who is it for?').fill('Ansel Corrow')

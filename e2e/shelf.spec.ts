@@ -1,10 +1,10 @@
 import { readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { expect, open, signIn, test } from './bench'
+import { atRack, expect, open, signIn, test } from './bench'
 import { type } from './hands'
 
 test('the shelf takes a list in, names each wrong cell, and answers a recall', async ({ page, server, folder }) => {
-  await signIn(page, server.url)
+  await atRack(page, server.url)
   await page.keyboard.press('s')
   await page.getByRole('heading', { name: 'The shelf' }).waitFor()
   const list = join(folder, 'list.csv')

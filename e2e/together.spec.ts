@@ -104,31 +104,35 @@ test('signed out in the middle of work: signing in again sends it', async ({ pag
   await expect(page.getByLabel('Country')).toHaveValue('after the session')
 })
 
-test('the server is stopped: the open commission and the filming view are opened again, and work waits for it', async ({
-  page,
-  server,
-}) => {
-  await signIn(page, server.url)
-  await page.goto(`${server.url}/film/reed-warden/rw`)
-  await page.getByRole('timer').waitFor()
-  await page.goto(`${server.url}/commission/reed-warden/brief`)
-  await page.getByLabel('Country').waitFor()
-  // The worker that keeps the page is told of what was loaded before it was there.
-  await page.waitForFunction(() => navigator.serviceWorker.controller !== null)
-  await page.waitForTimeout(3500)
-  await server.kill()
-  await page.reload()
-  await page.getByLabel('Country').waitFor()
-  await page.getByText(/no connection/).waitFor()
-  await type(page, 'Country', 'while it was away')
-  await page.getByText(/no connection · 1 kept here/).waitFor()
-  await page.goto(`${server.url}/film/reed-warden/rw`)
-  await page.getByRole('timer').waitFor()
-  await page.goto(`${server.url}/commission/reed-warden/brief`)
-  await expect(page.getByLabel('Country')).toHaveValue('while it was away')
-  await server.start()
-  await saved(page)
-  await page.reload()
-  await expect(page.getByLabel('Country')).toHaveValue('while it was away')
-  await saved(page)
+// Only a browser that keeps pages of its own can open them without a server.
+test.describe('in a browser of its own', () => {
+  test.use({ firstVisit: true })
+  test('the server is stopped: the open commission and the filming view are opened again, and work waits for it', async ({
+    page,
+    server,
+  }) => {
+    await signIn(page, server.url)
+    await page.goto(`${server.url}/film/reed-warden/rw`)
+    await page.getByRole('timer').waitFor()
+    await page.goto(`${server.url}/commission/reed-warden/brief`)
+    await page.getByLabel('Country').waitFor()
+    // The worker that keeps the page is told of what was loaded before it was there.
+    await page.waitForFunction(() => navigator.serviceWorker.controller !== null)
+    await page.waitForTimeout(3500)
+    await server.kill()
+    await page.reload()
+    await page.getByLabel('Country').waitFor()
+    await page.getByText(/no connection/).waitFor()
+    await type(page, 'Country', 'while it was away')
+    await page.getByText(/no connection · 1 kept here/).waitFor()
+    await page.goto(`${server.url}/film/reed-warden/rw`)
+    await page.getByRole('timer').waitFor()
+    await page.goto(`${server.url}/commission/reed-warden/brief`)
+    await expect(page.getByLabel('Country')).toHaveValue('while it was away')
+    await server.start()
+    await saved(page)
+    await page.reload()
+    await expect(page.getByLabel('Country')).toHaveValue('while it was away')
+    await saved(page)
+  })
 })
