@@ -2,12 +2,8 @@ import { execFileSync } from 'node:child_process'
 import { writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import type { Page } from '@playwright/test'
-import { drawn } from '../core/test/drawn'
 import { atRack, expect, saved, test } from './bench'
 import { check, enter, hit, pick, turnTo, write } from './hands'
-
-/** Jobs entered whole with the keyboard alone: one of them by a draw, in the long run each. */
-const ENTERED = drawn(['a gift', 'a re-install'], 1 / 2)
 
 /** Begins a commission from the rack, and lays out a hilt of four plain sections. */
 async function begin(page: Page, title: string, client: string) {
@@ -31,7 +27,6 @@ const paper = async (page: Page, url: string, folder: string) => {
 }
 
 test('a gift for a beginner, entered with the keyboard alone, reaches its paper', async ({ page, server, folder }) => {
-  test.skip(!ENTERED.includes('a gift'), 'not drawn')
   // Nothing may be pressed with a pointer.
   await page.addInitScript(() => {
     addEventListener('pointerdown', () => {
@@ -93,7 +88,6 @@ test('a re-install with faults on arrival and a wish that could not be met, with
   server,
   folder,
 }) => {
-  test.skip(!ENTERED.includes('a re-install'), 'not drawn')
   await page.addInitScript(() => {
     addEventListener('pointerdown', () => {
       throw new Error('a pointer was used')

@@ -1,5 +1,5 @@
-import { readdirSync } from 'node:fs'
-import { dirname } from 'node:path'
+import { readdirSync, readFileSync } from 'node:fs'
+import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { defineConfig } from '@playwright/test'
 import { drawn } from '../core/test/drawn'
@@ -9,7 +9,15 @@ import { CHROMIUM } from '../scripts/lib/chromium.mjs'
 import { clocksAfter, envOf } from '../scripts/lib/clocks.mjs'
 import type { Clock } from './bench'
 
-const specs = readdirSync(dirname(fileURLToPath(import.meta.url))).filter((f) => f.endsWith('.spec.ts'))
+const here = dirname(fileURLToPath(import.meta.url))
+const specs = readdirSync(here).filter((f) => f.endsWith('.spec.ts'))
+/** Every test, by file and name. */
+const tests = specs.flatMap((file) =>
+  [...readFileSync(join(here, file), 'utf8').matchAll(/^ *test\('(.+)', async/gm)].map(([, name]) => ({
+    file,
+    name: name!,
+  })),
+)
 const now = Date.now()
 const clocks = (clocksAfter(now) as { name: string; at: Date; zone: string }[]).map((c): Clock => {
   const env = envOf(c, now) as Record<string, string>
@@ -17,16 +25,21 @@ const clocks = (clocksAfter(now) as { name: string; at: Date; zone: string }[]).
 })
 const TODAY: Clock = { name: 'today', zone: 'UTC', shift: 0, env: {} }
 const named = (name: string | undefined) => [TODAY, ...clocks].find((c) => c.name === name)
-const under = (clock: Clock, files: readonly string[]) => ({
+const under = (clock: Clock, files: readonly string[], names?: readonly string[]) => ({
   name: clock.name,
   testMatch: [...files],
+  ...(names ? { grep: names.map((n) => new RegExp(`${n.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}$`)) } : {}),
   use: { clock, timezoneId: clock.zone },
 })
-/** All files under the clock that is asked for; or half of them, by a draw, under today's and the others under the drawn one. */
+/**
+ * All tests under the clock that is asked for; or a half of them by a draw, of each file at least one, and half of the files
+ * under today's clock and the others under the drawn one.
+ */
 const other = named(process.env.NUBRIN_DRAWN_CLOCK)
+const some = drawn(tests, 1 / 2, (t) => [t.file]).map((t) => t.name)
 const half = drawn(specs, 1 / 2)
 const projects = other
-  ? [under(TODAY, half), under(other, [...specs.filter((f) => !half.includes(f)), 'clock.spec.ts'])]
+  ? [under(TODAY, half, some), under(other, [...specs.filter((f) => !half.includes(f)), 'clock.spec.ts'], some)]
   : [under(named(process.env.NUBRIN_CLOCK) ?? TODAY, specs)]
 
 /** The real interface in Debian's Chromium, in two workers with a server and data of their own. None is tried twice. */

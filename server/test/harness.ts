@@ -1,5 +1,6 @@
 import { type ChildProcess, spawn } from 'node:child_process'
-import { mkdtempSync, rmSync } from 'node:fs'
+import { randomBytes } from 'node:crypto'
+import { cpSync, existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, renameSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import yazl from 'yazl'
@@ -16,79 +17,126 @@ export interface Server {
   /** Kills the server process at once, as a power cut would. */
   kill: () => Promise<void>
   start: () => Promise<void>
-  /** Starts it anew on an emptied database with the demo shop. */
+  /** Starts it anew on the demo shop as it was. */
   reset: () => Promise<void>
   stop: () => Promise<void>
 }
 
-/** The built server on a throw-away MariaDB, both on free loopback ports. */
+type Env = Record<string, string>
+interface Database {
+  url: string
+  ownerUrl: string
+  stop: () => Promise<void>
+}
+const startDatabase = (data: string): Promise<Database> => startMariadb(join(data, 'mariadb'))
+
+/** A server process on a data folder, once it answers. */
+async function startProcess(data: string, port: number, app: string, owner: string, env: Env): Promise<ChildProcess> {
+  const child = spawn(process.execPath, ['server/dist/main.js'], {
+    env: {
+      ...process.env,
+      NODE_OPTIONS: env.NUBRIN_CLOCK_NODE ?? process.env.NUBRIN_CLOCK_NODE ?? '',
+      DATABASE_URL: app,
+      DATABASE_OWNER_URL: owner,
+      NUBRIN_DEMO: '1',
+      PORT: String(port),
+      NUBRIN_DATA: data,
+      NUBRIN_SIGNIN_LIMIT: '8',
+      NUBRIN_CHECK_ANSWERS: '1',
+      ...env,
+    },
+    stdio: ['ignore', 'pipe', 'pipe'],
+  })
+  let out = ''
+  await new Promise<void>((done, fail) => {
+    const watch = (b: Buffer) => {
+      out += b
+      if (out.includes('Nubrin is at')) done()
+    }
+    child.stdout.on('data', watch)
+    child.stderr.on('data', watch)
+    child.once('exit', () => fail(new Error(`the server ended: ${out}`)))
+  })
+  return child
+}
+const end = (child: ChildProcess | undefined, signal: NodeJS.Signals) =>
+  new Promise<void>((done) => {
+    if (!child || child.exitCode !== null || child.signalCode !== null) return done()
+    child.once('exit', () => done())
+    child.kill(signal)
+  })
+
+/** Demo shops as a first start leaves them. */
+const MADE = 'test-results/demo'
+/**
+ * A folder with the demo shop as the first start of this build leaves it on this day: made once, then copied, since making it
+ * takes longer than most of what is tried on it.
+ */
+async function demoData(env: Env): Promise<string> {
+  const said = { ...process.env, ...env }
+  const now = new Date(Date.now() + Number(env.NUBRIN_CLOCK_SHIFT ?? 0))
+  const build = readFileSync('server/dist/.built', 'utf8').trim().slice(0, 12)
+  const day = new Intl.DateTimeFormat('en-CA', { timeZone: said.TZ || undefined }).format(now)
+  const made = join(MADE, `${build}-${day}-${(said.TZ ?? '').replace(/\W/g, '')}`)
+  if (existsSync(made)) return made
+  mkdirSync(MADE, { recursive: true })
+  for (const other of readdirSync(MADE)) if (!other.startsWith(build)) rmSync(join(MADE, other), { recursive: true })
+  const draft = `${made}.${randomBytes(4).toString('hex')}`
+  const db = await startDatabase(draft)
+  await end(await startProcess(draft, await freePort(), db.url, db.ownerUrl, env), 'SIGTERM')
+  await db.stop()
+  try {
+    renameSync(draft, made)
+  } catch {
+    // Another has just made the same.
+    rmSync(draft, { recursive: true, force: true })
+  }
+  return made
+}
+
+/** The built server on a throw-away MariaDB with the demo shop, both on free loopback ports. */
 export async function startServer(
-  env: Record<string, string> = {},
+  env: Env = {},
   /** What stands between the server and its database. */
   between: (url: string) => string | Promise<string> = (url) => url,
 ): Promise<Server> {
   const data = mkdtempSync(join(tmpdir(), 'nubrin-test-'))
-  const db = (await startMariadb(join(data, 'mariadb'))) as {
-    url: string
-    ownerUrl: string
-    stop: () => Promise<void>
-  }
-  const port = (await freePort()) as number
-  const [app, owner] = [await between(db.url), await between(db.ownerUrl)]
+  const port: number = await freePort()
+  let db: Database
   let child: ChildProcess | undefined
-  const start = async (more: Record<string, string> = {}) => {
-    child = spawn(process.execPath, ['server/dist/main.js'], {
-      env: {
-        ...process.env,
-        NODE_OPTIONS: env.NUBRIN_CLOCK_NODE ?? process.env.NUBRIN_CLOCK_NODE ?? '',
-        DATABASE_URL: app,
-        DATABASE_OWNER_URL: owner,
-        NUBRIN_DEMO: '1',
-        PORT: String(port),
-        NUBRIN_DATA: data,
-        NUBRIN_SIGNIN_LIMIT: '8',
-        NUBRIN_CHECK_ANSWERS: '1',
-        ...env,
-        ...more,
-      },
-      stdio: ['ignore', 'pipe', 'pipe'],
-    })
-    let out = ''
-    await new Promise<void>((done, fail) => {
-      const watch = (b: Buffer) => {
-        out += b
-        if (out.includes('Nubrin is at')) done()
-      }
-      child!.stdout!.on('data', watch)
-      child!.stderr!.on('data', watch)
-      child!.once('exit', () => fail(new Error(`the server ended: ${out}`)))
-    })
+  const start = async () => {
+    child = await startProcess(data, port, await between(db.url), await between(db.ownerUrl), env)
   }
-  const end = (signal: NodeJS.Signals) =>
-    new Promise<void>((done) => {
-      if (!child || child.exitCode !== null || child.signalCode !== null) return done()
-      child.once('exit', () => done())
-      child.kill(signal)
-    })
-  try {
-    await start()
-  } catch (e) {
-    await db.stop()
-    throw e
+  const begin = async () => {
+    rmSync(data, { recursive: true, force: true })
+    cpSync(await demoData(env), data, { recursive: true })
+    db = await startDatabase(data)
+    try {
+      await start()
+    } catch (e) {
+      await db.stop()
+      throw e
+    }
   }
+  await begin()
   return {
     url: `http://127.0.0.1:${port}`,
     data,
-    databaseUrl: db.ownerUrl,
-    appUrl: db.url,
-    kill: () => end('SIGKILL'),
-    start: () => start(),
+    get databaseUrl() {
+      return db.ownerUrl
+    },
+    get appUrl() {
+      return db.url
+    },
+    kill: () => end(child, 'SIGKILL'),
+    start,
     reset: async () => {
-      await end('SIGTERM')
-      await start({ NUBRIN_RESET: '1' })
+      await end(child, 'SIGTERM')
+      await db.stop()
+      await begin()
     },
     stop: async () => {
-      await end('SIGTERM')
+      await end(child, 'SIGTERM')
       await db.stop()
       rmSync(data, { recursive: true, force: true })
     },
