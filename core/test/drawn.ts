@@ -34,3 +34,6 @@ export function drawn<T>(
 
 /** How often a property is tried: as often as asked in the long run, else so many times. */
 export const tries = (long: number, short: number): number => (LONG ? long : short)
+
+/** Whether what has this name is in a half of its kind by the draw; always in the long run. */
+export const isDrawn = (name: string): boolean => LONG || Number.parseInt(luck(name, 0).slice(0, 8), 16) < 2 ** 31

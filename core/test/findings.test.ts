@@ -5,10 +5,11 @@ import type { Commission, Saber } from '@nubrin/core/record'
 import { AWAKE, FIRES, type Mutation } from './fires'
 import { demo, TODAY } from './samples'
 
+const unchanged = judgeCommission(demo('reed-warden'), TODAY)
 const says = (check: string, change?: Mutation) => {
-  const c = structuredClone(demo('reed-warden'))
+  const c = demo('reed-warden')
   change?.(c.sabers[0]!, c)
-  return judgeCommission(c, TODAY).filter((f) => f.check === check)
+  return (change ? judgeCommission(c, TODAY) : unchanged).filter((f) => f.check === check)
 }
 
 /** What each of those changes brings, by hand: level, whether it stands against shipping, and the kind of thing it lights. */

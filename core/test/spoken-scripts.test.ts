@@ -22,6 +22,11 @@ function ownWords(c: Commission, s: Saber): Set<string> {
   walk({ ...s, beats: undefined })
   return out
 }
+/** Finds any of some words longer than three letters, the longest first. */
+const anyOf = (words: readonly string[]) => {
+  const long = [...new Set(words)].filter((w) => w.length > 3).sort((a, b) => b.length - a.length)
+  return new RegExp(long.map((w) => w.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')).join('|') || '(?!)', 'g')
+}
 let n = 0
 /** Steps for all that a client does alone, as far as the record says how; what nobody has recorded is not told. */
 function complete(c: Commission) {
@@ -52,35 +57,27 @@ describe.each(LANGUAGES)('every script in %s', (language) => {
   test.each(scripts(language))('%s', (_name, c, s) => {
     const own = [...ownWords(c, s)].sort((a, b) => b.length - a.length)
     /** The composer's own part of a sentence: what is the maker's is taken out first. */
-    const ours = (text: string) => {
-      let t = withoutQuotes(text)
-      for (const w of own)
-        if (w.length > 3)
-          t = t
-            .split(w)
-            .join('#')
-            .split(w[0]!.toLowerCase() + w.slice(1))
-            .join('#')
-      return t
-    }
+    const theirs = anyOf(own.flatMap((w) => [w, w[0]!.toLowerCase() + w.slice(1)]))
+    const ours = (text: string) => withoutQuotes(text).replace(theirs, '#')
     for (const order of ORDERS) {
       const beats = compose(c, s, order)
       expect(troubled({ ...s, beats }).map((t) => `${order}: ${t}`)).toEqual([])
       expect(compose(c, s, order)).toEqual(beats)
       for (const b of beats) {
         const text = b.say
+        const mine = ours(text)
         // No gap, no value of the code, no mark of nothing.
         expect(text).not.toMatch(/undefined|null|NaN|\[object|\{|\}| {2}|^\s|\s$|\(\)|“”|„“| [.,;:](\s|$)|\.\.|,\./)
         // Sentences begin large, and end.
         expect(text).toMatch(/[.!?][”“)]?$/)
-        for (const sentence of ours(text).split(/(?<=[.!?])\s+/)) expect(sentence).not.toMatch(/^\p{Ll}/u)
+        expect(mine.split(/(?<=[.!?])\s+/).filter((sentence) => /^\p{Ll}/u.test(sentence))).toEqual([])
         // No noun twice running, no key of the code.
-        expect(ours(text)).not.toMatch(/(?<!\p{L})(\p{L}{3,}) \1(?!\p{L})/iu)
-        expect(ours(text)).not.toMatch(/(?<![\p{L}“#])[a-z]+[A-Z][a-z]/u)
+        expect(mine).not.toMatch(/(?<!\p{L})(\p{L}{3,}) \1(?!\p{L})/iu)
+        expect(mine).not.toMatch(/(?<![\p{L}“#])[a-z]+[A-Z][a-z]/u)
         // Whoever listens is "you", but for the greeting and where it is said who made what.
         if (!b.covers.some((k) => /^(welcome|farewell|credit)/.test(k))) {
-          if (c.client.name) expect(ours(text)).not.toContain(c.client.name)
-          expect(ours(text)).not.toMatch(/\b(the client|der Kunde|die Kundin|the customer)\b/i)
+          if (c.client.name) expect(mine).not.toContain(c.client.name)
+          expect(mine).not.toMatch(/\b(the client|der Kunde|die Kundin|the customer)\b/i)
         }
         // The name on the shelf, with its sizes, is for paper.
         if (b.covers.every((k) => k.startsWith('part:')))
@@ -96,10 +93,9 @@ describe.each(LANGUAGES)('every script in %s', (language) => {
 test('a script in German has no English in it but what the maker wrote', () => {
   const English = /(?<!\p{L})(the|and|with|your|you|is|are|of|this|that|press|hold|blade|button|screw)(?!\p{L})/iu
   for (const [name, c, s] of scripts('de')) {
-    const own = [...ownWords(c, s)].sort((a, b) => b.length - a.length)
+    const theirs = anyOf([...ownWords(c, s)])
     for (const b of compose(c, s)) {
-      let t = withoutQuotes(b.say)
-      for (const w of own) if (w.length > 3) t = t.split(w).join('#')
+      const t = withoutQuotes(b.say).replace(theirs, '#')
       expect(`${name}: ${t}`.slice(name.length)).not.toMatch(English)
     }
   }

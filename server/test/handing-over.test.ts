@@ -5,6 +5,7 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import { readCommission, writeCommission } from '@nubrin/core/import'
 import type { Commission } from '@nubrin/core/record'
 import yauzl from 'yauzl'
+import { costly } from '../../core/test/costly'
 import { unpack } from '../src/commissions/archive'
 import { type Server, startServer, Visitor, zip } from './harness'
 
@@ -140,7 +141,7 @@ describe('two handoffs compared', () => {
 })
 
 describe('the archive', () => {
-  test('holds record, PDF, page, captions, manifest and files; the same again is the same bytes', async () => {
+  costly('holds record, PDF, page, captions, manifest and files; the same again is the same bytes', async () => {
     const { number } = await issue('reed-warden')
     const path = `/commissions/reed-warden/handoffs/${number}/archive.zip`
     const bytes = await bytesOf(path)
@@ -159,7 +160,7 @@ describe('the archive', () => {
     expect(inside.get('saber.html')!.toString()).toContain('Reed Warden')
     expect(await unpack(bytes).then((u) => writeCommission(u.record))).toBe(inside.get('commission.json')!.toString())
   })
-  test('is taken in again under another id, and what comes out then is the same, bit for bit', async () => {
+  costly('is taken in again under another id, and what comes out then is the same, bit for bit', async () => {
     const { number } = await issue('reed-warden')
     const inside = await entries(await bytesOf(`/commissions/reed-warden/handoffs/${number}/archive.zip`))
     const read = readCommission(inside.get('commission.json')!.toString())

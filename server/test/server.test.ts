@@ -8,6 +8,7 @@ import { FORMAT_VERSION } from '@nubrin/core/record'
 import { makeSounds } from '@nubrin/demo'
 import mariadb from 'mariadb'
 import sharp from 'sharp'
+import { costly } from '../../core/test/costly'
 import { drawn } from '../../core/test/drawn'
 import { type Server, startServer, Visitor, zip } from './harness'
 
@@ -300,7 +301,7 @@ describe('planning', () => {
 })
 
 describe('taking files in and giving them out', () => {
-  test('ZIP out, ZIP in as a copy: the same record but for its ids, media and all', async () => {
+  costly('ZIP out, ZIP in as a copy: the same record but for its ids, media and all', async () => {
     const bytes = Buffer.from(await (await me.raw('GET', '/commissions/reed-warden/export.zip')).arrayBuffer())
     expect((await me.upload('/import', bytes, 'x.zip')).status).toBe(409)
     const copy = await me.upload('/import?as=copy', bytes, 'x.zip')
@@ -317,7 +318,7 @@ describe('taking files in and giving them out', () => {
     )
     expect(again.length).toBeGreaterThan(bytes.length * 0.9)
   })
-  test('every bad file is refused by rule, and nothing changes', async () => {
+  costly('every bad file is refused by rule, and nothing changes', async () => {
     const { record } = (await me.ask('GET', '/commissions/reed-warden')).body
     const json = Buffer.from(writeCommission({ ...record, id: 'fresh-one' }))
     const good = Buffer.from(await (await me.raw('GET', '/commissions/reed-warden/export.zip')).arrayBuffer())
@@ -412,7 +413,7 @@ describe('handing over', () => {
       info: execFileSync('pdfinfo', [file]).toString(),
     }
   }
-  test('the PDF says what the record says, on A4 and on Letter', async () => {
+  costly('the PDF says what the record says, on A4 and on Letter', async () => {
     const a4 = await pdfText('/commissions/reed-warden/handoff.pdf?paper=A4')
     expect(a4.info).toContain('A4')
     const flat = a4.text.replace(/\s+/g, ' ')
@@ -473,7 +474,7 @@ describe('handing over', () => {
 })
 
 describe('the API’s own description', () => {
-  test('every documented route answers, and an undocumented one does not exist', async () => {
+  costly('every documented route answers, and an undocumented one does not exist', async () => {
     const doc = (await me.ask('GET', '/openapi.json')).body
     expect(doc.openapi).toBe('3.1.0')
     const known: Record<string, string> = {
@@ -566,7 +567,7 @@ describe('the API’s own description', () => {
 })
 
 describe('a power cut', () => {
-  test('every acknowledged edit is there after SIGKILL in the middle of edits', async () => {
+  costly('every acknowledged edit is there after SIGKILL in the middle of edits', async () => {
     const id = 'crosswind'
     let revision = (await me.ask('GET', `/commissions/${id}`)).body.revision
     let acknowledged = ''
@@ -628,7 +629,7 @@ describe('the work of the whole shop', () => {
       ops: [{ op: 'insert', at: '/toDos', after: null, item: { who: 'shop', done: false, ...toDo } }],
     })
   }
-  test('is what the records say, by day, until it is done; archived and shipped ones are left out', async () => {
+  costly('is what the records say, by day, until it is done; archived and shipped ones are left out', async () => {
     await server.reset()
     await me.signIn()
     const rows = (await me.ask('GET', '/rack')).body.commissions as { id: string }[]
@@ -678,7 +679,7 @@ describe('the work of the whole shop', () => {
 })
 
 describe('what the controls and the cells of a saber ask the server for', () => {
-  test('which way round the cells go in the client’s other sabers and in the shop’s last ones', async () => {
+  costly('which way round the cells go in the client’s other sabers and in the shop’s last ones', async () => {
     await server.reset()
     await me.signIn()
     const asked = (id: string) => me.ask('GET', `/commissions/${id}/poles`)

@@ -10,6 +10,7 @@ import { makeSounds } from '@nubrin/demo'
 import mariadb from 'mariadb'
 import { Secret, TOTP } from 'otpauth'
 import sharp from 'sharp'
+import { costly } from '../../core/test/costly'
 import { drawn } from '../../core/test/drawn'
 import { sha256 } from '../src/base/ids'
 import { isLoopback } from '../src/http/limits'
@@ -40,47 +41,53 @@ describe('the one door for files', () => {
       .withMetadata({ exif: { IFD0: { Copyright: 'the home of somebody' } } })
       .jpeg()
       .toBuffer()
-  test('a clean file keeps its bytes and its hash, however often it passes; an unclean one is cleaned once', async () => {
-    for (const bytes of [
-      await photo(),
-      await sharp({ create: { width: 30, height: 30, channels: 4, background: '#a0603080' } })
-        .withMetadata()
-        .png()
-        .toBuffer(),
-      Buffer.from(makeSounds(90, ['deflect'])[0]!.bytes),
-      await sharp({ create: { width: 3000, height: 20, channels: 3, background: '#111' } })
-        .webp()
-        .toBuffer(),
-    ]) {
-      const first = (await me.upload('/media', bytes, 'x')).body
-      const kept = Buffer.from(await (await me.raw('GET', `/media/${first.hash}`)).arrayBuffer())
-      expect(kept.includes('the home of somebody')).toBe(false)
-      expect((await me.upload('/media', kept, 'again')).body.hash).toBe(first.hash)
-    }
-  })
-  test('an import passes the same door: a picture typed as a page is a picture, and no metadata comes along', async () => {
-    const c = structuredClone(await record('reed-warden'))
-    const bytes = await photo()
-    const hash = sha256(bytes)
-    c.id = 'door-1'
-    for (const s of c.sabers) for (const p of s.presets) p.sounds = []
-    c.media = [{ ...c.media[0]!, hash, type: 'text/html', name: 'x.html' }]
-    const file = await zip([
-      ['commission.json', Buffer.from(writeCommission(c))],
-      [`media/${hash}`, bytes],
-    ])
-    const r = await me.upload('/import', file, 'x.zip')
-    expect(r.status).toBe(201)
-    const [m] = r.body.record.media
-    expect(m).toMatchObject({ type: 'image/jpeg' })
-    expect(m.hash).not.toBe(hash)
-    const res = await me.raw('GET', `/media/${m.hash}`)
-    expect(res.headers.get('content-type')).toBe('image/jpeg')
-    expect(res.headers.get('x-content-type-options')).toBe('nosniff')
-    expect(res.headers.get('content-security-policy')).toContain('sandbox')
-    expect(Buffer.from(await res.arrayBuffer()).includes('the home of somebody')).toBe(false)
-    expect((await me.ask('GET', `/media/${hash}`)).status).toBe(404)
-  })
+  costly(
+    'a clean file keeps its bytes and its hash, however often it passes; an unclean one is cleaned once',
+    async () => {
+      for (const bytes of [
+        await photo(),
+        await sharp({ create: { width: 30, height: 30, channels: 4, background: '#a0603080' } })
+          .withMetadata()
+          .png()
+          .toBuffer(),
+        Buffer.from(makeSounds(90, ['deflect'])[0]!.bytes),
+        await sharp({ create: { width: 3000, height: 20, channels: 3, background: '#111' } })
+          .webp()
+          .toBuffer(),
+      ]) {
+        const first = (await me.upload('/media', bytes, 'x')).body
+        const kept = Buffer.from(await (await me.raw('GET', `/media/${first.hash}`)).arrayBuffer())
+        expect(kept.includes('the home of somebody')).toBe(false)
+        expect((await me.upload('/media', kept, 'again')).body.hash).toBe(first.hash)
+      }
+    },
+  )
+  costly(
+    'an import passes the same door: a picture typed as a page is a picture, and no metadata comes along',
+    async () => {
+      const c = structuredClone(await record('reed-warden'))
+      const bytes = await photo()
+      const hash = sha256(bytes)
+      c.id = 'door-1'
+      for (const s of c.sabers) for (const p of s.presets) p.sounds = []
+      c.media = [{ ...c.media[0]!, hash, type: 'text/html', name: 'x.html' }]
+      const file = await zip([
+        ['commission.json', Buffer.from(writeCommission(c))],
+        [`media/${hash}`, bytes],
+      ])
+      const r = await me.upload('/import', file, 'x.zip')
+      expect(r.status).toBe(201)
+      const [m] = r.body.record.media
+      expect(m).toMatchObject({ type: 'image/jpeg' })
+      expect(m.hash).not.toBe(hash)
+      const res = await me.raw('GET', `/media/${m.hash}`)
+      expect(res.headers.get('content-type')).toBe('image/jpeg')
+      expect(res.headers.get('x-content-type-options')).toBe('nosniff')
+      expect(res.headers.get('content-security-policy')).toContain('sandbox')
+      expect(Buffer.from(await res.arrayBuffer()).includes('the home of somebody')).toBe(false)
+      expect((await me.ask('GET', `/media/${hash}`)).status).toBe(404)
+    },
+  )
   test('a page, a script and a drawing are no pictures, whatever they are called', async () => {
     for (const text of ['<html><script>alert(1)</script>', '<svg xmlns="http://www.w3.org/2000/svg"><script/></svg>'])
       expect((await me.upload('/media', Buffer.from(text), 'x.jpg')).status).toBe(422)
@@ -107,29 +114,32 @@ describe('the one door for files', () => {
 })
 
 describe('PDFs', () => {
-  test('every demo order is printed, tagged, with bookmarks and embedded fonts; the same one twice is the same bytes', async () => {
-    const { commissions } = (await me.ask('GET', '/rack')).body
-    const shipped = (await me.ask('GET', '/rack?place=shipped')).body.commissions
-    const ids = [...commissions, ...shipped].map((c: { id: string }) => c.id)
-    expect(ids.length).toBeGreaterThan(4)
-    for (const id of drawn(ids, 1 / 3)) {
-      const get = async () =>
-        Buffer.from(await (await me.raw('GET', `/commissions/${id}/handoff.pdf?paper=A4`)).arrayBuffer())
-      const [a, b] = await Promise.all([get(), get()])
-      expect({ id, head: a.subarray(0, 8).toString() }).toEqual({ id, head: '%PDF-1.7' })
-      expect(a.equals(b)).toBe(true)
-      const file = join(server.data, 'p.pdf')
-      writeFileSync(file, a)
-      const info = execFileSync('pdfinfo', [file]).toString()
-      expect(info).toMatch(/Tagged: +yes/)
-      const fonts = execFileSync('pdffonts', [file]).toString().split('\n').slice(2).filter(Boolean)
-      expect(fonts.length).toBeGreaterThan(1)
-      expect(fonts.filter((f) => !/ yes (yes|no) +(yes|no) /.test(f))).toEqual([])
-      const structure = execFileSync('pdfinfo', ['-struct', file]).toString()
-      for (const tag of ['Document', 'H1', 'H2', 'Table', 'TH', 'Figure', 'TOCI']) expect(structure).toContain(tag)
-    }
-  })
-  test('twelve sabers, texts longer than a page, letters of other scripts: all of it is there', async () => {
+  costly(
+    'every demo order is printed, tagged, with bookmarks and embedded fonts; the same one twice is the same bytes',
+    async () => {
+      const { commissions } = (await me.ask('GET', '/rack')).body
+      const shipped = (await me.ask('GET', '/rack?place=shipped')).body.commissions
+      const ids = [...commissions, ...shipped].map((c: { id: string }) => c.id)
+      expect(ids.length).toBeGreaterThan(4)
+      for (const id of drawn(ids, 1 / 3)) {
+        const get = async () =>
+          Buffer.from(await (await me.raw('GET', `/commissions/${id}/handoff.pdf?paper=A4`)).arrayBuffer())
+        const [a, b] = await Promise.all([get(), get()])
+        expect({ id, head: a.subarray(0, 8).toString() }).toEqual({ id, head: '%PDF-1.7' })
+        expect(a.equals(b)).toBe(true)
+        const file = join(server.data, 'p.pdf')
+        writeFileSync(file, a)
+        const info = execFileSync('pdfinfo', [file]).toString()
+        expect(info).toMatch(/Tagged: +yes/)
+        const fonts = execFileSync('pdffonts', [file]).toString().split('\n').slice(2).filter(Boolean)
+        expect(fonts.length).toBeGreaterThan(1)
+        expect(fonts.filter((f) => !/ yes (yes|no) +(yes|no) /.test(f))).toEqual([])
+        const structure = execFileSync('pdfinfo', ['-struct', file]).toString()
+        for (const tag of ['Document', 'H1', 'H2', 'Table', 'TH', 'Figure', 'TOCI']) expect(structure).toContain(tag)
+      }
+    },
+  )
+  costly('twelve sabers, texts longer than a page, letters of other scripts: all of it is there', async () => {
     const c = structuredClone(await record('ember-fair'))
     c.id = 'twelve'
     const { asCopy } = await import('@nubrin/core/record')
@@ -430,28 +440,31 @@ describe('what the shop brings and takes along', () => {
       ['Third'],
     ])
   })
-  test('the whole shop goes out: every commission, off the rack too, the shelf, what it says of itself, the files', async () => {
-    const out = join(server.data, 'shop.zip')
-    writeFileSync(out, Buffer.from(await (await me.raw('GET', '/shop/export.zip')).arrayBuffer()))
-    const yauzl = (await import('yauzl')).default
-    const names = await new Promise<string[]>((done, fail) => {
-      yauzl.open(out, (err, z) => {
-        if (err) return fail(err)
-        const list: string[] = []
-        z.on('entry', (e) => list.push(e.fileName))
-          .on('end', () => done(list))
-          .on('error', fail)
+  costly(
+    'the whole shop goes out: every commission, off the rack too, the shelf, what it says of itself, the files',
+    async () => {
+      const out = join(server.data, 'shop.zip')
+      writeFileSync(out, Buffer.from(await (await me.raw('GET', '/shop/export.zip')).arrayBuffer()))
+      const yauzl = (await import('yauzl')).default
+      const names = await new Promise<string[]>((done, fail) => {
+        yauzl.open(out, (err, z) => {
+          if (err) return fail(err)
+          const list: string[] = []
+          z.on('entry', (e) => list.push(e.fileName))
+            .on('end', () => done(list))
+            .on('error', fail)
+        })
       })
-    })
-    const rows = (await sql("SELECT id, archived_at AS off FROM commissions WHERE shop_id <> 'other'")) as {
-      id: string
-      off: unknown
-    }[]
-    const wanted = rows.map((r) => `${r.off ? 'archive' : 'commissions'}/${r.id}.json`)
-    expect(names.filter((n) => /^(archive|commissions)\//.test(n)).sort()).toEqual(wanted.sort())
-    expect(names).toEqual(expect.arrayContaining(['shop.json', 'shelf.json']))
-    expect(names.filter((n) => n.startsWith('media/')).length).toBeGreaterThan(3)
-  })
+      const rows = (await sql("SELECT id, archived_at AS off FROM commissions WHERE shop_id <> 'other'")) as {
+        id: string
+        off: unknown
+      }[]
+      const wanted = rows.map((r) => `${r.off ? 'archive' : 'commissions'}/${r.id}.json`)
+      expect(names.filter((n) => /^(archive|commissions)\//.test(n)).sort()).toEqual(wanted.sort())
+      expect(names).toEqual(expect.arrayContaining(['shop.json', 'shelf.json']))
+      expect(names.filter((n) => n.startsWith('media/')).length).toBeGreaterThan(3)
+    },
+  )
   test('what it says of itself is checked, kept, and stands on paper and on the client’s page · a day', async () => {
     const said = (await me.ask('GET', '/settings')).body
     const bad = await me.ask('PUT', '/settings', { ...said, publicUrl: 'javascript:alert(1)', linkDays: -1 })
@@ -549,38 +562,41 @@ describe('the rack', () => {
     expect(await found('+-*"() ~')).toEqual([])
     expect((await me.ask('GET', '/rack?after=nonsense')).status).toBe(422)
   })
-  test('how much hangs where follows at once: brought in, shipped, taken off, hung up again; asked in the midst of it too · a day', async () => {
-    const counts = async () => (await me.ask('GET', '/rack')).body.counts as Record<string, number>
-    const sum = async () => {
-      const [n] = await sql(
-        "SELECT SUM(place = 'open') AS open, SUM(place = 'shipped') AS shipped, SUM(place = 'model') AS models FROM commissions WHERE shop_id = (SELECT shop_id FROM commissions WHERE id = 'reed-warden')",
-      )
-      return Object.fromEntries(Object.entries(n as object).map(([k, v]) => [k, Number(v)]))
-    }
-    const before = await counts()
-    const c = structuredClone(await record('cinder-oath'))
-    c.id = 'counted'
-    c.deadline = new Date().toISOString().slice(0, 10)
-    expect((await me.upload('/import', Buffer.from(writeCommission(c)), 'x.json')).status).toBe(201)
-    expect(await counts()).toMatchObject({
-      open: before.open! + 1,
-      soon: before.soon! + 1,
-      sabers: before.sabers! + c.sabers.length,
-    })
-    const { revision } = (await me.ask('GET', '/commissions/counted')).body
-    const ship = me.ask('PATCH', '/commissions/counted', {
-      base: revision,
-      ops: [{ op: 'set', at: '/shipped', value: '2026-11-20' }],
-    })
-    for (let i = 0; i < 5; i++) await counts()
-    await ship
-    expect(await counts()).toMatchObject({ open: before.open, shipped: before.shipped! + 1 })
-    await me.ask('DELETE', '/commissions/counted')
-    expect(await counts()).toMatchObject({ open: before.open, shipped: before.shipped })
-    expect((await me.ask('POST', '/commissions/counted/unarchive')).status).toBe(204)
-    expect(await counts()).toMatchObject(await sum())
-    await me.ask('DELETE', '/commissions/counted')
-  })
+  costly(
+    'how much hangs where follows at once: brought in, shipped, taken off, hung up again; asked in the midst of it too · a day',
+    async () => {
+      const counts = async () => (await me.ask('GET', '/rack')).body.counts as Record<string, number>
+      const sum = async () => {
+        const [n] = await sql(
+          "SELECT SUM(place = 'open') AS open, SUM(place = 'shipped') AS shipped, SUM(place = 'model') AS models FROM commissions WHERE shop_id = (SELECT shop_id FROM commissions WHERE id = 'reed-warden')",
+        )
+        return Object.fromEntries(Object.entries(n as object).map(([k, v]) => [k, Number(v)]))
+      }
+      const before = await counts()
+      const c = structuredClone(await record('cinder-oath'))
+      c.id = 'counted'
+      c.deadline = new Date().toISOString().slice(0, 10)
+      expect((await me.upload('/import', Buffer.from(writeCommission(c)), 'x.json')).status).toBe(201)
+      expect(await counts()).toMatchObject({
+        open: before.open! + 1,
+        soon: before.soon! + 1,
+        sabers: before.sabers! + c.sabers.length,
+      })
+      const { revision } = (await me.ask('GET', '/commissions/counted')).body
+      const ship = me.ask('PATCH', '/commissions/counted', {
+        base: revision,
+        ops: [{ op: 'set', at: '/shipped', value: '2026-11-20' }],
+      })
+      for (let i = 0; i < 5; i++) await counts()
+      await ship
+      expect(await counts()).toMatchObject({ open: before.open, shipped: before.shipped! + 1 })
+      await me.ask('DELETE', '/commissions/counted')
+      expect(await counts()).toMatchObject({ open: before.open, shipped: before.shipped })
+      expect((await me.ask('POST', '/commissions/counted/unarchive')).status).toBe(204)
+      expect(await counts()).toMatchObject(await sum())
+      await me.ask('DELETE', '/commissions/counted')
+    },
+  )
   test('pages follow one another without a gap or a repeat, however many', async () => {
     const seen: string[] = []
     let after: string | null = ''
@@ -604,46 +620,49 @@ describe('the rack', () => {
 })
 
 describe('off the rack, and gone', () => {
-  test('taken off, links end; hung up again it is as it was; erased nothing of the person is anywhere, but the lot', async () => {
-    const c = structuredClone(await record('reed-warden'))
-    c.id = 'to-erase'
-    c.title = 'Erasable Title'
-    c.client = { name: 'Quillfeather Person', contact: 'quill@feather' }
-    c.sabers[0]!.parts.find((p) => p.kind === 'cell')!.lot = 'LOT-KEPT'
-    const only = (
-      await me.upload(
-        '/media',
-        await sharp({ create: { width: 9, height: 9, channels: 3, background: '#123456' } })
-          .jpeg()
-          .toBuffer(),
-        'o.jpg',
-      )
-    ).body.hash as string
-    c.media = [{ ...c.media[0]!, hash: only, caption: 'Quillfeather at home' }]
-    // What is said of the client is said anew, or it would stand in the way.
-    c.sabers[0]!.beats = compose(c, c.sabers[0]!)
-    expect((await me.upload('/import', Buffer.from(writeCommission(c)), 'x.json')).status).toBe(201)
-    const link = (await me.ask('POST', '/commissions/to-erase/handoffs')).body.link.split('/').pop()
-    expect((await me.ask('POST', '/commissions/to-erase/erase', { why: 'asked' })).status).toBe(409)
-    expect((await me.ask('DELETE', '/commissions/to-erase')).status).toBe(204)
-    expect((await new Visitor(server.url).ask('GET', `/client/${link}`)).status).toBe(404)
-    expect((await me.ask('GET', '/archive')).body.map((x: { id: string }) => x.id)).toContain('to-erase')
-    expect((await me.ask('POST', '/commissions/to-erase/unarchive')).status).toBe(204)
-    expect(await record('to-erase')).toEqual(c)
-    await me.ask('DELETE', '/commissions/to-erase')
-    expect((await me.ask('POST', '/commissions/to-erase/erase', { why: 'asked for' })).status).toBe(204)
-    for (const [t] of (await sql({ sql: 'SHOW TABLES', rowsAsArray: true } as never)) as string[][]) {
-      const rows = JSON.stringify(await sql(`SELECT * FROM \`${t}\``), (_k, v) =>
-        typeof v === 'bigint' ? Number(v) : v,
-      )
-      expect({ t, there: /Quillfeather|quill@feather|Erasable Title/.test(rows) }).toEqual({ t, there: false })
-    }
-    expect((await me.ask('GET', `/media/${only}`)).status).toBe(404)
-    expect(() => readFileSync(join(server.data, 'files', only.slice(0, 2), only))).toThrow()
-    const lots = await sql("SELECT lot FROM fitted_parts WHERE commission_id = 'to-erase'")
-    expect(lots.map((r: { lot: string }) => r.lot)).toContain('LOT-KEPT')
-    expect(readFileSync(join(server.data, 'erasures.ndjson'), 'utf8')).toContain('to-erase')
-  })
+  costly(
+    'taken off, links end; hung up again it is as it was; erased nothing of the person is anywhere, but the lot',
+    async () => {
+      const c = structuredClone(await record('reed-warden'))
+      c.id = 'to-erase'
+      c.title = 'Erasable Title'
+      c.client = { name: 'Quillfeather Person', contact: 'quill@feather' }
+      c.sabers[0]!.parts.find((p) => p.kind === 'cell')!.lot = 'LOT-KEPT'
+      const only = (
+        await me.upload(
+          '/media',
+          await sharp({ create: { width: 9, height: 9, channels: 3, background: '#123456' } })
+            .jpeg()
+            .toBuffer(),
+          'o.jpg',
+        )
+      ).body.hash as string
+      c.media = [{ ...c.media[0]!, hash: only, caption: 'Quillfeather at home' }]
+      // What is said of the client is said anew, or it would stand in the way.
+      c.sabers[0]!.beats = compose(c, c.sabers[0]!)
+      expect((await me.upload('/import', Buffer.from(writeCommission(c)), 'x.json')).status).toBe(201)
+      const link = (await me.ask('POST', '/commissions/to-erase/handoffs')).body.link.split('/').pop()
+      expect((await me.ask('POST', '/commissions/to-erase/erase', { why: 'asked' })).status).toBe(409)
+      expect((await me.ask('DELETE', '/commissions/to-erase')).status).toBe(204)
+      expect((await new Visitor(server.url).ask('GET', `/client/${link}`)).status).toBe(404)
+      expect((await me.ask('GET', '/archive')).body.map((x: { id: string }) => x.id)).toContain('to-erase')
+      expect((await me.ask('POST', '/commissions/to-erase/unarchive')).status).toBe(204)
+      expect(await record('to-erase')).toEqual(c)
+      await me.ask('DELETE', '/commissions/to-erase')
+      expect((await me.ask('POST', '/commissions/to-erase/erase', { why: 'asked for' })).status).toBe(204)
+      for (const [t] of (await sql({ sql: 'SHOW TABLES', rowsAsArray: true } as never)) as string[][]) {
+        const rows = JSON.stringify(await sql(`SELECT * FROM \`${t}\``), (_k, v) =>
+          typeof v === 'bigint' ? Number(v) : v,
+        )
+        expect({ t, there: /Quillfeather|quill@feather|Erasable Title/.test(rows) }).toEqual({ t, there: false })
+      }
+      expect((await me.ask('GET', `/media/${only}`)).status).toBe(404)
+      expect(() => readFileSync(join(server.data, 'files', only.slice(0, 2), only))).toThrow()
+      const lots = await sql("SELECT lot FROM fitted_parts WHERE commission_id = 'to-erase'")
+      expect(lots.map((r: { lot: string }) => r.lot)).toContain('LOT-KEPT')
+      expect(readFileSync(join(server.data, 'erasures.ndjson'), 'utf8')).toContain('to-erase')
+    },
+  )
   test('history is beyond the reach of the program itself', async () => {
     const app = server.appUrl
     await expect(sql('DELETE FROM history', [], app)).rejects.toThrow(/denied/)

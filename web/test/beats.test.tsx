@@ -1,8 +1,9 @@
 /** @jest-environment jsdom */
-import { describe, expect, test } from '@jest/globals'
+import { describe, expect } from '@jest/globals'
 import type { Beat } from '@nubrin/core/record'
 import { firstSentenceEnd, guessSeconds } from '@nubrin/core/script'
 import { fireEvent, screen, waitFor } from '@testing-library/react'
+import { costly } from '../../core/test/costly'
 import { choose, lay, put, saber, user } from './lay'
 
 /** Lays the script out and opens a beat of it; gives the beat and its number. */
@@ -17,7 +18,7 @@ const button = (name: string | RegExp) => screen.getByRole('button', { name })
 const byId = (id: string) => saber().beats.find((b) => b.id === id)
 
 describe('a beat as a whole', () => {
-  test('is split behind its first sentence, and where the caret stands', async () => {
+  costly('is split behind its first sentence, and where the caret stands', async () => {
     await lay('walkthrough', 'reed-warden')
     const { beat, n } = await opened((b) => firstSentenceEnd(b.say) < b.say.length - 20)
     const count = saber().beats.length
@@ -37,7 +38,7 @@ describe('a beat as a whole', () => {
     expect(saber().beats[n - 1]!.say).toBe(first!.say.slice(0, at))
     expect(saber().beats[n]!.say).toBe(first!.say.slice(at).trim())
   })
-  test('is joined with the next, unless both are carried out', async () => {
+  costly('is joined with the next, unless both are carried out', async () => {
     await lay('walkthrough', 'reed-warden')
     const both = saber().beats.findIndex((b, i) => b.perform && saber().beats[i + 1]?.perform)
     await opened((_b, i) => i === both)
@@ -48,7 +49,7 @@ describe('a beat as a whole', () => {
     expect(byId(next.id)).toBeUndefined()
     expect(byId(beat.id)).toMatchObject({ say: `${beat.say} ${next.say}`, covers: [...beat.covers, ...next.covers] })
   })
-  test('gets its composed words back, which only an edited one lacks', async () => {
+  costly('gets its composed words back, which only an edited one lacks', async () => {
     await lay('walkthrough', 'reed-warden')
     const { beat, n } = await opened((b) => b.by === 'composed' && b.covers.length === 1)
     expect(screen.queryByRole('button', { name: 'its composed words' })).toBeNull()
@@ -61,7 +62,7 @@ describe('a beat as a whole', () => {
     await user.click(button('its composed words'))
     expect(byId(beat.id)).toMatchObject({ by: 'composed', say: beat.say })
   })
-  test('that stands far from its kind says so, and is moved there', async () => {
+  costly('that stands far from its kind says so, and is moved there', async () => {
     await lay('walkthrough', 'reed-warden', (c) => {
       const s = c.sabers[0]!
       const [far] = s.beats.splice(
@@ -80,7 +81,7 @@ describe('a beat as a whole', () => {
     expect(ids.indexOf(moved.id)).toBe(ids.indexOf(after.id) + 1)
     await waitFor(() => expect(screen.queryByRole('button', { name: /far from its kind/ })).toBeNull())
   })
-  test('leads to the next, and the last to none', async () => {
+  costly('leads to the next, and the last to none', async () => {
     await lay('walkthrough', 'reed-warden')
     const { n } = await opened((_b, i) => i === 3)
     await user.click(button('next beat'))
@@ -91,7 +92,7 @@ describe('a beat as a whole', () => {
 })
 
 describe('the fields of a beat', () => {
-  test('how often is left out at once; seconds do not make it the maker’s own', async () => {
+  costly('how often is left out at once; seconds do not make it the maker’s own', async () => {
     await lay('walkthrough', 'reed-warden')
     const { beat, n } = await opened((b) => b.by === 'composed' && !!b.perform)
     await put(`Seconds, beat ${n}`, '42')
@@ -101,7 +102,7 @@ describe('the fields of a beat', () => {
     await put(`How often, beat ${n}`, '1')
     expect('times' in byId(beat.id)!).toBe(false)
   })
-  test('what it performs and shows is chosen by name, and let go', async () => {
+  costly('what it performs and shows is chosen by name, and let go', async () => {
     await lay('walkthrough', 'reed-warden')
     const { beat, n } = await opened((b) => !b.perform)
     const row = saber().controls.find((r) => r.does === 'ignite')!
@@ -115,7 +116,7 @@ describe('the fields of a beat', () => {
     await choose(`Show, beat ${n}`, '–')
     expect('show' in byId(beat.id)!).toBe(false)
   })
-  test('it is left to paper or a picture, and spoken again', async () => {
+  costly('it is left to paper or a picture, and spoken again', async () => {
     await lay('walkthrough', 'reed-warden')
     const { beat, n } = await opened((b) => !b.leftTo && b.covers.length > 0)
     await choose(`Left to, beat ${n}`, 'left to paper')
@@ -128,7 +129,7 @@ describe('the fields of a beat', () => {
 })
 
 describe('the script as a whole', () => {
-  test('a beat of one’s own stands behind the chosen one, else before the farewell', async () => {
+  costly('a beat of one’s own stands behind the chosen one, else before the farewell', async () => {
     await lay('walkthrough', 'reed-warden')
     await user.click(button('+ a beat of your own'))
     const bye = saber().beats.findIndex((b) => b.covers.includes('farewell'))

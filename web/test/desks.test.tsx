@@ -2,6 +2,7 @@
 import { describe, expect, test } from '@jest/globals'
 import { act, render, screen, within } from '@testing-library/react'
 import { MemoryRouter } from 'react-router'
+import { costly } from '../../core/test/costly'
 import { todayIso } from '../src/data'
 import { DESKS } from '../src/desks'
 import { Dossier } from '../src/things/Dossier'
@@ -21,7 +22,7 @@ test.each(all.flatMap((c) => DESKS.map((d) => [d, c.id] as const)))(
 )
 
 describe('facts', () => {
-  test('each kind of doubt has its heading, and what is stated leaves the desk', async () => {
+  costly('each kind of doubt has its heading, and what is stated leaves the desk', async () => {
     await lay('facts', 'cinder-oath')
     const heads = screen.getAllByRole('heading', { level: 2 }).map((h) => h.textContent)
     expect(heads).toEqual([
@@ -38,7 +39,7 @@ describe('facts', () => {
     expect(saber().hilt.sections.find((x) => x.id === neck.id)!.length).toMatchObject(said(24, 'measured'))
     expect(within(screen.getByRole('region', { name: 'From memory' })).queryByLabelText('length')).toBeNull()
   })
-  test('a contradiction is settled by one key, and Enter goes on to the next field', async () => {
+  costly('a contradiction is settled by one key, and Enter goes on to the next field', async () => {
     await lay('facts', 'cinder-oath')
     await press(/111.5 mm/)
     expect(saber().hilt.sections.find((x) => x.name === 'grip')!.length).toMatchObject({ value: 111.5 })
@@ -49,7 +50,7 @@ describe('facts', () => {
     await act(() => new Promise((r) => requestAnimationFrame(r)))
     expect(document.activeElement?.getAttribute('aria-label')).toBe('volume')
   })
-  test('words are read off the thing, a question mark leaves them in doubt', async () => {
+  costly('words are read off the thing, a question mark leaves them in doubt', async () => {
     await lay('facts', 'cinder-oath')
     const believed = screen.getByRole('region', { name: 'Only believed' })
     const field = within(believed).getByLabelText('did')
@@ -65,7 +66,7 @@ describe('facts', () => {
 })
 
 describe('to-do', () => {
-  test('work on anything: by whom, by when, what waits for it, done when and by whom · a day', async () => {
+  costly('work on anything: by whom, by when, what waits for it, done when and by whom · a day', async () => {
     await lay('to-do', 'ember-fair')
     expect(screen.queryByText(/tighten the screw/)).toBeNull()
     await put('grease the thread, polish the plug, edit the swing…', 'polish the plug')
@@ -99,7 +100,7 @@ test('work is written down on the thing that it is to be done to', async () => {
 })
 
 describe('ledger', () => {
-  test('a wish has its rank, its price where it is offered, and a note for the shop', async () => {
+  costly('a wish has its rank, its price where it is offered, and a note for the shop', async () => {
     await lay('ledger', 'cinder-oath', (c) => void (c.requests[1]!.shape = 'offered'))
     const [first, second] = bench().record!.requests
     await put(`Rank of ${first!.text}`, '2')
@@ -115,7 +116,7 @@ describe('ledger', () => {
     await user.tab()
     expect('price' in bench().record!.requests[1]!).toBe(false)
   })
-  test('what was decided, with what was given up, and consent where it cannot be undone · a day', async () => {
+  costly('what was decided, with what was given up, and consent where it cannot be undone · a day', async () => {
     await lay('ledger', 'cinder-oath')
     await put('what was chosen', 'cut the wire')
     const made = () => saber().decisions.at(-1)!
@@ -135,7 +136,7 @@ describe('ledger', () => {
     const day = await pickDay('Agreed to cut the wire on')
     expect(made().consent!.on).toBe(day)
   })
-  test('a loss with cause, maker, cost, the day the client knew · a day', async () => {
+  costly('a loss with cause, maker, cost, the day the client knew · a day', async () => {
     await lay('ledger', 'reed-warden')
     await put('what was lost', 'neck')
     const made = () => saber().losses.at(-1)!
@@ -153,7 +154,7 @@ describe('ledger', () => {
       ...{ note: 'the new one is stronger', shopNote: 'order taps' },
     })
   })
-  test('the client’s parts come out even, or say by how much they do not', async () => {
+  costly('the client’s parts come out even, or say by how much they do not', async () => {
     const share = (id: string, fate: 'used' | 'returned' | 'undecided', count: number) => ({ id, fate, count })
     const part = (id: string, quantity: number, ...shares: ReturnType<typeof share>[]) => ({
       ...{ id, what: id, quantity, condition: '', shares, faults: [] },
@@ -179,7 +180,7 @@ describe('ledger', () => {
     ])
     expect(rows[5]!.slice(0, 7)).toEqual(['all', '13', '9', '', '', '1', '2'])
   })
-  test('people, and who wrote a line of the log', async () => {
+  costly('people, and who wrote a line of the log', async () => {
     await lay('ledger', 'cinder-oath')
     await put('name', 'Osk')
     await put('What Osk does', 'lathe')
@@ -192,7 +193,7 @@ describe('ledger', () => {
 })
 
 describe('saber', () => {
-  test('sabers are called, given a job, ordered, copied without what is one specimen’s, taken out', async () => {
+  costly('sabers are called, given a job, ordered, copied without what is one specimen’s, taken out', async () => {
     await lay('saber', 'ember-fair')
     const names = () => bench().record!.sabers.map((s) => s.name)
     await put('Name of saber 1', 'Torch')
@@ -208,7 +209,7 @@ describe('saber', () => {
     await press('to the bench', 0)
     expect(bench().saberId).toBe(bench().record!.sabers[0]!.id)
   })
-  test('whose it is, which one, and what the shop stands behind', async () => {
+  costly('whose it is, which one, and what the shop stands behind', async () => {
     await lay('saber', 'crosswind')
     await put('Recipient', 'Wenna')
     await choose('How well the recipient knows it', 'has held it')
@@ -223,7 +224,7 @@ describe('saber', () => {
     await choose('How well the recipient knows it', 'not said')
     expect('recipient' in saber()).toBe(false)
   })
-  test('what the board is set to', async () => {
+  costly('what the board is set to', async () => {
     await lay('saber', 'crosswind')
     await put('sleeps after', '5 min')
     await put('display goes dark after', '20')
@@ -254,7 +255,7 @@ describe('saber', () => {
     await press('Remove the sensitivity of clash')
     expect(saber().settings.sensitivities).toEqual([])
   })
-  test('what goes with it: role, for what, how many, from whom, what to ask for', async () => {
+  costly('what goes with it: role, for what, how many, from whom, what to ask for', async () => {
     await lay('saber', 'crosswind')
     await put('charger, adapter, second pommel, spare screw…', 'round cell')
     await put('How many of round cell', '2')
@@ -283,7 +284,7 @@ describe('saber', () => {
     await press('Remove round cell')
     expect(saber().items).toEqual([])
   })
-  test('what it is not for, what it could do before, whose it was', async () => {
+  costly('what it is not for, what it could do before, whose it was', async () => {
     await lay('saber', 'crosswind')
     await put('full-contact duelling, rain…', 'rain')
     await put('Why not rain', 'the port is open')
@@ -310,7 +311,7 @@ describe('saber', () => {
 })
 
 describe('fields of other stations that are new', () => {
-  test('a part sent in is split, dated, its faults become work or a wish or are left · a day', async () => {
+  costly('a part sent in is split, dated, its faults become work or a wish or are left · a day', async () => {
     await lay('brief', 'cinder-oath', (c) => void (c.arrivals = []))
     await put('part, as it came', 'cells')
     const made = () => bench().record!.arrivals[0]!
@@ -344,7 +345,7 @@ describe('fields of other stations that are new', () => {
     })
     expect(bench().record!.toDos.at(-1)).toMatchObject({ text: 'cells: one flat', about: `arrival:${made().id}` })
   })
-  test('a question has its addressee and its day; the client is noted about · a day', async () => {
+  costly('a question has its addressee and its day; the client is noted about · a day', async () => {
     await lay('brief', 'cinder-oath')
     await put('Whom question 1 is put to', 'the turner')
     const day = await pickDay('Question 1 asked on')
@@ -352,13 +353,13 @@ describe('fields of other stations that are new', () => {
     expect(bench().record!.questions[0]).toMatchObject({ to: 'the turner', askedOn: day })
     expect(bench().record!.client.note).toBe('rings on Fridays')
   })
-  test('a screw says where it comes from', async () => {
+  costly('a screw says where it comes from', async () => {
     await lay('hilt', 'crosswind')
     act(() => bench().light(`fastener:${saber().hilt.fasteners[0]!.id}`))
     await choose('comes from', 'the kit')
     expect(saber().hilt.fasteners[0]!.origin).toMatchObject(said('kit', 'recalled'))
   })
-  test('a test is set up, or not possible here; a repair in full · a day', async () => {
+  costly('a test is set up, or not possible here; a repair in full · a day', async () => {
     await lay('proof', 'ember-fair', (c) => {
       c.sabers[0] = { ...c.sabers[2]!, id: 'only' }
       c.sabers.length = 1
@@ -392,7 +393,7 @@ describe('fields of other stations that are new', () => {
       fault: { rivals: [said('goes dark', 'client')] },
     })
   })
-  test('notes of a preset and of a light', async () => {
+  costly('notes of a preset and of a light', async () => {
     await lay('voice', 'crosswind')
     const { name } = saber().presets[0]!
     await put(`Note for the client on ${name}`, 'the quiet one')
@@ -411,7 +412,7 @@ describe('the dossier', () => {
     )
     return screen.getByRole('region', { name: new RegExp(which) })
   }
-  test('all that the record knows of a thing is read in one place', async () => {
+  costly('all that the record knows of a thing is read in one place', async () => {
     await lay('facts', 'cinder-oath')
     const shown = open('emitter', 'section:co-emitter')
     expect(shown.textContent).toContain('drill the seized screw out')
@@ -419,7 +420,7 @@ describe('the dossier', () => {
     expect(shown.textContent).toMatch(/length58 mm/)
     expect(shown.textContent).toContain('measured, calliper')
   })
-  test('what was written stays as it was written; a choice is words', async () => {
+  costly('what was written stays as it was written; a choice is words', async () => {
     await lay('facts', 'reed-warden')
     const shown = open('shroud screw', 'fastener:rw-f3')
     expect(shown.textContent).toContain('threadM3')

@@ -1,8 +1,9 @@
 /** @jest-environment jsdom */
-import { describe, expect, test } from '@jest/globals'
+import { describe, expect } from '@jest/globals'
 import { assemblyOf } from '@nubrin/core/machine'
 import { nameOf, type Ref } from '@nubrin/core/record'
 import { act, screen, within } from '@testing-library/react'
+import { costly } from '../../core/test/costly'
 import { bench, choose, lay, put, saber, user } from './lay'
 
 const joints = () => Object.values(assemblyOf(saber()).joints).filter((j) => !j.place)
@@ -17,7 +18,7 @@ async function sheet(which: (j: ReturnType<typeof joints>[number]) => boolean = 
 }
 
 describe('what the maker says of a joint', () => {
-  test('is kept beside the draft, and nothing said is no correction', async () => {
+  costly('is kept beside the draft, and nothing said is no correction', async () => {
     await lay('access', 'reed-warden')
     const { j } = await sheet((x) => !saber().joints.some((y) => y.body === x.body))
     await choose(`How ${j.name} comes off`, 'is pulled off')
@@ -28,7 +29,7 @@ describe('what the maker says of a joint', () => {
     await put(`Landmark at ${j.name}`, ' ')
     expect(said(j.body)).toBeUndefined()
   })
-  test('who opens it, where to, what happens then, which hand, and that it hangs on wires', async () => {
+  costly('who opens it, where to, what happens then, which hand, and that it hangs on wires', async () => {
     await lay('access', 'reed-warden')
     const { j, at } = await sheet()
     await choose(`Where ${j.name} goes`, 'emitter')
@@ -43,7 +44,7 @@ describe('what the maker says of a joint', () => {
       ...{ feels: 'a click', hurts: 'the thread' },
     })
   })
-  test('the screws that hold it: one more, how far each goes, one less', async () => {
+  costly('the screws that hold it: one more, how far each goes, one less', async () => {
     await lay('access', 'reed-warden')
     const { j, at } = await sheet((x) => x.held.length > 0)
     const free = saber().hilt.fasteners.find((f) => !j.held.some((h) => h.screw === f.id))!
@@ -57,7 +58,7 @@ describe('what the maker says of a joint', () => {
     await user.click(at.getAllByRole('button', { name: new RegExp(`the screw from the joint of ${j.name}`) })[0]!)
     expect(said(j.body)!.held).toEqual([...j.held.slice(1), { screw: free.id, by: 'loosen' }])
   })
-  test('what has to be off before it, each once, and never itself', async () => {
+  costly('what has to be off before it, each once, and never itself', async () => {
     await lay('access', 'reed-warden')
     const { j, at } = await sheet((x) => x.body.startsWith('section:'))
     const label = `What must be off before ${j.name}`
@@ -75,7 +76,7 @@ describe('what the maker says of a joint', () => {
 })
 
 describe('what is said of a joint on the drawing', () => {
-  test('a body drawn away is written down with its way, and its sheet opens', async () => {
+  costly('a body drawn away is written down with its way, and its sheet opens', async () => {
     await lay('access', 'reed-warden')
     const j = joints()[0]!
     await act(async () => bench().sayOfJoint({ body: j.body, towards: 'emitter' }))
@@ -83,7 +84,7 @@ describe('what is said of a joint on the drawing', () => {
     expect(screen.getByRole('group', { name: `Joint of ${j.name}` })).toBeTruthy()
     expect(bench().saidOfJoint).toBeUndefined()
   })
-  test('a screw drawn onto what it holds is added once, loosened', async () => {
+  costly('a screw drawn onto what it holds is added once, loosened', async () => {
     await lay('access', 'reed-warden')
     const j = joints().find((x) => x.held.length > 0)!
     const free = saber().hilt.fasteners.find((f) => !j.held.some((h) => h.screw === f.id))!
@@ -91,7 +92,7 @@ describe('what is said of a joint on the drawing', () => {
       await act(async () => bench().sayOfJoint({ onto: ['part:nothing', j.body], screw: free.id }))
     expect(said(j.body)!.held).toEqual([...j.held, { screw: free.id, by: 'loosen' }])
   })
-  test('what is no joint is not written down', async () => {
+  costly('what is no joint is not written down', async () => {
     await lay('access', 'reed-warden')
     const before = saber().joints
     await act(async () => bench().sayOfJoint({ body: 'part:nothing' as Ref<'part'>, towards: 'emitter' }))

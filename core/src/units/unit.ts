@@ -54,6 +54,9 @@ const MOST: Record<Unit, number> = {
 }
 const SIGNED: ReadonlySet<Unit> = new Set(['mm', 'deg', 'dB'])
 
+/** What every unit allows: most values are looked up no further. */
+const ALWAYS = Math.min(...Object.values(MOST))
+
 /** Whether a value can be at all: a finite number within what a saber can have, below zero only for places, angles and levels. */
 export const possible = (value: number, unit: Unit): boolean =>
-  Math.abs(value) <= MOST[unit] && (value >= 0 || SIGNED.has(unit))
+  (value >= 0 && value <= ALWAYS) || (Math.abs(value) <= MOST[unit] && (value >= 0 || SIGNED.has(unit)))
