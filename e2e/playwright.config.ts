@@ -32,11 +32,11 @@ const under = (clock: Clock, files: readonly string[], names?: readonly string[]
   use: { clock, timezoneId: clock.zone },
 })
 /**
- * All tests under the clock that is asked for; or a half of them by a draw, of each file at least one, and half of the files
+ * All tests under the clock that is asked for; or a third of them by a draw, of each file at least one, and half of the files
  * under today's clock and the others under the drawn one.
  */
 const other = named(process.env.NUBRIN_DRAWN_CLOCK)
-const some = drawn(tests, 1 / 2, (t) => [t.file]).map((t) => t.name)
+const some = drawn(tests, 1 / 3, (t) => [t.file]).map((t) => t.name)
 const half = drawn(specs, 1 / 2)
 const projects = other
   ? [under(TODAY, half, some), under(other, [...specs.filter((f) => !half.includes(f)), 'clock.spec.ts'], some)]

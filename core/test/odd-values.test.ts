@@ -75,7 +75,7 @@ describe('whatever number stands in a record', () => {
   test.each(ODD)('%s: judged, drawn, told and handed over all the same', (what, value) => {
     const seen: string[] = []
     expect(fields.size).toBeGreaterThan(100)
-    for (const [field, { c, path }] of drawn([...fields], 1 / 8, undefined, what))
+    for (const [field, { c, path }] of drawn([...fields], 1 / 12, undefined, what))
       for (const f of failed(put(c, [path], value))) seen.push(`${field} ${f}`)
     expect(seen).toEqual([])
   })
