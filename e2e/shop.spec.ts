@@ -16,6 +16,11 @@ function codeOf(secret: string, at: number): string {
   const mac = createHmac('sha1', key).update(step).digest()
   return String((mac.readUInt32BE(mac.at(-1)! & 15) & 0x7fffffff) % 1_000_000).padStart(6, '0')
 }
+async function sql(server: { databaseUrl: string }, query: string, values: unknown[] = []) {
+  const c = await mariadb.createConnection(server.databaseUrl)
+  await c.query(query, values)
+  await c.end()
+}
 const visit = async (browser: Browser, url: string) => {
   const page = await (await browser.newContext()).newPage()
   await page.goto(url)
@@ -100,6 +105,7 @@ test('a second factor is asked for once it is on, and another session is ended',
   const myself = block(page, 'Maren: signing in')
   await myself.getByRole('button', { name: 'turn it on' }).click()
   const secret = (await page.getByText(/^or type /).textContent())!.slice(8).trim()
+  await page.getByLabel('Your password').fill('brass-and-light')
   await page.getByLabel('The code it shows now').fill('000000')
   await page.getByRole('button', { name: 'Confirm' }).click()
   await expect(page.getByRole('dialog').getByRole('alert')).toBeVisible()
@@ -130,6 +136,12 @@ test('a second factor is asked for once it is on, and another session is ended',
 
   await myself.getByRole('button', { name: 'turn it off' }).click()
   await page.getByLabel('Your password').fill('brass-and-light')
+  // The code that signed in is used up.
+  await page.getByLabel('The code of your authenticator').fill(codeOf(secret, now() + 30_000))
+  await page.getByRole('button', { name: 'Confirm' }).click()
+  await expect(page.getByRole('dialog').getByRole('alert')).toBeVisible()
+  // As a minute later.
+  await sql(server, 'UPDATE users SET factor_used = NULL WHERE sign_in = ?', ['maren'])
   await page.getByRole('button', { name: 'Confirm' }).click()
   await expect(myself.getByRole('button', { name: 'turn it on' })).toBeVisible()
 })
@@ -194,21 +206,13 @@ test('a phone at the bench sends a photo by a link, and what is no picture is re
 })
 
 test('a rack of hundreds stays light, and what is not yet loaded comes as one scrolls', async ({ page, server }) => {
-  const u = new URL(server.databaseUrl)
-  const db = await mariadb.createConnection({
-    host: u.hostname,
-    port: Number(u.port),
-    user: u.username,
-    password: decodeURIComponent(u.password),
-    database: u.pathname.slice(1),
-  })
-  await db.query(
+  await sql(
+    server,
     `INSERT INTO commissions (id, shop_id, client_id, title, job, deadline, shipped, revision, record, saved_at, saved_by, search, place, due)
      SELECT CONCAT('many-', seq), shop_id, client_id, CONCAT('Many ', seq), job, deadline, NULL, 1,
        JSON_SET(record, '$.id', CONCAT('many-', seq), '$.title', CONCAT('Many ', seq)), saved_at, saved_by, CONCAT('Many ', seq), 'open', '2031-01-01'
      FROM seq_1_to_300 JOIN commissions k ON k.id = 'crosswind'`,
   )
-  await db.end()
   await atRack(page, server.url)
   const elements = () => page.evaluate(() => document.querySelectorAll('*').length)
   const counts = [await elements()]

@@ -85,6 +85,79 @@ test('two tabs of one maker: what the first kept without a connection is not thr
   await saved(third)
 })
 
+test('a reply that was lost: another tab reads on, the first is reloaded without a connection, and what it sent is there once', async ({
+  page,
+  context,
+  server,
+}) => {
+  await signIn(page, server.url)
+  await page.goto(`${server.url}/commission/first-lantern/brief`)
+  const wish = page.getByLabel('one wish a line')
+  await wish.waitFor()
+  // The server carries it out; that it has never comes.
+  let sent = 0
+  await page.route('**/api/commissions/first-lantern', async (route) => {
+    if (route.request().method() !== 'PATCH') return route.continue()
+    if (!sent++) await route.fetch()
+    await route.abort()
+  })
+  await wish.fill('Sent, and never answered')
+  await wish.press('Enter')
+  await expect.poll(() => sent).toBeGreaterThan(0)
+  await page.getByText(/no connection · \d+ kept here/).waitFor()
+  const second = await context.newPage()
+  await second.goto(`${server.url}/commission/first-lantern/brief`)
+  await expect(second.getByText('Sent, and never answered')).toHaveCount(1)
+  await type(second, 'Country', 'read on')
+  await saved(second)
+  // The first begins again from what the second has read, and sends the same change on top of it.
+  await page.route('**/api/commissions/first-lantern', (route) =>
+    route.request().method() === 'GET' ? route.abort() : route.fallback(),
+  )
+  await page.reload()
+  await wish.waitFor()
+  await expect(page.getByText('Sent, and never answered')).toHaveCount(1)
+  await page.unrouteAll()
+  await saved(page)
+  await expect(page.getByLabel('Country')).toHaveValue('read on')
+  await expect(page.getByText('Sent, and never answered')).toHaveCount(1)
+  await expect(page.getByText(/yours is/)).toHaveCount(0)
+  await second.reload()
+  await expect(second.getByText('Sent, and never answered')).toHaveCount(1)
+})
+
+test('a backup is put back: two open tabs begin anew, and what was not sent stands beside what is there', async ({
+  page,
+  context,
+  server,
+}) => {
+  const at = `${server.url}/commission/crosswind/brief`
+  await signIn(page, server.url)
+  await page.goto(at)
+  const country = page.getByLabel('Country')
+  await country.waitFor()
+  const before = await country.inputValue()
+  await type(page, 'Country', 'saved after the backup')
+  await saved(page)
+  const second = await context.newPage()
+  await second.goto(at)
+  await expect(second.getByLabel('Country')).toHaveValue('saved after the backup')
+  await context.setOffline(true)
+  await type(page, 'Contact', 'never sent')
+  await page.getByText(/no connection · 1 kept here/).waitFor()
+  await server.reset()
+  await signIn(page, server.url)
+  await context.setOffline(false)
+  for (const tab of [page, second]) await expect(tab.getByLabel('Country')).toHaveValue(before)
+  await page.getByText(/contact: yours is “never sent”; the backup that was put back has/i).waitFor()
+  await expect(page.getByLabel('Contact')).not.toHaveValue('never sent')
+  await page.getByRole('button', { name: 'Put mine' }).click()
+  await saved(page)
+  await expect(second.getByLabel('Contact')).toHaveValue('never sent')
+  await page.reload()
+  await expect(page.getByLabel('Contact')).toHaveValue('never sent')
+})
+
 test('signed out in the middle of work: signing in again sends it', async ({ page, server }) => {
   await signIn(page, server.url)
   await page.goto(`${server.url}/commission/crosswind/brief`)

@@ -106,9 +106,9 @@ export function createApp({ config, db, store, files, work, pegs, disk, cookieSe
     phoneRoutes(db, store, library, work),
   )
   api.use(...sessions(db, cookieSecret, config.port))
-  api.use(signInRoutes(db, config), joinRoutes(db))
+  api.use(signInRoutes(db, config), joinRoutes(db, config.port))
   api.use(signedIn, csrf)
-  selfRoutes(api, db)
+  selfRoutes(api, db, config)
   teamRoutes(api, db)
   rackRoutes(api, pegs, db)
   commissionRoutes(api, { store, db, library, work })

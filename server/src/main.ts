@@ -14,6 +14,7 @@ import { connect, type Tables, tables } from './db/models'
 import { transact } from './db/transact'
 import { Disk } from './http/disk'
 import { FolderFiles } from './media/files'
+import { fillLikeness } from './people/likeness'
 import { invite } from './people/team'
 import { Pegs } from './rack/pegs'
 import { DEMO_SIGN_IN, seed } from './seed'
@@ -35,6 +36,7 @@ async function main() {
   const db = tables(sequelize)
   const files = new FolderFiles(join(config.dataFolder, 'files'))
   const welcome = await firstRun(config, db, files)
+  await fillLikeness(db)
   await repeatErasures(db, files, config.dataFolder)
   const store = new SqlCommissions(db)
   const script = join(here, 'worker.js')
@@ -98,7 +100,9 @@ async function firstRun(config: Config, db: Tables, files: FolderFiles): Promise
     const shopId = shop?.id ?? newId('s')
     if (!shop) await db.shops.create({ id: shopId, name: 'My shop' }, { transaction })
     await db.invitations.update({ usedAt: new Date() }, { where: { shopId, usedAt: null }, transaction })
-    return (await invite(db, { shopId, name: '', role: 'owner', madeBy: 'the first start' }, transaction)).token
+    return (
+      await invite(db, { shopId, name: '', role: 'owner', madeBy: 'the first start', madeById: null }, transaction)
+    ).token
   })
   return (address) => `Nobody works here yet. Open ${address}/join/${token} to begin as the owner.`
 }

@@ -9,6 +9,7 @@ import type { Tables } from './db/models'
 import { transact } from './db/transact'
 import type { Files } from './media/files'
 import { Library } from './media/library'
+import { likeness } from './people/likeness'
 import { hashPassword } from './people/passwords'
 import { rowOf } from './shelf/rows'
 
@@ -31,6 +32,7 @@ async function fill(db: Tables, files: Files, transaction: Transaction): Promise
     shopId,
     name: SHOP.maker,
     signIn: DEMO_SIGN_IN.signIn,
+    signInKey: likeness(DEMO_SIGN_IN.signIn),
     passwordHash,
     role: 'owner' as const,
   }
@@ -42,6 +44,7 @@ async function fill(db: Tables, files: Files, transaction: Transaction): Promise
         shopId,
         name: SHOP.second,
         signIn: SHOP.second.toLowerCase(),
+        signInKey: likeness(SHOP.second),
         passwordHash,
         role: 'maker' as const,
       },

@@ -145,7 +145,7 @@ export async function startServer(
 
 /** A signed-in visitor of the API. */
 export class Visitor {
-  private cookie = ''
+  private readonly cookies = new Map<string, string>()
   private csrf = ''
   constructor(readonly base: string) {}
 
@@ -154,15 +154,17 @@ export class Visitor {
     const res = await fetch(`${this.base}/api${path}`, {
       method,
       headers: {
-        cookie: this.cookie,
+        cookie: [...this.cookies].map(([name, value]) => `${name}=${value}`).join('; '),
         ...(this.csrf ? { 'x-csrf-token': this.csrf } : {}),
         ...(body !== undefined && !form ? { 'content-type': 'application/json' } : {}),
         ...headers,
       },
       ...(body === undefined ? {} : { body: form ? body : JSON.stringify(body) }),
     })
-    const set = res.headers.getSetCookie().map((c) => c.split(';')[0]!)
-    if (set.length) this.cookie = set.join('; ')
+    for (const set of res.headers.getSetCookie()) {
+      const [, name, value] = /^([^=]+)=([^;]*)/.exec(set)!
+      this.cookies.set(name!, value!)
+    }
     return res
   }
   // biome-ignore lint/suspicious/noExplicitAny: tests look into answers of every shape

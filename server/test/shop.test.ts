@@ -283,8 +283,11 @@ describe('people', () => {
     const { v: kit } = await join_(await invite('Kit', 'maker'), 'kit')
     const { secret } = (await kit.ask('POST', '/session/factor')).body
     const codeAt = (ms: number) => new TOTP({ secret: Secret.fromBase32(secret) }).generate({ timestamp: ms })
-    expect((await kit.ask('PUT', '/session/factor', { code: '000000' })).status).toBe(401)
-    expect((await kit.ask('PUT', '/session/factor', { code: codeAt(Date.now() - 30_000) })).status).toBe(204)
+    const password = 'a long sentence'
+    const put = (v: Visitor, body: object) => v.ask('PUT', '/session/factor', body)
+    expect((await put(kit, { code: '000000', password })).status).toBe(401)
+    expect((await put(kit, { code: codeAt(Date.now() - 30_000), password: 'no' })).status).toBe(401)
+    expect((await put(kit, { code: codeAt(Date.now() - 30_000), password })).status).toBe(204)
     const sign = (code?: string) =>
       new Visitor(server.url).ask('POST', '/session', {
         signIn: 'kit',
@@ -296,8 +299,20 @@ describe('people', () => {
     const code = codeAt(Date.now())
     expect((await sign(code)).status).toBe(200)
     expect((await sign(code)).status).toBe(401)
-    expect((await kit.ask('DELETE', '/session/factor', { password: 'no' })).status).toBe(401)
-    expect((await kit.ask('DELETE', '/session/factor', { password: 'a long sentence' })).status).toBe(204)
+    // Whoever holds a session, or the password, neither replaces it nor turns it off; a code of the one that is on is wanted.
+    const next = (await kit.ask('POST', '/session/factor')).body.secret
+    const other = new TOTP({ secret: Secret.fromBase32(next) }).generate({ timestamp: Date.now() })
+    expect((await put(kit, { code: other, password })).status).toBe(401)
+    expect((await put(kit, { code: other, password, old: code })).status).toBe(401)
+    const drop = (body: object) => kit.ask('DELETE', '/session/factor', body)
+    expect((await drop({ password: 'no', code: codeAt(Date.now() + 30_000) })).status).toBe(401)
+    expect((await drop({ password, code })).status).toBe(401)
+    expect((await drop({ password })).status).toBe(422)
+    expect((await put(kit, { code: other, password, old: codeAt(Date.now() + 30_000) })).status).toBe(204)
+    expect((await sign(codeAt(Date.now() + 30_000))).status).toBe(401)
+    const later = new TOTP({ secret: Secret.fromBase32(next) }).generate({ timestamp: Date.now() + 30_000 })
+    expect((await drop({ password, code: later })).status).toBe(204)
+    expect((await drop({ password, code: later })).status).toBe(409)
     expect((await sign()).status).toBe(200)
   })
   test('sessions are listed without their secret, and ended', async () => {

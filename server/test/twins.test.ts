@@ -28,7 +28,15 @@ beforeAll(async () => {
   const models = tables(sequelize)
   for (const id of ['one', 'two']) {
     await models.shops.create({ id, name: id })
-    await models.users.create({ id: `u-${id}`, shopId: id, signIn: id, name: id, passwordHash: 'x', role: 'owner' })
+    await models.users.create({
+      id: `u-${id}`,
+      shopId: id,
+      signIn: id,
+      signInKey: id,
+      name: id,
+      passwordHash: 'x',
+      role: 'owner',
+    })
   }
   sql = new SqlCommissions(models)
 }, 120_000)
@@ -37,8 +45,9 @@ afterAll(async () => {
   await db.stop()
   rmSync(folder, { recursive: true, force: true })
 })
-const osk: Maker = { id: 'u-one', shopId: 'one', name: 'Osk' }
-const other: Maker = { id: 'u-two', shopId: 'two', name: 'Other' }
+const osk: Maker = { id: 'u-one', shopId: 'one', name: 'Osk', role: 'owner' }
+const other: Maker = { id: 'u-two', shopId: 'two', name: 'Other', role: 'owner' }
+const helper: Maker = { ...osk, name: 'Hale', role: 'helper' }
 const fresh = (id: string): Commission => ({ ...demoCommissions(TODAY).find((c) => c.id === 'first-lantern')!, id })
 const title = (c: Commission, to: string): Op[] => diffOps(c, { ...c, title: to })
 
@@ -76,17 +85,72 @@ describe.each([
     await expect(store().change(osk, c.id, 1, title(c, 'second'))).rejects.toBeInstanceOf(Conflict)
     expect(await store().load('one', c.id)).toMatchObject({ revision: 2, record: { title: 'first' } })
   })
+  test('the same change sent again on whatever was read meanwhile, before it or after it, is done once', async () => {
+    const c = fresh(own('again'))
+    await store().create(osk, c)
+    const add: Op[] = [
+      { op: 'insert', at: '/questions', item: { id: 'q-y', text: 'Which?', blocks: false }, after: null },
+    ]
+    const made = { change: 'change-again' }
+    await store().change(osk, c.id, 1, add, made)
+    await store().change(osk, c.id, 2, title(c, 'meanwhile'))
+    for (const base of [1, 2, 3]) {
+      const r = await store().change(osk, c.id, base, add, made)
+      expect(r).toMatchObject({ revision: 3, record: { title: 'meanwhile' } })
+      expect(r.since.map((h) => h.revision)).toEqual([2, 3].filter((n) => n > base))
+      expect(r.record.questions.filter((q) => q.id === 'q-y')).toHaveLength(1)
+    }
+  })
+  test('what is no revision of it, or another of that number than was read, is refused and changes nothing', async () => {
+    const c = fresh(own('put-back'))
+    const { savedAt } = await store().create(osk, c)
+    await store().change(osk, c.id, 1, title(c, 'second'), { at: savedAt })
+    const second = await store().load('one', c.id)
+    const refused = async (run: Promise<unknown>) =>
+      await expect(run).rejects.toMatchObject({ status: 409, problems: [{ path: '/base', rule: 'otherHistory' }] })
+    const [once, now] = ['2026-01-01T00:00:00.000Z', second.savedAt]
+    for (const [base, at] of [
+      [3, undefined],
+      [3, now],
+      [1000, undefined],
+      [2, once],
+      [1, once],
+    ] as const) {
+      await refused(store().change(osk, c.id, base, title(second.record, 'third'), { at }))
+      await refused(store().changes('one', c.id, base, at))
+    }
+    expect(await store().load('one', c.id)).toEqual(second)
+    expect(await store().changes('one', c.id, 2, now)).toEqual([])
+    expect(await store().changes('one', c.id, 1, savedAt)).toHaveLength(1)
+    expect((await store().change(osk, c.id, 2, title(second.record, 'third'), { at: now })).revision).toBe(3)
+  })
+  test('what takes a maker takes one by whatever way it comes: begun, brought in, changed', async () => {
+    const refused = async (run: Promise<unknown>) => await expect(run).rejects.toMatchObject({ status: 403 })
+    const c = fresh(own('helped'))
+    const shipped = { ...c, shipped: '2026-11-25' } as Commission
+    await refused(store().create(helper, shipped))
+    await store().create(helper, c)
+    await refused(store().change(helper, c.id, 1, diffOps(c, shipped)))
+    await store().change(osk, c.id, 1, diffOps(c, shipped))
+    // Another day, and none, are as much shipping as a first.
+    await refused(store().change(helper, c.id, 2, diffOps(shipped, { ...c, shipped: '2026-11-26' } as Commission)))
+    await refused(store().change(helper, c.id, 2, diffOps(shipped, c)))
+    const more = await store().change(helper, c.id, 2, title(shipped, 'helped'))
+    expect(more.record).toMatchObject({ title: 'helped', shipped: '2026-11-25' })
+    // Undoing what a maker did is changing it.
+    await refused(store().change(helper, c.id, 3, [{ op: 'unset', at: '/shipped', was: '2026-11-25' }]))
+  })
   test('the same change sent twice, as after a lost reply, is done once, whatever came between', async () => {
     const c = fresh(own('twice'))
     await store().create(osk, c)
     const add: Op[] = [
       { op: 'insert', at: '/questions', item: { id: 'q-x', text: 'Which?', blocks: false }, after: null },
     ]
-    const a = await store().change(osk, c.id, 1, add, 'change-1')
+    const a = await store().change(osk, c.id, 1, add, { change: 'change-1' })
     await store().change(osk, c.id, 2, [
       { op: 'remove', at: '/questions/@q-x', item: add[0]!.op === 'insert' ? add[0]!.item : { id: '' }, after: null },
     ])
-    const b = await store().change(osk, c.id, 1, add, 'change-1')
+    const b = await store().change(osk, c.id, 1, add, { change: 'change-1' })
     expect(a.since.map((h) => h.change)).toEqual(['change-1'])
     expect(b.since.map((h) => h.change)).toEqual(['change-1', undefined])
     expect(b.revision).toBe(3)

@@ -163,6 +163,7 @@ const applied = (c: Commission, ops: readonly Op[]) => {
  * same, or waits as a conflict; and no line changed that nobody touched.
  */
 describe('two makers, reloads, lost replies, undo and no connection, in any order', () => {
+  const isOther = (e: unknown) => e instanceof HttpProblem && e.problems.some((p) => p.rule === 'otherHistory')
   class Maker {
     queue!: Queue
     kept: Kept | undefined
@@ -172,11 +173,18 @@ describe('two makers, reloads, lost replies, undo and no connection, in any orde
       readonly store: MemoryCommissions,
       readonly touched: Set<string>,
     ) {}
-    who = () => ({ id: this.name, shopId: 's', name: this.name })
+    who = () => ({ id: this.name, shopId: 's', name: this.name, role: 'owner' as const })
     async open() {
-      const { record, revision } = await this.store.load('s', 'first-lantern')
-      this.queue = new Queue('first-lantern', record, revision, newId)
-      if (this.kept) this.queue.adopt(this.kept, await this.store.changes('s', 'first-lantern', this.kept.base))
+      const { record, revision, savedAt } = await this.store.load('s', 'first-lantern')
+      this.queue = new Queue('first-lantern', record, revision, newId, savedAt)
+      const { kept } = this
+      if (kept)
+        try {
+          this.queue.adopt(kept, await this.store.changes('s', 'first-lantern', kept.base, kept.at))
+        } catch (e) {
+          if (!isOther(e)) throw e
+          this.queue.layOpen(kept)
+        }
       this.keep()
     }
     keep() {
@@ -199,7 +207,7 @@ describe('two makers, reloads, lost replies, undo and no connection, in any orde
       this.keep()
       if (!ask || this.offline) return
       try {
-        const r = await this.store.change(this.who(), 'first-lantern', ask.base, ask.ops, ask.change)
+        const r = await this.store.change(this.who(), 'first-lantern', ask.base, ask.ops, ask)
         if (lose) return
         this.queue.acknowledged(r.since)
       } catch (e) {
@@ -207,6 +215,7 @@ describe('two makers, reloads, lost replies, undo and no connection, in any orde
           if (!(e instanceof HttpProblem)) throw e
           return
         }
+        if (isOther(e)) return await this.open()
         if (e.status === 409) this.queue.clashed(e.more.since as Revision[])
         else this.queue.refused(e.problems)
       }
@@ -214,7 +223,12 @@ describe('two makers, reloads, lost replies, undo and no connection, in any orde
     }
     async hear() {
       if (this.offline || this.queue.flight) return
-      this.queue.others(await this.store.changes('s', 'first-lantern', this.queue.revision))
+      try {
+        this.queue.others(await this.store.changes('s', 'first-lantern', this.queue.revision, this.queue.at))
+      } catch (e) {
+        if (!isOther(e)) throw e
+        return await this.open()
+      }
       this.keep()
     }
   }
@@ -237,6 +251,8 @@ describe('two makers, reloads, lost replies, undo and no connection, in any orde
         'cut',
         'settle',
         'bad',
+        'backup',
+        'putBack',
       ] as const),
     ),
     k: fc.nat(5),
@@ -251,8 +267,9 @@ describe('two makers, reloads, lost replies, undo and no connection, in any orde
         await store.create(makers[0]!.who(), first)
         for (const m of makers) await m.open()
         /** Everything that was put in, by where it was put. */
-        const said: { at: string; value: unknown; by: string }[] = []
+        let said: { at: string; value: unknown; by: string }[] = []
         let stamp = 0
+        let backup: ReturnType<MemoryCommissions['copy']> | undefined
         for (const { who, what, k } of steps) {
           const m = makers[who]!
           const r = m.queue.shown.requests
@@ -273,7 +290,13 @@ describe('two makers, reloads, lost replies, undo and no connection, in any orde
             m.edit('move', (c) => {
               c.requests = [...c.requests.filter((x) => x.id !== one.id), c.requests.find((x) => x.id === one.id)!]
             })
-          else if (what === 'bad') m.edit('bad', (c) => void (c.brief = 'x'.repeat(50_000)))
+          else if (what === 'backup') backup = store.copy()
+          else if (what === 'putBack' && backup) {
+            // What was saved since goes with it; what was not stays with whoever wrote it.
+            const saved = JSON.stringify(await store.changes('s', 'first-lantern', 1))
+            said = said.filter((s) => !saved.includes(`"${s.value}"`))
+            store.putBack(backup)
+          } else if (what === 'bad') m.edit('bad', (c) => void (c.brief = 'x'.repeat(50_000)))
           else if (what === 'undo') m.back('undoLast')
           else if (what === 'redo') m.back('redoLast')
           else if (what === 'send') await m.send(false)

@@ -66,6 +66,8 @@ export const commissions = {
         base: Revision,
         ops: T.Array(OpSchema, { minItems: 1, maxItems: MOST_OPS }),
         change: T.Optional(T.String({ minLength: 8, maxLength: 64, pattern: '^[\\w-]+$' })),
+        /** When the revision `base` was saved, as it was read: another one of that number, as after a restore, is refused. */
+        at: T.Optional(Moment),
       },
       closed,
     ),
@@ -74,15 +76,19 @@ export const commissions = {
       says: 'Saved; `since` is every revision after the base, one’s own among them, to be carried out in their order',
       json: T.Object({ revision: Revision, savedAt: Moment, savedBy: T.String(), since: T.Array(Revised) }, closed),
     },
-    bad: { ...elsewhere, 409: 'Somebody else changed the same field; says who changed what' },
+    bad: {
+      ...elsewhere,
+      403: 'Of what it changes something is for makers',
+      409: 'Somebody else changed the same field; says who changed what. Or the base is no revision of this record any more',
+    },
   }),
   changes: route({
     method: 'get',
     path: '/commissions/{id}/changes',
     summary: 'What was changed after a revision',
-    query: T.Object({ after: T.String({ pattern: '^\\d{1,9}$' }) }, closed),
+    query: T.Object({ after: T.String({ pattern: '^\\d{1,9}$' }), at: T.Optional(Moment) }, closed),
     good: { status: 200, says: 'Revisions, oldest first', json: T.Array(Revised) },
-    bad: elsewhere,
+    bad: { ...elsewhere, 409: 'That is no revision of this record any more' },
   }),
   archive: route({
     method: 'delete',

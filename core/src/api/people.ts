@@ -5,6 +5,8 @@ import { route } from './route'
 /** What somebody may do: an owner everything, a maker all work, a helper all but shipping and taking away, a viewer look. */
 export const ROLES = ['owner', 'maker', 'helper', 'viewer'] as const
 export type Role = (typeof ROLES)[number]
+/** The roles that may do what `needs` may: itself and those above it. */
+export const reaching = (needs: Role): Role[] => ROLES.slice(0, ROLES.indexOf(needs) + 1)
 const RoleSchema = T.Union(ROLES.map((r) => T.Literal(r)))
 const Person = T.Object(
   {
@@ -84,7 +86,7 @@ export const people = {
     needs: 'viewer',
     body: T.Object({ current: Password, next: NewPassword }, closed),
     good: { status: 204, says: 'Changed', empty: true },
-    bad: { 401: 'The current one is wrong' },
+    bad: { 401: 'The current one is wrong', 429: 'Too many tries' },
   }),
   beginFactor: route({
     method: 'post',
@@ -96,20 +98,21 @@ export const people = {
   setFactor: route({
     method: 'put',
     path: '/session/factor',
-    summary: 'Turn the second factor on',
+    summary:
+      'Turn the second factor on, or put a new one in place of the one that is on, of which a code is wanted too',
     needs: 'viewer',
-    body: T.Object({ code: Code }, closed),
+    body: T.Object({ password: Password, code: Code, old: T.Optional(Code) }, closed),
     good: { status: 204, says: 'On', empty: true },
-    bad: { 401: 'The code is not of that secret' },
+    bad: { 401: 'The password is wrong, or a code is not of its secret', 429: 'Too many tries' },
   }),
   dropFactor: route({
     method: 'delete',
     path: '/session/factor',
     summary: 'Turn the second factor off',
     needs: 'viewer',
-    body: T.Object({ password: Password }, closed),
+    body: T.Object({ password: Password, code: Code }, closed),
     good: { status: 204, says: 'Off', empty: true },
-    bad: { 401: 'The password is wrong' },
+    bad: { 401: 'The password or the code is wrong', 409: 'There is none', 429: 'Too many tries' },
   }),
   sessions: route({
     method: 'get',
@@ -178,7 +181,8 @@ export const people = {
   invite: route({
     method: 'post',
     path: '/people',
-    summary: 'Invite somebody: a link for one use',
+    summary:
+      'Invite somebody: a link for one use; it stands as long as who made it is an owner, and ends an older one to the same name',
     needs: 'owner',
     body: T.Object({ name: Name, role: RoleSchema }, closed),
     good: { status: 201, says: 'The link, told once', json: Link },
@@ -211,7 +215,8 @@ export const people = {
   resetPassword: route({
     method: 'post',
     path: '/people/{id}/reset',
-    summary: 'A link for choosing a new password; the old one, the second factor and all sessions end',
+    summary:
+      'A link for choosing a new password; the old one, the second factor, all sessions and older links of this kind end',
     needs: 'owner',
     good: { status: 201, says: 'The link, told once', json: Link },
     bad: { 404: 'Not of this shop' },

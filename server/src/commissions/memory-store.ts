@@ -1,10 +1,21 @@
 import type { Commission } from '@nubrin/core/record'
 import type { Op } from '@nubrin/core/record/ops'
 import { Conflict, NotFound } from '../http/problem'
+import { mayMake } from './authority'
 import { merge } from './merge'
-import type { Alongside, Changed, Commissions, Made, Maker, Revised, Saved } from './store'
+import {
+  type Alongside,
+  type Changed,
+  type Commissions,
+  type Made,
+  type MadeOn,
+  type Maker,
+  otherHistory,
+  type Revised,
+  type Saved,
+} from './store'
 
-interface Kept extends Saved {
+export interface Kept extends Saved {
   shopId: string
   archived: boolean
   history: Revised[]
@@ -13,7 +24,22 @@ interface Kept extends Saved {
 /** Commissions in memory, for tests: the same behaviour as in the database. */
 export class MemoryCommissions implements Commissions {
   private readonly kept = new Map<string, Kept>()
+  private last = 0
 
+  /** A moment of its own for every revision: by it two of one number are told apart. */
+  private now(): string {
+    this.last = Math.max(Date.now(), this.last + 1)
+    return new Date(this.last).toISOString()
+  }
+
+  /** All of it, to be put back later, as a backup is. */
+  copy(): ReadonlyMap<string, Kept> {
+    return structuredClone(this.kept)
+  }
+  putBack(copy: ReadonlyMap<string, Kept>): void {
+    this.kept.clear()
+    for (const [id, kept] of structuredClone(copy)) this.kept.set(id, kept)
+  }
   private find(shopId: string, id: string): Kept {
     const k = this.kept.get(id)
     if (!k || k.shopId !== shopId || k.archived) throw new NotFound(`There is no commission ${id} in this shop.`)
@@ -31,8 +57,9 @@ export class MemoryCommissions implements Commissions {
   }
   async create(who: Maker, record: Commission, { alongside }: Made = {}): Promise<Saved> {
     if (this.kept.has(record.id)) throw taken(record.id)
+    mayMake(who.role, undefined, record)
     await alongside?.()
-    const at = new Date().toISOString()
+    const at = this.now()
     const kept: Kept = {
       record: structuredClone(record),
       revision: 1,
@@ -45,15 +72,23 @@ export class MemoryCommissions implements Commissions {
     this.kept.set(record.id, kept)
     return this.shown(kept)
   }
-  async change(who: Maker, id: string, base: number, ops: readonly Op[], change?: string): Promise<Changed> {
+  async change(
+    who: Maker,
+    id: string,
+    base: number,
+    ops: readonly Op[],
+    { change, at }: MadeOn = {},
+  ): Promise<Changed> {
     const kept = this.find(who.shopId, id)
+    this.sameHistory(kept, base, at)
     const since = () => structuredClone(kept.history.filter((h) => h.revision > base))
-    if (change && since().some((h) => h.change === change)) return { ...this.shown(kept), since: since() }
+    if (change && kept.history.some((h) => h.change === change)) return { ...this.shown(kept), since: since() }
     const merged = merge(kept.record, ops, since())
+    mayMake(who.role, kept.record, merged.record)
     if (merged.ops.length) {
       kept.record = merged.record
       kept.revision++
-      kept.savedAt = new Date().toISOString()
+      kept.savedAt = this.now()
       kept.savedBy = who.name
       kept.history.push({
         revision: kept.revision,
@@ -65,8 +100,17 @@ export class MemoryCommissions implements Commissions {
     }
     return { ...this.shown(kept), since: since() }
   }
-  async changes(shopId: string, id: string, after: number): Promise<Revised[]> {
-    return structuredClone(this.find(shopId, id).history.filter((h) => h.revision > after))
+  async changes(shopId: string, id: string, after: number, at?: string): Promise<Revised[]> {
+    const kept = this.find(shopId, id)
+    this.sameHistory(kept, after, at)
+    return structuredClone(kept.history.filter((h) => h.revision > after))
+  }
+  async there(shopId: string, id: string): Promise<void> {
+    this.find(shopId, id)
+  }
+  private sameHistory({ history }: Kept, base: number, at: string | undefined) {
+    const of = history.find((h) => h.revision === base)
+    if (base && (!of || (at !== undefined && of.at !== at))) throw otherHistory(history.length)
   }
   async archive(shopId: string, id: string, alongside?: Alongside): Promise<void> {
     const kept = this.find(shopId, id)

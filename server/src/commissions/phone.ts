@@ -1,4 +1,4 @@
-import { API } from '@nubrin/core/api'
+import { API, reaching } from '@nubrin/core/api'
 import type { Commission } from '@nubrin/core/record'
 import { Router } from 'express'
 import { rateLimit } from 'express-rate-limit'
@@ -19,9 +19,14 @@ const MOST_FROM_ONE = 60
 /** Makes the link by which a phone at the bench sends photos to a commission. */
 export function phoneLinkRoutes(r: Router, store: Commissions, db: Tables): void {
   serve(r, API.phoneLink, async ({ params, body, who }) => {
-    await store.changes(who.shopId, params.id, Number.MAX_SAFE_INTEGER)
+    await store.there(who.shopId, params.id)
     const token = secret()
     const expiresAt = new Date(Date.now() + HOUR)
+    // The newer link of its kind ends the older.
+    await db.uploadLinks.update(
+      { usedAt: new Date() },
+      { where: { madeBy: who.id, commissionId: params.id, place: body.place ?? null, usedAt: null } },
+    )
     await db.uploadLinks.create({
       id: newId('l'),
       shopId: who.shopId,
@@ -41,10 +46,12 @@ export function phoneRoutes(db: Tables, store: Commissions, library: Library, wo
   const r = Router()
   const find = async (token: string) => {
     const link = await db.uploadLinks.findOne({
-      where: { secretHash: sha256(token), expiresAt: { [Op.gt]: new Date() } },
+      where: { secretHash: sha256(token), usedAt: null, expiresAt: { [Op.gt]: new Date() } },
     })
-    const user = link && (await db.users.findOne({ where: { id: link.madeBy, leftAt: null } }))
-    if (!link || !user) throw new NotFound('This link is too old. Make a new one at the bench.')
+    // It does what whoever made it may do now.
+    const user =
+      link && (await db.users.findOne({ where: { id: link.madeBy, leftAt: null, role: reaching('helper') } }))
+    if (!link || !user) throw new NotFound('This link no longer leads anywhere. Make a new one at the bench.')
     return { link, user }
   }
   serve(r, API.phoneTarget, async ({ params }) => {
@@ -81,9 +88,12 @@ export function phoneRoutes(db: Tables, store: Commissions, library: Library, wo
         ...(link.place ? { place: link.place as Commission['media'][number]['place'] } : {}),
       } as Commission['media'][number]
       const { record, revision } = await store.load(link.shopId, link.commissionId)
-      await store.change({ id: user.id, shopId: link.shopId, name: user.name }, link.commissionId, revision, [
-        { op: 'insert', at: '/media', item, after: record.media.at(-1)?.id ?? null },
-      ])
+      await store.change(
+        { id: user.id, shopId: link.shopId, name: user.name, role: user.role },
+        link.commissionId,
+        revision,
+        [{ op: 'insert', at: '/media', item, after: record.media.at(-1)?.id ?? null }],
+      )
       return { name }
     },
     MOST_BYTES,

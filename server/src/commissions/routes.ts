@@ -3,7 +3,6 @@ import { cadCsv, cadDxf, cadSvg } from '@nubrin/core/drawing'
 import { handoffFileName } from '@nubrin/core/handoff'
 import { writeCommission } from '@nubrin/core/import'
 import { asCopy, byId, type Commission, readerOf } from '@nubrin/core/record'
-import { touches } from '@nubrin/core/record/ops'
 import { markdownOf, tellingOrder, webVttOf } from '@nubrin/core/script'
 import type { Response, Router } from 'express'
 import { Op as Sql } from 'sequelize'
@@ -11,7 +10,7 @@ import { fileHash, newId } from '../base/ids'
 import type { Tables } from '../db/models'
 import { transact } from '../db/transact'
 import { Invalid, NotFound } from '../http/problem'
-import { JsonText, notAllowed, serve } from '../http/serve'
+import { JsonText, serve } from '../http/serve'
 import { type Accepted, accept } from '../media/accept'
 import type { Library } from '../media/library'
 import type { Work } from '../work/kinds'
@@ -61,12 +60,13 @@ export function commissionRoutes(r: Router, { store, db, library, work }: With):
   })
   serve(r, API.commission, async ({ params, who }) => new JsonText(await store.text(who.shopId, params.id)))
   serve(r, API.change, async ({ params, body, who }) => {
-    if (who.role === 'helper' && touches(body.ops).includes('/shipped'))
-      throw notAllowed('Shipping is for makers of the shop and above.')
-    const { revision, savedAt, savedBy, since } = await store.change(who, params.id, body.base, body.ops, body.change)
+    const { base, ops, change, at } = body
+    const { revision, savedAt, savedBy, since } = await store.change(who, params.id, base, ops, { change, at })
     return { revision, savedAt, savedBy, since }
   })
-  serve(r, API.changes, async ({ params, query, who }) => store.changes(who.shopId, params.id, Number(query.after)))
+  serve(r, API.changes, async ({ params, query, who }) =>
+    store.changes(who.shopId, params.id, Number(query.after), query.at),
+  )
   serve(r, API.archive, async ({ params, who }) => {
     await store.archive(who.shopId, params.id, async (transaction) => {
       await db.handoffs.update(

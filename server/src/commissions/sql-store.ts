@@ -5,13 +5,26 @@ import { QueryTypes, Op as Sql, type Transaction } from 'sequelize'
 import type { CommissionRow, HistoryRow, Tables } from '../db/models'
 import { transact } from '../db/transact'
 import { NotFound } from '../http/problem'
+import { mayMake } from './authority'
 import { clientFor } from './clients'
 import { taken } from './memory-store'
 import { merge } from './merge'
 import { project, searchText } from './rows'
-import type { Alongside, Changed, Commissions, Made, Maker, Revised, Saved } from './store'
+import {
+  type Alongside,
+  type Changed,
+  type Commissions,
+  type Made,
+  type MadeOn,
+  type Maker,
+  otherHistory,
+  type Revised,
+  type Saved,
+} from './store'
 
 type KeptRow = Pick<CommissionRow, 'id' | 'clientId' | 'revision' | 'record' | 'savedAt' | 'savedBy'>
+/** The same, and whether a change is in its history already. */
+type LockedRow = KeptRow & { there: number | null }
 /** A stored record as this version of the format has it; it is rewritten with the next save. */
 const savedOf = (row: KeptRow): Saved => ({
   record: lift(row.record) as Commission,
@@ -63,6 +76,7 @@ export class SqlCommissions implements Commissions {
   }
 
   async create(who: Maker, record: Commission, { client, alongside }: Made = {}): Promise<Saved> {
+    mayMake(who.role, undefined, record)
     return this.transact(async (transaction) => {
       const there = await this.db.commissions.findByPk(record.id, { attributes: ['id'], transaction })
       if (there) throw taken(record.id)
@@ -95,14 +109,17 @@ export class SqlCommissions implements Commissions {
     })
   }
 
-  async change(who: Maker, id: string, base: number, ops: readonly Op[], change?: string): Promise<Changed> {
+  async change(who: Maker, id: string, base: number, ops: readonly Op[], made: MadeOn = {}): Promise<Changed> {
+    const { change } = made
     return this.transact(async (transaction) => {
-      const row = await this.locked(who.shopId, id, transaction)
+      const row = await this.locked(who.shopId, id, change, transaction)
       const now = savedOf(row)
+      await this.sameHistory(row, base, made.at, transaction)
       const since = row.revision === base ? [] : await this.between(id, base, transaction)
-      // Sent again after a lost reply: it is there already.
-      if (change && since.some((h) => h.change === change)) return { ...now, since }
+      // Sent again after a lost reply: it is there already, whatever was read meanwhile.
+      if (row.there) return { ...now, since }
       const merged = merge(now.record, ops, since)
+      mayMake(who.role, now.record, merged.record)
       if (!merged.ops.length) return { ...now, since }
       const { record } = merged
       const clientId =
@@ -123,13 +140,40 @@ export class SqlCommissions implements Commissions {
     })
   }
 
-  async changes(shopId: string, id: string, after: number): Promise<Revised[]> {
-    const there = await this.db.commissions.findOne({
+  async changes(shopId: string, id: string, after: number, at?: string): Promise<Revised[]> {
+    const row = await this.db.commissions.findOne({
       where: { id, shopId, archivedAt: null },
-      attributes: ['id', 'revision'],
+      attributes: ['id', 'revision', 'savedAt'],
     })
-    if (!there) throw gone(id)
-    return there.revision <= after ? [] : this.between(id, after)
+    if (!row) throw gone(id)
+    await this.sameHistory(row, after, at)
+    return row.revision === after ? [] : this.between(id, after)
+  }
+
+  async there(shopId: string, id: string): Promise<void> {
+    if (!(await this.db.commissions.count({ where: { id, shopId, archivedAt: null } }))) throw gone(id)
+  }
+
+  /** Refuses a revision that is none of this record, or another one of that number than was read. */
+  private async sameHistory(
+    row: Pick<CommissionRow, 'id' | 'revision' | 'savedAt'>,
+    base: number,
+    at: string | undefined,
+    transaction?: Transaction,
+  ): Promise<void> {
+    if (base > row.revision) throw otherHistory(row.revision)
+    if (!base || at === undefined) return
+    const of =
+      base === row.revision
+        ? row.savedAt
+        : (
+            await this.db.history.findOne({
+              where: { commissionId: row.id, revision: base },
+              attributes: ['at'],
+              ...(transaction ? { transaction } : {}),
+            })
+          )?.at
+    if (of?.toISOString() !== at) throw otherHistory(row.revision)
   }
 
   async archive(shopId: string, id: string, alongside?: Alongside): Promise<void> {
@@ -176,10 +220,15 @@ export class SqlCommissions implements Commissions {
   }
 
   /** The row of a commission, nobody else's until the transaction ends. Plain SQL, as it is asked for with each word saved. */
-  private async locked(shopId: string, id: string, transaction: Transaction): Promise<KeptRow> {
-    const [row] = await this.db.sequelize.query<KeptRow>(
-      'SELECT id, client_id AS clientId, revision, record, saved_at AS savedAt, saved_by AS savedBy FROM commissions WHERE id = ? AND shop_id = ? AND archived_at IS NULL FOR UPDATE',
-      { replacements: [id, shopId], type: QueryTypes.SELECT, transaction },
+  private async locked(
+    shopId: string,
+    id: string,
+    change: string | undefined,
+    transaction: Transaction,
+  ): Promise<LockedRow> {
+    const [row] = await this.db.sequelize.query<LockedRow>(
+      'SELECT c.id, c.client_id AS clientId, c.revision, c.record, c.saved_at AS savedAt, c.saved_by AS savedBy, (SELECT 1 FROM history h WHERE h.commission_id = c.id AND h.change_id = ?) AS there FROM commissions c WHERE c.id = ? AND c.shop_id = ? AND c.archived_at IS NULL FOR UPDATE',
+      { replacements: [change ?? null, id, shopId], type: QueryTypes.SELECT, transaction },
     )
     if (!row) throw gone(id)
     // The driver hands JSON columns back as text on some servers and parsed on others.

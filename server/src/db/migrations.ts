@@ -73,6 +73,17 @@ const MIGRATIONS: { name: string; up: string[] }[] = [
       "INSERT IGNORE INTO to_dos (id, commission_id, text, who, person, due, blocks, done) SELECT j.id, c.id, j.text, j.who, j.person, j.due, j.blocks, j.done FROM commissions c, JSON_TABLE(c.record, '$.toDos[*]' COLUMNS (id VARCHAR(48) PATH '$.id', text VARCHAR(240) PATH '$.text', who VARCHAR(12) PATH '$.who', person VARCHAR(240) PATH '$.person', due DATE PATH '$.due', blocks VARCHAR(12) PATH '$.blocks', done BOOLEAN PATH '$.done')) j WHERE c.archived_at IS NULL",
     ],
   },
+  {
+    name: '006-who-stands-behind-a-link',
+    up: [
+      'ALTER TABLE invitations ADD COLUMN IF NOT EXISTS made_by_id VARCHAR(48)',
+      // By name, where the shop has one of that name.
+      'UPDATE invitations i JOIN (SELECT shop_id, name, MIN(id) AS id FROM users GROUP BY shop_id, name HAVING COUNT(*) = 1) u ON u.shop_id = i.shop_id AND u.name = i.made_by SET i.made_by_id = u.id WHERE i.made_by_id IS NULL',
+      "ALTER TABLE users ADD COLUMN IF NOT EXISTS sign_in_key VARCHAR(240) NOT NULL DEFAULT ''",
+      'CREATE INDEX IF NOT EXISTS user_sign_in_key ON users (sign_in_key)',
+      'CREATE TABLE IF NOT EXISTS devices (id CHAR(64) PRIMARY KEY, user_id VARCHAR(48) NOT NULL, seen DATETIME(3) NOT NULL, KEY device_user (user_id), CONSTRAINT devices_of FOREIGN KEY (user_id) REFERENCES users(id) ON DELETE CASCADE)',
+    ],
+  },
 ]
 
 /**
@@ -106,6 +117,7 @@ const MAY: Record<string, string> = {
   sessions: 'SELECT, INSERT, UPDATE, DELETE',
   invitations: 'SELECT, INSERT, UPDATE',
   upload_links: 'SELECT, INSERT, UPDATE',
+  devices: 'SELECT, INSERT, UPDATE, DELETE',
   erasures: 'SELECT, INSERT',
 }
 

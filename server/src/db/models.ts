@@ -38,6 +38,8 @@ export interface User {
   shopId: string
   name: string
   signIn: string
+  /** What the sign-in looks like: two that look alike are one. */
+  signInKey: string
   passwordHash: string
   role: Role
   leftAt?: Date | null
@@ -202,8 +204,17 @@ export interface InvitationRow {
   /** Set when it lets somebody choose a new password. */
   userId: string | null
   madeBy: string
+  /** Whose authority it stands on; null for the link of a first start. */
+  madeById: string | null
   expiresAt: Date
   usedAt: Date | null
+}
+/** A browser that somebody signed in with before. */
+interface DeviceRow {
+  /** The hash of what its cookie holds. */
+  id: string
+  userId: string
+  seen: Date
 }
 interface UploadLinkRow {
   id: string
@@ -246,6 +257,7 @@ export interface Tables {
   mediaUses: Table<{ id: string; commissionId: string }>
   erasures: Table<ErasureRow>
   uploadLinks: Table<UploadLinkRow>
+  devices: Table<DeviceRow>
 }
 
 const S = (n = 48) => DataTypes.STRING(n)
@@ -281,6 +293,7 @@ export function tables(sequelize: Sequelize): Tables {
       shopId: S(),
       name: S(120),
       signIn: S(120),
+      signInKey: S(240),
       passwordHash: S(255),
       role: S(12),
       leftAt: DataTypes.DATE(3),
@@ -443,8 +456,14 @@ export function tables(sequelize: Sequelize): Tables {
       role: S(12),
       userId: S(),
       madeBy: S(120),
+      madeById: S(),
       expiresAt: DataTypes.DATE(3),
       usedAt: DataTypes.DATE(3),
+    }),
+    devices: define<DeviceRow>('devices', {
+      id: { type: S(64), primaryKey: true },
+      userId: S(),
+      seen: DataTypes.DATE(3),
     }),
     uploadLinks: define<UploadLinkRow>('upload_links', {
       id: key,

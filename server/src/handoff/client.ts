@@ -113,7 +113,7 @@ export function clientRoutes({ db, store, library, pdfs, work, webFolder }: With
       throw new Conflict(`${MOST_OPEN_QUESTIONS} questions wait for an answer. Write or call the shop.`)
     if (taken === 'taken') {
       const name = `${record.client.name || 'the client'} (client’s page)`.slice(0, 120)
-      const who = { id: 'client', shopId, name }
+      const who = { id: 'client', shopId, name, role: 'helper' as const }
       await store.change(who, of, revision, diffOps(record, next))
     }
     return { taken }

@@ -111,7 +111,7 @@ export function handoffRoutes(r: Router, { store, db, library, pdfs, work, webFo
     return { number, revision, link: `/c/${token}`, expires: expiresAt?.toISOString() ?? null }
   })
   serve(r, API.issued, async ({ params, who }) => {
-    await store.changes(who.shopId, params.id, Number.MAX_SAFE_INTEGER)
+    await store.there(who.shopId, params.id)
     const rows = await db.handoffs.findAll({
       where: { commissionId: params.id },
       attributes: ['number', 'revision', 'issuedAt', 'issuedBy', 'revokedAt', 'expiresAt'],
@@ -128,7 +128,7 @@ export function handoffRoutes(r: Router, { store, db, library, pdfs, work, webFo
   })
   /** A handoff as it was issued, of a commission of this shop. */
   const frozen = async (shopId: string, id: string, number: string) => {
-    await store.changes(shopId, id, Number.MAX_SAFE_INTEGER)
+    await store.there(shopId, id)
     const row = await db.handoffs.findOne({ where: { commissionId: id, number: Number(number) || 0 } })
     if (!row) throw new NotFound(`There is no handoff no. ${number} of this commission.`)
     return { key: row.id, document: liftHandoff(row.document), record: lift(row.record) as Commission }
@@ -164,7 +164,7 @@ export function handoffRoutes(r: Router, { store, db, library, pdfs, work, webFo
     r,
     API.readReply,
     async ({ params, file, who }) => {
-      await store.changes(who.shopId, params.id, Number.MAX_SAFE_INTEGER)
+      await store.there(who.shopId, params.id)
       const read = readReply(file.bytes.toString('utf8'), params)
       if (!read.ok) throw new Invalid(`${file.name} was not read; nothing was changed.`, read.problems)
       return read.reply
@@ -181,7 +181,7 @@ export function handoffRoutes(r: Router, { store, db, library, pdfs, work, webFo
     return undefined
   })
   serve(r, API.withdraw, async ({ params, who }) => {
-    await store.changes(who.shopId, params.id, Number.MAX_SAFE_INTEGER)
+    await store.there(who.shopId, params.id)
     const [n] = await db.handoffs.update(
       { revokedAt: new Date() },
       { where: { commissionId: params.id, number: Number(params.number) || 0, revokedAt: null } },

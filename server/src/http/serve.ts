@@ -1,4 +1,4 @@
-import { type BodyOf, type GoodOf, type ParamsOf, type QueryOf, ROLES, type Route } from '@nubrin/core/api'
+import { type BodyOf, type GoodOf, type ParamsOf, type QueryOf, type Route, reaching } from '@nubrin/core/api'
 import { explain, makeAjv } from '@nubrin/core/import'
 import type { Request, RequestHandler, Response, Router } from 'express'
 import multer from 'multer'
@@ -31,7 +31,7 @@ export class JsonText {
 function may(route: Route, who: Who | undefined): boolean {
   if (route.open) return true
   const needs = route.needs ?? (route.method === 'get' ? 'viewer' : 'helper')
-  return who !== undefined && ROLES.indexOf(who.role) <= ROLES.indexOf(needs)
+  return who !== undefined && reaching(needs).includes(who.role)
 }
 export const notAllowed = (what: string) => new HttpProblem(403, 'notAllowed', what)
 

@@ -1,13 +1,14 @@
 import { API } from '@nubrin/core/api'
-import { type RequestHandler, Router } from 'express'
-import { rateLimit } from 'express-rate-limit'
+import { Router } from 'express'
 import { Op } from 'sequelize'
 import type { Config } from '../base/config'
 import { sha256 } from '../base/ids'
-import type { Tables } from '../db/models'
-import { HttpProblem, NotFound, send } from '../http/problem'
+import type { Tables, User } from '../db/models'
+import { Conflict, HttpProblem, NotFound } from '../http/problem'
 import { serve } from '../http/serve'
+import { personOf } from './devices'
 import { newFactor, stepOfCode } from './factor'
+import { atTheDoor, byAddress, inside } from './guesses'
 import { hashPassword, isPassword } from './passwords'
 import { cookieName, csrf, generateToken } from './sessions'
 import { openSession } from './sign-in'
@@ -20,17 +21,17 @@ declare module 'express-session' {
 }
 
 const wrong = (detail: string) => new HttpProblem(401, 'signIn', detail)
-/** Against guessing: so many failures from one address in a quarter of an hour. */
-const limited = (limit: number): RequestHandler =>
-  rateLimit({
-    windowMs: 15 * 60_000,
-    limit,
-    skipSuccessfulRequests: true,
-    standardHeaders: 'draft-8',
-    legacyHeaders: false,
-    handler: (_req, res) =>
-      send(res, new HttpProblem(429, 'tooManyTries', 'Too many tries. Wait a quarter of an hour, then try again.')),
-  })
+/** Uses a code of somebody's second factor up; false when it is not right, or was used already. */
+async function takesCode(db: Tables, user: User, code: string): Promise<boolean> {
+  const step = stepOfCode(user.secondFactor!, code, user.factorUsed ?? null)
+  if (step === undefined) return false
+  // Only one of two requests with the same code may use it.
+  const [used] = await db.users.update(
+    { factorUsed: step },
+    { where: { id: user.id, [Op.or]: [{ factorUsed: null }, { factorUsed: { [Op.lt]: step } }] } },
+  )
+  return used > 0
+}
 
 /** Signing in and out. */
 export function signInRoutes(db: Tables, config: Config): Router {
@@ -38,25 +39,16 @@ export function signInRoutes(db: Tables, config: Config): Router {
   serve(r, API.session, async ({ req }) =>
     req.session.user ? { user: req.session.user, csrf: generateToken(req) } : { user: null },
   )
-  r.post(API.signIn.path, limited(config.signInLimit))
+  r.post(API.signIn.path, ...atTheDoor(db, config.signInLimit, config.port))
   serve(r, API.signIn, async ({ body, req }) => {
-    const user = await db.users.findOne({ where: { signIn: body.signIn.trim().toLowerCase(), leftAt: null } })
+    const user = await personOf(db, body.signIn)
     const good = await isPassword(user?.passwordHash, body.password)
     if (!user || !good) throw wrong('That name and password do not belong together.')
     if (user.secondFactor) {
       if (!body.code) throw new HttpProblem(401, 'codeWanted', 'The code of your authenticator is wanted too.')
-      const step = stepOfCode(user.secondFactor, body.code, user.factorUsed ?? null)
-      // Only one of two requests with the same code may use it.
-      const [used] =
-        step === undefined
-          ? [0]
-          : await db.users.update(
-              { factorUsed: step },
-              { where: { id: user.id, [Op.or]: [{ factorUsed: null }, { factorUsed: { [Op.lt]: step } }] } },
-            )
-      if (!used) throw wrong('That code is not right, or was used already.')
+      if (!(await takesCode(db, user, body.code))) throw wrong('That code is not right, or was used already.')
     }
-    return openSession(db, user, req)
+    return openSession(db, user, req, config.port)
   })
   r.delete(API.signOut.path, csrf)
   serve(r, API.signOut, async ({ req, res }) => {
@@ -64,12 +56,24 @@ export function signInRoutes(db: Tables, config: Config): Router {
     res.clearCookie(cookieName(config.port))
     return undefined
   })
-  r.post(API.accept.path.replace('{token}', ':token'), limited(config.signInLimit))
+  r.post(API.accept.path.replace('{token}', ':token'), byAddress(config.signInLimit))
   return r
 }
 
 /** One's own password, second factor and sessions. */
-export function selfRoutes(r: Router, db: Tables): void {
+export function selfRoutes(r: Router, db: Tables, config: Config): void {
+  const slow = inside(config.signInLimit)
+  r.put(API.changePassword.path, slow)
+  r.put(API.setFactor.path, slow)
+  r.delete(API.dropFactor.path, slow)
+  /** Oneself, once the password is right, and the code of the second factor where one is on. */
+  const oneself = async (id: string, password: string, code: string | undefined) => {
+    const user = (await db.users.findByPk(id))!
+    if (!(await isPassword(user.passwordHash, password))) throw wrong('The password is wrong.')
+    if (user.secondFactor && !(code && (await takesCode(db, user, code))))
+      throw wrong('The code of the authenticator that is on is not right, or was used already.')
+    return user
+  }
   serve(r, API.changePassword, async ({ body, who, req }) => {
     const user = await db.users.findByPk(who.id)
     if (!(await isPassword(user?.passwordHash, body.current))) throw wrong('The current password is wrong.')
@@ -86,14 +90,15 @@ export function selfRoutes(r: Router, db: Tables): void {
     const secret = req.session.newFactor
     const step = secret && stepOfCode(secret, body.code, null)
     if (!secret || step === undefined) throw wrong('That code is not of the secret shown.')
+    await oneself(who.id, body.password, body.old)
     await db.users.update({ secondFactor: secret, factorUsed: Number(step) }, { where: { id: who.id } })
     delete (req.session as Partial<typeof req.session>).newFactor
     req.session.user = { ...who, factor: true }
     return undefined
   })
   serve(r, API.dropFactor, async ({ body, who, req }) => {
-    const user = await db.users.findByPk(who.id)
-    if (!(await isPassword(user?.passwordHash, body.password))) throw wrong('The password is wrong.')
+    const user = await oneself(who.id, body.password, body.code)
+    if (!user.secondFactor) throw new Conflict('There is no second factor to turn off.')
     await db.users.update({ secondFactor: null, factorUsed: null }, { where: { id: who.id } })
     req.session.user = { ...who, factor: false }
     return undefined

@@ -1,4 +1,4 @@
-import { API } from '@nubrin/core/api'
+import { API, reaching } from '@nubrin/core/api'
 import { Router } from 'express'
 import { Op, type Transaction } from 'sequelize'
 import { newId, secret, sha256 } from '../base/ids'
@@ -6,6 +6,7 @@ import type { InvitationRow, Tables } from '../db/models'
 import { transact } from '../db/transact'
 import { Conflict, Invalid, NotFound } from '../http/problem'
 import { serve, type Who } from '../http/serve'
+import { likeness } from './likeness'
 import { hashPassword } from './passwords'
 import { settingsOf } from './settings'
 import { openSession } from './sign-in'
@@ -13,19 +14,42 @@ import { openSession } from './sign-in'
 const INVITED_DAYS = 7
 const LAST_OWNER = 'A shop keeps one owner: make somebody else one first.'
 
-/** Makes an invitation, and the secret that is told once. `userId`: to choose a new password for somebody who is here. */
+/**
+ * Makes an invitation, and the secret that is told once. `userId`: to choose a new password for somebody who is here. An older
+ * one of its kind ends: to the same person, or to somebody of the same name.
+ */
 export async function invite(
   db: Tables,
-  made: Pick<InvitationRow, 'shopId' | 'name' | 'role' | 'madeBy'> & { userId?: string },
+  made: Pick<InvitationRow, 'shopId' | 'name' | 'role' | 'madeBy' | 'madeById'> & { userId?: string },
   transaction?: Transaction,
 ): Promise<{ token: string; expires: Date }> {
   const token = secret()
   const expires = new Date(Date.now() + INVITED_DAYS * 24 * 3_600_000)
+  const sameKind = {
+    shopId: made.shopId,
+    ...(made.userId ? { userId: made.userId } : { userId: null, name: made.name }),
+  }
+  await db.invitations.update(
+    { usedAt: new Date() },
+    { where: { ...sameKind, usedAt: null }, ...(transaction ? { transaction } : {}) },
+  )
   await db.invitations.create(
     { id: newId('i'), userId: null, usedAt: null, ...made, secretHash: sha256(token), expiresAt: expires },
     transaction ? { transaction } : {},
   )
   return { token, expires }
+}
+
+/**
+ * Whether a link stands on what it rested on when it was made: whoever made it is an owner of the shop still, and whom it is for,
+ * where they work here already, does so still. That of a first start stands as long as nobody works here.
+ */
+async function stands(db: Tables, i: InvitationRow, transaction?: Transaction): Promise<boolean> {
+  const of = (where: object) =>
+    db.users.count({ where: { shopId: i.shopId, ...where }, ...(transaction ? { transaction } : {}) })
+  if (i.madeById === null) return (await of({})) === 0
+  if (!(await of({ id: i.madeById, leftAt: null, role: reaching('owner') }))) return false
+  return i.userId === null || (await of({ id: i.userId, leftAt: null })) > 0
 }
 
 /** People of a shop: invited, given a role, helped back in, and gone. Their sessions end whenever what they may changes. */
@@ -49,6 +73,7 @@ export function teamRoutes(r: Router, db: Tables): void {
       await db.users.findAll({ where: { shopId: who.shopId }, order: [['name', 'ASC']] }),
       await db.invitations.findAll({ where: { shopId: who.shopId, usedAt: null, expiresAt: { [Op.gt]: new Date() } } }),
     ]
+    const standing = await Promise.all(invited.map((i) => stands(db, i)))
     return {
       people: people.map((p) => ({
         id: p.id,
@@ -58,17 +83,19 @@ export function teamRoutes(r: Router, db: Tables): void {
         factor: !!p.secondFactor,
         leftAt: p.leftAt?.toISOString() ?? null,
       })),
-      invited: invited.map((i) => ({
-        id: i.id,
-        name: i.name,
-        role: i.role,
-        expires: i.expiresAt.toISOString(),
-        resets: i.userId !== null,
-      })),
+      invited: invited
+        .filter((_, n) => standing[n])
+        .map((i) => ({
+          id: i.id,
+          name: i.name,
+          role: i.role,
+          expires: i.expiresAt.toISOString(),
+          resets: i.userId !== null,
+        })),
     }
   })
   serve(r, API.invite, async ({ body, who }) => {
-    const made = { shopId: who.shopId, name: body.name.trim(), role: body.role, madeBy: who.name }
+    const made = { shopId: who.shopId, name: body.name.trim(), role: body.role, madeBy: who.name, madeById: who.id }
     const { token, expires } = await invite(db, made)
     return { link: `/join/${token}`, expires: expires.toISOString() }
   })
@@ -106,7 +133,14 @@ export function teamRoutes(r: Router, db: Tables): void {
       const lost = await hashPassword(secret())
       await user.update({ passwordHash: lost, secondFactor: null, factorUsed: null }, { transaction })
       await endSessions(user.id, transaction)
-      const made = { shopId: who.shopId, name: user.name, role: user.role, madeBy: who.name, userId: user.id }
+      const made = {
+        shopId: who.shopId,
+        name: user.name,
+        role: user.role,
+        madeBy: who.name,
+        madeById: who.id,
+        userId: user.id,
+      }
       const { token, expires } = await invite(db, made, transaction)
       return { link: `/join/${token}`, expires: expires.toISOString() }
     }),
@@ -120,30 +154,31 @@ export function teamRoutes(r: Router, db: Tables): void {
 }
 
 /** Accepting an invitation; open to whoever has its secret. */
-export function joinRoutes(db: Tables): Router {
+export function joinRoutes(db: Tables, port: number): Router {
   const r = Router()
   const find = async (token: string, transaction?: Transaction) => {
     const row = await db.invitations.findOne({
       where: { secretHash: sha256(token), usedAt: null, expiresAt: { [Op.gt]: new Date() } },
       ...(transaction ? { transaction, lock: transaction.LOCK.UPDATE } : {}),
     })
-    if (!row) throw new NotFound('This invitation was used, withdrawn, or is too old. Ask for a new one.')
+    if (!row || !(await stands(db, row, transaction)))
+      throw new NotFound('This invitation was used, withdrawn, or is too old. Ask for a new one.')
     return row
   }
-  const asks = async (i: InvitationRow) => {
+  const asks = (i: InvitationRow) => {
     if (i.userId) return 'password' as const
-    return (await db.users.count({ where: { shopId: i.shopId } })) ? ('person' as const) : ('shop' as const)
+    return i.madeById === null ? ('shop' as const) : ('person' as const)
   }
   serve(r, API.invitation, async ({ params }) => {
     const i = await find(params.token)
     const shop = await db.shops.findByPk(i.shopId)
-    return { shop: shop?.name ?? '', name: i.name, role: i.role, asks: await asks(i) }
+    return { shop: shop?.name ?? '', name: i.name, role: i.role, asks: asks(i) }
   })
   serve(r, API.accept, async ({ params, body, req }) => {
     const passwordHash = await hashPassword(body.password)
     const user = await transact(db.sequelize, async (transaction) => {
       const i = await find(params.token, transaction)
-      const what = await asks(i)
+      const what = asks(i)
       await i.update({ usedAt: new Date() }, { transaction })
       if (what === 'password') {
         await db.users.update({ passwordHash }, { where: { id: i.userId! }, transaction })
@@ -159,16 +194,22 @@ export function joinRoutes(db: Tables): Router {
         )
       if (what === 'shop') await db.shops.update({ name: body.shop!.trim() }, { where: { id: i.shopId }, transaction })
       const signIn = body.signIn!.trim().toLowerCase()
+      const signInKey = likeness(signIn)
       const taken = new Conflict('That sign-in is taken.', { path: '/signIn', rule: 'unique', message: 'is taken' })
-      if (await db.users.findOne({ where: { signIn }, transaction })) throw taken
+      // All people are locked, so that two that look alike cannot come in at one time.
+      await db.users.findAll({ attributes: ['id'], transaction, lock: transaction.LOCK.UPDATE })
+      if (await db.users.findOne({ where: { [Op.or]: [{ signIn }, { signInKey }] }, transaction })) throw taken
       const name = body.name?.trim() || i.name
       return db.users
-        .create({ id: newId('u'), shopId: i.shopId, name, signIn, passwordHash, role: i.role }, { transaction })
+        .create(
+          { id: newId('u'), shopId: i.shopId, name, signIn, signInKey, passwordHash, role: i.role },
+          { transaction },
+        )
         .catch((e: Error) => {
           throw e.name === 'SequelizeUniqueConstraintError' ? taken : e
         })
     })
-    return openSession(db, user, req)
+    return openSession(db, user, req, port)
   })
   return r
 }

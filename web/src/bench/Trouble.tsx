@@ -4,7 +4,7 @@ import { pathText } from '../base/pathText'
 import { SignInSheet } from '../door/SignIn'
 import { Mark } from '../kit'
 import { useBench, useOrder } from '../store/commission'
-import type { Conflict } from '../store/queue'
+import { type Conflict, PUT_BACK } from '../store/queue'
 import { valueText } from './valueText'
 
 const Bar = ({ children }: { children: ReactNode }) => (
@@ -29,7 +29,11 @@ function Decide({ c }: { c: Conflict }) {
     <Bar>
       <p className="flex-1">
         <strong>{pathText(order, c.mine.at) || c.label}</strong>: yours is {deed(c.mine)};{' '}
-        {c.theirs ? `${c.by} saved ${deed(c.theirs)} meanwhile.` : 'what it stood on is not there any more.'}
+        {c.theirs
+          ? c.by === PUT_BACK
+            ? `${c.by} has ${deed(c.theirs)}.`
+            : `${c.by} saved ${deed(c.theirs)} meanwhile.`
+          : 'what it stood on is not there any more.'}
       </p>
       {c.theirs ? (
         <button type="button" className="btn" onClick={() => settle(c.id, 'mine')}>
@@ -37,7 +41,7 @@ function Decide({ c }: { c: Conflict }) {
         </button>
       ) : null}
       <button type="button" className="btn" onClick={() => settle(c.id, 'theirs')}>
-        {c.theirs ? 'Keep theirs' : 'Leave it out'}
+        {c.by === PUT_BACK ? 'Keep that' : c.theirs ? 'Keep theirs' : 'Leave it out'}
       </button>
     </Bar>
   )

@@ -56,7 +56,7 @@ function NewPassword() {
   )
 }
 
-/** Turned on by a code that shows that the authenticator has it, off by the password. */
+/** Turned on by a code that shows that the authenticator has it; replaced or turned off with the password and a code of the one that is on. */
 function SecondFactor({ on }: { on: boolean }) {
   const ask = useSession((s) => s.ask)
   const { run, why } = useDeed()
@@ -80,17 +80,28 @@ function SecondFactor({ on }: { on: boolean }) {
             ? 'Signing in also asks for the code of your authenticator.'
             : 'A second factor: an authenticator on your phone gives a code at each signing in.'}
         </span>
-        <button type="button" className="btn" onClick={() => (on ? setDropping(true) : void begin())}>
-          {on ? 'turn it off' : 'turn it on'}
+        <button type="button" className="btn" onClick={() => void begin()}>
+          {on ? 'put another in its place' : 'turn it on'}
         </button>
+        {on ? (
+          <button type="button" className="btn" onClick={() => setDropping(true)}>
+            turn it off
+          </button>
+        ) : null}
       </p>
       <Why why={why} />
       {factor ? (
         <Confirm
           title="Second factor"
-          label="The code it shows now"
+          fields={[
+            ...(on ? [['old', 'The code of the authenticator that is on'] as const] : []),
+            ['code', on ? 'The code that the new one shows' : 'The code it shows now'],
+            ['password', 'Your password'],
+          ]}
           close={() => setFactor(undefined)}
-          go={(code) => run(() => call('setFactor', { body: { code } }), 'On.').then(then)}
+          go={({ old, code = '', password = '' }) =>
+            run(() => call('setFactor', { body: { code, password, ...(old ? { old } : {}) } }), 'On.').then(then)
+          }
           why={why}
         >
           <div
@@ -105,10 +116,14 @@ function SecondFactor({ on }: { on: boolean }) {
       {dropping ? (
         <Confirm
           title="Turn the second factor off"
-          label="Your password"
-          secret
+          fields={[
+            ['password', 'Your password'],
+            ['code', 'The code of your authenticator'],
+          ]}
           close={() => setDropping(false)}
-          go={(password) => run(() => call('dropFactor', { body: { password } }), 'Off.').then(then)}
+          go={({ password = '', code = '' }) =>
+            run(() => call('dropFactor', { body: { password, code } }), 'Off.').then(then)
+          }
           why={why}
         />
       ) : null}
@@ -118,38 +133,41 @@ function SecondFactor({ on }: { on: boolean }) {
 
 interface Confirming {
   title: string
-  label: string
-  secret?: boolean
+  /** What is asked: its name and its words. */
+  fields: readonly (readonly [name: string, words: string])[]
   why: string
   close: () => void
-  go: (value: string) => Promise<boolean>
+  go: (said: Record<string, string>) => Promise<boolean>
   children?: React.ReactNode
 }
 
-function Confirm({ title, label, secret, why, close, go, children }: Confirming) {
-  const [value, setValue] = useState('')
+function Confirm({ title, fields, why, close, go, children }: Confirming) {
+  const [said, setSaid] = useState<Record<string, string>>({})
   return (
     <Modal title={title} close={close}>
       <form
         className="mt-2"
         onSubmit={(e) => {
           e.preventDefault()
-          void go(value).then((ok) => ok && close())
+          void go(said).then((ok) => ok && close())
         }}
       >
         {children}
-        <label className="mt-2 block">
-          <span className="label">{label}</span>
-          <input
-            className="cell"
-            type={secret ? 'password' : 'text'}
-            inputMode={secret ? 'text' : 'numeric'}
-            value={value}
-            onChange={(e) => setValue(e.target.value)}
-          />
-        </label>
+        {fields.map(([name, words]) => (
+          <label key={name} className="mt-2 block">
+            <span className="label">{words}</span>
+            <input
+              className="cell"
+              type={name === 'password' ? 'password' : 'text'}
+              inputMode={name === 'password' ? 'text' : 'numeric'}
+              autoComplete={name === 'password' ? 'current-password' : 'one-time-code'}
+              value={said[name] ?? ''}
+              onChange={(e) => setSaid((was) => ({ ...was, [name]: e.target.value }))}
+            />
+          </label>
+        ))}
         <Why why={why} />
-        <button type="submit" className="btn btn-main mt-3" disabled={!value}>
+        <button type="submit" className="btn btn-main mt-3" disabled={fields.some(([name]) => !said[name])}>
           Confirm
         </button>
       </form>

@@ -1,5 +1,5 @@
 import type { Commission, Problem } from '@nubrin/core/record'
-import { applyOps, invertOps, type Op, rebaseOps } from '@nubrin/core/record/ops'
+import { applyOps, invertOps, type Op, rebaseOps, same, touched, valueAt } from '@nubrin/core/record/ops'
 import { insist } from './insist'
 
 /** One edit of the maker, not acknowledged yet. A frozen one was sent under its id already and is sent again only as it was. */
@@ -13,6 +13,7 @@ export interface Change {
 interface Flight {
   id: string
   base: number
+  at?: string
   ops: Op[]
   /** How many of the waiting changes it holds. */
   count: number
@@ -38,6 +39,8 @@ export interface Revision {
 export interface Kept {
   commission: string
   base: number
+  /** When that revision was saved: one of the same number may be another, once a backup was put back. */
+  at?: string
   pending: Change[]
   flight?: Flight
   conflicts: Conflict[]
@@ -79,6 +82,8 @@ export class Queue {
     public base: Commission,
     public revision: number,
     private readonly newId: () => string,
+    /** When that revision was saved. */
+    public at?: string,
   ) {
     this.shown = base
   }
@@ -129,7 +134,7 @@ export class Queue {
   }
 
   /** What is to be sent now; the same again until it is answered. */
-  next(): { base: number; ops: Op[]; change: string } | undefined {
+  next(): { base: number; ops: Op[]; change: string; at?: string } | undefined {
     if (!this.flight) {
       if (this.refusal || !this.pending.length) return undefined
       const frozen = this.pending.findIndex((c) => c.frozen)
@@ -138,12 +143,16 @@ export class Queue {
       this.flight = {
         id: taken[0]!.frozen ? taken[0]!.id : this.newId(),
         base: this.revision,
+        ...this.known(),
         ops: taken.flatMap((c) => c.ops),
         count,
       }
     }
-    const { id, base, ops } = this.flight
-    return { base, ops, change: id }
+    const { id, base, ops, at } = this.flight
+    return { base, ops, change: id, ...(at ? { at } : {}) }
+  }
+  private known(): { at?: string } {
+    return this.at ? { at: this.at } : {}
   }
 
   /** The server has it: `since` is every revision after the one it was made on. */
@@ -206,6 +215,7 @@ export class Queue {
       }
       this.base = next.value
       this.revision = r.revision
+      this.at = r.at
       if (r.change === own && own !== undefined) continue
       const theirs = r.ops.map((op) => ({ op, by: r.by }))
       for (const list of [this.undo, this.redo]) for (const u of list) u.since.push(...theirs)
@@ -242,6 +252,8 @@ export class Queue {
           at = next.value
           return true
         }
+        // What is there already, as when a reply was lost, was not lost.
+        if (op.op === 'insert' && same(valueAt(at, touched(op)), op.item)) return false
         failed.push(change.label)
         this.layAside(change, op, by)
         return false
@@ -258,6 +270,7 @@ export class Queue {
     return {
       commission: this.commission,
       base: this.revision,
+      ...this.known(),
       pending: this.pending,
       ...(this.flight ? { flight: this.flight } : {}),
       conflicts: this.conflicts,
@@ -273,21 +286,7 @@ export class Queue {
     const behind = since.filter((r) => r.revision > kept.base && r.revision <= this.revision)
     const readable = behind.every((r) => r.ops.every(isOp))
     const arrived = flight !== undefined && behind.some((r) => r.change === flight.id)
-    const first: Change[] =
-      flight && !arrived
-        ? [
-            {
-              id: flight.id,
-              label: kept.pending
-                .slice(0, flight.count)
-                .map((c) => c.label)
-                .join(', '),
-              ops: flight.ops,
-              frozen: true,
-            },
-          ]
-        : []
-    let changes = [...first, ...kept.pending.slice(flight?.count ?? 0)]
+    let changes = unsent(kept, arrived)
     this.conflicts = [...this.conflicts, ...kept.conflicts]
     for (const r of behind) {
       if (r.change === flight?.id && flight) continue
@@ -301,4 +300,32 @@ export class Queue {
     this.pending = [...this.pending, ...changes.filter((c) => c.ops.length)]
     this.rebuild(behind.at(-1)?.by ?? '')
   }
+
+  /**
+   * Takes over what was kept on a revision that is none of this record any more, as after a backup was put back. Nothing of it
+   * goes out by itself: what does not stand there is laid beside what does, for a person to say.
+   */
+  layOpen(kept: Kept): void {
+    this.conflicts = [...this.conflicts, ...kept.conflicts]
+    for (const change of unsent(kept, false))
+      for (const op of change.ops) {
+        const at = touched(op)
+        const now = valueAt(this.shown, at)
+        const wanted = op.op === 'set' ? op.value : op.op === 'insert' ? op.item : undefined
+        if (op.op !== 'move' && same(now, wanted)) continue
+        const theirs: Op = now === undefined ? { op: 'unset', at, was: null } : { op: 'set', at, value: now }
+        this.layAside(change, op, PUT_BACK, theirs)
+      }
+  }
+}
+
+/** Who is said to have saved what stands in a record that was put back. */
+export const PUT_BACK = 'the backup that was put back'
+
+/** What is to be sent of what was kept: first what was under way, under its id, unless it has arrived. */
+function unsent({ flight, pending }: Kept, arrived: boolean): Change[] {
+  if (!flight) return pending
+  const [sent, rest] = [pending.slice(0, flight.count), pending.slice(flight.count)]
+  if (arrived) return rest
+  return [{ id: flight.id, label: sent.map((c) => c.label).join(', '), ops: flight.ops, frozen: true }, ...rest]
 }

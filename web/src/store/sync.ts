@@ -34,7 +34,7 @@ export class Sync {
     try {
       const saved = await readCommission(id)
       if (get().id !== id) return
-      const queue = new Queue(id, saved.record, saved.revision, freshId)
+      const queue = new Queue(id, saved.record, saved.revision, freshId, saved.savedAt)
       this.queue = queue
       await takeUp(queue, saved)
       set({
@@ -84,14 +84,20 @@ export class Sync {
     const mine = this.queue
     if (!id || !mine || mine.flight || get().save === 'signedOut') return
     try {
-      const since = await call('changes', { params: { id }, query: { after: String(mine.revision) } })
-      if (this.queue !== mine || !since.length || mine.flight) return
+      const since = await call('changes', { params: { id }, query: after(mine.revision, mine.at) })
+      if (this.queue !== mine || mine.flight) return
+      if (!since.length) {
+        // What was opened without the server is as it has it, now that it answers.
+        if (get().save === 'kept' && !mine.pending.length) this.show()
+        return
+      }
       mine.others(since)
       const last = since.at(-1)!
       set({ savedAt: last.at, savedBy: last.by })
       await this.putTogether()
-    } catch {
-      // Asked again soon; what waits says itself when the server is away.
+    } catch (e) {
+      // Anything else is asked again soon; what waits says itself when the server is away.
+      if (this.queue === mine && isOther(e)) await this.anew(mine).catch(() => {})
     }
   }
 
@@ -149,11 +155,25 @@ export class Sync {
     const old = this.queue
     if (!old?.lost) return this.show()
     const saved = await call('commission', { params: { id: old.commission } })
-    const since = await call('changes', { params: { id: old.commission }, query: { after: String(old.revision) } })
-    const next = new Queue(old.commission, saved.record, saved.revision, freshId)
+    const since = await call('changes', { params: { id: old.commission }, query: after(old.revision, old.at) })
+    const next = new Queue(old.commission, saved.record, saved.revision, freshId, saved.savedAt)
     const kept = old.kept()
     if (kept) next.adopt(kept, since)
     this.queue = next
+    this.show()
+  }
+
+  /** Begins anew on a record that was put back to an earlier state; what was not sent is shown beside what is there. */
+  private async anew(old: Queue): Promise<void> {
+    const saved = await call('commission', { params: { id: old.commission } })
+    if (this.queue !== old) return
+    const next = new Queue(old.commission, saved.record, saved.revision, freshId, saved.savedAt)
+    const kept = old.kept()
+    if (kept) next.layOpen(kept)
+    this.queue = next
+    const { savedAt, savedBy } = saved
+    this.bench.set({ savedAt, savedBy })
+    tell('A backup was put back: this is the commission as it is now.')
     this.show()
   }
 
@@ -179,7 +199,12 @@ export class Sync {
   }
 
   private async refused(mine: Queue, err: ApiError): Promise<void> {
-    if (err.status === 409 && Array.isArray(err.body.since)) {
+    if (isOther(err)) {
+      await this.anew(mine).catch(() => {
+        this.show('kept')
+        this.schedule(this.wait)
+      })
+    } else if (err.status === 409 && Array.isArray(err.body.since)) {
       mine.clashed(err.body.since as Revision[])
       await this.putTogether()
       this.schedule(0)
@@ -202,6 +227,11 @@ export class Sync {
   }
 }
 
+const after = (revision: number, at: string | undefined) => ({ after: String(revision), ...(at ? { at } : {}) })
+/** Whether the server says that what was read is no revision of the record any more. */
+const isOther = (e: unknown) =>
+  (e as ApiError).status === 409 && (e as ApiError).problems.some((p) => p.rule === 'otherHistory')
+
 /** What is seen of a queue. */
 function shownOf(queue: Queue, save: SaveState | undefined): Partial<BenchState> {
   const { shown, base, revision, pending, conflicts, refusal, undo, redo } = queue
@@ -218,11 +248,14 @@ async function takeUp(queue: Queue, read: { revision: number; away: boolean }): 
   // A browser that keeps nothing has kept nothing; that is said with the first edit.
   for (const { what, forget } of await keptUnsaved(id).catch(() => [])) {
     const kept = what as Kept
-    const since =
-      kept.base < read.revision && !read.away
-        ? await call('changes', { params: { id }, query: { after: String(kept.base) } })
-        : []
-    queue.adopt(kept, since)
+    if (read.away) queue.adopt(kept, [])
+    else
+      try {
+        queue.adopt(kept, await call('changes', { params: { id }, query: after(kept.base, kept.at) }))
+      } catch (e) {
+        if (!isOther(e)) throw e
+        queue.layOpen(kept)
+      }
     await keepUnsaved(id, queue.kept())
     await forget()
   }
