@@ -20,6 +20,8 @@ const data = realpathSync(folder)
 let own
 let giveBack = () => {}
 try {
+  if (existsSync(join(data, 'restoring.json')))
+    throw new Error('A restore is under way, or was cut off. npm start puts that right first.')
   let ownerUrl = process.env.DATABASE_OWNER_URL || process.env.DATABASE_URL || runningOwner(join(data, 'mariadb'))
   if (!ownerUrl) {
     giveBack = lockFolder(data)

@@ -2,12 +2,14 @@
 //   npm start -- --empty   begins without the demo shop and asks for an owner
 //   npm run reset          empties the database and loads the demo shop anew
 import { spawn } from 'node:child_process'
-import { mkdirSync, realpathSync, rmSync } from 'node:fs'
+import { existsSync, mkdirSync, realpathSync, rmSync, statSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { ensureDebian, ensureNpm } from './lib/install.mjs'
 import { lockFolder } from './lib/lock.mjs'
 import { freePort, startMariadb } from './lib/mariadb.mjs'
+import { endOrphan, forgetServer, noteServer } from './lib/orphan.mjs'
+import { afterRestore } from './lib/restoring.mjs'
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)))
 const reset = process.argv.includes('--reset')
@@ -17,6 +19,8 @@ const keepBackups = process.env.NUBRIN_BACKUP_HOURS ?? '24'
 
 /** More deaths than this within the time, and something is wrong that starting again does not mend. */
 const [MOST_DEATHS, WITHIN_MS] = [5, 60_000]
+/** Whether a backup is due is asked so often. */
+const LOOKS_EVERY_MS = 10 * 60_000
 
 let data
 let giveBack = () => {}
@@ -32,6 +36,7 @@ async function stop(code) {
     server.kill('SIGTERM')
     await new Promise((r) => server.once('exit', r))
   }
+  if (server) forgetServer(data)
   await db?.stop()
   giveBack()
   process.exit(code)
@@ -87,6 +92,7 @@ function startServer(port, first) {
       ...(reset && first ? { NUBRIN_RESET: '1' } : {}),
     },
   })
+  noteServer(data, server.pid, port)
   let began = false
   server.stdout.on('data', (b) => {
     began ||= String(b).includes('Nubrin is at')
@@ -105,6 +111,11 @@ try {
   mkdirSync(process.env.NUBRIN_DATA ?? join(root, '.data'), { recursive: true })
   data = realpathSync(process.env.NUBRIN_DATA ?? join(root, '.data'))
   giveBack = lockFolder(data)
+  const left = await endOrphan(data)
+  const cutOff = afterRestore(data)
+  if (cutOff) console.log(cutOff)
+  // A shop without any backup is due one so long after it began.
+  const began = existsSync(join(data, 'mariadb')) ? statSync(join(data, 'mariadb')).birthtimeMs : Date.now()
   if (!external) {
     ensureDebian(['mariadbd', 'mariadb'])
     await startDatabase()
@@ -112,17 +123,27 @@ try {
   if (reset) rmSync(join(data, 'files'), { recursive: true, force: true })
   const { build } = await import('./build.mjs')
   await build()
-  startServer(await freePort(Number(process.env.PORT ?? 4310)), true)
+  // The address stays what it was, where a killed start had to take another one.
+  startServer(await freePort(left ?? Number(process.env.PORT ?? 4310)), true)
   if (!external && Number(keepBackups) > 0) {
-    const { backup, thin } = await import('./lib/backup.mjs')
+    const { backup, lastGood, thin } = await import('./lib/backup.mjs')
     const often = Number(keepBackups) * 3_600_000
-    backups = setInterval(
-      () =>
-        backup({ data, ownerUrl: db.ownerUrl })
-          .then(() => thin(join(data, 'backups'), Number(process.env.NUBRIN_KEEP_BACKUPS ?? 14)))
-          .catch((e) => console.error(`The backup failed: ${e.message}`)),
-      often,
-    )
+    let making
+    /** Looked at often, since a shop that is switched off at night never runs for a day. */
+    const look = () => {
+      const last = lastGood(data)
+      // A shop begun just now has nothing to keep yet.
+      const since = last ?? began
+      if (making || Date.now() - since < often) return
+      making = backup({ data, ownerUrl: db.ownerUrl })
+        .then(() => thin(join(data, 'backups'), Number(process.env.NUBRIN_KEEP_BACKUPS ?? 14)))
+        .catch((e) => console.error(`The backup failed: ${e.message}`))
+        .finally(() => {
+          making = undefined
+        })
+    }
+    look()
+    backups = setInterval(look, Math.min(often, LOOKS_EVERY_MS))
   }
 } catch (e) {
   console.error(e instanceof Error ? e.message : e)

@@ -147,6 +147,15 @@ export async function verify(folder, into = join(folder, '..')) {
   return manifest
 }
 
+/** When the last good backup was taken, ms; undefined where none was. */
+export function lastGood(data) {
+  try {
+    return Date.parse(JSON.parse(readFileSync(join(data, 'backups', 'last-good.json'), 'utf8')).at)
+  } catch {
+    return undefined
+  }
+}
+
 /** Backups there are, newest first. */
 export const backupsIn = (into) =>
   existsSync(into)

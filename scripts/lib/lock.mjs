@@ -3,7 +3,7 @@ import { closeSync, openSync, readFileSync, rmSync, writeSync } from 'node:fs'
 import { join } from 'node:path'
 
 /** When a process began, in ticks since the machine did; undefined when there is none. With it a number used anew is told apart. */
-function beganAt(pid) {
+export function beganAt(pid) {
   try {
     const stat = readFileSync(`/proc/${pid}/stat`, 'utf8')
     return stat.slice(stat.lastIndexOf(')') + 2).split(' ')[19]

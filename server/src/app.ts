@@ -24,8 +24,7 @@ import { requestLog } from './http/log'
 import { HttpProblem, NotFound, onError } from './http/problem'
 import { JsonText, serve } from './http/serve'
 import { Outbox } from './mail/outbox'
-import type { Files } from './media/files'
-import { Library } from './media/library'
+import type { Library } from './media/library'
 import { mediaRoutes } from './media/routes'
 import { selfRoutes, signInRoutes } from './people/routes'
 import { csrf, sessions, signedIn } from './people/sessions'
@@ -41,7 +40,7 @@ export interface Parts {
   config: Config
   db: Tables
   store: Commissions
-  files: Files
+  library: Library
   work: Work
   pegs: Pegs
   disk: Disk
@@ -50,9 +49,8 @@ export interface Parts {
 }
 
 /** The whole server: API under /api, the built interface everywhere else. */
-export function createApp({ config, db, store, files, work, pegs, disk, cookieSecret, log }: Parts): Express {
+export function createApp({ config, db, store, library, work, pegs, disk, cookieSecret, log }: Parts): Express {
   learnAll()
-  const library = new Library(db, files)
   const pdfs = new Pdfs(work)
   const app = express()
   app.disable('x-powered-by')
@@ -112,8 +110,8 @@ export function createApp({ config, db, store, files, work, pegs, disk, cookieSe
   teamRoutes(api, db)
   rackRoutes(api, pegs, db)
   commissionRoutes(api, { store, db, library, work })
-  mediaRoutes(api, library, work)
-  eraseRoutes(api, db, files, config.dataFolder)
+  mediaRoutes(api, library, work, store)
+  eraseRoutes(api, db, library, config.dataFolder)
   earlierRoutes(api, db)
   shopExportRoutes(api, db, library)
   phoneLinkRoutes(api, store, db)

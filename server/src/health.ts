@@ -7,10 +7,11 @@ import type { Tables } from './db/models'
 type Health = GoodOf<Api['health']>
 /** Less than this free, and a photo or a backup may not fit, bytes. */
 const LEAST_FREE = 200 * 1024 * 1024
-/** A backup older than this is said, days. */
-const OLD_BACKUP = 8
+/** How often one is taken, hours, and after how many times that the last good one is old. */
+const EVERY = Number(process.env.NUBRIN_BACKUP_HOURS ?? 24) || 24
+const OLD = 2
 
-/** How each part is: the database, the folder of files, the disk, the last good backup. A missing backup is said and no fault. */
+/** How each part is: the database, the folder of files, the disk, the last good backup. A missing backup is said and no fault, an old one is. */
 export async function healthOf(db: Tables, data: string): Promise<Health> {
   const part = async (look: () => Promise<string>) => {
     try {
@@ -45,11 +46,10 @@ export async function healthOf(db: Tables, data: string): Promise<Health> {
 async function lastBackup(data: string): Promise<{ ok: boolean; says: string }> {
   try {
     const { at } = JSON.parse(await readFile(join(data, 'backups', 'last-good.json'), 'utf8')) as { at: string }
-    const days = Math.floor((Date.now() - Date.parse(at)) / 86_400_000)
-    return {
-      ok: true,
-      says: days > OLD_BACKUP ? `the last good one is ${days} days old` : `good, of ${at.slice(0, 16)}`,
-    }
+    const hours = (Date.now() - Date.parse(at)) / 3_600_000
+    const old = hours > OLD * EVERY
+    const age = hours < 48 ? `${Math.floor(hours)} hours` : `${Math.floor(hours / 24)} days`
+    return { ok: !old, says: old ? `old: the last good one was taken ${age} ago` : `good, of ${at.slice(0, 16)}` }
   } catch {
     return { ok: true, says: 'none was made yet' }
   }

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto'
-import { mkdirSync, readFileSync, renameSync, writeFileSync } from 'node:fs'
+import { mkdirSync, readdirSync, readFileSync, renameSync, writeFileSync } from 'node:fs'
 import { createServer } from 'node:http'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
@@ -14,6 +14,7 @@ import { connect, type Tables, tables } from './db/models'
 import { transact } from './db/transact'
 import { Disk } from './http/disk'
 import { FolderFiles } from './media/files'
+import { Library } from './media/library'
 import { fillLikeness } from './people/likeness'
 import { invite } from './people/team'
 import { Pegs } from './rack/pegs'
@@ -37,7 +38,8 @@ async function main() {
   const files = new FolderFiles(join(config.dataFolder, 'files'))
   const welcome = await firstRun(config, db, files)
   await fillLikeness(db)
-  await repeatErasures(db, files, config.dataFolder)
+  const library = new Library(db, files)
+  await repeatErasures({ db, library, data: config.dataFolder })
   const store = new SqlCommissions(db)
   const script = join(here, 'worker.js')
   const work = new ThreadWork(script)
@@ -46,7 +48,7 @@ async function main() {
   const pegs = new Pegs(db, work, rules, disk)
 
   const server = createServer(
-    createApp({ config, db, store, files, work, pegs, disk, cookieSecret: cookieSecret(config.dataFolder), log }),
+    createApp({ config, db, store, library, work, pegs, disk, cookieSecret: cookieSecret(config.dataFolder), log }),
   )
   server.requestTimeout = 120_000
   server.headersTimeout = 20_000
@@ -58,8 +60,12 @@ async function main() {
   })
   const address = `http://127.0.0.1:${config.port}`
   console.log(`Nubrin is at ${address}\n${welcome(address)}\nCtrl-C stops it.`)
-  const sweeping = setInterval(() => void sweep(pegs), 10 * 60_000)
-  void sweep(pegs)
+  const tidy = () => {
+    void sweep(pegs)
+    library.sweep().catch((e) => log.error(e))
+  }
+  const sweeping = setInterval(tidy, 10 * 60_000)
+  tidy()
   setTimeout(() => void work.run('warm', {}).catch(() => undefined), WARM_AFTER).unref()
   const stop = () => {
     clearInterval(sweeping)
@@ -90,7 +96,7 @@ async function firstRun(config: Config, db: Tables, files: FolderFiles): Promise
     const shown = await db.users.count({ where: { signIn: DEMO_SIGN_IN.signIn } })
     return config.demo && shown ? demo : () => 'Sign in as you always do.'
   }
-  if (config.demo) {
+  if (config.demo && (await neverUsed(config, db))) {
     await seed(db, files)
     return demo
   }
@@ -105,6 +111,15 @@ async function firstRun(config: Config, db: Tables, files: FolderFiles): Promise
     ).token
   })
   return (address) => `Nobody works here yet. Open ${address}/join/${token} to begin as the owner.`
+}
+
+/** What a shop leaves in its folder. */
+const OF_A_SHOP = /^(backups|outbox|erasures\.ndjson|restoring.*|before-restore-.*)$/
+/** Whether nothing was ever here: the demo, with its known password, is made nowhere else, but where everything was just emptied. */
+async function neverUsed(config: Config, db: Tables): Promise<boolean> {
+  if (config.reset) return true
+  if (readdirSync(config.dataFolder).some((name) => OF_A_SHOP.test(name))) return false
+  return !(await db.shops.count()) && !(await db.commissions.count())
 }
 
 let sweepingNow = false

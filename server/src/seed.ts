@@ -72,7 +72,7 @@ async function fill(db: Tables, files: Files, transaction: Transaction): Promise
             id: `${p.id}-w${i}`,
             event: made.event,
             name: made.name,
-            media: await library.keep(shopId, { bytes: made.bytes, type: 'audio/wav' }, transaction),
+            media: await library.keep(shopId, { bytes: made.bytes, type: 'audio/wav' }, { transaction }),
             seconds: Number(wav.seconds.toFixed(3)),
             rate: wav.rate,
             channels: wav.channels,
@@ -90,7 +90,7 @@ async function fill(db: Tables, files: Files, transaction: Transaction): Promise
       .toBuffer()
     c.media.push({
       id: `${c.id}-m1`.slice(0, 48),
-      hash: await library.keep(shopId, { bytes: jpeg, type: 'image/jpeg' }, transaction),
+      hash: await library.keep(shopId, { bytes: jpeg, type: 'image/jpeg' }, { transaction }),
       type: 'image/jpeg',
       name: 'bench.jpg',
       caption: 'on the bench',

@@ -14,10 +14,15 @@ import { join } from 'node:path'
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
 import mariadb from 'mariadb'
 import { costly } from '../../core/test/costly'
+import { drawn } from '../../core/test/drawn'
 // @ts-expect-error a plain script without types
-import { lockFolder } from '../../scripts/lib/lock.mjs'
+import { beganAt, lockFolder } from '../../scripts/lib/lock.mjs'
 // @ts-expect-error a plain script without types
 import { freePort, startMariadb } from '../../scripts/lib/mariadb.mjs'
+// @ts-expect-error a plain script without types
+import { endOrphan } from '../../scripts/lib/orphan.mjs'
+// @ts-expect-error a plain script without types
+import { afterRestore, beginRestore } from '../../scripts/lib/restoring.mjs'
 import { Visitor } from './harness'
 
 let data: string
@@ -199,6 +204,71 @@ describe('starting', () => {
     },
     120_000,
   )
+  costly(
+    'of a start that was killed the server is ended by the next, which has its address again; a living one is left alone',
+    async () => {
+      const first = await start()
+      const pid = JSON.parse(readFileSync(join(data, 'server.json'), 'utf8')).pid as number
+      first.child.kill('SIGKILL')
+      await first.code
+      expect((await fetch(`${url()}/api/health`)).status).toBeLessThan(600)
+      const second = await start()
+      expect(second.said()).toContain(`Nubrin is at ${url()}`)
+      expect(existsSync(`/proc/${pid}`)).toBe(false)
+      await signedIn()
+      // Whoever stands there with the number of another time, or on another folder, or of a living start, stays.
+      const other = spawn(process.execPath, ['-e', 'setTimeout(() => {}, 60000)'], {
+        env: { ...env(), NUBRIN_DATA: '/other' },
+      })
+      const began = beganAt(other.pid!)
+      const gone = { pid: 2 ** 22 - 3, began: '1' }
+      const self = { pid: process.pid, began: beganAt(process.pid) }
+      const elsewhere = mkdtempSync(join(tmpdir(), 'nubrin-orphan-'))
+      for (const note of [
+        { pid: other.pid, began: '1', starter: gone },
+        { pid: other.pid, began, starter: gone },
+        { pid: other.pid, began, starter: self },
+        {},
+      ]) {
+        writeFileSync(join(elsewhere, 'server.json'), JSON.stringify({ ...note, port: 1 }))
+        expect(await endOrphan(elsewhere)).toBeUndefined()
+        expect(existsSync(`/proc/${other.pid}`)).toBe(true)
+      }
+      writeFileSync(
+        join(elsewhere, 'server.json'),
+        JSON.stringify({ pid: other.pid, began, starter: gone, port: 4711 }),
+      )
+      expect(await endOrphan(elsewhere)).toBeUndefined()
+      other.kill()
+      rmSync(elsewhere, { recursive: true })
+    },
+    240_000,
+  )
+  costly(
+    'a backup that fell due while it was off is made at the start; health says what is old',
+    async () => {
+      const first = await start()
+      const path = /read back: (\S+)/.exec(script('backup').stdout)![1]!
+      const note = join(data, 'backups', 'last-good.json')
+      const says = async () => (await (await fetch(`${url()}/api/health`)).json()).parts.backup
+      const ago = (hours: number) =>
+        writeFileSync(note, JSON.stringify({ at: new Date(Date.now() - hours * 3_600_000).toISOString(), name: 'x' }))
+      ago(47)
+      expect(await says()).toMatchObject({ ok: true, says: expect.stringMatching(/^good/) })
+      ago(49)
+      expect(await says()).toMatchObject({ ok: false, says: 'old: the last good one was taken 2 days ago' })
+      first.child.kill('SIGTERM')
+      await first.code
+      ago(25)
+      const made = () => readdirSync(join(data, 'backups')).filter((n) => /^\d{4}[^.]*$/.test(n))
+      const before = made()
+      await start()
+      await until(async () => made().length > before.length)
+      expect(await says()).toMatchObject({ ok: true, says: expect.stringMatching(/^good/) })
+      expect(existsSync(path)).toBe(true)
+    },
+    240_000,
+  )
 })
 
 describe('backup and restore', () => {
@@ -238,6 +308,85 @@ describe('backup and restore', () => {
     },
     240_000,
   )
+  costly(
+    'a restore that is killed anywhere leaves the one or the other whole, and never the demo',
+    async () => {
+      const first = await start('--empty')
+      const token = /\/join\/([\w-]+)/.exec(first.said())?.[1]
+      const v = new Visitor(url())
+      const whole = { shop: 'Tidewater', name: 'Bryn', signIn: 'bryn', password: 'long enough now' }
+      v.use((await v.ask('POST', `/invitation/${token}`, whole)).body.csrf)
+      const { id } = (await v.ask('POST', '/commissions', { title: 'At the backup', client: 'Marl' })).body.record
+      const folder = /read back: (\S+)/.exec(script('backup').stdout)![1]!
+      await v.ask('PATCH', `/commissions/${id}`, { base: 1, ops: [{ op: 'set', at: '/title', value: 'Since' }] })
+      first.child.kill('SIGTERM')
+      await first.code
+      for (const ms of drawn([300, 700, 1100, 1500, 2000, 2600, 3400], 1 / 4)) {
+        const child = spawn(process.execPath, ['scripts/restore.mjs', folder], {
+          env: env(),
+          stdio: 'ignore',
+          detached: true,
+        })
+        const over = new Promise((done) => child.once('exit', done))
+        setTimeout(() => child.kill('SIGKILL'), ms)
+        await over
+        // As anybody would start it: with the demo, where nothing was.
+        const next = await start()
+        expect(next.said()).not.toMatch(/Demo sign-in/)
+        const back = new Visitor(url())
+        expect((await back.signIn()).status).toBe(401)
+        expect((await back.signIn('bryn', whole.password)).status).toBe(200)
+        const { title } = (await back.ask('GET', `/commissions/${id}`)).body.record
+        expect(['At the backup', 'Since']).toContain(title)
+        expect(existsSync(join(data, 'restoring.json'))).toBe(false)
+        next.child.kill('SIGTERM')
+        await next.code
+      }
+      // Left to its end it is as at the backup.
+      expect(script('restore', folder).stdout).toMatch(/Restored as of/)
+      await start()
+      const back = new Visitor(url())
+      await back.signIn('bryn', whole.password)
+      expect((await back.ask('GET', `/commissions/${id}`)).body.record.title).toBe('At the backup')
+    },
+    300_000,
+  )
+  test('a restore cut off at its end is finished by whatever comes next, wherever it was', () => {
+    const all = ['mariadb', 'files', 'outbox']
+    for (let cut = 0; cut <= 2 * all.length; cut++) {
+      const at = mkdtempSync(join(tmpdir(), 'nubrin-swap-'))
+      const aside = join(at, 'before-restore-x')
+      const put = (folder: string, words: string) => {
+        mkdirSync(folder, { recursive: true })
+        writeFileSync(join(folder, 'what'), words)
+      }
+      for (const n of all) put(join(at, n), 'old')
+      beginRestore(at, aside)
+      for (const n of all) put(join(at, 'restoring', n), 'new')
+      writeFileSync(join(at, 'restoring.json'), JSON.stringify({ whole: true, aside }))
+      // So many of its renames were done.
+      mkdirSync(aside)
+      all
+        .flatMap((n): [string, string][] => [
+          [join(at, n), join(aside, n)],
+          [join(at, 'restoring', n), join(at, n)],
+        ])
+        .slice(0, cut)
+        .forEach(([from, to]) => renameSync(from, to))
+      expect(afterRestore(at)).toMatch(/it is whole now/)
+      for (const n of all) {
+        expect(readFileSync(join(at, n, 'what'), 'utf8')).toBe('new')
+        expect(readFileSync(join(aside, n, 'what'), 'utf8')).toBe('old')
+      }
+      expect(afterRestore(at)).toBeUndefined()
+      beginRestore(at, aside)
+      for (const n of all) put(join(at, 'restoring', n), 'half')
+      expect(afterRestore(at)).toMatch(/as it was before/)
+      expect(readdirSync(at).sort()).toEqual(['before-restore-x', 'files', 'mariadb', 'outbox'])
+      for (const n of all) expect(readFileSync(join(at, n, 'what'), 'utf8')).toBe('new')
+      rmSync(at, { recursive: true })
+    }
+  })
   test('a damaged backup is named and nothing is touched; no backup is said', async () => {
     const db = await startMariadb(join(data, 'mariadb'))
     await db.stop()

@@ -6,13 +6,16 @@ export const media = {
   upload: route({
     method: 'post',
     path: '/media',
-    summary: 'Store a photo or sound',
+    summary:
+      'Store a photo or sound; with the commission that it is for it is erased with it, without one after a day where none has it',
+    query: T.Object({ commission: T.Optional(T.String({ maxLength: 48 })) }, closed),
     takesFile: true,
     good: {
       status: 201,
       says: 'Its hash',
       json: T.Object({ hash: T.String(), type: T.String(), bytes: T.Integer(), name: T.String() }, closed),
     },
+    bad: { 404: 'No such commission' },
   }),
   phoneLink: route({
     method: 'post',

@@ -4,15 +4,21 @@ import { API } from '@nubrin/core/api'
 import { lift } from '@nubrin/core/import'
 import { blankCommission, type Commission } from '@nubrin/core/record'
 import type { Router } from 'express'
-import { Op } from 'sequelize'
 import { newId } from '../base/ids'
 import type { Tables } from '../db/models'
 import { transact } from '../db/transact'
 import { Conflict, NotFound } from '../http/problem'
 import { serve } from '../http/serve'
 import { Outbox } from '../mail/outbox'
-import type { Files } from '../media/files'
+import type { Library } from '../media/library'
 import { project } from './rows'
+
+interface With {
+  db: Tables
+  library: Library
+  /** The data folder. */
+  data: string
+}
 
 const ERASED = 'Erased'
 /** Which commissions were erased, by id alone. */
@@ -44,10 +50,11 @@ function erased(c: Commission): Commission {
 }
 
 /**
- * Blanks the content of some commissions in record, history, handoffs and files. The history may be touched by one procedure
- * of the database alone. Files that nobody else has go from the disk. May be repeated, as after a backup was restored.
+ * Blanks the content of some commissions in record, history, handoffs, files and letters. The history may be touched by one
+ * procedure of the database alone. Files that none else has or had go from the disk. May be repeated, as after a backup was
+ * restored.
  */
-async function eraseCommissions(db: Tables, files: Files, shopId: string, ids: readonly string[]): Promise<void> {
+async function eraseCommissions({ db, library, data }: With, shopId: string, ids: readonly string[]): Promise<void> {
   const orphans: string[] = []
   for (const id of ids)
     await transact(db.sequelize, async (transaction) => {
@@ -55,29 +62,22 @@ async function eraseCommissions(db: Tables, files: Files, shopId: string, ids: r
       if (!row) return
       const before = lift(row.record) as Commission
       const blank = erased(before)
-      const used = (await db.mediaUses.findAll({ where: { commissionId: id }, transaction })).map((u) => u.id)
       await project(db, before, blank, transaction)
       await db.sequelize.query('CALL erase_commission(?, ?, ?, ?)', {
         replacements: [id, JSON.stringify(blank), ERASED, new Date()],
         transaction,
       })
-      const elsewhere = await db.mediaUses.findAll({
-        where: { id: used, commissionId: { [Op.ne]: id } },
-        attributes: ['id'],
-        transaction,
-      })
-      const alone = used.filter((h) => !elsewhere.some((e) => e.id === h))
-      if (alone.length) await db.media.destroy({ where: { shopId, hash: alone }, transaction })
-      orphans.push(...alone)
+      orphans.push(...(await library.release(shopId, id, transaction)))
       const client = row.clientId
       if (client && !(await db.commissions.count({ where: { clientId: client }, transaction })))
         await db.clients.destroy({ where: { id: client }, transaction })
     })
-  for (const hash of orphans) if (!(await db.media.count({ where: { hash } }))) await files.drop(hash)
+  await library.drop(orphans)
+  for (const id of ids) await new Outbox(join(data, 'outbox')).drop(id)
 }
 
 /** Erasing for good, for owners, of what is off the rack already. */
-export function eraseRoutes(r: Router, db: Tables, files: Files, data: string): void {
+export function eraseRoutes(r: Router, db: Tables, library: Library, data: string): void {
   serve(r, API.erase, async ({ params, body, who }) => {
     const row = await db.commissions.findOne({
       where: { id: params.id, shopId: who.shopId },
@@ -85,8 +85,7 @@ export function eraseRoutes(r: Router, db: Tables, files: Files, data: string): 
     })
     if (!row) throw new NotFound(`There is no commission ${params.id} in this shop.`)
     if (!row.archivedAt) throw new Conflict('It still hangs on the rack. Take it off first.')
-    await eraseCommissions(db, files, who.shopId, [params.id])
-    await new Outbox(join(data, 'outbox')).drop(params.id)
+    await eraseCommissions({ db, library, data }, who.shopId, [params.id])
     // Noted without a name: it is repeated when an older backup is restored.
     await db.erasures.create({
       id: newId('e'),
@@ -105,7 +104,7 @@ export function eraseRoutes(r: Router, db: Tables, files: Files, data: string): 
  * Repeats every erasure that a restored backup has undone: their notes stand in a file of their own beside the database,
  * which no backup puts back. Gives how many there were to repeat.
  */
-export async function repeatErasures(db: Tables, files: Files, data: string): Promise<number> {
+export async function repeatErasures({ db, library, data }: With): Promise<number> {
   const path = join(data, ERASURES)
   if (!existsSync(path)) return 0
   const notes = readFileSync(path, 'utf8')
@@ -113,10 +112,11 @@ export async function repeatErasures(db: Tables, files: Files, data: string): Pr
     .filter(Boolean)
     .map((l) => JSON.parse(l) as { shopId: string; id: string })
   const back = await db.commissions.findAll({
-    where: { id: notes.map((n) => n.id), title: { [Op.ne]: ERASED } },
+    where: { id: notes.map((n) => n.id), erasedAt: null },
     attributes: ['id', 'shopId'],
   })
   for (const { id, shopId } of back)
-    if (notes.some((n) => n.id === id && n.shopId === shopId)) await eraseCommissions(db, files, shopId, [id])
+    if (notes.some((n) => n.id === id && n.shopId === shopId))
+      await eraseCommissions({ db, library, data }, shopId, [id])
   return back.length
 }

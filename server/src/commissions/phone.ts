@@ -77,7 +77,7 @@ export function phoneRoutes(db: Tables, store: Commissions, library: Library, wo
       const { link, user } = await find(params.token)
       const good = await accept(file.bytes, file.name, work)
       if (good.type === 'audio/wav') throw new HttpProblem(422, 'invalid', 'Photos only, please.')
-      const hash = await library.keep(link.shopId, good)
+      const hash = await library.keep(link.shopId, good, { commission: link.commissionId })
       const name = file.name.slice(0, 240) || 'photo'
       const item: Commission['media'][number] = {
         id: newId('m') as Commission['media'][number]['id'],

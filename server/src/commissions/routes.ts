@@ -130,7 +130,7 @@ function takingIn(r: Router, store: Commissions, library: Library, work: Work) {
       const clean = withMedia(record, found)
       return store.create(who, query.as === 'copy' ? asCopy(clean, newId) : clean, {
         alongside: async (transaction) => {
-          for (const a of good) await library.keep(who.shopId, a, transaction)
+          for (const a of good) await library.keep(who.shopId, a, { transaction })
         },
       })
     },

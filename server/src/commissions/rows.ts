@@ -98,6 +98,13 @@ export function searchText(r: Commission): string {
   return foundAs(words.filter((w) => w).join(' '))
 }
 
+/** What a commission has now stays counted as its own, whatever becomes of it. */
+const own = (db: Tables, commissionId: string, transaction: Transaction) =>
+  db.sequelize.query(
+    'INSERT IGNORE INTO media_owners (shop_id, hash, commission_id) SELECT c.shop_id, u.id, c.id FROM commissions c JOIN media_uses u ON u.commission_id = c.id WHERE c.id = ?',
+    { replacements: [commissionId], transaction },
+  )
+
 /** Writes the rows that differ between a record as it was and as it is, and no others. */
 export async function project(
   db: Tables,
@@ -117,6 +124,7 @@ export async function project(
     if (gone.length) await table.destroy({ where: { ...where, id: gone }, transaction })
     const added = is[name].filter((r) => !old.has(r.id))
     if (added.length) await table.bulkCreate(added.map((r) => ({ ...r, ...where })) as never, { transaction })
+    if (added.length && name === 'mediaUses') await own(db, after.id, transaction)
     for (const r of is[name]) {
       const o = old.get(r.id)
       if (!o || same(o, r)) continue

@@ -84,6 +84,18 @@ const MIGRATIONS: { name: string; up: string[] }[] = [
       'CREATE TABLE IF NOT EXISTS devices (id CHAR(64) PRIMARY KEY, user_id VARCHAR(48) NOT NULL, seen DATETIME(3) NOT NULL, KEY device_user (user_id), CONSTRAINT devices_of FOREIGN KEY (user_id) REFERENCES users(id) ON DELETE CASCADE)',
     ],
   },
+  {
+    name: '007-whose-files',
+    up: [
+      // Every file that a commission has or had: what is erased with it.
+      'CREATE TABLE IF NOT EXISTS media_owners (shop_id VARCHAR(48), hash CHAR(64), commission_id VARCHAR(48), PRIMARY KEY (commission_id, hash), KEY media_owner (shop_id, hash), CONSTRAINT media_owners_of FOREIGN KEY (commission_id) REFERENCES commissions(id) ON DELETE CASCADE)',
+      'INSERT IGNORE INTO media_owners (shop_id, hash, commission_id) SELECT c.shop_id, u.id, u.commission_id FROM media_uses u JOIN commissions c ON c.id = u.commission_id',
+      // What was taken out of a record before stands in its history.
+      "INSERT IGNORE INTO media_owners (shop_id, hash, commission_id) SELECT m.shop_id, m.hash, h.commission_id FROM media m JOIN history h ON h.ops LIKE CONCAT('%', m.hash, '%') JOIN commissions c ON c.id = h.commission_id AND c.shop_id = m.shop_id WHERE NOT EXISTS (SELECT 1 FROM media_owners o WHERE o.shop_id = m.shop_id AND o.hash = m.hash)",
+      'ALTER TABLE commissions ADD COLUMN IF NOT EXISTS erased_at DATETIME(3)',
+      'UPDATE commissions c JOIN erasures e ON e.shop_id = c.shop_id AND JSON_CONTAINS(e.commission_ids, JSON_QUOTE(c.id)) SET c.erased_at = e.at WHERE c.erased_at IS NULL',
+    ],
+  },
 ]
 
 /**
@@ -93,7 +105,7 @@ const MIGRATIONS: { name: string; up: string[] }[] = [
 const GUARDS = [
   "CREATE OR REPLACE TRIGGER history_no_delete BEFORE DELETE ON history FOR EACH ROW BEGIN IF @nubrin_erasing IS NULL OR @nubrin_erasing <> OLD.commission_id THEN SIGNAL SQLSTATE '45000' SET MESSAGE_TEXT = 'history is append-only'; END IF; END",
   "CREATE OR REPLACE TRIGGER history_no_update BEFORE UPDATE ON history FOR EACH ROW BEGIN IF @nubrin_erasing IS NULL OR @nubrin_erasing <> OLD.commission_id THEN SIGNAL SQLSTATE '45000' SET MESSAGE_TEXT = 'history is append-only'; END IF; END",
-  "CREATE OR REPLACE PROCEDURE erase_commission(IN which VARCHAR(48), IN blank LONGTEXT, IN title_left VARCHAR(120), IN erased_at DATETIME(3)) SQL SECURITY DEFINER BEGIN SET @nubrin_erasing = which; UPDATE history SET ops = '[]', change_id = NULL WHERE commission_id = which; UPDATE handoffs SET document = '{}', record = '{}', revoked_at = COALESCE(revoked_at, erased_at) WHERE commission_id = which; UPDATE commissions SET record = blank, title = title_left, client_id = NULL, search = '', peg = NULL, peg_revision = NULL WHERE id = which; SET @nubrin_erasing = NULL; END",
+  "CREATE OR REPLACE PROCEDURE erase_commission(IN which VARCHAR(48), IN blank LONGTEXT, IN title_left VARCHAR(120), IN erased_when DATETIME(3)) SQL SECURITY DEFINER BEGIN SET @nubrin_erasing = which; UPDATE history SET ops = '[]', change_id = NULL WHERE commission_id = which; UPDATE handoffs SET document = '{}', record = '{}', revoked_at = COALESCE(revoked_at, erased_when) WHERE commission_id = which; UPDATE commissions SET record = blank, title = title_left, client_id = NULL, search = '', peg = NULL, peg_revision = NULL, erased_at = erased_when WHERE id = which; SET @nubrin_erasing = NULL; END",
 ]
 
 /** What the program may do with each table when it has a user of its own: history it may only read and lengthen. */
@@ -112,6 +124,7 @@ const MAY: Record<string, string> = {
   parts: 'SELECT, INSERT, UPDATE, DELETE',
   media: 'SELECT, INSERT, UPDATE, DELETE',
   media_uses: 'SELECT, INSERT, DELETE',
+  media_owners: 'SELECT, INSERT, DELETE',
   handoffs: 'SELECT, INSERT, UPDATE',
   history: 'SELECT, INSERT',
   sessions: 'SELECT, INSERT, UPDATE, DELETE',

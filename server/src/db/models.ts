@@ -70,6 +70,7 @@ export interface CommissionRow {
   savedAt: Date
   savedBy: string
   archivedAt: Date | null
+  erasedAt?: Date | null
   /** Where it hangs, and the day that orders it there. */
   place: 'open' | 'shipped' | 'model' | 'archived'
   due: string
@@ -255,6 +256,8 @@ export interface Tables {
   sessions: Table<SessionRow>
   invitations: Table<InvitationRow>
   mediaUses: Table<{ id: string; commissionId: string }>
+  /** Every file that a commission has or had. */
+  mediaOwners: Table<{ shopId: string; hash: string; commissionId: string }>
   erasures: Table<ErasureRow>
   uploadLinks: Table<UploadLinkRow>
   devices: Table<DeviceRow>
@@ -322,6 +325,7 @@ export function tables(sequelize: Sequelize): Tables {
       savedAt: DataTypes.DATE(3),
       savedBy: S(120),
       archivedAt: DataTypes.DATE(3),
+      erasedAt: DataTypes.DATE(3),
       place: S(12),
       due: DataTypes.DATEONLY,
       peg: json('peg'),
@@ -436,6 +440,11 @@ export function tables(sequelize: Sequelize): Tables {
       changeId: S(64),
     }),
     sessions,
+    mediaOwners: define<{ shopId: string; hash: string; commissionId: string }>('media_owners', {
+      shopId: S(),
+      hash: { type: S(64), primaryKey: true },
+      commissionId: { type: S(), primaryKey: true },
+    }),
     mediaUses: define<{ id: string; commissionId: string }>('media_uses', {
       id: { type: S(64), primaryKey: true },
       commissionId: { type: S(), primaryKey: true },

@@ -6,6 +6,8 @@ import { NotFound } from '../http/problem'
 
 /** Files by the hash of their content: the same photo is stored once. */
 export interface Files {
+  /** Under which hash some bytes are or would be kept. */
+  hashOf(bytes: Uint8Array): Promise<string>
   /** Keeps some bytes and gives their hash. */
   put(bytes: Uint8Array): Promise<string>
   /** The bytes under a hash; throws NotFound when there are none. */
@@ -20,6 +22,8 @@ const none = () => new NotFound('There is no such file.')
 /** Files in a folder; a name can never point outside it. */
 export class FolderFiles implements Files {
   constructor(private readonly folder: string) {}
+
+  readonly hashOf = fileHash
 
   async put(bytes: Uint8Array): Promise<string> {
     const hash = await fileHash(bytes)
@@ -57,6 +61,7 @@ export class FolderFiles implements Files {
 /** Files in memory, for tests. */
 export class MemoryFiles implements Files {
   private readonly kept = new Map<string, Buffer>()
+  readonly hashOf = fileHash
 
   async put(bytes: Uint8Array): Promise<string> {
     const hash = await fileHash(bytes)

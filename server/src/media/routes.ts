@@ -1,5 +1,6 @@
 import { API } from '@nubrin/core/api'
 import type { Response, Router } from 'express'
+import type { Commissions } from '../commissions/store'
 import { serve } from '../http/serve'
 import type { Work } from '../work/kinds'
 import { accept, MAX_SOUND_BYTES, MEDIA_TYPES } from './accept'
@@ -19,13 +20,15 @@ export function sendFile(res: Response, file: { bytes: Buffer; type: string }, c
 }
 
 /** Photos and sounds, in and out. */
-export function mediaRoutes(r: Router, library: Library, work: Work): void {
+export function mediaRoutes(r: Router, library: Library, work: Work, store: Pick<Commissions, 'there'>): void {
   serve(
     r,
     API.upload,
-    async ({ file, who }) => {
+    async ({ file, query, who }) => {
+      const { commission } = query
+      if (commission) await store.there(who.shopId, commission)
       const good = await accept(file.bytes, file.name, work)
-      const hash = await library.keep(who.shopId, good)
+      const hash = await library.keep(who.shopId, good, { commission })
       return { hash, type: good.type, bytes: good.bytes.length, name: file.name.slice(0, 240) }
     },
     MAX_SOUND_BYTES + 1024,

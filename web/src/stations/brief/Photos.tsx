@@ -15,7 +15,7 @@ export function Photos() {
     setWrong('')
     for (const file of files) {
       try {
-        const m = await call('upload', { file })
+        const m = await call('upload', { query: { commission: order.id }, file })
         if (!m.type.startsWith('image/')) throw new Error(`${file.name} is not a photo.`)
         edit('add photo', (d) => void d.media.push({ id: freshId(), ...m }))
       } catch (e) {

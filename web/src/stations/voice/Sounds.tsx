@@ -4,7 +4,7 @@ import { missingSounds } from '@nubrin/core/voice'
 import { useState } from 'react'
 import { urlOf } from '../../data'
 import { FileButton, Refused, RemoveButton, SelectCell } from '../../kit'
-import { useRemove } from '../../store/commission'
+import { useOrder, useRemove } from '../../store/commission'
 import { takeSound } from './takeSound'
 
 /** The sounds of a preset, each for an event, measured when it is brought in. */
@@ -18,11 +18,12 @@ export function Sounds({
   onEdit: (run: (x: Preset) => void) => void
 }) {
   const [wrong, setWrong] = useState('')
+  const { id } = useOrder()
   const missing = missingSounds(saber, p)
   const take = async (files: File[]) => {
     setWrong('')
     for (const f of files) {
-      const taken = await takeSound(f)
+      const taken = await takeSound(f, id)
       if (taken.ok) onEdit((x) => void x.sounds.push(taken.sound))
       else setWrong(`${f.name}: ${taken.why}`)
     }

@@ -10,12 +10,15 @@ const eventOf = (name: string): Sound['event'] =>
   EVENTS.find((e) => name.toLowerCase().includes(e.toLowerCase())) ?? 'hum'
 
 /** Measures a WAV file here, stores it, and makes the entry for it; otherwise says why not. */
-export async function takeSound(file: File): Promise<{ ok: true; sound: Sound } | { ok: false; why: string }> {
+export async function takeSound(
+  file: File,
+  commission: string,
+): Promise<{ ok: true; sound: Sound } | { ok: false; why: string }> {
   if (file.size > MOST_BYTES) return { ok: false, why: `${file.name} is larger than 40 MB.` }
   const wav = await readSound(file)
   if (!wav.ok) return { ok: false, why: wav.message }
   try {
-    const m = await call('upload', { file })
+    const m = await call('upload', { query: { commission }, file })
     const round = (v: number, n: number) => Number(v.toFixed(n))
     return {
       ok: true,
