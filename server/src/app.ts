@@ -110,7 +110,7 @@ export function createApp({ config, db, store, library, work, pegs, disk, cookie
   teamRoutes(api, db)
   rackRoutes(api, pegs, db)
   commissionRoutes(api, { store, db, library, work })
-  mediaRoutes(api, library, work, store)
+  mediaRoutes(api, library, work, (shopId, id) => store.there(shopId, id))
   eraseRoutes(api, db, library, config.dataFolder)
   earlierRoutes(api, db)
   shopExportRoutes(api, db, library)

@@ -366,13 +366,11 @@ describe('backup and restore', () => {
       writeFileSync(join(at, 'restoring.json'), JSON.stringify({ whole: true, aside }))
       // So many of its renames were done.
       mkdirSync(aside)
-      all
-        .flatMap((n): [string, string][] => [
-          [join(at, n), join(aside, n)],
-          [join(at, 'restoring', n), join(at, n)],
-        ])
-        .slice(0, cut)
-        .forEach(([from, to]) => renameSync(from, to))
+      const renames = all.flatMap((n): [string, string][] => [
+        [join(at, n), join(aside, n)],
+        [join(at, 'restoring', n), join(at, n)],
+      ])
+      for (const [from, to] of renames.slice(0, cut)) renameSync(from, to)
       expect(afterRestore(at)).toMatch(/it is whole now/)
       for (const n of all) {
         expect(readFileSync(join(at, n, 'what'), 'utf8')).toBe('new')

@@ -1,6 +1,5 @@
 import { API } from '@nubrin/core/api'
 import type { Response, Router } from 'express'
-import type { Commissions } from '../commissions/store'
 import { serve } from '../http/serve'
 import type { Work } from '../work/kinds'
 import { accept, MAX_SOUND_BYTES, MEDIA_TYPES } from './accept'
@@ -19,14 +18,19 @@ export function sendFile(res: Response, file: { bytes: Buffer; type: string }, c
   res.send(file.bytes)
 }
 
-/** Photos and sounds, in and out. */
-export function mediaRoutes(r: Router, library: Library, work: Work, store: Pick<Commissions, 'there'>): void {
+/** Photos and sounds, in and out. `there` refuses a commission that the shop does not have. */
+export function mediaRoutes(
+  r: Router,
+  library: Library,
+  work: Work,
+  there: (shopId: string, commission: string) => Promise<void>,
+): void {
   serve(
     r,
     API.upload,
     async ({ file, query, who }) => {
       const { commission } = query
-      if (commission) await store.there(who.shopId, commission)
+      if (commission) await there(who.shopId, commission)
       const good = await accept(file.bytes, file.name, work)
       const hash = await library.keep(who.shopId, good, { commission })
       return { hash, type: good.type, bytes: good.bytes.length, name: file.name.slice(0, 240) }
