@@ -12,8 +12,8 @@ export default defineConfig({
     emptyOutDir: true,
     cssCodeSplit: false,
     chunkSizeWarningLimit: 900,
-    // Letters of the two languages come along; any others are the reader's own.
-    assetsInlineLimit: (file) => /archivo-latin-wght-normal/.test(file),
+    // Its letters come along: a file loads none.
+    assetsInlineLimit: (file) => /\.woff2$/.test(file),
     rolldownOptions: {
       input: 'src/client/file.tsx',
       // A file has no address of its own to load from.

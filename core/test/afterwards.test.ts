@@ -139,6 +139,7 @@ describe('what a client says back', () => {
       ...{ says: [asks, { id: 'r-2', read: 'cautions' }], ...more },
     })
   const c = () => demo('reed-warden')
+  const ISSUED = new Map([[1, ['cautions', 'fit']]])
   test('a question and what was read go into the record, once, and make a record that is valid', () => {
     const d = c()
     const n = d.questions.length
@@ -165,7 +166,7 @@ describe('what a client says back', () => {
     expect(takeReply(d, { id: 'one-more', asks: 'more?' }, 1, TODAY)).toBe('taken')
   })
   test('a file is read as it was written', () => {
-    const read = readReply(file(), c())
+    const read = readReply(file(), c(), ISSUED)
     if (!read.ok) throw new Error(JSON.stringify(read.problems))
     expect(read.reply.says).toEqual([asks, { id: 'r-2', read: 'cautions' }])
   })
@@ -177,9 +178,16 @@ describe('what a client says back', () => {
     ['a blank question', file({ says: [{ id: 'r-1', asks: '  ' }] }), '/says/0', undefined],
     ['too long a file', ' '.repeat(60_001), '', 'maxBytes'],
     ['nested too deep', '['.repeat(2000), '', 'maxDepth'],
+    ['of a record that was never issued', file({ number: 2 }), '/number', 'reference'],
+    [
+      'a chapter that is not there',
+      file({ says: [asks, { id: 'r-9', read: 'weather' }] }),
+      '/says/1/read',
+      'reference',
+    ],
     ['a field nobody knows', file({ more: 1 }), '/more', 'additionalProperties'],
   ])('%s: refused by place and rule', (_what, text, path, rule) => {
-    const read = readReply(text, c())
+    const read = readReply(text, c(), ISSUED)
     if (read.ok) throw new Error('was taken')
     expect(read.problems.some((p) => p.path.startsWith(path) && (!rule || p.rule === rule))).toBe(true)
   })

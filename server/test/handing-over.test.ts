@@ -64,6 +64,21 @@ describe('what a link shows', () => {
     expect((await who.raw('GET', `/client/${token}/media/${others}`)).status).toBe(404)
     expect((await who.raw('GET', `/media/${own}`)).status).toBe(401)
   })
+  test('of its sounds are those that may be copied, and no others by their hash; as a file it asks for nothing', async () => {
+    const { token } = await issue('reed-warden')
+    const { presets } = (await record('reed-warden')).sabers[0]!
+    const who = new Visitor(server.url)
+    const heard = presets.flatMap((p) =>
+      p.sounds.flatMap((s) => (s.media ? [{ hash: s.media, may: !!p.mayCopy }] : [])),
+    )
+    expect(new Set(heard.map((h) => h.may)).size).toBeGreaterThan(0)
+    const free = new Set(heard.filter((h) => h.may).map((h) => h.hash))
+    for (const { hash } of heard)
+      expect((await who.raw('GET', `/client/${token}/media/${hash}`)).status).toBe(free.has(hash) ? 200 : 404)
+    const html = await (await who.raw('GET', `/client/${token}/saber.html`)).text()
+    const asked = [...html.matchAll(/url\(\s*["']?([^)"']{1,40})/g)].map((m) => m[1]!)
+    expect(asked.filter((u) => !/^(data:|#)/.test(u))).toEqual([])
+  })
 })
 
 describe('what the client says back', () => {
@@ -101,12 +116,30 @@ describe('what the client says back', () => {
       [{ id: 'r-1', asks: 'x'.repeat(241) }, '/asks'],
       [{ id: 'r-1', asks: 'x', shipped: '2026-01-01' }, '/shipped'],
       [{}, ''],
+      [{ id: 'r-1', read: 'weather' }, '/read'],
     ] as const) {
       const r = await client().ask('POST', `/client/${token}/replies`, body)
       expect(r.status).toBe(422)
       expect(r.body.problems.some((p: { path: string }) => p.path.startsWith(path))).toBe(true)
     }
     expect((await record('reed-warden')).questions.filter((q) => q.id === 'r-1')).toEqual([])
+  })
+  test('a file of it for a record that was never issued, or a chapter that is not there, is refused by field', async () => {
+    const { number } = (await me.ask('GET', '/commissions/reed-warden/handoffs')).body[0]
+    const bring = (more: object, name = 'reply.json') => {
+      const says = [{ id: 'r-file1', asks: 'By hand?' }]
+      const file = { format: 'nubrin-reply', version: 1, of: 'reed-warden', number, on: '2026-11-24', says, ...more }
+      return me.upload('/commissions/reed-warden/replies/read', new TextEncoder().encode(JSON.stringify(file)), name)
+    }
+    expect((await bring({})).status).toBe(200)
+    expect(await bring({ number: 4711 })).toMatchObject({ status: 422, body: { problems: [{ path: '/number' }] } })
+    expect(await bring({ says: [{ id: 'r-file2', read: 'weather' }] })).toMatchObject({
+      status: 422,
+      body: { problems: [{ path: '/says/0/read', rule: 'reference' }] },
+    })
+    // A file is called as it is called, whatever its letters.
+    const named = await bring({ number: 4711 }, 'Ответ — größe 日本.json')
+    expect(named.body.detail).toContain('Ответ — größe 日本.json')
   })
   test('while somebody types at the bench both arrive', async () => {
     const n = (await record('reed-warden')).questions.length

@@ -1,5 +1,5 @@
 import { isFact } from '../facts'
-import { blankSaber, type Saber, type Sound, type Step } from '../record'
+import { blankSaber, type Commission, type Saber, type Sound, type Step } from '../record'
 
 /** What no drawing shows of a thing. */
 const UNDRAWN: ReadonlySet<string> = new Set([
@@ -56,6 +56,12 @@ export const handedSaber = (s: Saber): Saber => ({
   spoken: s.spoken,
   settings: { sensitivities: [], ...(s.settings.volumeSteps ? { volumeSteps: bare(s.settings.volumeSteps) } : {}) },
 })
+
+/** The stored files that a client's page shows: photos, and sounds whose licence lets them be copied. No others are given out. */
+export const handedFiles = (c: Commission): string[] => [
+  ...c.media.map((m) => m.hash),
+  ...c.sabers.flatMap((s) => s.presets.filter((p) => p.mayCopy).flatMap((p) => p.sounds.flatMap((q) => q.media ?? []))),
+]
 
 /** A saber as far as its drawing shows it, for a client's page: nothing of the shop's notes, sources, tests and repairs. */
 export const drawnSaber = (s: Saber): Saber => ({

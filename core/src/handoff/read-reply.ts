@@ -1,12 +1,38 @@
 import { DEEPEST_JSON, explain, makeAjv, nestedDeeper } from '../import'
-import { type Commission, type Problem, ReplyFile } from '../record'
+import { type Commission, type Problem, type ReplyBody, ReplyFile } from '../record'
 
 const ajv = makeAjv()
 
-/** Reads a reply that came as a file: every fault by place and rule, among them that it answers another commission. */
+/** The chapters of each record that was issued, by its number. */
+export type Issued = ReadonlyMap<number, readonly string[]>
+type Fault = { path: string; rule: string; message: string }
+
+/** What a reply says of a record that was never issued, or of a chapter that it does not have; `at` is where it stands. */
+export function notIssued(says: readonly ReplyBody[], number: number, issued: Issued, at = ''): Fault[] {
+  const chapters = issued.get(number)
+  if (!chapters)
+    return [{ path: '/number', rule: 'reference', message: `answers record no. ${number}, which was never issued` }]
+  return says.flatMap((x, i) =>
+    'read' in x && !chapters.includes(x.read)
+      ? [
+          {
+            path: `${at}${at && `/${i}`}/read`,
+            rule: 'reference',
+            message: 'names a chapter that the record does not have',
+          },
+        ]
+      : [],
+  )
+}
+
+/**
+ * Reads a reply that came as a file: every fault by place and rule, among them that it answers another commission, a record that
+ * was never issued, or a chapter that is not in it.
+ */
 export function readReply(
   text: string,
   c: Pick<Commission, 'id'>,
+  issued: Issued,
 ): { ok: true; reply: ReplyFile } | { ok: false; problems: Problem[] } {
   const fault = (path: string, rule: string, message: string) => ({
     ok: false as const,
@@ -24,5 +50,6 @@ export function readReply(
   if (!check(raw)) return { ok: false, problems: explain(check.errors ?? []) }
   const reply = raw as ReplyFile
   if (reply.of !== c.id) return fault('/of', 'reference', `answers the record of another commission, ${reply.of}`)
-  return { ok: true, reply }
+  const wrong = notIssued(reply.says, reply.number, issued, '/says')
+  return wrong.length ? { ok: false, problems: wrong } : { ok: true, reply }
 }

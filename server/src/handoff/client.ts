@@ -1,5 +1,13 @@
 import { API } from '@nubrin/core/api'
-import { handedSaber, handoffFileName, liftHandoff, MOST_OPEN_QUESTIONS, takeReply } from '@nubrin/core/handoff'
+import {
+  handedFiles,
+  handedSaber,
+  handoffFileName,
+  liftHandoff,
+  MOST_OPEN_QUESTIONS,
+  notIssued,
+  takeReply,
+} from '@nubrin/core/handoff'
 import { lift } from '@nubrin/core/import'
 import type { Commission } from '@nubrin/core/record'
 import { diffOps } from '@nubrin/core/record/ops'
@@ -7,10 +15,9 @@ import { type Request, Router } from 'express'
 import { rateLimit } from 'express-rate-limit'
 import { Op } from 'sequelize'
 import { sha256, today } from '../base/ids'
-import { mediaHashes } from '../commissions/media-hashes'
 import type { Commissions } from '../commissions/store'
 import type { Tables } from '../db/models'
-import { Conflict, HttpProblem, NotFound, send } from '../http/problem'
+import { Conflict, HttpProblem, Invalid, NotFound, send } from '../http/problem'
 import { serve } from '../http/serve'
 import type { Library } from '../media/library'
 import { sendFile } from '../media/routes'
@@ -104,7 +111,9 @@ export function clientRoutes({ db, store, library, pdfs, work, webFolder }: With
     }),
   )
   serve(r, API.clientReply, async ({ params, body }) => {
-    const { of, number } = await find(params.token)
+    const { of, number, document } = await find(params.token)
+    const wrong = notIssued([body], number, new Map([[number, document.chapters.map((c) => c.id)]]))
+    if (wrong.length) throw new Invalid('That is not in this record.', wrong)
     const shopId = await shopOf(db, of)
     const { record, revision } = await store.load(shopId, of)
     const next = structuredClone(record)
@@ -120,7 +129,7 @@ export function clientRoutes({ db, store, library, pdfs, work, webFolder }: With
   })
   serve(r, API.clientFile, async ({ params, res }) => {
     const { of, record } = await find(params.token)
-    if (!mediaHashes(record).includes(params.hash)) throw new NotFound('There is no such file.')
+    if (!handedFiles(record).includes(params.hash)) throw new NotFound('There is no such file.')
     const shopId = await shopOf(db, of)
     sendFile(res, await library.of(shopId, params.hash), 'private, max-age=3600')
     return undefined

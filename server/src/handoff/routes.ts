@@ -165,7 +165,12 @@ export function handoffRoutes(r: Router, { store, db, library, pdfs, work, webFo
     API.readReply,
     async ({ params, file, who }) => {
       await store.there(who.shopId, params.id)
-      const read = readReply(file.bytes.toString('utf8'), params)
+      const rows = await db.handoffs.findAll({
+        where: { commissionId: params.id },
+        attributes: ['number', 'document'],
+      })
+      const issued = new Map(rows.map((h) => [h.number, liftHandoff(h.document).chapters.map((c) => c.id)]))
+      const read = readReply(file.bytes.toString('utf8'), params, issued)
       if (!read.ok) throw new Invalid(`${file.name} was not read; nothing was changed.`, read.problems)
       return read.reply
     },

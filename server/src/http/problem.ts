@@ -67,7 +67,9 @@ const isAway = (e: unknown) =>
   within(
     e,
     (x) =>
-      /^SequelizeConnection/.test(x.name ?? '') ||
+      // Refused, too: its password was changed while it ran.
+      /^Sequelize(Connection|AccessDenied|HostNot|InvalidConnection)/.test(x.name ?? '') ||
+      x.sqlState === '28000' ||
       x.sqlState?.startsWith('08') === true ||
       /connection (is )?closed|socket has unexpectedly|ECONNREFUSED|ECONNRESET/i.test(x.message ?? ''),
   )

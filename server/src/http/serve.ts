@@ -60,6 +60,8 @@ export function serve<R extends Route>(router: Router, route: R, handle: Handler
     ? [
         multer({
           storage: multer.memoryStorage(),
+          // As browsers send the names of files.
+          defParamCharset: 'utf8',
           limits: { fileSize: fileBytes, files: 1, fields: 10 },
         }).single('file'),
       ]

@@ -9,6 +9,11 @@ export function newFactor(label: string, issuer: string): { secret: string; uri:
   return { secret, uri: totp(secret, label, issuer).toString() }
 }
 
+/** The first step that no right clock can have used yet. */
+export const beyond = (now = Date.now()): number => Math.floor(now / 30_000) + 2
+/** Whether a step was used by a clock that was ahead and is put right now: it must not shut anybody out until then. */
+const isAhead = (lastUsed: number, now: number) => lastUsed >= beyond(now)
+
 /**
  * The time step of a code of six digits, when it is right now or was half a minute ago and its step is later than the last
  * one used; undefined otherwise. Source: RFC 6238.
@@ -22,6 +27,7 @@ export function stepOfCode(
   if (!/^\d{6}$/.test(code)) return undefined
   const delta = totp(secret).validate({ token: code, window: 1, timestamp: now })
   if (delta === null) return undefined
-  const step = Math.floor(now / 30_000) + delta
-  return lastUsed !== null && step <= lastUsed ? undefined : step
+  const current = Math.floor(now / 30_000)
+  const step = current + delta
+  return lastUsed !== null && step <= lastUsed && !isAhead(lastUsed, now) ? undefined : step
 }

@@ -7,7 +7,7 @@ import type { Tables, User } from '../db/models'
 import { Conflict, HttpProblem, NotFound } from '../http/problem'
 import { serve } from '../http/serve'
 import { personOf } from './devices'
-import { newFactor, stepOfCode } from './factor'
+import { beyond, newFactor, stepOfCode } from './factor'
 import { atTheDoor, byAddress, inside } from './guesses'
 import { hashPassword, isPassword } from './passwords'
 import { cookieName, csrf, generateToken } from './sessions'
@@ -28,7 +28,12 @@ async function takesCode(db: Tables, user: User, code: string): Promise<boolean>
   // Only one of two requests with the same code may use it.
   const [used] = await db.users.update(
     { factorUsed: step },
-    { where: { id: user.id, [Op.or]: [{ factorUsed: null }, { factorUsed: { [Op.lt]: step } }] } },
+    {
+      where: {
+        id: user.id,
+        [Op.or]: [{ factorUsed: null }, { factorUsed: { [Op.lt]: step } }, { factorUsed: { [Op.gte]: beyond() } }],
+      },
+    },
   )
   return used > 0
 }
