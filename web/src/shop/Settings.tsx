@@ -1,6 +1,5 @@
 import type { Api, GoodOf } from '@nubrin/core/api'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
-import { useEffect } from 'react'
 import { useForm } from 'react-hook-form'
 import { call } from '../data'
 import { Refused } from '../kit'
@@ -48,11 +47,12 @@ function SettingsForm() {
   const client = useQueryClient()
   const ask = useSession((s) => s.ask)
   const settings = useQuery({ queryKey: ['settings'], queryFn: () => call('settings', {}) })
-  const { register, handleSubmit, reset, formState } = useForm<Form>()
+  // What was typed before they came, or while they are asked for again, stays.
+  const { register, handleSubmit, reset, formState } = useForm<Form>({
+    ...(settings.data ? { values: settings.data } : {}),
+    resetOptions: { keepDirtyValues: true },
+  })
   const { run, why } = useDeed()
-  useEffect(() => {
-    if (settings.data) reset(settings.data)
-  }, [settings.data, reset])
   const line = (id: keyof Form, more: Parameters<typeof register<keyof Form>>[1] = {}) => (
     <label className="block">
       <span className="label">{NAMES[id]}</span>
@@ -73,7 +73,9 @@ function SettingsForm() {
         className="grid grid-cols-2 gap-3"
         onSubmit={handleSubmit((body) =>
           run(async () => {
-            client.setQueryData(['settings'], await call('setSettings', { body }))
+            const kept = await call('setSettings', { body })
+            client.setQueryData(['settings'], kept)
+            reset(kept)
             await ask()
           }, 'Kept.'),
         )}
