@@ -1,7 +1,6 @@
 import { createHmac } from 'node:crypto'
 import { readFileSync } from 'node:fs'
 import type { Browser, Page } from '@playwright/test'
-import mariadb from 'mariadb'
 import { atRack, expect, open, saved, signIn, test } from './bench'
 import { choose, type } from './hands'
 
@@ -15,11 +14,6 @@ function codeOf(secret: string, at: number): string {
   step.writeBigUInt64BE(BigInt(Math.floor(at / 30_000)))
   const mac = createHmac('sha1', key).update(step).digest()
   return String((mac.readUInt32BE(mac.at(-1)! & 15) & 0x7fffffff) % 1_000_000).padStart(6, '0')
-}
-async function sql(server: { databaseUrl: string }, query: string, values: unknown[] = []) {
-  const c = await mariadb.createConnection(server.databaseUrl)
-  await c.query(query, values)
-  await c.end()
 }
 const visit = async (browser: Browser, url: string) => {
   const page = await (await browser.newContext()).newPage()
@@ -141,7 +135,7 @@ test('a second factor is asked for once it is on, and another session is ended',
   await page.getByRole('button', { name: 'Confirm' }).click()
   await expect(page.getByRole('dialog').getByRole('alert')).toBeVisible()
   // As a minute later.
-  await sql(server, 'UPDATE users SET factor_used = NULL WHERE sign_in = ?', ['maren'])
+  await server.sql('UPDATE users SET factor_used = NULL WHERE sign_in = ?', ['maren'])
   await page.getByRole('button', { name: 'Confirm' }).click()
   await expect(myself.getByRole('button', { name: 'turn it on' })).toBeVisible()
 })
@@ -206,8 +200,7 @@ test('a phone at the bench sends a photo by a link, and what is no picture is re
 })
 
 test('a rack of hundreds stays light, and what is not yet loaded comes as one scrolls', async ({ page, server }) => {
-  await sql(
-    server,
+  await server.sql(
     `INSERT INTO commissions (id, shop_id, client_id, title, job, deadline, shipped, revision, record, saved_at, saved_by, search, place, due)
      SELECT CONCAT('many-', seq), shop_id, client_id, CONCAT('Many ', seq), job, deadline, NULL, 1,
        JSON_SET(record, '$.id', CONCAT('many-', seq), '$.title', CONCAT('Many ', seq)), saved_at, saved_by, CONCAT('Many ', seq), 'open', '2031-01-01'

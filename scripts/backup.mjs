@@ -8,6 +8,7 @@ import { backup, thin } from './lib/backup.mjs'
 import { ensureNpm } from './lib/install.mjs'
 import { lockFolder } from './lib/lock.mjs'
 import { runningOwner, startMariadb } from './lib/mariadb.mjs'
+import { isRestoring } from './lib/restoring.mjs'
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)))
 ensureNpm(root)
@@ -20,8 +21,7 @@ const data = realpathSync(folder)
 let own
 let giveBack = () => {}
 try {
-  if (existsSync(join(data, 'restoring.json')))
-    throw new Error('A restore is under way, or was cut off. npm start puts that right first.')
+  if (isRestoring(data)) throw new Error('A restore is under way, or was cut off. npm start puts that right first.')
   let ownerUrl = process.env.DATABASE_OWNER_URL || process.env.DATABASE_URL || runningOwner(join(data, 'mariadb'))
   if (!ownerUrl) {
     giveBack = lockFolder(data)

@@ -114,8 +114,8 @@ try {
   const left = await endOrphan(data)
   const cutOff = afterRestore(data)
   if (cutOff) console.log(cutOff)
-  // A shop without any backup is due one so long after it began.
-  const began = existsSync(join(data, 'mariadb')) ? statSync(join(data, 'mariadb')).birthtimeMs : Date.now()
+  // From here on the first backup is waited for: a shop begun just now has nothing to keep yet.
+  const shopBegan = existsSync(join(data, 'mariadb')) ? statSync(join(data, 'mariadb')).birthtimeMs : Date.now()
   if (!external) {
     ensureDebian(['mariadbd', 'mariadb'])
     await startDatabase()
@@ -131,10 +131,7 @@ try {
     let making
     /** Looked at often, since a shop that is switched off at night never runs for a day. */
     const look = () => {
-      const last = lastGood(data)
-      // A shop begun just now has nothing to keep yet.
-      const since = last ?? began
-      if (making || Date.now() - since < often) return
+      if (making || Date.now() - (lastGood(data) ?? shopBegan) < often) return
       making = backup({ data, ownerUrl: db.ownerUrl })
         .then(() => thin(join(data, 'backups'), Number(process.env.NUBRIN_KEEP_BACKUPS ?? 14)))
         .catch((e) => console.error(`The backup failed: ${e.message}`))

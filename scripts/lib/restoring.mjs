@@ -26,7 +26,9 @@ function note(data, state) {
   fsyncSync(file)
   renameSync(draft, noteOf(data))
 }
-const noted = (data) => (existsSync(noteOf(data)) ? JSON.parse(readFileSync(noteOf(data), 'utf8')) : undefined)
+/** Whether a restore is under way, or was cut off. */
+export const isRestoring = (data) => existsSync(noteOf(data))
+const noted = (data) => (isRestoring(data) ? JSON.parse(readFileSync(noteOf(data), 'utf8')) : undefined)
 
 /** Gives up what was made, and ends what a killed restore has left at work on it: a database that is filled, or being made. */
 function giveUp(data) {

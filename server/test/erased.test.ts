@@ -1,7 +1,6 @@
 import { existsSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
-import mariadb from 'mariadb'
 import sharp from 'sharp'
 import { connect, type Tables, tables } from '../src/db/models'
 import { FolderFiles } from '../src/media/files'
@@ -21,14 +20,7 @@ afterAll(async () => {
   await db?.sequelize.close()
   await server?.stop()
 })
-const sql = async (query: string, values: unknown[] = []) => {
-  const c = await mariadb.createConnection(server.databaseUrl)
-  try {
-    return await c.query(query, values)
-  } finally {
-    await c.end()
-  }
-}
+const sql: Server['sql'] = (...ask) => server.sql(...ask)
 let shade = 0
 /** A photo that nobody else has. */
 const photo = () =>

@@ -3,6 +3,7 @@ import { randomBytes } from 'node:crypto'
 import { cpSync, existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, renameSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import mariadb from 'mariadb'
 import yazl from 'yazl'
 // @ts-expect-error a plain script without types, shared with npm start
 import { freePort, startMariadb } from '../../scripts/lib/mariadb.mjs'
@@ -14,6 +15,9 @@ export interface Server {
   databaseUrl: string
   /** The same as the program's own user. */
   appUrl: string
+  /** What the database says to some SQL, asked as its owner or as whoever an address names. */
+  // biome-ignore lint/suspicious/noExplicitAny: rows of every shape
+  sql: (query: string, values?: unknown[], url?: string) => Promise<any>
   /** Kills the server process at once, as a power cut would. */
   kill: () => Promise<void>
   start: () => Promise<void>
@@ -127,6 +131,14 @@ export async function startServer(
     },
     get appUrl() {
       return db.url
+    },
+    sql: async (query, values = [], url = db.ownerUrl) => {
+      const c = await mariadb.createConnection(`${url}?connectTimeout=5000`)
+      try {
+        return await c.query(query, values)
+      } finally {
+        await c.end()
+      }
     },
     kill: () => end(child, 'SIGKILL'),
     start,

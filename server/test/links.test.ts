@@ -1,5 +1,4 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
-import mariadb from 'mariadb'
 import { likeness } from '../src/people/likeness'
 import { type Server, startServer, Visitor } from './harness'
 
@@ -14,14 +13,7 @@ afterAll(async () => {
   await server?.stop()
 })
 const PASSWORD = 'a long sentence'
-const sql = async (query: string, values: unknown[] = []) => {
-  const c = await mariadb.createConnection(server.databaseUrl)
-  try {
-    return await c.query(query, values)
-  } finally {
-    await c.end()
-  }
-}
+const sql: Server['sql'] = (...ask) => server.sql(...ask)
 const tokenOf = (r: { status: number; body: { link: string } }) => {
   expect(r.status).toBe(201)
   return r.body.link.split('/').pop()!

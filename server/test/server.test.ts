@@ -6,7 +6,6 @@ import { reviewLayout } from '@nubrin/core/fit'
 import { writeCommission } from '@nubrin/core/import'
 import { FORMAT_VERSION } from '@nubrin/core/record'
 import { makeSounds } from '@nubrin/demo'
-import mariadb from 'mariadb'
 import sharp from 'sharp'
 import { costly } from '../../core/test/costly'
 import { drawn } from '../../core/test/drawn'
@@ -14,16 +13,7 @@ import { type Server, startServer, Visitor, zip } from './harness'
 
 let server: Server
 let me: Visitor
-const sql = async (query: string, values: unknown[] = []) => {
-  const c = await mariadb.createConnection(
-    server.databaseUrl.replace('mariadb://', 'mariadb://').concat('?connectTimeout=5000'),
-  )
-  try {
-    return await c.query(query, values)
-  } finally {
-    await c.end()
-  }
-}
+const sql: Server['sql'] = (...ask) => server.sql(...ask)
 const count = async () => Number((await sql('SELECT COUNT(*) AS n FROM commissions'))[0].n)
 
 beforeAll(async () => {

@@ -18,14 +18,7 @@ import { type Server, startServer, Visitor, zip } from './harness'
 
 let server: Server
 let me: Visitor
-const sql = async (query: string, values: unknown[] = [], url = server.databaseUrl) => {
-  const c = await mariadb.createConnection(url)
-  try {
-    return await c.query(query, values)
-  } finally {
-    await c.end()
-  }
-}
+const sql: Server['sql'] = (...ask) => server.sql(...ask)
 const record = async (id: string): Promise<Commission> => (await me.ask('GET', `/commissions/${id}`)).body.record
 
 beforeAll(async () => {

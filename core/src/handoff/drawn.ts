@@ -57,11 +57,11 @@ export const handedSaber = (s: Saber): Saber => ({
   settings: { sensitivities: [], ...(s.settings.volumeSteps ? { volumeSteps: bare(s.settings.volumeSteps) } : {}) },
 })
 
-/** The stored files that a client's page shows: photos, and sounds whose licence lets them be copied. No others are given out. */
-export const handedFiles = (c: Commission): string[] => [
-  ...c.media.map((m) => m.hash),
-  ...c.sabers.flatMap((s) => s.presets.filter((p) => p.mayCopy).flatMap((p) => p.sounds.flatMap((q) => q.media ?? []))),
-]
+/** The stored sounds that a client's page carries: those whose licence lets them be copied. */
+export const handedSounds = (c: Commission): string[] =>
+  c.sabers.flatMap((s) => s.presets.filter((p) => p.mayCopy).flatMap((p) => p.sounds.flatMap((q) => q.media ?? [])))
+/** The stored files that a client's page shows: photos and those sounds. No others are given out. */
+export const handedFiles = (c: Commission): string[] => [...c.media.map((m) => m.hash), ...handedSounds(c)]
 
 /** A saber as far as its drawing shows it, for a client's page: nothing of the shop's notes, sources, tests and repairs. */
 export const drawnSaber = (s: Saber): Saber => ({

@@ -10,11 +10,11 @@ export {
   readerOfHandoff,
   type ShopCard,
 } from './document'
-export { drawnSaber, handedFiles, handedSaber } from './drawn'
+export { drawnSaber, handedFiles, handedSaber, handedSounds } from './drawn'
 export { stepScenes, type TakenApart, takenApart } from './figures'
 export { labelOf, type ParcelLabel } from './label'
 export { type CardManifest, cardManifest } from './manifest'
-export { type Issued, notIssued, readReply } from './read-reply'
+export { type Issued, noChapter, readReply } from './read-reply'
 export { type RecallWords, recallMessage } from './recall'
 export { type Rest, type RestedLine, restsOf } from './rests'
 export { shortened } from './short'

@@ -5,25 +5,12 @@ const ajv = makeAjv()
 
 /** The chapters of each record that was issued, by its number. */
 export type Issued = ReadonlyMap<number, readonly string[]>
-type Fault = { path: string; rule: string; message: string }
 
-/** What a reply says of a record that was never issued, or of a chapter that it does not have; `at` is where it stands. */
-export function notIssued(says: readonly ReplyBody[], number: number, issued: Issued, at = ''): Fault[] {
-  const chapters = issued.get(number)
-  if (!chapters)
-    return [{ path: '/number', rule: 'reference', message: `answers record no. ${number}, which was never issued` }]
-  return says.flatMap((x, i) =>
-    'read' in x && !chapters.includes(x.read)
-      ? [
-          {
-            path: `${at}${at && `/${i}`}/read`,
-            rule: 'reference',
-            message: 'names a chapter that the record does not have',
-          },
-        ]
-      : [],
-  )
-}
+/** What is wrong where a reply, at its place, says that a chapter was read which the record does not have. */
+export const noChapter = (says: ReplyBody, chapters: readonly string[], at = ''): Problem[] =>
+  'read' in says && !chapters.includes(says.read)
+    ? [{ path: `${at}/read`, rule: 'reference', message: 'names a chapter that the record does not have' }]
+    : []
 
 /**
  * Reads a reply that came as a file: every fault by place and rule, among them that it answers another commission, a record that
@@ -50,6 +37,8 @@ export function readReply(
   if (!check(raw)) return { ok: false, problems: explain(check.errors ?? []) }
   const reply = raw as ReplyFile
   if (reply.of !== c.id) return fault('/of', 'reference', `answers the record of another commission, ${reply.of}`)
-  const wrong = notIssued(reply.says, reply.number, issued, '/says')
+  const chapters = issued.get(reply.number)
+  if (!chapters) return fault('/number', 'reference', `answers record no. ${reply.number}, which was never issued`)
+  const wrong = reply.says.flatMap((x, i) => noChapter(x, chapters, `/says/${i}`))
   return wrong.length ? { ok: false, problems: wrong } : { ok: true, reply }
 }

@@ -5,7 +5,7 @@ import {
   handoffFileName,
   liftHandoff,
   MOST_OPEN_QUESTIONS,
-  notIssued,
+  noChapter,
   takeReply,
 } from '@nubrin/core/handoff'
 import { lift } from '@nubrin/core/import'
@@ -112,7 +112,10 @@ export function clientRoutes({ db, store, library, pdfs, work, webFolder }: With
   )
   serve(r, API.clientReply, async ({ params, body }) => {
     const { of, number, document } = await find(params.token)
-    const wrong = notIssued([body], number, new Map([[number, document.chapters.map((c) => c.id)]]))
+    const wrong = noChapter(
+      body,
+      document.chapters.map((c) => c.id),
+    )
     if (wrong.length) throw new Invalid('That is not in this record.', wrong)
     const shopId = await shopOf(db, of)
     const { record, revision } = await store.load(shopId, of)

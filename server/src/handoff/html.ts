@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import type { HandoffDocument } from '@nubrin/core/handoff'
+import { type HandoffDocument, handedSounds } from '@nubrin/core/handoff'
 import type { Commission, Saber } from '@nubrin/core/record'
 import { LRUCache } from 'lru-cache'
 import type { Library } from '../media/library'
@@ -47,8 +47,7 @@ export async function soundsFor(
   library: Library,
   work: Work,
 ): Promise<Map<string, CarriedPhoto>> {
-  const free = record.sabers.flatMap((s) => s.presets).filter((p) => p.mayCopy)
-  const hashes = [...new Set(free.flatMap((p) => p.sounds.flatMap((q) => q.media ?? [])))].slice(0, MOST_SOUNDS)
+  const hashes = [...new Set(handedSounds(record))].slice(0, MOST_SOUNDS)
   const found = await Promise.all(hashes.map((hash) => library.of(shopId, hash).catch(() => undefined)))
   const sounds = found.flatMap((f, i) => (f?.type === 'audio/wav' ? [{ hash: hashes[i]!, bytes: f.bytes }] : []))
   if (!sounds.length) return new Map()

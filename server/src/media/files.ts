@@ -6,10 +6,8 @@ import { NotFound } from '../http/problem'
 
 /** Files by the hash of their content: the same photo is stored once. */
 export interface Files {
-  /** Under which hash some bytes are or would be kept. */
-  hashOf(bytes: Uint8Array): Promise<string>
-  /** Keeps some bytes and gives their hash. */
-  put(bytes: Uint8Array): Promise<string>
+  /** Keeps some bytes and gives their hash, which whoever has it need not have made again. */
+  put(bytes: Uint8Array, hash?: string): Promise<string>
   /** The bytes under a hash; throws NotFound when there are none. */
   get(hash: string): Promise<Buffer>
   /** Forgets some bytes for good; nothing happens when there are none. */
@@ -23,10 +21,8 @@ const none = () => new NotFound('There is no such file.')
 export class FolderFiles implements Files {
   constructor(private readonly folder: string) {}
 
-  readonly hashOf = fileHash
-
-  async put(bytes: Uint8Array): Promise<string> {
-    const hash = await fileHash(bytes)
+  async put(bytes: Uint8Array, known?: string): Promise<string> {
+    const hash = known ?? (await fileHash(bytes))
     const path = this.path(hash)
     if (!existsSync(path)) {
       await mkdir(join(this.folder, hash.slice(0, 2)), { recursive: true })
@@ -61,10 +57,9 @@ export class FolderFiles implements Files {
 /** Files in memory, for tests. */
 export class MemoryFiles implements Files {
   private readonly kept = new Map<string, Buffer>()
-  readonly hashOf = fileHash
 
-  async put(bytes: Uint8Array): Promise<string> {
-    const hash = await fileHash(bytes)
+  async put(bytes: Uint8Array, known?: string): Promise<string> {
+    const hash = known ?? (await fileHash(bytes))
     this.kept.set(hash, Buffer.from(bytes))
     return hash
   }

@@ -1,4 +1,5 @@
 import { Op, QueryTypes, type Transaction } from 'sequelize'
+import { fileHash } from '../base/ids'
 import type { Tables } from '../db/models'
 import { transact } from '../db/transact'
 import { NotFound } from '../http/problem'
@@ -30,9 +31,9 @@ export class Library {
   /** Keeps a file that came through the door, and notes that the shop has it, and for which commission. */
   async keep(shopId: string, { bytes, type }: Accepted, { commission, transaction }: Keeping = {}): Promise<string> {
     const within = transaction ? { transaction } : {}
-    const hash = await this.files.hashOf(bytes)
+    const hash = await fileHash(bytes)
     return this.alone(hash, async () => {
-      await this.files.put(bytes)
+      await this.files.put(bytes, hash)
       await this.db.media.upsert({ hash, shopId, type, bytes: bytes.length, createdAt: new Date() }, within)
       if (commission)
         await this.db.mediaOwners.bulkCreate([{ shopId, hash, commissionId: commission }], {

@@ -1,8 +1,8 @@
-import { API, reaching } from '@nubrin/core/api'
+import { API } from '@nubrin/core/api'
 import { Router } from 'express'
 import { Op, type Transaction } from 'sequelize'
 import { newId, secret, sha256 } from '../base/ids'
-import type { InvitationRow, Tables } from '../db/models'
+import type { InvitationRow, Tables, User } from '../db/models'
 import { transact } from '../db/transact'
 import { Conflict, Invalid, NotFound } from '../http/problem'
 import { serve, type Who } from '../http/serve'
@@ -41,15 +41,13 @@ export async function invite(
 }
 
 /**
- * Whether a link stands on what it rested on when it was made: whoever made it is an owner of the shop still, and whom it is for,
- * where they work here already, does so still. That of a first start stands as long as nobody works here.
+ * Whether a link stands on what it rested on when it was made, by the people of its shop: whoever made it is an owner still, and
+ * whom it is for, where they work here already, does so still. That of a first start stands as long as nobody works here.
  */
-async function stands(db: Tables, i: InvitationRow, transaction?: Transaction): Promise<boolean> {
-  const of = (where: object) =>
-    db.users.count({ where: { shopId: i.shopId, ...where }, ...(transaction ? { transaction } : {}) })
-  if (i.madeById === null) return (await of({})) === 0
-  if (!(await of({ id: i.madeById, leftAt: null, role: reaching('owner') }))) return false
-  return i.userId === null || (await of({ id: i.userId, leftAt: null })) > 0
+function stands(i: InvitationRow, people: readonly User[]): boolean {
+  if (i.madeById === null) return !people.length
+  const here = (id: string | null) => people.find((p) => p.id === id && !p.leftAt)
+  return here(i.madeById)?.role === 'owner' && (i.userId === null || here(i.userId) !== undefined)
 }
 
 /** People of a shop: invited, given a role, helped back in, and gone. Their sessions end whenever what they may changes. */
@@ -73,7 +71,6 @@ export function teamRoutes(r: Router, db: Tables): void {
       await db.users.findAll({ where: { shopId: who.shopId }, order: [['name', 'ASC']] }),
       await db.invitations.findAll({ where: { shopId: who.shopId, usedAt: null, expiresAt: { [Op.gt]: new Date() } } }),
     ]
-    const standing = await Promise.all(invited.map((i) => stands(db, i)))
     return {
       people: people.map((p) => ({
         id: p.id,
@@ -84,7 +81,7 @@ export function teamRoutes(r: Router, db: Tables): void {
         leftAt: p.leftAt?.toISOString() ?? null,
       })),
       invited: invited
-        .filter((_, n) => standing[n])
+        .filter((i) => stands(i, people))
         .map((i) => ({
           id: i.id,
           name: i.name,
@@ -161,7 +158,10 @@ export function joinRoutes(db: Tables, port: number): Router {
       where: { secretHash: sha256(token), usedAt: null, expiresAt: { [Op.gt]: new Date() } },
       ...(transaction ? { transaction, lock: transaction.LOCK.UPDATE } : {}),
     })
-    if (!row || !(await stands(db, row, transaction)))
+    const people = row
+      ? await db.users.findAll({ where: { shopId: row.shopId }, ...(transaction ? { transaction } : {}) })
+      : []
+    if (!row || !stands(row, people))
       throw new NotFound('This invitation was used, withdrawn, or is too old. Ask for a new one.')
     return row
   }

@@ -148,8 +148,8 @@ export class Queue {
         count,
       }
     }
-    const { id, base, ops, at } = this.flight
-    return { base, ops, change: id, ...(at ? { at } : {}) }
+    const { id, count: _, ...ask } = this.flight
+    return { ...ask, change: id }
   }
   private known(): { at?: string } {
     return this.at ? { at: this.at } : {}

@@ -34,7 +34,7 @@ export class Sync {
     try {
       const saved = await readCommission(id)
       if (get().id !== id) return
-      const queue = new Queue(id, saved.record, saved.revision, freshId, saved.savedAt)
+      const queue = queueOf(id, saved)
       this.queue = queue
       await takeUp(queue, saved)
       set({
@@ -156,7 +156,7 @@ export class Sync {
     if (!old?.lost) return this.show()
     const saved = await call('commission', { params: { id: old.commission } })
     const since = await call('changes', { params: { id: old.commission }, query: after(old.revision, old.at) })
-    const next = new Queue(old.commission, saved.record, saved.revision, freshId, saved.savedAt)
+    const next = queueOf(old.commission, saved)
     const kept = old.kept()
     if (kept) next.adopt(kept, since)
     this.queue = next
@@ -167,7 +167,7 @@ export class Sync {
   private async anew(old: Queue): Promise<void> {
     const saved = await call('commission', { params: { id: old.commission } })
     if (this.queue !== old) return
-    const next = new Queue(old.commission, saved.record, saved.revision, freshId, saved.savedAt)
+    const next = queueOf(old.commission, saved)
     const kept = old.kept()
     if (kept) next.layOpen(kept)
     this.queue = next
@@ -227,6 +227,8 @@ export class Sync {
   }
 }
 
+const queueOf = (id: string, { record, revision, savedAt }: GoodOf<Api['commission']>) =>
+  new Queue(id, record, revision, freshId, savedAt)
 const after = (revision: number, at: string | undefined) => ({ after: String(revision), ...(at ? { at } : {}) })
 /** Whether the server says that what was read is no revision of the record any more. */
 const isOther = (e: unknown) =>
