@@ -132,6 +132,7 @@ test('a backup is put back: two open tabs begin anew, and what was not sent stan
   server,
 }) => {
   const at = `${server.url}/commission/crosswind/brief`
+  await server.reset()
   await signIn(page, server.url)
   await page.goto(at)
   const country = page.getByLabel('Country')

@@ -12,7 +12,7 @@ export default defineConfig({
     emptyOutDir: true,
     cssCodeSplit: false,
     chunkSizeWarningLimit: 900,
-    // Its letters come along: a file loads none.
+    // Its font comes along: a file loads none.
     assetsInlineLimit: (file) => /\.woff2$/.test(file),
     rolldownOptions: {
       input: 'src/client/file.tsx',

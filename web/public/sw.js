@@ -28,8 +28,9 @@ const keep = async (request, response) => {
   for (const old of keys.filter((k) => k.url.includes('/assets/')).slice(0, Math.max(0, keys.length - MOST)))
     await cache.delete(old)
 }
-// What was loaded before this worker was there.
+// What was loaded before this worker was there. A page that was on its way while it became active is not yet its own.
 self.addEventListener('message', (e) => {
+  e.waitUntil(self.clients.claim())
   const urls = (e.data?.urls ?? []).filter((u) => new URL(u).origin === self.location.origin && new URL(u).pathname.startsWith('/assets/'))
   e.waitUntil(
     caches.open(NAME).then((c) => Promise.all(urls.map(async (u) => (await c.match(u)) || c.add(u).catch(() => {})))),

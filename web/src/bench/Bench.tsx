@@ -30,6 +30,7 @@ export default function Bench() {
   const ready = useBench((b) => !!b.record && b.id === id)
   const error = useBench((b) => b.error)
   const hear = useBench((b) => b.hear)
+  const flush = useBench((b) => b.flush)
   useEffect(() => {
     void open(id!)
   }, [id, open])
@@ -37,12 +38,16 @@ export default function Bench() {
     // What others do shows within seconds while the page is looked at.
     const look = () => document.visibilityState === 'visible' && void hear()
     const often = setInterval(look, 8000)
+    // What waited for the connection does not wait out its time.
+    const back = () => void flush().then(look)
+    window.addEventListener('online', back)
     document.addEventListener('visibilitychange', look)
     return () => {
       clearInterval(often)
+      window.removeEventListener('online', back)
       document.removeEventListener('visibilitychange', look)
     }
-  }, [hear])
+  }, [hear, flush])
   if (error)
     return (
       <p className="p-6">

@@ -213,6 +213,8 @@ export class Sync {
       // The session is another one now; its token has to be asked for.
       await useSession.getState().ask()
       this.show('waiting')
+      // The server answers again: what it was away for is no measure any more.
+      this.wait = FIRST_WAIT
       this.schedule(this.wait)
     } else if ([400, 403, 404, 413, 422].includes(err.status)) {
       mine.refused(err.problems.length ? err.problems : [{ path: '', rule: 'refused', message: err.message }])
