@@ -9,6 +9,7 @@ import { tmpdir } from 'node:os'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { freePort, startMariadb } from './lib/mariadb.mjs'
+import { serving } from './lib/serving.mjs'
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)))
 process.chdir(root)
@@ -51,7 +52,7 @@ let stopping = false
 const port = await freePort()
 const url = `http://127.0.0.1:${port}`
 async function start() {
-  server = spawn(process.execPath, ['server/dist/main.js'], {
+  server = spawn(process.execPath, serving(root), {
     env: {
       ...process.env,
       DATABASE_URL: db.url,
@@ -266,7 +267,7 @@ const rounds = {
         () => Buffer.from(`kind,name,diameter (mm)\n${`cell,A,${'1'.repeat(nat(5000))}\n`.repeat(20)}`),
         () => Buffer.from(`"${'a,"'.repeat(nat(20_000))}`),
       ])()
-      await upload('/parts', odd, 'x.csv')
+      await upload('/parts/import', odd, 'x.csv')
       if (i % 5 === 0) await upload('/import/earlier', odd, 'x.csv')
     }
   },

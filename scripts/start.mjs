@@ -10,6 +10,7 @@ import { lockFolder } from './lib/lock.mjs'
 import { freePort, startMariadb } from './lib/mariadb.mjs'
 import { endOrphan, forgetServer, noteServer } from './lib/orphan.mjs'
 import { afterRestore } from './lib/restoring.mjs'
+import { serving } from './lib/serving.mjs'
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)))
 const reset = process.argv.includes('--reset')
@@ -79,7 +80,7 @@ async function startDatabase(port = Number(process.env.NUBRIN_DB_PORT ?? 0)) {
 }
 
 function startServer(port, first) {
-  server = spawn(process.execPath, ['--enable-source-maps', join(root, 'server', 'dist', 'main.js')], {
+  server = spawn(process.execPath, serving(root), {
     stdio: ['inherit', 'pipe', 'inherit'],
     env: {
       ...process.env,

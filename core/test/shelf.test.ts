@@ -1,10 +1,11 @@
 import { describe, expect, test } from '@jest/globals'
 import { CAD_LAYERS, cadCsv, cadDxf, cadOf, cadSvg, keyCuts } from '@nubrin/core/drawing'
 import { fact, known } from '@nubrin/core/facts'
-import { csvCells, readPartsCsv, readPartsJson, validatePart, writePartsCsv } from '@nubrin/core/import'
+import { readPartsCsv, readPartsJson, validatePart, writePartsCsv } from '@nubrin/core/import'
 import { GENERIC_CATALOGUE, KINDS, type PartKind, SPECS, type SpecKey } from '@nubrin/core/parts'
 import DxfParser from 'dxf-parser'
 import fc from 'fast-check'
+import Papa from 'papaparse'
 import { demo, done } from './samples'
 
 describe('a catalogue as CSV', () => {
@@ -120,8 +121,10 @@ describe('a catalogue as CSV', () => {
     expect(r.parts).toMatchObject([{ name: 'A, B; C', specs: { length: { value: 65 } } }])
   })
   test('where two separators read equally well, the comma is taken', () => {
-    expect(csvCells('kind;,name\na;,b')[0]).toEqual(['kind;', 'name'])
-    expect(csvCells('kind;x,name;y\na;b,c;d')[0]).toEqual(['kind', 'x,name', 'y'])
+    const unknown = (text: string) =>
+      readPartsCsv(text).problems.flatMap((p) => (p.rule === 'heading' ? [p.column] : []))
+    expect(unknown('kind;,name\na;,b')).toEqual(['kind;'])
+    expect(unknown('kind;x,name;y\na;b,c;d')).toEqual(['x,name', 'y'])
   })
   test('a slip of the pen in a kind is asked back', () => {
     expect(readPartsCsv('kind,name\nspeker,A').problems[0]!.message).toBe('is no kind; speaker?')
@@ -129,19 +132,19 @@ describe('a catalogue as CSV', () => {
   test('good rows are read beside bad ones; the bad come back to be mended, and then go in', () => {
     const r = readPartsCsv('kind,name,length (mm)\ncell,Good,65\ncell,Bad,sixty\n\nspeaker,Also good,5')
     expect(r).toMatchObject({ rows: 3, parts: [{ name: 'Good' }, { name: 'Also good' }] })
-    expect(csvCells(r.rejected)[1]).toEqual(['cell', 'Bad', 'sixty', 'length (mm): is not a number (sixty)'])
+    expect(Papa.parse(r.rejected).data[1]).toEqual(['cell', 'Bad', 'sixty', 'length (mm): is not a number (sixty)'])
     const mended = r.rejected
       .replace('sixty', '60')
       .replace(',what is wrong', '')
       .replace(/,[^,\n]*\n$/, '\n')
     expect(readPartsCsv(mended)).toMatchObject({ problems: [], parts: [{ name: 'Bad' }] })
   })
-  test('a hundred thousand rows are read, every tenth with its fault', () => {
+  test('of a hundred thousand rows as many are read as a shelf holds, every tenth with its fault', () => {
     const rows = Array.from({ length: 100_000 }, (_, i) => `cell,Cell ${i},${i % 10 ? 65 : 'x'}`)
     const r = readPartsCsv(`kind,name,length (mm)\n${rows.join('\n')}`)
     expect(r.rows).toBe(100_000)
-    expect(r.problems).toHaveLength(10_000)
-    expect(r.parts).toHaveLength(90_000)
+    expect(r.problems).toHaveLength(500)
+    expect(r.parts).toHaveLength(4500)
     expect(r.problems[1]).toMatchObject({ row: 12, got: 'x' })
   })
   test('nothing at all is an empty shelf without a heading', () => {
@@ -215,7 +218,7 @@ describe('the cavity for CAD', () => {
     const [, w] = /width="([\d.]+)mm"/.exec(svg)!
     const [, vw] = /viewBox="-?[\d.]+ -?[\d.]+ ([\d.]+)/.exec(svg)!
     expect(w).toBe(vw)
-    const rows = csvCells(cadCsv(done()))
+    const rows = Papa.parse<string[]>(cadCsv(done())).data
     expect(rows[0]!.slice(0, 4)).toEqual(['what', 'name', 'from mm', 'to mm'])
     expect(rows).toContainEqual(['bore', 'grip', '32', '148', '31', '31', '', 'known'])
     expect(rows.filter((r) => r[0] === 'keep-out')).toHaveLength(3)

@@ -4,13 +4,14 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { freePort, startMariadb } from './mariadb.mjs'
+import { serving } from './serving.mjs'
 
 /** Starts it with the demo shop; `up` is fulfilled when it answers, `stop` takes everything away again. */
 export async function benchServer(root, name) {
   const data = mkdtempSync(join(tmpdir(), `nubrin-${name}-`))
   const db = await startMariadb(join(data, 'mariadb'))
   const port = await freePort()
-  const server = spawn(process.execPath, ['server/dist/main.js'], {
+  const server = spawn(process.execPath, serving(root), {
     cwd: root,
     env: {
       ...process.env,

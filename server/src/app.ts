@@ -15,7 +15,7 @@ import type { Commissions } from './commissions/store'
 import type { Tables } from './db/models'
 import { clientRoutes } from './handoff/client'
 import { clientIndex } from './handoff/client-index'
-import { Pdfs } from './handoff/pdfs'
+import { Papers } from './handoff/papers'
 import { handoffRoutes } from './handoff/routes'
 import { healthOf } from './health'
 import { type Disk, roomToWrite } from './http/disk'
@@ -51,7 +51,7 @@ export interface Parts {
 /** The whole server: API under /api, the built interface everywhere else. */
 export function createApp({ config, db, store, library, work, pegs, disk, cookieSecret, log }: Parts): Express {
   learnAll()
-  const pdfs = new Pdfs(work)
+  const papers = new Papers(work)
   const app = express()
   app.disable('x-powered-by')
   app.set('trust proxy', config.trustProxy)
@@ -100,7 +100,7 @@ export function createApp({ config, db, store, library, work, pegs, disk, cookie
     return document
   })
   api.use(
-    clientRoutes({ db, store, library, pdfs, work, webFolder: config.webFolder }),
+    clientRoutes({ db, store, library, papers, work, webFolder: config.webFolder }),
     phoneRoutes(db, store, library, work),
   )
   api.use(...sessions(db, cookieSecret, config.port))
@@ -112,10 +112,10 @@ export function createApp({ config, db, store, library, work, pegs, disk, cookie
   commissionRoutes(api, { store, db, library, work })
   mediaRoutes(api, library, work, (shopId, id) => store.there(shopId, id))
   eraseRoutes(api, db, library, config.dataFolder)
-  earlierRoutes(api, db)
+  earlierRoutes(api, db, work)
   shopExportRoutes(api, db, library)
   phoneLinkRoutes(api, store, db)
-  handoffRoutes(api, { store, db, library, pdfs, work, webFolder: config.webFolder })
+  handoffRoutes(api, { store, db, library, papers, work, webFolder: config.webFolder })
   shelfRoutes(api, { db, store, work, outbox: new Outbox(join(config.dataFolder, 'outbox')) })
   api.use((req, _res) => {
     throw new NotFound(`There is nothing at ${req.method} ${req.baseUrl}${req.path}.`)

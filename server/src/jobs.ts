@@ -1,9 +1,11 @@
 import { buildHandoff, readerOfHandoff } from '@nubrin/core/handoff'
+import { readEarlierCsv } from '@nubrin/core/import'
 import { gateOf, judgeCommission } from '@nubrin/core/judge'
 import { blankCommission } from '@nubrin/core/record'
 import { learnAll } from '@nubrin/core/tongues'
 import { plainWav, readWav } from '@nubrin/core/voice'
 import { Invalid } from './http/problem'
+import { plainPhoto } from './media/photo'
 import { pegOf } from './rack/peg'
 import { readParts } from './shelf/bring-in'
 import type { Asked, Done, JobName } from './work/kinds'
@@ -62,6 +64,12 @@ export const JOBS: { [K in JobName]: (ask: Asked<K>) => Promise<Done<K>> } = {
   },
   async parts({ bytes, name, onlyGood }) {
     return readParts(bytes, name, onlyGood)
+  },
+  async photo({ bytes, name }) {
+    return plainPhoto(bytes, name)
+  },
+  async earlier({ bytes }) {
+    return readEarlierCsv(new TextDecoder().decode(bytes))
   },
   async pegs({ records, today }) {
     return records.map((c) => pegOf(c, today))

@@ -66,7 +66,7 @@ async function main() {
   }
   const sweeping = setInterval(tidy, 10 * 60_000)
   tidy()
-  setTimeout(() => void work.run('warm', {}).catch(() => undefined), WARM_AFTER).unref()
+  setTimeout(() => void work.run('warm', {}, 'upkeep').catch(() => undefined), WARM_AFTER).unref()
   const stop = () => {
     clearInterval(sweeping)
     server.close(() => Promise.allSettled([work.close(), sequelize.close()]).finally(() => process.exit(0)))

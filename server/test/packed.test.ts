@@ -9,7 +9,7 @@ import { TODAY } from '../../core/test/samples'
 import { unpack } from '../src/commissions/archive'
 import { mediaHashes } from '../src/commissions/media-hashes'
 import { handoffArchive } from '../src/handoff/archive'
-import { handoffHtml, soundsFor } from '../src/handoff/html'
+import { pageFile } from '../src/handoff/html'
 import type { Library } from '../src/media/library'
 import type { Work } from '../src/work/kinds'
 
@@ -21,6 +21,8 @@ const library = {
 } as unknown as Library
 const work = { run: async () => [] } as unknown as Work
 const WEB = 'web/dist'
+const whom = { id: 'u' }
+const carriedBy = (html: string) => JSON.parse(/id="carried">(.*?)<\/script>/s.exec(html)![1]!)
 
 describe('file and archive', () => {
   const packings = LANGUAGES.flatMap((language) => ORDERS.map(([what, make]) => [what, language, make] as const))
@@ -31,18 +33,17 @@ describe('file and archive', () => {
       const record = make()
       record.client.language = language
       const document = buildHandoff(record, 'Shop', TODAY)
-      const page = { document, sabers: record.sabers.map(handedSaber), media: [], keep: 'k' }
-      const html = handoffHtml(WEB, page, new Map())
+      const sabers = record.sabers.map(handedSaber)
+      const of = { document, record, library, shopId: 's' }
+      const page = await pageFile({ ...of, work, whom, webFolder: WEB, key: 'k' })
+      const html = new TextDecoder().decode(page)
       expect(html).toContain(`<html lang="${language}">`)
       expect(html.split('</script>')).toHaveLength(3)
-      const carried = /id="carried">(.*?)<\/script>/s.exec(html)![1]!
-      expect(JSON.parse(carried)).toMatchObject(JSON.parse(JSON.stringify({ document, sabers: page.sabers })))
+      expect(carriedBy(html)).toMatchObject(JSON.parse(JSON.stringify({ document, sabers })))
       expect(html.length).toBeLessThan(record.sabers.length > 3 ? 1_200_000 : 790_000)
 
       const pdf = Buffer.from('%PDF-')
-      const stream = await handoffArchive({
-        ...{ key: 'k', document, record, pdf, shopId: 's', library, work, webFolder: WEB },
-      })
+      const stream = await handoffArchive({ ...of, pdf, page })
       const parts: Buffer[] = []
       for await (const b of stream) parts.push(b as Buffer)
       const back = await unpack(Buffer.concat(parts))
@@ -67,8 +68,12 @@ test('sounds are carried by what this shop has, whatever another one had pressed
           ? { bytes: Buffer.from(hash), type: 'audio/wav' }
           : Promise.reject(new Error('not here')),
     }) as unknown as Library
-  const heard = async (l: Library) =>
-    [...(await soundsFor(record, 's', l, press as unknown as Work)).keys()].map((h) => h[0])
+  const document = buildHandoff(record, 'Shop', TODAY)
+  const heard = async (library: Library) => {
+    const of = { document, record, library, shopId: 's', key: 'k', whom, webFolder: WEB }
+    const html = new TextDecoder().decode(await pageFile({ ...of, work: press as unknown as Work }))
+    return Object.keys(carriedBy(html).photos).map((h) => h[0])
+  }
   expect(await heard(has('a', 'b'))).toEqual(['a', 'b'])
   expect(await heard(has('a'))).toEqual(['a'])
   expect(await heard(has())).toEqual([])

@@ -205,7 +205,7 @@ describe('the shelf', () => {
     expect((await me.ask('DELETE', '/parts/shop-s-own')).status).toBe(404)
   })
   test('a hundred thousand rows are refused with their number, and others are served meanwhile', async () => {
-    const rows = Array.from({ length: 100_000 }, (_, i) => `cell,Cell ${i},${i === 70_000 ? 'long' : 65}`).join('\n')
+    const rows = Array.from({ length: 100_000 }, (_, i) => `cell,Cell ${i},${i === 700 ? 'long' : 65}`).join('\n')
     const slow = me.upload('/parts/import', csv(`kind,name,length (mm)\n${rows}`), 'big.csv')
     const other = new Visitor(server.url)
     expect((await other.ask('GET', '/health')).status).toBe(200)
@@ -214,7 +214,7 @@ describe('the shelf', () => {
       body: {
         problems: [
           { rule: 'maxItems', got: '100000' },
-          { row: 70_002, column: 'length (mm)', got: 'long' },
+          { row: 702, column: 'length (mm)', got: 'long' },
         ],
       },
     })

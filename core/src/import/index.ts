@@ -5,10 +5,8 @@ export { lift } from '../record/versions/lift'
 export { type EarlierRow, type EarlierRows, MOST_EARLIER, readEarlierCsv } from './earlier'
 export { type MapRead, readMap } from './map-file'
 export {
-  csvCells,
   MOST_PARTS,
   type PartRows,
-  PartsReader,
   type RowProblem,
   readPartsCsv,
   readPartsJson,

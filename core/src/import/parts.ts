@@ -28,7 +28,7 @@ export interface RowProblem extends Problem {
 export interface PartRows {
   parts: CataloguePart[]
   problems: RowProblem[]
-  /** Rows of data that were read, good or bad. */
+  /** Rows of data, good or bad; what is beyond the most that a shelf holds was only counted. */
   rows: number
   /** The rows that could not be taken, as CSV with a column that says why, to mend and bring again. */
   rejected: string
@@ -143,8 +143,8 @@ function partsOfHeading(bare: string): { name: string; tol: boolean; unit: strin
 
 const YES: Record<string, boolean> = { yes: true, true: true, 1: true, no: false, false: false, 0: false }
 
-/** Reads a catalogue row by row, so that a caller with other things to do can stop between rows. */
-export class PartsReader {
+/** Reads a catalogue row by row. */
+class PartsReader {
   private readonly columns: Column[]
   readonly problems: RowProblem[] = []
   readonly parts: CataloguePart[] = []
@@ -153,6 +153,8 @@ export class PartsReader {
   private readonly headings: string[]
   private at = 1
   rows = 0
+  /** The heading itself is at fault: then no row can be read. */
+  readonly stopped: boolean
 
   private constructor(all: string[]) {
     const headings = all.slice(0, MOST_COLUMNS)
@@ -179,11 +181,7 @@ export class PartsReader {
     if (all.length > MOST_COLUMNS) fault('', 'maxColumns', `are ${all.length}; a catalogue has at most ${MOST_COLUMNS}`)
     for (const need of ['kind', 'name'] as const)
       if (!this.columns.some((c) => 'fixed' in c && c.fixed === need)) fault(need, 'required', 'is missing')
-  }
-
-  /** True when the heading itself is at fault: then no row can be read. */
-  get stopped(): boolean {
-    return this.problems.some((p) => p.row === 1)
+    this.stopped = this.problems.length > 0
   }
 
   static open(headings: string[]): PartsReader {
@@ -195,6 +193,7 @@ export class PartsReader {
     this.at++
     if (cells.every((c) => !c.trim())) return
     this.rows++
+    if (this.rows > MOST_PARTS) return
     const before = this.problems.length
     const part = this.read(cells)
     if (this.problems.length === before && part) {
@@ -388,23 +387,25 @@ export class PartsReader {
 /** So much of a file is looked at for its separator. */
 const HEAD = 40_000
 
-/** The cells of a CSV text. The separator is the one under which the heading reads best; a byte-order mark is skipped. */
-export function csvCells(text: string): string[][] {
+/** A CSV text given out row by row. The separator is the one under which the heading reads best; a byte-order mark is skipped. */
+function eachRow(text: string, take: (cells: string[]) => void): void {
   const bare = text.replace(/^\uFEFF/, '')
   const known = (delimiter: string) =>
     (Papa.parse<string[]>(bare.slice(0, HEAD), { delimiter, preview: 1 }).data[0] ?? [])
       .slice(0, MOST_COLUMNS)
       .filter((h) => !('unknown' in columnOf(h))).length
   const delimiter = [',', ';', '\t', '|'].reduce((best, d) => (known(d) > known(best) ? d : best))
-  return Papa.parse<string[]>(bare, { delimiter }).data
+  Papa.parse<string[]>(bare, { delimiter, step: ({ data }) => take(data) })
 }
 
-/** Reads a whole CSV text at once; for long ones see `PartsReader`. */
+/** Reads a CSV text: all its rows are counted, and as many read as a shelf may hold. */
 export function readPartsCsv(text: string): PartRows {
-  const [headings, ...rows] = csvCells(text)
-  const reader = PartsReader.open(headings ?? [])
-  if (!reader.stopped) for (const r of rows) reader.row(r)
-  return reader.result()
+  let reader: PartsReader | undefined
+  eachRow(text, (cells) => {
+    if (!reader) reader = PartsReader.open(cells)
+    else if (!reader.stopped) reader.row(cells)
+  })
+  return (reader ?? PartsReader.open([])).result()
 }
 
 /** Reads a catalogue from JSON: a list of parts. Rows are counted from 1; every fault names its row and its field. */
@@ -429,8 +430,8 @@ export function readPartsJson(text: string): PartRows {
   }
   const ids = new Map<string, number>()
   const bad: unknown[] = []
-  raw.forEach((item, i) => {
-    out.rows++
+  out.rows = raw.length
+  raw.slice(0, MOST_PARTS).forEach((item, i) => {
     const v = validatePart(item)
     if (!v.ok) {
       for (const p of v.problems) fault(i + 1, p)

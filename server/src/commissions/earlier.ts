@@ -1,5 +1,5 @@
 import { API } from '@nubrin/core/api'
-import { type EarlierRow, readEarlierCsv } from '@nubrin/core/import'
+import type { EarlierRow } from '@nubrin/core/import'
 import { blankCommission, blankSaber, type Commission } from '@nubrin/core/record'
 import type { Router } from 'express'
 import { newId } from '../base/ids'
@@ -7,6 +7,7 @@ import type { Tables } from '../db/models'
 import { transact } from '../db/transact'
 import { Invalid } from '../http/problem'
 import { serve } from '../http/serve'
+import type { Work } from '../work/kinds'
 import { SqlCommissions } from './sql-store'
 
 const MOST_BYTES = 2 * 1024 * 1024
@@ -30,12 +31,12 @@ function commissionOf(row: EarlierRow): Commission {
 }
 
 /** Work from before this program, as CSV: taken in whole or not at all, so that who comes back is known from the first day. */
-export function earlierRoutes(r: Router, db: Tables): void {
+export function earlierRoutes(r: Router, db: Tables, work: Work): void {
   serve(
     r,
     API.takeEarlier,
     async ({ file, who }) => {
-      const read = readEarlierCsv(new TextDecoder().decode(file.bytes))
+      const read = await work.run('earlier', { bytes: file.bytes }, who)
       if (read.problems.length)
         throw new Invalid(
           `${read.problems.length} ${read.problems.length === 1 ? 'cell is' : 'cells are'} wrong; nothing was taken in.`,

@@ -75,7 +75,7 @@ export function phoneRoutes(db: Tables, store: Commissions, library: Library, wo
     API.phoneUpload,
     async ({ params, file }) => {
       const { link, user } = await find(params.token)
-      const good = await accept(file.bytes, file.name, work)
+      const good = await accept(file.bytes, file.name, work, user)
       if (good.type === 'audio/wav') throw new HttpProblem(422, 'invalid', 'Photos only, please.')
       const hash = await library.keep(link.shopId, good, { commission: link.commissionId })
       const name = file.name.slice(0, 240) || 'photo'

@@ -11,9 +11,9 @@ import type { Tables } from '../db/models'
 import { transact } from '../db/transact'
 import { Invalid, NotFound } from '../http/problem'
 import { JsonText, serve } from '../http/serve'
-import { type Accepted, accept } from '../media/accept'
+import { accept } from '../media/accept'
 import type { Library } from '../media/library'
-import type { Work } from '../work/kinds'
+import type { Accepted, Work } from '../work/kinds'
 import { pack, withMedia } from './archive'
 import { beginFrom, blankFor, modelOf } from './begin'
 import { pathsOf } from './merge'
@@ -118,12 +118,12 @@ function takingIn(r: Router, store: Commissions, library: Library, work: Work) {
     r,
     API.takeIn,
     async ({ file, query, who }) => {
-      const { record, media } = await work.run('unpack', { bytes: file.bytes })
+      const { record, media } = await work.run('unpack', { bytes: file.bytes }, who)
       // Every file goes through the door before anything is stored; a bad one refuses the whole import.
       const good: Accepted[] = []
       const found = new Map<string, { hash: string; type: string }>()
       for (const [hash, bytes] of media) {
-        const a = await accept(bytes, `media/${hash}`, work)
+        const a = await accept(bytes, `media/${hash}`, work, who)
         good.push(a)
         found.set(hash, { hash: await fileHash(a.bytes), type: a.type })
       }

@@ -1,22 +1,17 @@
-import { cardManifest, type HandoffDocument, handedSaber } from '@nubrin/core/handoff'
+import { cardManifest, type HandoffDocument } from '@nubrin/core/handoff'
 import { type Commission, readerOf } from '@nubrin/core/record'
 import { webVttOf } from '@nubrin/core/script'
 import yazl from 'yazl'
 import { addRecord } from '../commissions/archive'
 import type { Library } from '../media/library'
-import type { Work } from '../work/kinds'
-import { handoffHtml, photosFor, soundsFor } from './html'
 
 interface Archived {
-  /** Under what the page remembers. */
-  key: string
   document: HandoffDocument
   record: Commission
   pdf: Uint8Array
+  page: Uint8Array
   shopId: string
   library: Library
-  work: Work
-  webFolder: string
 }
 
 /** A day that every archive carries, so that the same handoff is the same bytes. */
@@ -26,16 +21,14 @@ const MTIME = new Date('2000-01-01T00:00:00Z')
  * All of a handoff as one ZIP: the record with its files as they are taken in again (`commission.json`, `media/`), and made from
  * it the PDF, the page as one file, captions and the manifest of the card of each saber, and what the client was handed as data.
  */
-export async function handoffArchive({ key, document, record, pdf, shopId, library, work, webFolder }: Archived) {
+export async function handoffArchive({ document, record, pdf, page, shopId, library }: Archived) {
   const zip = new yazl.ZipFile()
   const add = (name: string, content: string | Uint8Array) =>
     zip.addBuffer(Buffer.from(content as Uint8Array), name, { mtime: MTIME })
   await addRecord(add, record, shopId, library)
   add('handoff.json', `${JSON.stringify(document, null, 2)}\n`)
   add('handoff.pdf', pdf)
-  const page = { document, sabers: record.sabers.map(handedSaber), media: record.media, keep: key }
-  const carried = [await photosFor(record, shopId, library), await soundsFor(record, shopId, library, work)]
-  add('saber.html', handoffHtml(webFolder, page, new Map(carried.flatMap((m) => [...m]))))
+  add('saber.html', page)
   for (const s of record.sabers) {
     const captions = webVttOf(readerOf(record), s, s.takes.at(-1))
     add(`captions/${s.id}.vtt`, captions)

@@ -1,5 +1,6 @@
 import { API } from '@nubrin/core/api'
 import {
+  type HandoffDocument,
   handedFiles,
   handedSaber,
   handoffFileName,
@@ -13,6 +14,7 @@ import type { Commission } from '@nubrin/core/record'
 import { diffOps } from '@nubrin/core/record/ops'
 import { type Request, Router } from 'express'
 import { rateLimit } from 'express-rate-limit'
+import { LRUCache } from 'lru-cache'
 import { Op } from 'sequelize'
 import { sha256, today } from '../base/ids'
 import type { Commissions } from '../commissions/store'
@@ -23,10 +25,12 @@ import type { Library } from '../media/library'
 import { sendFile } from '../media/routes'
 import { settingsOf } from '../people/settings'
 import type { Work } from '../work/kinds'
-import { handoffHtml, photosFor, soundsFor } from './html'
-import { type Pdfs, sendPdf } from './pdfs'
+import { pageFile } from './html'
+import { type Papers, sendPdf } from './papers'
 
 const HOUR = 3_600_000
+/** How long what was read of a handoff stays at hand, ms. */
+const LATELY = 300_000
 /** What one address may send back in an hour. */
 const MOST_REPLIES = 40
 
@@ -40,18 +44,30 @@ async function addressOf(db: Tables, commission: string, req: Request): Promise<
   return publicUrl || `${req.protocol}://${req.get('host')}`
 }
 
+interface Frozen {
+  document: HandoffDocument
+  record: Commission
+}
+/** What was issued, as this version of the program has it. */
+async function readFrozen(db: Tables, id: string): Promise<Frozen> {
+  const row = (await db.handoffs.findByPk(id, { attributes: ['document', 'record', 'commissionId'] }))!
+  // One that was issued before replies did not know what it is of.
+  return { document: { ...liftHandoff(row.document), of: row.commissionId }, record: lift(row.record) as Commission }
+}
+
 interface With {
   db: Tables
   store: Commissions
   library: Library
-  pdfs: Pdfs
+  papers: Papers
   work: Work
   webFolder: string
 }
 
 /** What the client may fetch with a link: the frozen document, the record behind its drawings, its media; and what he says back. */
-export function clientRoutes({ db, store, library, pdfs, work, webFolder }: With): Router {
+export function clientRoutes({ db, store, library, papers, work, webFolder }: With): Router {
   const r = Router()
+  /** Where a link leads, as long as it leads anywhere. */
   const find = async (token: string) => {
     const row = await db.handoffs.findOne({
       where: {
@@ -59,17 +75,22 @@ export function clientRoutes({ db, store, library, pdfs, work, webFolder }: With
         revokedAt: null,
         [Op.or]: [{ expiresAt: null }, { expiresAt: { [Op.gt]: new Date() } }],
       },
+      attributes: ['id', 'number', 'commissionId'],
     })
     if (!row)
       throw new NotFound('This link does not lead anywhere, is too old, or was withdrawn. Ask the shop for a new one.')
-    return {
-      id: row.id,
-      number: row.number,
-      of: row.commissionId,
-      // One that was issued before replies did not know what it is of.
-      document: { ...liftHandoff(row.document), of: row.commissionId },
-      record: lift(row.record) as Commission,
-    }
+    const frozen = await frozenOf(row.id)
+    return { id: row.id, number: row.number, of: row.commissionId, whom: { id: `link ${row.id}` }, ...frozen }
+  }
+  // Frozen is frozen: who looks at one page again, or thirty at once, has it read once.
+  const lately = new LRUCache<string, Promise<Frozen>>({ max: 24, ttl: LATELY })
+  const frozenOf = (id: string): Promise<Frozen> => {
+    const there = lately.get(id)
+    if (there) return there
+    const read = readFrozen(db, id)
+    lately.set(id, read)
+    read.catch(() => lately.delete(id))
+    return read
   }
   serve(r, API.clientPage, async ({ params, res }) => {
     const { document, record } = await find(params.token)
@@ -81,25 +102,26 @@ export function clientRoutes({ db, store, library, pdfs, work, webFolder }: With
     }
   })
   serve(r, API.clientPdf, async ({ params, query, req, res }) => {
-    const { id, of, document, record } = await find(params.token)
+    const { id, of, whom, document, record } = await find(params.token)
     const { paper, extent: usual = 'full' } = record.handoff
     const extent = query.extent ?? usual
     const link = new URL(`/c/${params.token}`, await addressOf(db, of, req)).href
     const ask = { document, sabers: record.sabers, paper, extent, link }
-    sendPdf(res, await pdfs.of(`${id} ${paper} ${extent} ${sha256(link)}`, async () => ask), handoffFileName(record))
+    const pdf = await papers.of(`${id} ${paper} ${extent} ${sha256(link)}`, whom, async () => ask)
+    sendPdf(res, pdf, handoffFileName(record))
     return undefined
   })
   serve(r, API.clientHtml, async ({ params, res }) => {
-    const { id, of, document, record } = await find(params.token)
-    const shopId = await shopOf(db, of)
-    const photos = await photosFor(record, shopId, library)
-    const sounds = await soundsFor(record, shopId, library, work)
-    const page = { document, sabers: record.sabers.map(handedSaber), media: record.media, keep: `${id}` }
+    const { id, of, whom, document, record } = await find(params.token)
+    // What is issued is frozen, and so is its page.
+    const html = await papers.page(id, async () =>
+      pageFile({ webFolder, library, work, whom, shopId: await shopOf(db, of), record, document, key: id }),
+    )
     res
       .type('text/html')
       .set('Content-Disposition', `attachment; filename="${encodeURIComponent(handoffFileName(record))}.html"`)
       .set('Cache-Control', 'private, no-store')
-      .send(handoffHtml(webFolder, page, new Map([...photos, ...sounds])))
+      .send(html)
     return undefined
   })
   r.post(

@@ -1,10 +1,10 @@
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { type HandoffDocument, handedSounds } from '@nubrin/core/handoff'
+import { type HandoffDocument, handedSaber, handedSounds } from '@nubrin/core/handoff'
 import type { Commission, Saber } from '@nubrin/core/record'
 import { LRUCache } from 'lru-cache'
 import type { Library } from '../media/library'
-import type { Done, Work } from '../work/kinds'
+import type { Done, Whom, Work } from '../work/kinds'
 
 /** What a file carries beside its words. */
 interface CarriedPhoto {
@@ -17,11 +17,7 @@ const MOST_SOUNDS = 60
 const MOST_PHOTO_BYTES = 4 * 1024 * 1024
 
 /** The photos of a record as far as they fit. What is not there any more leaves a gap, not an answer without a page. */
-export async function photosFor(
-  record: Commission,
-  shopId: string,
-  library: Library,
-): Promise<Map<string, CarriedPhoto>> {
+async function photosFor(record: Commission, shopId: string, library: Library): Promise<Map<string, CarriedPhoto>> {
   const photos = new Map<string, CarriedPhoto>()
   let bytes = 0
   for (const m of record.media.filter((x) => x.type.startsWith('image/'))) {
@@ -37,15 +33,16 @@ export async function photosFor(
 /** Sounds beyond this stay at home: what a page says without them is made by it, bytes. */
 const MOST_SOUND_BYTES = 1024 * 1024
 
-/** What was pressed lately: the sounds of a saber are the same in each of its handoffs. */
-const pressedBefore = new LRUCache<string, Done<'pressed'>>({ max: 24 })
+/** What was pressed lately, or is just being: the sounds of a saber are the same in each of its handoffs. */
+const pressedBefore = new LRUCache<string, Promise<Done<'pressed'>>>({ max: 24 })
 
 /** The sounds of the presets whose licence lets them be copied, pressed in an open codec as far as they fit. */
-export async function soundsFor(
+async function soundsFor(
   record: Commission,
   shopId: string,
   library: Library,
   work: Work,
+  whom: Whom,
 ): Promise<Map<string, CarriedPhoto>> {
   const hashes = [...new Set(handedSounds(record))].slice(0, MOST_SOUNDS)
   const found = await Promise.all(hashes.map((hash) => library.of(shopId, hash).catch(() => undefined)))
@@ -55,10 +52,11 @@ export async function soundsFor(
   const key = sounds.map((x) => x.hash).join(' ')
   let done = pressedBefore.get(key)
   if (!done) {
-    done = await work.run('pressed', { sounds, most: MOST_SOUND_BYTES })
+    done = work.run('pressed', { sounds, most: MOST_SOUND_BYTES }, whom)
     pressedBefore.set(key, done)
+    done.catch(() => pressedBefore.delete(key))
   }
-  return new Map(done.map(({ hash, bytes }) => [hash, { type: 'audio/ogg', bytes }]))
+  return new Map((await done).map(({ hash, bytes }) => [hash, { type: 'audio/ogg', bytes }]))
 }
 
 /** Text that may stand in a script: nothing in it ends the script. */
@@ -75,11 +73,31 @@ function partsOf(webFolder: string) {
 }
 const escaped = (text: string) => text.replace(/[&<>"]/g, (c) => `&#${c.charCodeAt(0)};`)
 
+interface OfPage {
+  webFolder: string
+  library: Library
+  work: Work
+  whom: Whom
+  shopId: string
+  record: Commission
+  document: HandoffDocument
+  /** Under what the page remembers. */
+  key: string
+}
+/** What was issued as its page in one file, with the photos and sounds that the shop has. */
+export async function pageFile(of: OfPage): Promise<Uint8Array> {
+  const { webFolder, library, work, whom, shopId, record, document, key } = of
+  const photos = await photosFor(record, shopId, library)
+  const sounds = await soundsFor(record, shopId, library, work, whom)
+  const page = { document, sabers: record.sabers.map(handedSaber), media: record.media, keep: key }
+  return Buffer.from(handoffHtml(webFolder, page, new Map([...photos, ...sounds])))
+}
+
 /**
  * The client's page as one file that needs no server and no network: the document, the sabers to take in hand, photos as far as
  * they fit, script and style. What it may load is said in it: nothing.
  */
-export function handoffHtml(
+function handoffHtml(
   webFolder: string,
   record: {
     document: HandoffDocument

@@ -13,7 +13,8 @@ import type { Library } from '../media/library'
 import { settingsOf } from '../people/settings'
 import type { Work } from '../work/kinds'
 import { handoffArchive } from './archive'
-import { type Pdfs, sendPdf } from './pdfs'
+import { pageFile } from './html'
+import { type Papers, sendPdf } from './papers'
 
 const MOST_REPLY_BYTES = 64 * 1024
 
@@ -21,21 +22,21 @@ interface With {
   store: Commissions
   db: Tables
   library: Library
-  pdfs: Pdfs
+  papers: Papers
   work: Work
   webFolder: string
 }
 
 /** Handing over: the PDF as it stands, and what is issued to the client and frozen. */
-export function handoffRoutes(r: Router, { store, db, library, pdfs, work, webFolder }: With): void {
+export function handoffRoutes(r: Router, { store, db, library, papers, work, webFolder }: With): void {
   serve(r, API.handoffPdf, async ({ params, query, who, res }) => {
     const { record, revision } = await store.load(who.shopId, params.id)
     const paper = query.paper ?? record.handoff.paper
     const extent = query.extent ?? record.handoff.extent ?? 'full'
     const { name, ...said } = await settingsOf(db, who.shopId)
     const key = `${record.id} ${revision} ${JSON.stringify([name, said])} ${today()} ${paper} ${extent}`
-    const pdf = await pdfs.of(key, async () => ({
-      document: await work.run('document', { record, shop: name, date: today(), from: cardOf(said) }),
+    const pdf = await papers.of(key, who, async () => ({
+      document: await work.run('document', { record, shop: name, date: today(), from: cardOf(said) }, who),
       ...{ sabers: record.sabers, paper, extent },
     }))
     sendPdf(res, pdf, handoffFileName(record))
@@ -48,7 +49,7 @@ export function handoffRoutes(r: Router, { store, db, library, pdfs, work, webFo
     if (!saber) throw new NotFound(`There is no saber ${query.saber ?? ''} in this commission.`)
     const paper = query.paper ?? 'A5'
     const { name } = await settingsOf(db, who.shopId)
-    const pdf = await pdfs.card(`${record.id} ${revision} ${saber.id} ${name} ${paper}`, () => ({
+    const pdf = await papers.card(`${record.id} ${revision} ${saber.id} ${name} ${paper}`, who, () => ({
       saber,
       paper,
       shop: name,
@@ -61,7 +62,7 @@ export function handoffRoutes(r: Router, { store, db, library, pdfs, work, webFo
   // Issuing freezes the record as it is: the client's page shows that, whatever is edited later.
   serve(r, API.issue, async ({ params, who }) => {
     const { record, revision } = await store.load(who.shopId, params.id)
-    const open = await work.run('gate', { record, today: today() })
+    const open = await work.run('gate', { record, today: today() }, who)
     if (open.length)
       throw new Conflict(
         `${open.length} ${open.length === 1 ? 'thing stands' : 'things stand'} against shipping. Resolve each, or set it aside with a name and a reason.`,
@@ -71,7 +72,7 @@ export function handoffRoutes(r: Router, { store, db, library, pdfs, work, webFo
     const { name, linkDays, ...said } = await settingsOf(db, who.shopId)
     const expiresAt = linkDays ? new Date(Date.now() + linkDays * 24 * 3_600_000) : null
     const token = secret()
-    const document = await work.run('document', { record, shop: name, date: today(), from: cardOf(said) })
+    const document = await work.run('document', { record, shop: name, date: today(), from: cardOf(said) }, who)
     const number = await transact(db.sequelize, async (transaction) => {
       // The commission's row is held, so that two who issue at one time get two numbers.
       const row = await db.commissions.findOne({
@@ -139,19 +140,20 @@ export function handoffRoutes(r: Router, { store, db, library, pdfs, work, webFo
       return differences(before.document, (await frozen(who.shopId, params.id, params.number)).document)
     const { record } = await store.load(who.shopId, params.id)
     const { name, ...said } = await settingsOf(db, who.shopId)
-    const now = await work.run('document', { record, shop: name, date: today(), from: cardOf(said) })
+    const now = await work.run('document', { record, shop: name, date: today(), from: cardOf(said) }, who)
     return differences(before.document, now)
   })
   serve(r, API.handoffArchive, async ({ params, who, res }) => {
     const { key, document, record } = await frozen(who.shopId, params.id, params.number)
     const { paper, extent = 'full' } = record.handoff
-    const pdf = await pdfs.of(`${key} ${paper} ${extent}`, async () => ({
+    const pdf = await papers.of(`${key} ${paper} ${extent}`, who, async () => ({
       ...{ document, sabers: record.sabers, paper, extent },
     }))
-    const zip = await handoffArchive({
-      ...{ key, document, record, pdf, library, work, webFolder },
-      shopId: who.shopId,
-    })
+    const { shopId } = who
+    const page = await papers.page(key, () =>
+      pageFile({ webFolder, library, work, whom: who, shopId, record, document, key }),
+    )
+    const zip = await handoffArchive({ document, record, pdf, page, library, shopId })
     res.attachment(`${handoffFileName(record)}-${params.number}.zip`).type('application/zip')
     await new Promise<void>((done, fail) => {
       zip.once('error', fail)
@@ -181,7 +183,7 @@ export function handoffRoutes(r: Router, { store, db, library, pdfs, work, webFo
     const parcel = record.parcels.find((k) => k.id === params.parcel)
     if (!parcel) throw new NotFound(`There is no parcel ${params.parcel} in this commission.`)
     const { name, address } = await settingsOf(db, who.shopId)
-    const pdf = await work.run('label', { label: labelOf(record, parcel, [name, address]), title: record.title })
+    const pdf = await work.run('label', { label: labelOf(record, parcel, [name, address]), title: record.title }, who)
     sendPdf(res, pdf, `${handoffFileName(record).replace(/handoff$/, 'label')}-${parcel.id}`)
     return undefined
   })

@@ -3,7 +3,7 @@ import { fileHash } from '../base/ids'
 import type { Tables } from '../db/models'
 import { transact } from '../db/transact'
 import { NotFound } from '../http/problem'
-import type { Accepted } from './accept'
+import type { Accepted } from '../work/kinds'
 import type { Files } from './files'
 
 /** A file that no commission has had so long after it came is nobody's, ms. */

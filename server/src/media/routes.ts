@@ -1,8 +1,8 @@
 import { API } from '@nubrin/core/api'
 import type { Response, Router } from 'express'
 import { serve } from '../http/serve'
-import type { Work } from '../work/kinds'
-import { accept, MAX_SOUND_BYTES, MEDIA_TYPES } from './accept'
+import { MEDIA_TYPES, type Work } from '../work/kinds'
+import { accept, MAX_SOUND_BYTES } from './accept'
 import type { Library } from './library'
 
 /** Sends a stored file as what it was found to be, from where it cannot act: no script, no frame, no guess at its type. */
@@ -31,7 +31,7 @@ export function mediaRoutes(
     async ({ file, query, who }) => {
       const { commission } = query
       if (commission) await there(who.shopId, commission)
-      const good = await accept(file.bytes, file.name, work)
+      const good = await accept(file.bytes, file.name, work, who)
       const hash = await library.keep(who.shopId, good, { commission })
       return { hash, type: good.type, bytes: good.bytes.length, name: file.name.slice(0, 240) }
     },

@@ -6,7 +6,7 @@ import { today } from '../base/ids'
 import { foundAs, searchText } from '../commissions/rows'
 import type { CommissionRow, Tables } from '../db/models'
 import type { Disk } from '../http/disk'
-import type { Work } from '../work/kinds'
+import type { Whom, Work } from '../work/kinds'
 import { type Looked, settled } from './first-found'
 
 interface Counts {
@@ -90,7 +90,7 @@ export class Pegs {
    * Judges the named commissions and keeps what came out, where the disk has room; one that cannot be judged hangs there and
    * says so. What was judged, by id.
    */
-  private async refresh(ids: readonly string[], day: string): Promise<Map<string, string>> {
+  private async refresh(ids: readonly string[], day: string, whom: Whom): Promise<Map<string, string>> {
     const judged = new Map<string, string>()
     for (let i = 0; i < ids.length; i += BATCH) {
       const rows = await this.db.commissions.findAll({
@@ -98,7 +98,7 @@ export class Pegs {
         attributes: ['id', 'revision', 'record'],
       })
       const records = rows.map((r) => lift(r.record) as Commission)
-      const pegs = await this.work.run('pegs', { records, today: day })
+      const pegs = await this.work.run('pegs', { records, today: day }, whom)
       for (const [k, row] of rows.entries()) judged.set(row.id, JSON.stringify(pegs[k]))
       if (!(await this.disk.hasRoom())) continue
       for (const [k, row] of rows.entries())
@@ -135,11 +135,11 @@ export class Pegs {
   }
 
   /** The rows of a page as they are shown, as a JSON list, judged first where they have to be. */
-  async shown(rows: Row[]): Promise<string> {
+  async shown(rows: Row[], whom: Whom): Promise<string> {
     const day = today()
     const texts = await this.textsOf(rows.filter((r) => this.fresh(r, day)))
     const stale = rows.flatMap((r) => (texts.has(r.id) ? [] : [r.id]))
-    if (stale.length) for (const [id, text] of await this.refresh(stale, day)) texts.set(id, text)
+    if (stale.length) for (const [id, text] of await this.refresh(stale, day, whom)) texts.set(id, text)
     const own = (r: Row) =>
       JSON.stringify({ revision: r.revision, savedAt: `${r.savedAt.slice(0, 23)}Z`, savedBy: r.savedBy })
     // One that was taken away meanwhile is not shown.
@@ -248,6 +248,7 @@ export class Pegs {
     await this.refresh(
       rows.map((r) => r.id),
       day,
+      'upkeep',
     )
     return rows.length === BATCH
   }

@@ -30,7 +30,7 @@ export function rackRoutes(r: Router, pegs: Pegs, db: Tables): void {
       ...(counts ? { counts } : {}),
       next: more && last ? `${last.due} ${last.id}` : null,
     })
-    return new JsonText(`${head.slice(0, -1)},"commissions":${await pegs.shown(page)}}`)
+    return new JsonText(`${head.slice(0, -1)},"commissions":${await pegs.shown(page, who)}}`)
   })
   serve(r, API.toDos, async ({ who }) => leftToDo(db, who.shopId))
   serve(r, API.clientOf, async ({ params, who }) => {

@@ -8,10 +8,10 @@ export function readParts(bytes: Uint8Array, name: string, onlyGood: boolean): P
   const text = new TextDecoder('utf-8').decode(bytes)
   const json = /\.json$/i.test(name) || /^\s*[[{]/.test(text.replace(/^\uFEFF/, ''))
   const read = json ? readPartsJson(text) : readPartsCsv(text)
-  if (read.parts.length > MOST_PARTS)
+  if (read.rows > MOST_PARTS)
     throw new Invalid(
       `The file has ${read.rows} parts; a shelf holds at most ${MOST_PARTS}. Nothing was taken in.${
-        read.problems.length ? ` ${read.problems.length} cells are wrong, too.` : ''
+        read.problems.length ? ` ${read.problems.length} cells of the first ${MOST_PARTS} are wrong, too.` : ''
       }`,
       [
         { path: '', rule: 'maxItems', message: `has more than ${MOST_PARTS} rows`, got: String(read.rows) },

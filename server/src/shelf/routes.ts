@@ -82,7 +82,7 @@ export function shelfRoutes(r: Router, { db, store, work, outbox }: With): void 
     r,
     API.bringIn,
     async ({ file, query, who }) => {
-      const read = await work.run('parts', { bytes: file.bytes, name: file.name, onlyGood: query.take === 'good' })
+      const read = await work.run('parts', { bytes: file.bytes, name: file.name, onlyGood: query.take === 'good' }, who)
       await transact(db.sequelize, async (transaction) => {
         for (let i = 0; i < read.parts.length; i += 500)
           await db.parts.bulkCreate(

@@ -1,6 +1,6 @@
 import type { Peg } from '@nubrin/core/api'
 import type { CardPaper, HandoffDocument, ParcelLabel, ShopCard } from '@nubrin/core/handoff'
-import type { PartRows } from '@nubrin/core/import'
+import type { EarlierRows, PartRows } from '@nubrin/core/import'
 import type { Finding } from '@nubrin/core/judge'
 import type { Commission, PdfExtent, Saber } from '@nubrin/core/record'
 import type { Reader } from '@nubrin/core/units'
@@ -42,16 +42,33 @@ interface Jobs {
   }
   unpack: { ask: { bytes: Uint8Array }; done: Unpacked }
   parts: { ask: { bytes: Uint8Array; name: string; onlyGood: boolean }; done: PartRows }
+  earlier: { ask: { bytes: Uint8Array }; done: EarlierRows }
+  /** A photo as it is kept. */
+  photo: { ask: { bytes: Uint8Array; name: string }; done: Accepted }
   pegs: { ask: { records: readonly Commission[]; today: string }; done: Peg[] }
 }
 export type JobName = keyof Jobs
 export type Asked<K extends JobName> = Jobs[K]['ask']
 export type Done<K extends JobName> = Jobs[K]['done']
 
+/** What a file may be. */
+export const MEDIA_TYPES = ['image/jpeg', 'image/png', 'audio/wav'] as const
+/** A file that came through the door. */
+export interface Accepted {
+  bytes: Uint8Array
+  type: (typeof MEDIA_TYPES)[number]
+}
+
+/** For whom a job is done: a person, a link, or nobody who waits for it. */
+export type Whom = { id: string } | 'upkeep'
+
 /** Work that is done beside the requests. */
 export interface Work {
-  /** Does a job; what was asked is handed over and not to be used again. Throws its refusal, or one that says that it took too long, too much, or that too many wait. */
-  run<K extends JobName>(name: K, ask: Asked<K>): Promise<Done<K>>
+  /**
+   * Does a job for somebody; what was asked is handed over and not to be used again. Whoever has many waiting waits longer than
+   * who has few. Throws its refusal, or one that says that it took too long, too much, or that too many wait.
+   */
+  run<K extends JobName>(name: K, ask: Asked<K>, whom: Whom): Promise<Done<K>>
   close(): Promise<void>
 }
 

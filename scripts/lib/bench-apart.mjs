@@ -1,0 +1,103 @@
+// Small requests while one person sends the heaviest that he may: their slowest of a hundred beside that of an idle shop.
+import os from 'node:os'
+import { Worker } from 'node:worker_threads'
+import { benchServer } from './bench-server.mjs'
+import { heavyThings } from './heavy.mjs'
+
+const LIMIT_MS = 300
+const EVERY_MS = 30
+const AT_LEAST_MS = 9000
+const p99 = (list) => list.toSorted((a, b) => a - b)[Math.min(list.length - 1, Math.floor(list.length * 0.99))]
+const slowest = (times) => Object.fromEntries(Object.entries(times).map(([k, list]) => [k, p99(list)]))
+const each = (of) =>
+  Object.entries(of)
+    .map(([k, ms]) => `${k} ${ms.toFixed(0)}`)
+    .join(', ')
+const pause = (ms) => new Promise((done) => setTimeout(done, ms))
+
+export async function benchApart(root, only) {
+  // Whoever sends has a machine of his own; here he gives way to the one that is measured.
+  if (process.platform === 'linux') os.setPriority(0, 15)
+  const { url: at, up, stop } = await benchServer(root, 'apart')
+  const url = `${at}/api`
+  let prober
+  try {
+    await up
+    const headers = {}
+    const json = { 'content-type': 'application/json' }
+    const send = async (method, path, body, more = {}) => {
+      const r = await fetch(`${url}${path}`, { method, headers: { ...headers, ...more }, body })
+      const bytes = Buffer.from(await r.arrayBuffer())
+      return { status: r.status, bytes, json: () => JSON.parse(bytes), cookies: r.headers.getSetCookie() }
+    }
+    const signed = await send(
+      'POST',
+      '/session',
+      JSON.stringify({ signIn: 'maren', password: 'brass-and-light' }),
+      json,
+    )
+    headers.cookie = signed.cookies.map((c) => c.split(';')[0]).join('; ')
+    headers['x-csrf-token'] = signed.json().csrf
+    const get = (path) => send('GET', path)
+    const upload = ({ path, bytes, name }) => {
+      const form = new FormData()
+      form.append('file', new Blob([bytes]), name)
+      return send('POST', path, form).then((r) => r.status)
+    }
+    const patch = async (id, ops) => {
+      const { revision: base } = (await get(`/commissions/${id}`)).json()
+      return (await send('PATCH', `/commissions/${id}`, JSON.stringify({ base, ops }), json)).status
+    }
+    const { record } = (await get('/commissions/reed-warden')).json()
+    const issued = await send('POST', '/commissions/reed-warden/handoffs', '{}', json)
+    const token = issued.json().token ?? /\/c\/([\w-]+)/.exec(issued.bytes.toString())?.[1]
+    if (!token) throw new Error(`nothing was issued: ${issued.bytes.toString().slice(0, 200)}`)
+    const heavy = await heavyThings(root, { record, token })
+
+    prober = new Worker(new URL('./prober.mjs', import.meta.url), {
+      workerData: { url, headers, commission: 'crosswind', every: EVERY_MS },
+    })
+    const told = () =>
+      new Promise((done) => {
+        prober.once('message', done)
+        prober.postMessage('tell')
+      })
+    // Warm, as a shop is in the middle of its day.
+    await pause(15_000)
+    await told()
+    await pause(AT_LEAST_MS)
+    // Between the heavy things there is more of it: a machine has its moods.
+    const quiet = {}
+    const idleSoFar = async () => {
+      for (const [k, list] of Object.entries((await told()).times)) quiet[k] = [...(quiet[k] ?? []), ...list]
+      return slowest(quiet)
+    }
+    let idle = await idleSoFar()
+    for (const [name, make] of Object.entries(heavy)) {
+      if (only && !name.includes(only)) continue
+      const began = performance.now()
+      const statuses = new Set()
+      let times = 0
+      const doing = make({ get, upload, patch })
+      do {
+        statuses.add(await doing())
+        times++
+      } while (performance.now() - began < AT_LEAST_MS)
+      const took = (performance.now() - began) / 1000
+      const { times: small, refused } = await told()
+      const now = slowest(small)
+      const worst = Math.max(...Object.values(now))
+      console.log(
+        `small requests beside ${name} (${times}×, ${(took / times).toFixed(1)} s, ${[...statuses].join(' ')}): p99 ${each(now)} of ${LIMIT_MS} ms, ratio ${(LIMIT_MS / worst).toFixed(1)}; ${(worst / Math.max(...Object.values(idle))).toFixed(1)} times idle${refused.length ? `; ${refused.length} REFUSED: ${refused[0]}` : ''}`,
+      )
+      await pause(1500)
+      await told()
+      await pause(2500)
+      idle = await idleSoFar()
+    }
+    console.log(`small requests, p99, nothing else going on: ${each(idle)}`)
+  } finally {
+    await prober?.terminate()
+    await stop()
+  }
+}
