@@ -83,6 +83,9 @@ async function storedFiles(folder) {
   return out.sort()
 }
 const placeOf = (folder, hash) => join(folder, hash.slice(0, 2), hash)
+const hashOf = (bytes) => createHash('sha256').update(bytes).digest('hex')
+/** The letters that lie in a folder. */
+const lettersIn = async (folder) => (await readdir(folder).catch(() => [])).filter((n) => n.endsWith('.eml')).sort()
 
 /**
  * Takes a backup into `data/backups/<moment>`; files are kept once for all backups beside them. Throws when what was
@@ -94,7 +97,7 @@ export async function backup({ data, ownerUrl, into = join(data, 'backups') }) {
   const draft = join(into, `${name}.making`)
   await mkdir(join(draft, 'tables'), { recursive: true })
   const c = await connect(ownerUrl)
-  const manifest = { format: 'nubrin-backup', version: VERSION, at, tables: {}, schema: [], files: [] }
+  const manifest = { format: 'nubrin-backup', version: VERSION, at, tables: {}, schema: [], files: [], letters: {} }
   try {
     await c.query('SET SESSION TRANSACTION ISOLATION LEVEL REPEATABLE READ')
     await c.query('START TRANSACTION WITH CONSISTENT SNAPSHOT, READ ONLY')
@@ -105,6 +108,13 @@ export async function backup({ data, ownerUrl, into = join(data, 'backups') }) {
     }
     // After the tables: a file named by a record of that moment is there, since files are kept before they are named.
     manifest.files = await storedFiles(join(data, 'files'))
+    // So is a letter that a log calls sent.
+    for (const letter of await lettersIn(join(data, 'outbox'))) {
+      const bytes = await readFile(join(data, 'outbox', letter))
+      await mkdir(join(draft, 'outbox'), { recursive: true })
+      writeFileSync(join(draft, 'outbox', letter), bytes)
+      manifest.letters[letter] = hashOf(bytes)
+    }
     await c.query('COMMIT')
   } finally {
     await c.end()
@@ -141,8 +151,11 @@ export async function verify(folder, into = join(folder, '..')) {
   }
   for (const hash of manifest.files) {
     const bytes = await readFile(placeOf(join(into, 'files'), hash)).catch(() => Buffer.alloc(0))
-    if (createHash('sha256').update(bytes).digest('hex') !== hash)
-      throw new Error(`The backup is damaged: file ${hash} is missing or not as it was.`)
+    if (hashOf(bytes) !== hash) throw new Error(`The backup is damaged: file ${hash} is missing or not as it was.`)
+  }
+  for (const [letter, hash] of Object.entries(manifest.letters ?? {})) {
+    const bytes = await readFile(join(folder, 'outbox', letter)).catch(() => Buffer.alloc(0))
+    if (hashOf(bytes) !== hash) throw new Error(`The backup is damaged: letter ${letter} is missing or not as it was.`)
   }
   return manifest
 }
@@ -195,6 +208,10 @@ export async function restore({ folder, data, ownerUrl }) {
     mkdirSync(join(data, 'files', hash.slice(0, 2)), { recursive: true })
     await copyFile(placeOf(join(into, 'files'), hash), to)
   }
+  // One that was taken before letters were kept says nothing of them: those that lie there stay.
+  if (manifest.letters) mkdirSync(join(data, 'outbox'), { recursive: true })
+  for (const letter of Object.keys(manifest.letters ?? {}))
+    await copyFile(join(folder, 'outbox', letter), join(data, 'outbox', letter))
   return manifest
 }
 

@@ -31,6 +31,7 @@ import { csrf, sessions, signedIn } from './people/sessions'
 import { joinRoutes, teamRoutes } from './people/team'
 import type { Pegs } from './rack/pegs'
 import { rackRoutes } from './rack/routes'
+import { recallRoutes } from './shelf/recall'
 import { shelfRoutes } from './shelf/routes'
 import { shopExportRoutes } from './shop/export'
 import type { Work } from './work/kinds'
@@ -116,7 +117,8 @@ export function createApp({ config, db, store, library, work, pegs, disk, cookie
   shopExportRoutes(api, db, library)
   phoneLinkRoutes(api, store, db)
   handoffRoutes(api, { store, db, library, papers, work, webFolder: config.webFolder })
-  shelfRoutes(api, { db, store, work, outbox: new Outbox(join(config.dataFolder, 'outbox')) })
+  shelfRoutes(api, { db, work })
+  recallRoutes(api, { db, store, outbox: new Outbox(join(config.dataFolder, 'outbox')) })
   api.use((req, _res) => {
     throw new NotFound(`There is nothing at ${req.method} ${req.baseUrl}${req.path}.`)
   })

@@ -1,11 +1,16 @@
 import { execFileSync } from 'node:child_process'
-import { readdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { existsSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import { readCommission, writeCommission } from '@nubrin/core/import'
 import type { Commission } from '@nubrin/core/record'
+import PostalMime from 'postal-mime'
 import yauzl from 'yauzl'
 import { costly } from '../../core/test/costly'
+// @ts-expect-error a plain script without types, shared with npm run backup
+import { backup, restore, verify } from '../../scripts/lib/backup.mjs'
+// @ts-expect-error a plain script without types, shared with npm start
+import { startMariadb } from '../../scripts/lib/mariadb.mjs'
 import { unpack } from '../src/commissions/archive'
 import { type Server, startServer, Visitor, zip } from './harness'
 
@@ -276,40 +281,110 @@ describe('the client’s PDF', () => {
 
 describe('a recalled lot', () => {
   const body = { id: 'rc-2609', q: 'L-2609', why: 'Some cells of this lot swell.', todo: 'Take the cell out.' }
-  test('drafts a message to every client whose saber carries it, and sends nothing yet', async () => {
-    const r = await me.ask('POST', '/recall/messages', { ...body, send: false })
+  type Message = { commission: string; client: string; contact: string; to: string; text: string; sent: boolean }
+  const write = async (more: object): Promise<{ messages: Message[]; erased: number }> => {
+    const r = await me.ask('POST', '/recall/messages', { ...body, ...more })
     expect(r.status).toBe(200)
-    const one = r.body.find((m: { commission: string }) => m.commission === 'reed-warden')
+    return r.body
+  }
+  const warden = ({ messages }: { messages: Message[] }) => messages.find((m) => m.commission === 'reed-warden')
+  const contact = (value: string) => change('reed-warden', [{ op: 'set', at: '/client/contact', value }])
+  const letters = () => readdirSync(join(server.data, 'outbox')).filter((f) => f.includes('reed-warden.'))
+  const shopContact = async (contact: string) => {
+    const before = (await me.ask('GET', '/settings')).body
+    expect((await me.ask('PUT', '/settings', { ...before, contact })).status).toBe(200)
+  }
+  test('drafts a message to every client whose saber carries it, and sends nothing yet', async () => {
+    const one = warden(await write({ send: false }))!
     expect(one).toMatchObject({ client: 'Ilsabet Vorne', sent: false })
     for (const t of ['Reed Warden', 'L-2609', body.why, body.todo]) expect(one.text).toContain(t)
   })
+  test('a shop without an address of its own is told so, and nothing is sent', async () => {
+    await contact('ilsabet@fen.example')
+    await shopContact('ring the bell')
+    expect(await me.ask('POST', '/recall/messages', { ...body, send: true })).toMatchObject({
+      status: 409,
+      body: { problems: [{ path: '/settings/contact', rule: 'email', got: 'ring the bell' }] },
+    })
+    expect(existsSync(join(server.data, 'outbox'))).toBe(false)
+    await shopContact('The shop <bench@lantern.example>, mornings only')
+  })
   test('sent it lies in the outbox once, and each commission remembers that its client was told', async () => {
-    await change('reed-warden', [{ op: 'set', at: '/client/contact', value: 'ilsabet@fen.example' }])
+    await contact('Ilsabet <ilsabet@fen.example>, or ring')
     for (const _ of [1, 2])
-      expect((await me.ask('POST', '/recall/messages', { ...body, send: true })).body).toContainEqual(
-        expect.objectContaining({ commission: 'reed-warden', sent: true }),
-      )
-    const mails = readdirSync(join(server.data, 'outbox')).filter((f) => f.startsWith('rc-2609-reed-warden.'))
-    expect(mails).toHaveLength(1)
-    const mail = readFileSync(join(server.data, 'outbox', mails[0]!), 'utf8')
-    const decoded = Buffer.from(mail.split('\r\n\r\n')[1]!, 'base64').toString()
-    expect(decoded).toContain(body.why)
-    expect(mail).toContain(Buffer.from('ilsabet@fen.example').toString('base64'))
+      expect(warden(await write({ send: true }))).toMatchObject({ sent: true, to: 'ilsabet@fen.example' })
+    const [name, ...more] = letters()
+    expect(more).toEqual([])
+    const mail = readFileSync(join(server.data, 'outbox', name!))
+    const read = await PostalMime.parse(mail)
+    expect(read.to).toEqual([{ address: 'ilsabet@fen.example', name: 'Ilsabet Vorne' }])
+    expect(read.from).toMatchObject({ address: 'bench@lantern.example' })
+    expect(read.subject).toContain('Reed Warden')
+    expect(read.text).toContain(body.why)
+    // An address as any program reads it: never in words of its own.
+    expect(mail.toString()).toMatch(/^To: (Ilsabet Vorne|"Ilsabet Vorne") <ilsabet@fen\.example>\r$/m)
     const told = (await record('reed-warden')).log.filter((l) => l.text.startsWith('Recall:'))
     expect(told).toEqual([expect.objectContaining({ kind: 'told', by: 'Maren' })])
   })
-  test('whoever cannot be written to is named, and not put down as told', async () => {
-    await change('reed-warden', [{ op: 'set', at: '/client/contact', value: '' }])
-    const r = await me.ask('POST', '/recall/messages', { ...body, id: 'rc-other', send: true })
-    expect(r.body.find((m: { commission: string }) => m.commission === 'reed-warden')).toMatchObject({
-      sent: false,
-      contact: '',
-    })
+  test.each(['', '0555 12 34', 'ilsabet at fen.example', '@fen.example', 'ilsabet@fen'])(
+    'whoever cannot be written to is named, and not put down as told: %s',
+    async (written) => {
+      await contact(written)
+      const said = warden(await write({ id: 'rc-other', send: true }))
+      expect(said).toMatchObject({ sent: false, contact: written, to: '' })
+      expect(letters()).toHaveLength(1)
+    },
+  )
+  test('no line of a letter is written by what somebody is called', async () => {
+    await contact('ilsabet@fen.example')
+    const { name } = (await record('reed-warden')).client
+    await change('reed-warden', [
+      { op: 'set', at: '/client/name', value: 'Ilse\u2028Bcc: all@fen.example <x@y.example>' },
+    ])
+    await write({ id: 'rc-names', send: true })
+    const mail = readFileSync(join(server.data, 'outbox', 'rc-names-reed-warden.eml'))
+    const read = await PostalMime.parse(mail)
+    expect(read.to?.map((t) => t.address)).toEqual(['ilsabet@fen.example'])
+    expect(read.headers.map((h) => h.key)).not.toContain('bcc')
+    rmSync(join(server.data, 'outbox', 'rc-names-reed-warden.eml'))
+    await change('reed-warden', [{ op: 'set', at: '/client/name', value: name }])
   })
-  test('what is erased for good takes its letters along', async () => {
+  test('what was taken off the rack is found and written to as well, and its log says so when it hangs there again', async () => {
     expect((await me.ask('DELETE', '/commissions/reed-warden')).status).toBe(204)
+    expect((await me.ask('GET', '/recall?q=L-2609')).body).toMatchObject({
+      carried: [{ commission: 'reed-warden', client: 'Ilsabet Vorne', place: 'off' }],
+      ...{ sabers: 1, erased: 0 },
+    })
+    expect(warden(await write({ id: 'rc-off', send: true }))).toMatchObject({ sent: true })
+    expect(letters()).toHaveLength(2)
+    expect((await me.ask('POST', '/commissions/reed-warden/unarchive')).status).toBe(204)
+    expect((await record('reed-warden')).log.filter((l) => l.text.startsWith('Recall:'))).toHaveLength(3)
+    expect((await me.ask('DELETE', '/commissions/reed-warden')).status).toBe(204)
+  })
+  test('a backup has the letters, since the logs in it call them sent', async () => {
+    const before = letters()
+    expect(before).toHaveLength(2)
+    const at = await backup({ data: server.data, ownerUrl: server.databaseUrl, into: join(server.data, 'kept') })
+    const back = join(server.data, 'back')
+    const db = await startMariadb(join(back, 'mariadb'))
+    try {
+      await restore({ folder: at, data: back, ownerUrl: db.ownerUrl })
+    } finally {
+      await db.stop()
+    }
+    for (const name of before)
+      expect(readFileSync(join(back, 'outbox', name))).toEqual(readFileSync(join(server.data, 'outbox', name)))
+    writeFileSync(join(at, 'outbox', before[0]!), 'another')
+    await expect(verify(at, join(server.data, 'kept'))).rejects.toThrow(/letter/)
+  })
+  test('what is erased for good takes its letters along; it is counted, and nobody is written to', async () => {
     expect((await me.ask('POST', '/commissions/reed-warden/erase', { why: 'asked by the client' })).status).toBe(204)
-    expect(readdirSync(join(server.data, 'outbox')).filter((f) => f.includes('reed-warden.'))).toEqual([])
+    expect(letters()).toEqual([])
+    const found = (await me.ask('GET', '/recall?q=L-2609')).body
+    expect(found).toMatchObject({ carried: [{ client: null, place: 'erased', lot: 'L-2609' }], sabers: 1, erased: 1 })
+    expect(JSON.stringify(found)).not.toMatch(/Ilsabet|Reed/)
+    expect(await write({ id: 'rc-gone', send: true })).toEqual({ messages: [], erased: 1 })
+    expect(letters()).toEqual([])
   })
   test('words are asked for, and makers only may write', async () => {
     expect((await me.ask('POST', '/recall/messages', { ...body, why: ' ', send: false })).status).toBe(422)

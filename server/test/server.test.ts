@@ -165,7 +165,10 @@ describe('keeping a commission', () => {
     await me.ask('DELETE', `/commissions/${r.id}`)
   })
   test('which sabers carry this lot', async () => {
-    expect((await me.ask('GET', '/recall?q=L-2609')).body).toMatchObject([{ saber: 'Reed Warden', kind: 'cell' }])
+    expect((await me.ask('GET', '/recall?q=L-2609')).body).toMatchObject({
+      carried: [{ saber: 'Reed Warden', kind: 'cell', place: 'rack' }],
+      ...{ sabers: 1, erased: 0 },
+    })
     expect((await me.ask('GET', '/recall?q=')).status).toBe(422)
   })
 })
@@ -233,7 +236,7 @@ describe('the shelf', () => {
   })
   test('which sabers carry a part of the catalogue, with client and lot', async () => {
     const r = (await me.ask('GET', '/recall?q=cell-18650-p15')).body
-    expect(r).toContainEqual(
+    expect(r.carried).toContainEqual(
       expect.objectContaining({ saber: 'Reed Warden', client: 'Ilsabet Vorne', lot: 'L-2609', saberId: 'rw' }),
     )
   })

@@ -17,9 +17,12 @@ const Carried = T.Object(
     title: T.String(),
     shipped: orNull(T.String()),
     client: orNull(T.String()),
+    /** Whether it hangs on the rack, was taken off it, or was erased: of that lot and part are kept, and no name. */
+    place: T.Union([T.Literal('rack'), T.Literal('off'), T.Literal('erased')]),
   },
   closed,
 )
+const Count = T.Integer({ minimum: 0 })
 
 export const shelf = {
   parts: route({
@@ -76,14 +79,19 @@ export const shelf = {
   recall: route({
     method: 'get',
     path: '/recall',
-    summary: 'Which sabers carry this part or lot',
+    summary: 'Which sabers carry this part or lot, wherever they are by now',
     query: T.Object({ q: Asked }, closed),
-    good: { status: 200, says: 'Sabers', json: T.Array(Carried) },
+    good: {
+      status: 200,
+      says: 'Sabers, as many as are shown; how many there are, and of how many nobody can be reached any more',
+      json: T.Object({ carried: T.Array(Carried), sabers: Count, erased: Count }, closed),
+    },
   }),
   recallMessages: route({
     method: 'post',
     path: '/recall/messages',
-    summary: 'Write to every client whose saber carries a part or lot; drafts only, until `send`',
+    summary:
+      'Write to every client whose saber carries a part or lot, on the rack or off it; drafts only, until `send`',
     needs: 'maker',
     body: T.Object(
       {
@@ -97,21 +105,30 @@ export const shelf = {
     ),
     good: {
       status: 200,
-      says: 'Messages, one a commission',
-      json: T.Array(
-        T.Object(
-          {
-            commission: T.String(),
-            title: T.String(),
-            client: T.String(),
-            contact: T.String(),
-            subject: T.String(),
-            text: T.String(),
-            sent: T.Boolean(),
-          },
-          closed,
-        ),
+      says: 'Messages, one a commission, and how many commissions were erased, whose clients nobody can reach',
+      json: T.Object(
+        {
+          messages: T.Array(
+            T.Object(
+              {
+                commission: T.String(),
+                title: T.String(),
+                client: T.String(),
+                contact: T.String(),
+                /** What in the contact is an address for mail; empty where it is none. */
+                to: T.String(),
+                subject: T.String(),
+                text: T.String(),
+                sent: T.Boolean(),
+              },
+              closed,
+            ),
+          ),
+          erased: Count,
+        },
+        closed,
       ),
     },
+    bad: { 409: 'The shop has no address to write from' },
   }),
 }

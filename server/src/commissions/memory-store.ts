@@ -40,17 +40,18 @@ export class MemoryCommissions implements Commissions {
     this.kept.clear()
     for (const [id, kept] of structuredClone(copy)) this.kept.set(id, kept)
   }
-  private find(shopId: string, id: string): Kept {
+  private find(shopId: string, id: string, { offRack = false }: Pick<MadeOn, 'offRack'> = {}): Kept {
     const k = this.kept.get(id)
-    if (!k || k.shopId !== shopId || k.archived) throw new NotFound(`There is no commission ${id} in this shop.`)
+    if (!k || k.shopId !== shopId || (k.archived && !offRack))
+      throw new NotFound(`There is no commission ${id} in this shop.`)
     return k
   }
   private shown({ record, revision, savedAt, savedBy }: Kept): Saved {
     return structuredClone({ record, revision, savedAt, savedBy })
   }
 
-  async load(shopId: string, id: string): Promise<Saved> {
-    return this.shown(this.find(shopId, id))
+  async load(shopId: string, id: string, how: { offRack?: boolean } = {}): Promise<Saved> {
+    return this.shown(this.find(shopId, id, how))
   }
   async text(shopId: string, id: string): Promise<string> {
     return JSON.stringify(await this.load(shopId, id))
@@ -77,9 +78,9 @@ export class MemoryCommissions implements Commissions {
     id: string,
     base: number,
     ops: readonly Op[],
-    { change, at }: MadeOn = {},
+    { change, at, offRack }: MadeOn = {},
   ): Promise<Changed> {
-    const kept = this.find(who.shopId, id)
+    const kept = this.find(who.shopId, id, { offRack })
     this.sameHistory(kept, base, at)
     const since = () => structuredClone(kept.history.filter((h) => h.revision > base))
     if (change && kept.history.some((h) => h.change === change)) return { ...this.shown(kept), since: since() }

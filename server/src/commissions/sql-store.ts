@@ -56,8 +56,9 @@ export class SqlCommissions implements Commissions {
     return this.within ? run(this.within) : transact(this.db.sequelize, run)
   }
 
-  async load(shopId: string, id: string): Promise<Saved> {
-    const row = await this.db.commissions.findOne({ where: { id, shopId, archivedAt: null }, attributes: [...KEPT] })
+  async load(shopId: string, id: string, { offRack = false } = {}): Promise<Saved> {
+    const where = { id, shopId, ...(offRack ? {} : { archivedAt: null }) }
+    const row = await this.db.commissions.findOne({ where, attributes: [...KEPT] })
     if (!row) throw gone(id)
     return savedOf(row)
   }
@@ -112,7 +113,7 @@ export class SqlCommissions implements Commissions {
   async change(who: Maker, id: string, base: number, ops: readonly Op[], made: MadeOn = {}): Promise<Changed> {
     const { change } = made
     return this.transact(async (transaction) => {
-      const row = await this.locked(who.shopId, id, change, transaction)
+      const row = await this.locked(who.shopId, id, made, transaction)
       const now = savedOf(row)
       await this.sameHistory(row, base, made.at, transaction)
       const since = row.revision === base ? [] : await this.between(id, base, transaction)
@@ -223,11 +224,11 @@ export class SqlCommissions implements Commissions {
   private async locked(
     shopId: string,
     id: string,
-    change: string | undefined,
+    { change, offRack }: MadeOn,
     transaction: Transaction,
   ): Promise<LockedRow> {
     const [row] = await this.db.sequelize.query<LockedRow>(
-      'SELECT c.id, c.client_id AS clientId, c.revision, c.record, c.saved_at AS savedAt, c.saved_by AS savedBy, (SELECT 1 FROM history h WHERE h.commission_id = c.id AND h.change_id = ?) AS there FROM commissions c WHERE c.id = ? AND c.shop_id = ? AND c.archived_at IS NULL FOR UPDATE',
+      `SELECT c.id, c.client_id AS clientId, c.revision, c.record, c.saved_at AS savedAt, c.saved_by AS savedBy, (SELECT 1 FROM history h WHERE h.commission_id = c.id AND h.change_id = ?) AS there FROM commissions c WHERE c.id = ? AND c.shop_id = ? ${offRack ? '' : 'AND c.archived_at IS NULL '}FOR UPDATE`,
       { replacements: [change ?? null, id, shopId], type: QueryTypes.SELECT, transaction },
     )
     if (!row) throw gone(id)

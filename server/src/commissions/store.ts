@@ -37,6 +37,8 @@ export interface MadeOn {
   change?: string | undefined
   /** When the revision it was made on was saved, as whoever made it knows it. */
   at?: string | undefined
+  /** Also of what was taken off the rack. */
+  offRack?: boolean | undefined
 }
 
 /** What a tab has read is no revision of this record: it was put back to an earlier one since. */
@@ -53,7 +55,8 @@ export const otherHistory = (revision: number) =>
  * allowed what it changes. Errors are problems: NotFound, Conflict, Invalid, not allowed.
  */
 export interface Commissions {
-  load(shopId: string, id: string): Promise<Saved>
+  /** `offRack`: also what was taken off the rack. */
+  load(shopId: string, id: string, how?: { offRack?: boolean }): Promise<Saved>
   /** The same as JSON text, as it travels. */
   text(shopId: string, id: string): Promise<string>
   /** Takes a whole, already validated record in as revision 1, and does what belongs to it in the same transaction. */

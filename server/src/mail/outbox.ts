@@ -1,28 +1,36 @@
 import { mkdir, readdir, rm, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
+import addressparser from 'nodemailer/lib/addressparser'
+import MailComposer from 'nodemailer/lib/mail-composer'
 
-export interface Letter {
-  to: string
-  from: string
+interface Person {
+  name: string
+  address: string
+}
+interface Letter {
+  to: Person
+  from: Person
   subject: string
   text: string
 }
 
-const word = (text: string) => `=?utf-8?B?${Buffer.from(text).toString('base64')}?=`
-/** What stands in a line of its own: no line ends in it. */
-const line = (text: string) => text.replace(/[\r\n]+/g, ' ').slice(0, 240)
+const ADDRESS = /^[^\s@]{1,64}@[^\s@]+\.[^\s@.]{2,}$/
+/** The first address for mail in what somebody wrote down; undefined where there is none. */
+export const addressIn = (contact: string): string | undefined =>
+  addressparser(contact.replace(/\s+/g, ' '), { flatten: true })
+    .map((a) => a.address)
+    .find((a) => ADDRESS.test(a))
 
-/** A letter as mail programs read it, plain text in UTF-8. */
-const asMail = ({ to, from, subject, text }: Letter, at: Date): string =>
-  [
-    ...[`To: ${word(line(to))}`, `From: ${word(line(from))}`, `Subject: ${word(line(subject))}`],
-    ...[`Date: ${at.toUTCString()}`, 'MIME-Version: 1.0', 'Content-Type: text/plain; charset=utf-8'],
-    ...['Content-Transfer-Encoding: base64', ''],
-    ...(Buffer.from(text.replace(/\r?\n/g, '\r\n'))
-      .toString('base64')
-      .match(/.{1,76}/g) ?? ['']),
-    '',
-  ].join('\r\n')
+/** A letter as mail programs read it. */
+const asMail = (name: string, { to, from, subject, text }: Letter): Promise<Buffer> =>
+  new MailComposer({
+    ...{ to, from, subject, text, date: new Date() },
+    messageId: `<${name}@${from.address.split('@').at(-1)}>`,
+    // Nothing is read from a file or fetched for a letter.
+    ...{ disableFileAccess: true, disableUrlAccess: true },
+  })
+    .compile()
+    .build()
 
 /** Stands in for a mail server: letters lie in a folder until somebody sends them. The same one is put there once. */
 export class Outbox {
@@ -32,7 +40,7 @@ export class Outbox {
   async put(name: string, letter: Letter): Promise<boolean> {
     await mkdir(this.folder, { recursive: true })
     try {
-      await writeFile(join(this.folder, `${name}.eml`), asMail(letter, new Date()), { flag: 'wx' })
+      await writeFile(join(this.folder, `${name}.eml`), await asMail(name, letter), { flag: 'wx' })
       return true
     } catch (e) {
       if ((e as NodeJS.ErrnoException).code === 'EEXIST') return false

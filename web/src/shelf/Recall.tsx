@@ -1,3 +1,4 @@
+import type { Api, GoodOf } from '@nubrin/core/api'
 import type { CataloguePart } from '@nubrin/core/parts'
 import { useState } from 'react'
 import { Link } from 'react-router'
@@ -7,10 +8,35 @@ import { dayText, Refused } from '../kit'
 
 const RecallLetters = later(() => import('./RecallLetters').then((m) => m.RecallLetters))
 
+type Answer = GoodOf<Api['recall']>
+const many = (n: number, one: string, more = `${one}s`) => `${n} ${n === 1 ? one : more}`
+
+/** How many there are, how many of them are shown, and of how many nobody can be told. */
+function countOf({ carried, sabers, erased }: Answer): string {
+  const shown = new Set(carried.map((c) => `${c.commission} ${c.saberId}`)).size
+  return [
+    many(sabers, 'saber'),
+    shown < sabers ? `the first ${shown} are shown` : '',
+    erased ? `${erased} ${erased === 1 ? 'is' : 'are'} of people whose data were erased: nobody can reach them` : '',
+  ]
+    .filter(Boolean)
+    .join('; ')
+}
+/** Whose it is and where, as far as the shop still knows. */
+const whereabouts = ({ client, shipped, place, lot }: Answer['carried'][number]) =>
+  [
+    '',
+    ...(client ? [client] : []),
+    ...(shipped ? [`shipped ${dayText(shipped)}`] : []),
+    ...(place === 'off' ? ['taken off the rack'] : place === 'rack' && !shipped ? ['on the rack'] : []),
+    ...(lot ? [`lot ${lot}`] : []),
+  ].join(', ')
+
 /** Which sabers carry this part, or a lot: the answer a recall needs. */
 export function Recall({ part }: { part: CataloguePart }) {
   const [asked, setAsked] = useState(part.id)
-  const { data: list, error } = useRecall(asked)
+  const { data, error } = useRecall(asked)
+  const list = data?.carried
   const lots = [...new Set((list ?? []).flatMap((c) => (c.lot ? [c.lot] : [])))]
   return (
     <section aria-label="Which sabers carry it" className="mt-3">
@@ -24,17 +50,18 @@ export function Recall({ part }: { part: CataloguePart }) {
       </div>
       <Refused why={error ? refusalText(error) : ''} />
       {list && !list.length ? <p className="text-quiet">None on record.</p> : null}
+      {data?.sabers ? <p className="font-medium">{countOf(data)}</p> : null}
       <ul>
         {list?.map((c) => (
           <li key={`${c.commission}${c.saberId}${c.part}${c.lot}`} className="border-rule border-b py-1 leading-tight">
-            <Link className="font-medium underline decoration-dotted" to={`/commission/${c.commission}/fit`}>
-              {c.saber}
-            </Link>
-            <span className="text-quiet">
-              {c.client ? `, ${c.client}` : ''}
-              {c.shipped ? `, shipped ${dayText(c.shipped)}` : ', on the rack'}
-              {c.lot ? `, lot ${c.lot}` : ''}
-            </span>
+            {c.place === 'rack' ? (
+              <Link className="font-medium underline decoration-dotted" to={`/commission/${c.commission}/fit`}>
+                {c.saber}
+              </Link>
+            ) : (
+              <span className="font-medium">{c.place === 'erased' ? 'Erased' : c.saber}</span>
+            )}
+            <span className="text-quiet">{whereabouts(c)}</span>
           </li>
         ))}
       </ul>

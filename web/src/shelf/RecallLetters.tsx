@@ -4,7 +4,7 @@ import { call, freshId, refusalText } from '../data'
 import { Refused, TextCell } from '../kit'
 import { useSession } from '../store/session'
 
-type Letter = GoodOf<Api['recallMessages']>[number]
+type Letters = GoodOf<Api['recallMessages']>
 
 /** Letters to the clients whose sabers carry what is recalled: drafted in their language, read over, and sent once. */
 export function RecallLetters({ asked }: { asked: string }) {
@@ -13,7 +13,7 @@ export function RecallLetters({ asked }: { asked: string }) {
   const [id] = useState(() => `rc-${freshId()}`)
   const [why, setWhy] = useState('')
   const [todo, setTodo] = useState('')
-  const [letters, setLetters] = useState<Letter[]>()
+  const [letters, setLetters] = useState<Letters>()
   const [wrong, setWrong] = useState('')
   const write = async (send: boolean) => {
     setWrong('')
@@ -24,8 +24,8 @@ export function RecallLetters({ asked }: { asked: string }) {
     }
   }
   if (role !== 'maker' && role !== 'owner') return null
-  const reached = letters?.filter((l) => l.contact).length ?? 0
-  const sent = letters?.some((l) => l.sent)
+  const reached = letters?.messages.filter((l) => l.to).length ?? 0
+  const sent = letters?.messages.some((l) => l.sent)
   if (!open)
     return (
       <button type="button" className="btn mt-2" onClick={() => setOpen(true)}>
@@ -53,10 +53,17 @@ export function RecallLetters({ asked }: { asked: string }) {
         ) : null}
       </div>
       <Refused why={wrong} className="mt-1" />
-      {letters?.map((l) => (
+      {letters?.erased ? (
+        <p className="mt-1">
+          {letters.erased === 1 ? 'One commission was' : `${letters.erased} commissions were`} erased: lot and part are
+          kept, and no way to reach the client.
+        </p>
+      ) : null}
+      {letters?.messages.map((l) => (
         <details key={l.commission} className="border-rule border-b py-1">
           <summary className="cursor-pointer">
-            {l.client || l.title}: {l.sent ? 'in the outbox, and in the log' : l.contact || 'no address: write or call'}
+            {l.client || l.title}:{' '}
+            {l.sent ? 'in the outbox, and in the log' : l.to || `${l.contact || 'no address'}: write or call`}
           </summary>
           <p className="text-quiet py-1 whitespace-pre-line">{l.text}</p>
         </details>
