@@ -110,6 +110,23 @@ export async function signIn(page: Page, url: string) {
   })
   expect(answer.ok()).toBe(true)
 }
+/** The shop issues a commission as it is, and sets aside by name what stands against it. Gives the link. */
+export async function issued(page: Page, url: string, id: string): Promise<string> {
+  const { csrf } = await (await page.request.get(`${url}/api/session`)).json()
+  const headers = { 'x-csrf-token': csrf }
+  const path = `${url}/api/commissions/${id}`
+  const issue = () => page.request.post(`${path}/handoffs`, { headers })
+  const first = await issue()
+  if (first.status() !== 409) return (await first.json()).link
+  const { revision, record } = await (await page.request.get(path)).json()
+  const aside = { who: 'Maren', reason: 'Tried here.', on: '2026-11-24' }
+  const waivers = ((await first.json()).open as { key: string }[]).map(({ key }) => ({ key, ...aside }))
+  const value = [...record.handoff.waivers, ...waivers]
+  const ops = [{ op: 'set', at: '/handoff/waivers', value, was: record.handoff.waivers }]
+  const set = await page.request.patch(path, { headers, data: { base: revision, ops } })
+  expect(set.status(), await set.text()).toBe(200)
+  return (await (await issue()).json()).link
+}
 /** Signed in and before the rack. */
 export async function atRack(page: Page, url: string) {
   await signIn(page, url)

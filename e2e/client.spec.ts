@@ -1,16 +1,8 @@
 import { execFileSync } from 'node:child_process'
 import { readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import type { Page } from '@playwright/test'
-import { expect, open, saved, signIn, test } from './bench'
+import { expect, issued, open, saved, signIn, test } from './bench'
 import { choose } from './hands'
-
-/** The shop issues a commission as it is; what stands against it was set aside before. */
-async function issued(page: Page, url: string, id: string): Promise<string> {
-  const { csrf } = await (await page.request.get(`${url}/api/session`)).json()
-  const answer = await page.request.post(`${url}/api/commissions/${id}/handoffs`, { headers: { 'x-csrf-token': csrf } })
-  return (await answer.json()).link
-}
 
 test('the client’s page is their saber: pressed, opened step by step, practised, read', async ({ page, server }) => {
   await signIn(page, server.url)

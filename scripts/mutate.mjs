@@ -13,7 +13,7 @@ import { runPart } from './lib/part.mjs'
 const root = dirname(dirname(fileURLToPath(import.meta.url)))
 process.chdir(root)
 ensureNpm(root)
-ensureDebian(['mariadbd', 'mariadb', 'pdftotext', 'sounds'])
+ensureDebian(['mariadbd', 'mariadb', 'pdftotext', 'letters', 'sounds'])
 // What plants is a package: it is there from here on.
 const { draw, plant } = await import('./lib/plant.mjs')
 await build()

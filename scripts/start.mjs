@@ -118,7 +118,7 @@ try {
   // From here on the first backup is waited for: a shop begun just now has nothing to keep yet.
   const shopBegan = existsSync(join(data, 'mariadb')) ? statSync(join(data, 'mariadb')).birthtimeMs : Date.now()
   if (!external) {
-    ensureDebian(['mariadbd', 'mariadb'])
+    ensureDebian(['mariadbd', 'mariadb', 'letters'])
     await startDatabase()
   }
   if (reset) rmSync(join(data, 'files'), { recursive: true, force: true })

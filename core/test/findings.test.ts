@@ -48,6 +48,7 @@ const BRINGS: Record<string, string> = {
   ignitionTime: 'note preset',
   jointDepth: 'stop gate section',
   keptAside: 'caution ',
+  letters: 'caution ',
   landmark: 'caution gate part',
   layoutBroke: 'stop gate part',
   loose: 'caution gate fastener',

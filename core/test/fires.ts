@@ -234,6 +234,7 @@ export const FIRES: Record<string, Mutation> = {
     s.hilt.sections[0]!.name = 'clawed pommel'
     delete s.hilt.sections[0]!.sharp
   },
+  letters: (s) => void (s.hilt.sections[0]!.name = 'ดาบ'),
   keptAside: (_s, c) =>
     void (c.aside = [{ id: 'as1', path: '/sabers/0/use/volume', was: '"loud"', why: 'is not a number' }]),
 }

@@ -9,6 +9,8 @@ const PACKAGES = {
   mariadb: ['mariadb-client-core', '/usr/bin/mariadb'],
   chromium: ['chromium', '/usr/bin/chromium'],
   pdftotext: ['poppler-utils', '/usr/bin/pdftotext'],
+  // Letters of East Asia, as the paper needs them.
+  letters: ['fonts-wqy-microhei', '/usr/share/fonts/truetype/wqy/wqy-microhei.ttc'],
   sounds: ['alsa-utils', '/usr/share/sounds/alsa/Front_Center.wav'],
 }
 

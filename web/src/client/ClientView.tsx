@@ -67,7 +67,7 @@ function Record({ page, keep, mediaUrl, along, way }: Shown) {
   const below = useSoon()
   const saber: Saber = page.sabers[which] ?? page.sabers[0]!
   return (
-    <main lang={d.language} className="text-[1.08rem]">
+    <main lang={d.language} className="text-[1.08rem] wrap-anywhere">
       <div className="bg-[#141a1a] text-[#efe6d2] print:hidden">
         <div className="mx-auto max-w-3xl">
           <Head page={page} which={which} onChoose={setWhich} />

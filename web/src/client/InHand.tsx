@@ -153,13 +153,13 @@ function Presets({ saber }: { saber: Saber }) {
   const at = usePlay((p) => p.state?.preset)
   const { toPreset } = usePlay.getState()
   return (
-    <fieldset className="flex flex-wrap gap-x-4 gap-y-1" aria-label={say(reader, 'page.presets')}>
+    <fieldset className="flex min-w-0 flex-wrap gap-x-4 gap-y-1" aria-label={say(reader, 'page.presets')}>
       {saber.presets.map((p, i) => (
         <button
           key={p.id}
           type="button"
           aria-pressed={at === i}
-          className={`flex items-center gap-2 py-1 ${at === i ? 'font-semibold' : 'text-[#a59d88]'}`}
+          className={`flex min-w-0 items-center gap-2 py-1 text-left ${at === i ? 'font-semibold' : 'text-[#a59d88]'}`}
           onClick={() => toPreset(i)}
         >
           <span className="h-3.5 w-3.5 rounded-full" style={{ background: colourOf(p) }} aria-hidden />

@@ -116,7 +116,7 @@ const Clocks = ({
 }) => (
   <>
     <div className="flex items-baseline gap-6 px-8 pt-3 pb-1">
-      <h1 className="text-[1.25rem] font-semibold">{name}</h1>
+      <h1 className="min-w-0 text-[1.25rem] font-semibold wrap-anywhere">{name}</h1>
       <span className="text-[1.25rem]">{where}</span>
       <span className="ml-auto text-[1.25rem] text-[#a59d88]">{clock(left)} to go</span>
       <span className="text-[2.3rem] leading-none font-semibold tabular-nums" role="timer">

@@ -21,7 +21,7 @@ import {
   wayIn,
   wires,
 } from './fit'
-import { afterwards, bladesToBuy, goesWith, lithium, parcels, unpacked } from './handoff'
+import { afterwards, bladesToBuy, goesWith, letters, lithium, parcels, unpacked } from './handoff'
 import {
   bladeHeld,
   boreWall,
@@ -180,6 +180,7 @@ export const CHECKS: readonly Check[] = [
   stale,
   unpacked,
   parcels,
+  letters,
   lithium,
   afterwards,
   bladesToBuy,

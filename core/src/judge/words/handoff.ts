@@ -64,6 +64,16 @@ export const handoffWords: WordsOf<typeof rules> = {
       }),
     },
   },
+  letters: {
+    rule: 'What is handed over is in letters that the paper can print.',
+    says: {
+      unprinted: (p) => ({
+        title: `${p.letters}${p.more ? ` and ${p.more} more` : ''} will not print`,
+        detail: `“${p.text}”${p.texts > 1 ? ` and ${p.texts - 1} more` : ''}: on paper an empty frame stands for each of these letters. The client's page shows them.`,
+        remedy: 'Write it in other letters, or set this aside and hand over the page.',
+      }),
+    },
+  },
   lithium: {
     rule: 'Cells travel as the carrier takes them, and who must confirm it has.',
     says: {

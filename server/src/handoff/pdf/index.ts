@@ -109,7 +109,7 @@ function contentsOf(
         const wide = to.widthOf(n, quiet)
         const item = to.element('TOCI', part)
         const words = to.lines(ch.title, quiet, width - wide - 12)
-        const [y, only] = [top + row * step, words[0]!.map((r) => r.text).join('')]
+        const [y, only] = [top + row * step, words[0]!.text]
         to.block(item, 'P', words.length > 1 ? `${only.trimEnd()} …` : ch.title, x, y, width, quiet)
         to.block(item, 'P', n, x + width - wide, y, wide + 2, quiet)
       }

@@ -1,21 +1,9 @@
 import { inkOf, pathData, type Scene, TEXT_INK } from '@nubrin/core/drawing'
 import PDFDocument from 'pdfkit'
-import { faces, type Weight } from './fonts'
+import { clean, type Line, Setting, type Style } from './setting'
 
-export interface Style {
-  size: number
-  weight: Weight
-  colour: string
-  /** Height of a line, in sizes. */
-  lead: number
-}
-/** Words of one font within a line. */
-interface Run {
-  text: string
-  font: string
-  width: number
-}
-export type Line = Run[]
+export type { Style } from './setting'
+
 /** One column of a row: where it begins, how it is set, its lines, what it is for a reader that cannot see. */
 export interface Column {
   x: number
@@ -33,13 +21,6 @@ const PAGE = {
 } as const
 export type Paper = keyof typeof PAGE
 
-/** What the format does not hold or nobody can see: half a surrogate pair, control characters. */
-const clean = (text: string) =>
-  text
-    .toWellFormed()
-    // biome-ignore lint/suspicious/noControlCharactersInRegex: that is what is taken out
-    .replace(/[\u0000-\u0009\u000b-\u001f\u007f-\u009f]/g, ' ')
-
 /**
  * A run of pages that are filled from the top: lines of words in fonts that have their shapes, drawings, and the structure
  * that a screen reader follows. Everything drawn is either part of that structure or marked as decoration. Measures in points.
@@ -51,8 +32,7 @@ export class Sheet {
   y = 0
   private readonly top = 46
   private readonly bottom: number
-  private readonly widths = new Map<string, number>()
-  private readonly fontOf = new Map<string, string>()
+  private readonly setting: Setting
 
   constructor(paper: Paper, info: { title: string; author: string; subject: string; lang: string }) {
     const [w, h] = PAGE[paper]
@@ -71,8 +51,7 @@ export class Sheet {
       lang: info.lang,
       info: { Title: info.title, Author: info.author, Subject: info.subject, Creator: 'Nubrin', Producer: 'Nubrin' },
     } as unknown as PDFKit.PDFDocumentOptions)
-    for (const weight of [400, 600, 700] as const)
-      for (const [i, bytes] of faces()[weight].entries()) this.doc.registerFont(`${weight}-${i}`, bytes)
+    this.setting = new Setting(this.doc)
   }
 
   newPage() {
@@ -88,97 +67,13 @@ export class Sheet {
     return this.bottom - this.top
   }
 
-  private face(char: string, weight: Weight): string {
-    const key = `${weight}${char}`
-    const known = this.fontOf.get(key)
-    if (known) return known
-    const code = char.codePointAt(0)!
-    const has = [0, 1, 2].find((i) => {
-      this.doc.font(`${weight}-${i}`)
-      const { font } = (this.doc as unknown as { _font: { font: { hasGlyphForCodePoint(c: number): boolean } } })._font
-      return font.hasGlyphForCodePoint(code)
-    })
-    const name = `${weight}-${has ?? 2}`
-    this.fontOf.set(key, name)
-    return name
-  }
-  private measure(text: string, font: string, size: number): number {
-    const key = `${font}${size} ${text}`
-    let w = this.widths.get(key)
-    if (w === undefined) {
-      w = this.doc.font(font).fontSize(size).widthOfString(text)
-      this.widths.set(key, w)
-    }
-    return w
-  }
-  private runs(text: string, style: Style): Run[] {
-    const out: Run[] = []
-    for (const char of text) {
-      const font = this.face(char, style.weight)
-      const last = out.at(-1)
-      if (last?.font === font) last.text += char
-      else out.push({ text: char, font, width: 0 })
-    }
-    for (const r of out) r.width = this.measure(r.text, r.font, style.size)
-    return out
-  }
-
   /** Breaks words into lines no wider than `width`; a word that is wider by itself is broken where it must be. */
   lines(text: string, style: Style, width: number): Line[] {
-    const out: Line[] = []
-    for (const para of clean(text).split('\n')) {
-      let line: Run[] = []
-      let used = 0
-      const push = (runs: Run[], w: number) => {
-        for (const r of runs) {
-          const last = line.at(-1)
-          if (last?.font === r.font) {
-            last.text += r.text
-            last.width += r.width
-          } else line.push({ ...r })
-        }
-        used += w
-      }
-      const flush = () => {
-        out.push(line)
-        line = []
-        used = 0
-      }
-      for (const token of para.match(/\s+|\S+/g) ?? []) {
-        const blank = /^\s/.test(token)
-        const runs = this.runs(blank ? ' ' : token, style)
-        const w = runs.reduce((sum, r) => sum + r.width, 0)
-        if (used + w <= width) {
-          if (!blank || line.length) push(runs, w)
-        } else if (blank) continue
-        else if (w <= width) {
-          flush()
-          push(runs, w)
-        } else
-          for (const char of token) {
-            const one = this.runs(char, style)
-            const cw = one.reduce((sum, r) => sum + r.width, 0)
-            if (used + cw > width && line.length) flush()
-            push(one, cw)
-          }
-      }
-      flush()
-    }
-    return out
+    return this.setting.lines(text, style, width)
   }
-
   /** Width of a text set in one line. */
   widthOf(text: string, style: Style): number {
-    return this.runs(clean(text), style).reduce((sum, r) => sum + r.width, 0)
-  }
-
-  private drawLine(line: Line, x: number, y: number, style: Style) {
-    let at = x
-    for (const r of line) {
-      this.doc.font(r.font).fontSize(style.size).fillColor(style.colour)
-      this.doc.text(r.text, at, y, { lineBreak: false })
-      at += r.width
-    }
+    return this.setting.widthOf(text, style)
   }
 
   /** An element under another one, or under the document. */
@@ -227,7 +122,7 @@ export class Sheet {
         const part = c.lines.slice(from, to)
         if (part.length || from === 0)
           this.as(elements[i]!, () => {
-            for (const [k, line] of part.entries()) this.drawLine(line, c.x, this.y + k * heightOf(c), c.style)
+            for (const [k, line] of part.entries()) this.setting.draw(line, c.x, this.y + k * heightOf(c), c.style)
           })
       })
       this.y += Math.max(...columns.map((c) => c.lines.slice(from, to).length * heightOf(c)))
@@ -241,7 +136,7 @@ export class Sheet {
   /** Words at a place of the page, their foot at y; an element of its own. */
   at(parent: Element, tag: string, text: string, x: number, y: number, style: Style) {
     this.as(this.element(tag, parent), () =>
-      this.drawLine(this.runs(clean(text), style), x, y - style.size * 0.86, style),
+      this.setting.draw(this.setting.line(text, style), x, y - style.size * 0.86, style),
     )
   }
 
@@ -295,10 +190,9 @@ export class Sheet {
           colour: ink.fill,
           lead: 1,
         }
-        const line = this.runs(clean(p.text), style)
-        const w = line.reduce((sum, r) => sum + r.width, 0)
-        const x = p.at[0] - (p.anchor === 'middle' ? w / 2 : p.anchor === 'end' ? w : 0)
-        this.drawLine(line, x, p.at[1] - ink.size * 0.86, style)
+        const line = this.setting.line(p.text, style)
+        const x = p.at[0] - (p.anchor === 'middle' ? line.width / 2 : p.anchor === 'end' ? line.width : 0)
+        this.setting.draw(line, x, p.at[1] - ink.size * 0.86, style)
         continue
       }
       const ink = inkOf(p)
@@ -322,7 +216,7 @@ export class Sheet {
     const lines = this.lines(text, style, width)
     const step = style.size * style.lead
     this.as(this.element(tag, parent), () => {
-      for (const [i, line] of lines.entries()) this.drawLine(line, x, y + i * step, style)
+      for (const [i, line] of lines.entries()) this.setting.draw(line, x, y + i * step, style)
     })
     return lines.length * step
   }
@@ -353,12 +247,11 @@ export class Sheet {
     for (let i = 0; i < count; i++) {
       this.doc.switchToPage(start + i)
       const [left, right] = foot(i + 1, count)
-      const r = this.lines(right, style, this.width)[0] ?? []
-      const rw = r.reduce((sum, x) => sum + x.width, 0)
-      const l = this.lines(left, style, this.width - rw - 20)[0] ?? []
+      const r = this.setting.line(right, style)
+      const l = this.lines(left, style, this.width - r.width - 20)[0]!
       this.decoration(() => {
-        this.drawLine(l, this.left, this.bottom + 20, style)
-        this.drawLine(r, this.left + this.width - rw, this.bottom + 20, style)
+        this.setting.draw(l, this.left, this.bottom + 20, style)
+        this.setting.draw(r, this.left + this.width - r.width, this.bottom + 20, style)
       })
     }
     const chunks: Buffer[] = []

@@ -1,6 +1,7 @@
 export { afterwards } from './afterwards'
 export { bladesToBuy } from './blades-to-buy'
 export { goesWith } from './goes-with'
+export { letters } from './letters'
 export { lithium } from './lithium'
 export { parcels } from './parcels'
 export { unpacked } from './unpacked'
