@@ -52,7 +52,7 @@ export async function benchApart(root, only) {
     const issued = await send('POST', '/commissions/reed-warden/handoffs', '{}', json)
     const token = issued.json().token ?? /\/c\/([\w-]+)/.exec(issued.bytes.toString())?.[1]
     if (!token) throw new Error(`nothing was issued: ${issued.bytes.toString().slice(0, 200)}`)
-    const heavy = await heavyThings(root, { record, token })
+    const heavy = heavyThings(root, { record, token })
 
     prober = new Worker(new URL('./prober.mjs', import.meta.url), {
       workerData: { url, headers, commission: 'crosswind', every: EVERY_MS },
@@ -75,10 +75,11 @@ export async function benchApart(root, only) {
     let idle = await idleSoFar()
     for (const [name, make] of Object.entries(heavy)) {
       if (only && !name.includes(only)) continue
+      const doing = await make({ get, upload, patch })
+      await told()
       const began = performance.now()
       const statuses = new Set()
       let times = 0
-      const doing = make({ get, upload, patch })
       do {
         statuses.add(await doing())
         times++

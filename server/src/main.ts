@@ -16,6 +16,7 @@ import { Disk } from './http/disk'
 import { FolderFiles } from './media/files'
 import { Library } from './media/library'
 import { fillLikeness } from './people/likeness'
+import { isPassword } from './people/passwords'
 import { invite } from './people/team'
 import { Pegs } from './rack/pegs'
 import { DEMO_SIGN_IN, seed } from './seed'
@@ -93,8 +94,10 @@ async function prepare(config: Config): Promise<void> {
 async function firstRun(config: Config, db: Tables, files: FolderFiles): Promise<(address: string) => string> {
   const demo = () => `Demo sign-in: ${DEMO_SIGN_IN.signIn} / ${DEMO_SIGN_IN.password}`
   if (await db.users.count()) {
-    const shown = await db.users.count({ where: { signIn: DEMO_SIGN_IN.signIn } })
-    return config.demo && shown ? demo : () => 'Sign in as you always do.'
+    // Said as long as it is so.
+    const shown = config.demo ? await db.users.findOne({ where: { signIn: DEMO_SIGN_IN.signIn, leftAt: null } }) : null
+    const opens = shown && (await isPassword(shown.passwordHash, DEMO_SIGN_IN.password))
+    return opens ? demo : () => 'Sign in as you always do.'
   }
   if (config.demo && (await neverUsed(config, db))) {
     await seed(db, files)

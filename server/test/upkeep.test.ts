@@ -400,3 +400,55 @@ describe('backup and restore', () => {
     expect(script('restore', join(data, 'backups', name)).stderr).toMatch(/no backup, or it is damaged/)
   }, 120_000)
 })
+
+describe('a shop of the last published version', () => {
+  /** As `npm run backup` of that version left it: people with a password of their own, an invitation, a handoff, one erased. */
+  const SHOP = 'server/test/published/format-8.tar.gz'
+  const [PASSWORD, LINK] = ['an old shop of ours', 'LZSH62PqVERXlibNy-quNlQZ6Pk6k64S']
+  costly(
+    'is put back, started, judged, worked in, backed up and put back once more',
+    async () => {
+      execFileSync('tar', ['xzf', SHOP, '-C', data])
+      const back = script('restore')
+      expect([back.status, back.stderr]).toEqual([0, ''])
+      const holds = async (brief: string) => {
+        const running = await start()
+        expect(running.said()).not.toContain('Demo sign-in')
+        const v = new Visitor(url())
+        expect((await v.signIn()).status).toBe(401)
+        expect((await v.signIn('maren', PASSWORD)).status).toBe(200)
+        // Judged by the rules of today.
+        const { commissions } = (await v.ask('GET', '/rack')).body
+        expect(commissions.map((c: { id: string }) => c.id)).toEqual(['crosswind', 'first-lantern'])
+        expect(commissions[0]).toMatchObject({ blocking: { level: 'stop', station: 'power' } })
+        expect(commissions[1].gate).toBeGreaterThan(0)
+        const lantern = (await v.ask('GET', '/commissions/first-lantern')).body
+        expect(lantern.record.brief).toBe(brief)
+        const photo = lantern.record.media.find((m: { name: string }) => m.name === 'bench.jpg')
+        expect((await v.raw('GET', `/media/${photo.hash}`)).status).toBe(200)
+        // What was issued then is reached by its link, in each of its forms.
+        const client = new Visitor(url())
+        const page = await client.ask('GET', `/client/${LINK}`)
+        expect(page).toMatchObject({ status: 200, body: { document: { title: 'Reed Warden' } } })
+        for (const form of ['handoff.pdf', 'saber.html'])
+          expect((await client.raw('GET', `/client/${LINK}/${form}`)).status).toBe(200)
+        const archived = (await v.ask('GET', '/archive')).body
+        expect(archived.map((c: { title: string }) => c.title).sort()).toEqual(['Cinder Oath', 'Erased'])
+        expect((await v.ask('GET', '/people')).body.people).toHaveLength(2)
+        return { v, lantern, running }
+      }
+      const { v, lantern, running } = await holds('From before.')
+      const saved = await v.ask('PATCH', '/commissions/first-lantern', {
+        base: lantern.revision,
+        ops: [{ op: 'set', at: '/brief', value: 'From now.' }],
+      })
+      expect(saved.status).toBe(200)
+      expect(script('backup').status).toBe(0)
+      running.child.kill('SIGTERM')
+      await running.code
+      expect(script('restore').status).toBe(0)
+      await holds('From now.')
+    },
+    240_000,
+  )
+})

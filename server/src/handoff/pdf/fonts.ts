@@ -7,15 +7,15 @@ const require = createRequire(import.meta.url)
 
 /** A font of a package, unpacked: the writer would unpack a WOFF's outlines again for every letter. */
 const unpacked = (path: string) => {
-  const packed = readFileSync(require.resolve(path))
+  const packed = readFileSync(path)
   return Buffer.from(
     fonts.woff2ttf(new Uint8Array(packed).buffer, { inflate: (bytes) => [...inflateSync(Uint8Array.from(bytes))] }),
   )
 }
 const archivo = (weight: number, set: string) => () =>
-  unpacked(`@fontsource/archivo/files/archivo-${set}-${weight}-normal.woff`)
+  unpacked(require.resolve(`@fontsource/archivo/files/archivo-${set}-${weight}-normal.woff`))
 const dejavu = (name: string) => () => readFileSync(require.resolve(`dejavu-fonts-ttf/ttf/${name}.ttf`))
-const emoji = () => unpacked('@fontsource/noto-emoji/files/noto-emoji-emoji-400-normal.woff')
+const emoji = () => unpacked(require.resolve('@fontsource/noto-emoji/files/noto-emoji-emoji-400-normal.woff'))
 /** Of Debian's package of letters, which the scripts of this project install. */
 const eastAsian = () => readFileSync('/usr/share/fonts/truetype/wqy/wqy-microhei.ttc')
 
