@@ -60,3 +60,45 @@ test('many at once are answered though each new connection takes seconds; afterw
   await many()
   expect(opened).toBe(after)
 })
+
+test('the database refuses the program while it runs: that is told, never a fault, and it goes on by itself afterwards', async () => {
+  late = false
+  const v = new Visitor(server.url)
+  expect((await v.signIn()).status).toBe(200)
+  const own = decodeURIComponent(new URL(server.appUrl).password)
+  // As somebody does who tidies up passwords: it is another one, and who is connected is sent away.
+  const changed = async (from: string, to: string) => {
+    const as = new URL(server.appUrl)
+    as.password = from
+    await server.sql('SET PASSWORD = PASSWORD(?)', [to], as.href)
+    as.password = to
+    const others = 'SELECT id FROM information_schema.processlist WHERE id <> CONNECTION_ID()'
+    for (const { id } of await server.sql(others, [], as.href))
+      await server.sql(`KILL ${Number(id)}`, [], as.href).catch(() => {})
+  }
+  const base = (await v.ask('GET', '/commissions/first-lantern')).body.revision
+  const asked = () =>
+    Promise.all([
+      v.ask('GET', '/rack'),
+      v.ask('GET', '/session'),
+      v.ask('PATCH', '/commissions/first-lantern', { base, ops: [{ op: 'set', at: '/brief', value: 'meanwhile' }] }),
+      new Visitor(server.url).signIn(),
+      new Visitor(server.url).ask('GET', '/client/nobody'),
+    ])
+  await changed(own, 'another')
+  for (const r of [...(await asked()), ...(await asked())])
+    expect(r).toMatchObject({
+      status: 503,
+      body: { type: '/problems/database', detail: expect.stringMatching(/again/) },
+    })
+  const health = await v.ask('GET', '/health')
+  expect(health).toMatchObject({ status: 503, body: { detail: expect.stringContaining('database') } })
+  await changed('another', own)
+  let r = await v.ask('GET', '/rack')
+  for (let i = 0; i < 50 && r.status === 503; i++) {
+    await new Promise((done) => setTimeout(done, 100))
+    r = await v.ask('GET', '/rack')
+  }
+  expect(r.status).toBe(200)
+  expect((await v.ask('GET', '/commissions/first-lantern')).body.revision).toBe(base)
+}, 60_000)
