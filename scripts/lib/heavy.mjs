@@ -44,7 +44,7 @@ async function archive(root, record, tone) {
   const yazl = createRequire(join(root, 'server', 'package.json'))('yazl')
   const zip = new yazl.ZipFile()
   const hash = createHash('sha256').update(tone).digest('hex')
-  const media = [{ id: 'heavy', hash, type: 'audio/wav', name: 'x.wav' }]
+  const media = [{ id: 'heavy', hash, type: 'audio/wav', name: 'x.wav', bytes: tone.length }]
   const sabers = record.sabers.map((s) => ({ ...s, presets: s.presets.map((p) => ({ ...p, sounds: [] })) }))
   zip.addBuffer(Buffer.from(JSON.stringify({ ...record, media, sabers })), 'commission.json')
   zip.addBuffer(tone, `media/${hash}`)

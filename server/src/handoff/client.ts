@@ -19,6 +19,7 @@ import { Op } from 'sequelize'
 import { sha256, today } from '../base/ids'
 import type { Commissions } from '../commissions/store'
 import type { Tables } from '../db/models'
+import { inTurn } from '../http/limits'
 import { Conflict, HttpProblem, Invalid, NotFound, send } from '../http/problem'
 import { serve } from '../http/serve'
 import type { Library } from '../media/library'
@@ -67,6 +68,11 @@ interface With {
 /** What the client may fetch with a link: the frozen document, the record behind its drawings, its media; and what he says back. */
 export function clientRoutes({ db, store, library, papers, work, webFolder }: With): Router {
   const r = Router()
+  // A page asks for some photos at once; a hundred papers by one link wait for each other.
+  r.use(
+    '/client/:token',
+    inTurn((req) => String(req.params.token)),
+  )
   /** Where a link leads, as long as it leads anywhere. */
   const find = async (token: string) => {
     const row = await db.handoffs.findOne({

@@ -1,6 +1,7 @@
 import type { IncomingMessage } from 'node:http'
 import { DEEPEST_JSON, nestedDeeper } from '@nubrin/core/import'
-import type { RequestHandler } from 'express'
+import type { Request, RequestHandler } from 'express'
+import PQueue from 'p-queue'
 import { HttpProblem, send } from './problem'
 
 /** For the reader of JSON bodies: refuses what is nested too deep before it is read. */
@@ -18,6 +19,27 @@ export const readablePath: RequestHandler = (req, res, next) => {
     next()
   } catch {
     send(res, new HttpProblem(400, 'path', 'The address is not readable: it is not percent-encoded UTF-8.'))
+  }
+}
+
+/** So many requests of one key are worked on at a time. */
+const AT_A_TIME = 2
+/** Of whoever asks for many things at once, some are worked on and the others wait their turn, so that nobody else waits for them. */
+export function inTurn(keyOf: (req: Request) => string): RequestHandler {
+  const turns = new Map<string, PQueue>()
+  return (req, res, next) => {
+    const key = keyOf(req)
+    const turn = turns.get(key) ?? new PQueue({ concurrency: AT_A_TIME })
+    turns.set(key, turn)
+    void turn.add(
+      () =>
+        new Promise<void>((done) => {
+          res.once('close', done)
+          if (res.closed) done()
+          else next()
+        }),
+    )
+    void turn.onIdle().then(() => turns.get(key) === turn && turns.delete(key))
   }
 }
 

@@ -17,9 +17,11 @@ class Refused extends Error {
  */
 export function applyOps<T>(value: T, ops: readonly Op[]): Applied<T> {
   let at: unknown = value
+  // Lists that were made here are nobody else's yet: of two thousand things each is put in, and not the list made anew.
+  const own: Own = new WeakSet()
   for (const op of ops) {
     try {
-      at = applyOne(at, op)
+      at = applyOne(at, op, own)
     } catch (e) {
       if (e instanceof Refused) return { ok: false, op, why: e.why }
       throw e
@@ -28,7 +30,9 @@ export function applyOps<T>(value: T, ops: readonly Op[]): Applied<T> {
   return { ok: true, value: at as T }
 }
 
-function applyOne(root: unknown, op: Op): unknown {
+type Own = WeakSet<readonly Item[]>
+
+function applyOne(root: unknown, op: Op, own: Own): unknown {
   switch (op.op) {
     case 'set':
     case 'unset':
@@ -41,9 +45,10 @@ function applyOne(root: unknown, op: Op): unknown {
       })
     case 'insert':
       return within(root, stepsOf(op.at), (list) => {
-        if (!isKeyed(list)) throw new Refused('notAList')
-        if (list.some((x) => x.id === op.item.id)) throw new Refused('twice')
-        return insertAfter(list, op.item, op.after)
+        if (!own.has(list as Item[]) && !isKeyed(list)) throw new Refused('notAList')
+        const items = list as Item[]
+        if (items.some((x) => x.id === op.item.id)) throw new Refused('twice')
+        return insertAfter(items, op.item, op.after, own)
       })
     case 'remove':
     case 'move': {
@@ -53,16 +58,19 @@ function applyOne(root: unknown, op: Op): unknown {
         const item = items.find((x) => x.id === id)
         if (!item) throw new Refused('gone')
         const rest = items.filter((x) => x !== item)
-        return op.op === 'remove' ? rest : insertAfter(rest, item, op.after)
+        return op.op === 'remove' ? rest : insertAfter(rest, item, op.after, own)
       })
     }
   }
 }
 
-function insertAfter(list: Item[], item: Item, after: string | null): Item[] {
+function insertAfter(list: Item[], item: Item, after: string | null, own: Own): Item[] {
   const anchor = after === null ? -1 : list.findIndex((x) => x.id === after)
   const place = after === null ? 0 : anchor < 0 ? list.length : anchor + 1
-  return [...list.slice(0, place), item, ...list.slice(place)]
+  const mine = own.has(list) ? list : [...list]
+  own.add(mine)
+  mine.splice(place, 0, item)
+  return mine
 }
 
 /** Changes what stands at a path, copying only what lies on the way to it. */
