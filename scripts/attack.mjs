@@ -11,6 +11,7 @@ import { letterRounds } from './attack/letters.mjs'
 import { loadRounds } from './attack/loads.mjs'
 import { oddRounds } from './attack/odd.mjs'
 import { peopleRounds } from './attack/people.mjs'
+import { startRounds } from './attack/starts.mjs'
 import { makeWorld } from './attack/world.mjs'
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)))
@@ -23,8 +24,8 @@ const MANY = small
   ? { json: 120, zip: 15, wav: 20, csv: 15, pictures: 10, routes: 2, sessions: 3, links: 3, helpers: 4 }
   : { json: 10_000, zip: 1000, wav: 1000, csv: 500, pictures: 500, routes: 40, sessions: 60, links: 60, helpers: 40 }
 const MORE = small
-  ? { queue: 6, recalls: 1, erased: 2, heavy: 1, letters: 4, kills: 1, disk: 1 }
-  : { queue: 200, recalls: 20, erased: 30, heavy: 99, letters: 150, kills: 30, disk: 3 }
+  ? { queue: 6, recalls: 1, erased: 2, heavy: 1, letters: 4, starts: 1, kills: 1, disk: 1 }
+  : { queue: 200, recalls: 20, erased: 30, heavy: 99, letters: 150, starts: 12, kills: 30, disk: 3 }
 const MOST_MEMORY = 1024 ** 3
 
 const { build } = await import('./build.mjs')
@@ -41,6 +42,7 @@ try {
     ...keepingRounds(world),
     ...loadRounds(world),
     ...letterRounds(world),
+    ...startRounds(world),
     ...deathRounds(world),
   }
   await world.start()
