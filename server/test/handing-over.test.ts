@@ -280,7 +280,14 @@ describe('the client’s PDF', () => {
 })
 
 describe('a recalled lot', () => {
-  const body = { id: 'rc-2609', q: 'L-2609', why: 'Some cells of this lot swell.', todo: 'Take the cell out.' }
+  // Of this commission alone, whatever else was taken in by then.
+  const LOT = 'L-2609-R'
+  beforeAll(async () => {
+    const [saber] = (await record('reed-warden')).sabers
+    const cell = saber!.parts.find((p) => p.lot === 'L-2609')!
+    await change('reed-warden', [{ op: 'set', at: `/sabers/@${saber!.id}/parts/@${cell.id}/lot`, value: LOT }])
+  })
+  const body = { id: 'rc-2609', q: LOT, why: 'Some cells of this lot swell.', todo: 'Take the cell out.' }
   type Message = { commission: string; client: string; contact: string; to: string; text: string; sent: boolean }
   const write = async (more: object): Promise<{ messages: Message[]; erased: number }> => {
     const r = await me.ask('POST', '/recall/messages', { ...body, ...more })
@@ -297,7 +304,7 @@ describe('a recalled lot', () => {
   test('drafts a message to every client whose saber carries it, and sends nothing yet', async () => {
     const one = warden(await write({ send: false }))!
     expect(one).toMatchObject({ client: 'Ilsabet Vorne', sent: false })
-    for (const t of ['Reed Warden', 'L-2609', body.why, body.todo]) expect(one.text).toContain(t)
+    for (const t of ['Reed Warden', LOT, body.why, body.todo]) expect(one.text).toContain(t)
   })
   test('a shop without an address of its own is told so, and nothing is sent', async () => {
     await contact('ilsabet@fen.example')
@@ -351,7 +358,7 @@ describe('a recalled lot', () => {
   })
   test('what was taken off the rack is found and written to as well, and its log says so when it hangs there again', async () => {
     expect((await me.ask('DELETE', '/commissions/reed-warden')).status).toBe(204)
-    expect((await me.ask('GET', '/recall?q=L-2609')).body).toMatchObject({
+    expect((await me.ask('GET', `/recall?q=${LOT}`)).body).toMatchObject({
       carried: [{ commission: 'reed-warden', client: 'Ilsabet Vorne', place: 'off' }],
       ...{ sabers: 1, erased: 0 },
     })
@@ -380,8 +387,8 @@ describe('a recalled lot', () => {
   test('what is erased for good takes its letters along; it is counted, and nobody is written to', async () => {
     expect((await me.ask('POST', '/commissions/reed-warden/erase', { why: 'asked by the client' })).status).toBe(204)
     expect(letters()).toEqual([])
-    const found = (await me.ask('GET', '/recall?q=L-2609')).body
-    expect(found).toMatchObject({ carried: [{ client: null, place: 'erased', lot: 'L-2609' }], sabers: 1, erased: 1 })
+    const found = (await me.ask('GET', `/recall?q=${LOT}`)).body
+    expect(found).toMatchObject({ carried: [{ client: null, place: 'erased', lot: LOT }], sabers: 1, erased: 1 })
     expect(JSON.stringify(found)).not.toMatch(/Ilsabet|Reed/)
     expect(await write({ id: 'rc-gone', send: true })).toEqual({ messages: [], erased: 1 })
     expect(letters()).toEqual([])
