@@ -7,9 +7,25 @@ const PATIENCE = 15_000
 /** Connections that stay open, so that nobody waits for one after a quiet hour. */
 const WARM = 4
 
+/** A moment as the columns have it: UTC, to the millisecond. */
+const moment = (at: Date) => at.toISOString().slice(0, 23).replace('T', ' ')
+const inUtc = (v: unknown): unknown => (v instanceof Date ? moment(v) : Array.isArray(v) ? v.map(inUtc) : v)
+/** The library writes moments of models in UTC and those of plain SQL in the machine's own zone: here there is one. */
+class Utc extends Sequelize {
+  // biome-ignore lint/suspicious/noExplicitAny: the library declares it eight times over
+  override query(sql: any, options?: any): any {
+    const { replacements } = options ?? {}
+    if (!replacements) return super.query(sql, options)
+    const clean = Array.isArray(replacements)
+      ? replacements.map(inUtc)
+      : Object.fromEntries(Object.entries(replacements).map(([k, v]) => [k, inUtc(v)]))
+    return super.query(sql, { ...options, replacements: clean })
+  }
+}
+
 /** One connection pool to MariaDB. JSON columns come back parsed. */
 export function connect(url: string): Sequelize {
-  return new Sequelize(url.replace(/^mysql:/, 'mariadb:'), {
+  return new Utc(url.replace(/^mysql:/, 'mariadb:'), {
     dialect: 'mariadb',
     dialectModule: mariadb,
     logging: false,
