@@ -124,22 +124,6 @@ describe.each([
     expect(await store().changes('one', c.id, 1, savedAt)).toHaveLength(1)
     expect((await store().change(osk, c.id, 2, title(second.record, 'third'), { at: now })).revision).toBe(3)
   })
-  test.each(['America/St_Johns', 'Asia/Kathmandu'])('moments are the same in each column, in %s', async (zone) => {
-    const own = process.env.TZ
-    process.env.TZ = zone
-    try {
-      const c = fresh(`zone-${zone.slice(0, 3).toLowerCase()}-${name.split(' ')[1]!.toLowerCase()}`)
-      const made = await store().create(osk, c)
-      const next = await store().change(osk, c.id, 1, title(c, 'in another zone'), { at: made.savedAt })
-      // What was read before the last change is of this history, too.
-      expect((await store().changes('one', c.id, 1, made.savedAt)).map((r) => r.at)).toEqual([next.savedAt])
-      expect((await store().history('one', c.id)).map((r) => r.at)).toEqual([next.savedAt, made.savedAt])
-      expect((await store().load('one', c.id)).savedAt).toBe(next.savedAt)
-    } finally {
-      if (own === undefined) delete process.env.TZ
-      else process.env.TZ = own
-    }
-  })
   test('what takes a maker takes one by whatever way it comes: begun, brought in, changed', async () => {
     const refused = async (run: Promise<unknown>) => await expect(run).rejects.toMatchObject({ status: 403 })
     const c = fresh(own('helped'))
