@@ -23,7 +23,7 @@ import { isLoopback, knownHost, readablePath, verifyDepth } from './http/limits'
 import { requestLog } from './http/log'
 import { HttpProblem, NotFound, onError } from './http/problem'
 import { JsonText, serve } from './http/serve'
-import { Outbox } from './mail/outbox'
+import type { Outbox } from './mail/outbox'
 import type { Library } from './media/library'
 import { mediaRoutes } from './media/routes'
 import { selfRoutes, signInRoutes } from './people/routes'
@@ -42,6 +42,7 @@ export interface Parts {
   db: Tables
   store: Commissions
   library: Library
+  outbox: Outbox
   work: Work
   pegs: Pegs
   disk: Disk
@@ -50,7 +51,7 @@ export interface Parts {
 }
 
 /** The whole server: API under /api, the built interface everywhere else. */
-export function createApp({ config, db, store, library, work, pegs, disk, cookieSecret, log }: Parts): Express {
+export function createApp({ config, db, store, library, outbox, work, pegs, disk, cookieSecret, log }: Parts): Express {
   learnAll()
   const papers = new Papers(work)
   const app = express()
@@ -112,13 +113,13 @@ export function createApp({ config, db, store, library, work, pegs, disk, cookie
   rackRoutes(api, pegs, db)
   commissionRoutes(api, { store, db, library, work })
   mediaRoutes(api, library, work, (shopId, id) => store.there(shopId, id))
-  eraseRoutes(api, db, library, config.dataFolder)
+  eraseRoutes(api, { db, library, outbox, data: config.dataFolder })
   earlierRoutes(api, db, work)
   shopExportRoutes(api, db, library)
   phoneLinkRoutes(api, store, db)
   handoffRoutes(api, { store, db, library, papers, work, webFolder: config.webFolder })
   shelfRoutes(api, { db, work })
-  recallRoutes(api, { db, store, outbox: new Outbox(join(config.dataFolder, 'outbox')) })
+  recallRoutes(api, { db, store, outbox })
   api.use((req, _res) => {
     throw new NotFound(`There is nothing at ${req.method} ${req.baseUrl}${req.path}.`)
   })

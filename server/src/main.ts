@@ -13,6 +13,7 @@ import { allow, migrate, wipe } from './db/migrations'
 import { connect, type Tables, tables } from './db/models'
 import { transact } from './db/transact'
 import { Disk } from './http/disk'
+import { Outbox } from './mail/outbox'
 import { FolderFiles } from './media/files'
 import { Library } from './media/library'
 import { fillLikeness } from './people/likeness'
@@ -40,7 +41,8 @@ async function main() {
   const welcome = await firstRun(config, db, files)
   await fillLikeness(db)
   const library = new Library(db, files)
-  await repeatErasures({ db, library, data: config.dataFolder })
+  const outbox = new Outbox(join(config.dataFolder, 'outbox'))
+  await repeatErasures({ db, library, outbox, data: config.dataFolder })
   const store = new SqlCommissions(db)
   const script = join(here, 'worker.js')
   const work = new ThreadWork(script)
@@ -49,7 +51,18 @@ async function main() {
   const pegs = new Pegs(db, work, rules, disk)
 
   const server = createServer(
-    createApp({ config, db, store, library, work, pegs, disk, cookieSecret: cookieSecret(config.dataFolder), log }),
+    createApp({
+      config,
+      db,
+      store,
+      library,
+      outbox,
+      work,
+      pegs,
+      disk,
+      cookieSecret: cookieSecret(config.dataFolder),
+      log,
+    }),
   )
   server.requestTimeout = 120_000
   server.headersTimeout = 20_000

@@ -13,9 +13,11 @@ for (const range of SHAPES.split(' ')) {
 }
 /** Most texts have none but these. */
 const COMMON = /^[\n -~\u00a0-\u024f\u2010-\u2026]*$/
-/** Marks that have no shape of their own: they join letters, choose their form or say in which direction they run. */
-const SHAPELESS =
-  /\u061c|[\u200b-\u200f]|[\u2028-\u202e]|[\u2060-\u2069]|\ufeff|[\ufe00-\ufe0f]|[\u{e0020}-\u{e007f}]|\p{Cc}/u
+/** Marks that nobody sees: they say where a line may end or in which direction it runs. The paper does without them. */
+export const UNSEEN = /[\u061c\u200b\u200e\u200f\u2028-\u202e\u2060-\u2069\ufeff]/u
+/** Marks without a shape of their own that join letters or choose their form. */
+export const SHAPING = /\u200c|\u200d|[\ufe00-\ufe0f]|[\u{e0020}-\u{e007f}]/u
+const CONTROL = /\p{Cc}/u
 
 const printable = (code: number): boolean => {
   let [low, high] = [0, ranges.length - 1]
@@ -32,5 +34,6 @@ const printable = (code: number): boolean => {
 /** The letters of a text that the paper has no shape for, each once, in their order; none where all of it can be printed. */
 export function unprinted(text: string): string[] {
   if (COMMON.test(text)) return []
-  return [...new Set(text.toWellFormed())].filter((c) => !SHAPELESS.test(c) && !printable(c.codePointAt(0)!))
+  const shapeless = (c: string) => UNSEEN.test(c) || SHAPING.test(c) || CONTROL.test(c)
+  return [...new Set(text.toWellFormed())].filter((c) => !shapeless(c) && !printable(c.codePointAt(0)!))
 }

@@ -9,13 +9,14 @@ import type { Tables } from '../db/models'
 import { transact } from '../db/transact'
 import { Conflict, NotFound } from '../http/problem'
 import { serve } from '../http/serve'
-import { Outbox } from '../mail/outbox'
+import type { Outbox } from '../mail/outbox'
 import type { Library } from '../media/library'
 import { project } from './rows'
 
 interface With {
   db: Tables
   library: Library
+  outbox: Outbox
   /** The data folder. */
   data: string
 }
@@ -54,7 +55,7 @@ function erased(c: Commission): Commission {
  * procedure of the database alone. Files that none else has or had go from the disk. May be repeated, as after a backup was
  * restored.
  */
-async function eraseCommissions({ db, library, data }: With, shopId: string, ids: readonly string[]): Promise<void> {
+async function eraseCommissions({ db, library, outbox }: With, shopId: string, ids: readonly string[]): Promise<void> {
   const orphans: string[] = []
   for (const id of ids)
     await transact(db.sequelize, async (transaction) => {
@@ -73,11 +74,12 @@ async function eraseCommissions({ db, library, data }: With, shopId: string, ids
         await db.clients.destroy({ where: { id: client }, transaction })
     })
   await library.drop(orphans)
-  for (const id of ids) await new Outbox(join(data, 'outbox')).drop(id)
+  for (const id of ids) await outbox.drop(id)
 }
 
 /** Erasing for good, for owners, of what is off the rack already. */
-export function eraseRoutes(r: Router, db: Tables, library: Library, data: string): void {
+export function eraseRoutes(r: Router, by: With): void {
+  const { db, data } = by
   serve(r, API.erase, async ({ params, body, who }) => {
     const row = await db.commissions.findOne({
       where: { id: params.id, shopId: who.shopId },
@@ -85,7 +87,7 @@ export function eraseRoutes(r: Router, db: Tables, library: Library, data: strin
     })
     if (!row) throw new NotFound(`There is no commission ${params.id} in this shop.`)
     if (!row.archivedAt) throw new Conflict('It still hangs on the rack. Take it off first.')
-    await eraseCommissions({ db, library, data }, who.shopId, [params.id])
+    await eraseCommissions(by, who.shopId, [params.id])
     // Noted without a name: it is repeated when an older backup is restored.
     await db.erasures.create({
       id: newId('e'),
@@ -104,7 +106,8 @@ export function eraseRoutes(r: Router, db: Tables, library: Library, data: strin
  * Repeats every erasure that a restored backup has undone: their notes stand in a file of their own beside the database,
  * which no backup puts back. Gives how many there were to repeat.
  */
-export async function repeatErasures({ db, library, data }: With): Promise<number> {
+export async function repeatErasures(by: With): Promise<number> {
+  const { db, data } = by
   const path = join(data, ERASURES)
   if (!existsSync(path)) return 0
   const notes = readFileSync(path, 'utf8')
@@ -116,7 +119,6 @@ export async function repeatErasures({ db, library, data }: With): Promise<numbe
     attributes: ['id', 'shopId'],
   })
   for (const { id, shopId } of back)
-    if (notes.some((n) => n.id === id && n.shopId === shopId))
-      await eraseCommissions({ db, library, data }, shopId, [id])
+    if (notes.some((n) => n.id === id && n.shopId === shopId)) await eraseCommissions(by, shopId, [id])
   return back.length
 }

@@ -14,9 +14,9 @@ import type { Commission } from '@nubrin/core/record'
 import { diffOps } from '@nubrin/core/record/ops'
 import { type Request, Router } from 'express'
 import { rateLimit } from 'express-rate-limit'
-import { LRUCache } from 'lru-cache'
 import { Op } from 'sequelize'
 import { sha256, today } from '../base/ids'
+import { Once } from '../base/once'
 import type { Commissions } from '../commissions/store'
 import type { Tables } from '../db/models'
 import { inTurn } from '../http/limits'
@@ -85,19 +85,11 @@ export function clientRoutes({ db, store, library, papers, work, webFolder }: Wi
     })
     if (!row)
       throw new NotFound('This link does not lead anywhere, is too old, or was withdrawn. Ask the shop for a new one.')
-    const frozen = await frozenOf(row.id)
+    const frozen = await lately.of(row.id, () => readFrozen(db, row.id))
     return { id: row.id, number: row.number, of: row.commissionId, whom: { id: `link ${row.id}` }, ...frozen }
   }
   // Frozen is frozen: who looks at one page again, or thirty at once, has it read once.
-  const lately = new LRUCache<string, Promise<Frozen>>({ max: 24, ttl: LATELY })
-  const frozenOf = (id: string): Promise<Frozen> => {
-    const there = lately.get(id)
-    if (there) return there
-    const read = readFrozen(db, id)
-    lately.set(id, read)
-    read.catch(() => lately.delete(id))
-    return read
-  }
+  const lately = new Once<Frozen>({ max: 24, ttl: LATELY })
   serve(r, API.clientPage, async ({ params, res }) => {
     const { document, record } = await find(params.token)
     res.set('Cache-Control', 'private, no-store')

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { type HandoffDocument, handedSaber, handedSounds } from '@nubrin/core/handoff'
 import type { Commission, Saber } from '@nubrin/core/record'
-import { LRUCache } from 'lru-cache'
+import { Once } from '../base/once'
 import type { Library } from '../media/library'
 import type { Done, Whom, Work } from '../work/kinds'
 
@@ -34,7 +34,7 @@ async function photosFor(record: Commission, shopId: string, library: Library): 
 const MOST_SOUND_BYTES = 1024 * 1024
 
 /** What was pressed lately, or is just being: the sounds of a saber are the same in each of its handoffs. */
-const pressedBefore = new LRUCache<string, Promise<Done<'pressed'>>>({ max: 24 })
+const pressedBefore = new Once<Done<'pressed'>>({ max: 24 })
 
 /** The sounds of the presets whose licence lets them be copied, pressed in an open codec as far as they fit. */
 async function soundsFor(
@@ -50,13 +50,8 @@ async function soundsFor(
   if (!sounds.length) return new Map()
   // By what this shop has, not by what its record names.
   const key = sounds.map((x) => x.hash).join(' ')
-  let done = pressedBefore.get(key)
-  if (!done) {
-    done = work.run('pressed', { sounds, most: MOST_SOUND_BYTES }, whom)
-    pressedBefore.set(key, done)
-    done.catch(() => pressedBefore.delete(key))
-  }
-  return new Map((await done).map(({ hash, bytes }) => [hash, { type: 'audio/ogg', bytes }]))
+  const done = await pressedBefore.of(key, () => work.run('pressed', { sounds, most: MOST_SOUND_BYTES }, whom))
+  return new Map(done.map(({ hash, bytes }) => [hash, { type: 'audio/ogg', bytes }]))
 }
 
 /** Text that may stand in a script: nothing in it ends the script. */

@@ -1,7 +1,6 @@
 import { API, type GoodOf } from '@nubrin/core/api'
 import { recallMessage } from '@nubrin/core/handoff'
 import type { Commission, Id } from '@nubrin/core/record'
-import { diffOps } from '@nubrin/core/record/ops'
 import type { Router } from 'express'
 import { QueryTypes } from 'sequelize'
 import { sha256, today } from '../base/ids'
@@ -14,6 +13,8 @@ import { settingsOf } from '../people/settings'
 
 /** Found by one of three indexes, each for itself: a lot, a part of the catalogue, or how a name begins. */
 const CARRYING = `
+  SELECT f.name AS part, f.lot, f.kind, s.id AS saberId, s.name AS saber, c.id AS commission, c.title, c.shipped, k.name AS client,
+    CASE WHEN c.erased_at IS NOT NULL THEN 'erased' WHEN c.place = 'archived' THEN 'off' ELSE 'rack' END AS place
   FROM (
     SELECT commission_id, id FROM fitted_parts WHERE lot = :q
     UNION SELECT commission_id, id FROM fitted_parts WHERE catalogue_id = :q
@@ -23,9 +24,8 @@ const CARRYING = `
   JOIN commissions c ON c.id = f.commission_id
   JOIN sabers s ON s.commission_id = f.commission_id AND s.id = f.saber_id
   LEFT JOIN clients k ON k.id = c.client_id
-  WHERE c.shop_id = :shop`
-const PLACE = `CASE WHEN c.erased_at IS NOT NULL THEN 'erased' WHEN c.place = 'archived' THEN 'off' ELSE 'rack' END`
-const ONE = `f.name AS part, f.lot, f.kind, s.id AS saberId, s.name AS saber, c.id AS commission, c.title, c.shipped, k.name AS client, ${PLACE} AS place`
+  WHERE c.shop_id = :shop
+  ORDER BY c.title, s.position`
 /** So many are shown; all are counted, and all are written to. */
 const SHOWN = 500
 
@@ -40,33 +40,20 @@ interface With {
 
 /** Which sabers carry a part or a lot, wherever they are by now, and letters to the people who have them. */
 export function recallRoutes(r: Router, { db, store, outbox }: With): void {
-  const ask = <T extends object>(shop: string, asked: string, sql: string) => {
+  const carrying = (shop: string, asked: string) => {
     const q = asked.trim()
     const like = `${q.replace(/[%_\\]/g, '\\$&')}%`
-    return db.sequelize.query<T>(sql, { type: QueryTypes.SELECT, replacements: { shop, q, like } })
+    return db.sequelize.query<Carried>(CARRYING, { type: QueryTypes.SELECT, replacements: { shop, q, like } })
   }
   serve(r, API.recall, async ({ query, who }) => {
-    const carried = await ask<Carried>(
-      who.shopId,
-      query.q,
-      `SELECT ${ONE} ${CARRYING} ORDER BY c.title, s.position LIMIT ${SHOWN + 1}`,
-    )
-    const counted = (rows: readonly Carried[]) => {
-      const sabers = new Map(rows.map((x) => [`${x.commission} ${x.saberId}`, x.place]))
-      return { sabers: sabers.size, erased: [...sabers.values()].filter((p) => p === 'erased').length }
-    }
-    if (carried.length <= SHOWN) return { carried, ...counted(carried) }
-    // More than are shown are counted by themselves.
-    const [n] = await ask<{ sabers: number | string; erased: number | string }>(
-      who.shopId,
-      query.q,
-      `SELECT COUNT(DISTINCT s.commission_id, s.id) AS sabers, COUNT(DISTINCT IF(c.erased_at IS NULL, NULL, CONCAT(s.commission_id, ' ', s.id))) AS erased ${CARRYING}`,
-    )
-    return { carried: carried.slice(0, SHOWN), sabers: Number(n!.sabers), erased: Number(n!.erased) }
+    const carried = await carrying(who.shopId, query.q)
+    const places = [...new Map(carried.map((c) => [`${c.commission} ${c.saberId}`, c.place])).values()]
+    const erased = places.filter((p) => p === 'erased').length
+    return { carried: carried.slice(0, SHOWN), sabers: places.length, erased }
   })
 
   serve(r, API.recallMessages, async ({ body, who }) => {
-    const found = await ask<Carried>(who.shopId, body.q, `SELECT ${ONE} ${CARRYING} ORDER BY c.title, s.position`)
+    const found = await carrying(who.shopId, body.q)
     const { name, contact } = await settingsOf(db, who.shopId)
     const from = addressIn(contact)
     if (body.send && !from)
@@ -107,8 +94,8 @@ export function recallRoutes(r: Router, { db, store, outbox }: With): void {
   const noteRecall = async (who: Maker, record: Commission, revision: number, recall: string, subject: string) => {
     const entry = `rc-${sha256(`${recall} ${record.id}`).slice(0, 16)}` as Id<'entry'>
     if (record.log.some((l) => l.id === entry)) return
-    const next = structuredClone(record)
-    next.log.push({ id: entry, on: today(), kind: 'told', by: who.name, text: `Recall: ${subject}` })
-    await store.change(who, record.id, revision, diffOps(record, next), { offRack: true })
+    const item = { id: entry, on: today(), kind: 'told', by: who.name, text: `Recall: ${subject}` }
+    const after = record.log.at(-1)?.id ?? null
+    await store.change(who, record.id, revision, [{ op: 'insert', at: '/log', item, after }], { offRack: true })
   }
 }

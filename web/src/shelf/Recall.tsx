@@ -9,13 +9,12 @@ import { dayText, Refused } from '../kit'
 const RecallLetters = later(() => import('./RecallLetters').then((m) => m.RecallLetters))
 
 type Answer = GoodOf<Api['recall']>
-const many = (n: number, one: string, more = `${one}s`) => `${n} ${n === 1 ? one : more}`
 
 /** How many there are, how many of them are shown, and of how many nobody can be told. */
 function countOf({ carried, sabers, erased }: Answer): string {
   const shown = new Set(carried.map((c) => `${c.commission} ${c.saberId}`)).size
   return [
-    many(sabers, 'saber'),
+    `${sabers} ${sabers === 1 ? 'saber' : 'sabers'}`,
     shown < sabers ? `the first ${shown} are shown` : '',
     erased ? `${erased} ${erased === 1 ? 'is' : 'are'} of people whose data were erased: nobody can reach them` : '',
   ]

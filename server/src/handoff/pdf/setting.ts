@@ -1,3 +1,4 @@
+import { SHAPING, UNSEEN } from '@nubrin/core/words'
 import makeBidi from 'bidi-js'
 import { FACES, LAST_RESORT, type Weight } from './fonts'
 
@@ -21,19 +22,18 @@ export interface Line {
   text: string
 }
 
+const EVERY_UNSEEN = new RegExp(UNSEEN, 'gu')
 /** What the format does not hold or nobody can see: half a surrogate pair, control characters, marks of direction. */
 export const clean = (text: string) =>
   text
     .toWellFormed()
     // biome-ignore lint/suspicious/noControlCharactersInRegex: that is what is taken out
     .replace(/[\u0000-\u0009\u000b-\u001f\u007f-\u009f]/g, ' ')
-    .replace(/[\u061c\u200b\u200e\u200f\u2028-\u202e\u2060-\u2069\ufeff]/g, '')
+    .replace(EVERY_UNSEEN, '')
 
 const bidi = makeBidi()
 const graphemes = new Intl.Segmenter()
 const lettersOf = (text: string): string[] => Array.from(graphemes.segment(text), (s) => s.segment)
-/** Chooses a shape and has none itself. */
-const SHAPELESS = /\u200c|\u200d|[\ufe00-\ufe0f]|[\u{e0020}-\u{e007f}]/u
 const PLAIN = /^[ -~]*$/
 /** Letters that are written from right to left. */
 const LEFTWARD = /[\u0590-\u08ff\ufb1d-\ufdff\ufe70-\ufefc\u{10800}-\u{10fff}\u{1e800}-\u{1efff}]/u
@@ -179,7 +179,7 @@ export class Setting {
     const key = `${weight}${letter}`
     const known = this.fontOf.get(key)
     if (known) return known
-    const codes = [...letter].filter((c) => !SHAPELESS.test(c)).map((c) => c.codePointAt(0)!)
+    const codes = [...letter].filter((c) => !SHAPING.test(c)).map((c) => c.codePointAt(0)!)
     const faces = FACES[weight]
     const has = faces.find((f) => {
       if (!this.registered.has(f.key)) this.doc.registerFont(f.key, f.bytes(), f.family)
