@@ -2,6 +2,7 @@ import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { type BrowserContext, test as base, expect, type Page } from '@playwright/test'
+import type { Commission } from '../core/src/record'
 // @ts-expect-error a plain script without types, shared with npm run shots
 import { CHROMIUM } from '../scripts/lib/chromium.mjs'
 // @ts-expect-error a plain script without types, shared with npm test
@@ -110,21 +111,27 @@ export async function signIn(page: Page, url: string) {
   })
   expect(answer.ok()).toBe(true)
 }
+/** Whoever is signed in changes a commission as it stands. */
+export async function change(page: Page, url: string, id: string, ops: (record: Commission) => object[]) {
+  const { csrf } = await (await page.request.get(`${url}/api/session`)).json()
+  const path = `${url}/api/commissions/${id}`
+  const { revision, record } = await (await page.request.get(path)).json()
+  const data = { base: revision, ops: ops(record) }
+  const set = await page.request.patch(path, { headers: { 'x-csrf-token': csrf }, data })
+  expect(set.status(), await set.text()).toBe(200)
+}
 /** The shop issues a commission as it is, and sets aside by name what stands against it. Gives the link. */
 export async function issued(page: Page, url: string, id: string): Promise<string> {
   const { csrf } = await (await page.request.get(`${url}/api/session`)).json()
   const headers = { 'x-csrf-token': csrf }
-  const path = `${url}/api/commissions/${id}`
-  const issue = () => page.request.post(`${path}/handoffs`, { headers })
+  const issue = () => page.request.post(`${url}/api/commissions/${id}/handoffs`, { headers })
   const first = await issue()
   if (first.status() !== 409) return (await first.json()).link
-  const { revision, record } = await (await page.request.get(path)).json()
   const aside = { who: 'Maren', reason: 'Tried here.', on: '2026-11-24' }
   const waivers = ((await first.json()).open as { key: string }[]).map(({ key }) => ({ key, ...aside }))
-  const value = [...record.handoff.waivers, ...waivers]
-  const ops = [{ op: 'set', at: '/handoff/waivers', value, was: record.handoff.waivers }]
-  const set = await page.request.patch(path, { headers, data: { base: revision, ops } })
-  expect(set.status(), await set.text()).toBe(200)
+  await change(page, url, id, ({ handoff }) => [
+    { op: 'set', at: '/handoff/waivers', value: [...handoff.waivers, ...waivers], was: handoff.waivers },
+  ])
   return (await (await issue()).json()).link
 }
 /** Signed in and before the rack. */

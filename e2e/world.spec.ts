@@ -1,8 +1,9 @@
 import type { Page } from '@playwright/test'
 import { readCommission } from '../core/src/import'
+import { STATIONS } from '../core/src/judge'
 import type { Commission } from '../core/src/record'
 import { leaves, put } from '../core/test/odd'
-import { expect, issued, open, signIn, test } from './bench'
+import { change, expect, issued, open, signIn, test } from './bench'
 
 /** A record in which every text is the same one, as far as its schema lets it. */
 function sameText(record: Commission, text: string): Commission {
@@ -31,7 +32,6 @@ const beyond = (page: Page) =>
       ...out.slice(0, 4).map((el) => `${el.tagName} ${el.className} ${el.textContent?.slice(0, 40)}`),
     ]
   })
-const STATIONS = ['brief', 'hilt', 'fit', 'power', 'voice', 'controls', 'access', 'proof', 'walkthrough', 'handoff']
 
 test('a word of 240 letters widens nothing: not the rack, not a screen of the bench, not the client’s page', async ({
   page,
@@ -83,14 +83,7 @@ test('what is written from right to left begins at the right, on the client’s 
 }) => {
   const said = 'תודה על הסבלנות, והנה החרב שלך (גרסה 2).'
   await signIn(page, server.url)
-  const path = `${server.url}/api/commissions/reed-warden`
-  const { csrf } = await (await page.request.get(`${server.url}/api/session`)).json()
-  const { revision } = await (await page.request.get(path)).json()
-  const set = await page.request.patch(path, {
-    headers: { 'x-csrf-token': csrf },
-    data: { base: revision, ops: [{ op: 'set', at: '/handoff/words', value: said }] },
-  })
-  expect(set.status()).toBe(200)
+  await change(page, server.url, 'reed-warden', () => [{ op: 'set', at: '/handoff/words', value: said }])
   await page.goto(server.url + (await issued(page, server.url, 'reed-warden')))
   const words = page.getByText(said)
   await words.waitFor()

@@ -2,7 +2,7 @@
 import { heavyThings } from '../lib/heavy.mjs'
 
 export function loadRounds(world) {
-  const { ask, upload, note, nat, many } = world
+  const { ask, note, nat, many } = world
   return {
     async heavy() {
       const { record } = (await ask('GET', '/commissions/reed-warden')).json()
@@ -14,12 +14,7 @@ export function loadRounds(world) {
       for (let i = 0; i < many.heavy; i++) {
         const [name] = names.splice(nat(names.length), 1)
         if (!name) break
-        const get = (path) => ask('GET', path)
-        const send = await things[name]({
-          get,
-          upload: async ({ path, bytes, name: file }) => (await upload(path, bytes, file)).status,
-          patch: async (id, ops) => (await world.change(id, ops)).status,
-        })
+        const send = await things[name](world)
         let over = false
         const heavy = send().finally(() => (over = true))
         const others = world.visitor()

@@ -3,6 +3,7 @@ import os from 'node:os'
 import { Worker } from 'node:worker_threads'
 import { benchServer } from './bench-server.mjs'
 import { heavyThings } from './heavy.mjs'
+import { visitor } from './visitor.mjs'
 
 const LIMIT_MS = 300
 const EVERY_MS = 30
@@ -19,43 +20,18 @@ export async function benchApart(root, only) {
   // Whoever sends has a machine of his own; here he gives way to the one that is measured.
   if (process.platform === 'linux') os.setPriority(0, 15)
   const { url: at, up, stop } = await benchServer(root, 'apart')
-  const url = `${at}/api`
   let prober
   try {
     await up
-    const headers = {}
-    const json = { 'content-type': 'application/json' }
-    const send = async (method, path, body, more = {}) => {
-      const r = await fetch(`${url}${path}`, { method, headers: { ...headers, ...more }, body })
-      const bytes = Buffer.from(await r.arrayBuffer())
-      return { status: r.status, bytes, json: () => JSON.parse(bytes), cookies: r.headers.getSetCookie() }
-    }
-    const signed = await send(
-      'POST',
-      '/session',
-      JSON.stringify({ signIn: 'maren', password: 'brass-and-light' }),
-      json,
-    )
-    headers.cookie = signed.cookies.map((c) => c.split(';')[0]).join('; ')
-    headers['x-csrf-token'] = signed.json().csrf
-    const get = (path) => send('GET', path)
-    const upload = ({ path, bytes, name }) => {
-      const form = new FormData()
-      form.append('file', new Blob([bytes]), name)
-      return send('POST', path, form).then((r) => r.status)
-    }
-    const patch = async (id, ops) => {
-      const { revision: base } = (await get(`/commissions/${id}`)).json()
-      return (await send('PATCH', `/commissions/${id}`, JSON.stringify({ base, ops }), json)).status
-    }
-    const { record } = (await get('/commissions/reed-warden')).json()
-    const issued = await send('POST', '/commissions/reed-warden/handoffs', '{}', json)
-    const token = issued.json().token ?? /\/c\/([\w-]+)/.exec(issued.bytes.toString())?.[1]
-    if (!token) throw new Error(`nothing was issued: ${issued.bytes.toString().slice(0, 200)}`)
+    const me = visitor(at)
+    await me.signIn()
+    const { record } = (await me.ask('GET', '/commissions/reed-warden')).json()
+    const issued = await me.ask('POST', '/commissions/reed-warden/handoffs')
+    const token = issued.json().link.split('/').pop()
     const heavy = heavyThings(root, { record, token })
 
     prober = new Worker(new URL('./prober.mjs', import.meta.url), {
-      workerData: { url, headers, commission: 'crosswind', every: EVERY_MS },
+      workerData: { url: `${at}/api`, headers: me.headers(), commission: 'crosswind', every: EVERY_MS },
     })
     const told = () =>
       new Promise((done) => {
@@ -74,7 +50,7 @@ export async function benchApart(root, only) {
     await idleSoFar()
     for (const [name, make] of Object.entries(heavy)) {
       if (only && !name.includes(only)) continue
-      const doing = await make({ get, upload, patch })
+      const doing = await make(me)
       const statuses = new Set()
       const small = {}
       const refused = []

@@ -54,7 +54,7 @@ async function archive(root, record, tone) {
   return Buffer.concat(parts)
 }
 
-/** Each heavy thing by name: given how to ask, it makes what it sends, and gives what sends it and tells the status. */
+/** Each heavy thing by name: given who sends it, it makes what it sends, and gives what sends it and tells the status. */
 export function heavyThings(root, { record, token }) {
   // Made when it is first sent: not every run sends all of them.
   let [tone, picture, zipped] = []
@@ -93,8 +93,8 @@ export function heavyThings(root, { record, token }) {
         item: { id: `h${n}-${i}`, text: `${i}`, blocks: false },
       })),
   }
-  const thirty = (path) => async (get) =>
-    (await Promise.all(Array.from({ length: 30 }, () => get(path)))).map((r) => r.status).join('/')
+  const thirty = (path) => async (ask) =>
+    (await Promise.all(Array.from({ length: 30 }, () => ask('GET', path)))).map((r) => r.status).join('/')
   const pages = {
     'thirty page files': thirty(`/client/${token}/saber.html`),
     'thirty papers': thirty(`/client/${token}/handoff.pdf`),
@@ -103,19 +103,19 @@ export function heavyThings(root, { record, token }) {
   for (const [name, of] of Object.entries(files))
     made[name] = async ({ upload }) => {
       const [path, bytes, file] = await of()
-      return () => upload({ path, bytes, name: file })
+      return async () => (await upload(path, bytes, file)).status
     }
   for (const [name, ops] of Object.entries(changes))
     made[name] =
-      ({ patch }) =>
-      () => {
+      ({ change }) =>
+      async () => {
         n++
-        return patch(record.id, ops())
+        return (await change(record.id, ops())).status
       }
-  for (const [name, ask] of Object.entries(pages))
+  for (const [name, fetched] of Object.entries(pages))
     made[name] =
-      ({ get }) =>
+      ({ ask }) =>
       () =>
-        ask(get)
+        fetched(ask)
   return made
 }
