@@ -37,7 +37,7 @@ export async function benchShop(root) {
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify({ signIn: 'maren', password: 'brass-and-light' }),
     })
-    cookie = signed.headers['set-cookie'][0].split(';')[0]
+    cookie = signed.headers['set-cookie'].map((c) => c.split(';')[0]).join('; ')
     const { csrf } = JSON.parse(signed.text)
     const get = async (path) => {
       const { status, text } = await ask(`${url}${path}`, { headers: headers() })

@@ -7,7 +7,7 @@ const folder = process.env.NUBRIN_COVERED
 /** Writes what was passed so far; a process may be killed at any moment. */
 const note = () => {
   const by = process.env.NUBRIN_COVERED_BY
-  const passed = globalThis.__stryker__?.mutantCoverage?.static
+  const passed = globalThis.__stryker__?.mutantCoverage
   if (folder && by && passed)
     writeFileSync(join(folder, `${by}~${process.pid}~${threadId}.json`), JSON.stringify(passed))
 }

@@ -54,6 +54,14 @@ export async function draw(root, area, n, seed, only) {
   }
 }
 
+/** A file as somebody would have written the fault into it. */
+export function textWith(root, { fileName, replacement, location: { start, end } }) {
+  const text = readFileSync(join(root, fileName), 'utf8')
+  const lines = text.split('\n')
+  const at = ({ line, column }) => lines.slice(0, line).reduce((sum, l) => sum + l.length + 1, column)
+  return text.slice(0, at(start)) + replacement + text.slice(at(end))
+}
+
 /** Copies the tree with the drawn faults in it, each switched off; gives them with what switches each on. */
 export async function plant(root, copy, area, drawn) {
   rmSync(copy, { recursive: true, force: true })
