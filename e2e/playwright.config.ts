@@ -32,14 +32,20 @@ const under = (clock: Clock, files: readonly string[], names?: readonly string[]
   use: { clock, timezoneId: clock.zone },
 })
 /**
- * All tests under the clock that is asked for; or a third of them by a draw, of each file at least one, and half of the files
- * under today's clock and the others under the drawn one.
+ * All tests under the clock that is asked for; or of the files that are held by a draw, the main job and the clock always among
+ * them, a third of the tests and of each file at least one: of every other file under today's clock, of the rest under the drawn one.
  */
+const ALWAYS = ['main-job.spec.ts', 'clock.spec.ts']
 const other = named(process.env.NUBRIN_DRAWN_CLOCK)
-const some = drawn(tests, 1 / 3, (t) => [t.file]).map((t) => t.name)
-const half = drawn(specs, 1 / 2)
+const held = drawn(specs, 1, (file) => (ALWAYS.includes(file) ? [file] : []))
+const some = drawn(
+  tests.filter((t) => held.includes(t.file)),
+  1 / 3,
+  (t) => [t.file],
+).map((t) => t.name)
+const half = held.filter((_, i) => i % 2)
 const projects = other
-  ? [under(TODAY, half, some), under(other, [...specs.filter((f) => !half.includes(f)), 'clock.spec.ts'], some)]
+  ? [under(TODAY, half, some), under(other, [...held.filter((f) => !half.includes(f)), 'clock.spec.ts'], some)]
   : [under(named(process.env.NUBRIN_CLOCK) ?? TODAY, specs)]
 
 /** The real interface in Debian's Chromium, in two workers with a server and data of their own. None is tried twice. */

@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { drawn, LONG } from './drawn'
+import { drawn, HELD, LONG } from './drawn'
 
 test('what is drawn is a share in its own order with every kind among it, the same again by the same seed', () => {
   fc.assert(
@@ -15,9 +15,9 @@ test('what is drawn is a share in its own order with every kind among it, the sa
         expect(draw()).toEqual(out)
         expect(out).toEqual(out.toSorted((a, b) => a.at - b.at))
         expect(new Set(out.map((c) => c.kind))).toEqual(new Set(kinds))
-        const most = Math.max(Math.ceil(share * cases.length), new Set(kinds).size)
+        const most = Math.max(Math.ceil(share * HELD * cases.length), new Set(kinds).size)
         expect(out.length).toBeLessThanOrEqual(LONG ? cases.length : most)
-        expect(out.length).toBeGreaterThanOrEqual(Math.ceil(share * cases.length))
+        expect(out.length).toBeGreaterThanOrEqual(Math.ceil(share * HELD * cases.length))
       },
     ),
   )

@@ -13,9 +13,8 @@ function twelve(): Commission {
   return { ...c, id: 'twelve', sabers, requests: [], arrivals: [], toDos: [], packing: [], media: [], questions: [] }
 }
 
-/** What kind of order one is, for a draw of them: of the demo shop, a case, or many sabers. */
-export const kindOfOrder = ([name]: readonly [string, ...unknown[]]): string =>
-  name === 'twelve sabers' ? 'many' : /^c\d\d$/.test(name) ? 'case' : 'demo'
+/** What kind of order one is, for a draw of them: of the demo shop, or a case; that of twelve sabers is one of these. */
+export const kindOfOrder = ([name]: readonly [string, ...unknown[]]): string => (/^c\d\d$/.test(name) ? 'case' : 'demo')
 
 /** Every order of the demo shop, every kind of job, and twelve sabers at once; each made fresh. */
 export const ORDERS: readonly (readonly [string, () => Commission])[] = [

@@ -2,6 +2,7 @@ import { existsSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import sharp from 'sharp'
+import { costly } from '../../core/test/costly'
 import { connect, type Tables, tables } from '../src/db/models'
 import { FolderFiles } from '../src/media/files'
 import { Library } from '../src/media/library'
@@ -118,7 +119,7 @@ describe('what is erased is gone with its files', () => {
     expect([await there(nobody.hash), await there(somebody.hash)]).toEqual([false, true])
     expect((await me.upload('/media?commission=nothing', await photo(), 'a.png')).status).toBe(404)
   })
-  test('one that is called Erased is erased again after a restore, its letters with it', async () => {
+  costly('one that is called Erased is erased again after a restore, its letters with it', async () => {
     const id = await begin('Erased')
     const { hash } = await upload(await photo(), id)
     await put(id, (await upload(await photo(), id)) as object, 'm-1')

@@ -368,7 +368,7 @@ describe('a recalled lot', () => {
     expect((await record('reed-warden')).log.filter((l) => l.text.startsWith('Recall:'))).toHaveLength(3)
     expect((await me.ask('DELETE', '/commissions/reed-warden')).status).toBe(204)
   })
-  test('a backup has the letters, since the logs in it call them sent', async () => {
+  costly('a backup has the letters, since the logs in it call them sent', async () => {
     const before = letters()
     expect(before).toHaveLength(2)
     const at = await backup({ data: server.data, ownerUrl: server.databaseUrl, into: join(server.data, 'kept') })

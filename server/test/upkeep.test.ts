@@ -1,5 +1,6 @@
 import { type ChildProcess, execFileSync, spawn, spawnSync } from 'node:child_process'
 import {
+  cpSync,
   existsSync,
   mkdirSync,
   mkdtempSync,
@@ -23,7 +24,7 @@ import { freePort, startMariadb } from '../../scripts/lib/mariadb.mjs'
 import { endOrphan } from '../../scripts/lib/orphan.mjs'
 // @ts-expect-error a plain script without types
 import { afterRestore, beginRestore } from '../../scripts/lib/restoring.mjs'
-import { Visitor } from './harness'
+import { demoData, Visitor } from './harness'
 
 let data: string
 let port: number
@@ -69,6 +70,11 @@ async function start(...args: string[]) {
   })
   return r
 }
+/** The same on a folder that holds the demo shop as a first start leaves it. */
+async function startDemo() {
+  cpSync(await demoData(), data, { recursive: true })
+  return start()
+}
 const script = (name: string, ...args: string[]) =>
   spawnSync(process.execPath, [`scripts/${name}.mjs`, ...args], { env: env(), encoding: 'utf8' })
 const url = () => `http://127.0.0.1:${port}`
@@ -89,7 +95,7 @@ describe('starting', () => {
   costly(
     'a second start on the same folder changes nothing and says why; the first one goes on',
     async () => {
-      await start()
+      await startDemo()
       const second = await start()
       expect(await second.code).toBe(1)
       expect(second.said()).toMatch(/Another Nubrin is running on this data folder \(process \d+\)/)
@@ -183,7 +189,7 @@ describe('starting', () => {
   costly(
     'a server and a database that die are started again; the shop goes on',
     async () => {
-      const r = await start()
+      const r = await startDemo()
       const v = await signedIn()
       const children = (pid: number) =>
         execFileSync('ps', ['-o', 'pid=,args=', '--ppid', String(pid)])
@@ -207,7 +213,7 @@ describe('starting', () => {
   costly(
     'of a start that was killed the server is ended by the next, which has its address again; a living one is left alone',
     async () => {
-      const first = await start()
+      const first = await startDemo()
       const pid = JSON.parse(readFileSync(join(data, 'server.json'), 'utf8')).pid as number
       first.child.kill('SIGKILL')
       await first.code
@@ -247,7 +253,7 @@ describe('starting', () => {
   costly(
     'a backup that fell due while it was off is made at the start; health says what is old',
     async () => {
-      const first = await start()
+      const first = await startDemo()
       const path = /read back: (\S+)/.exec(script('backup').stdout)![1]!
       const note = join(data, 'backups', 'last-good.json')
       const says = async () => (await (await fetch(`${url()}/api/health`)).json()).parts.backup
@@ -275,7 +281,7 @@ describe('backup and restore', () => {
   costly(
     'beside the running shop; read back; put back as it was, and what was erased stays erased',
     async () => {
-      const r = await start()
+      const r = await startDemo()
       const v = await signedIn()
       const one = (await v.ask('POST', '/commissions', { title: 'To stay', client: 'Marl' })).body.record
       const gone = (await v.ask('POST', '/commissions', { title: 'To be erased', client: 'Sedge' })).body.record

@@ -1,5 +1,5 @@
 /** @jest-environment jsdom */
-import { describe, expect } from '@jest/globals'
+import { describe, expect, test } from '@jest/globals'
 import type { Beat } from '@nubrin/core/record'
 import { firstSentenceEnd, guessSeconds } from '@nubrin/core/script'
 import { fireEvent, screen, waitFor } from '@testing-library/react'
@@ -81,7 +81,7 @@ describe('a beat as a whole', () => {
     expect(ids.indexOf(moved.id)).toBe(ids.indexOf(after.id) + 1)
     await waitFor(() => expect(screen.queryByRole('button', { name: /far from its kind/ })).toBeNull())
   })
-  costly('leads to the next, and the last to none', async () => {
+  test('leads to the next, and the last to none', async () => {
     await lay('walkthrough', 'reed-warden')
     const { n } = await opened((_b, i) => i === 3)
     await user.click(button('next beat'))

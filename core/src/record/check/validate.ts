@@ -32,24 +32,26 @@ const isMoment = (v: string): boolean =>
   isDay(v.slice(0, 10))
 
 /**
- * The same schema with every kind of fact said once and referred to: hundreds of equal pieces would otherwise be compiled one
- * by one, for seconds.
+ * The same schema with each kind of thing and of fact said once and referred to: hundreds of equal pieces would otherwise be
+ * compiled one by one, for seconds.
  */
-function withFactsOnce(schema: object): object {
+function withEachOnce(schema: object): object {
   const names = new Map<string, string>()
-  const facts: Record<string, unknown> = {}
+  const pieces: Record<string, unknown> = {}
   const walk = (v: unknown): unknown => {
     if (Array.isArray(v)) return v.map(walk)
     if (!isObject(v)) return v
-    if (!('x-fact' in v)) return Object.fromEntries(Object.entries(v).map(([k, x]) => [k, walk(x)]))
-    const text = JSON.stringify(v)
-    const name = names.get(text) ?? `fact${names.size}`
+    const own = Object.fromEntries(Object.entries(v).map(([k, x]) => [k, walk(x)]))
+    // A list of properties may have one that is called type; it is no word there.
+    if (v === schema || !('x-fact' in v || v.type === 'object')) return own
+    const text = JSON.stringify(own)
+    const name = names.get(text) ?? `piece${names.size}`
     names.set(text, name)
-    facts[name] = v
+    pieces[name] = own
     return { $ref: `#/$defs/${name}` }
   }
   const whole = walk(schema) as Record<string, unknown>
-  return names.size ? { ...whole, $defs: { ...(whole.$defs as object | undefined), ...facts } } : schema
+  return names.size ? { ...whole, $defs: { ...(whole.$defs as object | undefined), ...pieces } } : schema
 }
 
 /** A validator that knows this format's own keywords and what a day and a moment are; it compiles a schema once. */
@@ -64,7 +66,7 @@ export const makeAjv = () => {
   const compiled = new WeakMap<object, ValidateFunction>()
   return {
     compile<T>(schema: object): ValidateFunction<T> {
-      const check = compiled.get(schema) ?? ajv.compile(withFactsOnce(schema))
+      const check = compiled.get(schema) ?? ajv.compile(withEachOnce(schema))
       compiled.set(schema, check)
       return check as ValidateFunction<T>
     },
