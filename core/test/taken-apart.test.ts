@@ -87,6 +87,45 @@ describe('a drawing on no more paper than it needs', () => {
       { numRuns: tries(20, 8) },
     )
   })
+  test('it ends where what is drawn ends, and at its page', () => {
+    const at = fc.tuple(fc.integer({ min: 0, max: 600 }), fc.integer({ min: 0, max: 300 }))
+    const drawnOf = fc.array(fc.tuple(at, fc.constantFrom('line', 'circle', 'start', 'middle')), {
+      ...{ minLength: 1, maxLength: 6 },
+    })
+    fc.assert(
+      fc.property(drawnOf, fc.integer({ min: 0, max: 20 }), (list, air) => {
+        // As far as each reaches to its four sides: a line of 40 × 10, a disk of 15, twenty letters of 5.6 in a line of 16.
+        const reach = {
+          line: [0, 40, 0, 10],
+          circle: [15, 15, 15, 15],
+          start: [112, 112, 8, 8],
+          middle: [56, 56, 8, 8],
+        }
+        const prims = list.map(([[x, y], kind]): Prim => {
+          if (kind === 'line')
+            return {
+              t: 'path',
+              role: 'metal',
+              closed: false,
+              pts: [
+                [x, y],
+                [x + 40, y + 10],
+              ],
+            } as never
+          if (kind === 'circle') return { t: 'circle', role: 'metal', at: [x, y], r: 15 } as never
+          return { t: 'text', role: 'label', at: [x, y], text: 'a'.repeat(20), anchor: kind } as never
+        })
+        const far = (side: number, sign: 1 | -1) =>
+          list.map(([p, kind]) => p[side < 2 ? 0 : 1]! + sign * reach[kind as 'line'][side]! + sign * air)
+        const [left, right] = [Math.max(0, Math.min(...far(0, -1))), Math.min(900, Math.max(...far(1, 1)))]
+        const [top, bottom] = [Math.max(0, Math.min(...far(2, -1))), Math.min(400, Math.max(...far(3, 1)))]
+        const out = cropped({ ...scene, prims }, air)
+        expect([out.width, out.height]).toEqual([expect.closeTo(right - left, 6), expect.closeTo(bottom - top, 6)])
+        expect(out.x(10)).toBeCloseTo(scene.x(10) - left, 6)
+      }),
+      { numRuns: tries(200, 60) },
+    )
+  })
   test('an empty one stays as it is', () => {
     const empty = { ...scene, prims: [] }
     expect(cropped(empty, 4)).toBe(empty)

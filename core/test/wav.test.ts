@@ -212,6 +212,23 @@ describe('what is refused, and costs nothing', () => {
   ])('%s', (_what, bytes, code) => {
     expect(codeOf(bytes)).toBe(code)
   })
+  test.each([
+    [-1, 'ok'],
+    [0, 'ok'],
+    // The padding of an odd last piece is left out by many a writer.
+    [1, 'ok'],
+    [2, 'truncated'],
+    [9, 'truncated'],
+    [16, 'truncated'],
+  ])('a header that declares %d bytes more than there are: %s', (more, says) => {
+    const f = file(fmt(), samples16)
+    new DataView(f.buffer).setUint32(4, f.length - 8 + more, true)
+    expect(codeOf(f)).toBe(says)
+    if (says !== 'ok')
+      expect(readWav(f)).toMatchObject({
+        message: `The file is cut short: it declares ${f.length + more} bytes and has ${f.length}.`,
+      })
+  })
   test('more pieces than any recorder writes', () => {
     const pieces = (n: number) => file(...Array<number[]>(n).fill(chunk('JUNK', [])), fmt(), samples16)
     expect(codeOf(pieces(4094))).toBe('ok')

@@ -246,10 +246,7 @@ function cutsOf(saber: Saber, list: readonly Conductors[]): number[] {
     ...shape.sections.flatMap((s) => s.bore.flatMap((b) => [b.x0, b.x1])),
   ]
   const marks = [...new Set(ends)].sort((a, b) => a - b)
-  return marks
-    .slice(1)
-    .map((v, i) => (v + marks[i]!) / 2)
-    .filter((v) => v > 0 && v < shape.length)
+  return marks.slice(1).map((v, i) => (v + marks[i]!) / 2)
 }
 
 /** What fills the bore lets wires through its own slots: a cut through it says nothing. */
