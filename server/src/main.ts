@@ -8,6 +8,7 @@ import { createApp } from './app'
 import { type Config, readConfig } from './base/config'
 import { newId, secret } from './base/ids'
 import { repeatErasures } from './commissions/erase'
+import { gateIn } from './commissions/shipping'
 import { SqlCommissions } from './commissions/sql-store'
 import { allow, migrate, wipe } from './db/migrations'
 import { connect, type Tables, tables } from './db/models'
@@ -43,9 +44,9 @@ async function main() {
   const library = new Library(db, files)
   const outbox = new Outbox(join(config.dataFolder, 'outbox'))
   await repeatErasures({ db, library, outbox, data: config.dataFolder })
-  const store = new SqlCommissions(db)
   const script = join(here, 'worker.js')
   const work = new ThreadWork(script)
+  const store = new SqlCommissions(db, gateIn(work))
   const rules = createHash('sha256').update(readFileSync(script)).digest('hex').slice(0, 40)
   const disk = new Disk(config.dataFolder)
   const pegs = new Pegs(db, work, rules, disk)

@@ -23,7 +23,7 @@ export async function seed(db: Tables, files: Files): Promise<void> {
 }
 
 async function fill(db: Tables, files: Files, transaction: Transaction): Promise<void> {
-  const store = new SqlCommissions(db, transaction)
+  const store = new SqlCommissions(db, async () => [], transaction)
   const shopId = newId('s')
   await db.shops.create({ id: shopId, name: SHOP.name }, { transaction })
   const passwordHash = await hashPassword(DEMO_SIGN_IN.password)

@@ -586,7 +586,7 @@ describe('the rack', () => {
         return Object.fromEntries(Object.entries(n as object).map(([k, v]) => [k, Number(v)]))
       }
       const before = await counts()
-      const c = structuredClone(await record('cinder-oath'))
+      const { shipped: _none, ...c } = structuredClone(await record('reed-warden'))
       c.id = 'counted'
       c.deadline = new Date().toISOString().slice(0, 10)
       expect((await me.upload('/import', Buffer.from(writeCommission(c)), 'x.json')).status).toBe(201)
@@ -601,7 +601,7 @@ describe('the rack', () => {
         ops: [{ op: 'set', at: '/shipped', value: '2026-11-20' }],
       })
       for (let i = 0; i < 5; i++) await counts()
-      await ship
+      expect((await ship).status).toBe(200)
       expect(await counts()).toMatchObject({ open: before.open, shipped: before.shipped! + 1 })
       await me.ask('DELETE', '/commissions/counted')
       expect(await counts()).toMatchObject({ open: before.open, shipped: before.shipped })
@@ -610,6 +610,25 @@ describe('the rack', () => {
       await me.ask('DELETE', '/commissions/counted')
     },
   )
+  test('what stands against shipping keeps it on the rack, whatever day is given, and says what it is', async () => {
+    const path = '/commissions/cinder-oath'
+    const { revision, record } = (await me.ask('GET', path)).body
+    const { gate } = (await me.ask('GET', '/rack')).body.commissions.find((c: { id: string }) => c.id === 'cinder-oath')
+    expect(gate).toBeGreaterThan(0)
+    for (const ops of [
+      [{ op: 'set', at: '/shipped', value: '2026-11-20' }],
+      [
+        { op: 'set', at: '/brief', value: 'on its way', was: record.brief },
+        { op: 'set', at: '/shipped', value: '2099-01-01' },
+      ],
+    ]) {
+      const r = await me.ask('PATCH', path, { base: revision, ops })
+      expect(r).toMatchObject({ status: 422, body: { problems: [{ path: '/shipped', rule: 'gate' }] } })
+      expect(r.body.open).toHaveLength(gate)
+      expect(r.body.detail).toMatch(new RegExp(`^${gate} things? stands? against shipping`))
+    }
+    expect((await me.ask('GET', path)).body.record).toEqual(record)
+  })
   test('pages follow one another without a gap or a repeat, however many', async () => {
     for (let i = 0; i <= PAGE; i++)
       expect((await me.ask('POST', '/commissions', { title: `Leaf ${i}`, client: 'Marl' })).status).toBe(201)

@@ -8,6 +8,7 @@ import { demoCommissions } from '@nubrin/demo'
 // @ts-expect-error a plain script without types, shared with npm start
 import { startMariadb } from '../../scripts/lib/mariadb.mjs'
 import { MemoryCommissions } from '../src/commissions/memory-store'
+import type { Gate } from '../src/commissions/shipping'
 import { SqlCommissions } from '../src/commissions/sql-store'
 import type { Commissions, Maker } from '../src/commissions/store'
 import { migrate } from '../src/db/migrations'
@@ -20,7 +21,10 @@ const folder = mkdtempSync(join(tmpdir(), 'nubrin-twins-'))
 let db: { url: string; ownerUrl: string; stop: () => Promise<void> }
 let sequelize: ReturnType<typeof connect>
 let sql: Commissions
-const memory = new MemoryCommissions()
+/** What stands against shipping is what its brief says, a line each. */
+const gate: Gate = async (record) =>
+  record.brief.split('\n').flatMap((title) => (title ? [{ key: title, title, station: 'brief' as const }] : []))
+const memory = new MemoryCommissions(gate)
 beforeAll(async () => {
   db = (await startMariadb(join(folder, 'mariadb'))) as typeof db
   sequelize = connect(db.ownerUrl)
@@ -38,7 +42,7 @@ beforeAll(async () => {
       role: 'owner',
     })
   }
-  sql = new SqlCommissions(models)
+  sql = new SqlCommissions(models, gate)
 }, 120_000)
 afterAll(async () => {
   await sequelize.close()
@@ -48,7 +52,10 @@ afterAll(async () => {
 const osk: Maker = { id: 'u-one', shopId: 'one', name: 'Osk', role: 'owner' }
 const other: Maker = { id: 'u-two', shopId: 'two', name: 'Other', role: 'owner' }
 const helper: Maker = { ...osk, name: 'Hale', role: 'helper' }
-const fresh = (id: string): Commission => ({ ...demoCommissions(TODAY).find((c) => c.id === 'first-lantern')!, id })
+const fresh = (id: string): Commission => ({
+  ...demoCommissions(TODAY).find((c) => c.id === 'first-lantern')!,
+  ...{ id, brief: '' },
+})
 const title = (c: Commission, to: string): Op[] => diffOps(c, { ...c, title: to })
 
 describe.each([
@@ -139,6 +146,32 @@ describe.each([
     expect(more.record).toMatchObject({ title: 'helped', shipped: '2026-11-25' })
     // Undoing what a maker did is changing it.
     await refused(store().change(helper, c.id, 3, [{ op: 'unset', at: '/shipped', was: '2026-11-25' }]))
+  })
+  test('a day of shipping passes the gate, whatever change it comes with; brought in or corrected it stays as it is', async () => {
+    const c = { ...fresh(own('gated')), brief: 'the cell\nthe key' }
+    await store().create(osk, c)
+    const day = (on: string, was?: string) => [
+      { op: 'set' as const, at: '/shipped', value: on, ...(was ? { was } : {}) },
+    ]
+    const open = expect.arrayContaining([expect.objectContaining({ key: 'the key' })])
+    await expect(store().change(osk, c.id, 1, day('2026-11-25'))).rejects.toMatchObject({
+      ...{ status: 422, message: expect.stringMatching(/^2 things stand against shipping/), more: { open } },
+      problems: [{ path: '/shipped', rule: 'gate', message: expect.stringContaining('“the cell”, “the key” stand') }],
+    })
+    const cleared = { op: 'set' as const, at: '/brief', value: '', was: c.brief }
+    // With what clears it in one change it goes; hidden in a larger one it does not.
+    const title = { op: 'set' as const, at: '/title', value: 'other', was: c.title }
+    await expect(store().change(osk, c.id, 1, [title, ...day('2026-11-25')])).rejects.toMatchObject({ status: 422 })
+    expect((await store().load(osk.shopId, c.id)).revision).toBe(1)
+    const gone = await store().change(osk, c.id, 1, [cleared, ...day('2026-11-25')])
+    // What comes up afterwards does not bring it back, and its day is corrected.
+    const after = [
+      { op: 'set' as const, at: '/brief', value: 'the blade', was: '' },
+      ...day('2026-11-26', '2026-11-25'),
+    ]
+    expect((await store().change(osk, c.id, gone.revision, after)).record.shipped).toBe('2026-11-26')
+    const elsewhere = { ...fresh(own('elsewhere')), brief: 'the cell', shipped: '2026-11-20' }
+    expect((await store().create(osk, elsewhere)).record).toEqual(elsewhere)
   })
   test('the same change sent twice, as after a lost reply, is done once, whatever came between', async () => {
     const c = fresh(own('twice'))

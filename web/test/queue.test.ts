@@ -260,7 +260,7 @@ describe('two makers, reloads, lost replies, undo and no connection, in any orde
   test('nothing disappears without a person having been told, and no line changes that nobody touched', async () => {
     await fc.assert(
       fc.asyncProperty(fc.array(step, { maxLength: 40 }), async (steps) => {
-        const store = new MemoryCommissions()
+        const store = new MemoryCommissions(async () => [])
         const touched = new Set<string>()
         const makers = [new Maker('Maren', store, touched), new Maker('Osk', store, touched)]
         const first = start()

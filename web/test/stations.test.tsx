@@ -563,13 +563,19 @@ describe('walkthrough', () => {
 
 describe('handoff', () => {
   costly('the gate lists what stands against it; set aside by name it opens', async () => {
-    await lay('handoff', 'reed-warden', (c) => void c.questions.push({ id: 'q9', text: 'Which key?', blocks: true }))
+    await lay('handoff', 'reed-warden', (c) => {
+      delete c.shipped
+      c.questions.push({ id: 'q9', text: 'Which key?', blocks: true })
+    })
     expect(screen.getByText('1 thing stands against shipping')).toBeTruthy()
     expect((screen.getByRole('button', { name: 'issue it to the client' }) as HTMLButtonElement).disabled).toBe(true)
+    expect(screen.getByText('a day once the gate is open')).toBeTruthy()
+    expect(screen.queryByLabelText('Shipped on')).toBeNull()
     await user.click(screen.getByRole('button', { name: 'set aside' }))
     await user.type(screen.getByLabelText('Why it is set aside'), 'asked by word of mouth{Enter}')
     expect(bench().record!.handoff.waivers.at(-1)).toMatchObject({ key: 'openQuestion:order:q9', who: 'Maren' })
     expect(screen.getByText('The gate is open')).toBeTruthy()
+    expect(screen.getByLabelText('Shipped on')).toBeTruthy()
     await user.click(screen.getByRole('button', { name: 'Remove this waiver' }))
     expect(screen.getByText('1 thing stands against shipping')).toBeTruthy()
   })

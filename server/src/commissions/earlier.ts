@@ -8,6 +8,7 @@ import { transact } from '../db/transact'
 import { Invalid } from '../http/problem'
 import { serve } from '../http/serve'
 import type { Work } from '../work/kinds'
+import { gateIn } from './shipping'
 import { SqlCommissions } from './sql-store'
 
 const MOST_BYTES = 2 * 1024 * 1024
@@ -43,7 +44,7 @@ export function earlierRoutes(r: Router, db: Tables, work: Work): void {
           read.problems.slice(0, SHOWN),
         )
       await transact(db.sequelize, async (transaction) => {
-        const store = new SqlCommissions(db, transaction)
+        const store = new SqlCommissions(db, gateIn(work), transaction)
         // Within one list the same name with the same address is one person; beyond it a person says so.
         const people = new Map<string, string>()
         for (const row of read.rows) {

@@ -3,6 +3,7 @@ import type { Op } from '@nubrin/core/record/ops'
 import { Conflict, NotFound } from '../http/problem'
 import { mayMake } from './authority'
 import { merge } from './merge'
+import { type Gate, mayShip } from './shipping'
 import {
   type Alongside,
   type Changed,
@@ -25,6 +26,8 @@ export interface Kept extends Saved {
 export class MemoryCommissions implements Commissions {
   private readonly kept = new Map<string, Kept>()
   private last = 0
+
+  constructor(private readonly gate: Gate) {}
 
   /** A moment of its own for every revision: by it two of one number are told apart. */
   private now(): string {
@@ -86,6 +89,10 @@ export class MemoryCommissions implements Commissions {
     if (change && kept.history.some((h) => h.change === change)) return { ...this.shown(kept), since: since() }
     const merged = merge(kept.record, ops, since())
     mayMake(who.role, kept.record, merged.record)
+    const was = kept.revision
+    await mayShip(this.gate, who, kept.record, merged.record)
+    // Somebody was quicker: it is put onto that.
+    if (kept.revision !== was) return this.change(who, id, base, ops, { change, at, offRack })
     if (merged.ops.length) {
       kept.record = merged.record
       kept.revision++

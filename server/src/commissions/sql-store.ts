@@ -10,6 +10,7 @@ import { clientFor } from './clients'
 import { taken } from './memory-store'
 import { merge } from './merge'
 import { project, searchText } from './rows'
+import { type Gate, mayShip } from './shipping'
 import {
   type Alongside,
   type Changed,
@@ -46,9 +47,11 @@ const gone = (id: string) => new NotFound(`There is no commission ${id} in this 
 
 /** Commissions in MariaDB: the record as one validated document, and its identities as rows, written in one transaction. */
 export class SqlCommissions implements Commissions {
-  /** `within`: a transaction that everything becomes part of, as when a whole shop is loaded. */
   constructor(
     private readonly db: Tables,
+    /** What is asked before anything ships. */
+    private readonly gate: Gate,
+    /** A transaction that everything becomes part of, as when a whole shop is loaded. */
     private readonly within?: Transaction,
   ) {}
 
@@ -121,6 +124,7 @@ export class SqlCommissions implements Commissions {
       if (row.there) return { ...now, since }
       const merged = merge(now.record, ops, since)
       mayMake(who.role, now.record, merged.record)
+      await mayShip(this.gate, who, now.record, merged.record)
       if (!merged.ops.length) return { ...now, since }
       const { record } = merged
       const clientId =

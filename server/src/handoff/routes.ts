@@ -4,6 +4,7 @@ import { lift } from '@nubrin/core/import'
 import { type Commission, readerOf } from '@nubrin/core/record'
 import type { Router } from 'express'
 import { newId, secret, sha256, today } from '../base/ids'
+import { gateIn, standing } from '../commissions/shipping'
 import type { Commissions } from '../commissions/store'
 import type { Tables } from '../db/models'
 import { transact } from '../db/transact'
@@ -62,13 +63,8 @@ export function handoffRoutes(r: Router, { store, db, library, papers, work, web
   // Issuing freezes the record as it is: the client's page shows that, whatever is edited later.
   serve(r, API.issue, async ({ params, who }) => {
     const { record, revision } = await store.load(who.shopId, params.id)
-    const open = await work.run('gate', { record, today: today() }, who)
-    if (open.length)
-      throw new Conflict(
-        `${open.length} ${open.length === 1 ? 'thing stands' : 'things stand'} against shipping. Resolve each, or set it aside with a name and a reason.`,
-        undefined,
-        { open },
-      )
+    const open = await gateIn(work)(record, who)
+    if (open.length) throw new Conflict(standing(open.length), undefined, { open })
     const { name, linkDays, ...said } = await settingsOf(db, who.shopId)
     const expiresAt = linkDays ? new Date(Date.now() + linkDays * 24 * 3_600_000) : null
     const token = secret()

@@ -76,7 +76,7 @@ export function RecordSheet() {
       <Refused why={wrong} className="mt-2" />
       {link ? <ItsLink link={link} /> : null}
       <IssuedList id={order.id} />
-      <Shipped standing={standing ?? 0} />
+      <Shipped standing={standing} />
     </section>
   )
 }
@@ -126,8 +126,8 @@ const ItsLink = ({ link }: { link: string }) => (
   </p>
 )
 
-/** When it left, and what it went past. */
-function Shipped({ standing }: { standing: number }) {
+/** When it left: not before the gate is open. What came up against it since is said. */
+function Shipped({ standing }: { standing: number | undefined }) {
   const order = useOrder()
   const edit = useEdit()
   const { day } = bound(order, (run, key) => edit(key, run))
@@ -135,11 +135,15 @@ function Shipped({ standing }: { standing: number }) {
     <>
       <div className="mt-2 flex items-center gap-2">
         <span className="label">shipped on</span>
-        <DateCell className="w-44" label="Shipped on" {...day('shipped')} />
+        {order.shipped || standing === 0 ? (
+          <DateCell className="w-44" label="Shipped on" {...day('shipped')} />
+        ) : (
+          <span className="text-quiet">a day once the gate is open</span>
+        )}
       </div>
       {order.shipped && standing ? (
         <Refused
-          why={`It went past ${standing} ${standing === 1 ? 'thing that stands' : 'things that stand'} against shipping. Set each aside with a name and a reason: that is printed.`}
+          why={`It has left, and ${standing} ${standing === 1 ? 'thing stands' : 'things stand'} against shipping as it is written. Set each aside with a name and a reason: that is printed.`}
         />
       ) : null}
     </>
