@@ -1,6 +1,15 @@
 import { describe, expect, test } from '@jest/globals'
 import { fact, formatFact } from '@nubrin/core/facts'
-import { inchFraction, MAKER, mmAndInch, parseMeasure, suggestCode, suggestNominal } from '@nubrin/core/units'
+import {
+  inchFraction,
+  MAKER,
+  mmAndInch,
+  parseFaultText,
+  parseMeasure,
+  parseNumber,
+  suggestCode,
+  suggestNominal,
+} from '@nubrin/core/units'
 import fc from 'fast-check'
 
 const mm = (text: string) => {
@@ -87,6 +96,73 @@ describe('a field with a unit of its own', () => {
     ['3', 'count', 'Hz', 3],
   ] as const)('%s as %s in %s is %d', (text, quantity, unit, value) => {
     expect(parseMeasure(text, quantity, unit)).toMatchObject({ ok: true, unit, value: expect.closeTo(value, 9) })
+  })
+})
+
+describe('a unit behind the tolerance', () => {
+  test.each([
+    ['0.875 ± 0.01 in', 'length', 22.225, 0.254],
+    ['0.875 in ± 0.01', 'length', 22.225, 0.254],
+    ['0.875 in ± 0.2 mm', 'length', 22.225, 0.2],
+    ['48 ± 0.2', 'length', 48, 0.2],
+    ['48 ± 0.2 mm', 'length', 48, 0.2],
+    ['4.8 ± 0.1 cm', 'length', 48, 1],
+    // A bare fraction is of an inch, whatever its tolerance is in.
+    ['7/8 ± 0.2 mm', 'length', 22.225, 0.2],
+    ['350 +/- 20 mA', 'current', 0.35, 0.02],
+  ] as const)('%s', (text, quantity, value, tol) => {
+    expect(parseMeasure(text, quantity)).toMatchObject({
+      ok: true,
+      value: expect.closeTo(value, 9),
+      tol: expect.closeTo(tol, 9),
+    })
+  })
+  test('in whatever unit a field is, both sides are in the unit that is typed once', () => {
+    const units = fc.constantFrom(['mA', 1], ['A', 1000], ['µA', 0.001]) as fc.Arbitrary<[string, number]>
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 900 }), fc.integer({ min: 1, max: 90 }), units, (n, t, [unit, mA]) => {
+        const r = parseMeasure(`${n} ± ${t} ${unit}`, 'current', 'mA')
+        expect(r).toMatchObject({ ok: true, value: expect.closeTo(n * mA, 6), tol: expect.closeTo(t * mA, 6) })
+        expect(parseMeasure(`${n} ${unit} ± ${t} ${unit}`, 'current', 'mA')).toEqual(r)
+      }),
+    )
+  })
+})
+
+describe('a comma before three digits', () => {
+  test.each([
+    ['3,500 mAh', 'charge', ['3.5', '3500']],
+    ['about 1,125 in', 'length', ['1.125', '1125']],
+    ['12,500', 'length', ['12.5', '12500']],
+    ['48 ± 1,000', 'length', ['1', '1000']],
+  ] as const)('%s can be either, and is asked', (text, quantity, accepts) => {
+    const r = parseMeasure(text, quantity)
+    expect(r).toMatchObject({ ok: false, code: 'either', accepts })
+    expect(r.ok ? '' : parseFaultText(r)).toBe(`can be ${accepts.join(' or ')}: write it without the comma`)
+  })
+  test.each([
+    ['0,875 in', 22.225],
+    ['22,2', 22.2],
+    ['22,25', 22.25],
+    ['1,1250 in', 28.575],
+    [',875 in', 22.225],
+    ['3.500', 3.5],
+  ])('%s is one thing only', (text, value) => {
+    expect(parseMeasure(text, 'length')).toMatchObject({ ok: true, value: expect.closeTo(value, 9) })
+  })
+  test.each([
+    ['12', { ok: true, value: 12 }],
+    [' 2,5 ', { ok: true, value: 2.5 }],
+    ['-4', { ok: true, value: -4 }],
+    ['1/2', { ok: true, value: 0.5 }],
+    ['1,250', { ok: false, code: 'either', accepts: ['1.25', '1250'] }],
+    ['-1,250', { ok: false, code: 'either', accepts: ['-1.25', '-1250'] }],
+    ['', { ok: false, code: 'empty' }],
+    ['ten', { ok: false, code: 'notANumber' }],
+    ['12 mm', { ok: false, code: 'notANumber' }],
+    ['1/0', { ok: false, code: 'zeroDenominator' }],
+  ])('as a plain number: %s', (text, says) => {
+    expect(parseNumber(text)).toMatchObject(says)
   })
 })
 

@@ -65,7 +65,7 @@ describe('a fact in its field', () => {
   test('what cannot be read stays in the field with its rule, and nothing is written', async () => {
     const { commits, field } = held(fact(30, 'mm', 'measured'))
     for (const [text, rule] of [
-      ['12 apples', /unit “apples”\? one of mm/],
+      ['12 apples', /“12 apples” is in a unit that does not measure this; one of mm/],
       ['-4', /cannot be negative/],
       ['1/0', /divides by zero/],
       ['wide', /“wide” is not a number/],

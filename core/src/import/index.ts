@@ -13,4 +13,4 @@ export {
   validatePart,
   writePartsCsv,
 } from './parts'
-export { type Readings, readReadings, type TakenReading } from './readings'
+export { parseReading, type Readings, readReadings, type TakenReading } from './readings'

@@ -15,7 +15,7 @@ import {
 } from '../record'
 import { DEEPEST_JSON, nestedDeeper } from '../record/check/depth'
 import { explain, makeAjv } from '../record/check/validate'
-import { nearestWord, parseMeasure, quantityOf } from '../units'
+import { nearestWord, parseFaultText, parseMeasure, parseNumber, quantityOf } from '../units'
 
 const check = makeAjv().compile<Static<typeof CataloguePartSchema>>(CataloguePartSchema)
 
@@ -312,18 +312,7 @@ class PartsReader {
     const typed = c.unit && /^[-−+]?[\d\s.,/]+$/.test(text) ? `${text} ${c.unit}` : text
     const read = parseMeasure(typed, quantityOf(rule.unit), rule.unit)
     if (!read.ok) {
-      this.fault(
-        column,
-        read.code,
-        read.code === 'unknownUnit'
-          ? `is in a unit that does not measure ${rule.label}; one of ${read.accepts.join(', ')}`
-          : read.code === 'negative'
-            ? 'cannot be negative'
-            : read.code === 'zeroDenominator'
-              ? 'divides by zero'
-              : 'is not a number',
-        text,
-      )
+      this.fault(column, read.code, parseFaultText(read, rule.label), text)
       return undefined
     }
     if (!c.tol && (read.value < rule.min || read.value > rule.max)) {
@@ -342,9 +331,10 @@ class PartsReader {
 
   private money(text: string | undefined): number | undefined {
     if (!text) return undefined
-    const n = Number(text.replace(',', '.'))
-    if (Number.isFinite(n) && n >= 0 && n <= 1e6) return n
-    this.fault('cost', 'number', 'must be a number from 0', text)
+    const read = parseNumber(text)
+    if (read.ok && read.value >= 0 && read.value <= 1e6) return read.value
+    if (read.ok || read.code !== 'either') this.fault('cost', 'number', 'must be a number from 0', text)
+    else this.fault('cost', read.code, parseFaultText(read), text)
     return undefined
   }
 

@@ -1,6 +1,6 @@
 import Papa from 'papaparse'
 import type { Problem, Test } from '../record'
-import { parseMeasure, quantityOf, UNITS, type Unit } from '../units'
+import { type ParseFailure, parseFaultText, parseMeasure, parseNumber, quantityOf, UNITS, type Unit } from '../units'
 
 /** One line of readings, understood: which test, and its value or its verdict. */
 export interface TakenReading {
@@ -61,9 +61,10 @@ export function readReadings(
       else out.taken.push({ test: t.id, pass, ...extra })
       continue
     }
-    const value = measured(said, t.unit)
-    if (value === undefined) fault('number', `is no value${t.unit ? ` in ${t.unit}` : ''}`, said)
-    else out.taken.push({ test: t.id, value, ...extra })
+    const read = parseReading(said, t.unit)
+    if (read.ok) out.taken.push({ test: t.id, value: read.value, ...extra })
+    else if (read.code === 'either') fault('number', parseFaultText(read), said)
+    else fault('number', `is no value${t.unit ? ` in ${t.unit}` : ''}`, said)
   }
   return out
 }
@@ -76,11 +77,8 @@ function testsNamed<T extends Pick<Test, 'key' | 'what'>>(tests: readonly T[], n
   return exact.length ? exact : tests.filter((t) => t.what.toLowerCase().startsWith(bare))
 }
 
-function measured(said: string, unit: string | undefined): number | undefined {
-  if (unit && (UNITS as readonly string[]).includes(unit)) {
-    const read = parseMeasure(said, quantityOf(unit as Unit), unit as Unit)
-    return read.ok ? read.value : undefined
-  }
-  const n = Number(said.replace(',', '.'))
-  return said && Number.isFinite(n) ? n : undefined
-}
+/** Reads what was measured in a test: in its unit where that is one of the record's, else as a plain number. */
+export const parseReading = (said: string, unit: string | undefined): { ok: true; value: number } | ParseFailure =>
+  unit && (UNITS as readonly string[]).includes(unit)
+    ? parseMeasure(said, quantityOf(unit as Unit), unit as Unit)
+    : parseNumber(said)

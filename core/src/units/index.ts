@@ -1,6 +1,7 @@
 export { formatNumber, inchFraction, mmAndInch } from './format'
 export { aboutText, learnLittle, notRecordedText } from './little'
 export { nearestWord, type SizeKind, type Suggestion, screwName, suggestCode, suggestNominal } from './nominal'
-export { type Parsed, type ParseFailure, parseMeasure, type Quantity, quantityOf } from './parse'
+export { type Parsed, type ParseFailure, parseMeasure, parseNumber, type Quantity, quantityOf } from './parse'
+export { parseFaultText } from './parse-words'
 export { dayText, LANGUAGES, type Language, MAKER, MEASURES, type Measures, type Reader } from './tongue'
 export { possible, UNITS, type Unit } from './unit'

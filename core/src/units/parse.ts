@@ -47,12 +47,13 @@ export interface Parsed {
   hedged: boolean
 }
 
-type ParseCode = 'empty' | 'notANumber' | 'unknownUnit' | 'zeroDenominator' | 'negative' | 'tooMany'
+type ParseCode = 'empty' | 'notANumber' | 'either' | 'unknownUnit' | 'zeroDenominator' | 'negative' | 'tooMany'
 export interface ParseFailure {
   ok: false
   code: ParseCode
   /** The offending piece of the text, echoed. */
   got: string
+  /** What may stand there: units; of a number that can be read in two ways both. */
   accepts: string[]
 }
 
@@ -114,7 +115,8 @@ const NUMBER = /^(?:(\d+)\s+(\d+)\s*\/\s*(\d+)|(\d+)-(\d+)\s*\/\s*(\d+)|(\d+)\s*
  * Reads what a maker types: `22.2`, `22,2 mm`, `7/8`, `7/8 in`, `1 1/8"`, `0.875 in`, `about 24`, `48 ± 0.2`.
  *
  * A bare fraction in a length field means inches, since nobody writes millimetres as vulgar fractions; a decimal comma
- * is a decimal point. The result is in the quantity's stored unit, or in the unit of the `field` it was typed into, which is
+ * is a decimal point, but of `3,500` nobody can say whether it is three or three thousand: that is asked. A unit behind the
+ * tolerance is that of both, as ISO 80000-1 writes it: `0.875 ± 0.01 in`. The result is in the quantity's stored unit, or in the unit of the `field` it was typed into, which is
  * then also what a bare number means: `12` in a field of mA is 12 mA. Fails with a code and the echoed piece; never guesses
  * a unit it does not know. Lengths, masses and electrical values may not be negative; angles and levels may.
  */
@@ -122,6 +124,8 @@ export function parseMeasure(text: string, quantity: Quantity, field?: Unit): Pa
   const rule = RULES[quantity]
   const accepts = Object.keys(rule.factors).filter(Boolean)
   const fail = (code: ParseCode, got: string): ParseFailure => ({ ok: false, code, got, accepts })
+  const unread = (why: Unread, got: string): ParseFailure =>
+    typeof why === 'string' ? fail(why, got) : { ...fail('either', got), accepts: why.map(String) }
 
   let rest = plainDigits(text.trim())
   if (!rest) return fail('empty', text)
@@ -133,15 +137,17 @@ export function parseMeasure(text: string, quantity: Quantity, field?: Unit): Pa
 
   const feet = quantity === 'length' ? feetAndInches(main!.trim()) : undefined
   const read = feet ?? readNumber(main!.trim())
-  if (read === 'zero') return fail('zeroDenominator', main!.trim())
-  if (!read) return fail('notANumber', main!.trim())
+  if (isUnread(read)) return unread(read, main!.trim())
   if (read.value < 0 && !rule.negative) return fail('negative', main!.trim())
 
-  const spelled = read.rest.trim().toLowerCase()
-  const unitText = spelled || (quantity === 'length' && read.fraction ? 'in' : '')
   const own = (field && rule.factors[field.toLowerCase()]) || 1
-  const factor = unitText === '' ? own : (rule.exact?.[ohms(read.rest.trim())] ?? rule.factors[unitText])
-  if (factor === undefined) return fail('unknownUnit', read.rest.trim())
+  const factorOf = (unit: string): number | undefined =>
+    unit === '' ? own : (rule.exact?.[ohms(unit)] ?? rule.factors[unit.toLowerCase()])
+  const tol = tolText === undefined ? undefined : readNumber(tolText.trim())
+  const tolUnit = tol === undefined || isUnread(tol) ? '' : tol.rest.trim()
+  const unitText = read.rest.trim() || (quantity === 'length' && read.fraction ? 'in' : tolUnit)
+  const factor = factorOf(unitText)
+  if (factor === undefined) return fail('unknownUnit', unitText)
 
   const result: Parsed = {
     ok: true,
@@ -149,17 +155,27 @@ export function parseMeasure(text: string, quantity: Quantity, field?: Unit): Pa
     unit: field ?? rule.stored,
     hedged: !!hedge,
   }
-  if (tolText !== undefined) {
-    const tol = readNumber(tolText.trim())
-    if (!tol || tol === 'zero' || tol.value < 0) return fail('notANumber', tolText.trim())
-    const tolUnit = tol.rest.trim().toLowerCase()
+  if (tol !== undefined) {
+    const got = tolText!.trim()
+    if (isUnread(tol)) return unread(tol === 'zeroDenominator' ? 'notANumber' : tol, got)
+    if (tol.value < 0) return fail('notANumber', got)
     // A bare fraction is a fraction of an inch here too.
     const inches = quantity === 'length' && tol.fraction
-    const tolFactor = tolUnit ? (rule.exact?.[ohms(tol.rest.trim())] ?? rule.factors[tolUnit]) : inches ? INCH : factor
-    if (tolFactor === undefined) return fail('unknownUnit', tol.rest.trim())
+    const tolFactor = tolUnit ? factorOf(tolUnit) : inches ? INCH : factor
+    if (tolFactor === undefined) return fail('unknownUnit', tolUnit)
     result.tol = clean((tol.value * tolFactor) / own)
   }
   return result
+}
+
+/** Reads a number that has no unit, as a price or a count: `3`, `2,5`, `1/2`, `-4`. Fails as `parseMeasure` does. */
+export function parseNumber(text: string): { ok: true; value: number } | ParseFailure {
+  const got = text.trim()
+  if (!got) return { ok: false, code: 'empty', got, accepts: [] }
+  const read = readNumber(plainDigits(got))
+  if (!isUnread(read) && !read.rest.trim()) return { ok: true, value: read.value }
+  if (Array.isArray(read)) return { ok: false, code: 'either', got, accepts: read.map(String) }
+  return { ok: false, code: typeof read === 'string' ? read : 'notANumber', got, accepts: [] }
 }
 
 /** One sign for what has two: the Greek letter for the micro sign, the letter for the ohm sign, digits for a vulgar fraction. */
@@ -172,30 +188,43 @@ const plainDigits = (text: string) =>
 const ohms = (unit: string) => unit.replace(/\u2126/g, '\u03a9')
 
 /** `3' 6 1/2"`, `3 ft 6 in`: feet with inches after them, in inches; undefined when it is not written so. */
-function feetAndInches(text: string): { value: number; fraction: boolean; rest: string } | undefined {
+function feetAndInches(text: string): Read | undefined {
   const m = /^(\d+)\s*(?:ft|foot|feet|['′’])\s*(\d.*)$/i.exec(text)
   const inches = m ? readNumber(m[2]!.trim()) : undefined
-  if (!m || !inches || inches === 'zero' || !/^(in|inch|inches|["″”])?$/i.test(inches.rest.trim())) return undefined
+  if (!m || !inches || isUnread(inches) || !/^(in|inch|inches|["″”])?$/i.test(inches.rest.trim())) return undefined
   return { value: Number(m[1]) * 12 + inches.value, fraction: true, rest: 'in' }
 }
 
-function readNumber(text: string): { value: number; fraction: boolean; rest: string } | 'zero' | null {
+/** Why a number is not read: what it is not, or the two that it can be. */
+type Unread = 'notANumber' | 'zeroDenominator' | [number, number]
+const isUnread = (read: Read | Unread): read is Unread => typeof read === 'string' || Array.isArray(read)
+interface Read {
+  value: number
+  fraction: boolean
+  rest: string
+}
+/** A comma before three digits parts thousands or is a decimal one; behind a nought it can only be the latter. */
+const EITHER = /^[1-9]\d{0,2},\d{3}$/
+
+function readNumber(text: string): Read | Unread {
   const negative = /^[-−]\s*/.exec(text)
   const body = negative ? text.slice(negative[0].length) : text
   const m = NUMBER.exec(body)
-  if (!m) return null
+  if (!m) return 'notANumber'
   const [whole, num, den] =
     m[1] !== undefined ? [m[1], m[2], m[3]] : m[4] !== undefined ? [m[4], m[5], m[6]] : ['0', m[7], m[8]]
   let value: number
   const fraction = den !== undefined
   if (fraction) {
-    if (Number(den) === 0) return 'zero'
+    if (Number(den) === 0) return 'zeroDenominator'
     value = Number(whole) + Number(num) / Number(den)
   } else value = Number(m[9]!.replace(',', '.'))
   // "1.234,5" and "22.2.1" are not numbers we know how to read.
   const rest = body.slice(m[0].length)
-  if (/^[.,/]?\d/.test(rest) || /^[.,]/.test(rest)) return null
-  return { value: negative ? -value : value, fraction, rest }
+  if (/^[.,/]?\d/.test(rest) || /^[.,]/.test(rest)) return 'notANumber'
+  const sign = negative ? -1 : 1
+  if (EITHER.test(m[0])) return [sign * value, sign * value * 1000]
+  return { value: sign * value, fraction, rest }
 }
 
 /** Removes binary dust (0.875·25.4 = 22.224999…) without losing a micrometre. */

@@ -2,12 +2,11 @@ import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headl
 import { fact, formatFact, type NumberFact, SOURCE_WORDS, SOURCES, type Source, state } from '@nubrin/core/facts'
 import { factPaths, isNumberPlace, keyWords, type Saber } from '@nubrin/core/record'
 import { writeAt } from '@nubrin/core/record/ops'
-import { MAKER, parseMeasure, quantityOf } from '@nubrin/core/units'
+import { MAKER, parseFaultText, parseMeasure, quantityOf } from '@nubrin/core/units'
 import { current } from 'immer'
 import { useState } from 'react'
 import { todayIso } from '../data'
 import { Modal, Refused, SelectCell } from '../kit'
-import { readingFault } from '../kit/fact-field/useStated'
 import { useEditSaber, useSaber } from '../store/commission'
 import { useSession } from '../store/session'
 
@@ -34,7 +33,7 @@ export function AddFact({ close }: { close: () => void }) {
     if (!chosen) return setWrong('Choose what the value is of.')
     const { unit } = chosen.fact
     const read = parseMeasure(text, quantityOf(unit), unit)
-    if (!read.ok) return setWrong(readingFault(read))
+    if (!read.ok) return setWrong(`“${text}” ${parseFaultText(read)}`)
     const said = fact(read.value, unit, read.hedged ? 'recalled' : source, {
       on: todayIso(),
       ...(read.tol ? { tol: read.tol } : {}),

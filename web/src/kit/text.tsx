@@ -1,3 +1,4 @@
+import { parseFaultText, parseNumber } from '@nubrin/core/units'
 import { Plus } from 'lucide-react'
 import { type KeyboardEvent, type ReactNode, useEffect, useRef, useState } from 'react'
 
@@ -117,10 +118,11 @@ export function NumberCell(
       value={value === undefined ? '' : String(value)}
       rule={`a number from 0 to ${max}`}
       onCommit={(text) => {
-        const n = text === '' ? undefined : Number(text.replace(',', '.'))
-        const good = n === undefined || (Number.isFinite(n) && n >= 0 && n <= max)
+        const read = parseNumber(text)
+        const n = read.ok ? read.value : undefined
+        const good = text === '' || (n !== undefined && n >= 0 && n <= max)
         if (good) onCommit(n)
-        return good
+        return good || (!read.ok && read.code === 'either' ? parseFaultText(read) : false)
       }}
     />
   )
@@ -137,15 +139,18 @@ function RuledCell({
   ...titled
 }: Titled & {
   value: string
-  /** False where the rule is not kept. */
-  onCommit: (text: string) => boolean
+  /** False where the rule is not kept, or why it cannot be told. */
+  onCommit: (text: string) => boolean | string
   label: string
   rule: string
   placeholder?: string
   className?: string
 }) {
-  const [wrong, setWrong] = useState(false)
-  const d = useDraft(value, (text) => setWrong(!onCommit(text.trim())))
+  const [wrong, setWrong] = useState('')
+  const d = useDraft(value, (text) => {
+    const came = onCommit(text.trim())
+    setWrong(came === true ? '' : came || rule)
+  })
   return (
     <Under {...titled}>
       <span className={className}>
@@ -153,7 +158,7 @@ function RuledCell({
           className="cell"
           inputMode="decimal"
           aria-label={label}
-          aria-invalid={wrong}
+          aria-invalid={!!wrong}
           placeholder={placeholder}
           value={d.draft}
           onFocus={d.focus}
@@ -166,7 +171,7 @@ function RuledCell({
         />
         {wrong ? (
           <span role="alert" className="text-stop text-[0.8rem]">
-            {rule}
+            {wrong}
           </span>
         ) : null}
       </span>

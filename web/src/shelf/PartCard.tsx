@@ -1,6 +1,6 @@
 import { type CataloguePart, kindRule, SPECS } from '@nubrin/core/parts'
 import { MATERIALS, SpecMap } from '@nubrin/core/record'
-import type { Unit } from '@nubrin/core/units'
+import { parseFaultText, parseNumber, type Unit } from '@nubrin/core/units'
 import { useState } from 'react'
 import { CheckBox, FactField, type FactSchema, Labelled, Refused, RemoveButton, SelectCell, TextCell } from '../kit'
 import { Recall } from './Recall'
@@ -92,10 +92,13 @@ function NumberCell({
 }) {
   const [wrong, setWrong] = useState('')
   const commit = (text: string) => {
-    const n = Number(text.replace(',', '.'))
-    const fine = !text.trim() || (Number.isFinite(n) && n >= 0 && (!whole || Number.isInteger(n)))
-    setWrong(fine ? '' : `${label}: “${text}” is not a ${whole ? 'whole ' : ''}number from 0.`)
-    if (fine) onCommit(text.trim() ? n : undefined)
+    const read = parseNumber(text)
+    const n = read.ok ? read.value : undefined
+    const fine = !text.trim() || (n !== undefined && n >= 0 && (!whole || Number.isInteger(n)))
+    const either = !read.ok && read.code === 'either'
+    const why = either ? parseFaultText(read) : `is not a ${whole ? 'whole ' : ''}number from 0`
+    setWrong(fine ? '' : `${label}: “${text}” ${why}.`)
+    if (fine) onCommit(n)
   }
   return (
     <Labelled label={label}>

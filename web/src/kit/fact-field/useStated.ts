@@ -1,5 +1,5 @@
 import { type Fact, fact, retract, type Source, state } from '@nubrin/core/facts'
-import { formatNumber, MAKER, type ParseFailure, parseMeasure, quantityOf, type Unit } from '@nubrin/core/units'
+import { formatNumber, MAKER, parseFaultText, parseMeasure, quantityOf, type Unit } from '@nubrin/core/units'
 import { useEffect, useRef, useState } from 'react'
 import { todayIso } from '../../data'
 import { useSession } from '../../store/session'
@@ -8,20 +8,6 @@ const show = (f: Fact | undefined, bare: boolean) =>
   f && f.value !== null
     ? `${formatNumber(MAKER, f.value)}${f.tol && !bare ? ` ± ${formatNumber(MAKER, f.tol)}` : ''}`
     : ''
-
-/** Why an entry cannot be read, in words. */
-export function readingFault(f: ParseFailure): string {
-  switch (f.code) {
-    case 'unknownUnit':
-      return `unit “${f.got}”? one of ${f.accepts.slice(0, 4).join(', ')}`
-    case 'negative':
-      return 'cannot be negative'
-    case 'zeroDenominator':
-      return 'divides by zero'
-    default:
-      return `“${f.got}” is not a number`
-  }
-}
 
 /** What a fact's field holds while it is typed in, and the statement it becomes. */
 export function useStated<U extends Unit>({
@@ -63,7 +49,7 @@ export function useStated<U extends Unit>({
       return
     }
     const read = parseMeasure(draft, quantityOf(unit), unit)
-    if (!read.ok) return setWrong(readingFault(read))
+    if (!read.ok) return setWrong(`“${draft}” ${parseFaultText(read)}`)
     setWrong(undefined)
     const said = fact(read.value, unit, read.hedged ? 'recalled' : source, {
       // A narrow field does not show the tolerance, so leaving it out there does not take it away.

@@ -1,5 +1,6 @@
 import type { LayoutWish } from '@nubrin/core/fit'
 import type { Saber } from '@nubrin/core/record'
+import { parseFaultText, parseMeasure } from '@nubrin/core/units'
 import { useState } from 'react'
 import { Labelled, Refused, SelectCell, TextCell } from '../../kit'
 import type { Search } from './useLayouts'
@@ -73,10 +74,14 @@ function WishedLength({
 }) {
   const [wrong, setWrong] = useState('')
   const commit = (text: string) => {
-    const n = Number(text.replace(',', '.'))
-    const fine = text.trim() === '' || (Number.isFinite(n) && n >= 0 && n <= MOST)
-    setWrong(fine ? '' : `“${text}” is not a length from 0 to ${MOST} mm.`)
-    if (fine) onCommit(text.trim() === '' ? undefined : n)
+    if (text.trim() === '') {
+      setWrong('')
+      return onCommit(undefined)
+    }
+    const read = parseMeasure(text, 'length')
+    const fine = read.ok && read.value <= MOST
+    setWrong(fine ? '' : `“${text}” ${read.ok ? `is more than ${MOST} mm` : parseFaultText(read)}.`)
+    if (fine) onCommit(read.value)
   }
   return (
     <Labelled label={label}>

@@ -1,7 +1,7 @@
 import { known } from '@nubrin/core/facts'
 import type { Section } from '@nubrin/core/record'
 import { type ProfilePoint, profileFaults, profileFaultText } from '@nubrin/core/room'
-import { formatNumber, MAKER, parseMeasure } from '@nubrin/core/units'
+import { formatNumber, MAKER, parseFaultText, parseMeasure } from '@nubrin/core/units'
 import { useState } from 'react'
 import { Refused, RemoveButton, TextCell } from '../../kit'
 import { useEditHilt } from '../../store/commission'
@@ -46,7 +46,7 @@ export function Profile({ section, which }: { section: Section; which: Which }) 
   const number = (i: number, key: 'x' | 'd', text: string) => {
     const read = parseMeasure(text, 'length')
     if (read.ok) commit(points.with(i, { ...points[i]!, [key]: read.value }))
-    else setWrong(`“${text}” is not a length`)
+    else setWrong(`“${text}” ${parseFaultText(read)}`)
   }
   const takeOut = (i: number) => {
     if (points.length <= 2) commit(undefined)

@@ -1,5 +1,7 @@
+import { parseReading } from '@nubrin/core/import'
 import { judge } from '@nubrin/core/proof'
 import type { Test } from '@nubrin/core/record'
+import { parseFaultText } from '@nubrin/core/units'
 import { useState } from 'react'
 import { freshId } from '../../data'
 import { Refused } from '../../kit'
@@ -54,10 +56,10 @@ export function TakeReading({ test: t }: { test: Test }) {
         onChange={(e) => setDraft(e.target.value)}
         onKeyDown={(e) => {
           if (e.key !== 'Enter') return
-          const v = Number(draft.trim().replace(',', '.'))
-          if (!draft.trim() || !Number.isFinite(v)) setWrong(`“${draft}” is not a number`)
+          const read = parseReading(draft, t.unit)
+          if (!read.ok) setWrong(`“${draft}” ${parseFaultText(read)}`)
           else {
-            take(true, v)
+            take(true, read.value)
             const fields = [...document.querySelectorAll<HTMLInputElement>('[data-reading]')]
             fields[fields.indexOf(e.currentTarget) + 1]?.focus()
           }
