@@ -457,8 +457,24 @@ describe('handing over', () => {
     expect((await client.ask('GET', `/client/${token}/media/${'b'.repeat(64)}`)).status).toBe(404)
     expect((await client.ask('GET', '/client/guess')).status).toBe(404)
     expect((await sql('SELECT secret_hash AS h FROM handoffs'))[0].h).not.toContain(token)
-    expect((await me.ask('DELETE', `/commissions/reed-warden/handoffs/${issued.body.number}`)).status).toBe(204)
-    expect((await client.ask('GET', `/client/${token}`)).status).toBe(404)
+    // Issued again, the address that is printed in the first goes on to the second and says so; each is withdrawn by itself.
+    const again = await me.ask('POST', '/commissions/reed-warden/handoffs')
+    const leads = async (link: string) => {
+      const { status, body } = await client.ask('GET', `/client/${link.split('/').pop()}`)
+      return status === 200 ? [body.given, body.document.number, body.document.title] : status
+    }
+    const [first, second] = [issued.body.number, again.body.number]
+    expect(second).toBe(first + 1)
+    expect(await leads(issued.body.link)).toEqual([first, second, 'Changed later'])
+    expect(await leads(again.body.link)).toEqual([second, second, 'Changed later'])
+    expect((await client.raw('GET', `/client/${token}/saber.html`)).status).toBe(200)
+    const withdraw = (n: number) => me.ask('DELETE', `/commissions/reed-warden/handoffs/${n}`)
+    expect((await withdraw(second)).status).toBe(204)
+    expect(await leads(again.body.link)).toBe(404)
+    expect(await leads(issued.body.link)).toEqual([first, first, 'Reed Warden'])
+    expect((await withdraw(second)).status).toBe(404)
+    expect((await withdraw(first)).status).toBe(204)
+    expect(await leads(issued.body.link)).toBe(404)
   })
   test('the script leaves as Markdown and WebVTT', async () => {
     expect((await me.ask('GET', '/commissions/reed-warden/walkthrough.vtt')).body).toMatch(/^WEBVTT\n/)

@@ -523,11 +523,6 @@ describe('many at one time', () => {
       expect(new Set(numbers).size).toBe(numbers.length)
       const c = await record('cinder-oath')
       expect(c.questions.filter((q) => q.id.startsWith('many-'))).toHaveLength(20)
-      expect(
-        (await me.ask('GET', '/commissions/reed-warden/handoffs')).body.filter(
-          (h: { revokedAt: string | null }) => !h.revokedAt,
-        ),
-      ).toHaveLength(1)
     },
     120_000,
   )

@@ -57,6 +57,31 @@ describe('the client’s page', () => {
   )
 })
 
+test.each([
+  ['en', /^This is record no\. 3, .*It takes the place of no\. 1, which this address came with\.$/],
+  ['de', /^Das ist Begleitheft Nr\. 3, .*Es ersetzt Nr\. 1, mit dem diese Adresse kam\.$/],
+] as const)('by the address of an older record the newest is shown, and that is said (%s)', async (language, says) => {
+  const [, make] = ORDERS[0]!
+  const c = make()
+  c.client.language = language
+  const card = { address: '', contact: '', signature: '', closing: '' }
+  const page = {
+    document: { ...buildHandoff(c, 'Shop', TODAY, card), number: 3 },
+    sabers: c.sabers.map(handedSaber),
+    media: [],
+  }
+  const by = async (given: number) => {
+    cleanup()
+    const along = { pdf: () => '', file: '', given }
+    const way = { send: async () => {} }
+    await act(async () => void render(<ClientView page={page} keep="k" mediaUrl={() => ''} way={way} along={along} />))
+    await screen.findByRole('heading', { name: language === 'en' ? 'All the rest' : 'Alles Weitere' })
+    return document.querySelector('[data-newer]')?.textContent
+  }
+  expect(await by(1)).toMatch(says)
+  expect(await by(3)).toBeUndefined()
+})
+
 test('what is read and asked goes out once, with an id of its own', async () => {
   const sends: { id: string; read?: string; asks?: string }[] = []
   await shown(demoCommissions(TODAY).find((c) => c.id === 'reed-warden')!, 'en', sends)

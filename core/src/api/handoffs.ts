@@ -207,12 +207,15 @@ export const handoffs = {
   clientPage: route({
     method: 'get',
     path: '/client/{token}',
-    summary: 'A client’s page, frozen as issued',
+    summary: 'A client’s page, frozen as last issued',
     open: true,
     good: {
       status: 200,
-      says: 'Document',
-      json: T.Object({ document: HandoffSchema, sabers: T.Array(Saber), media: T.Array(Photo) }, closed),
+      says: 'The newest document that was issued, and the number of the one that the link came with',
+      json: T.Object(
+        { document: HandoffSchema, sabers: T.Array(Saber), media: T.Array(Photo), given: T.Integer({ minimum: 1 }) },
+        closed,
+      ),
     },
     bad: noLink,
   }),

@@ -589,6 +589,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
     'Der Film ist die Datei {file}. Liegt sie neben dieser Seite, als Datei gesichert, läuft er gleich hier.',
   'page.more': 'Alles Weitere',
   'page.revision': 'Begleitheft Nr. {number}, {date}',
+  'page.newer': 'Das ist Begleitheft Nr. {number}, {date}. Es ersetzt Nr. {given}, mit dem diese Adresse kam.',
   'page.file': 'diese Seite als eine Datei',
   'page.pdf': '{extent, select, short {das kurze PDF} sheet {auf einem Blatt} other {das PDF}}',
   'page.contents': 'Inhalt',

@@ -570,6 +570,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'page.filmFile': 'The film is the file {file}. Beside this page, saved as one file, it plays right here.',
   'page.more': 'All the rest',
   'page.revision': 'record no. {number}, {date}',
+  'page.newer': 'This is record no. {number}, {date}. It takes the place of no. {given}, which this address came with.',
   'page.file': 'this page as one file',
   'page.pdf': '{extent, select, short {the short PDF} sheet {on one sheet} other {the PDF}}',
   'page.contents': 'Contents',

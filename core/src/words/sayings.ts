@@ -601,6 +601,7 @@ export interface Sayings {
   'page.filmFile': { file: Words }
   'page.more': Record<never, never>
   'page.revision': { number: number; date: Words }
+  'page.newer': { number: number; date: Words; given: number }
   'page.contents': Record<never, never>
   'page.drawing': { saber: Words }
   'page.waiting': Record<never, never>

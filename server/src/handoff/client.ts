@@ -73,31 +73,31 @@ export function clientRoutes({ db, store, library, papers, work, webFolder }: Wi
     '/client/:token',
     inTurn((req) => String(req.params.token)),
   )
-  /** Where a link leads, as long as it leads anywhere. */
+  /**
+   * Where a link leads, as long as it stands: to the newest of its commission's records that stands too, since an address that was
+   * printed cannot be printed anew.
+   */
   const find = async (token: string) => {
-    const row = await db.handoffs.findOne({
-      where: {
-        secretHash: sha256(token),
-        revokedAt: null,
-        [Op.or]: [{ expiresAt: null }, { expiresAt: { [Op.gt]: new Date() } }],
-      },
-      attributes: ['id', 'number', 'commissionId'],
-    })
-    if (!row)
+    const stands = { revokedAt: null, [Op.or]: [{ expiresAt: null }, { expiresAt: { [Op.gt]: new Date() } }] }
+    const attributes = ['id', 'number', 'commissionId']
+    const own = await db.handoffs.findOne({ where: { secretHash: sha256(token), ...stands }, attributes })
+    if (!own)
       throw new NotFound('This link does not lead anywhere, is too old, or was withdrawn. Ask the shop for a new one.')
+    const newest = await db.handoffs.findOne({
+      where: { commissionId: own.commissionId, ...stands },
+      ...{ attributes, order: [['number', 'DESC']] },
+    })
+    const row = newest ?? own
     const frozen = await lately.of(row.id, () => readFrozen(db, row.id))
-    return { id: row.id, number: row.number, of: row.commissionId, whom: { id: `link ${row.id}` }, ...frozen }
+    const whom = { id: `link ${own.id}` }
+    return { id: row.id, number: row.number, given: own.number, of: row.commissionId, whom, ...frozen }
   }
   // Frozen is frozen: who looks at one page again, or thirty at once, has it read once.
   const lately = new Once<Frozen>({ max: 24, ttl: LATELY })
   serve(r, API.clientPage, async ({ params, res }) => {
-    const { document, record } = await find(params.token)
+    const { document, record, given } = await find(params.token)
     res.set('Cache-Control', 'private, no-store')
-    return {
-      document,
-      sabers: record.sabers.map(handedSaber),
-      media: record.media,
-    }
+    return { document, given, sabers: record.sabers.map(handedSaber), media: record.media }
   })
   serve(r, API.clientPdf, async ({ params, query, req, res }) => {
     const { id, of, whom, document, record } = await find(params.token)

@@ -83,10 +83,6 @@ export function handoffRoutes(r: Router, { store, db, library, papers, work, web
         | number
         | null
       const number = (last ?? 0) + 1
-      await db.handoffs.update(
-        { revokedAt: new Date() },
-        { where: { commissionId: record.id, revokedAt: null }, transaction },
-      )
       await db.handoffs.create(
         {
           id: newId('h'),

@@ -38,6 +38,7 @@ export default function ClientPage() {
       along={{
         pdf: (extent) => urlOf('clientPdf', { params: { token }, query: { extent } }),
         file: urlOf('clientHtml', { params: { token } }),
+        given: page.given,
       }}
     />
   )

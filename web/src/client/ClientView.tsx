@@ -37,8 +37,8 @@ interface Shown {
   /** What is remembered is remembered under this. */
   keep: string
   mediaUrl: (hash: string) => string
-  /** The same to take along, where there is a server to fetch it from. */
-  along?: { pdf: (extent: PdfExtent) => string; file: string } | undefined
+  /** The same to take along, where there is a server to fetch it from, and the number of the record that its address came with. */
+  along?: { pdf: (extent: PdfExtent) => string; file: string; given: number } | undefined
   /** How what the client says reaches the shop. */
   way: Way
 }
@@ -83,6 +83,7 @@ function Record({ page, keep, mediaUrl, along, way }: Shown) {
       {below ? (
         <div className="mx-auto max-w-3xl px-5 pb-16">
           <h1 className="hidden text-[2rem] print:block">{saber.name}</h1>
+          {along && along.given !== d.number ? <Newer document={d} given={along.given} /> : null}
           <FirstThings saber={saber} onOpen={(start) => setDoing({ what: 'open', start })} />
           <Chapters page={page} saber={saber} keep={keep} mediaUrl={mediaUrl} way={way} />
           <Foot document={d} along={along} />
@@ -166,6 +167,16 @@ function Chapters({ page, saber, keep, mediaUrl, way }: Omit<Shown, 'along'> & {
           </details>
         ))}
     </>
+  )
+}
+
+/** That another record than the one whose address was followed is shown. */
+function Newer({ document: d, given }: { document: HandoffDocument; given: number }) {
+  const reader = useReader()
+  return (
+    <p className="text-quiet mt-4" data-newer>
+      {say(reader, 'page.newer', { number: d.number, date: dayText(reader, d.date), given })}
+    </p>
   )
 }
 
