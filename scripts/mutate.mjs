@@ -160,18 +160,21 @@ for (const what of asked.length ? asked : Object.keys(AIM)) {
     `${what}: ${drawn.length} of ${all} faults drawn, the types refuse ${refused}; the tests ran in ${((Date.now() - from) / 1000).toFixed(0)} s`,
   )
   const left = [...faults]
+  /** What came so far: a run that is cut off has not been for nothing. */
+  const keep = () =>
+    writeFileSync(
+      `test-results/mutation/${what.replaceAll('/', '-')}.json`,
+      JSON.stringify({ seed, long, refused, faults }, null, 1),
+    )
   const worker = async () => {
     for (let f = left.shift(); f; f = left.shift()) {
       f.came = await noticed(copy, f, seen)
+      keep()
       if (f.came !== 'noticed') console.log(`  ${f.file}:${f.line} ${f.kind} → ${f.becomes}: ${f.came}`)
     }
   }
   await Promise.all(Array.from({ length: WORKERS }, worker))
   const hits = faults.filter((f) => f.came === 'noticed').length
-  writeFileSync(
-    `test-results/mutation/${what.replaceAll('/', '-')}.json`,
-    JSON.stringify({ seed, long, refused, faults }, null, 1),
-  )
   const share = (hits, of) => {
     const [lo, hi] = interval(hits, of)
     return `${hits} of ${of}, ${percent(hits / of)}, between ${percent(lo)} and ${percent(hi)}`
