@@ -207,6 +207,13 @@ describe('hours and volts', () => {
     const hours = LEFT_WAYS.map((w) => val(standby(s, w)))
     expect(hours).toEqual(hours.toSorted((a, b) => a - b))
     expect(standby(s, 'cut')).toMatchObject({ about: true })
+    // Where nobody knows at what voltage it stops, all of it counts.
+    const whole = structuredClone(s)
+    delete of(whole, 'cell').specs.cutoffVolts
+    expect(val(standby(whole, 'cellOut'))).toBeCloseTo(cell.specs.capacity!.value! / lost, 3)
+    const early = structuredClone(s)
+    of(early, 'cell').specs.cutoffVolts = fact(3.5, 'V')
+    expect(val(standby(early, 'cellOut'))).toBeLessThan(0.9 * val(standby(s, 'cellOut')))
     const empty = tube([[100, 36, 30]])
     expect(needs(standby(empty, 'cut'))).toEqual(['a cell', 'capacity'])
     expect(needs(standby(empty, 'asleep'))).toContain('a sound board')

@@ -32,6 +32,14 @@ describe('stating values', () => {
     expect(f.trail).toEqual([{ value: 24, source: 'recalled' }])
     expect(state(fact(24, 'mm', 'measured'), fact(24, 'mm', 'recalled')).source).toBe('measured')
   })
+  test('of two as sure of one value the later stands, as a fact and among its rivals, and the earlier is in the trail', () => {
+    const on = (day: string, value = 24) => fact(value, 'mm', 'measured', { on: `2026-11-${day}`, by: `who ${day}` })
+    const f = state(on('01'), on('02'))
+    expect(f).toMatchObject({ value: 24, on: '2026-11-02', trail: [{ value: 24, on: '2026-11-01' }] })
+    const rivals = state(state(on('01'), on('03', 30)), on('04', 30))
+    expect(rivals).toMatchObject({ on: '2026-11-01', rivals: [{ value: 30, on: '2026-11-04' }] })
+    expect(rivals.trail).toMatchObject([{ value: 30, on: '2026-11-03' }])
+  })
   test('values within their tolerances agree, others contradict', () => {
     expect(state(fact(24, 'mm', 'measured', { tol: 0.2 }), fact(24.1, 'mm', 'client')).rivals).toBeUndefined()
     expect(state(fact(24, 'mm'), fact(25, 'mm', 'client')).rivals).toEqual([{ value: 25, source: 'client' }])
