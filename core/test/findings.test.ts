@@ -62,6 +62,7 @@ const BRINGS: Record<string, string> = {
   noIgnite: 'caution gate ',
   noOff: 'stop gate ',
   boardSpace: 'stop gate row',
+  chargeCurrent: 'stop gate part,part',
   overRating: 'stop gate part',
   noSize: 'stop gate section',
   impossible: 'stop gate part',

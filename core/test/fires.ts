@@ -61,6 +61,10 @@ export const FIRES: Record<string, Mutation> = {
   specs: (s) => void delete part(s, 'board').at,
   frontHeavy: (s) => void (part(s, 'connector').specs.mass = fact(2000, 'g')),
   powerNeeds: (s) => void (s.blades[0]!.density = fact(null, '1/m')),
+  chargeCurrent: (s) => {
+    part(s, 'cell').specs.chargeCurrent = fact(1.5, 'A')
+    s.parts.push({ id: 'port', kind: 'chargePort', name: 'port', specs: { chargeCurrent: fact(3, 'A') } })
+  },
   overRating: (s) => {
     s.presets[0]!.effects = { lock: stated('#ffffff', 'configured') }
     s.use.brightness = fact(100, '%', 'configured')

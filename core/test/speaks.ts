@@ -9,6 +9,31 @@ const mm = (v: number, tol?: number) => fact(v, 'mm', 'measured', tol === undefi
 type Way = [check: string, what: string, change: Mutation, level: Level, title: RegExp, detail: RegExp]
 export const SPEAKS: Way[] = [
   [
+    'chargeCurrent',
+    'a cell of its own charger, weak as it is',
+    (s) => {
+      s.parts = s.parts.filter((p) => p.kind !== 'charger' && p.kind !== 'chargePort')
+      part(s, 'cell').specs.chargeCurrent = fact(0.325, 'A')
+      s.parts.push({ id: 'bay', kind: 'charger', name: 'the bay', specs: { chargeCurrent: fact(1, 'A') } })
+    },
+    'stop',
+    /^the bay gives .+ more than it takes$/,
+    /^1 A reach a cell that takes 0\.33 A/,
+  ],
+  [
+    'chargeCurrent',
+    'a cell whose limit nobody wrote down, in less than an hour',
+    (s) => {
+      delete part(s, 'cell').specs.chargeCurrent
+      part(s, 'cell').specs.capacity = fact(650, 'mAh')
+      s.parts = s.parts.filter((p) => p.kind !== 'charger' && p.kind !== 'chargePort')
+      s.parts.push({ id: 'bay', kind: 'charger', name: 'the bay', specs: { chargeCurrent: fact(1, 'A') } })
+    },
+    'caution',
+    /is charged in less than an hour$/,
+    /^1 A from the bay on 650 mAh/,
+  ],
+  [
     'uncredited',
     'who logged work',
     (_s, c) => void c.log.push({ id: 'x-log', on: '2026-11-20', text: 'turned it', kind: 'work', by: 'Hob ' }),

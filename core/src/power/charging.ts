@@ -1,13 +1,52 @@
-import { type Calculated, Gather } from '../facts'
-import { refTo, type Saber } from '../record'
+import { type Calculated, Gather, known } from '../facts'
+import { type FittedPart, refTo, type Saber } from '../record'
 import { packOf } from './pack'
+
+/**
+ * What sets the current that reaches the cells: the circuit behind the port that is built in, whatever supply feeds it; without
+ * one each charger that cells are put into.
+ */
+export function chargersOf(saber: Saber): FittedPart[] {
+  const ports = saber.parts.filter((p) => p.kind === 'chargePort')
+  return ports.length ? ports : saber.parts.filter((p) => p.kind === 'charger')
+}
+
+/** A cell that is given more than it takes, A. */
+export interface Overcharged {
+  charger: FittedPart
+  cell: FittedPart
+  /** What reaches it. */
+  amps: number
+  /** What it takes by its maker's word; undefined where that is not recorded and what reaches it is more than its capacity in an hour. */
+  takes: number | undefined
+}
+
+/**
+ * Cells that are given more current than they take. Cells in parallel share what a port's circuit gives; those in series, and one
+ * in a charger of its own, have all of it. Where a cell's own limit is not recorded, its capacity in one hour (1 C) is the most
+ * that a cell takes without its datasheet saying so.
+ */
+export function overcharged(saber: Saber): Overcharged[] {
+  const { cells, parallel } = packOf(saber)
+  return chargersOf(saber).flatMap((charger) => {
+    const gives = known(charger.specs.chargeCurrent)
+    if (gives === undefined) return []
+    const amps = charger.kind === 'chargePort' ? gives / parallel : gives
+    return cells.flatMap((cell): Overcharged[] => {
+      const takes = known(cell.specs.chargeCurrent)
+      const capacity = known(cell.specs.capacity)
+      const most = takes ?? (capacity === undefined ? undefined : capacity / 1000)
+      return most !== undefined && amps > most + 1e-9 ? [{ charger, cell, amps, takes }] : []
+    })
+  })
+}
 
 /** Charging time, CC–CV: about 1.3 × capacity ÷ current, h. */
 export function chargeTime(saber: Saber): Calculated {
   const g = new Gather()
   const pack = packOf(saber)
   const cell = pack.cells[0]
-  const source = saber.parts.find((p) => p.kind === 'chargePort') ?? saber.parts.find((p) => p.kind === 'charger')
+  const [source] = chargersOf(saber)
   if (!cell) g.missing('a cell')
   if (!source) g.missing('a charge port or charger')
   const capacity = g.take('capacity', cell?.specs.capacity, cell && refTo('part', cell.id)) * Math.max(1, pack.parallel)

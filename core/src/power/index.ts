@@ -1,5 +1,5 @@
 export { WHITE } from '../record'
-export { chargeTime, wattHours } from './charging'
+export { chargersOf, chargeTime, type Overcharged, overcharged, wattHours } from './charging'
 export { type Discharge, type DischargeInput, discharge, ocv, usableShare } from './discharge'
 export { idleCurrent, LEFT_WAYS, type LeftWay, standby } from './keeping'
 export { ledResistors } from './led-resistors'

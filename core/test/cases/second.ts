@@ -217,6 +217,7 @@ export const SECOND: readonly Job[] = [
       s.recipient = { knows: 'neverSeen' }
       s.parts = s.parts.map((p) => (p.kind === 'cell' ? { ...p, removable: false, wiring: 'parallel' as const } : p))
       s.parts.push(part('c12-port', 'port-21', 6, { otherEnd: { lead: 'round plug 2.1', supply: '8.4 V charger' } }))
+      s.parts.at(-1)!.specs.chargeCurrent = fact(1, 'A', 'measured')
       s.hilt.fasteners.push(
         screw('c12-dummy', 'dummy screw', 'M4', '2 mm', 120, 180, {
           head: 'dummy',

@@ -41,6 +41,7 @@ import {
   wrongKey,
 } from './hilt'
 import {
+  chargeCurrent,
   configuredPixels,
   cutOff,
   farLed,
@@ -140,6 +141,7 @@ export const CHECKS: readonly Check[] = [
   shopping,
   demoDiffers,
   overRating,
+  chargeCurrent,
   powerNeeds,
   wireDrop,
   farLed,

@@ -72,6 +72,21 @@ export const powerWords: WordsOf<typeof rules> = {
       }),
     },
   },
+  chargeCurrent: {
+    rule: 'No cell is charged with more current than it takes: what the charge circuit gives, whatever supply feeds it.',
+    says: {
+      over: (p) => ({
+        title: `${p.charger} gives ${p.cell} more than it takes`,
+        detail: `${formatNumber(MAKER, p.amps)} A reach a cell that takes ${formatNumber(MAKER, p.most)} A: it heats, ages, and may vent.`,
+        remedy: 'Set the charge circuit lower, take a weaker charger, or a cell whose datasheet allows it.',
+      }),
+      unsaid: (p) => ({
+        title: `${p.cell} is charged in less than an hour`,
+        detail: `${formatNumber(MAKER, p.amps)} A from ${p.charger} on ${formatNumber(MAKER, p.most * 1000)} mAh; what the cell takes is not recorded.`,
+        remedy: 'Read the charge current off the cell’s datasheet, or charge with less.',
+      }),
+    },
+  },
   landmark: {
     rule: 'Polarity is told by landmarks on this saber, not in general.',
     says: {

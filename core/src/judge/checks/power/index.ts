@@ -1,3 +1,4 @@
+export { chargeCurrent } from './charge-current'
 export { configuredPixels } from './configured-pixels'
 export { cutOff } from './cut-off'
 export { farLed } from './far-led'
