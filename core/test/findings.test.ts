@@ -23,7 +23,7 @@ const BRINGS: Record<string, string> = {
   consent: 'stop gate part',
   stale: 'caution gate beat',
   inputKind: 'caution gate input,row,row,row,row,row,row',
-  fittedResistor: 'caution gate part',
+  fittedResistor: 'stop gate part',
   zones: 'stop gate zone',
   unsurePreset: 'caution gate preset',
   wayIn: 'stop gate part; stop gate part; stop gate part; stop gate part; stop gate part; stop gate part',

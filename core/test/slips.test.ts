@@ -256,7 +256,9 @@ describe('lights and what feeds them', () => {
     // 110 Ω by the standard series; 330 still shines, 47 burns it.
     expect(says('fittedResistor', of(110))).toEqual([])
     expect(says('fittedResistor', of(220))).toEqual([])
-    expect(says('fittedResistor', of(47))).toEqual(['wrong caution gate part:x'])
+    expect(says('fittedResistor', of(47))).toEqual(['over stop gate part:x'])
+    expect(says('fittedResistor', of(106))).toEqual([])
+    expect(says('fittedResistor', of(104))).toEqual(['over stop gate part:x'])
     expect(says('fittedResistor', of(1000))).toEqual(['wrong caution gate part:x'])
     expect(
       says('fittedResistor', (s) => {

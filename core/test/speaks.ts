@@ -9,6 +9,38 @@ const mm = (v: number, tol?: number) => fact(v, 'mm', 'measured', tol === undefi
 type Way = [check: string, what: string, change: Mutation, level: Level, title: RegExp, detail: RegExp]
 export const SPEAKS: Way[] = [
   [
+    'fittedResistor',
+    'one that lets five times as much through an in-hilt LED as it takes',
+    (s) => {
+      part(s, 'cell').specs.fullVolts = fact(4.2, 'V')
+      s.parts.push(
+        {
+          ...{ id: 'led', kind: 'inHiltLed', name: 'the amber LED' },
+          specs: { forwardVolts: fact(2.2, 'V'), channelCurrent: fact(1000, 'mA'), dies: fact(1, '×') },
+        },
+        { id: 'res', kind: 'resistor', name: 'the shunt', specs: { ohms: fact(0.4, 'Ω') } },
+      )
+    },
+    'stop',
+    /^the shunt: 0\.4 Ω lets too much through$/,
+    /^With a full cell 5 times what the amber LED takes\. Wanted: .*the amber LED 2 Ω/,
+  ],
+  [
+    'fittedResistor',
+    'one that leaves an LED dark',
+    (s) =>
+      void s.parts.push(
+        {
+          ...{ id: 'led', kind: 'accentLed', name: 'the lamp' },
+          specs: { forwardVolts: fact(2, 'V'), channelCurrent: fact(20, 'mA') },
+        },
+        { id: 'res', kind: 'resistor', name: 'the shunt', specs: { ohms: fact(1000, 'Ω') } },
+      ),
+    'caution',
+    /^the shunt: 1000 Ω suits none of the LEDs$/,
+    /the lamp 110 Ω/,
+  ],
+  [
     'chargeCurrent',
     'a cell of its own charger, weak as it is',
     (s) => {

@@ -63,12 +63,17 @@ export const powerWords: WordsOf<typeof rules> = {
     },
   },
   fittedResistor: {
-    rule: 'A fitted resistor has the value that one of the LEDs wants, or the next higher ones.',
+    rule: 'A fitted resistor has the value that one of the LEDs wants, or the next higher ones; none lets more through than its LED takes.',
     says: {
       wrong: (p) => ({
         title: `${p.resistor}: ${formatNumber(MAKER, p.ohms)} Ω suits none of the LEDs`,
         detail: `Wanted: ${listed(p.wanted)}.`,
         remedy: 'Fit the right one, or correct its value.',
+      }),
+      over: (p) => ({
+        title: `${p.resistor}: ${formatNumber(MAKER, p.ohms)} Ω lets too much through`,
+        detail: `With a full cell ${formatNumber(MAKER, p.times)} times what ${p.led} takes. Wanted: ${listed(p.wanted)}.`,
+        remedy: 'Fit the right one, or correct its value; do not switch it on before.',
       }),
     },
   },

@@ -6,7 +6,18 @@ import { check } from '../../check'
 /** A resistor of the series is within this of its name. */
 const TOLERANCE = 0.05
 
-export const fittedResistor = check<{ wrong: { resistor: string; ohms: number; wanted: string[] } }>({
+interface Fitted {
+  resistor: string
+  ohms: number
+  wanted: string[]
+}
+
+export const fittedResistor = check<{
+  /** It lets less through than half of what any of them wants. */
+  wrong: Fitted
+  /** It lets more through than any of them takes: so many times as much at the least, with a full cell. */
+  over: Fitted & { times: number; led: string }
+}>({
   id: 'fittedResistor',
   station: 'power',
   scope: 'saber',
@@ -25,21 +36,25 @@ export const fittedResistor = check<{ wrong: { resistor: string; ohms: number; w
         const fits = wants.some(
           ({ choice }) => ohms >= choice!.exactOhms * (1 - TOLERANCE) && ohms <= choice!.ohms * 2 * (1 + TOLERANCE),
         )
-        return fits
-          ? []
-          : [
-              {
-                code: 'wrong' as const,
-                subject: p.id as string,
-                level: 'caution' as const,
-                params: {
-                  ...{ resistor: p.name, ohms },
-                  wanted: wants.map((w) => `${w.part.name} ${formatNumber(MAKER, w.choice!.ohms)} Ω`),
-                },
-                refs: [`part:${p.id}` as const],
-                gate: true,
-              },
-            ]
+        if (fits) return []
+        const said = {
+          ...{ resistor: p.name, ohms },
+          wanted: wants.map((w) => `${w.part.name} ${formatNumber(MAKER, w.choice!.ohms)} Ω`),
+        }
+        const at = { subject: p.id as string, refs: [`part:${p.id}` as const], gate: true }
+        // Whichever it is for, the one that wants least resistance is harmed least.
+        const [least] = wants.toSorted((a, b) => a.choice!.exactOhms - b.choice!.exactOhms)
+        const times = least!.choice!.exactOhms / ohms
+        return [
+          times > 1
+            ? {
+                ...at,
+                code: 'over' as const,
+                level: 'stop' as const,
+                params: { ...said, times, led: least!.part.name },
+              }
+            : { ...at, code: 'wrong' as const, level: 'caution' as const, params: said },
+        ]
       })
   },
 })
