@@ -119,6 +119,52 @@ describe('limits come from what is computed, with its tolerance', () => {
     speaker.specs.ratedWatts = fact(0.0001, 'W')
     expect(keyed(s, 'volume')!.max).toBe(1)
   })
+  test('no current passes that something on its way is not rated for, by hand', () => {
+    const amps = fc.double({ min: 0.3, max: 20, noNaN: true })
+    fc.assert(
+      fc.property(amps, amps, amps, fc.integer({ min: 1, max: 4 }), (cell, key, pin, pins) => {
+        const s = done()
+        s.parts = s.parts.filter((p) => !['killSwitch', 'killKey', 'connector', 'wire', 'chargePort'].includes(p.kind))
+        for (const p of s.parts) if (p.kind === 'board') delete p.specs.contCurrent
+        s.parts.find((p) => p.kind === 'cell')!.specs.contCurrent = fact(cell, 'A')
+        s.parts.push(
+          { id: 'k', kind: 'killKey', name: 'key', specs: { contCurrent: fact(key, 'A') } },
+          { id: 'c', kind: 'connector', name: 'plug', specs: { pinCurrent: fact(pin, 'A'), pins: fact(pins, '×') } },
+        )
+        const allowed = Math.min(cell, key, pin * pins)
+        for (const t of proposeTests(MAKER, s).filter((x) => x.key === 'lit-current')) {
+          expect(t.max).toBeLessThanOrEqual(allowed)
+          expect(t.min).toBeLessThanOrEqual(t.max!)
+          const e = expectationOf(s, t.key)!
+          const most = e.value + e.plusMinus + 0.02 * e.value
+          // Narrowed by what is computed, and by the rating only where that is less.
+          expect(t.max).toBeCloseTo(Math.min(allowed, Number(most.toPrecision(3))), 2)
+        }
+      }),
+      { numRuns: tries(40, 12) },
+    )
+    const { s, key } = play(25.4, 19, [], 'assumed')
+    expect(keyed(s, key)).toMatchObject({ min: 0, max: 0.4 })
+  })
+  test.each([
+    [60, 59, 61],
+    [1, 0, 2],
+    [0, 0, 1],
+    // 78 % is what is safe: a promise that goes beyond it is not wanted.
+    [78, 77, 78],
+    [77.5, 76.5, 78],
+    [90, 1, 78],
+  ])('the volume that was promised is wanted: %d is %d to %d', (promised, min, max) => {
+    const s = done()
+    s.parts.find((p) => p.kind === 'speaker')!.specs.impedance = fact(8, 'Ω', 'measured', { tol: 0 })
+    s.parts.find((p) => p.kind === 'speaker')!.specs.ratedWatts = fact(2, 'W', 'measured', { tol: 0 })
+    s.parts.find((p) => p.kind === 'board')!.specs.maxRms = fact(5, 'V', 'measured', { tol: 0.1 })
+    s.use.volume = fact(promised, '%')
+    expect(keyed(s, 'volume')).toMatchObject({ min, max })
+    // Where nobody can say what is safe, the promise is still what is wanted.
+    s.parts = s.parts.filter((p) => p.kind !== 'speaker')
+    expect(keyed(s, 'volume')).toMatchObject({ min: Math.max(0, promised - 1), max: Math.min(100, promised + 1) })
+  })
   test('the scale is given what Fit computes, the sleep current nothing below zero', () => {
     const s = done()
     const m = balance(s).mass

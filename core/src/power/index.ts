@@ -14,7 +14,15 @@ export {
 export { type Load, loadsOf, looksOf, type ZoneBudget, zoneBudget } from './looks'
 export { cellsIn, type Pack, packOf } from './pack'
 export { pixels } from './pixels'
-export { type LoadedRating, type Rating, ratings, ratingsOfLoads, type WorstRating, worstRatings } from './ratings'
+export {
+  allowedCurrent,
+  type LoadedRating,
+  type Rating,
+  ratings,
+  ratingsOfLoads,
+  type WorstRating,
+  worstRatings,
+} from './ratings'
 export { chooseResistor, nextE24, type ResistorChoice } from './resistor'
 export { meanCurrent, type Runtime, runtime } from './runtime'
 export { safeVolume, speakerWatts } from './speaker'

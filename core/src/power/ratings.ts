@@ -20,6 +20,12 @@ export function ratings(saber: Saber, colour = WHITE): { list: Rating[]; needs: 
   return ratingsUnder(saber, litCurrent(saber, colour))
 }
 
+/** The most that may flow at the lights in a colour so that nothing it passes is over its rating, A; undefined where nothing is rated. */
+export function allowedCurrent(saber: Saber, colour: string): number | undefined {
+  const most = ratings(saber, colour).list.flatMap((r) => (r.load.ok && r.share > 0 ? [r.load.value / r.share] : []))
+  return most.length ? Math.floor(Math.min(...most) * 1000 + 1e-6) / 1000 : undefined
+}
+
 /** The same under a load that is already known. */
 function ratingsUnder(saber: Saber, load: Calculated): { list: Rating[]; needs: { name: string; ref: Ref }[] } {
   const list: Rating[] = []

@@ -26,6 +26,17 @@ export const between = (e: Expected) => {
   const off = e.plusMinus + METER * Math.abs(e.value)
   return { min: read(Math.max(0, e.value - off)), max: read(e.value + off) }
 }
+/**
+ * The same, and never more than a rating or a promise allows, whatever was computed. Where all that is expected lies beyond that,
+ * what is allowed is wanted.
+ */
+export const allowedBy =
+  (allowed: () => number | undefined) =>
+  (e: Expected): { min: number; max: number } => {
+    const [limits, most] = [between(e), allowed()]
+    if (most === undefined || limits.max <= most) return limits
+    return { min: limits.min <= most ? limits.min : 0, max: most }
+  }
 /** At most what is expected, with its tolerance and the meter's. */
 export const atMost = (e: Expected) => ({ min: 0, max: between(e).max })
 

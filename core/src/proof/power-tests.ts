@@ -1,9 +1,9 @@
 import { Gather, known } from '../facts'
-import { FAR_LED_VOLTS, farLedVolts, type Load, litCurrent } from '../power'
+import { allowedCurrent, FAR_LED_VOLTS, farLedVolts, type Load, litCurrent } from '../power'
 import { colourOf, refTo, type Saber } from '../record'
 import type { Reader } from '../units'
 import { say } from '../words'
-import { atMost, between, type Planned, partRef, partsOf, predicted, supplyOf, wiresOf } from './planned'
+import { allowedBy, atMost, between, type Planned, partRef, partsOf, predicted, supplyOf, wiresOf } from './planned'
 
 /** How far the light of a strip may differ from strip to strip, as a share. */
 const STRIPS_DIFFER = 0.15
@@ -71,13 +71,14 @@ export function currentTests(reader: Reader, s: Saber, loads: readonly Load[]): 
       ...predicted(s, asleep, atMost, 0.5),
     })
   out.push(...cutTests(reader, s))
+  const rated = (colour: string) => allowedBy(() => allowedCurrent(s, colour))
   const first = s.presets[0]
   const load = loads.find((l) => l.preset === first && l.lasts === 'steady')?.current
   if (load?.ok)
     out.push({
       test: { key: 'lit-current', what: say(reader, 'test.litCurrent', { preset: first!.name }), unit: 'A' },
       rests: [...all, ...lights, refTo('preset', first!.id)],
-      ...predicted(s, (x) => litCurrent(x, colourOf(first!)), between, STRIPS_DIFFER),
+      ...predicted(s, (x) => litCurrent(x, colourOf(first!)), rated(colourOf(first!)), STRIPS_DIFFER),
     })
   const peak = worst(loads)
   // The first preset's steady colour is measured anyway.
@@ -89,16 +90,18 @@ export function currentTests(reader: Reader, s: Saber, loads: readonly Load[]): 
         unit: 'A',
       },
       rests: [...all, ...lights],
-      ...predicted(s, (x) => litCurrent(x, peak.colour), between, STRIPS_DIFFER),
+      // A flash may be over a rating; what lasts may not.
+      ...predicted(s, (x) => litCurrent(x, peak.colour), peak.lasts ? rated(peak.colour) : between, STRIPS_DIFFER),
     })
   return out
 }
 
 /** The look that draws the most, of all presets. */
-function worst(loads: readonly Load[]): { colour: string; preset: string; look: string; amps: number } | undefined {
-  const all = loads.flatMap((l) =>
-    l.current.ok ? [{ colour: l.colour, preset: l.preset.name, look: l.look, amps: l.current.value }] : [],
-  )
+function worst(loads: readonly Load[]) {
+  const all = loads.flatMap((l) => {
+    const { colour, look, current } = l
+    return current.ok ? [{ colour, look, preset: l.preset.name, amps: current.value, lasts: l.lasts !== 'flash' }] : []
+  })
   return all.toSorted((a, b) => b.amps - a.amps)[0]
 }
 

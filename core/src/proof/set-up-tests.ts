@@ -1,5 +1,5 @@
 import { doingOf } from '../controls'
-import { Gather } from '../facts'
+import { Gather, known } from '../facts'
 import { safeVolume } from '../power'
 import { type Preset, refTo, type Saber } from '../record'
 import type { Reader } from '../units'
@@ -24,9 +24,17 @@ const extension = (s: Saber, preset: string) => {
 }
 /** A thumb on a stopwatch is that late, s. */
 const THUMB = 0.2
+/** A menu shows whole steps of a volume, %. */
+const STEP = 1
+/** The volume that was promised, as a menu shows it, and never more than is safe, %. */
+const asPromised = (volume: number, most: number) => ({
+  min: Math.max(0, volume - STEP),
+  max: Math.min(most, volume + STEP),
+})
 
 export function setUpTests(reader: Reader, s: Saber): Planned[] {
   const safe = safeVolume(s)
+  const promised = known(s.use.volume)
   const played = partsOf(s, 'card', 'speaker', 'board')
   return [
     ...s.presets.flatMap((p): Planned[] => {
@@ -91,13 +99,19 @@ export function setUpTests(reader: Reader, s: Saber): Planned[] {
           ],
         }
       }),
-    ...(safe.ok
+    ...(safe.ok || promised !== undefined
       ? [
           {
-            test: { key: 'volume', what: say(reader, 'test.volume'), unit: '%', min: 1 },
+            test: {
+              ...{ key: 'volume', what: say(reader, 'test.volume'), unit: '%' },
+              ...(promised === undefined ? { min: 1 } : asPromised(promised, 100)),
+            },
             rests: partsOf(s, 'speaker', 'board'),
             // The speaker is kept safe where its figures are a little off, too.
-            ...predicted(s, safeVolume, (e) => ({ min: 1, max: Math.max(1, Math.floor(e.value - e.plusMinus)) })),
+            ...predicted(s, safeVolume, (e) => {
+              const most = Math.max(1, Math.floor(e.value - e.plusMinus))
+              return promised === undefined || promised > most ? { min: 1, max: most } : asPromised(promised, most)
+            }),
           },
         ]
       : []),
