@@ -73,6 +73,23 @@ describe('files of every version', () => {
     expect(one!.ok).toBe(true)
     expect(zero).toEqual(one)
   })
+  test.each(FILES.filter(([, d]) => Number(d.version) >= 2 && Number(d.version) <= 5))(
+    'where a control of %s leads is kept, whichever of the six modes it is',
+    (_name, doc) => {
+      for (const to of ['asleep', 'off', 'lit', 'menu', 'muted', 'combat']) {
+        const d = structuredClone(doc) as { sabers: { controls: Loose[] }[] }
+        const rows = d.sabers[0]!.controls
+        expect(rows.length).toBeGreaterThan(0)
+        for (const row of rows) row.to = to
+        const r = readDocument(d)
+        if (!r.ok) throw new Error(JSON.stringify(r.problems.slice(0, 3)))
+        const [s] = r.record.sabers
+        const is = new Map(s!.modes.map((m) => [m.id as string, m.is]))
+        expect(s!.controls.map((row) => is.get(row.to!))).toEqual(rows.map(() => to))
+        expect(r.record.aside?.filter((a) => a.path.endsWith('/to')) ?? []).toEqual([])
+      }
+    },
+  )
   test('a name that version 2 judged by has become a field', () => {
     const r = readDocument(first)
     const saber = r.ok ? r.record.sabers[0]! : undefined

@@ -1,11 +1,16 @@
+import type { TSchema } from '@sinclair/typebox'
 import { fact, isUnit } from '../../facts/fact'
 import type { Unit } from '../../units/unit'
 import type { Commission } from '../schema/commission'
-import { isObject, RECORD_PLAN, walk } from '../walk/plan'
+import { isObject, planOf, walk } from '../walk/plan'
 import { danglingOf, drop, thingsOf } from '../walk/references'
+import v3 from './v3.schema.json' with { type: 'json' }
+
+/** What names what in the version that is lifted to: today's fields may mean by the same word something that was not there then. */
+const PLAN = planOf(v3 as unknown as TSchema)!
 
 /**
- * What older files may hold and this format refuses is taken out and kept: a reference that leads nowhere, a fact in a
+ * What files of version 2 may hold and version 3 refuses is taken out and kept: a reference that leads nowhere, a fact in a
  * unit its field does not have. Each is named with its place, what it said and why. The record comes back as a new one.
  */
 export function setAside(record: Commission): Commission {
@@ -15,7 +20,7 @@ export function setAside(record: Commission): Commission {
     kept.push({ path: path.slice(0, 600), was: JSON.stringify(was).slice(0, 4000), why: why.slice(0, 240) })
 
   const wrong: { pointer: string; path: string; unit: Unit; was: unknown }[] = []
-  walk(RECORD_PLAN, next, (plan, value, at) => {
+  walk(PLAN, next, (plan, value, at) => {
     if (isUnit(plan.fact) && isObject(value) && value.unit !== plan.fact)
       wrong.push({ pointer: at.pointer, path: at.path, unit: plan.fact, was: value })
   })
@@ -24,14 +29,14 @@ export function setAside(record: Commission): Commission {
     replace(next, w.pointer, fact(null, w.unit))
   }
   // A list is emptied from its end, so that positions before it stay true; a mark without its beat goes whole.
-  for (const r of danglingOf(next).reverse()) {
+  for (const r of danglingOf(next, PLAN).reverse()) {
     const mark = /^(.*\/marks\/\d+)\/beat$/.exec(r.pointer)
     const pointer = mark ? mark[1]! : r.pointer
     put(r.path, read(next, pointer), `names ${r.to}, which is not there`)
     drop(next, pointer)
   }
   if (!kept.length) return next
-  const taken = new Set(thingsOf(next).map((t) => t.id))
+  const taken = new Set(thingsOf(next, PLAN).map((t) => t.id))
   let n = 0
   const id = () => {
     do n++

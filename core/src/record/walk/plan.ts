@@ -19,18 +19,20 @@ export interface Plan {
   items?: Plan
 }
 
-function planOf(schema: TSchema): Plan | undefined {
+/** The plan of a schema, of this version or an older one; undefined where nothing in it has such a meaning. */
+export function planOf(schema: TSchema, pieces: Record<string, TSchema> = schema.$defs ?? {}): Plan | undefined {
+  if (schema.$ref) return planOf(pieces[schema.$ref.slice('#/$defs/'.length)]!, pieces)
   if (schema['x-fact']) return { fact: schema['x-fact'] }
   if (schema['x-kind']) return { kind: schema['x-kind'] }
   if (schema['x-names']) return { names: { kinds: schema['x-names'], bare: !String(schema.pattern).includes(':') } }
   if (schema.type === 'array') {
-    const items = planOf(schema.items)
+    const items = planOf(schema.items, pieces)
     return items && { items }
   }
   const properties = schema.properties as Record<string, TSchema> | undefined
   if (!properties) return undefined
   const fields = Object.entries(properties).flatMap(([key, s]) => {
-    const plan = planOf(s)
+    const plan = planOf(s, pieces)
     return plan ? [{ key, plan, required: ((schema.required ?? []) as string[]).includes(key) }] : []
   })
   return fields.length ? { fields } : undefined

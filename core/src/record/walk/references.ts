@@ -1,6 +1,6 @@
 import type { Commission } from '../schema/commission'
 import { type Kind, partsOfRef, type Ref, refTo, THINGS } from '../schema/ref'
-import { isObject, RECORD_PLAN, walk } from './plan'
+import { isObject, type Plan, RECORD_PLAN, walk } from './plan'
 
 /** A thing of a record with where it stands. */
 export interface Thing {
@@ -27,10 +27,10 @@ export interface Reference {
   saber?: string
 }
 
-/** Every thing with an identity, in the order of the record. The same id twice is listed twice. */
-export function thingsOf(record: Commission): Thing[] {
+/** Every thing with an identity, in the order of the record. The same id twice is listed twice. `by`: the plan of an older version. */
+export function thingsOf(record: Commission, by: Plan = RECORD_PLAN): Thing[] {
   const out: Thing[] = []
-  walk(RECORD_PLAN, record, (plan, value, at) => {
+  walk(by, record, (plan, value, at) => {
     if (!plan.kind || typeof value !== 'string') return
     const own = at.within.at(-1)
     if (!own) return
@@ -49,9 +49,9 @@ export function thingsOf(record: Commission): Thing[] {
 }
 
 /** Every reference of a record, leading somewhere or not. */
-export function referencesOf(record: Commission): Reference[] {
+export function referencesOf(record: Commission, by: Plan = RECORD_PLAN): Reference[] {
   const out: Reference[] = []
-  walk(RECORD_PLAN, record, (plan, value, at) => {
+  walk(by, record, (plan, value, at) => {
     if (!plan.names || typeof value !== 'string') return
     const thing = at.within.at(-1)
     const saber = at.within.find((w) => w.kind === 'saber')
@@ -73,13 +73,13 @@ export function referencesOf(record: Commission): Reference[] {
  * References that lead nowhere: to nothing, to a thing of a kind they may not name, or from inside one saber into another.
  * What belongs to the order may be named from anywhere, and the order may name things of any saber.
  */
-export function danglingOf(record: Commission): Reference[] {
+export function danglingOf(record: Commission, by: Plan = RECORD_PLAN): Reference[] {
   const homes = new Map<string, Set<string | undefined>>()
-  for (const t of thingsOf(record)) {
+  for (const t of thingsOf(record, by)) {
     const at = homes.get(t.ref) ?? new Set()
     homes.set(t.ref, at.add(t.saber))
   }
-  return referencesOf(record).filter((r) => {
+  return referencesOf(record, by).filter((r) => {
     const at = homes.get(r.to)
     if (!at) return true
     return r.saber !== undefined && !at.has(r.saber) && !at.has(undefined)
