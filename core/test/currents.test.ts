@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { type Calculated, fact } from '@nubrin/core/facts'
+import { judgeCommission } from '@nubrin/core/judge'
 import { duties } from '@nubrin/core/light'
 import {
   bladeCurrent,
@@ -18,6 +19,7 @@ import {
   packOf,
   pixels,
   ratings,
+  restCurrent,
   runtime,
   safeVolume,
   speakerWatts,
@@ -30,9 +32,11 @@ import {
   zoneBudget,
   zoneCurrent,
 } from '@nubrin/core/power'
+import { proposeTests } from '@nubrin/core/proof'
 import { colourOf, type FittedPart, type Saber } from '@nubrin/core/record'
+import { MAKER } from '@nubrin/core/units'
 import fc from 'fast-check'
-import { done, tube } from './samples'
+import { demo, done, TODAY, tube } from './samples'
 
 /** What the board of the sample is set to. */
 const LIMIT = 0.8
@@ -193,6 +197,26 @@ describe('hours and volts', () => {
     const bare = structuredClone(s)
     bare.parts = bare.parts.filter((p) => p.kind !== 'cell')
     expect(needs(runtime(bare).minutes)).toContain('a cell')
+  })
+  test('what rests in deep sleep is judged, tested and told by that, with all that stays on beside the board', () => {
+    const s = done()
+    const board = of(s, 'board')
+    board.specs.sleepCurrent = fact(8, 'mA')
+    board.specs.deepSleepCurrent = fact(0.1, 'mA')
+    s.parts = s.parts.filter((p) => !['auxBoard', 'display'].includes(p.kind))
+    s.parts.push({ id: 'aux', kind: 'auxBoard', name: 'charge controller', specs: { sleepCurrent: fact(0.02, 'mA') } })
+    expect(val(restCurrent(s, 'asleep'))).toBeCloseTo(8.02, 9)
+    expect(val(restCurrent(s, 'deepSleep'))).toBeCloseTo(0.12, 9)
+    expect(val(restCurrent(s, 'cut'))).toBe(0)
+    const most = () => proposeTests(MAKER, s).find((t) => t.key === 'sleep-current')!.max!
+    const found = () =>
+      judgeCommission({ ...demo('reed-warden'), sabers: [s] }, TODAY).filter((f) => f.check === 'standby')
+    s.cutPower = 'killSwitch'
+    expect(most()).toBeGreaterThan(8)
+    expect(found()).toHaveLength(1)
+    s.cutPower = 'deepSleep'
+    expect(most()).toBeLessThan(0.3)
+    expect(found()).toEqual([])
   })
   test('kept in a drawer: capacity over what stays connected and a thirtieth of a month’s loss, by hand', () => {
     const s = done()

@@ -39,7 +39,7 @@ const BRINGS: Record<string, string> = {
   deadline: 'note ',
   demoDiffers: 'caution blade',
   displayWindow: 'stop gate part',
-  duel: 'stop gate blade',
+  duel: 'stop gate blade; caution ',
   farLed: 'caution blade',
   frontHeavy: 'note ',
   grilleAir: 'stop gate part',

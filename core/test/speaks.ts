@@ -9,6 +9,48 @@ const mm = (v: number, tol?: number) => fact(v, 'mm', 'measured', tol === undefi
 type Way = [check: string, what: string, change: Mutation, level: Level, title: RegExp, detail: RegExp]
 export const SPEAKS: Way[] = [
   [
+    'duel',
+    'an order for duelling of what is not made for something',
+    (s, c) => {
+      c.purpose = 'duelling'
+      s.notFor = [{ id: 'nf', what: 'blows on the guard', why: 'the claws are thin' }]
+    },
+    'caution',
+    /^Ordered for duelling: is contact among what .+ is not made for\?$/,
+    /^Not made for: blows on the guard\.$/,
+  ],
+  [
+    'loudVolume',
+    'a volume that nobody hears',
+    (s) => void (s.use.volume = fact(4, '%')),
+    'caution',
+    /^Volume 4 is hardly heard$/,
+    /recorded as 4 %/,
+  ],
+  [
+    'loudVolume',
+    'a saber that is shipped silent',
+    (s) => void (s.use.volume = fact(0, '%')),
+    'caution',
+    /^It is shipped silent$/,
+    /recorded as 0 %/,
+  ],
+  [
+    'untested',
+    'a volume that passed within wide limits, and is not the one that was promised',
+    (s) => {
+      s.use.volume = fact(60, '%')
+      s.tests = s.tests.filter((t) => t.key !== 'volume')
+      s.tests.push({
+        ...{ id: 'vol', key: 'volume', what: 'Volume as shipped', unit: '%', min: 1, max: 100 },
+        readings: [{ id: 'vol-1', at: '2026-11-20T10:00:00Z', by: 'Osk', value: 50.5, pass: true }],
+      })
+    },
+    'stop',
+    /^Passed, and not allowed: Volume as shipped$/,
+    /^50\.5 % was read; .* allows 59 to 61 %\.$/,
+  ],
+  [
     'fittedResistor',
     'one that lets five times as much through an in-hilt LED as it takes',
     (s) => {

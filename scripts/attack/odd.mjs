@@ -93,7 +93,7 @@ export function oddRounds(world) {
             Buffer.from(JSON.stringify({ ...mutated(doc), ...(way === 1 ? {} : { id: `a-${seed}-${i}` }) })),
             'x.json',
           )
-          if (r.status === 201 && random() < (small ? 0.5 : 0.05)) {
+          if (r.status === 201 && random() < (small ? 0.15 : 0.05)) {
             const { id } = r.json().record
             await ask('GET', `/commissions/${id}/handoff.pdf`)
             await ask('GET', `/commissions/${id}/cavity.dxf`)

@@ -1,7 +1,7 @@
 export { WHITE } from '../record'
 export { chargersOf, chargeTime, type Overcharged, overcharged, wattHours } from './charging'
 export { type Discharge, type DischargeInput, discharge, ocv, usableShare } from './discharge'
-export { idleCurrent, LEFT_WAYS, type LeftWay, standby } from './keeping'
+export { idleCurrent, LEFT_WAYS, type LeftWay, leftAs, restCurrent, standby } from './keeping'
 export { ledResistors } from './led-resistors'
 export {
   bladeCurrent,

@@ -13,6 +13,9 @@ const MONTH_H = 30 * 24
 export const LEFT_WAYS = ['on', 'asleep', 'deepSleep', 'cut', 'cellOut'] as const
 export type LeftWay = (typeof LEFT_WAYS)[number]
 
+/** How a saber lies where nobody cuts its power: in deep sleep where that is its own way, else asleep. */
+export const leftAs = (saber: Saber): LeftWay => (saber.cutPower === 'deepSleep' ? 'deepSleep' : 'asleep')
+
 /** Current that everything left connected draws in one way, mA, with its inputs in `g`. */
 function drawn(saber: Saber, how: LeftWay, g: Gather): number {
   let mA = 0
@@ -21,9 +24,11 @@ function drawn(saber: Saber, how: LeftWay, g: Gather): number {
   if (!boards.some((b) => b.kind === 'board')) g.missing('a sound board')
   const key = how === 'on' ? 'idleCurrent' : how === 'asleep' ? 'sleepCurrent' : 'deepSleepCurrent'
   const word = { idleCurrent: 'idle', sleepCurrent: 'sleep', deepSleepCurrent: 'deep-sleep' }[key]
-  for (const b of boards)
-    if (b.kind === 'board' || b.specs[key])
-      mA += g.take(`${word} current of ${b.name}`, b.specs[key], refTo('part', b.id))
+  for (const b of boards) {
+    // What has no deeper sleep of its own goes on as it sleeps.
+    const own = b.specs[key] ?? (b.kind !== 'board' && how === 'deepSleep' ? b.specs.sleepCurrent : undefined)
+    if (b.kind === 'board' || own) mA += g.take(`${word} current of ${b.name}`, own, refTo('part', b.id))
+  }
   // Pixels draw their idle current while they are powered; asleep, a board with a switched output cuts them off.
   for (const blade of litBlades(saber).filter((b) => b.kind === 'pixel')) {
     if (how === 'on') {
@@ -41,6 +46,13 @@ export function idleCurrent(saber: Saber): Calculated {
   const g = new Gather()
   const mA = drawn(saber, 'on', g)
   return g.figure('A', 'Σ idle currents ÷ 1000', 'on, not lit', () => mA / 1000)
+}
+
+/** Current of all that stays connected in one way of leaving a saber, mA. */
+export function restCurrent(saber: Saber, how: LeftWay): Calculated {
+  const g = new Gather()
+  const mA = drawn(saber, how, g)
+  return g.figure('mA', 'Σ currents', 'what stays connected', () => mA)
 }
 
 /**

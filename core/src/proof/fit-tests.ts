@@ -3,7 +3,7 @@ import { balance, SOCKET_LIMITS } from '../fit'
 import { refTo, retentionOf, type Saber, type Socket } from '../record'
 import type { Reader } from '../units'
 import { say } from '../words'
-import { allowedBy, between, type Planned, partRef, partsOf, predicted, wiresOf } from './planned'
+import { between, notBeyond, type Planned, partRef, partsOf, predicted, wiresOf } from './planned'
 
 const bladesIn = (s: Saber, k: Socket) => s.blades.filter((b) => b.socket === k.id)
 
@@ -82,12 +82,9 @@ export function sizeTests(reader: Reader, s: Saber): Planned[] {
             ...{ unit: 'mm', setup: 'blade' as const },
           },
           rests: [refTo('blade', b.id), refTo('socket', b.socket)],
+          ...predicted(s, (x) => playOf(x, b.id), between),
           // However unsure its sizes are, more than that is the wrong size for its socket.
-          ...predicted(
-            s,
-            (x) => playOf(x, b.id),
-            allowedBy(() => SOCKET_LIMITS.loose),
-          ),
+          ...notBeyond(() => SOCKET_LIMITS.loose),
         },
       ]
     }),

@@ -13,7 +13,13 @@ export interface Planned {
   /** What Power, Fit or Voice computes for it, and how far that may be off. */
   predicts?: () => Expected | undefined
   /** Limits that follow from the prediction. */
-  limits?: (e: Expected) => { min?: number; max?: number }
+  limits?: (e: Expected) => Limits
+  /** What a rating or a promise allows, whatever anybody computed or wrote down as wanted. */
+  allowed?: () => Limits | undefined
+}
+export interface Limits {
+  min?: number
+  max?: number
 }
 
 /** How far the meter itself may be off, as a share of what it shows. */
@@ -27,16 +33,20 @@ export const between = (e: Expected) => {
   return { min: read(Math.max(0, e.value - off)), max: read(e.value + off) }
 }
 /**
- * The same, and never more than a rating or a promise allows, whatever was computed. Where all that is expected lies beyond that,
+ * Limits of a test: what is expected, and never more than a rating or a promise allows, whatever was computed. Where all that is expected lies beyond that,
  * what is allowed is wanted.
  */
-export const allowedBy =
-  (allowed: () => number | undefined) =>
-  (e: Expected): { min: number; max: number } => {
-    const [limits, most] = [between(e), allowed()]
-    if (most === undefined || limits.max <= most) return limits
-    return { min: limits.min <= most ? limits.min : 0, max: most }
-  }
+export const notBeyond = (most: () => number | undefined): Pick<Planned, 'allowed' | 'limits'> => ({
+  allowed: () => {
+    const max = most()
+    return max === undefined ? undefined : { max }
+  },
+  limits: (e) => {
+    const [limits, max] = [between(e), most()]
+    if (max === undefined || limits.max <= max) return limits
+    return { min: limits.min <= max ? limits.min : 0, max }
+  },
+})
 /** At most what is expected, with its tolerance and the meter's. */
 export const atMost = (e: Expected) => ({ min: 0, max: between(e).max })
 

@@ -1,9 +1,9 @@
-import { Gather, known } from '../facts'
-import { allowedCurrent, FAR_LED_VOLTS, farLedVolts, type Load, litCurrent } from '../power'
+import { known } from '../facts'
+import { allowedCurrent, FAR_LED_VOLTS, farLedVolts, type Load, leftAs, litCurrent, restCurrent } from '../power'
 import { colourOf, refTo, type Saber } from '../record'
 import type { Reader } from '../units'
 import { say } from '../words'
-import { allowedBy, atMost, between, type Planned, partRef, partsOf, predicted, supplyOf, wiresOf } from './planned'
+import { atMost, between, notBeyond, type Planned, partRef, partsOf, predicted, supplyOf, wiresOf } from './planned'
 
 /** How far the light of a strip may differ from strip to strip, as a share. */
 const STRIPS_DIFFER = 0.15
@@ -50,15 +50,6 @@ function cutTests(reader: Reader, s: Saber): Planned[] {
   }))
 }
 
-/** What the boards and displays draw asleep, mA. */
-const asleep = (s: Saber) => {
-  const g = new Gather()
-  const drawing = s.parts.filter((p) => known(p.specs.sleepCurrent) !== undefined)
-  if (!drawing.length) g.missing('the sleep current of a board')
-  const mA = drawing.reduce((sum, p) => sum + g.take(`sleep current of ${p.name}`, p.specs.sleepCurrent, partRef(p)), 0)
-  return g.figure('mA', 'Σ sleep currents', 'what stays connected', () => mA)
-}
-
 export function currentTests(reader: Reader, s: Saber, loads: readonly Load[]): Planned[] {
   const out: Planned[] = []
   const all = supplyOf(s)
@@ -68,17 +59,18 @@ export function currentTests(reader: Reader, s: Saber, loads: readonly Load[]): 
       test: { key: 'sleep-current', what: say(reader, 'test.sleepCurrent'), unit: 'mA', min: 0 },
       rests: all,
       // A board sleeps within half again of its datasheet: leakage differs most.
-      ...predicted(s, asleep, atMost, 0.5),
+      ...predicted(s, (x) => restCurrent(x, leftAs(x)), atMost, 0.5),
     })
   out.push(...cutTests(reader, s))
-  const rated = (colour: string) => allowedBy(() => allowedCurrent(s, colour))
+  const rated = (colour: string) => notBeyond(() => allowedCurrent(s, colour))
   const first = s.presets[0]
   const load = loads.find((l) => l.preset === first && l.lasts === 'steady')?.current
   if (load?.ok)
     out.push({
       test: { key: 'lit-current', what: say(reader, 'test.litCurrent', { preset: first!.name }), unit: 'A' },
       rests: [...all, ...lights, refTo('preset', first!.id)],
-      ...predicted(s, (x) => litCurrent(x, colourOf(first!)), rated(colourOf(first!)), STRIPS_DIFFER),
+      ...predicted(s, (x) => litCurrent(x, colourOf(first!)), between, STRIPS_DIFFER),
+      ...rated(colourOf(first!)),
     })
   const peak = worst(loads)
   // The first preset's steady colour is measured anyway.
@@ -90,8 +82,9 @@ export function currentTests(reader: Reader, s: Saber, loads: readonly Load[]): 
         unit: 'A',
       },
       rests: [...all, ...lights],
+      ...predicted(s, (x) => litCurrent(x, peak.colour), between, STRIPS_DIFFER),
       // A flash may be over a rating; what lasts may not.
-      ...predicted(s, (x) => litCurrent(x, peak.colour), peak.lasts ? rated(peak.colour) : between, STRIPS_DIFFER),
+      ...(peak.lasts ? rated(peak.colour) : {}),
     })
   return out
 }

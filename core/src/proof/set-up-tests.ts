@@ -112,6 +112,7 @@ export function setUpTests(reader: Reader, s: Saber): Planned[] {
               const most = Math.max(1, Math.floor(e.value - e.plusMinus))
               return promised === undefined || promised > most ? { min: 1, max: most } : asPromised(promised, most)
             }),
+            ...(promised === undefined ? {} : { allowed: () => asPromised(promised, 100) }),
           },
         ]
       : []),

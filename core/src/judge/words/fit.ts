@@ -10,7 +10,7 @@ import type { Air } from '../checks/fit/grille-air'
 import type { Reviewed } from '../checks/fit/layout-broke'
 import type { Seat } from '../checks/fit/socket-fit'
 import { VENT_LIMIT } from '../checks/fit/vents'
-import { mm } from '../text'
+import { listed, mm } from '../text'
 
 const held = (p: Held) => ({
   detail: `Held by length it wants ${CLAMP.least} to ${CLAMP.most} mm.`,
@@ -94,6 +94,11 @@ export const fitWords: WordsOf<typeof rules> = {
   duel: {
     rule: 'A saber meant for duelling has nothing recorded against contact; it is a judgement with reasons, not a certificate.',
     says: {
+      notMadeFor: (p) => ({
+        title: `Ordered for duelling: is contact among what ${p.saber} is not made for?`,
+        detail: `Not made for: ${listed(p.limits)}.`,
+        remedy: 'If contact is among these, agree with the client what it is for; if not, leave it.',
+      }),
       notForContact: (p) => ({
         title: `${p.blade}: not for contact`,
         detail: `${p.against.map(duelReasonText).join('; ')}.`,

@@ -23,6 +23,11 @@ export const proofWords: WordsOf<typeof rules> = {
         detail: `${p.last?.value === undefined ? (p.last?.text ?? 'failed') : `${formatNumber(MAKER, p.last.value)} ${p.unit}`}; wanted ${p.wanted}.`,
         remedy: 'Find the cause, record the fix, test again.',
       }),
+      forbidden: (p) => ({
+        title: `Passed, and not allowed: ${p.test}`,
+        detail: `${formatNumber(MAKER, p.value)} ${p.unit} was read; what is on its way, or was promised, allows ${p.allowed}.`,
+        remedy: 'Mend it, or correct the rating or the promise where that is wrong; then test again.',
+      }),
       noRepair: (p) => ({
         title: `${p.saber} is here for repair, and no repair is recorded`,
         detail: 'Neither the cause nor what was done is known.',

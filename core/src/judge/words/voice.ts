@@ -63,12 +63,17 @@ export const voiceWords: WordsOf<typeof rules> = {
     },
   },
   loudVolume: {
-    rule: 'The shipped volume stays within the highest, and both within the speaker’s rating.',
+    rule: 'The shipped volume can be heard, stays within the highest, and both within the speaker’s rating.',
     says: {
       unknown: (p) => ({
         title: 'Shipped volume not recorded',
         detail: highest(p.safe),
         remedy: 'Read it off the board.',
+      }),
+      faint: (p) => ({
+        title: p.volume ? `Volume ${p.volume} is hardly heard` : 'It is shipped silent',
+        detail: `The shipped volume is recorded as ${p.volume} %.`,
+        remedy: 'Correct it, or write down as a decision that the client wants it so.',
       }),
       above: (p) => ({
         title: `Shipped at volume ${p.volume}, above its highest of ${p.highest}`,

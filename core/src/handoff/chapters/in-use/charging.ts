@@ -1,5 +1,5 @@
 import { formatFact } from '../../../facts'
-import { chargeTime, runtime, safeVolume, standby, wattHours } from '../../../power'
+import { chargeTime, leftAs, runtime, safeVolume, standby, wattHours } from '../../../power'
 import type { Saber } from '../../../record'
 import { formatNumber, type Reader } from '../../../units'
 import { say } from '../../../words'
@@ -13,7 +13,7 @@ export const charging: SaberChapter = (reader, s) => ({
 })
 
 function rows(reader: Reader, s: Saber): FactRow[] {
-  const asleep = standby(s, 'asleep')
+  const asleep = standby(s, leftAs(s))
   const name = (row: string) => say(reader, 'charging.name', { row })
   return [
     { name: name('runtime'), ...asText(reader, runtime(s).minutes) },

@@ -1,4 +1,4 @@
-import { standby as hoursLeft } from '../../../power'
+import { standby as hoursLeft, leftAs } from '../../../power'
 import { hasCutOff } from '../../../record'
 import { check } from '../../check'
 
@@ -9,10 +9,10 @@ export const standby = check<{ cut: { days: number }; uncut: { days: number } }>
   id: 'standby',
   station: 'power',
   scope: 'saber',
-  source: 'capacity ÷ sleep current',
+  source: 'capacity ÷ current of what stays on, in its own way of resting',
   reads: ['hilt', 'parts', 'blades', 'cutPower'],
   run: ({ saber }) => {
-    const s = hoursLeft(saber, 'asleep')
+    const s = hoursLeft(saber, leftAs(saber))
     if (!s.ok || s.value / 24 >= LEAST_DAYS) return []
     const cut = hasCutOff(saber)
     return [

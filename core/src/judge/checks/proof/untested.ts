@@ -1,4 +1,4 @@
-import { latest, limitText, plannedTests, standing } from '../../../proof'
+import { judge, type Limits, latest, limitText, plannedTests, standing } from '../../../proof'
 import type { Reading, Saber, Test } from '../../../record'
 import { MAKER } from '../../../units'
 import { check } from '../../check'
@@ -8,6 +8,8 @@ export const untested = check<{
   open: { tests: string[] }
   failed: { test: string; last: Reading | undefined; unit: string; wanted: string }
   retest: { test: string }
+  /** It passed as it is written down, and a rating or a promise allows something else. */
+  forbidden: { test: string; value: number; unit: string; allowed: string }
   noRepair: { saber: string }
 }>({
   id: 'untested',
@@ -34,7 +36,9 @@ export const untested = check<{
   ],
   run: ({ saber, loads }, each) => {
     const have = new Set(saber.tests.map((t) => t.key))
-    const proposed = plannedTests(MAKER, saber, loads).flatMap(({ test }) => (have.has(test.key) ? [] : [test]))
+    const planned = plannedTests(MAKER, saber, loads)
+    const proposed = planned.flatMap(({ test }) => (have.has(test.key) ? [] : [test]))
+    const allowed = new Map(planned.map((p) => [p.test.key, p.allowed]))
     const open = saber.tests.filter((t) => standing(saber, t) === 'none')
     return [
       ...(saber.job === 'repair' && !saber.fixes.length
@@ -73,12 +77,12 @@ export const untested = check<{
             },
           ]
         : []),
-      ...each(saber.tests, (t) => verdict(saber, t)),
+      ...each(saber.tests, (t) => verdict(saber, t, allowed.get(t.key)?.())),
     ]
   },
 })
 
-function verdict(saber: Saber, t: Test) {
+function verdict(saber: Saber, t: Test, allowed: Limits | undefined) {
   const stands = standing(saber, t)
   const base = { subject: t.id as string, level: 'stop' as const, refs: t.place ? [t.place] : [], gate: true }
   if (stands === 'fail')
@@ -87,6 +91,15 @@ function verdict(saber: Saber, t: Test) {
         ...base,
         code: 'failed' as const,
         params: { test: t.what, last: latest(t), unit: t.unit ?? '', wanted: limitText(MAKER, t) },
+      },
+    ]
+  const value = latest(t)?.value
+  if (stands === 'pass' && allowed && value !== undefined && !judge({ ...allowed, unit: t.unit }, value, true))
+    return [
+      {
+        ...base,
+        code: 'forbidden' as const,
+        params: { test: t.what, value, unit: t.unit ?? '', allowed: limitText(MAKER, { ...allowed, unit: t.unit }) },
       },
     ]
   return stands === 'retest' ? [{ ...base, code: 'retest' as const, params: { test: t.what } }] : []

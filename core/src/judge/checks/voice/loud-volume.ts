@@ -2,7 +2,11 @@ import { type Calculated, known } from '../../../facts'
 import { safeVolume } from '../../../power'
 import { check } from '../../check'
 
+/** Below this a speaker is hardly heard over a swing, %; usual, and it may be wanted. */
+const FAINT = 10
+
 export const loudVolume = check<{
+  faint: { volume: number }
   unknown: { safe: Calculated }
   loud: { volume: number; safe: Calculated; most: number }
   above: { volume: number; highest: number }
@@ -35,6 +39,7 @@ export const loudVolume = check<{
           refs,
         },
       ]
+    if (volume < FAINT) return [{ code: 'faint', subject: 'volume', level: 'caution', params: { volume }, refs }]
     return safe.ok && volume > safe.value
       ? [
           {
