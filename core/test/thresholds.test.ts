@@ -3,7 +3,9 @@ import { fact, known } from '@nubrin/core/facts'
 import { axialSlack, fitParts, ventShare } from '@nubrin/core/fit'
 import { judgeCommission } from '@nubrin/core/judge'
 import type { Commission, Saber } from '@nubrin/core/record'
-import { demo, TODAY } from './samples'
+import fc from 'fast-check'
+import { tries } from './drawn'
+import { demo, TODAY, tube } from './samples'
 
 const mm = (v: number) => fact(v, 'mm', 'measured')
 /** What one check says after a change to the finished commission: codes with their levels. */
@@ -42,6 +44,63 @@ describe('where a judgement turns, to the hundredth', () => {
     expect(spare(0.29)).toEqual(['tight caution'])
     expect(spare(0.01)).toEqual(['tight caution'])
     expect(spare(-0.01)).toEqual(['blocked stop gate'])
+  })
+  test('boring is advised only where the least wall is left, by hand', () => {
+    // A straight tube of 36 mm outside; the speaker lies in the middle of it, clear of everything else.
+    const remedy = (bore: number, diameter: number, change: (s: Saber) => void = () => {}) => {
+      const c = demo('reed-warden')
+      const s = c.sabers[0]!
+      const [section] = s.hilt.sections
+      s.hilt.sections = [
+        {
+          id: section!.id,
+          name: 'tube',
+          role: 'grip',
+          material: 'aluminium',
+          length: mm(200),
+          outside: mm(36),
+          bore: mm(bore),
+          joint: { kind: 'none' },
+        },
+      ]
+      s.hilt.clearance = mm(0)
+      s.hilt.fasteners = []
+      s.hilt.openings = []
+      s.inputs = []
+      s.parts = [{ ...part(s, 'speaker'), at: mm(100), specs: { length: mm(10), diameter: mm(diameter) } }]
+      change(s)
+      return judgeCommission(c, TODAY).find((f) => f.check === 'tooWide' && f.code === 'blocked')?.remedy ?? ''
+    }
+    fc.assert(
+      fc.property(fc.integer({ min: 200, max: 350 }), fc.integer({ min: 1, max: 150 }), (bore, over) => {
+        const [b, d] = [bore / 10, (bore + over) / 10]
+        const said = remedy(b, d)
+        const wall = (36 - d) / 2
+        const [, by, leaves] = /^Bore it out by ([\d.]+) mm, which leaves ([\d.]+) mm of wall/.exec(said) ?? []
+        if (wall >= 0.8 - 1e-9)
+          expect([Number(by), Number(leaves)]).toEqual([expect.closeTo(over / 10, 1), expect.closeTo(wall, 1)])
+        else
+          expect(said).toMatch(
+            wall > 0 ? /^It cannot be bored out: 0\.\d+ mm of wall would/ : /^It cannot be bored out: no wall would/,
+          )
+      }),
+      { numRuns: tries(60, 20) },
+    )
+  })
+  test('under a button that hangs in the wall it is moved, not bored', () => {
+    const c = demo('reed-warden')
+    const s = tube([[100, 36, 30]])
+    s.hilt.clearance = mm(0)
+    const button = { length: mm(12), diameter: mm(12), height: mm(9) }
+    s.parts = [
+      { id: 'sw', kind: 'switch', name: 'front button', specs: button, at: mm(40), clock: fact(0, 'deg') },
+      { id: 'sp', kind: 'speaker', name: 'Speaker', specs: { length: mm(50), diameter: mm(28) }, at: mm(10) },
+    ]
+    const found = judgeCommission({ ...c, sabers: [s] }, TODAY).find((f) => f.check === 'tooWide')
+    expect(found).toMatchObject({ code: 'blocked', level: 'stop' })
+    expect(found!.detail).toMatch(/too small under the front button\.$/)
+    expect(found!.remedy).toMatch(/^Move it from under the front button/)
+    expect(found!.remedy).not.toContain('ore it out')
   })
   test('a part that ends with the hilt is in it, one that sticks out by a tenth is not', () => {
     const end = (over: number) =>

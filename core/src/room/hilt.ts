@@ -201,6 +201,9 @@ export function boreAt(shape: HiltShape, x: number): number | undefined {
   return least
 }
 
+/** Below this a wall is worth a second look before it is cut, mm: usual for turned aluminium and brass. */
+export const LEAST_WALL = 0.8
+
 /** Outside diameter at x in mm; the larger one where two pieces meet. Undefined outside the hilt. */
 export function outerAt(shape: HiltShape, x: number): number | undefined {
   const all = shape.sections.map((s) => valueAt(s.outer, x)).filter((d) => d !== undefined)

@@ -36,6 +36,7 @@ export {
   deepestJoint,
   type HiltShape,
   inArm,
+  LEAST_WALL,
   layOut,
   narrowest,
   openingSpan,

@@ -1,6 +1,7 @@
 import { missingText } from '../../facts'
 import { brokenText, CLAMP, changeText, duelReasonText, GRILLE_AIR, shoppingNeedText } from '../../fit'
 import { SPECS } from '../../record'
+import { LEAST_WALL } from '../../room'
 import { formatNumber, MAKER, mmAndInch } from '../../units'
 import type { WordsOf } from '../check'
 import type * as rules from '../checks/fit'
@@ -36,6 +37,16 @@ const changes = (p: Reviewed) => {
 
 const numbers = (p: Seat) =>
   `Socket ${mmAndInch(MAKER, p.bore)}, tube ${mmAndInch(MAKER, p.tube)}: clearance ${mm(p.fit.clearanceMm)}.`
+
+/** How what does not go in may: never by boring away the wall, nor by boring at all where something else is in the way. */
+function wayIn({ spare, under, left }: { spare: number; under?: string; left?: number }): string {
+  if (under) return `Move it from under the ${under}, fit a ${under} that reaches in less, or take the next size down.`
+  if (left === undefined)
+    return 'Measure the outside there before anything is bored; else move it, or take the next size down.'
+  return left < LEAST_WALL - 1e-6
+    ? `It cannot be bored out: ${left > 0 ? `${mm(left)} of wall` : 'no wall'} would be left, and ${mm(LEAST_WALL)} is the least. Move it, or take the next size down.`
+    : `Bore it out by ${mm(-spare)}, which leaves ${mm(left)} of wall; or move it, or take the next size down.`
+}
 
 /** What the checks of fit say, in the order of their names. */
 export const fitWords: WordsOf<typeof rules> = {
@@ -252,8 +263,8 @@ export const fitWords: WordsOf<typeof rules> = {
       }),
       blocked: (p) => ({
         title: `${p.part} does not go in`,
-        detail: `The bore of the ${p.section} is ${mm(p.bore)} at ${formatNumber(MAKER, p.at, 1)}: ${mm(-p.spare)} too small${p.beside ? ' for it beside the cell' : ''}.`,
-        remedy: `Bore it out by ${mm(-p.spare)}, move it, or take the next size down.`,
+        detail: `The bore of the ${p.section} is ${mm(p.bore)} at ${formatNumber(MAKER, p.at, 1)}: ${mm(-p.spare)} too small${p.beside ? ' for it beside the cell' : ''}${p.under ? ` under the ${p.under}` : ''}.`,
+        remedy: wayIn(p),
       }),
       tight: (p) => ({
         title: `${p.part} goes in by ${mm(p.spare)}`,

@@ -1,4 +1,5 @@
 import { fitParts } from '../../../fit'
+import { layOut, outerAt } from '../../../room'
 import { check } from '../../check'
 
 interface Tight {
@@ -8,6 +9,10 @@ interface Tight {
   at: number
   spare: number
   beside: boolean
+  /** What reaches in from the wall there and makes the difference. */
+  under?: string
+  /** Wall that would be left there if it were bored out until the part goes in, mm; none where nobody measured the outside. */
+  left?: number
 }
 /** Below this a part goes in only when the tolerances are kind, mm on the diameter. */
 const SNUG = 0.3
@@ -18,8 +23,9 @@ export const tooWide = check<{ outside: { part: string; mm: number }; blocked: T
   scope: 'saber',
   source: 'radial fit: R = (bore − 2·wall − 2·clearance)/2',
   reads: ['hilt', 'parts'],
-  run: ({ saber }, each) =>
-    each(fitParts(saber), (f) => {
+  run: ({ saber }, each) => {
+    const shape = layOut(saber.hilt)
+    return each(fitParts(saber), (f) => {
       const base = { subject: f.part.id, refs: [`part:${f.part.id}` as const] }
       if (f.outsideMm > 0.05)
         return [
@@ -32,6 +38,7 @@ export const tooWide = check<{ outside: { part: string; mm: number }; blocked: T
           },
         ]
       if (f.spareMm === undefined || !f.at) return []
+      const outer = outerAt(shape, f.at.x)
       const params = {
         part: f.part.name,
         section: f.at.section,
@@ -39,8 +46,11 @@ export const tooWide = check<{ outside: { part: string; mm: number }; blocked: T
         at: f.at.x,
         spare: f.spareMm,
         beside: f.besideOf !== undefined,
+        ...(f.at.under ? { under: f.at.under } : {}),
+        ...(outer === undefined ? {} : { left: (outer - f.at.d + f.spareMm) / 2 }),
       }
       if (f.spareMm < 0) return [{ ...base, code: 'blocked' as const, level: 'stop' as const, params, gate: true }]
       return f.spareMm < SNUG ? [{ ...base, code: 'tight' as const, level: 'caution' as const, params }] : []
-    }),
+    })
+  },
 })

@@ -1,4 +1,5 @@
 import { known } from '../../../facts'
+import { LEAST_WALL } from '../../../room'
 import { check } from '../../check'
 
 interface Wall {
@@ -6,8 +7,6 @@ interface Wall {
   outside: number
   bore: number
 }
-/** Below this a wall is worth a second look before it is cut, mm. */
-const THIN = 0.8
 
 export const boreWall = check<{ none: Wall; thin: Wall & { wall: number; material: string } }>({
   id: 'boreWall',
@@ -32,7 +31,7 @@ export const boreWall = check<{ none: Wall; thin: Wall & { wall: number; materia
             gate: true,
           },
         ]
-      return wall < THIN
+      return wall < LEAST_WALL
         ? [
             {
               code: 'thin' as const,
