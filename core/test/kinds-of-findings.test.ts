@@ -23,7 +23,7 @@ describe('each way a check speaks, with its figures', () => {
   })
   test('what to take off, and what shim to add, by hand', () => {
     const remedy = (bore: number) => says('socketFit', (s) => void (s.hilt.sockets[0]!.bore = mm(bore)))[0]!.remedy
-    expect(remedy(25.2)).toMatch(/^Take 0\.16 mm off per side/)
+    expect(remedy(25.2)).toMatch(/^Take 0\.16 mm off the socket per side/)
     expect(remedy(25.7)).toBe('Shim 0.09 mm per side.')
     expect(remedy(27)).toMatch(/a shim would be 0\.74 mm per side/)
   })

@@ -87,6 +87,28 @@ describe('where a judgement turns, to the hundredth', () => {
       { numRuns: tries(60, 20) },
     )
   })
+  test('a socket is opened only as far as the least wall is left, by hand', () => {
+    const remedy = (outside: number | null, bore: number, tube: number) => {
+      const c = demo('reed-warden')
+      const s = c.sabers[0]!
+      const [k] = s.hilt.sockets
+      const section = s.hilt.sections.find((x) => x.id === k!.section)!
+      section.outside = fact(outside, 'mm')
+      delete section.outerProfile
+      k!.bore = mm(bore)
+      for (const b of s.blades) if (b.socket === k!.id) b.outside = mm(tube)
+      return judgeCommission(c, TODAY).find((f) => f.check === 'socketFit' && f.code === 'willNotEnter')?.remedy ?? ''
+    }
+    // 25.4 into 25.2: 0.2 and 0.12 to go in snugly, half of it a side. 36 outside leaves (36 − 25.2)/2 − 0.16 = 5.24.
+    expect(remedy(36, 25.2, 25.4)).toBe(
+      'Take 0.16 mm off the socket per side, which leaves 5.24 mm of wall, or take another tube.',
+    )
+    expect(remedy(26, 22, 25.4)).toMatch(
+      /^Take another tube: opened by 1\.76 mm per side .* would keep 0\.24 mm of wall, and 0\.8 mm/,
+    )
+    expect(remedy(25.4, 22, 25.4)).toMatch(/would keep no wall/)
+    expect(remedy(null, 22, 25.4)).toMatch(/^Take another tube; or 1\.76 mm off .*, once its outside is measured\.$/)
+  })
   test('under a button that hangs in the wall it is moved, not bored', () => {
     const c = demo('reed-warden')
     const s = tube([[100, 36, 30]])

@@ -38,6 +38,15 @@ const changes = (p: Reviewed) => {
 const numbers = (p: Seat) =>
   `Socket ${mmAndInch(MAKER, p.bore)}, tube ${mmAndInch(MAKER, p.tube)}: clearance ${mm(p.fit.clearanceMm)}.`
 
+/** How a blade goes into a socket that is too narrow: by opening that only as far as a wall is left. */
+function opened({ fit: { removePerSideMm: off }, left }: Seat): string {
+  if (left === undefined)
+    return `Take another tube; or ${mm(off)} off the socket per side, once its outside is measured.`
+  return left < LEAST_WALL - 1e-6
+    ? `Take another tube: opened by ${mm(off)} per side the socket would keep ${left > 0 ? `${mm(left)} of wall` : 'no wall'}, and ${mm(LEAST_WALL)} is the least.`
+    : `Take ${mm(off)} off the socket per side, which leaves ${mm(left)} of wall, or take another tube.`
+}
+
 /** How what does not go in may: never by boring away the wall, nor by boring at all where something else is in the way. */
 function wayIn({ spare, under, left }: { spare: number; under?: string; left?: number }): string {
   if (under) return `Move it from under the ${under}, fit a ${under} that reaches in less, or take the next size down.`
@@ -204,7 +213,7 @@ export const fitWords: WordsOf<typeof rules> = {
       willNotEnter: (p) => ({
         title: `${p.blade} will not enter`,
         detail: numbers(p),
-        remedy: `Take ${mm(p.fit.removePerSideMm)} off per side, or take another tube.`,
+        remedy: opened(p),
       }),
       wrongSize: (p) => ({
         title: `${p.blade}: wrong size, or wants an adapter`,

@@ -8,6 +8,8 @@ export interface Seat {
   bore: number
   tube: number
   fit: SocketFit
+  /** Wall round the socket that would be left if it were opened until the blade goes in, mm; none where nobody measured the outside. */
+  left?: number
 }
 
 export const socketFit = check<{
@@ -42,13 +44,15 @@ export const socketFit = check<{
         ]
       const fit = judgeSocket(bore, tube, known(k.depth), known(b.length))
       if (fit.kind === 'snug') return []
+      const outside = known(byId(saber.hilt.sections, k.section)?.outside)
+      const left = outside === undefined ? {} : { left: (outside - bore) / 2 - fit.removePerSideMm }
       const stops = fit.kind === 'willNotEnter' || fit.kind === 'wrongSize'
       return [
         {
           code: fit.kind,
           subject: b.id,
           level: stops ? ('stop' as const) : ('caution' as const),
-          params: { blade: b.name, bore, tube, fit },
+          params: { blade: b.name, bore, tube, fit, ...left },
           refs: [`blade:${b.id}` as const, `socket:${k.id}` as const],
           ...(stops ? { gate: true } : {}),
         },
