@@ -107,6 +107,7 @@ const BRINGS: Record<string, string> = {
   afterwards: 'caution ',
   unpacked: 'caution gate ',
   unsureControl: 'caution gate row',
+  unusual: 'caution preset',
   untested: 'caution gate part',
   vents: 'caution part',
   wireDrop: 'caution ',

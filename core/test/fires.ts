@@ -50,6 +50,7 @@ export const FIRES: Record<string, Mutation> = {
     for (const x of s.hilt.sections) x.joint = { kind: 'glue' }
     s.hilt.sections.at(-1)!.bore = fact(10, 'mm')
   },
+  unusual: (s) => void (s.presets[0]!.extendMs = fact(0.9, 'ms')),
   wrongKey: (s) => void (s.hilt.fasteners[0]!.key = '3 mm'),
   bladeHeld: (s) => void (s.hilt.sockets[0]!.retention = []),
   loose: (s) => void (s.hilt.fasteners[0]!.looseNow = true),

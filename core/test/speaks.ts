@@ -9,6 +9,44 @@ const mm = (v: number, tol?: number) => fact(v, 'mm', 'measured', tol === undefi
 type Way = [check: string, what: string, change: Mutation, level: Level, title: RegExp, detail: RegExp]
 export const SPEAKS: Way[] = [
   [
+    'unusual',
+    'a hold of eight minutes',
+    (s) => void (s.controls.find((r) => r.hold)!.hold = fact(500, 's')),
+    'caution',
+    /: hold 500 s$/,
+    /^Usually from 0\.1 to 20 s\.$/,
+  ],
+  [
+    'unusual',
+    'a strip with one pixel and a half a metre',
+    (s) => void (s.blades.find((b) => b.density)!.density = fact(1.44, '1/m')),
+    'caution',
+    /density 1\.44/,
+    /^Usually from 20 to 400/,
+  ],
+  [
+    'unusual',
+    'an 18650 of 59 mm',
+    (s) => {
+      Object.assign(part(s, 'cell'), { protected: false })
+      Object.assign(part(s, 'cell').specs, { diameter: mm(18.4), length: mm(59) })
+    },
+    'caution',
+    /: 59 mm long at 18\.4 mm$/,
+    /^A cell of this diameter is 34 to 37\.5, or 49 to 52\.5, or 64 to 67\.5 mm long\.$/,
+  ],
+  [
+    'unusual',
+    'a protected cell that is no longer than a bare one',
+    (s) => {
+      Object.assign(part(s, 'cell'), { protected: true })
+      Object.assign(part(s, 'cell').specs, { diameter: mm(18.6), length: mm(65) })
+    },
+    'caution',
+    /: 65 mm long at 18\.6 mm$/,
+    /^A protected cell of this diameter is .*66 to 72 mm long\.$/,
+  ],
+  [
     'duel',
     'an order for duelling of what is not made for something',
     (s, c) => {

@@ -38,6 +38,7 @@ import {
   sameKey,
   screwPlace,
   unmeasured,
+  unusual,
   wrongKey,
 } from './hilt'
 import {
@@ -101,6 +102,7 @@ export const CHECKS: readonly Check[] = [
   boreWall,
   oddSize,
   sameKey,
+  unusual,
   wrongKey,
   bladeHeld,
   jointDepth,

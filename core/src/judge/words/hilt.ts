@@ -5,7 +5,7 @@ import { formatNumber, MAKER } from '../../units'
 import type { WordsOf } from '../check'
 import type * as rules from '../checks/hilt'
 import type { Key } from '../checks/hilt/wrong-key'
-import { mm } from '../text'
+import { mm, unitText } from '../text'
 
 const worded = (p: { never: string; other: string }, why: string) => ({
   title: `${p.never} looks like ${p.other}`,
@@ -237,6 +237,21 @@ export const hiltWords: WordsOf<typeof rules> = {
         title: `${p.section}: not measured`,
         detail: `${p.missing.join(', ')} not recorded; drawn dotted with a stand-in.`,
         remedy: 'Measure it, or enter the client’s or the drawing’s figure as such.',
+      }),
+    },
+  },
+  unusual: {
+    rule: 'A figure far from what is met of its kind is looked at again: a comma, a unit or a digit may have slipped.',
+    says: {
+      range: (p) => ({
+        title: `${p.owner}: ${keyWords(p.field.replace(/Ms$/, ''))} ${formatNumber(MAKER, p.value)}${unitText(p.unit)}`,
+        detail: `Usually from ${formatNumber(MAKER, p.low)} to ${formatNumber(MAKER, p.high)}${unitText(p.unit)}.`,
+        remedy: 'Look again, and correct it if a comma or a unit has slipped.',
+      }),
+      cell: (p) => ({
+        title: `${p.cell}: ${mm(p.length)} long at ${mm(p.diameter)}`,
+        detail: `${p.protected ? 'A protected cell' : 'A cell'} of this diameter is ${p.usual.map(([lo, hi]) => `${formatNumber(MAKER, lo)} to ${formatNumber(MAKER, hi)}`).join(', or ')} mm long.`,
+        remedy: 'Measure it again; a cell that is too short does not touch.',
       }),
     },
   },
