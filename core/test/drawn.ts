@@ -14,8 +14,9 @@ export const HELD = 0.4
 const luck = (salt: string, n: number) => createHash('sha256').update(`${SEED}:${salt}:${n}`).digest('hex')
 
 /**
- * A share of some cases by the seed, or what is held of it, in their own order; all of them in the long run. Each kind that `kinds` names of a case is
- * among those drawn, so that the draw may leave out cases and never a rule. `salt` makes another draw of the same cases.
+ * A share of some cases by the seed, or what is held of it, in their own order; all of them in the long run. Each kind that
+ * `kinds` names of a case is among those drawn, so that the draw may leave out cases and never a rule. `salt` makes another
+ * draw of the same cases.
  */
 export function drawn<T>(
   cases: readonly T[],

@@ -5,6 +5,11 @@ import type { Commission, Saber } from '@nubrin/core/record'
 type Mutation = (s: Saber, c: Commission) => unknown
 const part = (s: Saber, kind: string) => s.parts.find((p) => p.kind === kind)!
 const mm = (v: number, tol?: number) => fact(v, 'mm', 'measured', tol === undefined ? {} : { tol })
+/** Its cell is charged in a bay of 1 A, and in no other way. */
+const chargedInBay = (s: Saber) => {
+  s.parts = s.parts.filter((p) => p.kind !== 'charger' && p.kind !== 'chargePort')
+  s.parts.push({ id: 'bay', kind: 'charger', name: 'the bay', specs: { chargeCurrent: fact(1, 'A') } })
+}
 /** Each way a check speaks, with the figures worked by hand. */
 type Way = [check: string, what: string, change: Mutation, level: Level, title: RegExp, detail: RegExp]
 export const SPEAKS: Way[] = [
@@ -124,9 +129,8 @@ export const SPEAKS: Way[] = [
     'chargeCurrent',
     'a cell of its own charger, weak as it is',
     (s) => {
-      s.parts = s.parts.filter((p) => p.kind !== 'charger' && p.kind !== 'chargePort')
       part(s, 'cell').specs.chargeCurrent = fact(0.325, 'A')
-      s.parts.push({ id: 'bay', kind: 'charger', name: 'the bay', specs: { chargeCurrent: fact(1, 'A') } })
+      chargedInBay(s)
     },
     'stop',
     /^the bay gives .+ more than it takes$/,
@@ -138,8 +142,7 @@ export const SPEAKS: Way[] = [
     (s) => {
       delete part(s, 'cell').specs.chargeCurrent
       part(s, 'cell').specs.capacity = fact(650, 'mAh')
-      s.parts = s.parts.filter((p) => p.kind !== 'charger' && p.kind !== 'chargePort')
-      s.parts.push({ id: 'bay', kind: 'charger', name: 'the bay', specs: { chargeCurrent: fact(1, 'A') } })
+      chargedInBay(s)
     },
     'caution',
     /is charged in less than an hour$/,

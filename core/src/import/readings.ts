@@ -1,6 +1,6 @@
 import Papa from 'papaparse'
 import type { Problem, Test } from '../record'
-import { type ParseFailure, parseFaultText, parseMeasure, parseNumber, quantityOf, UNITS, type Unit } from '../units'
+import { eitherOr, type ParseFailure, parseMeasure, parseNumber, quantityOf, UNITS, type Unit } from '../units'
 
 /** One line of readings, understood: which test, and its value or its verdict. */
 export interface TakenReading {
@@ -63,8 +63,7 @@ export function readReadings(
     }
     const read = parseReading(said, t.unit)
     if (read.ok) out.taken.push({ test: t.id, value: read.value, ...extra })
-    else if (read.code === 'either') fault('number', parseFaultText(read), said)
-    else fault('number', `is no value${t.unit ? ` in ${t.unit}` : ''}`, said)
+    else fault('number', eitherOr(read, `is no value${t.unit ? ` in ${t.unit}` : ''}`), said)
   }
   return out
 }

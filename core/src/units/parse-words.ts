@@ -17,3 +17,7 @@ export function parseFaultText({ code, accepts }: ParseFailure, what = 'this'): 
       return 'is not a number'
   }
 }
+
+/** Why a number is not taken: that it can be either, which is asked whatever the field's own rule is; else that rule. */
+export const eitherOr = (read: { ok: true } | ParseFailure, rule: string): string =>
+  !read.ok && read.code === 'either' ? parseFaultText(read) : rule

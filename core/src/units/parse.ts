@@ -123,9 +123,7 @@ const NUMBER = /^(?:(\d+)\s+(\d+)\s*\/\s*(\d+)|(\d+)-(\d+)\s*\/\s*(\d+)|(\d+)\s*
 export function parseMeasure(text: string, quantity: Quantity, field?: Unit): Parsed | ParseFailure {
   const rule = RULES[quantity]
   const accepts = Object.keys(rule.factors).filter(Boolean)
-  const fail = (code: ParseCode, got: string): ParseFailure => ({ ok: false, code, got, accepts })
-  const unread = (why: Unread, got: string): ParseFailure =>
-    typeof why === 'string' ? fail(why, got) : { ...fail('either', got), accepts: why.map(String) }
+  const fail = (why: ParseCode | [number, number], got: string) => failure(why, got, accepts)
 
   let rest = plainDigits(text.trim())
   if (!rest) return fail('empty', text)
@@ -137,7 +135,7 @@ export function parseMeasure(text: string, quantity: Quantity, field?: Unit): Pa
 
   const feet = quantity === 'length' ? feetAndInches(main!.trim()) : undefined
   const read = feet ?? readNumber(main!.trim())
-  if (isUnread(read)) return unread(read, main!.trim())
+  if (isUnread(read)) return fail(read, main!.trim())
   if (read.value < 0 && !rule.negative) return fail('negative', main!.trim())
 
   const own = (field && rule.factors[field.toLowerCase()]) || 1
@@ -157,7 +155,7 @@ export function parseMeasure(text: string, quantity: Quantity, field?: Unit): Pa
   }
   if (tol !== undefined) {
     const got = tolText!.trim()
-    if (isUnread(tol)) return unread(tol === 'zeroDenominator' ? 'notANumber' : tol, got)
+    if (isUnread(tol)) return fail(tol === 'zeroDenominator' ? 'notANumber' : tol, got)
     if (tol.value < 0) return fail('notANumber', got)
     // A bare fraction is a fraction of an inch here too.
     const inches = quantity === 'length' && tol.fraction
@@ -171,12 +169,17 @@ export function parseMeasure(text: string, quantity: Quantity, field?: Unit): Pa
 /** Reads a number that has no unit, as a price or a count: `3`, `2,5`, `1/2`, `-4`. Fails as `parseMeasure` does. */
 export function parseNumber(text: string): { ok: true; value: number } | ParseFailure {
   const got = text.trim()
-  if (!got) return { ok: false, code: 'empty', got, accepts: [] }
+  if (!got) return failure('empty', got)
   const read = readNumber(plainDigits(got))
-  if (!isUnread(read) && !read.rest.trim()) return { ok: true, value: read.value }
-  if (Array.isArray(read)) return { ok: false, code: 'either', got, accepts: read.map(String) }
-  return { ok: false, code: typeof read === 'string' ? read : 'notANumber', got, accepts: [] }
+  if (isUnread(read)) return failure(read, got)
+  return read.rest.trim() ? failure('notANumber', got) : { ok: true, value: read.value }
 }
+
+/** What could not be read, and why: by its code, or by the two that it can be. */
+const failure = (why: ParseCode | [number, number], got: string, accepts: string[] = []): ParseFailure =>
+  typeof why === 'string'
+    ? { ok: false, code: why, got, accepts }
+    : { ok: false, code: 'either', got, accepts: why.map(String) }
 
 /** One sign for what has two: the Greek letter for the micro sign, the letter for the ohm sign, digits for a vulgar fraction. */
 const plainDigits = (text: string) =>

@@ -1,4 +1,4 @@
-import { parseFaultText, parseNumber } from '@nubrin/core/units'
+import { eitherOr, parseNumber } from '@nubrin/core/units'
 import { Plus } from 'lucide-react'
 import { type KeyboardEvent, type ReactNode, useEffect, useRef, useState } from 'react'
 
@@ -122,7 +122,7 @@ export function NumberCell(
         const n = read.ok ? read.value : undefined
         const good = text === '' || (n !== undefined && n >= 0 && n <= max)
         if (good) onCommit(n)
-        return good || (!read.ok && read.code === 'either' ? parseFaultText(read) : false)
+        return good || eitherOr(read, '')
       }}
     />
   )

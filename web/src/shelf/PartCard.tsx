@@ -1,6 +1,6 @@
 import { type CataloguePart, kindRule, SPECS } from '@nubrin/core/parts'
 import { MATERIALS, SpecMap } from '@nubrin/core/record'
-import { parseFaultText, parseNumber, type Unit } from '@nubrin/core/units'
+import { eitherOr, parseNumber, type Unit } from '@nubrin/core/units'
 import { useState } from 'react'
 import { CheckBox, FactField, type FactSchema, Labelled, Refused, RemoveButton, SelectCell, TextCell } from '../kit'
 import { Recall } from './Recall'
@@ -95,8 +95,7 @@ function NumberCell({
     const read = parseNumber(text)
     const n = read.ok ? read.value : undefined
     const fine = !text.trim() || (n !== undefined && n >= 0 && (!whole || Number.isInteger(n)))
-    const either = !read.ok && read.code === 'either'
-    const why = either ? parseFaultText(read) : `is not a ${whole ? 'whole ' : ''}number from 0`
+    const why = eitherOr(read, `is not a ${whole ? 'whole ' : ''}number from 0`)
     setWrong(fine ? '' : `${label}: “${text}” ${why}.`)
     if (fine) onCommit(n)
   }

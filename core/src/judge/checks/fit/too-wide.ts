@@ -38,7 +38,7 @@ export const tooWide = check<{ outside: { part: string; mm: number }; blocked: T
           },
         ]
       if (f.spareMm === undefined || !f.at) return []
-      const outer = outerAt(shape, f.at.x)
+      const outer = f.spareMm < 0 ? outerAt(shape, f.at.x) : undefined
       const params = {
         part: f.part.name,
         section: f.at.section,

@@ -1,4 +1,4 @@
-import { known, type NumberFact } from '../../../facts'
+import { known } from '../../../facts'
 import { isNumberPlace } from '../../../record'
 import type { Unit } from '../../../units'
 import { ALL_FACTS, check } from '../../check'
@@ -26,7 +26,7 @@ const USUAL: Readonly<Record<string, readonly [number, number]>> = {
   '/hilt/clearance': [0, 3],
   '/hilt/endWall': [0, 30],
 }
-const placeOf = (path: string) => path.replace(/\/@[^/]+/g, '/*').replace(/^\/sabers\/\*/, '')
+const placeOf = (path: string) => path.replace(/\/@[^/]+/g, '/*')
 
 /** Round cells by their designation (IEC 61960): diameter and length, mm. */
 const CELLS: readonly (readonly [number, number])[] = [
@@ -65,7 +65,7 @@ export const unusual = check<{
   run: ({ saber, facts }) => [
     ...facts.filter(isNumberPlace).flatMap((p) => {
       const usual = USUAL[placeOf(p.path)]
-      const value = known(p.fact as NumberFact)
+      const value = known(p.fact)
       if (!usual || value === undefined || (value >= usual[0] && value <= usual[1])) return []
       return [
         {

@@ -77,12 +77,12 @@ export const untested = check<{
             },
           ]
         : []),
-      ...each(saber.tests, (t) => verdict(saber, t, allowed.get(t.key)?.())),
+      ...each(saber.tests, (t) => verdict(saber, t, allowed.get(t.key))),
     ]
   },
 })
 
-function verdict(saber: Saber, t: Test, allowed: Limits | undefined) {
+function verdict(saber: Saber, t: Test, allowedBy: (() => Limits | undefined) | undefined) {
   const stands = standing(saber, t)
   const base = { subject: t.id as string, level: 'stop' as const, refs: t.place ? [t.place] : [], gate: true }
   if (stands === 'fail')
@@ -94,7 +94,8 @@ function verdict(saber: Saber, t: Test, allowed: Limits | undefined) {
       },
     ]
   const value = latest(t)?.value
-  if (stands === 'pass' && allowed && value !== undefined && !judge({ ...allowed, unit: t.unit }, value, true))
+  const allowed = stands === 'pass' ? allowedBy?.() : undefined
+  if (allowed && value !== undefined && !judge({ ...allowed, unit: t.unit }, value, true))
     return [
       {
         ...base,
