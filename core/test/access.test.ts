@@ -173,22 +173,34 @@ describe('opening and closing', () => {
   })
 })
 
+const keyed =
+  (out: 'open' | 'closed', into: 'open' | 'closed', turned?: 'open' | 'closed') =>
+  (s: Saber): void => {
+    s.cutPower = 'killKey'
+    s.keyDoes = { out, in: into, ...(turned ? { turned } : {}) }
+  }
+
 describe('power', () => {
   const key = both(without('killSwitch'), part('killKey', 'key'))
   test.each<[string, (s: Saber) => void, Task, string[]]>([
     ['a slide', none, 'powerOn', ['Slide the kill switch on | slide |  | part:rw-p7']],
     ['a slide', none, 'powerOff', ['Slide the kill switch off | slide |  | part:rw-p7']],
-    ['a key to pull', both(key, cut('killKeyPull')), 'powerOn', ['Pull out the kill key | pull |  | part:new']],
-    ['a key to pull', both(key, cut('killKeyPull')), 'powerOff', ['Push the kill key back in | push |  | part:new']],
+    ['a key to pull', both(key, keyed('closed', 'open')), 'powerOn', ['Pull the kill key out | pull |  | part:new']],
+    [
+      'a key to pull',
+      both(key, keyed('closed', 'open')),
+      'powerOff',
+      ['Push the kill key in until everything is dark | push |  | part:new'],
+    ],
     [
       'a key to turn',
-      both(key, cut('killKeyTurn')),
+      both(key, keyed('open', 'open', 'closed')),
       'powerOn',
       ['Put the kill key in and turn it | none |  | part:new'],
     ],
     [
       'a key to turn',
-      both(key, cut('killKeyTurn')),
+      both(key, keyed('open', 'open', 'closed')),
       'powerOff',
       ['Turn the kill key back until everything is dark | none |  | part:new'],
     ],
@@ -196,7 +208,7 @@ describe('power', () => {
   test('what is fitted but does not cut, and what cuts but is not fitted, is asked for', () => {
     expect(asks(both(key, cut('deepSleep')), 'powerOff')).toEqual(['howKey part:new'])
     expect(asks(cut('none'), 'powerOff')).toEqual(['whichSwitch part:rw-p7'])
-    expect(asks(both(without('killSwitch'), cut('killKeyTurn')), 'powerOff')).toEqual(['howKey '])
+    expect(asks(both(without('killSwitch'), cut('killKey')), 'powerOff')).toEqual(['howKey '])
     expect(asks(without('killSwitch'), 'powerOff')).toEqual(['whichSwitch '])
     expect(draft(both(key, cut('deepSleep')), 'powerOff').steps).toEqual([])
   })

@@ -87,6 +87,56 @@ describe('what a walk through the map finds', () => {
     expect(found([hold(1, { does: 'lock', release: 'reached' })])).toEqual([])
     expect(found([{ ...early, release: 'letGo' }])).toEqual([])
   })
+  test('what a hold of the same button does on the way to a tap, a blow or a menu', () => {
+    const tap = row({ gesture: 'holdThenTap', other: 'b', hold: sec(0.5), does: 'track' })
+    const blow = row({ gesture: 'holdStrike', hold: sec(0.5), does: 'lock' })
+    const off = (s: number, release: 'reached' | 'letGo') => hold(s, { id: 'off', does: 'retract', release })
+    const with_ = (...rows: ControlRow[]) =>
+      matters(mapOf([ON, ...rows], { inputs: [] })).filter((m) => m.code === 'behind')
+    const gone = (r: ControlRow, from: number) => ({ code: 'behind', rows: [r.id, 'off'], why: 'gone', from })
+    expect(with_(tap, off(0.8, 'reached'))).toEqual([gone(tap, 800)])
+    expect(with_(blow, off(0.8, 'reached'))).toEqual([gone(blow, 800)])
+    expect(with_(tap, off(0.4, 'reached'))).toEqual([gone(tap, 400)])
+    // From half a second on a hand has its 0.4 s until the hold is reached; and what is let go asks for nothing on the way.
+    expect(with_(tap, off(0.9, 'reached'))).toEqual([])
+    expect(with_(tap, off(0.8, 'letGo'))).toEqual([])
+    const lock = hold(0.5, { id: 'lock', does: 'lock', release: 'whileHeld' })
+    const menu = hold(2, { id: 'menu', does: 'menuOpen', to: 'm-off' })
+    expect(with_(lock, menu)).toEqual([{ code: 'behind', rows: ['menu', 'lock'], why: 'effect', from: 500 }])
+    expect(with_({ ...lock, release: 'reached' }, menu)).toEqual([])
+    expect(with_(lock, { ...menu, input: 'b' })).toEqual([])
+  })
+  test('a chord in an order beside the same in none', () => {
+    const chord = (more: Partial<ControlRow>) => row({ gesture: 'chord', input: 'a', other: 'b', ...more })
+    // Named the one way round they are one row for two things; the other way round it takes a look at both.
+    const [one, two] = [chord({ input: 'b', other: 'a', ordered: true, does: 'lock' }), chord({})]
+    expect(found([one, two])).toContainEqual({ code: 'ordered', rows: [one.id, two.id] })
+    expect(found([one, { ...two, ordered: true }]).map((m) => m.code)).not.toContain('ordered')
+    expect(found([one, { ...two, other: 'c' }]).map((m) => m.code)).not.toContain('ordered')
+  })
+  test('taps faster than a hand, where any are counted', () => {
+    const twice = row({ times: 2 })
+    const quick = { timing: { tapGap: sec(0.05) } }
+    expect(found([twice], quick)).toContainEqual({ code: 'gapShort', rows: [twice.id], gap: 50 })
+    expect(found([row()], quick)).toEqual([])
+    expect(found([twice], { timing: { tapGap: sec(0.15) } })).toEqual([])
+  })
+  test('a row of one preset in a mode that only another one leads to', () => {
+    const presets = [preset('p'), preset('q')]
+    const modes = usualModes('m', ['off', 'lit', 'muted'])
+    const rows = [
+      row({ id: 'go', does: 'mute', presets: ['p'] }),
+      row({ id: 'back', mode: 'm-muted', does: 'unmute' }),
+      row({ id: 'there', mode: 'm-muted', input: 'b', presets: ['q'] }),
+    ]
+    const next = row({ id: 'next', input: 'b', does: 'nextPreset' })
+    const codesOf = (...more: ControlRow[]) =>
+      found([...rows, ...more], { presets, modes }).filter((m) => m.code === 'otherPreset')
+    expect(codesOf(next)).toEqual([{ code: 'otherPreset', rows: ['there'], presets: ['q'] }])
+    // Where the presets are stepped through in that mode, it is reached through its own.
+    expect(codesOf(next, row({ id: 'inside', mode: 'm-muted', input: 'c', does: 'nextPreset' }))).toEqual([])
+    expect(codesOf(row({ id: 'go2', input: 'd', does: 'mute', presets: ['q'] }), next)).toEqual([])
+  })
   test('modes that nothing leads to, that nothing leaves, and boards that are never off', () => {
     const modes = [...usualModes('m', ['off', 'lit', 'muted']), { id: 'far', name: 'far', is: 'combat' } as Mode]
     const mute = row({ does: 'mute' })

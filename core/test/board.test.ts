@@ -482,7 +482,7 @@ describe('poses, presets, motions, menus, time-outs', () => {
 type Meant =
   | { sort: 'tap'; input: string; times: number }
   | { sort: 'hold'; input: string; times: number; s: number }
-  | { sort: 'holdThenTap'; input: string; other: string; s: number }
+  | { sort: 'holdThenTap'; input: string; other: string; s: number; times: number }
   | { sort: 'chord'; input: string; other: string; s: number }
   | { sort: 'holdStrike'; input: string; s: number }
   | { sort: 'twist'; times: number }
@@ -521,6 +521,8 @@ function literally(rows: readonly ControlRow[], meant: Meant, pose: string, pres
  */
 function counted(rows: readonly ControlRow[], meant: Meant, pose: string, preset: string): Meant[] {
   if (!('times' in meant)) return [meant]
+  // Held on, the taps count together, up to as many as anything asks for.
+  if (meant.sort === 'holdThenTap') return [meant]
   const most = Math.max(
     0,
     ...rows
@@ -562,8 +564,14 @@ function handOf(meant: Meant, t: number): HandEvent[] {
       { t: t + meant.s, do: 'move', motion: 'strike' },
       { t: t + meant.s + 0.1, do: 'release', input: meant.input },
     ]
-  const apart = meant.sort === 'chord' ? 0.1 : meant.s
-  const long = meant.sort === 'chord' ? apart + meant.s : apart + 0.1
+  if (meant.sort === 'holdThenTap')
+    return [
+      { t, do: 'press', input: meant.input },
+      ...handOf({ sort: 'tap', input: meant.other, times: meant.times }, t + meant.s),
+      { t: t + meant.s + meant.times * 0.3, do: 'release', input: meant.input },
+    ]
+  const apart = 0.1
+  const long = apart + meant.s
   return [
     { t, do: 'press', input: meant.input },
     { t: t + apart, do: 'press', input: meant.other },
@@ -600,8 +608,15 @@ describe('the recogniser reads a map as it stands there', () => {
       s: fc.constantFrom(0.7, 1.2, 2, 3),
     }),
     fc
-      .record({ sort: fc.constantFrom('chord' as const, 'holdThenTap' as const), s: fc.constantFrom(0.7, 1.2, 2, 3) })
-      .map((x): Meant => ({ ...x, input: 'a', other: 'b' })),
+      .record({
+        sort: fc.constantFrom('chord' as const, 'holdThenTap' as const),
+        s: fc.constantFrom(0.7, 1.2, 2, 3),
+        times: fc.integer({ min: 1, max: 3 }),
+      })
+      .map(
+        ({ sort, s, times }): Meant =>
+          sort === 'chord' ? { sort, s, input: 'a', other: 'b' } : { sort, s, times, input: 'a', other: 'b' },
+      ),
     fc.record({
       sort: fc.constant('holdStrike' as const),
       input: fc.constantFrom(...INPUTS),
@@ -621,7 +636,7 @@ describe('the recogniser reads a map as it stands there', () => {
             const timed = r.gesture === 'hold' || r.gesture === 'chord' || r.gesture === 'holdThenTap'
             return row({
               ...{ ...r, id: `x${i}`, input: r.gesture === 'twist' ? 'm' : r.input },
-              ...(r.gesture === 'tap' || r.gesture === 'twist' || r.gesture === 'hold' ? { times } : {}),
+              ...(['tap', 'twist', 'hold', 'holdThenTap'].includes(r.gesture) ? { times } : {}),
               ...(r.gesture === 'chord' || r.gesture === 'holdThenTap' ? { other: r.input === 'a' ? 'b' : 'a' } : {}),
               ...(timed ? { hold: sec(at) } : {}),
             })

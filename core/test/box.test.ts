@@ -6,6 +6,7 @@ import {
   carrierOf,
   carrierSays,
   cellsOf,
+  confirmable,
   contentsOf,
   expectedMass,
   lithiumOf,
@@ -146,13 +147,32 @@ describe('what lies in a parcel', () => {
     delete c.sabers[0]!.parts.find((p) => p.kind === 'cell')!.specs.nominalVolts
     expect(lithiumOf(c, box(c)).map((x) => x.answer)).toEqual(['unknown'])
   })
-  test('what is to be confirmed stands against shipping until somebody has, by name', () => {
+  test('what is to be confirmed stands against shipping until somebody has, by name, for this parcel and this year', () => {
     const c = reed()
     Object.assign(c.parcels[0]!, { abroad: true })
+    delete c.parcels[0]!.sentOn
+    delete c.shipped
     const stands = () => judgeCommission(c, TODAY).filter((f) => f.check === 'lithium')
     expect(stands()).toMatchObject([{ code: 'confirm', gate: true }])
-    c.parcels[0]!.confirmedBy = 'Juno at the desk'
+    const box = c.parcels[0]!
+    Object.assign(box, { confirmedBy: 'Juno at the desk', confirmedOn: TODAY, confirmedFor: confirmable(c, box) })
     expect(stands()).toEqual([])
+    const again = (change: (d: Commission) => void) => {
+      const d = structuredClone(c)
+      change(d)
+      return judgeCommission(d, TODAY).flatMap((f) =>
+        f.check === 'lithium' && f.code === 'confirm' ? [(f.params as { was: string }).was] : [],
+      )
+    }
+    expect(again((d) => void (d.parcels[0]!.carrier = 'harbour'))).toEqual([])
+    expect(again((d) => void (d.parcels[0]!.carrier = 'byHand'))).toEqual(['other'])
+    expect(again((d) => void (d.packing.find((p) => p.key === 'part:rw-p2')!.quantity = 2))).toEqual(['other'])
+    expect(
+      again((d) => void (d.sabers[0]!.parts.find((p) => p.id === 'rw-p2')!.specs.capacity = fact(3100, 'mAh'))),
+    ).toEqual(['other'])
+    expect(again((d) => void (d.parcels[0]!.confirmedOn = '2025-12-31'))).toEqual(['year'])
+    // Its year is that of the day on which it left.
+    expect(again((d) => Object.assign(d.parcels[0]!, { confirmedOn: '2025-12-30', sentOn: '2025-12-31' }))).toEqual([])
   })
   test('it should weigh what its lines weigh, each weighed or reckoned, the cell once', () => {
     const c = reed()

@@ -282,7 +282,7 @@ describe('gestures in words', () => {
     [2, 'two seconds'],
     [10, 'ten seconds'],
     [11, '11 seconds'],
-    [1.25, '1.3 seconds'],
+    [1.25, '1.25 seconds'],
     [0, '0 seconds'],
   ])('%d s: %s', (s, words) => expect(secondsInWords(MAKER, s)).toBe(words))
   const said = (more: Partial<ControlRow>) => {

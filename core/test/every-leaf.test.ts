@@ -39,6 +39,8 @@ const INWARD: [string, string][] = [
   ['*/openings/name', 'named in the drawing and where something is said of them'],
   ['*/openings/tint', 'drawn'],
   ['*/fasteners/thread', 'the key is what a hand needs'],
+  ['*/fasteners/confirmed', 'who looked at a screw is the shop’s'],
+  ['*/parts/dies/colour', 'told by its name: red, teal'],
   ['*/parts/name', 'what is told is what it does; names stand where something is said of it'],
   ['*/parts/key', 'the box names the key'],
   ['*/parts/landmark', 'said in the steps and the caution of the cell'],
@@ -49,6 +51,8 @@ const INWARD: [string, string][] = [
   ['*/controls/says', 'said in the controls'],
   ['*/controls/standard', 'how it reads in the shop’s standard'],
   ['*/tests/key', 'which element the test is of'],
+  ['*/tests/readings/rested', 'marks to know a change by'],
+  ['*/fixes/at', 'printed as a day'],
   ['*/tests/readings/by', 'who read it is the shop’s'],
   ['*/tests/readings/with', 'with what it was read is the shop’s'],
   ['*/tests/readings/at', 'printed as a day'],
@@ -152,6 +156,7 @@ const INNER_NUMBERS: [string, string][] = [
   ['/log/hours', 'the shop’s own log'],
   ['/media/bytes', 'pictures are shown, not spelled'],
   ['/requests/rank', 'how wishes are weighed is the shop’s'],
+  ['/parcels/confirmedFor/*', 'what the carrier confirmed is the shop’s'],
   ['/packing/mass', 'what the parcel is held against'],
   ['/parcels/boxMass', 'what the parcel is held against'],
   ['/handoff/receipts/*', 'what the client himself has read'],
@@ -187,7 +192,18 @@ const INNER_NUMBERS: [string, string][] = [
   // Of a cell and a speaker what has to be asked for is told; the full record's one part is a cell.
   ...['height', 'impedance', 'ratedWatts'].map((k): [string, string] => [`*/parts/specs/${k}`, 'told of a speaker']),
   ...['sleepCurrent', 'deepSleepCurrent', 'idleCurrent', 'channelCurrent', 'chargeCurrent', 'pinCurrent', 'pins']
-    .concat(['cutoffVolts', 'fullVolts', 'forwardVolts', 'resistance', 'ohms', 'gauge', 'dies', 'leds', 'maxRms'])
+    .concat([
+      'chargeVolts',
+      'cutoffVolts',
+      'fullVolts',
+      'forwardVolts',
+      'resistance',
+      'ohms',
+      'gauge',
+      'dies',
+      'leds',
+      'maxRms',
+    ])
     .concat(['coneArea', 'leastCell', 'cardBytes', 'wall', 'width'])
     .map((k): [string, string] => [`*/parts/specs/${k}`, 'what fit and power are reckoned with, or drawn']),
 ]

@@ -490,9 +490,13 @@ describe('modules, packs and what they cost', () => {
   test('a port that switches the current is rated; pins are asked for what they lack', () => {
     const s = done()
     s.parts.push({ id: 'port', kind: 'chargePort', name: 'port', specs: { contCurrent: fact(2, 'A') } })
+    // What only charges carries no current of the blade, whatever it is rated for.
+    expect(power.ratings(s).list.map((r) => r.ref)).not.toContain('part:port')
+    s.parts.at(-1)!.switched = true
     expect(power.ratings(s).list[0]).toMatchObject({ ref: 'part:port', ratedAmps: 2 })
     s.parts.at(-1)!.specs = {}
-    expect(power.ratings(s).list.map((r) => r.ref)).not.toContain('part:port')
+    expect(power.ratings(s).needs.map((n) => n.name)).toEqual(['the rating of port'])
+    s.parts.pop()
     expect(power.ratings(s).needs).toEqual([])
     const c = s.parts.find((p) => p.kind === 'connector')!
     c.specs = { pinCurrent: fact(3, 'A') }

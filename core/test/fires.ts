@@ -66,6 +66,17 @@ export const FIRES: Record<string, Mutation> = {
     part(s, 'cell').specs.chargeCurrent = fact(1.5, 'A')
     s.parts.push({ id: 'port', kind: 'chargePort', name: 'port', specs: { chargeCurrent: fact(3, 'A') } })
   },
+  chargeEnd: (s) =>
+    void s.parts.push({ id: 'port', kind: 'chargePort', name: 'port', specs: { chargeVolts: fact(5, 'V') } }),
+  dies: (s) => void s.parts.push({ id: 'led', kind: 'accentLed', name: 'led', fed: 'resistor', specs: {} }),
+  takenScrew: (s) => void (s.hilt.fasteners[0]!.taken = ['key']),
+  poles: (s) => {
+    part(s, 'cell').leads = stated('plus', 'measured')
+    const step = s.access
+      .flatMap((p) => p.steps)
+      .find((x) => x.act?.do === 'putOn' && x.act.at === `part:${part(s, 'cell').id}`)
+    step!.act!.leads = 'minus'
+  },
   overRating: (s) => {
     s.presets[0]!.effects = { lock: stated('#ffffff', 'configured') }
     s.use.brightness = fact(100, '%', 'configured')
@@ -133,7 +144,8 @@ export const FIRES: Record<string, Mutation> = {
     void (s.beats.find((b) => b.covers.includes('control:rw-c8'))!.say = 'Hold the front button for one second.'),
   parcels: (_s, c) =>
     void (c.parcels = [{ id: 'box', to: 'Ilsabet Vorne', abroad: false, carrier: 'tern', mass: fact(90_000, 'g') }]),
-  lithium: (_s, c) => void (c.parcels = [{ id: 'box', to: 'Ilsabet Vorne', abroad: true, carrier: 'harbour' }]),
+  lithium: (_s, c) =>
+    void (c.parcels = [{ id: 'box', to: 'Ilsabet Vorne', abroad: true, carrier: 'harbour', polesCovered: true }]),
   afterwards: (_s, c) => {
     c.handoff.issued = []
     c.shipped = TODAY

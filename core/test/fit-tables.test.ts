@@ -69,7 +69,7 @@ const blade = (more: Partial<Blade> = {}): Blade => ({
   ...more,
 })
 const screw = (id: string, more: Partial<Fastener> = {}): Fastener => ({
-  ...{ id, name: id, thread: 'M4', key: '2 mm', head: 'set', purpose: 'bladeRetention', clientMay: 'loosen' },
+  ...{ id, name: id, thread: 'M4', key: '2 mm', head: 'set', clientMay: 'loosen' },
   ...{ at: mm(90), clock: fact(0, 'deg', 'measured') },
   ...more,
 })

@@ -2,7 +2,9 @@ import type { Commission, Kind } from '@nubrin/core/record'
 import { Commission as Schema } from '../src/record/schema/commission'
 
 /** What the schema says, as plain JSON. */
-interface Shape {
+export interface Shape {
+  $ref?: string
+  $defs?: Record<string, Shape>
   type?: string
   const?: unknown
   anyOf?: Shape[]
@@ -33,8 +35,23 @@ interface Choice {
 const DAYS = Array.from({ length: 200 }, (_, i) => new Date(Date.UTC(2031, 0, 1 + i)).toISOString().slice(0, 10))
 const LETTERS = 'abcdefghijklmnopqrstuvwxyz'
 
-/** One record with every field of the schema filled, every list with one thing in it, and a value of its own in every leaf. */
-export function full(): { record: Commission; leaves: Leaf[]; choices: Choice[] } {
+/** One record with every field of this version's schema filled, every list with one thing in it, and a value of its own in every leaf. */
+export const full = () => fullOf(Schema as unknown as Shape)
+/** What a schema notes at each place: what it names, what has an identity, what is a fact. */
+function notesOf(schema: Shape): Map<string, Shape> {
+  const out = new Map<string, Shape>()
+  const walk = (shape: Shape, at: string) => {
+    const s = shape.$ref ? schema.$defs![shape.$ref.replace('#/$defs/', '')]! : shape
+    if (s.$ref) return walk(s, at)
+    if (s['x-kind'] || s['x-names'] || s['x-fact']) out.set(at, s)
+    for (const [k, x] of Object.entries(s.properties ?? {})) walk(x, `${at}/${k}`)
+    if (s.items) walk(s.items, at)
+  }
+  walk(schema, '')
+  return out
+}
+/** The same of a schema: that of an older version, too. `like`: one that notes what this one does not. */
+export function fullOf(schema: Shape, like: Shape = schema): { record: Commission; leaves: Leaf[]; choices: Choice[] } {
   const leaves: Leaf[] = []
   const choices: Choice[] = []
   let n = 0
@@ -42,7 +59,13 @@ export function full(): { record: Commission; leaves: Leaf[]; choices: Choice[] 
     n++
     return `q${LETTERS[Math.floor(n / 676) % 26]}${LETTERS[Math.floor(n / 26) % 26]}${LETTERS[n % 26]}q`
   }
-  const make = (s: Shape, at: string, way: string): unknown => {
+  const notes = like === schema ? undefined : notesOf(like)
+  const make = (shape: Shape, at: string, way: string): unknown => {
+    const bare = shape.$ref ? schema.$defs![shape.$ref.replace('#/$defs/', '')]! : shape
+    if (bare.$ref) return make(bare, at, way)
+    const note = notes?.get(at)
+    const named = typeof bare.pattern === 'string' && (note?.['x-kind'] || note?.['x-names'])
+    const s = named || (note?.['x-fact'] && bare.properties) ? { ...note, ...bare } : bare
     if (s['x-kind']) return `own-${s['x-kind'].toLowerCase()}`
     if (s['x-names']) {
       // What may name several kinds names one that stands in every full record.
@@ -92,15 +115,17 @@ export function full(): { record: Commission; leaves: Leaf[]; choices: Choice[] 
               ? `#${(0x102030 + n++ * 7).toString(16).padStart(6, '0')}`
               : s.pattern === '^[A-Z]{3}$'
                 ? 'EUR'
-                : s.pattern?.includes('https')
-                  ? `https://q.example/${word()}`
-                  : s.pattern?.includes('webm')
-                    ? `${word()}.webm`
-                    : s.pattern
-                      ? `own-${word()}`
-                      : word()
+                : s.pattern === '^[0-9a-z]{1,16}$'
+                  ? word()
+                  : s.pattern?.includes('https')
+                    ? `https://q.example/${word()}`
+                    : s.pattern?.includes('webm')
+                      ? `${word()}.webm`
+                      : s.pattern
+                        ? `own-${word()}`
+                        : word()
     leaves.push({ at, way, says })
     return says
   }
-  return { record: make(Schema as unknown as Shape, '', '') as Commission, leaves, choices }
+  return { record: make(schema, '', '') as Commission, leaves, choices }
 }

@@ -228,7 +228,7 @@ describe('acts', () => {
       joint('cell', { cell: true, dark: true }),
     ],
     { f: screw({ clientMay: 'loosen' }), t: screw(), n: screw({ clientMay: 'never' }), d: screw({ head: 'dummy' }) },
-    { spare: ['blade:two'], cutter: { part: 'kill', name: 'switch', by: 'killSwitch' } },
+    { spare: ['blade:two'], cutter: { part: 'kill', name: 'switch' } },
   )
   const why = (st: State, what: string) => {
     const o = run(a, st, act(what))

@@ -92,7 +92,7 @@ describe('a thing as it is spoken of', () => {
     const which = (n: number, apart = true) => {
       s.hilt.fasteners = Array.from({ length: n }, (_, i) => ({
         ...structuredClone(done().hilt.fasteners[0]!),
-        ...{ id: `f${i}x`, purpose: 'bladeRetention' as const },
+        id: `f${i}x`,
         at: { value: apart ? 100 + i * 10 : 100, unit: 'mm' as const, source: 'measured' as const },
         clock: { value: i * 40, unit: 'deg' as const, source: 'measured' as const },
       }))

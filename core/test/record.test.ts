@@ -138,8 +138,8 @@ describe('looking things up', () => {
     expect([byId(list, 'b'), byId(list, 'c'), byId(list, undefined)]).toEqual([list[1], undefined, undefined])
   })
   test('what cuts the power needs a hand, unless nothing does or it sleeps by itself', () => {
-    const all = ['killSwitch', 'killKeyPull', 'killKeyTurn', 'cellOut', 'deepSleep', 'none'] as const
-    expect(all.filter((cutPower) => hasCutOff({ ...s, cutPower }))).toEqual(all.slice(0, 4))
+    const all = ['killSwitch', 'killKey', 'cellOut', 'deepSleep', 'none'] as const
+    expect(all.filter((cutPower) => hasCutOff({ ...s, cutPower }))).toEqual(all.slice(0, 3))
   })
   test('a saber goes by the order’s title when it is alone', () => {
     const [one, three] = [demo('reed-warden'), demo('ember-fair')]

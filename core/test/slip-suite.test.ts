@@ -98,20 +98,6 @@ const SAID: readonly [string, string, (s: Saber, c: Commission) => ((words: stri
       ['This one is a deep violet.', 'You see it: magenta, as you wished.', 'Das hier ist ein rosa Licht.'],
     ],
     [
-      'the poles the wrong way round',
-      'stale.differs',
-      (s) => {
-        cell(s).faces = stated('emitter' as const, 'measured')
-        const beat = s.beats[1]!
-        return (words) => void own(beat, words)
-      },
-      [
-        'The cell goes in with plus towards the pommel.',
-        'Minus looks to the emitter, mind that.',
-        'Der Pluspol zeigt zum Knauf.',
-      ],
-    ],
-    [
       'a size that the record holds only for about so',
       'stale.unsure',
       (s) => {

@@ -177,7 +177,7 @@ export const SPEAKS: Way[] = [
       const b = s.beats[1]!
       Object.assign(b, { by: 'edited', show: `part:${cell.id}`, say: 'The cell is 70 mm long.' })
     },
-    'caution',
+    'note',
     /^Said as sure: 70 mm$/,
     /only about so/,
   ],
@@ -294,7 +294,7 @@ export const SPEAKS: Way[] = [
   [
     'cutOff',
     'a key that is named but not fitted',
-    (s) => void (s.cutPower = 'killKeyPull'),
+    (s) => void (s.cutPower = 'killKey'),
     'caution',
     /^No kill key is fitted$/,
     /^The record cuts power by/,

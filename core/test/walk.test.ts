@@ -259,9 +259,9 @@ describe('steps as they are spoken', () => {
     id,
     name: `${id} screw`,
     key: '2 mm',
-    purpose: 'bladeRetention' as const,
     ...more,
   })
+  s.hilt.sockets[0]!.retention = ['left', 'right', 'third', 'other']
   s.hilt.fasteners = [
     screw('left', {}),
     screw('right', {}),

@@ -59,7 +59,6 @@ export function screw(
     thread,
     key,
     head: 'set',
-    purpose: 'bladeRetention',
     at: mm(x),
     clock: deg(clock),
     clientMay: 'loosen',

@@ -530,6 +530,7 @@ function reedWarden(today: string): Commission {
       {
         ...{ id: 'rw-box1', to: 'Ilsabet Vorne', address: '7 Sluice Row\nFenbridge', abroad: false, carrier: 'tern' },
         ...{ boxMass: grams(310), mass: grams(1315), size: '110 × 14 × 12 cm', sentOn: day(today, -3) },
+        ...{ polesCovered: true, cannotWake: true },
       },
     ],
     log: [{ id: 'rw-l1', on: day(today, -30), text: 'Waited nine days for the display.', kind: 'delay' }],

@@ -8,7 +8,7 @@ export function power(d: Drafting, to: 'on' | 'off') {
   const by = saber.cutPower
   if (assembly.cutter)
     return void d.acts([{ do: to === 'on' ? 'restore' : 'cut', at: refTo('part', assembly.cutter.part) }])
-  if (by === 'killKeyPull' || by === 'killKeyTurn') return d.ask('howKey', '')
+  if (by === 'killKey') return d.ask('howKey', '')
   if (by === 'killSwitch') {
     d.ask('whichSwitch', '')
     // That there is one is recorded; only which part it is, is not.

@@ -5,12 +5,7 @@ export function tasksOf(saber: Saber): Task[] {
   const has = (...kinds: string[]) => saber.parts.some((p) => kinds.includes(p.kind))
   const removableCell = saber.parts.some((p) => p.kind === 'cell' && p.removable)
   const out: Task[] = []
-  if (
-    has('killSwitch', 'killKey') ||
-    saber.cutPower === 'killSwitch' ||
-    saber.cutPower === 'killKeyPull' ||
-    saber.cutPower === 'killKeyTurn'
-  )
+  if (has('killSwitch', 'killKey') || saber.cutPower === 'killSwitch' || saber.cutPower === 'killKey')
     out.push('powerOn', 'powerOff')
   if (saber.hilt.sockets.length) out.push('bladeIn', 'bladeOut')
   if (removableCell) out.push('open', 'cellIn', 'cellOut', 'close')

@@ -10,6 +10,8 @@ export function refusalWords(r: Refusal | undefined): string {
       return `${r.count} cells; ${r.most} are taken`
     case 'tooMuch':
       return `${formatNumber(MAKER, r.wattHours, 1)} Wh a cell; ${formatNumber(MAKER, r.most, 1)} are taken`
+    case 'tooFull':
+      return `${formatNumber(MAKER, r.charged, 0)} % full; ${formatNumber(MAKER, r.most, 0)} % are taken`
     default:
       return r?.words ?? 'it is not carried'
   }

@@ -1,4 +1,4 @@
-import { type Commission, type OWNERS, refTo, type Saber, type SUPPLIES } from '../record'
+import { type Commission, keyOf, type OWNERS, refTo, type Saber, type SUPPLIES } from '../record'
 import type { Reader } from '../units'
 import { say } from '../words'
 
@@ -63,6 +63,12 @@ function ofSaber(reader: Reader, s: Saber, several: boolean): (PackingLine & { l
       quantity: 1,
       ...(b.use === 'toBuy' ? HOW.notSupplied : {}),
     }))
+  const sleeves = s.blades.flatMap((b) => {
+    const supplied = b.adapter?.supplied ?? (b.use === 'toBuy' ? 'notSupplied' : 'shop')
+    return b.adapter && b.use !== 'demo' && supplied !== 'bench'
+      ? [{ key: `adapter:${b.id}`, what: b.adapter.name, quantity: 1, ...HOW[supplied] }]
+      : []
+  })
   const parts = s.parts
     .filter((p) => ['plug', 'charger', 'tool', 'killKey'].includes(p.kind) || (p.kind === 'cell' && p.removable))
     .flatMap((p) => {
@@ -72,8 +78,8 @@ function ofSaber(reader: Reader, s: Saber, several: boolean): (PackingLine & { l
       const like = p.catalogue ? { like: `${p.kind} ${p.catalogue} ${supplied}` } : {}
       return [{ key: refTo('part', p.id), what, quantity: 1, ...like, ...HOW[supplied] }]
     })
-  const turned = s.hilt.fasteners.filter((f) => f.clientMay !== 'never' && f.key && f.key !== 'by hand')
-  const keys = [...new Set(turned.map((f) => f.key))]
+  const turned = s.hilt.fasteners.filter((f) => f.clientMay !== 'never' && keyOf(f) && keyOf(f) !== 'by hand')
+  const keys = [...new Set(turned.map(keyOf))]
     .filter((key) => !s.parts.some((p) => p.kind === 'tool' && p.key === key))
     .map((key) => ({ key: `key:${key}`, what: say(reader, 'box.hexKey', { key }), quantity: 1 }))
   const items = s.items.flatMap((x) =>
@@ -81,5 +87,5 @@ function ofSaber(reader: Reader, s: Saber, several: boolean): (PackingLine & { l
       ? []
       : [{ key: refTo('item', x.id), what: x.what, quantity: x.quantity, ...HOW[x.supplied] }],
   )
-  return [...blades, ...parts, ...items, ...keys]
+  return [...blades, ...sleeves, ...parts, ...items, ...keys]
 }

@@ -32,14 +32,41 @@ function cellEnergy(p: FittedPart): number | undefined {
   return v === undefined || mah === undefined ? undefined : (v * mah) / 1000
 }
 
+/**
+ * Cells that a line of the packing list speaks for, and that therefore do not lie in a saber. A line of several speaks for as many
+ * of the same row of the shelf, in whichever saber they are: the box drafts them as one line.
+ */
+function listedCells(c: Commission): ReadonlySet<string> {
+  const all = c.sabers.flatMap((s) => s.parts)
+  const own = c.packing.flatMap((p) => {
+    const cell = p.key?.startsWith('part:') ? all.find((x) => refTo('part', x.id) === p.key) : undefined
+    return cell ? [{ cell, count: p.quantity }] : []
+  })
+  const listed = new Set(own.map((x) => x.cell.id))
+  for (const { cell, count } of own) {
+    if (cell.kind !== 'cell' || !cell.catalogue) continue
+    const like = all.filter(
+      (x) => x.kind === 'cell' && x.removable && x.catalogue === cell.catalogue && !listed.has(x.id),
+    )
+    for (const x of like.slice(0, count - 1)) listed.add(x.id)
+  }
+  return listed
+}
+
 /** The cells of a parcel: those built into a saber that lies in it, those packed beside one, and those alone. */
 export function cellsOf(c: Commission, parcel: Parcel | undefined): CellsIn[] {
   const lines = contentsOf(c, parcel)
-  const listed = new Set(c.packing.flatMap((p) => (p.key?.startsWith('part:') ? [p.key.slice(5)] : [])))
+  const listed = listedCells(c)
   const beside: CellsAre = lines.some((p) => behind(c, p).saber) ? 'withEquipment' : 'alone'
   const of = (p: FittedPart, count: number, are: CellsAre): CellsIn => {
     const wh = cellEnergy(p)
-    return { name: p.name, count, are, ...(wh === undefined ? {} : { wattHours: wh }) }
+    const charged = known(p.charged)
+    return {
+      ...{ name: p.name, count, are },
+      ...(wh === undefined ? {} : { wattHours: wh }),
+      ...(charged === undefined ? {} : { charged }),
+      ...(p.damaged ? { damaged: true as const } : {}),
+    }
   }
   return lines.flatMap((p) => {
     const { saber, part } = behind(c, p)
@@ -50,6 +77,45 @@ export function cellsOf(c: Commission, parcel: Parcel | undefined): CellsIn[] {
       .filter((x) => x.supplied === undefined || x.supplied === 'shop' || !x.removable)
       .map((x) => of(x, 1, 'inEquipment'))
   })
+}
+
+/** Cells that go with the saber while no parcel is named: all that the shop sends along. */
+export const cellsUnsent = (c: Commission): number =>
+  c.parcels.length
+    ? 0
+    : c.sabers
+        .flatMap((s) => s.parts)
+        .filter((p) => p.kind === 'cell' && (!p.removable || p.supplied === undefined || p.supplied === 'shop')).length
+
+/** What of a parcel a confirmation speaks of: its cells, whether it crosses a border, and its carrier. */
+export const confirmable = (c: Commission, parcel: Parcel): NonNullable<Parcel['confirmedFor']> => ({
+  ...(parcel.carrier ? { carrier: parcel.carrier } : {}),
+  abroad: parcel.abroad,
+  cells: cellsOf(c, parcel).map(({ name, are, count, wattHours }) => ({
+    ...{ name, are, count },
+    ...(wattHours === undefined ? {} : { wattHours }),
+  })),
+})
+
+const inOrder = (x: NonNullable<Parcel['confirmedFor']>) =>
+  JSON.stringify([
+    x.carrier ?? '',
+    x.abroad,
+    x.cells.map((k) => JSON.stringify([k.name, k.are, k.count, k.wattHours])).sort(),
+  ])
+
+/**
+ * Whether what somebody confirmed of a parcel still speaks of it: `other` cells, border or carrier ask again, and so does another
+ * calendar `year` than that of the day it leaves (today, while it has not). What was confirmed before parcels said for what
+ * holds for one that has left.
+ */
+export function confirmation(c: Commission, parcel: Parcel, today: string): 'none' | 'holds' | 'other' | 'year' {
+  if (!parcel.confirmedBy) return 'none'
+  const leaves = parcel.sentOn ?? c.shipped
+  if (!parcel.confirmedFor) return leaves ? 'holds' : 'other'
+  if (inOrder(parcel.confirmedFor) !== inOrder(confirmable(c, parcel))) return 'other'
+  const year = parcel.confirmedOn?.slice(0, 4)
+  return year !== undefined && year !== (leaves ?? today).slice(0, 4) ? 'year' : 'holds'
 }
 
 /** What the carrier of a parcel says of its cells; nothing where there is none of either. */
@@ -65,7 +131,7 @@ function massOf(c: Commission, p: Packed, g: Gather): number {
   const { saber, part } = behind(c, p)
   if (saber) {
     // A cell that has a line of its own is weighed there.
-    const apart = new Set(c.packing.flatMap((q) => (q.key?.startsWith('part:') ? [q.key.slice(5)] : [])))
+    const apart = listedCells(c)
     return g.from(p.what, balance({ ...saber, parts: saber.parts.filter((x) => !apart.has(x.id)) }).mass)
   }
   const blade = c.sabers.flatMap((s) => s.blades).find((b) => refTo('blade', b.id) === p.key)

@@ -2,7 +2,17 @@ import { known } from '../facts'
 import type { ControlRow, Preset } from '../record'
 import { type Collision, collisions } from './collisions'
 import { type Board, compile, HELD, heldFrom, type Pattern, type Pose, sortOf, stemOf, THREE_POSES } from './compile'
-import { after, type ControlMap, modeById, modeThatIs, reachable, startsOf, timeOutOf, traps } from './modes'
+import {
+  after,
+  type ControlMap,
+  modeById,
+  modeThatIs,
+  reachable,
+  reachableIn,
+  startsOf,
+  timeOutOf,
+  traps,
+} from './modes'
 
 /** What is wrong, or slow, or lost in a map, named by rows, presets and milliseconds. */
 export type Matter =
@@ -18,6 +28,14 @@ export type Matter =
   | { code: 'overruled'; rows: [string]; by: string[] }
   /** A shorter hold has led elsewhere before this one is reached. */
   | { code: 'cutOff'; rows: [string]; by: string[] }
+  /** On the way to it a hold of the same button has led elsewhere, or an effect that lasts while it is held has begun. */
+  | { code: 'behind'; rows: [string, string]; why: 'gone' | 'effect'; from: number }
+  /** Two chords of the same buttons, one of them in an order: pressed in it they are the same. */
+  | { code: 'ordered'; rows: [string, string] }
+  /** Two taps that count together have to follow on each other faster than a hand can. */
+  | { code: 'gapShort'; rows: string[]; gap: number }
+  /** It is for presets in which one is never in its mode. */
+  | { code: 'otherPreset'; rows: [string]; presets: string[] }
   | { code: 'trap'; rows: []; mode: string; presets: string[] }
   | { code: 'unreached'; rows: string[]; mode: string }
   | { code: 'noOff'; rows: [] }
@@ -69,7 +87,15 @@ function walkSpace(map: ControlMap): Analysis {
   const b = compile(map)
   const pairs = collisions(map)
   return {
-    matters: [...clashes(map, b, pairs), ...windows(map, b, pairs), ...ways(map), ...menus(map, b)],
+    matters: [
+      ...clashes(map, b, pairs),
+      ...windows(map, b, pairs),
+      ...across(map, b),
+      ...gaps(map, b),
+      ...ways(map),
+      ...otherPreset(map),
+      ...menus(map, b),
+    ],
     delays: delaysOf(map, b),
   }
 }
@@ -158,6 +184,60 @@ function windows(map: ControlMap, b: Board, pairs: readonly Collision[]): Matter
   }
   return out
 }
+/** Two rows of one hand that are told apart by the gesture and still cannot both be made: what one of them does on the way to the other. */
+function across(map: ControlMap, b: Board): Matter[] {
+  const hand = b.timing.handKeeps
+  const out = new Map<string, Matter>()
+  const put = (m: Matter) => out.set(`${m.code} ${m.rows.join()}`, m)
+  for (const mode of new Set(map.controls.map((r) => r.mode)))
+    for (const preset of classesOf(b, mode))
+      for (const pose of posesOf(b, mode)) {
+        const { patterns, of } = b.context(mode, pose, preset)
+        for (const p of patterns) {
+          if (p.sort !== 'holdThenTap' && p.sort !== 'holdMotion' && p.sort !== 'hold' && p.sort !== 'chord') continue
+          for (const q of of.get(p.input) ?? []) {
+            if (q.row === p.row) continue
+            if (p.sort === 'chord') {
+              const same = q.sort === 'chord' && new Set([p.input, p.other, q.input, q.other]).size === 2
+              const inOrder = p.row.ordered && !q.row.ordered && Math.abs(p.from - q.from) < hand - 1e-9
+              if (same && inOrder) put({ code: 'ordered', rows: [p.row.id, q.row.id] })
+              continue
+            }
+            if (q.sort !== 'hold' || q.times !== p.times) continue
+            const leaves = after(map, q.row) !== q.row.mode
+            // A hold behind a hold is told by its times; here a tap or a blow has to fall before the hold is reached.
+            if (p.sort !== 'hold' && q.fires === 'reached' && leaves && q.from - p.from < hand - 1e-9)
+              put({ code: 'behind', rows: [p.row.id, q.row.id], why: 'gone', from: ms(q.from) })
+            if (p.sort === 'hold' && q.fires === 'whileHeld' && q.from < p.from && after(map, p.row) !== p.row.mode)
+              put({ code: 'behind', rows: [p.row.id, q.row.id], why: 'effect', from: ms(q.from) })
+          }
+        }
+      }
+  return [...out.values()]
+}
+
+/** The shortest pause that a hand leaves between two taps, s: twice a quick finger. */
+const QUICK = 0.15
+/** Taps that count together within less than a hand leaves between them. */
+function gaps(map: ControlMap, b: Board): Matter[] {
+  if (b.timing.tapGap >= QUICK) return []
+  const rows = map.controls.filter((r) => (r.times ?? 1) > 1).map((r) => r.id)
+  return rows.length ? [{ code: 'gapShort', rows, gap: ms(b.timing.tapGap) }] : []
+}
+
+/** Rows of some presets alone, in modes in which one never is with any of these. */
+function otherPreset(map: ControlMap): Matter[] {
+  const special = map.controls.filter((r) => r.presets?.length)
+  if (!special.length || map.presets.length < 2) return []
+  const seen = reachableIn(map)
+  const anywhere = new Set([...seen].map((k) => k.split(' ')[0]!))
+  return special.flatMap((r): Matter[] =>
+    anywhere.has(r.mode) && !r.presets!.some((p) => seen.has(`${r.mode} ${p}`))
+      ? [{ code: 'otherPreset', rows: [r.id], presets: [...r.presets!] }]
+      : [],
+  )
+}
+
 const addTo = <K, V>(map: Map<K, Set<V>>, key: K, value: V) => {
   const set = map.get(key)
   if (set) set.add(value)

@@ -1,11 +1,11 @@
-import { known } from '../facts'
+import { known, UNSURE } from '../facts'
 import { byId, type ControlRow, isForeign, nounOf, own, refTo, type Saber } from '../record'
 import { formatNumber, type Reader } from '../units'
 import { say, whether } from '../words'
 
-/** Seconds as a client counts them: "two seconds", "half a second", "1.2 seconds". */
+/** Seconds as a client counts them: "two seconds", "half a second", "1.25 seconds"; as they are recorded. */
 export function secondsInWords(reader: Reader, s: number): string {
-  const text = formatNumber(reader, s, 1)
+  const text = formatNumber(reader, s, 3)
   if (Math.abs(s - 0.5) < 0.01) return say(reader, 'seconds', { form: 'half', n: 0, text })
   const whole = Number.isInteger(s) && s > 0 && s <= 10
   return say(reader, 'seconds', { form: whole ? 'whole' : 'other', n: s, text })
@@ -43,7 +43,7 @@ export function gestureText(reader: Reader, saber: Saber, row: ControlRow): stri
     holdFor: say(reader, 'gesture.holdFor', {
       known:
         row.beeps !== undefined ? 'beeps' : hold !== undefined ? 'yes' : row.release === 'whileHeld' ? 'held' : 'no',
-      about: row.hold?.source === 'recalled' ? 'yes' : 'no',
+      about: row.hold && UNSURE.has(row.hold.source) ? 'yes' : 'no',
       seconds: hold === undefined ? '' : secondsInWords(reader, hold),
       beeps: row.beeps ?? 0,
       most: most === undefined ? '' : secondsInWords(reader, most),

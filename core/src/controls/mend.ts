@@ -27,7 +27,7 @@ export function mended(map: ControlMap, id: string, change: Mend['change']): Con
       if (r.id !== id) return r
       if ('hold' in change) {
         const { beeps: _b, ...rest } = r
-        return { ...rest, hold: fact(change.hold, 's', 'configured') }
+        return { ...rest, hold: fact(change.hold, 's', 'assumed') }
       }
       return { ...r, ...change }
     }),

@@ -153,6 +153,41 @@ export function reachable(
   return seen
 }
 
+/**
+ * Every mode with every preset in which one can be in it, as `mode preset`: from where a saber with current is found, in its first
+ * preset, by the rows in force there, by those that step through presets, and by menus in which one is chosen.
+ */
+export function reachableIn(m: ControlMap): Set<string> {
+  const presets = m.presets.map((p) => p.id as string)
+  const many = presets.length
+  if (!many) return new Set()
+  const index = new Map(presets.map((p, i) => [p, i]))
+  const by = new Map<string, ControlRow[]>()
+  for (const r of m.controls) {
+    const list = by.get(r.mode)
+    if (list) list.push(r)
+    else by.set(r.mode, [r])
+  }
+  const starts = startsOf(m, m.controls)
+  const from = starts.length ? starts : m.modes.slice(0, 1).map((x) => x.id as string)
+  const seen = new Set(from.map((mode) => `${mode} ${presets[0]}`))
+  for (const at of seen) {
+    const cut = at.indexOf(' ')
+    const [mode, preset] = [at.slice(0, cut), at.slice(cut + 1)]
+    const here = index.get(preset)!
+    const itself = timeOutOf(m, mode)
+    if (itself) seen.add(`${itself.to} ${preset}`)
+    const what = modeById(m, mode)?.chooses
+    if (what === 'preset' || what === 'profile') for (const p of presets) seen.add(`${mode} ${p}`)
+    for (const r of by.get(mode) ?? []) {
+      if (r.presets?.length && !r.presets.includes(preset)) continue
+      const step = r.does === 'nextPreset' ? 1 : r.does === 'previousPreset' ? many - 1 : 0
+      seen.add(`${after(m, r)} ${presets[(here + step) % many]}`)
+    }
+  }
+  return seen
+}
+
 /** Rows that are in force in a preset: those for all, and those for it. */
 export const rowsIn = (rows: readonly ControlRow[], preset: string | undefined): ControlRow[] =>
   rows.filter((r) => !r.presets?.length || preset === undefined || r.presets.includes(preset))

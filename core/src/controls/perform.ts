@@ -60,8 +60,10 @@ export function eventsFor(b: Board, r: ControlRow, t: number, slip: Slip = {}, p
     const wait = Math.max(hold, b.timing.chordGap * 2)
     out.push({ t: now, do: 'press', input: r.input })
     now += wait
-    press(r.other, tap)
-    now += gap
+    for (let i = 0; i < times; i++) {
+      press(r.other, tap)
+      now += gap
+    }
     out.push({ t: now, do: 'release', input: r.input })
   } else if (sort === 'chord' && r.other !== undefined) {
     const apart = b.timing.chordGap * SHARE

@@ -16,6 +16,8 @@ interface Held {
   done: number
   beeps: number
   lasting?: string
+  /** Taps of another while it is held, as long as they may become more: when the first came, and the last. */
+  under?: { other: string; n: number; first: number; at: number }
 }
 /** Where a gesture began: what it means is settled there. */
 interface Begun {
@@ -156,7 +158,11 @@ class Run {
     private readonly b: Board,
     st: BoardState,
   ) {
-    this.now = { ...st, held: st.held.map((h) => ({ ...h })), ...(st.chord ? { chord: { ...st.chord } } : {}) }
+    this.now = {
+      ...st,
+      held: st.held.map((h) => ({ ...h, ...(h.under ? { under: { ...h.under } } : {}) })),
+      ...(st.chord ? { chord: { ...st.chord } } : {}),
+    }
   }
 
   private context(g: Begun): Context {
@@ -184,6 +190,7 @@ class Run {
       if (!best || at < best.at - EPS) best = { at, run }
     }
     for (const h of now.held) {
+      if (h.under) offer(h.under.at + this.b.timing.tapGap, () => this.settleUnder(h))
       if (h.spent) continue
       const c = this.context(h.begun)
       const beeps = c.beeps.get(h.input) ?? 0
@@ -275,6 +282,7 @@ class Run {
     const at = now.held.findIndex((h) => h.input === input)
     if (at < 0) return
     const [h] = now.held.splice(at, 1) as [Held]
+    if (h.under) this.settleUnder(h)
     if (h.lasting !== undefined) this.end(h.lasting)
     if (now.chord?.inputs.includes(input)) return this.releaseChord(now.chord)
     if (h.spent) return
@@ -315,18 +323,41 @@ class Run {
   }
 
   private tapWhileHeld(h: Held): boolean {
-    for (const under of this.now.held) {
-      if (under.spent || under.since > h.since) continue
-      const waited = h.since - under.since
-      const p = (this.context(under.begun).of.get(under.input) ?? []).find(
-        (x) => x.sort === 'holdThenTap' && x.input === under.input && x.other === h.input && inTime(x, waited),
-      )
-      if (!p) continue
+    const { now } = this
+    for (const under of now.held) {
+      if ((under.spent && !under.under) || under.since > h.since) continue
+      const again = under.under?.other === h.input ? under.under : undefined
+      const tapped = { other: h.input, n: (again?.n ?? 0) + 1, first: again?.first ?? h.since, at: now.t }
+      const most = Math.max(0, ...this.tappedUnder(under, tapped).map((p) => p.times))
+      if (!most) continue
       under.spent = true
-      this.fire(p, under)
+      under.under = tapped
+      if (tapped.n >= most) this.settleUnder(under)
+      else
+        this.happened.push({
+          ...{ t: now.t, what: 'waits', input: h.input },
+          ...{ ms: Math.round(this.b.timing.tapGap * 1000), times: tapped.n + 1 },
+        })
       return true
     }
     return false
+  }
+
+  /** What taps of another button may mean while one has been held for as long as it had when the first of them came. */
+  private tappedUnder(h: Held, u: NonNullable<Held['under']>): Pattern[] {
+    return (this.context(h.begun).of.get(h.input) ?? []).filter(
+      (x) => x.sort === 'holdThenTap' && x.input === h.input && x.other === u.other && inTime(x, u.first - h.since),
+    )
+  }
+
+  /** Taps under a held button are over: as many as there were count. */
+  private settleUnder(h: Held) {
+    const u = h.under
+    if (!u) return
+    delete h.under
+    const p = this.tappedUnder(h, u).find((x) => x.times === u.n)
+    if (p) this.fire(p, h)
+    else this.nothing({ sort: 'holdThenTap', input: h.input, other: u.other, times: u.n, ...h.begun })
   }
 
   private move(motion: Motion, input?: string) {

@@ -107,7 +107,7 @@ export function templateMap(which: Template): MapSheet {
         ? [
             {
               ...({ id: 'volume', name: 'volume menu', is: 'menu', on: 'off' } as const),
-              ...({ chooses: 'volume', by: 'stepping', after: fact(10, 's', 'configured') } as const),
+              ...({ chooses: 'volume', by: 'stepping', after: fact(10, 's', 'assumed') } as const),
             },
           ]
         : []),
@@ -116,7 +116,7 @@ export function templateMap(which: Template): MapSheet {
     inputs: [...inputs],
     controls: drafts.map(([mode, gesture, input, does, { s, ...more } = {}], i) => ({
       ...({ id: `r${i}`, mode, pose: 'any', input, gesture, does, status: 'configured' } as const),
-      ...(s === undefined ? {} : { hold: fact(s, 's', 'configured') }),
+      ...(s === undefined ? {} : { hold: fact(s, 's', 'assumed') }),
       ...more,
     })),
   }

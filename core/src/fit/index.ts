@@ -5,6 +5,7 @@ export { type BladeDifference, bladeDifferenceText, demoAgainstShipped } from '.
 export { type DuelJudgement, type DuelReason, judgeDuel } from './blade/duel'
 export { duelReasonText } from './blade/duel-words'
 export { exposed, swingRoom } from './blade/exposed'
+export { heldDeep, type JudgedSeat, judgedSeats, playOf, type Seat, seatsOf } from './blade/seat'
 export { judgeSocket, SOCKET_LIMITS, SOCKET_WORDS, type SocketClass, type SocketFit } from './blade/socket'
 export { stringSums } from './blade/string-sums'
 export { keyMm, keysAlike, standardKey } from './fasteners'

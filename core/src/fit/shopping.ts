@@ -1,13 +1,14 @@
 import { known } from '../facts'
 import type { Blade, Saber } from '../record'
 import { formatNumber, MAKER, mmAndInch } from '../units'
-import { say } from '../words'
+import { say, whether } from '../words'
 import { exposed, socketOf } from './blade/exposed'
 
 /** What a shop has to be told before it can cut a blade. */
-export type ShoppingNeed = 'outside' | 'wall' | 'length' | 'density' | 'strips' | 'contacts'
+export type ShoppingNeed = 'adapter' | 'outside' | 'wall' | 'length' | 'density' | 'strips' | 'contacts'
 
 const NEED_WORDS: Record<ShoppingNeed, string> = {
+  adapter: 'the sizes of the adapter',
   outside: 'the outside of the tube',
   wall: 'its wall',
   length: 'its length',
@@ -26,7 +27,28 @@ export interface Shopping {
 
 /** What the client has to get for every blade that is not supplied, in words a shop understands, and what is still to be said. */
 export const shoppingList = (saber: Saber): Shopping[] =>
-  saber.blades.filter((b) => b.use === 'toBuy').map((blade) => order(saber, blade))
+  saber.blades
+    .filter((b) => b.use === 'toBuy' || b.adapter?.supplied === 'notSupplied')
+    .map((blade) => order(saber, blade))
+
+/** The sleeve that goes with a blade, where the client has to get it: with the blade, or by itself. */
+function sleeve(blade: Blade, put: (v: string | undefined, need: ShoppingNeed) => void) {
+  const { adapter } = blade
+  if (!adapter || (adapter.supplied ?? (blade.use === 'toBuy' ? 'notSupplied' : 'shop')) !== 'notSupplied') return
+  const [outside, bore, length] = [known(adapter.outside), known(adapter.bore), known(adapter.length)]
+  put(
+    outside === undefined || bore === undefined
+      ? undefined
+      : say(MAKER, 'buy.adapter', {
+          ...{ name: adapter.name, outside: mmAndInch(MAKER, outside), bore: mmAndInch(MAKER, bore) },
+          ...{
+            length: length === undefined ? '' : formatNumber(MAKER, length, 1),
+            long: whether(length !== undefined),
+          },
+        }),
+    'adapter',
+  )
+}
 
 function order(saber: Saber, blade: Blade): Shopping {
   const needs: ShoppingNeed[] = []
@@ -35,6 +57,8 @@ function order(saber: Saber, blade: Blade): Shopping {
     if (v === undefined) needs.push(need)
     else lines.push(words(v))
   }
+  sleeve(blade, (v, need) => (v === undefined ? needs.push(need) : lines.push(v)))
+  if (blade.use !== 'toBuy') return { blade, socket: socketOf(saber, blade)?.name ?? '?', lines, needs }
   put(known(blade.outside), 'outside', (v) => say(MAKER, 'buy.tube', { size: mmAndInch(MAKER, v) }))
   put(known(blade.wall), 'wall', (v) => say(MAKER, 'buy.wall', { wall: formatNumber(MAKER, v) }))
   put(known(blade.length), 'length', (v) => say(MAKER, 'buy.length', { size: mmAndInch(MAKER, v) }))

@@ -4,7 +4,7 @@ import { blankSaber, type Commission, type Saber, type Sound, type Step } from '
 /** What no drawing shows of a thing. */
 const UNDRAWN: ReadonlySet<string> = new Set([
   ...['note', 'shopNote', 'lot', 'supplied', 'catalogue', 'otherEnd', 'type', 'configured', 'landmark'],
-  ...['story', 'askedBy', 'why'],
+  ...['story', 'askedBy', 'why', 'confirmed', 'charged', 'damaged'],
 ])
 
 /** Where a value comes from is the shop's; that two values stand against each other shows on the drawing, which values does not. */

@@ -19,7 +19,7 @@ export interface ParcelLabel {
 /** The label of a parcel. Weight is what the scale said; what is not recorded stays open to be written by hand. */
 export function labelOf(c: Commission, parcel: Parcel, from: string[]): ParcelLabel {
   const grams = known(parcel.mass)
-  const says = new Map(lithiumOf(c, parcel).map((x) => [x.cells.name, x]))
+  const says = new Map(lithiumOf(c, parcel).map((x) => [`${x.cells.name} ${x.cells.are}`, x]))
   const cells = cellsOf(c, parcel)
   return {
     from: from.flatMap((l) => l.split('\n')).filter((l) => l.trim()),
@@ -30,7 +30,7 @@ export function labelOf(c: Commission, parcel: Parcel, from: string[]): ParcelLa
     tracking: parcel.tracking ?? '',
     contents: contentsOf(c, parcel).map((p) => `${p.quantity} × ${p.what}`),
     lithium: [
-      ...cells.map((k) => cellsLine(k, says.get(k.name)?.by)),
+      ...cells.map((k) => cellsLine(k, says.get(`${k.name} ${k.are}`)?.by)),
       ...(parcel.confirmedBy ? [confirmedLine(parcel.confirmedBy, parcel.confirmedOn)] : []),
     ],
   }

@@ -32,7 +32,7 @@ const CAN: Record<Trouble, (s: Saber) => boolean> = {
 }
 /** How its power is cut, as a cure needs to know it. */
 const cutBy = (s: Saber) =>
-  s.cutPower === 'killSwitch' || s.cutPower === 'killKeyPull' || s.cutPower === 'killKeyTurn'
+  s.cutPower === 'killSwitch' || s.cutPower === 'killKey'
     ? 'cut'
     : s.parts.some((p) => p.kind === 'cell' && p.removable)
       ? 'cell'

@@ -1,5 +1,6 @@
 import { type AnyFact, type Calculated, formatFact, known, missingText, type NumberFact, printable } from '../facts'
-import { isForeign, nameOf, type Saber, type Step, type Task } from '../record'
+import { polesText } from '../machine'
+import { isForeign, nameOf, refTo, type Saber, type Step, type Task } from '../record'
 import { layOut } from '../room'
 import { wordedSteps } from '../script'
 import { dayText, formatNumber, mmAndInch, type Reader } from '../units'
@@ -50,7 +51,7 @@ export const stepsOf = (reader: Reader, s: Saber, tasks: readonly Task[]): Block
       steps: wordedSteps(reader, s, p.steps).map(({ step: st, text, tool, caution }) => ({
         text: turned(reader, st, text),
         ...(tool ? { tool } : {}),
-        ...cautionOf(reader, st, caution),
+        ...cautionOf(reader, st, caution, polesAt(reader, s, p.task, st)),
         ...(st.place ? { place: orNotRecorded(reader, nameOf(s, st.place)) } : {}),
       })),
     }))
@@ -58,13 +59,22 @@ export const stepsOf = (reader: Reader, s: Saber, tasks: readonly Task[]): Block
 /** The first number of a list that goes on from another one. */
 const goesOn = (first: number) => (first > 1 ? { first } : {})
 
+/** What is recorded of a cell's poles, where somebody's own words say how it goes in: words are not read for their poles. */
+function polesAt(reader: Reader, s: Saber, task: Task, st: Step): string {
+  if (task !== 'cellIn' || (st.act && !st.ownWords)) return ''
+  const at = st.act?.at ?? st.place
+  const cell = s.parts.find((q) => q.kind === 'cell' && refTo('part', q.id) === at)
+  const poles = cell ? polesText(reader, cell) : ''
+  return poles ? say(reader, 'poles.recorded', { poles }) : ''
+}
+
 /** What to mind at a step; one that cannot be undone says so, and who agreed to it. */
-function cautionOf(reader: Reader, st: Step, caution: string | undefined): { caution?: string } {
+function cautionOf(reader: Reader, st: Step, caution: string | undefined, poles: string): { caution?: string } {
   const { consent: c } = st
   const undone = st.irreversible
     ? say(reader, 'step.irreversible', { who: c?.who ?? '', on: dayText(reader, c?.on ?? ''), agreed: whether(c) })
     : undefined
-  const all = [caution, undone].filter((x) => x)
+  const all = [poles, caution, undone].filter((x) => x)
   return all.length ? { caution: all.join(' ') } : {}
 }
 

@@ -3,13 +3,15 @@ import { mainSocket } from '../room'
 import { corrected } from './corrections'
 import { insideJoints } from './inside'
 import type { Body, Joint } from './joint'
+import { type KeyWays, keyWays } from './key'
 import { sectionJoints } from './seams'
 
 /** Something that is slid, pushed in or turned to cut the power. */
 interface Cutter {
   part: Id<'part'>
   name: string
-  by: 'killSwitch' | 'killKeyPull' | 'killKeyTurn'
+  /** How a key does it; a switch is slid. */
+  key?: KeyWays
 }
 
 /** A saber as bodies, joints and screws: what holds what. Plain data, small enough to be sent about. */
@@ -20,6 +22,8 @@ export interface Assembly {
   cutter?: Cutter
   /** What is off when the saber lies closed: blades for the bench, alternatives. */
   spare: Body[]
+  /** Ports that are plugged into while it is dead. */
+  sockets?: Body[]
   /** Whether it has a cell at all. */
   cells: boolean
 }
@@ -71,9 +75,12 @@ function spareBlades(s: Saber): Body[] {
 
 function cutterOf(s: Saber): Cutter | undefined {
   const by = s.cutPower
-  if (by !== 'killSwitch' && by !== 'killKeyPull' && by !== 'killKeyTurn') return undefined
-  const part = s.parts.find((p) => p.kind === (by === 'killSwitch' ? 'killSwitch' : 'killKey'))
-  return part && { part: part.id, name: part.name, by }
+  if (by !== 'killSwitch' && by !== 'killKey') return undefined
+  const part = s.parts.find((p) => p.kind === by)
+  const key = by === 'killKey' ? keyWays(s) : undefined
+  // What a key does that nobody has spoken of is on no plan.
+  if (!part || (by === 'killKey' && !key)) return undefined
+  return { part: part.id, name: part.name, ...(key ? { key } : {}) }
 }
 
 /**
@@ -101,6 +108,7 @@ export function assemblyOf(s: Saber): Assembly {
     ),
     ...(cutter ? { cutter } : {}),
     spare: spareBlades(s),
+    sockets: s.parts.flatMap((p) => (p.kind === 'chargePort' || p.kind === 'board' ? [refTo('part', p.id)] : [])),
     cells: s.parts.some((p) => p.kind === 'cell'),
   }
 }

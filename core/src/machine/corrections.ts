@@ -34,6 +34,7 @@ function correct(s: Saber, j: Joint, c: Said): Joint {
     ...(c.hand === 'left' ? { hand: 'left' as const } : {}),
     ...(turns === undefined ? {} : { turns }),
     ...(angle === undefined ? {} : { angle }),
+    ...(c.dark ? { dark: true as const } : {}),
     ...(c.tethered ? { tethered: true as const } : {}),
     ...(c.byItself ? { byItself: c.byItself } : {}),
     ...(c.hurts ? { hurts: c.hurts } : {}),

@@ -1,7 +1,8 @@
 import { known } from '../facts'
-import { type FittedPart, kindRule, type PartKind, refTo, type Saber } from '../record'
+import { type FittedPart, kindRule, type PartKind, purposeOf, refTo, type Saber } from '../record'
 import { bodyOf, type HiltShape, inWall, layOut, narrowest, needRadius, onAxis, spanOf } from '../room'
 import type { Blocked, Body, Joint, Way } from './joint'
+import { polesOf } from './poles'
 
 /** Kinds that somebody takes out to do something; the rest goes where these go. */
 const TAKEN: readonly PartKind[] = ['cell', 'chassis', 'card', 'cover']
@@ -117,7 +118,9 @@ export function insideJoints(s: Saber, sections: readonly Joint[]): Joint[] {
       ]
     if (p.kind === 'chassis') {
       const screws =
-        p.heldBy === 'setScrew' ? s.hilt.fasteners.filter((f) => f.purpose === 'chassis' && f.head !== 'dummy') : []
+        p.heldBy === 'setScrew'
+          ? s.hilt.fasteners.filter((f) => purposeOf(s, f) === 'chassis' && f.head !== 'dummy')
+          : []
       const never = screws.filter((f) => f.clientMay === 'never')
       const { ways, blocked } = along(s, p, shape, doors)
       return [
@@ -171,6 +174,13 @@ export function insideJoints(s: Saber, sections: readonly Joint[]): Joint[] {
     }
     const { ways, blocked } = along(s, p, shape, doors)
     const all = [...lifted, ...ways].sort((v, w) => v.risk - w.risk || v.after.length - w.after.length)
-    return [{ ...base, ways: all, blocked, cell: true, dark: true }]
+    const { plus, leads } = polesOf(p)
+    return [
+      {
+        ...{ ...base, ways: all, blocked, cell: true, dark: true },
+        ...(plus ? { plus } : {}),
+        ...(leads ? { leads } : {}),
+      },
+    ]
   })
 }

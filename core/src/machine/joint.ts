@@ -74,6 +74,9 @@ export interface Joint {
   contact?: true
   /** It carries the current while it is in; of several cells each does. */
   cell?: true
+  /** Of a cell: the end to which plus looks, and the pole that is said to go first. */
+  plus?: 'emitter' | 'pommel'
+  leads?: 'plus' | 'minus'
   /** It may not be touched while the board is under power. */
   dark?: true
 }

@@ -113,8 +113,24 @@ const finish = (a: Assembly, st: State, acts: Act[], risk: number): Plan => {
     : { ok: true, acts, risk, end: state }
 }
 
-/** Takes bodies off, least risk first, then fewest acts; the power is cut before anything is opened. */
+/**
+ * Takes bodies off, least risk first, then fewest acts; the power is cut before anything is opened. Where nothing cuts it and
+ * something may only be touched dead, a cell or a contact comes off before it.
+ */
 export function planOff(a: Assembly, st: State, targets: readonly Body[], by: Hands = 'client'): Plan {
+  const plain = takeOff(a, st, targets, by)
+  if (plain.ok || !plain.live) return plain
+  const first = Object.values(a.joints).filter((j) => (j.cell || j.contact) && !targets.includes(j.body))
+  const ways = first.flatMap((j) => {
+    const p = takeOff(a, st, [j.body, ...targets], by)
+    return p.ok ? [p] : []
+  })
+  return ways.toSorted((p, q) => p.risk - q.risk || p.acts.length - q.acts.length)[0] ?? plain
+}
+
+type TakenOff = Extract<Plan, { ok: true }> | (Extract<Plan, { ok: false }> & { live?: true })
+
+function takeOff(a: Assembly, st: State, targets: readonly Body[], by: Hands): TakenOff {
   const chosen = choose(a, st, targets, by)
   if (Array.isArray(chosen)) return { ok: false, blocked: once(chosen) }
   const acts: Act[] = []
@@ -134,7 +150,9 @@ export function planOff(a: Assembly, st: State, targets: readonly Body[], by: Ha
     }
     acts.push({ do: 'takeOff', at: b, how: way.how, towards: way.towards })
   }
-  return finish(a, st, acts, chosen.risk)
+  const { refused } = runAll(a, st, acts)
+  const plan = finish(a, st, acts, chosen.risk)
+  return plan.ok || refused?.why.code !== 'live' ? plan : { ...plan, live: true }
 }
 
 /**

@@ -16,6 +16,7 @@ const WORDS: Record<Refusal['code'], (what: string) => string> = {
   loose: (w) => `${w} is not tight`,
   missing: (w) => `${w} is off`,
   noCutter: () => 'nothing that cuts the power is recorded',
+  wrongPole: (w) => `the other pole of ${w} goes in first`,
   already: (w) => `${w} is so already`,
 }
 /** Why an act cannot be done, as half a sentence. */

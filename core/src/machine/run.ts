@@ -1,6 +1,7 @@
 import { type Act, type Id, partsOfRef, refTo } from '../record'
 import type { Assembly } from './assembly'
 import type { Body, Hold, Joint } from './joint'
+import { leadsFrom } from './poles'
 import { isOff, powered, type State } from './state'
 
 /** What an act brings about besides what is seen of the thing itself. */
@@ -24,6 +25,7 @@ export interface Refusal {
     | 'missing' // what it sits in, or what was taken out after it, is off
     | 'noCutter' // nothing cuts the power
     | 'already'
+    | 'wrongPole' // the other pole goes first
   at?: string
 }
 
@@ -92,7 +94,8 @@ function off(a: Assembly, st: State, act: Act, j: Joint): Outcome {
   if (isOff(st, j.body)) return no('notThere', j.body)
   if (j.who === 'nobody' || !j.ways.length) return no('notClient', j.body)
   if (st.lit) return no('lit', j.body)
-  if (j.dark && a.cutter && powered(a, st)) return no('live', j.body)
+  // Where nothing else cuts, taking the cell out is what does.
+  if (j.dark && powered(a, st) && (a.cutter || !j.cell)) return no('live', j.body)
   const [holds] = holding(st.screws, j)
   if (holds) return no('tight', refTo('fastener', holds.screw))
   const refused = refusedWay(st, act, j)
@@ -109,9 +112,16 @@ export const inPlace = (a: Assembly, st: State, j: Joint): Joint | undefined =>
     ? undefined
     : Object.values(a.joints).find((q) => q.place === j.place && q.body !== j.body && !isOff(st, q.body))
 
+/** The pole with which a cell must go in by an act: by the way that it takes, else by what is said of it; undefined where either may. */
+export function mustLead(act: Act, j: Joint): Joint['leads'] {
+  const way = j.ways.find((w) => (!act.how || w.how === act.how) && (!act.towards || w.towards === act.towards))
+  return (way && leadsFrom(j.plus, way.towards)) ?? j.leads
+}
+
 function on(a: Assembly, st: State, act: Act, j: Joint): Outcome {
   if (!isOff(st, j.body)) return no('there', j.body)
   if (st.lit) return no('lit', j.body)
+  if (j.dark && powered(a, st)) return no('live', j.body)
   const other = inPlace(a, st, j)
   if (other) return no('occupied', other.body)
   // The way that it came is the way that it goes.
@@ -124,6 +134,7 @@ function on(a: Assembly, st: State, act: Act, j: Joint): Outcome {
     const loose = a.joints[b] && looseAt(st, a.joints[b])
     if (loose) return no('loose', refTo('fastener', loose.screw))
   }
+  if (act.leads && (mustLead(act, j) ?? act.leads) !== act.leads) return no('wrongPole', j.body)
   const state = { ...st, off: st.off.filter((b) => b !== j.body) }
   return { ok: true, state, happened: j.cell || j.contact ? powerChange(a, st, state) : [] }
 }
@@ -141,6 +152,8 @@ export function run(a: Assembly, st: State, act: Act): Outcome {
     const state = { ...st, cut, ...(cut ? { lit: false } : {}) }
     return { ok: true, state, happened: powerChange(a, st, state) }
   }
+  if (act.do === 'plugIn' && a.cutter && a.sockets?.includes(act.at as Body) && powered(a, st))
+    return no('live', act.at)
   if (act.do === 'plugIn' || act.do === 'unplug') return { ok: true, state: st, happened: [] }
   const j = a.joints[act.at as Body]
   if (!j) return no('noSuch', act.at)

@@ -1,5 +1,5 @@
 import { known } from '../facts'
-import { comesApart, type Fastener, type How, refTo, type Saber, type Section } from '../record'
+import { comesApart, type Fastener, type How, purposeOf, refTo, type Saber, type Section } from '../record'
 import { layOut } from '../room'
 import type { Blocked, Joint } from './joint'
 
@@ -29,7 +29,7 @@ export function seamsOf(s: Saber): { seams: Seam[]; lost: Fastener[] } {
   })
   const lost: Fastener[] = []
   for (const f of s.hilt.fasteners) {
-    if (f.purpose !== 'joint' || f.head === 'dummy') continue
+    if (purposeOf(s, f) !== 'joint' || f.head === 'dummy') continue
     const at = known(f.at)
     const near = seams
       .flatMap((seam) => (seam.x === undefined || at === undefined ? [] : [{ seam, off: Math.abs(seam.x - at) }]))

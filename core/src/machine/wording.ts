@@ -1,4 +1,3 @@
-import { known } from '../facts'
 import {
   type Act,
   byId,
@@ -17,6 +16,7 @@ import { type Noun, say, whether } from '../words'
 import type { Assembly } from './assembly'
 import type { Goal } from './goals'
 import type { Body, Joint } from './joint'
+import { polesOf } from './poles'
 
 /** What a hand is told of an act: words, direction, tool, and what to mind there. */
 export type Wording = Pick<Step, 'text' | 'direction'> & Partial<Pick<Step, 'place' | 'tool' | 'caution'>>
@@ -104,10 +104,11 @@ function partWords(reader: Reader, s: Saber, j: Joint, act: Act, on: boolean): W
         ...{ caution: say(reader, 'step.cellOut.caution'), ...base, direction: how === 'lift' ? 'lift' : 'slide' },
         text: how === 'lift' ? say(reader, 'step.cellOut') : say(reader, 'step.cellSlide', { end }),
       }
-    const plus = known(p.faces)
+    const { plus, leads } = polesOf(p)
     if (!plus) return undefined
     const text = say(reader, 'step.cellIn', {
       plus,
+      first: act.leads ?? leads ?? 'unsaid',
       landmark: p.landmark ? own(reader, p.landmark) : '',
       told: whether(p.landmark),
     })
@@ -149,18 +150,14 @@ function powerWords(reader: Reader, s: Saber, a: Assembly, act: Act): Wording | 
   if (!c) return undefined
   const on = act.do === 'restore'
   const place = act.at
-  if (c.by === 'killKeyTurn')
+  if (c.key) {
+    const move = on ? c.key.restore : c.key.cut
     return {
       place,
-      text: say(reader, on ? 'step.keyTurn' : 'step.keyTurnBack', { key: thing(reader, s, act, c.name) }),
-      direction: 'none',
+      text: say(reader, 'step.key', { move, to: on ? 'on' : 'off', key: thing(reader, s, act, c.name) }),
+      direction: move === 'pullOut' ? 'pull' : move === 'pushIn' ? 'push' : 'none',
     }
-  if (c.by === 'killKeyPull')
-    return {
-      place,
-      text: say(reader, on ? 'step.keyOut' : 'step.keyBack', { key: thing(reader, s, act, c.name) }),
-      direction: on ? 'pull' : 'push',
-    }
+  }
   return {
     place,
     text: say(reader, 'step.slide', { switch: thing(reader, s, act, c.name), named: 'yes', to: on ? 'on' : 'off' }),
@@ -191,7 +188,7 @@ export function wordsOf(reader: Reader, s: Saber, a: Assembly, act: Act): Wordin
       return (
         port && {
           place: act.at,
-          text: say(reader, 'step.chargePort', { port: thing(reader, s, act, port.name) }),
+          text: say(reader, 'step.chargePort', { cuts: whether(a.cutter), port: thing(reader, s, act, port.name) }),
           direction: 'push',
           caution,
         }

@@ -418,7 +418,7 @@ export const GENERIC_CATALOGUE: readonly CataloguePart[] = Object.entries(TABLE)
   })),
 )
 
-/** The saber's own copy of a catalogue row. */
+/** The saber's own copy of a catalogue row. Which lot it is of nobody has looked at: it is entered on the part. */
 export function fitFrom(row: CataloguePart, id: string, more: Partial<FittedPart> = {}): FittedPart {
   return {
     id,
@@ -427,7 +427,6 @@ export function fitFrom(row: CataloguePart, id: string, more: Partial<FittedPart
     catalogue: row.id,
     specs: structuredClone(row.specs) as FittedPart['specs'],
     ...beyond(row),
-    ...(row.lot ? { lot: row.lot } : {}),
     supplied: 'shop',
     ...more,
   }

@@ -41,6 +41,51 @@ export function overcharged(saber: Saber): Overcharged[] {
   })
 }
 
+/** Full voltage of a lithium cell by its nominal one, V: iron phosphate, the usual kinds, and those charged higher. */
+const FULL_BY_NOMINAL: readonly [nominal: number, full: number][] = [
+  [3.2, 3.65],
+  [3.6, 4.2],
+  [3.65, 4.2],
+  [3.7, 4.2],
+  [3.8, 4.35],
+  [3.85, 4.4],
+]
+/** What one cell is charged to, V: by its own full voltage, else by its kind. */
+export function cellEnd(cell: FittedPart): number | undefined {
+  const [full, nominal] = [known(cell.specs.fullVolts), known(cell.specs.nominalVolts)]
+  return full ?? FULL_BY_NOMINAL.find(([v]) => nominal !== undefined && Math.abs(v - nominal) < 0.02)?.[1]
+}
+
+/** A charger that ends at another voltage than the cells that it charges together, V. */
+export interface ChargeEnd {
+  charger: FittedPart
+  cell: FittedPart
+  ends: number
+  wanted: number
+  series: number
+}
+/** How far an end of charge may be off, V a cell: what chargers of one kind differ by. */
+const END_OFF = 0.05
+
+/**
+ * Chargers whose end of charge is not the full voltage of a cell times those in series; a charger outside has each cell by
+ * itself. What is not recorded is not judged.
+ */
+export function wrongEnds(saber: Saber): ChargeEnd[] {
+  const { cells, series } = packOf(saber)
+  const [cell] = cells
+  const one = cell && cellEnd(cell)
+  if (!cell || one === undefined) return []
+  return chargersOf(saber).flatMap((charger): ChargeEnd[] => {
+    const ends = known(charger.specs.chargeVolts)
+    const together = charger.kind === 'chargePort' ? series : 1
+    const wanted = one * together
+    return ends === undefined || Math.abs(ends - wanted) <= END_OFF * together + 1e-9
+      ? []
+      : [{ charger, cell, ends, wanted, series: together }]
+  })
+}
+
 /** Charging time, CC–CV: about 1.3 × capacity ÷ current, h. */
 export function chargeTime(saber: Saber): Calculated {
   const g = new Gather()

@@ -1,8 +1,9 @@
 export { WHITE } from '../record'
-export { chargersOf, chargeTime, type Overcharged, overcharged, wattHours } from './charging'
+export { type ChargeEnd, chargersOf, chargeTime, type Overcharged, overcharged, wattHours, wrongEnds } from './charging'
+export { type DieFault, dieFaults, diesOf, isModule, moduleWatts } from './dies'
 export { type Discharge, type DischargeInput, discharge, ocv, usableShare } from './discharge'
 export { idleCurrent, LEFT_WAYS, type LeftWay, leftAs, restCurrent, standby } from './keeping'
-export { ledResistors } from './led-resistors'
+export { ledResistors, type WantedResistor } from './led-resistors'
 export {
   bladeCurrent,
   brightnessLimit,

@@ -2,6 +2,7 @@ import { type Calculated, Gather, known } from '../facts'
 import { duties } from '../light'
 import { type Blade, type FittedPart, refTo, type Saber, WHITE, type Zone } from '../record'
 import { formatNumber, MAKER } from '../units'
+import { dieDuty } from './dies'
 import { pixels } from './pixels'
 
 /** The basis of every light's current. */
@@ -54,21 +55,28 @@ export function zoneCurrent(saber: Saber, z: Zone, colour: string): Calculated {
 
 /**
  * Current of an in-hilt module in one colour, A: a single die shines by the brightest channel, three dies are red, green and
- * blue, more share the channels evenly.
+ * blue, more share the channels evenly; dies that are recorded shine by their own colours with their own currents.
  */
 export function moduleCurrent(saber: Saber, p: FittedPart, colour: string): Calculated {
   const g = new Gather()
   const ref = refTo('part', p.id)
+  const limited = brightnessLimit(saber)
+  if (p.dies?.length) {
+    const mA = p.dies.map((d) => g.take(`current of ${d.name} of ${p.name}`, d.current, refTo('die', d.id)))
+    noteLimit(g, limited)
+    return g.figure('A', 'brightness × Σ current of a die × its duty ÷ 1000', MODEL, () =>
+      p.dies!.reduce((a, d, i) => a + (limited * mA[i]! * dieDuty(duties(colour), known(d.colour))) / 1000, 0),
+    )
+  }
   const dies = g.take(`dies of ${p.name}`, p.specs.dies, ref)
   const each = g.take(`current of a die of ${p.name}`, p.specs.channelCurrent, ref)
-  const limit = brightnessLimit(saber)
-  noteLimit(g, limit)
+  noteLimit(g, limited)
   const duty = dies === 1 ? Math.max(...duties(colour)) : (dies * sum(colour)) / 3
   return g.figure(
     'A',
     'brightness × current of a die × Σ duty over dies ÷ 1000',
     MODEL,
-    () => (limit * each * duty) / 1000,
+    () => (limited * each * duty) / 1000,
   )
 }
 

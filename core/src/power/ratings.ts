@@ -49,10 +49,11 @@ function ratingsUnder(saber: Saber, load: Calculated): { list: Rating[]; needs: 
       const what = pin === undefined ? 'the rating of a pin' : 'the number of power pins'
       carry(p, `${p.name}, pins`, pin === undefined || n === undefined ? undefined : pin * n, 1, what)
     }
-    // A port that switches the current carries it as a kill switch does; its rating says that it is one.
     const rated = known(p.specs.contCurrent)
     if (p.kind === 'killSwitch' || p.kind === 'killKey') carry(p, p.name, rated)
-    if ((p.kind === 'board' || p.kind === 'chargePort') && rated !== undefined) carry(p, p.name, rated)
+    if (p.kind === 'board' && rated !== undefined) carry(p, p.name, rated)
+    // A port whose contact a plug opens carries the current as a kill switch does; another one only what charges.
+    if (p.kind === 'chargePort' && p.switched) carry(p, p.name, rated)
     if (p.kind === 'wire' && p.carries !== 'signal') {
       const awg = known(p.specs.gauge)
       carry(p, p.name, awg === undefined ? undefined : wireGuideAmps(Math.round(awg)))

@@ -49,5 +49,6 @@ export function errandTests(reader: Reader, s: Saber): Planned[] {
       ...{ place: at, expect: say(reader, 'test.errand.expect', { n: acts }) },
     },
     rests: places,
+    placed: true,
   }))
 }

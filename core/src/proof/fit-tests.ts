@@ -1,6 +1,5 @@
-import { Gather } from '../facts'
-import { balance, SOCKET_LIMITS } from '../fit'
-import { refTo, retentionOf, type Saber, type Socket } from '../record'
+import { balance, playOf, SOCKET_LIMITS } from '../fit'
+import { type Fix, partsOfRef, refTo, retentionOf, type Saber, type Socket } from '../record'
 import type { Reader } from '../units'
 import { say } from '../words'
 import { between, notBeyond, type Planned, partRef, partsOf, predicted, wiresOf } from './planned'
@@ -58,16 +57,6 @@ export const bladeTests = (reader: Reader, s: Saber): Planned[] => [
     }),
 ]
 
-/** Sideways room of a blade in its socket, mm on the diameter. */
-const playOf = (s: Saber, blade: string) => {
-  const g = new Gather()
-  const b = s.blades.find((x) => x.id === blade)
-  const k = s.hilt.sockets.find((x) => x.id === b?.socket)
-  const bore = g.take('bore of the socket', k?.bore, k && refTo('socket', k.id))
-  const tube = g.take(`outside of ${b?.name}`, b?.outside, b && refTo('blade', b.id))
-  return g.figure('mm', 'bore − tube', 'diametral clearance', () => bore - tube)
-}
-
 /** What scale and feeler gauge show, where Fit computes it. */
 export function sizeTests(reader: Reader, s: Saber): Planned[] {
   const own = s.blades.filter((b) => b.use === 'ship' && b.kind !== 'plug' && b.kind !== 'inHilt')
@@ -84,7 +73,7 @@ export function sizeTests(reader: Reader, s: Saber): Planned[] {
           rests: [refTo('blade', b.id), refTo('socket', b.socket)],
           ...predicted(s, (x) => playOf(x, b.id), between),
           // However unsure its sizes are, more than that is the wrong size for its socket.
-          ...notBeyond(() => SOCKET_LIMITS.loose),
+          ...notBeyond(() => SOCKET_LIMITS.loose * (b.adapter ? 2 : 1)),
         },
       ]
     }),
@@ -128,16 +117,26 @@ export const spareTests = (reader: Reader, s: Saber): Planned[] =>
       rests: [refTo('item', x.id)],
     }))
 
-/** A repair is proved by what it was for: opened and closed, over and over. */
+/** What is no body: a repair of it is proved by what it was for, once, and not by opening and closing. */
+const SET: ReadonlySet<string> = new Set(['setting', 'preset', 'row', 'mode', 'input', 'sound', 'zone', 'saber'])
+/** A repair is proved by what it was for: of something that is opened or moved, over and over. */
 export const repairTests = (reader: Reader, s: Saber): Planned[] =>
   s.fixes.map((f) => ({
-    test: {
-      key: `fix-${f.id}`,
-      what: say(reader, 'test.repair', { fix: f.fix }).slice(0, 240),
-      ...(f.place ? { place: f.place } : {}),
-      unit: say(reader, 'test.repair.unit'),
-      min: 10,
-      expect: say(reader, 'test.repair.expect'),
-    },
+    test: repaired(reader, f),
     rests: f.place ? [f.place] : [],
   }))
+
+const repaired = (reader: Reader, f: Fix): Planned['test'] => {
+  const common = {
+    key: `fix-${f.id}`,
+    what: say(reader, 'test.repair', { fix: f.fix }).slice(0, 240),
+    ...(f.place ? { place: f.place } : {}),
+  }
+  if (f.place && SET.has(partsOfRef(f.place)?.kind ?? '')) return { ...common, expect: say(reader, 'test.repair.set') }
+  return {
+    ...common,
+    unit: say(reader, 'test.repair.unit'),
+    min: 10,
+    expect: say(reader, 'test.repair.expect'),
+  }
+}

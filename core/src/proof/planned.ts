@@ -10,6 +10,8 @@ export interface Planned {
   test: Proposal
   /** What it would show a fault of: a fix of one of these asks for it again. */
   rests: readonly Ref[]
+  /** Where those are counts, too: a way in is another one when something on it has moved. */
+  placed?: true
   /** What Power, Fit or Voice computes for it, and how far that may be off. */
   predicts?: () => Expected | undefined
   /** Limits that follow from the prediction. */

@@ -1,5 +1,14 @@
 import { known } from '../facts'
-import { allowedCurrent, FAR_LED_VOLTS, farLedVolts, type Load, leftAs, litCurrent, restCurrent } from '../power'
+import {
+  allowedCurrent,
+  FAR_LED_VOLTS,
+  farLedVolts,
+  type Load,
+  leftAs,
+  litBlades,
+  litCurrent,
+  restCurrent,
+} from '../power'
 import { colourOf, refTo, type Saber } from '../record'
 import type { Reader } from '../units'
 import { say } from '../words'
@@ -46,14 +55,22 @@ function cutTests(reader: Reader, s: Saber): Planned[] {
       place: partRef(p),
       expect: say(reader, 'test.cutOff.expect'),
     },
-    rests: [partRef(p), ...partsOf(s, 'cell'), ...wiresOf(s, 'power')],
+    // How it is cut is the saber's.
+    rests: [partRef(p), refTo('saber', s.id), ...partsOf(s, 'cell'), ...wiresOf(s, 'power')],
   }))
 }
 
 export function currentTests(reader: Reader, s: Saber, loads: readonly Load[]): Planned[] {
   const out: Planned[] = []
   const all = supplyOf(s)
-  const lights = [...partsOf(s, 'connector', 'inHiltLed', 'strip', 'accentLed'), ...wiresOf(s)]
+  const lights = [
+    ...partsOf(s, 'connector', 'inHiltLed', 'strip', 'accentLed'),
+    ...litBlades(s).map((b) => refTo('blade', b.id)),
+    ...s.zones.map((z) => refTo('zone', z.id)),
+    ...wiresOf(s),
+    // How bright it is set.
+    refTo('saber', s.id),
+  ]
   if (s.parts.some((p) => p.kind === 'board'))
     out.push({
       test: { key: 'sleep-current', what: say(reader, 'test.sleepCurrent'), unit: 'mA', min: 0 },

@@ -1,4 +1,4 @@
-import type { Reading, Saber, Test } from '../record'
+import { marksOf, type Reading, type Ref, type Saber, type Test } from '../record'
 import { formatNumber, type Reader } from '../units'
 import { say } from '../words'
 
@@ -13,7 +13,9 @@ export type Standing = 'none' | 'pass' | 'fail' | 'retest' | 'notPossible' | 'wa
 
 /**
  * A test's standing: what somebody let be is waived, whatever it showed; what cannot be tried here is said so by name; else its
- * latest reading, unless a fix that names it may have come after. Fixes know their day only: a reading of that very day counts as made after the fix when the test failed earlier that day, since that is what was fixed.
+ * latest reading, unless a fix that names it may have come after, or something that it rested on is another by now. A fix of
+ * which only the day is known comes before a reading of that day when the test failed earlier that day, since that is what was
+ * fixed.
  */
 export function standing(saber: Saber, test: Test): Standing {
   const last = latest(test)
@@ -24,8 +26,21 @@ export function standing(saber: Saber, test: Test): Standing {
   const failedThatDay = test.readings.some((r) => !r.pass && r.at.slice(0, 10) === day)
   const touched = saber.fixes
     .filter((f) => f.retest.includes(test.id))
-    .some((f) => f.on > day || (f.on === day && !failedThatDay))
-  return touched ? 'retest' : 'pass'
+    .some((f) => f.on > day || (f.on === day && (f.at ? f.at > last.at : !failedThatDay)))
+  return touched || changedSince(saber, test).length ? 'retest' : 'pass'
+}
+
+/**
+ * What of the things that the latest reading of a test rested on is another one by now, or gone; nothing where the reading does
+ * not say what it rested on, as in records of version 9 and before.
+ */
+export function changedSince(s: Saber, test: Test): Ref[] {
+  const rested = latest(test)?.rested ?? []
+  if (!rested.length) return []
+  const refs = rested.map((r) => r.of)
+  // A reading that rested on where things are was marked with it.
+  const now = new Set([...marksOf(s, refs), ...marksOf(s, refs, 'placed')].map((m) => `${m.of} ${m.was}`))
+  return rested.filter((r) => !now.has(`${r.of} ${r.was}`)).map((r) => r.of)
 }
 
 export const latest = (t: Test): Reading | undefined => [...t.readings].sort((a, b) => a.at.localeCompare(b.at)).at(-1)

@@ -43,7 +43,7 @@ export {
   STATES,
   Timing,
 } from './schema/controls'
-export { FilmOf, Parcel, Receipt, Visit } from './schema/handed'
+export { CELLS_ARE, FilmOf, Parcel, Receipt, Visit } from './schema/handed'
 export {
   CLIENT_MAY,
   FACES,
@@ -63,15 +63,28 @@ export {
   Section,
   Socket,
   SPIGOTS,
+  TAKEN_OF_SCREW,
 } from './schema/hilt'
 export { KINDS, type KindRule, kindRule, type PartKind, SPECS, type SpecKey, type SpecRule } from './schema/kinds'
 export { Act, BY_ITSELF, HOWS, type How, Joint, MAY_OPEN, TOWARDS, type Towards, VERBS } from './schema/machine'
-export { CARRIES, CHASSIS_HELD_BY, FACINGS, FittedPart, PartKindSchema, SpecMap, SUPPLIED } from './schema/part'
+export {
+  CARRIES,
+  CHASSIS_HELD_BY,
+  Die,
+  FACINGS,
+  FEEDS,
+  FittedPart,
+  JOININGS,
+  PartKindSchema,
+  POLES,
+  SpecMap,
+  SUPPLIED,
+} from './schema/part'
 export { colourOf, EVENTS, effectColours, LOOKS, Preset, Sound, STATUSES, WHITE } from './schema/preset'
 export { Fix, Reading, SETUPS, Test } from './schema/proof'
 export { ALL_KINDS, type Id, type Kind, partsOfRef, type Ref, refTo, THINGS } from './schema/ref'
 export { ReplyBody, ReplyFile } from './schema/reply'
-export { CUT_POWER, Decision, JOBS, KNOWS, Saber } from './schema/saber'
+export { CIRCUIT, CUT_POWER, Decision, JOBS, KNOWS, Saber } from './schema/saber'
 export {
   Beat,
   LEFT_TO,
@@ -104,9 +117,11 @@ export {
   byId,
   comesApart,
   hasCutOff,
+  keyOf,
   nameOf,
   onlyOffered,
   placesOf,
+  purposeOf,
   retentionOf,
   SABER_KINDS,
   saberTitle,
@@ -114,6 +129,7 @@ export {
   shelfOf,
   toldWishes,
 } from './walk/lookup'
+export { type Counts, type Marked, markOf, marksOf } from './walk/mark'
 export { type FactPlace, factPaths, forEachFact, isNumberPlace, type NumberPlace } from './walk/places'
 export { isObject, SABER_FIELDS, SABER_PLAN, walk } from './walk/plan'
 export {

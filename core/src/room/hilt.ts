@@ -210,6 +210,18 @@ export function outerAt(shape: HiltShape, x: number): number | undefined {
   return all.length ? Math.max(...all) : undefined
 }
 
+/** The least outside diameter over a length, mm, where the outside is known there. Undefined where the length leaves the hilt. */
+export function leastOuter(shape: HiltShape, from: number, to: number): number | undefined {
+  if (from < -1e-9 || to > shape.length + 1e-9) return undefined
+  const all = shape.sections.flatMap((s) =>
+    s.outer.flatMap((p) => {
+      const [a, b] = [Math.max(p.x0, from), Math.min(p.x1, to)]
+      return b - a > 1e-9 ? [valueAt([p], a)!, valueAt([p], b)!] : []
+    }),
+  )
+  return all.length ? Math.min(...all) : undefined
+}
+
 /** The narrowest bore over a length, and where it begins. Undefined when the length leaves the hilt. */
 export function narrowest(
   shape: HiltShape,

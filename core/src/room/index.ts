@@ -38,6 +38,7 @@ export {
   inArm,
   LEAST_WALL,
   layOut,
+  leastOuter,
   narrowest,
   openingSpan,
   outerAt,

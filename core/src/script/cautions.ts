@@ -1,5 +1,6 @@
 import { known } from '../facts'
 import { FLASH_LIMIT_HZ } from '../light'
+import { polesBeside } from '../machine'
 import { own, type Saber } from '../record'
 import type { Reader } from '../units'
 import { say, whether } from '../words'
@@ -21,7 +22,8 @@ export function cautionsOf(reader: Reader, s: Saber): Caution[] {
   if (cells.length) {
     // Which way round, and which sort to buy, matters where a client changes it.
     const loose = cells.filter((c) => c.removable)
-    const landmarks = loose.flatMap((c) => (c.landmark ? [own(reader, c.landmark)] : []))
+    // What is recorded stands beside the maker's own words on it.
+    const landmarks = loose.flatMap((c) => (c.landmark ? [polesBeside(reader, c, own(reader, c.landmark))] : []))
     out.push({
       key: 'cell',
       ...(landmarks.length ? { polarity: landmarks.join('; ') } : {}),

@@ -92,12 +92,23 @@ export function remaining(beats: readonly Beat[], f: Filming, atMs: number): num
 /** The take that a film becomes; undefined where nothing was told. */
 export function takeOf(
   f: Filming,
-  more: { id: string; at: string; by?: string; endMs: number; slipId: () => string },
+  more: {
+    id: string
+    at: string
+    by?: string
+    endMs: number
+    slipId: () => string
+    was?: (beat: string) => string | undefined
+  },
 ): Take | undefined {
   if (!f.marks.length) return undefined
   return {
     ...{ id: more.id, at: more.at, ...(more.by ? { by: more.by } : {}) },
-    ...{ marks: f.marks.slice(0, 400).map((m) => ({ ...m })), endMs: more.endMs },
+    marks: f.marks.slice(0, 400).map((m) => {
+      const was = more.was?.(m.beat)
+      return { ...m, ...(was ? { was } : {}) }
+    }),
+    endMs: more.endMs,
     ...(f.slips.length ? { slips: f.slips.slice(0, 200).map((x) => ({ id: more.slipId(), ...x })) } : {}),
   }
 }

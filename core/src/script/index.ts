@@ -1,6 +1,7 @@
 export { type Caution, cautionsOf } from './cautions'
 export { beatFor, compose, composedWords, uncovered } from './compose'
 export { type CueTime, chaptersAt, chaptersOf, cueTimes, firstWords, markdownOf, stamp, webVttOf } from './export'
+export { beatMark, filmedOtherwise } from './filmed-mark'
 export {
   type FilmAct,
   type Filming,
@@ -21,6 +22,7 @@ export { guessSeconds } from './seconds'
 export { spokenPart, spokenSteps, wordedSteps } from './spoken'
 export { type Stale, staleSentences } from './stale'
 export { type Cut, chaptersVttOf, cutsOf, descriptionOf, endOf, leftOutOf, takeCsvOf } from './take'
+export { toldNow, toldOtherwise } from './told'
 export {
   type Chapter,
   firstSaid,

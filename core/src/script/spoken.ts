@@ -5,8 +5,10 @@ import {
   type Fastener,
   type FittedPart,
   isForeign,
+  keyOf,
   own,
   partsOfRef,
+  purposeOf,
   refTo,
   type Saber,
   type Step,
@@ -115,7 +117,13 @@ export function inOneBreath(reader: Reader, s: Saber, steps: readonly Worded[]):
     while (first && i + n < steps.length) {
       const { step: next } = steps[i + n]!
       const screw = screwOf(s, next)
-      if (!screw || next.act!.do !== step.act!.do || screw.purpose !== first.purpose || screw.key !== first.key) break
+      if (
+        !screw ||
+        next.act!.do !== step.act!.do ||
+        purposeOf(s, screw) !== purposeOf(s, first) ||
+        keyOf(screw) !== keyOf(first)
+      )
+        break
       n++
     }
     const group = steps.slice(i, i + n)
@@ -123,7 +131,13 @@ export function inOneBreath(reader: Reader, s: Saber, steps: readonly Worded[]):
       sentence(
         n > 1
           ? say(reader, 'step.screws', {
-              ...{ act: step.act!.do, n, purpose: first!.purpose, tool: tool ?? '', told: whether(tool) },
+              ...{
+                act: step.act!.do,
+                n,
+                purpose: purposeOf(s, first!) ?? 'other',
+                tool: tool ?? '',
+                told: whether(tool),
+              },
             })
           : text,
       ),

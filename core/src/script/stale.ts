@@ -44,13 +44,11 @@ const COLOURS: readonly [RegExp, RegExp][] = (
     ['white', 'weiß'],
   ] as const
 ).map(([en, de]) => [new RegExp(`(?<!\\p{L})(?:${en}|(?:${de})(?:e[nrsm]?)?)(?!\\p{L})`, 'iu'), new RegExp(en, 'i')])
-/** Which end somebody says that the plus pole looks to. */
-const POLE = /\b(plus|positive|minus|negative)\w*\b[^.;]*?\b(emitter|blade|pommel|knauf|klinge)\b/gi
 const VOLUME = /\b(?:volume|lautstärke)\D{0,12}(\d{1,3})\b/gi
 
 /**
  * Sentences that have gone stale: composed ones that the record would word otherwise, what tells of things that are gone,
- * and own words whose colours, poles, volumes or counts are not the record's. Hold times are the rehearsal's.
+ * and own words whose colours, volumes or counts are not the record's. Hold times are the rehearsal's.
  */
 export function staleSentences(c: Commission, s: Saber, told: readonly Topic[] = topicsOf(c, s)): Stale[] {
   const topics = new Map(told.map((t) => [t.key, t]))
@@ -117,8 +115,6 @@ function otherName(s: Saber, about: Ref | undefined, text: string, where: Ref): 
   return said ? [{ code: 'differs', where, text, said, is }] : []
 }
 
-const SPEAKS_OF = /plus|positive|minus|negative|volume|lautstärke/i
-
 /** How many there are of what is counted in words, by what it is called. */
 const COUNTED: readonly [RegExp, string, (s: Saber) => number][] = [
   [/^(?:sound )?presets?$/, 'presets', (s) => s.presets.length],
@@ -179,30 +175,12 @@ function sizes(s: Saber, about: Ref | undefined, text: string, where: Ref): Stal
   })
 }
 
-/** Poles and volumes said otherwise than recorded. */
+/** A volume said otherwise than recorded. Which pole goes where is not read out of words: it prints as it is recorded. */
 function spoken(s: Saber, text: string, where: Ref): Stale[] {
-  // Most texts speak of neither.
-  if (!SPEAKS_OF.test(text)) return []
-  const faces = new Set(
-    s.parts.flatMap((p) => {
-      const plus = p.kind === 'cell' ? known(p.faces) : undefined
-      return plus ? [plus] : []
-    }),
-  )
-  const only = faces.size === 1 ? [...faces][0]! : undefined
-  const poles = [...text.matchAll(POLE)].map((m) => {
-    const rear = /pommel|knauf/i.test(m[2]!)
-    // Where minus looks to one end, plus looks to the other.
-    return /minus|negative/i.test(m[1]!) === rear ? 'emitter' : 'pommel'
-  })
-  const volume = [...text.matchAll(VOLUME)].map((m) => Number(m[1]))
   const set = [known(s.use.volume), known(s.use.highestVolume)].filter((v) => v !== undefined)
-  return [
-    ...poles
-      .filter((p) => only !== undefined && p !== only)
-      .map((said): Stale => ({ code: 'differs', where, text, said: `plus to the ${said}`, is: `plus to the ${only}` })),
-    ...volume
-      .filter((v) => set.length > 0 && !set.includes(v) && partsOfRef(where)?.kind === 'beat')
-      .map((v): Stale => ({ code: 'differs', where, text, said: `volume ${v}`, is: `volume ${set.join(' or ')}` })),
-  ]
+  if (!set.length || partsOfRef(where)?.kind !== 'beat') return []
+  return [...text.matchAll(VOLUME)]
+    .map((m) => Number(m[1]))
+    .filter((v) => !set.includes(v))
+    .map((v): Stale => ({ code: 'differs', where, text, said: `volume ${v}`, is: `volume ${set.join(' or ')}` }))
 }

@@ -73,8 +73,10 @@ const messages: Readonly<Record<SayingCode, string>> = {
     bladeIn {Einsetzen: {name}} plugIn {Einsetzen: {name}} show {Zeigen: {name}} reset {Wecken, wenn es hängt} other {Ganz zerlegen}}`,
   'power.about': `{by, select,
     killSwitch {Ist {named, select, yes {{name_nom}} other {der Trennschalter}} aus, hat die Platine keinen Strom: nichts leuchtet, nichts weckt sie, und die Zelle behält ihre Ladung. Wieder eingeschaltet, beginnt sie von vorn.}
-    killKeyPull {Solange {named, select, yes {{name_nom}} other {der Schlüssel}} steckt, hat die Platine keinen Strom: nichts leuchtet, nichts weckt sie, und die Zelle behält ihre Ladung. Herausgezogen, beginnt sie von vorn.}
-    killKeyTurn {Solange {named, select, yes {{name_nom}} other {der Schlüssel}} nicht steckt und gedreht ist, hat die Platine keinen Strom: nichts leuchtet, nichts weckt sie, und die Zelle behält ihre Ladung.}
+    killKey {{cuts, select, out {Solange {named, select, yes {{name_nom}} other {der Schlüssel}} nicht steckt} in {Solange {named, select, yes {{name_nom}} other {der Schlüssel}} steckt}
+      turned {Solange {named, select, yes {{name_nom}} other {der Schlüssel}} gedreht ist} outIn {Solange {named, select, yes {{name_nom}} other {der Schlüssel}} nicht steckt und gedreht ist}
+      inTurned {Solange {named, select, yes {{name_nom}} other {der Schlüssel}} steckt, gedreht oder nicht} outTurned {Solange {named, select, yes {{name_nom}} other {der Schlüssel}} nicht steckt oder gedreht ist}
+      other {Solange {named, select, yes {{name_nom}} other {der Schlüssel}} trennt}}, hat die Platine keinen Strom: nichts leuchtet, nichts weckt sie, und die Zelle behält ihre Ladung.}
     cellOut {Nur ohne Zelle ist der Strom wirklich weg. Schlafend zieht sie noch ein wenig; bevor es Wochen liegt, nimm die Zelle heraus.}
     deepSleep {Es schläft von selbst ein und zieht dann sehr wenig.{cellOut, select, yes { Bevor es Monate liegt, nimm die Zelle heraus.} other { Bevor es Monate liegt, lade es halb voll.}}}
     other {Hier trennt nichts den Strom; schlafend zieht es noch ein wenig.{cellOut, select, yes { Bevor es Wochen liegt, nimm die Zelle heraus.} other { Lade es alle paar Wochen.}}}}`,
@@ -105,10 +107,8 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'step.softSurface': 'Arbeite über etwas Weichem.',
   'step.noWireInThread': 'Kein Draht ins Gewinde.',
   'step.pressOff': 'Drück den Knopf der Verbindung und zieh {section_acc} ab',
-  'step.keyOut': 'Zieh {key_acc} heraus',
-  'step.keyBack': 'Steck {key_acc} wieder ein',
-  'step.keyTurn': 'Steck {key_acc} ein und dreh',
-  'step.keyTurnBack': 'Dreh {key_acc} zurück, bis alles dunkel ist',
+  'step.key': `{move, select, pushIn {Steck {key_acc} ein} pullOut {Zieh {key_acc} heraus} turn {Dreh {key_acc}} turnBack {Dreh {key_acc} zurück}
+    inAndTurn {Steck {key_acc} ein und dreh} other {Dreh {key_acc} zurück und zieh heraus}}{to, select, off {, bis alles dunkel ist} other {}}`,
   'step.slide':
     '{to, select, on {Schalte} other {Schalte}} {named, select, yes {{switch_acc}} other {den Trennschalter}} {to, select, on {ein} other {aus}}',
   'step.loosenBlade': 'Löse {screw_acc}; dreh sie nicht ganz heraus',
@@ -126,11 +126,15 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'step.pullCheck': 'Zieh an der Klinge: sie darf sich nicht rühren',
   'step.pullCheck.caution': 'Nie schwingen, bevor das geprüft ist.',
   'step.keepScrew': 'Dreh {screw_acc} wieder ein, damit sie nicht verloren geht',
-  'step.cellIn': `Leg die Zelle ein{plus, select, emitter {, Plus zum Emitter} other {, Plus zum Knauf}}{told, select, yes {: {landmark}} other {}}`,
+  poles:
+    '{plus, select, emitter {Plus zum Emitter} pommel {Plus zum Knauf} other {}}{plus, select, unsaid {} other {{first, select, unsaid {} other {, }}}}{first, select, plus {Plus zuerst hinein} minus {Minus zuerst hinein} other {}}',
+  'poles.recorded': 'So ist es verzeichnet: {poles}.',
+  'step.cellIn': `Leg die Zelle ein{first, select, plus {, Plus zuerst} minus {, Minus zuerst} other {}}{plus, select, emitter {, Plus zum Emitter} other {, Plus zum Knauf}}{told, select, yes {: {landmark}} other {}}`,
   'step.cellIn.caution': 'Nie eine Zelle mit beschädigter Hülle. Stütz das Chassis beim Eindrücken.',
   'step.cellOut': 'Heb die Zelle in der Mitte heraus',
   'step.cellOut.caution': 'Kein Werkzeug aus Metall an die Hülle.',
-  'step.chargePort': 'Trenn den Strom, dann steck das Ladekabel ein: {port_nom}',
+  'step.chargePort':
+    '{cuts, select, yes {Trenn den Strom, dann steck das Ladekabel ein} other {Steck das Ladekabel ein}}: {port_nom}',
   'step.chargePort.caution': 'Nie unbeaufsichtigt laden.',
   'step.chargeWith': 'Nimm die Zelle heraus und lade sie mit {charger_dat}',
   'step.chargeCell.caution': 'Nie unbeaufsichtigt laden. Nur mit einem Ladegerät, das für diese Zelle gemacht ist.',
@@ -288,9 +292,10 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'test.volume': 'Lautstärke ab Werk',
   'test.display': '{display} gerade hinter dem Fenster',
   'test.display.expect': 'ganzes Bild zu sehen',
-  'test.repair': 'Öffnen und Schließen nach der Reparatur: {fix}',
+  'test.repair': 'Nach der Reparatur: {fix}',
+  'test.repair.set': 'wie gewünscht, und der Fehler ist weg',
   'test.repair.unit': 'Mal',
-  'test.repair.expect': 'kein einziges Mal ein Fehler',
+  'test.repair.expect': 'geöffnet und geschlossen oder bewegt, ohne den Fehler',
   limit: `{form, select, range {{min} bis {max}{unit}} least {mindestens {min}{unit}} most {höchstens {max}{unit}} expect {{expect}} other {geht}}`,
 
   'box.saber': 'Das Schwert',
@@ -348,7 +353,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'spec.hilt': `{origin, select, bought {gekauft} kit {aus einem Bausatz} clientOwn {dein eigener} inherited {geerbt} scratch {von Grund auf gemacht} other {aus einer Serie}}; {known, select, yes {{materials}} other {Werkstoff nicht festgehalten}}`,
   'spec.socket': 'Fassung, {socket}',
   'spec.socketSize': '{bore}, {depth} tief',
-  'spec.cutPower': `{way, select, killSwitch {den Trennschalter} killKeyPull {Herausziehen des Schlüssels} killKeyTurn {Drehen des Schlüssels} cellOut {Entnehmen der Zelle} deepSleep {seinen eigenen Tiefschlaf} other {nichts außer dem Entnehmen der Zelle}}`,
+  'spec.cutPower': `{way, select, killSwitch {den Trennschalter} killKey {{move, select, pushIn {Einstecken des Schlüssels} pullOut {Herausziehen des Schlüssels} turn {Drehen des Schlüssels} inAndTurn {Drehen des Schlüssels} turnBack {Zurückdrehen des Schlüssels} backAndOut {Zurückdrehen und Herausziehen des Schlüssels} other {den Schlüssel}}} cellOut {Entnehmen der Zelle} deepSleep {seinen eigenen Tiefschlaf} other {nichts außer dem Entnehmen der Zelle}}`,
   'chapter.cautions': 'Hinweise zur Sicherheit',
   'chapter.power': 'Ein- und Ausschalten',
   'chapter.controls': 'Bedienung',
@@ -389,6 +394,8 @@ const messages: Readonly<Record<SayingCode, string>> = {
     '{column, select, blade {Klinge} outside {Außen} length {Länge} light {Ihr Licht} other {Im Paket}}',
   'blade.light':
     '{kind, select, pixel {{density} LEDs je Meter, {strips} Streifen{set, select, yes {, auf {configured} Pixel eingestellt} other {}}} string {{groups} Gruppen zu {each}, {total} insgesamt} other {–}}',
+  'blade.with':
+    '{blade}, in ihrem Adapter ({adapter}: außen {outside}, innen {bore}{long, select, yes {, {length} lang} other {}})',
   'blade.inBox': '{use, select, ship {ja} toBuy {nein: zu kaufen} other {nein: gehört der Werkbank}}',
   'chapter.screws': 'Schraubenplan',
   'chapter.screws.head': '{column, select, screw {Schraube} where {Wo} key {Schlüssel} holds {Hält} other {Du darfst}}',
@@ -413,7 +420,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
     'Was heiß ist, aufgebläht, raucht oder riecht: nicht benutzen, nicht öffnen, den Strom trennen, wenn es ohne Gefahr geht, dorthin legen, wo nichts brennt, und uns schreiben. Örtliche Brandvorschriften und geprüfte Fachleute gehen vor.',
   'chapter.opening': 'Öffnen, Zelle und Schließen',
   'chapter.charging': 'Laden und Lagern',
-  'charging.name': `{row, select, runtime {Läuft} charging {Laden dauert} asleep {Schlafend hält es} energy {Energie} volume {Lautstärke ab Werk} loudest {Höchste Einstellung} brightness {Helligkeit ab Werk} other {Höchste sichere Lautstärke}}`,
+  'charging.name': `{row, select, runtime {Läuft} charging {Laden dauert} circuit {Lädt mit, und bis} charged {Geladen, so wie er verschickt wird} asleep {Schlafend hält es} energy {Energie} volume {Lautstärke ab Werk} loudest {Höchste Einstellung} brightness {Helligkeit ab Werk} other {Höchste sichere Lautstärke}}`,
   'charging.days': 'etwa {days} Tage',
   'chapter.tests': 'Was geprüft wurde',
   'chapter.tests.head': '{column, select, test {Prüfung} wanted {Gewollt} found {Gefunden} other {Urteil}}',
@@ -455,6 +462,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'chapter.lights.head': '{column, select, light {Licht} leds {LEDs} other {Es zeigt}}',
   'light.name':
     '{name} ({kind, select, blade {in der Klinge} quillon {in der Parierstange} crystal {am Kristall} chassis {am Chassis} accent {Akzent} connector {am Kontakt} other {in der Taste}})',
+  'light.die': '{die} ({hue}): {volts}, {amps}',
   'light.does': '{follows, select, yes {was auch „{with}“ zeigt} other {eigenes Licht}}',
   'chapter.settings': 'Worauf die Platine eingestellt ist',
   'setting.name':
@@ -604,6 +612,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'script.onPaper': 'Nicht im Film; zu lesen im Begleitheft:',
   'script.leftTo': '{leftTo, select, picture {Auf einem Bild zu sehen} other {Dem Papier überlassen}}',
 
+  'buy.adapter': '{name}: außen {outside}, innen {bore}{long, select, yes {, {length} mm lang} other {}}',
   'buy.tube': 'Rohr außen {size}',
   'buy.wall': 'Wand {wall} mm',
   'buy.length': '{size} lang',

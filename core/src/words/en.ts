@@ -9,7 +9,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
     deflect {deflect} surge {surge} quote {play a quote} track {play a track} trackStop {stop the track}
     colour {change the colour} volumeUp {louder} volumeDown {quieter} mute {mute} unmute {unmute}
     menuOpen {open the menu} menuClose {leave the menu} combatOn {combat mode on} combatOff {combat mode off}
-    battery {show the battery level} other {something else}}`,
+    battery {show the battery level} choose {one on} chooseBack {one back} keep {keep that one} discard {leave all as it was} other {something else}}`,
   task: `{task, select,
     powerOn {Switch it on} powerOff {Cut the power} bladeIn {Put the blade in} bladeOut {Take the blade out}
     open {Open the hilt} cellIn {Put the cell in} cellOut {Take the cell out} close {Close the hilt}
@@ -74,8 +74,10 @@ const messages: Readonly<Record<SayingCode, string>> = {
     bladeIn {Put in: {name}} plugIn {Put in: {name}} show {Show: {name}} reset {Wake it when it freezes} other {Take it all apart}}`,
   'power.about': `{by, select,
     killSwitch {With {named, select, yes {{name_nom}} other {the kill switch}} off, the board has no current: nothing lights it, nothing wakes it, and the cell keeps its charge. Switched on again it starts anew.}
-    killKeyPull {While {named, select, yes {{name_nom}} other {the key}} is in, the board has no current: nothing lights it, nothing wakes it, and the cell keeps its charge. Pulled out it starts anew.}
-    killKeyTurn {Without {named, select, yes {{name_nom}} other {the key}} in and turned the board has no current: nothing lights it, nothing wakes it, and the cell keeps its charge.}
+    killKey {{cuts, select, out {While {named, select, yes {{name_nom}} other {the key}} is out} in {While {named, select, yes {{name_nom}} other {the key}} is in}
+      turned {While {named, select, yes {{name_nom}} other {the key}} is turned} outIn {Without {named, select, yes {{name_nom}} other {the key}} in and turned}
+      inTurned {While {named, select, yes {{name_nom}} other {the key}} is in, turned or not} outTurned {Unless {named, select, yes {{name_nom}} other {the key}} is in and not turned}
+      other {With {named, select, yes {{name_nom}} other {the key}} cutting}}, the board has no current: nothing lights it, nothing wakes it, and the cell keeps its charge.}
     cellOut {Only taking the cell out cuts the power. Asleep it still draws a little; before it lies for weeks, take the cell out.}
     deepSleep {It falls asleep by itself and then draws very little.{cellOut, select, yes { Before it lies for months, take the cell out.} other { Before it lies for months, charge it half.}}}
     other {Nothing cuts the power here; asleep it still draws a little.{cellOut, select, yes { Before it lies for weeks, take the cell out.} other { Charge it every few weeks.}}}}`,
@@ -106,10 +108,8 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'step.softSurface': 'Work over a soft surface.',
   'step.noWireInThread': 'No wire in the thread.',
   'step.pressOff': 'Press the button of the joint and pull off {section_nom}',
-  'step.keyOut': 'Pull out {key_nom}',
-  'step.keyBack': 'Push {key_nom} back in',
-  'step.keyTurn': 'Put {key_nom} in and turn it',
-  'step.keyTurnBack': 'Turn {key_nom} back until everything is dark',
+  'step.key': `{move, select, pushIn {Push {key_nom} in} pullOut {Pull {key_nom} out} turn {Turn {key_nom}} turnBack {Turn {key_nom} back}
+    inAndTurn {Put {key_nom} in and turn it} other {Turn {key_nom} back and pull it out}}{to, select, off { until everything is dark} other {}}`,
   'step.slide': 'Slide {named, select, yes {{switch_nom}} other {the kill switch}} {to, select, on {on} other {off}}',
   'step.loosenBlade': 'Loosen {screw_nom}; do not take it out',
   'step.bladeIn': `{how, select,
@@ -126,11 +126,15 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'step.pullCheck': 'Pull at the blade: it must not move',
   'step.pullCheck.caution': 'Never swing before this check.',
   'step.keepScrew': 'Turn {screw_nom} back in so that it is not lost',
-  'step.cellIn': `Put the cell in{plus, select, emitter {, plus pole towards the emitter} other {, plus pole towards the pommel}}{told, select, yes {: {landmark}} other {}}`,
+  poles:
+    '{plus, select, emitter {plus pole towards the emitter} pommel {plus pole towards the pommel} other {}}{plus, select, unsaid {} other {{first, select, unsaid {} other {, }}}}{first, select, plus {plus pole in first} minus {minus pole in first} other {}}',
+  'poles.recorded': 'As recorded: {poles}.',
+  'step.cellIn': `Put the cell in{first, select, plus {, plus pole first} minus {, minus pole first} other {}}{plus, select, emitter {, plus pole towards the emitter} other {, plus pole towards the pommel}}{told, select, yes {: {landmark}} other {}}`,
   'step.cellIn.caution': 'Never a cell with a damaged wrap. Support the chassis while pressing.',
   'step.cellOut': 'Lift the cell out at its middle',
   'step.cellOut.caution': 'No metal tool against the wrap.',
-  'step.chargePort': 'Cut the power, then plug the charger into {port_nom}',
+  'step.chargePort':
+    '{cuts, select, yes {Cut the power, then plug the charger} other {Plug the charger}} into {port_nom}',
   'step.chargePort.caution': 'Never charge unattended.',
   'step.chargeWith': 'Take the cell out and charge it with {charger_nom}',
   'step.chargeCell.caution': 'Never charge unattended. Use a charger made for this cell.',
@@ -275,9 +279,10 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'test.volume': 'Volume as shipped',
   'test.display': '{display} straight behind its window',
   'test.display.expect': 'whole picture seen',
-  'test.repair': 'Open and close after the repair: {fix}',
+  'test.repair': 'After the repair: {fix}',
+  'test.repair.set': 'as it was wished, and the fault is gone',
   'test.repair.unit': 'cycles',
-  'test.repair.expect': 'no fault in any cycle',
+  'test.repair.expect': 'opened and closed, or moved, without the fault',
   limit: `{form, select, range {{min} to {max}{unit}} least {at least {min}{unit}} most {at most {max}{unit}} expect {{expect}} other {works}}`,
 
   'box.saber': 'The saber',
@@ -333,7 +338,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'spec.hilt': `{origin, select, bought {bought} kit {from a kit} clientOwn {your own} inherited {handed down} scratch {made from scratch} other {of a series}}; {known, select, yes {{materials}} other {material not recorded}}`,
   'spec.socket': 'Socket, {socket}',
   'spec.socketSize': '{bore}, {depth} deep',
-  'spec.cutPower': `{way, select, killSwitch {the kill switch} killKeyPull {pulling the kill key out} killKeyTurn {turning the kill key} cellOut {taking the cell out} deepSleep {its own deep sleep} other {nothing but taking the cell out}}`,
+  'spec.cutPower': `{way, select, killSwitch {the kill switch} killKey {{move, select, pushIn {pushing the kill key in} pullOut {pulling the kill key out} turn {turning the kill key} inAndTurn {turning the kill key} turnBack {turning the kill key back} backAndOut {turning the kill key back and pulling it out} other {the kill key}}} cellOut {taking the cell out} deepSleep {its own deep sleep} other {nothing but taking the cell out}}`,
   'chapter.cautions': 'Cautions',
   'chapter.power': 'Switching on and off',
   'chapter.controls': 'Controls',
@@ -372,10 +377,12 @@ const messages: Readonly<Record<SayingCode, string>> = {
     '{column, select, blade {Blade} outside {Outside} length {Length} light {Its light} other {In the box}}',
   'blade.light':
     '{kind, select, pixel {{density} LEDs a metre, {strips} strips{set, select, yes {, set to {configured} pixels} other {}}} string {{groups} groups of {each}, {total} in all} other {–}}',
+  'blade.with':
+    '{blade}, in its adapter ({adapter}: {outside} outside, {bore} inside{long, select, yes {, {length} long} other {}})',
   'blade.inBox': '{use, select, ship {yes} toBuy {no: to be bought} other {no: the bench’s own}}',
   'chapter.screws': 'Screw map',
   'chapter.screws.head': '{column, select, screw {Screw} where {Where} key {Key} holds {Holds} other {You may}}',
-  'screw.holds': `{purpose, select, bladeRetention {blade retention} joint {joint} chassis {chassis} cover {cover} switch {switch} decoration {decoration} other {other}}`,
+  'screw.holds': `{purpose, select, bladeRetention {blade retention} joint {joint} chassis {chassis} cover {cover} switch {switch} decoration {decoration} unsaid {not recorded} other {other}}`,
   'screw.may': '{may, select, never {NOT touch it} loosen {loosen, not remove} other {remove}}',
   'chapter.troubles': 'If something is odd',
   'trouble.what': `{trouble, select, flicker {The first pixels flicker} freezes {It freezes} crackles {It crackles or goes dark when it is loud}
@@ -396,7 +403,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
     'Whatever is hot, swollen, smoking or smells: do not use it, do not open it, cut the power if you can without risk, put it where nothing burns, and write to us. Local fire codes and a qualified electrician come first.',
   'chapter.opening': 'Opening, cell and closing',
   'chapter.charging': 'Charging and storing',
-  'charging.name': `{row, select, runtime {Runs for} charging {Charging takes} asleep {Left asleep it lasts} energy {Energy} volume {Volume as shipped} loudest {Highest it can be set to} brightness {Brightness as shipped} other {Highest safe volume}}`,
+  'charging.name': `{row, select, runtime {Runs for} charging {Charging takes} circuit {It charges with, and up to} charged {Charged, as shipped} asleep {Left asleep it lasts} energy {Energy} volume {Volume as shipped} loudest {Highest it can be set to} brightness {Brightness as shipped} other {Highest safe volume}}`,
   'charging.days': 'about {days} days',
   'chapter.tests': 'What was tested',
   'chapter.tests.head': '{column, select, test {Test} wanted {Wanted} found {Found} other {Verdict}}',
@@ -438,6 +445,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'chapter.lights.head': '{column, select, light {Light} leds {LEDs} other {It shows}}',
   'light.name':
     '{name} ({kind, select, blade {in the blade} quillon {in the crossguard} crystal {at the crystal} chassis {on the chassis} accent {accent} connector {at the connector} other {in the button}})',
+  'light.die': '{die} ({hue}): {volts}, {amps}',
   'light.does': '{follows, select, yes {what the {with} shows} other {its own light}}',
   'chapter.settings': 'What the board is set to',
   'setting.name':
@@ -585,6 +593,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'script.onPaper': 'Not in the film; read in the record:',
   'script.leftTo': '{leftTo, select, picture {Seen on a picture} other {Left to paper}}',
 
+  'buy.adapter': '{name}: {outside} outside, {bore} inside{long, select, yes {, {length} mm long} other {}}',
   'buy.tube': 'tube {size} outside',
   'buy.wall': 'wall {wall} mm',
   'buy.length': '{size} long',

@@ -82,7 +82,9 @@ export interface Sayings {
   'step.pushOn': { section: Thing }
   goal: { goal: Words; name: Words; several: 'yes' | 'no' }
   'power.about': {
-    by: 'killSwitch' | 'killKeyPull' | 'killKeyTurn' | 'cellOut' | 'deepSleep' | 'none'
+    by: 'killSwitch' | 'killKey' | 'cellOut' | 'deepSleep' | 'none'
+    /** Where the circuit is open. */
+    cuts: 'out' | 'in' | 'turned' | 'outIn' | 'inTurned' | 'outTurned' | 'unsaid'
     name: Thing
     named: 'yes' | 'no'
     cellOut: 'yes' | 'no'
@@ -119,10 +121,7 @@ export interface Sayings {
   'step.softSurface': Record<never, never>
   'step.noWireInThread': Record<never, never>
   'step.pressOff': { section: Thing }
-  'step.keyOut': { key: Thing }
-  'step.keyBack': { key: Thing }
-  'step.keyTurn': { key: Thing }
-  'step.keyTurnBack': { key: Thing }
+  'step.key': { move: Words; to: 'on' | 'off'; key: Thing }
   'step.slide': { switch: Thing; named: 'yes' | 'no'; to: 'on' | 'off' }
   'step.loosenBlade': { screw: Thing }
   'step.bladeIn': { how: Words; socket: Thing; several: 'yes' | 'no' }
@@ -131,11 +130,13 @@ export interface Sayings {
   'step.pullCheck': Record<never, never>
   'step.pullCheck.caution': Record<never, never>
   'step.keepScrew': { screw: Thing }
-  'step.cellIn': { plus: 'emitter' | 'pommel'; landmark: Words; told: 'yes' | 'no' }
+  poles: { plus: 'emitter' | 'pommel' | 'unsaid'; first: 'plus' | 'minus' | 'unsaid' }
+  'poles.recorded': { poles: Words }
+  'step.cellIn': { first: 'plus' | 'minus' | 'unsaid'; plus: 'emitter' | 'pommel'; landmark: Words; told: 'yes' | 'no' }
   'step.cellIn.caution': Record<never, never>
   'step.cellOut': Record<never, never>
   'step.cellOut.caution': Record<never, never>
-  'step.chargePort': { port: Thing }
+  'step.chargePort': { cuts: 'yes' | 'no'; port: Thing }
   'step.chargePort.caution': Record<never, never>
   'step.chargeWith': { charger: Thing }
   'step.chargeCell.caution': Record<never, never>
@@ -286,6 +287,7 @@ export interface Sayings {
   'test.display': { display: Words }
   'test.display.expect': Record<never, never>
   'test.repair': { fix: Words }
+  'test.repair.set': Record<never, never>
   'test.repair.unit': Record<never, never>
   'test.repair.expect': Record<never, never>
   limit: { form: 'range' | 'least' | 'most' | 'expect' | 'works'; min: Words; max: Words; unit: Words; expect: Words }
@@ -388,7 +390,7 @@ export interface Sayings {
   'spec.hilt': { origin: Words; materials: Words; known: 'yes' | 'no' }
   'spec.socket': { socket: Words }
   'spec.socketSize': { bore: Words; depth: Words }
-  'spec.cutPower': { way: Words }
+  'spec.cutPower': { way: Words; move: Words }
   'chapter.cautions': Record<never, never>
   'chapter.power': Record<never, never>
   'chapter.controls': Record<never, never>
@@ -426,6 +428,7 @@ export interface Sayings {
     each: Words
     total: Words
   }
+  'blade.with': { blade: Words; adapter: Words; outside: Words; bore: Words; length: Words; long: 'yes' | 'no' }
   'blade.inBox': { use: Words }
   'chapter.screws': Record<never, never>
   'chapter.screws.head': { column: 'screw' | 'where' | 'key' | 'holds' | 'may' }
@@ -474,6 +477,7 @@ export interface Sayings {
   'chapter.lights': Record<never, never>
   'chapter.lights.head': { column: 'light' | 'leds' | 'does' }
   'light.name': { name: Words; kind: Words }
+  'light.die': { die: Words; hue: Words; volts: Words; amps: Words }
   'light.does': { with: Words; follows: 'yes' | 'no' }
   'chapter.settings': Record<never, never>
   'setting.name': { row: Words }
@@ -615,6 +619,7 @@ export interface Sayings {
   'script.leftTo': { leftTo: 'paper' | 'picture' }
 
   // What a client has to buy.
+  'buy.adapter': { name: Words; outside: Words; bore: Words; length: Words; long: 'yes' | 'no' }
   'buy.tube': { size: Words }
   'buy.wall': { wall: Words }
   'buy.length': { size: Words }

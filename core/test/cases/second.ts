@@ -20,7 +20,8 @@ export const SECOND: readonly Job[] = [
           shopNote: 'filed 0.4 off its flange',
         }),
       )
-      s.cutPower = 'killKeyTurn'
+      s.cutPower = 'killKey'
+      s.keyDoes = { out: 'open', in: 'open', turned: 'closed' }
       s.hilt.fasteners.push(
         screw('c08-other', 'second screw', 'M4', '2 mm', 205, 90, { purpose: 'other' }),
         screw('c08-grub', 'chassis screw', 'M3', '1.5 mm', 60, 0, { purpose: 'chassis', clientMay: 'never' }),

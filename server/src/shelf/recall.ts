@@ -11,12 +11,14 @@ import { serve } from '../http/serve'
 import { addressIn, type Outbox } from '../mail/outbox'
 import { settingsOf } from '../people/settings'
 
-/** Found by one of three indexes, each for itself: a lot, a part of the catalogue, or how a name begins. */
+/** Found by one of three indexes, each for itself: a lot, a part of the catalogue, or how a name begins. A part of which nobody wrote down the lot may be of the one that the shelf had. */
 const CARRYING = `
   SELECT f.name AS part, f.lot, f.kind, s.id AS saberId, s.name AS saber, c.id AS commission, c.title, c.shipped, k.name AS client,
     CASE WHEN c.erased_at IS NOT NULL THEN 'erased' WHEN c.place = 'archived' THEN 'off' ELSE 'rack' END AS place
   FROM (
     SELECT commission_id, id FROM fitted_parts WHERE lot = :q
+    UNION SELECT u.commission_id, u.id FROM fitted_parts u JOIN parts p ON p.id = u.catalogue_id AND p.shop_id = :shop
+      WHERE p.lot = :q AND u.lot IS NULL
     UNION SELECT commission_id, id FROM fitted_parts WHERE catalogue_id = :q
     UNION SELECT commission_id, id FROM fitted_parts WHERE name LIKE :like
   ) hit

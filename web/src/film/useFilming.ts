@@ -1,5 +1,5 @@
 import type { Saber } from '@nubrin/core/record'
-import { type FilmAct, type Filming, filmed, filmOf, firstOpen, takeOf } from '@nubrin/core/script'
+import { beatMark, type FilmAct, type Filming, filmed, filmOf, firstOpen, takeOf } from '@nubrin/core/script'
 import { useCallback, useEffect, useRef, useState } from 'react'
 import { freshId } from '../data'
 import { useBench } from '../store/commission'
@@ -76,11 +76,15 @@ export function useFilming(saber: Saber): FilmingNow {
         : takeOf(now.current, {
             ...{ id: freshId(), at: new Date(begun).toISOString(), endMs: Date.now() - begun, slipId: freshId },
             ...(me ? { by: me } : {}),
+            was: (id) => {
+              const beat = saber.beats.find((b) => b.id === id)
+              return beat && beatMark(saber, beat)
+            },
           })
     localStorage.removeItem(keptAs(saber.id))
     if (take) edit('keep the take', (d) => void d.sabers.find((s) => s.id === saber.id)?.takes.push(take))
     return take?.id
-  }, [edit, me, saber.id])
+  }, [edit, me, saber])
   useEffect(() => {
     const key = (e: KeyboardEvent) => {
       const what = KEYS[e.key.length === 1 ? e.key.toLowerCase() : e.key]

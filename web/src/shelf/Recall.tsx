@@ -22,13 +22,13 @@ function countOf({ carried, sabers, erased }: Answer): string {
     .join('; ')
 }
 /** Whose it is and where, as far as the shop still knows. */
-const whereabouts = ({ client, shipped, place, lot }: Answer['carried'][number]) =>
+const whereabouts = ({ client, shipped, place, lot }: Answer['carried'][number], ofLot: boolean) =>
   [
     '',
     ...(client ? [client] : []),
     ...(shipped ? [`shipped ${dayText(shipped)}`] : []),
     ...(place === 'off' ? ['taken off the rack'] : place === 'rack' && !shipped ? ['on the rack'] : []),
-    ...(lot ? [`lot ${lot}`] : []),
+    ...(lot ? [`lot ${lot}`] : ofLot ? ['its lot is not recorded'] : []),
   ].join(', ')
 
 /** Which sabers carry this part, or a lot: the answer a recall needs. */
@@ -60,7 +60,7 @@ export function Recall({ part }: { part: CataloguePart }) {
             ) : (
               <span className="font-medium">{c.place === 'erased' ? 'Erased' : c.saber}</span>
             )}
-            <span className="text-quiet">{whereabouts(c)}</span>
+            <span className="text-quiet">{whereabouts(c, asked !== part.id)}</span>
           </li>
         ))}
       </ul>

@@ -17,11 +17,11 @@ export interface Adapter {
 /** The thinnest sleeve worth making, mm of wall. */
 const THINNEST = 0.6
 
-/** The sleeve that would take a thinner tube into a wider socket, with the target clearance on both sides; undefined when none is needed or the wall would be below 0.6 mm. */
+/** The sleeve that would take a thinner tube into a wider socket, with the target clearance on both sides; undefined when none is needed, one is recorded, or the wall would be below 0.6 mm. */
 export function adapterFor(saber: Saber, b: Blade): Adapter | undefined {
   const k = socketOf(saber, b)
   const [socketMm, tubeMm] = [sized(k?.bore), sized(b.outside)]
-  if (socketMm === undefined || tubeMm === undefined || judgeSocket(socketMm, tubeMm).kind !== 'wrongSize')
+  if (b.adapter || socketMm === undefined || tubeMm === undefined || judgeSocket(socketMm, tubeMm).kind !== 'wrongSize')
     return undefined
   const outsideMm = socketMm - SOCKET_LIMITS.target
   const insideMm = tubeMm + SOCKET_LIMITS.target

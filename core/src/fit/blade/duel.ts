@@ -1,7 +1,7 @@
-import { known, sized } from '../../facts'
+import { sized } from '../../facts'
 import { type Blade, byId, type Saber } from '../../record'
 import { socketOf } from './exposed'
-import { judgeSocket } from './socket'
+import { heldDeep, judgedSeats } from './seat'
 
 /** Seat and wall below which a blade is not for contact; the shop may change them. */
 export const DUEL = { seatInDiameters: 1.5, lightWall: 2, heavyWall: 3 }
@@ -39,7 +39,7 @@ export interface DuelJudgement {
 export function judgeDuel(saber: Saber, b: Blade): DuelJudgement {
   const [against, limits, unknown]: [DuelReason[], DuelReason[], DuelReason[]] = [[], [], []]
   const k = socketOf(saber, b)
-  const [depth, d, wall, bore] = [known(k?.depth), sized(b.outside), sized(b.wall), sized(k?.bore)]
+  const [depth, d, wall] = [heldDeep(saber, b), sized(b.outside), sized(b.wall)]
   if (b.kind === 'plug') against.push({ code: 'plug' })
   if (b.kind === 'string') limits.push({ code: 'string' })
   if (depth === undefined) unknown.push({ code: 'unknownDepth' })
@@ -53,11 +53,10 @@ export function judgeDuel(saber: Saber, b: Blade): DuelJudgement {
   if (!screws.length) against.push({ code: 'noScrew' })
   else if (screws.length < 2) limits.push({ code: 'oneScrew' })
   if (screws.some((f) => f.looseNow)) against.push({ code: 'looseScrew' })
-  if (bore !== undefined && d !== undefined) {
-    const fit = judgeSocket(bore, d)
-    if (fit.kind === 'loose' || fit.kind === 'wrongSize') against.push({ code: 'play', clearance: fit.clearanceMm })
-    if (fit.kind === 'willNotEnter') against.push({ code: 'doesNotEnter' })
-  }
+  const fits = judgedSeats(saber, b).flatMap((x) => x.fit ?? [])
+  const loose = fits.find((f) => f.kind === 'loose' || f.kind === 'wrongSize')
+  if (loose) against.push({ code: 'play', clearance: loose.clearanceMm })
+  if (fits.some((f) => f.kind === 'willNotEnter')) against.push({ code: 'doesNotEnter' })
   if (saber.parts.some((p) => p.kind === 'cover')) against.push({ code: 'covers' })
   if (saber.hilt.sections.some((s) => s.joint.kind === 'magnet')) against.push({ code: 'magnetJoint' })
   const windows = saber.hilt.openings.filter((o) => o.kind === 'window').map((o) => o.name)

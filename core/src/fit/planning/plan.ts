@@ -245,7 +245,7 @@ export function withLayout(
   }
   const pair = arrangement.order.some((t) => t === 'pairRear' || t === 'pairFront')
   put('speaker', problem.speakers[layout.speaker]!, layout.at.speaker, {
-    faces: { value: arrangement.faces, source: 'configured', with: 'layout search', on: today },
+    faces: { value: arrangement.faces, source: 'assumed', with: 'layout search', on: today },
   })
   const cell = put('cell', problem.cells[layout.cell]!, layout.at.cell)
   put('board', problem.boards[layout.board]!, layout.at.board, pair ? { beside: cell } : {})

@@ -1,5 +1,5 @@
 import type { Check } from '../check'
-import { acts, bladeSteps, consent, noSteps, otherPole, retightened, stepGone } from './access'
+import { acts, bladeSteps, consent, noSteps, otherPole, poles, retightened, stepGone } from './access'
 import { boardSpace, collision, holdUnknown, inputKind, manyHolds, noIgnite, noOff, unsureControl } from './controls'
 import {
   atItsHole,
@@ -37,14 +37,17 @@ import {
   profile,
   sameKey,
   screwPlace,
+  takenScrew,
   unmeasured,
   unusual,
   wrongKey,
 } from './hilt'
 import {
   chargeCurrent,
+  chargeEnd,
   configuredPixels,
   cutOff,
+  dies,
   farLed,
   fittedResistor,
   landmark,
@@ -137,6 +140,7 @@ export const CHECKS: readonly Check[] = [
   sensitivity,
   noFont,
   screwPlace,
+  takenScrew,
   losses,
   before,
   goesWith,
@@ -144,12 +148,14 @@ export const CHECKS: readonly Check[] = [
   demoDiffers,
   overRating,
   chargeCurrent,
+  chargeEnd,
   powerNeeds,
   wireDrop,
   farLed,
   packVolts,
   zones,
   fittedResistor,
+  dies,
   standby,
   cutOff,
   protectedCell,
@@ -175,6 +181,7 @@ export const CHECKS: readonly Check[] = [
   stepGone,
   acts,
   otherPole,
+  poles,
   retightened,
   bladeSteps,
   consent,

@@ -74,6 +74,21 @@ export const accessWords: WordsOf<typeof rules> = {
       }),
     },
   },
+  poles: {
+    rule: 'A cell that is pushed in along its axis leads with the pole that lies away from the opening; words, acts and record say the same.',
+    says: {
+      against: (p) => ({
+        title: `${p.cell}: ${p.leads} first would lie the wrong way round`,
+        detail: `It goes in at the ${p.from} end, and its plus pole looks to the ${p.plus}.`,
+        remedy: 'Look which way it lies, and correct one of the two.',
+      }),
+      step: (p) => ({
+        title: `${say(MAKER, 'task', { task: p.task })}, step ${p.n}: ${p.leads} first is the wrong way round`,
+        detail: `What is recorded of ${p.cell} says otherwise.`,
+        remedy: 'Correct the step, or what is recorded of the cell.',
+      }),
+    },
+  },
   retightened: {
     rule: 'A screw loosened to put the blade in is tightened again in the same task.',
     says: {

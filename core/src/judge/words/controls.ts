@@ -80,6 +80,32 @@ export const controlsWords: WordsOf<typeof rules> = {
         detail: 'It is recorded, and no control that can be reached leads to it.',
         remedy: 'Record the control, or take out what nobody can reach.',
       }),
+      behind: (p) => ({
+        title: p.why === 'gone' ? `“${p.row}” cannot be made` : `On the way to “${p.row}”: “${p.by}”`,
+        detail:
+          p.why === 'gone'
+            ? `Held for ${p.from} ms, “${p.by}” has led elsewhere before a hand could go on.`
+            : `It begins after ${p.from} ms of the same hold, and lasts as long as it is held.`,
+        remedy:
+          p.why === 'gone'
+            ? `Hold longer for “${p.by}”, or give one of them another button.`
+            : 'Give one of them another button, or another count.',
+      }),
+      ordered: (p) => ({
+        title: `“${p.row}” and “${p.by}” are one chord`,
+        detail: 'The same two buttons: pressed in the order that one of them asks for, both are meant.',
+        remedy: 'Give both an order, or another gesture to one of them.',
+      }),
+      gapShort: (p) => ({
+        title: `No hand taps again within ${p.gap} ms`,
+        detail: `It is asked for by ${listed(p.rows.map((x) => `“${x}”`))}.`,
+        remedy: 'Lengthen the pause between taps on the board, or correct what is recorded of it.',
+      }),
+      otherPreset: (p) => ({
+        title: `“${p.row}” is never reached in its preset`,
+        detail: `It is for ${listed(p.presets)}, and nothing leads to its mode there.`,
+        remedy: 'Record how one gets there, or give it to all presets.',
+      }),
       bag: (p) => ({
         title: 'It can light in a bag',
         detail: `A motion alone is enough: ${listed(p.rows)}.`,

@@ -36,10 +36,21 @@ const changes = (p: Reviewed) => {
 }
 
 const numbers = (p: Seat) =>
-  `Socket ${mmAndInch(MAKER, p.bore)}, tube ${mmAndInch(MAKER, p.tube)}: clearance ${mm(p.fit.clearanceMm)}.`
+  `${p.what === 'tubeInSleeve' ? 'Adapter' : 'Socket'} ${mmAndInch(MAKER, p.bore)}, ${p.what === 'sleeve' ? 'adapter' : 'tube'} ${mmAndInch(MAKER, p.tube)}: clearance ${mm(p.fit.clearanceMm)}.`
+
+/** What of a blade stands in what. */
+const standing = (p: { blade: string; what: Seat['what'] }) =>
+  p.what === 'tube' ? p.blade : p.what === 'sleeve' ? `The adapter of ${p.blade}` : `${p.blade}, in its adapter,`
+
+const SIZES: Record<Seat['what'], Record<'hole' | 'rod', string>> = {
+  tube: { hole: 'the bore of the socket', rod: 'the tube’s outside' },
+  sleeve: { hole: 'the bore of the socket', rod: 'the outside of the adapter' },
+  tubeInSleeve: { hole: 'the bore of the adapter', rod: 'the tube’s outside' },
+}
 
 /** How a blade goes into a socket that is too narrow: by opening that only as far as a wall is left. */
-function opened({ fit: { removePerSideMm: off }, left }: Seat): string {
+function opened({ what, fit: { removePerSideMm: off }, left }: Seat): string {
+  if (what === 'tubeInSleeve') return `Open the adapter by ${mm(off)} per side, or take another one.`
   if (left === undefined)
     return `Take another tube; or ${mm(off)} off the socket per side, once its outside is measured.`
   return left < LEAST_WALL - 1e-6
@@ -207,26 +218,26 @@ export const fitWords: WordsOf<typeof rules> = {
     says: {
       unknown: (p) => ({
         title: `${p.blade}: fit in the ${p.socket} unknown`,
-        detail: `not calculable, needs ${p.needs === 'bore' ? 'the bore of the socket' : 'the tube’s outside'}`,
+        detail: `not calculable, needs ${SIZES[p.what][p.needs]}`,
         remedy: 'Measure it.',
       }),
       willNotEnter: (p) => ({
-        title: `${p.blade} will not enter`,
+        title: `${standing(p)} will not enter`,
         detail: numbers(p),
         remedy: opened(p),
       }),
       wrongSize: (p) => ({
-        title: `${p.blade}: wrong size, or wants an adapter`,
+        title: p.what === 'tube' ? `${p.blade}: wrong size, or wants an adapter` : `${standing(p)} has the wrong size`,
         detail: numbers(p),
-        remedy: `An adapter or the right tube; a shim would be ${mm(p.fit.shimPerSideMm)} per side.`,
+        remedy: `${p.what === 'tube' ? 'An adapter or the right tube' : 'Another adapter'}; a shim would be ${mm(p.fit.shimPerSideMm)} per side.`,
       }),
       loose: (p) => ({
-        title: `${p.blade} sits loose`,
+        title: `${standing(p)} sits loose`,
         detail: `${numbers(p)} ${p.fit.tipPlayMm === undefined ? '' : `The tip moves by ${mm(p.fit.tipPlayMm)}; the first pixels may flicker.`}`,
         remedy: `Shim ${mm(p.fit.shimPerSideMm)} per side.`,
       }),
       tight: (p) => ({
-        title: `${p.blade} is tight`,
+        title: `${standing(p)} is tight`,
         detail: numbers(p),
         remedy: 'Polish, or tell the client to turn it in.',
       }),

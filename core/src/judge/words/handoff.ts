@@ -1,6 +1,7 @@
 import { refusalWords } from '../../box'
 import type { WordsOf } from '../check'
 import type * as rules from '../checks/handoff'
+import { listed } from '../text'
 
 /** What the checks of handoff say, in the order of their names. */
 export const handoffWords: WordsOf<typeof rules> = {
@@ -21,6 +22,21 @@ export const handoffWords: WordsOf<typeof rules> = {
         title: `${p.saber} went back: ${p.what} is not recorded`,
         detail: 'Whoever opens it next reads this.',
         remedy: 'Write it down at the visit.',
+      }),
+      outdated: (p) => ({
+        title: `Handoff ${p.number} tells otherwise by now`,
+        detail: [
+          ...(p.changed.length
+            ? [
+                `Changed: ${listed(p.changed.slice(0, 6))}${p.changed.length > 6 ? ` and ${p.changed.length - 6} more` : ''}.`,
+              ]
+            : []),
+          ...(p.fresh.length
+            ? [`New: ${listed(p.fresh.slice(0, 6))}${p.fresh.length > 6 ? ` and ${p.fresh.length - 6} more` : ''}.`]
+            : []),
+          ...(p.gone ? [`Gone: ${p.gone}.`] : []),
+        ].join(' '),
+        remedy: 'Issue it again; the address that the client has goes on to the newest.',
       }),
       noRecord: () => ({
         title: 'Shipped without a record',
@@ -88,14 +104,42 @@ export const handoffWords: WordsOf<typeof rules> = {
         remedy: 'Take the cell out and say which one the client has to buy, or choose another carrier.',
       }),
       confirm: (p) => ({
-        title: `${p.cell}: not confirmed for the parcel to ${p.to}`,
-        detail: `To be confirmed by ${p.by}.`,
+        title:
+          p.was === 'none'
+            ? `${p.cell}: not confirmed for the parcel to ${p.to}`
+            : `${p.cell}: what was confirmed is not the parcel to ${p.to} as it is`,
+        detail: `${p.damaged === 'yes' ? 'It is damaged. ' : ''}${
+          p.was === 'other'
+            ? 'Its cells, carrier or border have changed since. '
+            : p.was === 'year'
+              ? 'It was confirmed in another year. '
+              : ''
+        }To be confirmed by ${p.by}.`,
         remedy: 'Ask, and enter who confirmed it.',
       }),
       unknown: (p) => ({
-        title: `${p.cell}: its energy is not known`,
-        detail: `The parcel to ${p.to} is judged by watt hours: voltage times capacity.`,
-        remedy: 'Enter nominal voltage and capacity of the cell.',
+        title: `${p.cell}: its ${p.needs === 'energy' ? 'energy' : 'charge'} is not known`,
+        detail:
+          p.needs === 'energy'
+            ? `The parcel to ${p.to} is judged by watt hours: voltage times capacity.`
+            : `The carrier of the parcel to ${p.to} takes such cells only up to a charge.`,
+        remedy:
+          p.needs === 'energy'
+            ? 'Enter nominal voltage and capacity of the cell.'
+            : 'Enter how full it is shipped, at Fit.',
+      }),
+      noParcel: (p) => ({
+        title: p.count === 1 ? 'How does the cell travel?' : `How do the ${p.count} cells travel?`,
+        detail: 'No parcel is named, so no carrier has been asked about lithium cells.',
+        remedy: 'Name the parcel and who carries it, also when it is handed over in person.',
+      }),
+      unsecured: (p) => ({
+        title: `Parcel to ${p.to}: ${[...(p.poles === 'yes' ? ['are the poles of loose cells covered'] : []), ...(p.wake === 'yes' ? ['can it wake on the way'] : [])].join(', ')}?`,
+        detail: [
+          ...(p.poles === 'yes' ? ['Bare poles that touch metal burn.'] : []),
+          ...(p.wake === 'yes' ? ['What is lit in a closed box gets hot and empties its cell.'] : []),
+        ].join(' '),
+        remedy: 'Secure it, and tick that at the parcel.',
       }),
     },
   },
@@ -114,6 +158,11 @@ export const handoffWords: WordsOf<typeof rules> = {
         title: `Parcel to ${p.to}: too heavy for ${p.carrier}`,
         detail: `${Math.round(p.weighs)} g; ${p.most} g are taken.`,
         remedy: 'Send it in two, or with another carrier.',
+      }),
+      unweighed: (p) => ({
+        title: `Parcel to ${p.to}: its weight cannot be judged`,
+        detail: `Nobody has weighed: ${listed(p.things)}.`,
+        remedy: 'Weigh it, where the weight matters.',
       }),
       empty: (p) => ({
         title: `Parcel to ${p.to}: nothing is in it`,

@@ -5,7 +5,9 @@ import { formatNumber, MAKER } from '../../units'
 import type { WordsOf } from '../check'
 import type * as rules from '../checks/hilt'
 import type { Key } from '../checks/hilt/wrong-key'
-import { mm, unitText } from '../text'
+import { listed, mm, unitText } from '../text'
+
+const TAKEN = { thread: 'thread', key: 'key', purpose: 'what it holds' } as const
 
 const worded = (p: { never: string; other: string }, why: string) => ({
   title: `${p.never} looks like ${p.other}`,
@@ -18,7 +20,7 @@ const detail = (p: Key) => `${p.thread} ${p.head} screws take ${p.should} by the
 /** What the checks of hilt say, in the order of their names. */
 export const hiltWords: WordsOf<typeof rules> = {
   bladeHeld: {
-    rule: 'Every socket says which screws hold its blade, unless turning holds it; every screw that holds a blade belongs to a socket.',
+    rule: 'Every socket says which screws hold its blade, unless turning holds it; every screw is for something.',
     says: {
       nothing: (p) => ({
         title: `${p.socket}: what holds the blade?`,
@@ -26,9 +28,9 @@ export const hiltWords: WordsOf<typeof rules> = {
         remedy: 'Name the screw or screws that hold the blade.',
       }),
       unnamed: (p) => ({
-        title: `${p.screw}: which blade does it hold?`,
-        detail: 'It is for holding a blade, and no socket names it.',
-        remedy: 'Name it at its socket, or give it another purpose.',
+        title: `${p.screw}: what does it hold?`,
+        detail: 'No socket names it, and nothing else is said of it.',
+        remedy: 'Name it at its socket, or say what it holds.',
       }),
       never: (p) => ({
         title: `${p.screw} holds the blade, yet is not to be touched`,
@@ -216,12 +218,37 @@ export const hiltWords: WordsOf<typeof rules> = {
     },
   },
   screwPlace: {
-    rule: 'A screw has a place: a client finds it by the screw map.',
+    rule: 'A screw has a place of its own in the wall: a client finds it by the screw map.',
     says: {
+      off: (p) => ({
+        title: `${p.screw} is not on the hilt`,
+        detail: `It is at ${mm(p.at)}; the hilt is ${mm(p.length)} long.`,
+        remedy: 'Correct its place.',
+      }),
+      meet: (p) => ({
+        title: `${p.a} and ${p.b} are in one place`,
+        detail: 'Their threads cut into each other.',
+        remedy: 'Correct the place of one of them, or take the one that is not there out.',
+      }),
+      inHole: (p) => ({
+        title: `${p.screw} stands in ${p.opening}`,
+        detail: 'Where an opening is cut no thread holds.',
+        remedy: 'Correct the place of one of them.',
+      }),
       nowhere: (p) => ({
         title: `${p.screw}: where is it?`,
         detail: 'Its distance from the pommel or its clock angle is not recorded; it is missing on the screw map.',
         remedy: 'Measure it, or set it on the drawing.',
+      }),
+    },
+  },
+  takenScrew: {
+    rule: 'What the program took as usual when a screw was clicked in is told to nobody until somebody has looked.',
+    says: {
+      usual: (p) => ({
+        title: `${p.screw}: ${listed(p.taken.map((t) => TAKEN[t]))} as usual, not as seen`,
+        detail: 'It was clicked in, and nobody has looked at the screw itself; none of it is printed.',
+        remedy: 'Look at it, and change it or say that it is so.',
       }),
     },
   },

@@ -15,10 +15,47 @@ const worded = (p: Over, how: string) => ({
   detail: `${formatNumber(MAKER, p.share * 100, 0)} % of its rating${p.looks.length ? ` in ${listed(p.looks)}` : ''}.`,
 })
 
+const volts = (v: number) => formatNumber(MAKER, v, 2)
+
 const title = (p: { days: number }) => `Asleep in a drawer: empty in ${formatNumber(MAKER, p.days, 0)} days`
 
 /** What the checks of power say, in the order of their names. */
 export const powerWords: WordsOf<typeof rules> = {
+  chargeEnd: {
+    rule: 'A charge ends by itself, at the full voltage of a cell times those in series, with cells in series kept level.',
+    says: {
+      over: (p) => ({
+        title: `${p.charger} charges to ${volts(p.ends)} V; ${volts(p.wanted)} V is full`,
+        detail: `${p.series > 1 ? `${p.series} × ` : ''}${p.cell}. A lithium cell that is charged further can burn.`,
+        remedy: 'Fit what ends at the right voltage, or correct the figure.',
+      }),
+      other: (p) => ({
+        title: `${p.charger} ends at ${volts(p.ends)} V; these cells are full at ${volts(p.wanted)} V`,
+        detail: `${p.series > 1 ? `${p.series} × ` : ''}${p.cell}. It is made for other cells, or for another number of them.`,
+        remedy: 'Fit what belongs to these cells, or correct the figure.',
+      }),
+      gentle: (p) => ({
+        title: `${p.charger} ends at ${volts(p.ends)} V, a little before full`,
+        detail: `${p.cell} is full at ${volts(p.wanted)} V. It is kind to the cell, and it runs shorter.`,
+        remedy: 'Nothing needs to be done.',
+      }),
+      unbalanced: (p) => ({
+        title: `${p.charger} does not keep ${p.series} cells in series level`,
+        detail: 'One of them is charged too far while another is still filling.',
+        remedy: 'Fit a charge circuit that balances, or charge each cell outside.',
+      }),
+      balanceUnsaid: (p) => ({
+        title: `Does ${p.charger} keep ${p.series} cells in series level?`,
+        detail: 'Without that, one of them is charged too far while another is still filling.',
+        remedy: 'Look at its datasheet, and say so at Fit.',
+      }),
+      endless: (p) => ({
+        title: `${p.charger} does not end its charge`,
+        detail: 'A lithium cell that stays on the charger can burn.',
+        remedy: 'Fit what ends by itself.',
+      }),
+    },
+  },
   configuredPixels: {
     rule: 'The board is set to as many pixels as the blade has along its length.',
     says: {
@@ -45,10 +82,65 @@ export const powerWords: WordsOf<typeof rules> = {
         detail: `What ${p.board} draws in deep sleep is not recorded: it is not known to have one.`,
         remedy: 'Enter its deep-sleep current, or choose another way.',
       }),
+      keyUnsaid: (p) => ({
+        title: `${p.key}: does it cut the power in, out or turned?`,
+        detail: 'What the circuit does with the key is not recorded, so no step can say how to switch off.',
+        remedy: 'Say what the circuit does with it out, in and turned.',
+      }),
+      keyNever: (p) => ({
+        title: `${p.key} cuts nothing`,
+        detail: `The record says that the circuit is ${p.runs === 'yes' ? 'closed' : 'open'} wherever the key is.`,
+        remedy: 'Correct what the circuit does, or choose another way to cut the power.',
+      }),
       unused: (p) => ({
         title: 'A way to cut power is fitted but not named',
         detail: `The record says: ${p.way === 'none' ? 'nothing cuts the power' : keyWords(p.way)}.`,
         remedy: 'Choose it under Power.',
+      }),
+    },
+  },
+  dies: {
+    rule: 'Each die of an LED gets what it takes for good, whatever limits it, and its heat goes somewhere.',
+    says: {
+      unlike: (p) => ({
+        title: `${p.led}: unlike dies side by side on one resistor`,
+        detail: `${listed(p.dies.map((d, i) => `${d} ${volts(p.volts[i]!)} V`))}. The one that wants least takes nearly all of the current.`,
+        remedy: 'Give each its own resistor, or feed it by a driver.',
+      }),
+      unlimited: (p) => ({
+        title: `${p.led}: nothing limits its current`,
+        detail: 'It is said to be fed through a resistor, and none is named.',
+        remedy: 'Name the resistor, or say that a driver feeds it.',
+      }),
+      over: (p) => ({
+        title: `${p.die}: ${formatNumber(MAKER, p.amps, 2)} A, rated ${formatNumber(MAKER, p.takes, 2)} A`,
+        detail: `${p.led} with a full cell behind ${formatNumber(MAKER, p.ohms)} Ω.`,
+        remedy: 'Take the resistor that Power computes, or a driver.',
+      }),
+      dark: (p) => ({
+        title: `${p.led} stays dark`,
+        detail: `Its dies in series want ${volts(p.wants)} V; full, the pack has ${volts(p.pack)} V.`,
+        remedy: 'Join fewer in series, or raise the voltage by a driver.',
+      }),
+      howFed: (p) => ({
+        title: `${p.led}: what limits its current?`,
+        detail: 'Neither a resistor nor a driver is recorded.',
+        remedy: 'Say how it is fed, at Fit.',
+      }),
+      unsaid: (p) => ({
+        title: `${p.led}: what are its dies?`,
+        detail: 'It has several, and each has a forward voltage and a rating of its own.',
+        remedy: 'Enter them at Fit, from the datasheet.',
+      }),
+      hot: (p) => ({
+        title: `${p.led}: ${formatNumber(MAKER, p.watts, 1)} W of heat, ${formatNumber(MAKER, p.takes, 1)} W carried off`,
+        detail: `By ${p.sink}. What is not carried off cooks the dies and what holds them.`,
+        remedy: 'A larger heatsink, or less current.',
+      }),
+      noSink: (p) => ({
+        title: `${p.led}: where does its heat go?`,
+        detail: `${formatNumber(MAKER, p.watts, 1)} W with every die on, and no heatsink is recorded.`,
+        remedy: 'Add the heatsink.',
       }),
     },
   },

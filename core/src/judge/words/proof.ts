@@ -33,6 +33,11 @@ export const proofWords: WordsOf<typeof rules> = {
         detail: 'Neither the cause nor what was done is known.',
         remedy: 'Record the cause and the fix; its test is proposed then.',
       }),
+      changed: (p) => ({
+        title: `Test again: ${p.test}`,
+        detail: `Changed since its last reading: ${listed([...p.things, ...(p.gone ? [`${p.gone} that ${p.gone === 1 ? 'is' : 'are'} gone`] : [])])}.`,
+        remedy: 'Repeat the test.',
+      }),
       retest: (p) => ({
         title: `Test again: ${p.test}`,
         detail: 'A fix came after its last reading.',

@@ -55,12 +55,20 @@ export const scriptWords: WordsOf<typeof rules> = {
     },
   },
   stale: {
-    rule: 'What is said still holds: composed sentences are those that the record gives now, own words have its colours, poles and volumes.',
+    rule: 'What is said still holds: composed sentences are those that the record gives now, own words seem to have its colours and volumes.',
     says: {
       changed: ({ beats }) => ({
         title: beats.length === 1 ? `Beat ${beats[0]!.n} is out of date` : `${beats.length} beats are out of date`,
         detail: listed(beats.map((b) => `${b.n} says “${b.say}”, and the record now: “${b.now}”`)),
         remedy: 'Compose them again, or say it in your own words.',
+      }),
+      filmed: (p) => ({
+        title: `The film of ${p.on} shows what is otherwise by now`,
+        detail: listed([
+          ...p.beats.map((b) => `beat ${b.n}, “${b.say}”`),
+          ...(p.gone ? [`${p.gone} ${p.gone === 1 ? 'beat is' : 'beats are'} gone`] : []),
+        ]),
+        remedy: 'Film these again, or say in the record that comes with it what has changed.',
       }),
       gone: (p) => ({
         title: `Beat ${p.n} tells of what is gone`,

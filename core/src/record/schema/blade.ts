@@ -35,6 +35,17 @@ export const Blade = obj({
   /** How many pixels the board is set to for it. */
   configured: opt(factOf('×')),
   supplied: opt(oneOf(SUPPLIED)),
+  /** A sleeve between the tube and a wider socket. */
+  adapter: opt(
+    obj({
+      name: Line,
+      outside: factOf('mm'),
+      bore: factOf('mm'),
+      /** How far it reaches into the socket, where that is less than the socket is deep. */
+      length: opt(factOf('mm')),
+      supplied: opt(oneOf(SUPPLIED)),
+    }),
+  ),
   ...noted,
 })
 

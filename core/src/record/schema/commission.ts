@@ -5,13 +5,13 @@ import { LANGUAGES, MEASURES } from '../../units'
 import { FilmOf, Parcel, Receipt, Visit } from './handed'
 import { idOf, ownId, ref } from './ref'
 import { JOBS, Saber } from './saber'
-import { Day, Hash, Line, list, Money, noted, obj, oneOf, opt, Text } from './schema-kit'
+import { Day, Hash, Line, list, Mark, Money, noted, obj, oneOf, opt, Text } from './schema-kit'
 import { Waiver } from './script'
 import { ToDo, Warranty } from './whole'
 
 /** The version this code writes. Older ones are lifted when they are read; newer ones are refused by name. */
 export const FORMAT = 'nubrin-commission'
-export const FORMAT_VERSION = 9
+export const FORMAT_VERSION = 10
 
 export const PURPOSES = ['display', 'costume', 'duelling', 'beginner', 'stage'] as const
 /** Who wished it: the client, the maker himself, or the shop offers it and the client may take it. */
@@ -180,7 +180,11 @@ export const Commission = obj({
     /** What the client has read, as he said. */
     receipts: list(Receipt, 200),
     issued: list(
-      obj({ number: T.Integer({ minimum: 1 }), on: Day, revision: T.Integer({ minimum: 0 }), by: Line }),
+      obj({
+        ...{ number: T.Integer({ minimum: 1 }), on: Day, revision: T.Integer({ minimum: 0 }), by: Line },
+        /** What it told of, as it was then. */
+        told: opt(list(obj({ of: ref(), was: Mark }), 4000)),
+      }),
       100,
     ),
   }),

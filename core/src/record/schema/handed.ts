@@ -2,7 +2,10 @@ import type { Static } from '@sinclair/typebox'
 import * as T from '@sinclair/typebox'
 import { factOf } from '../../facts/fact'
 import { idOf, ownId, ref } from './ref'
-import { Day, Line, list, noted, obj, opt } from './schema-kit'
+import { Day, Line, list, noted, obj, oneOf, opt } from './schema-kit'
+
+/** Where cells are in a parcel: built into what they drive, packed with it, or alone. */
+export const CELLS_ARE = ['inEquipment', 'withEquipment', 'alone'] as const
 
 /** A parcel: where it goes, who carries it, what it weighs, and who confirmed what has to be confirmed of lithium cells. */
 export const Parcel = obj({
@@ -22,6 +25,25 @@ export const Parcel = obj({
   tracking: opt(Line),
   confirmedBy: opt(Line),
   confirmedOn: opt(Day),
+  /** What was confirmed: these cells, across a border or not, by this carrier. Other cells, and another year, ask again. */
+  confirmedFor: opt(
+    obj({
+      carrier: opt(Line),
+      abroad: T.Boolean(),
+      cells: list(
+        obj({
+          name: Line,
+          are: oneOf(CELLS_ARE),
+          count: T.Integer({ minimum: 1, maximum: 999 }),
+          wattHours: opt(T.Number({ minimum: 0, maximum: 10_000 })),
+        }),
+        60,
+      ),
+    }),
+  ),
+  /** The poles of cells that lie beside are covered; what holds cells cannot wake by itself. */
+  polesCovered: opt(T.Boolean()),
+  cannotWake: opt(T.Boolean()),
   ...noted,
 })
 /** A film of it: an address, or the name of a file that lies beside the page. Its chapters are those of a take. */

@@ -2,7 +2,7 @@ import type { Static } from '@sinclair/typebox'
 import * as T from '@sinclair/typebox'
 import { choiceFactOf, factOf } from '../../facts/fact'
 import { idOf, ownId } from './ref'
-import { Hex, Line, list, noted, obj, oneOf, opt, Text } from './schema-kit'
+import { Day, Hex, Line, list, noted, obj, oneOf, opt, Text } from './schema-kit'
 
 export const ROLES = ['pommel', 'grip', 'neck', 'shroud', 'emitter', 'extension', 'quillon'] as const
 export const MATERIALS = [
@@ -20,7 +20,10 @@ export const MATERIALS = [
 ] as const
 export type Material = (typeof MATERIALS)[number]
 export const JOINTS = ['thread', 'setScrew', 'buttonAndScrews', 'collar', 'magnet', 'glue', 'press', 'none'] as const
-export const SCREW_PURPOSES = ['bladeRetention', 'joint', 'chassis', 'cover', 'switch', 'decoration', 'other'] as const
+/** What a screw is there for, besides holding a blade: that is said by the socket it holds it in. */
+export const SCREW_PURPOSES = ['joint', 'chassis', 'cover', 'switch', 'decoration', 'other'] as const
+/** What the program may take of a screw that was clicked in, until somebody stands behind it. */
+export const TAKEN_OF_SCREW = ['thread', 'key', 'purpose'] as const
 export const CLIENT_MAY = ['loosen', 'remove', 'never'] as const
 export const OPENINGS = ['window', 'vent', 'grille', 'switch', 'port', 'screwHole', 'keyhole'] as const
 export const ORIGINS = ['bought', 'kit', 'clientOwn', 'inherited', 'scratch', 'series'] as const
@@ -75,7 +78,8 @@ export const Fastener = obj({
   thread: Line,
   key: Line,
   head: oneOf(HEADS),
-  purpose: oneOf(SCREW_PURPOSES),
+  /** Absent where nobody has said, and where a socket says that it holds the blade. */
+  purpose: opt(oneOf(SCREW_PURPOSES)),
   /** From the pommel's rear face. */
   at: factOf('mm'),
   /** Clock angle seen from the pommel: 0° is the switch line, growing clockwise. */
@@ -83,6 +87,10 @@ export const Fastener = obj({
   clientMay: oneOf(CLIENT_MAY),
   /** Left loose for bench work or a demonstration; must be tightened before shipping. */
   looseNow: opt(T.Boolean()),
+  /** What of it the program took as usual: it is printed once somebody has looked. */
+  taken: opt(list(oneOf(TAKEN_OF_SCREW), TAKEN_OF_SCREW.length)),
+  /** Who looked, and when. */
+  confirmed: opt(obj({ by: Line, on: Day })),
   /** Where it comes from; it is looked for there when one is lost. */
   origin: opt(choiceFactOf(SCREW_ORIGINS)),
   ...noted,

@@ -2,6 +2,7 @@ import type { Static } from '@sinclair/typebox'
 import * as T from '@sinclair/typebox'
 import { factOf } from '../../facts/fact'
 import { CLIENT_MAY } from './hilt'
+import { POLES } from './part'
 import { idOf, ownId, ref } from './ref'
 import { Line, list, noted, obj, oneOf, opt } from './schema-kit'
 
@@ -35,6 +36,8 @@ export const Joint = obj({
   /** What must be off before. */
   after: opt(list(ref('section', 'part', 'blade'), 12)),
   who: opt(oneOf(MAY_OPEN)),
+  /** It is touched only while the board is dead. */
+  dark: opt(T.Boolean()),
   /** It hangs on wires. */
   tethered: opt(T.Boolean()),
   byItself: opt(oneOf(BY_ITSELF)),
@@ -53,6 +56,8 @@ export const Act = obj({
   at: ref('section', 'part', 'blade', 'fastener'),
   how: opt(oneOf(HOWS)),
   towards: opt(oneOf(TOWARDS)),
+  /** Of a cell that goes in: the pole that goes first. */
+  leads: opt(oneOf(POLES)),
 })
 
 export type Joint = Static<typeof Joint>

@@ -1,16 +1,32 @@
 import type { Static, TOptional, TUnsafe } from '@sinclair/typebox'
 import * as T from '@sinclair/typebox'
-import { choiceFactOf, type Fact, factOf, textFactOf } from '../../facts/fact'
+import { choiceFactOf, colourFactOf, type Fact, factOf, textFactOf } from '../../facts/fact'
 import { MATERIALS } from './hilt'
 import { KINDS, type PartKind, SPECS, type SpecKey } from './kinds'
 import { idOf, ownId } from './ref'
-import { closed, Line, noted, obj, oneOf, opt } from './schema-kit'
+import { closed, Line, list, noted, obj, oneOf, opt } from './schema-kit'
 
 export const CHASSIS_HELD_BY = ['thread', 'setScrew', 'length', 'magnets', 'rails', 'friction'] as const
 export const CARRIES = ['power', 'signal'] as const
 /** Who brings a thing: it goes into the box, the client has it, the client gets it, or it only serves on the bench. */
 export const SUPPLIED = ['shop', 'client', 'notSupplied', 'bench'] as const
+export const JOININGS = ['parallel', 'series'] as const
 export const FACINGS = ['emitter', 'pommel'] as const
+export const POLES = ['plus', 'minus'] as const
+/** What sets the current of an LED that is no pixel: a resistor, a driver of constant current, or a chip of its own. */
+export const FEEDS = ['resistor', 'driver', 'addressable'] as const
+
+/** One die of a module: it has a colour, a forward voltage and a rating of its own. */
+export const Die = obj({
+  id: ownId('die'),
+  name: Line,
+  colour: colourFactOf(),
+  forwardVolts: factOf('V'),
+  /** The most that it takes for good. */
+  current: factOf('mA'),
+  /** The resistor of its own; absent where it shares the module's. */
+  through: opt(idOf('part')),
+})
 
 type SpecSchemas = { [K in SpecKey]: TOptional<TUnsafe<Fact<(typeof SPECS)[K]['unit']>>> }
 export const SpecMap = T.Object(
@@ -38,6 +54,12 @@ export const FittedPart = obj({
   clock: opt(factOf('deg')),
   /** Which way its front, plus pole or cone points. */
   faces: opt(choiceFactOf(FACINGS)),
+  /** Of a cell that comes out: the pole that goes in first. */
+  leads: opt(choiceFactOf(POLES)),
+  /** Of a cell: how full it is shipped. */
+  charged: opt(factOf('%')),
+  /** Of a cell: dented, swollen, wet or fallen; no carrier takes it without being asked. */
+  damaged: opt(T.Boolean()),
   removable: opt(T.Boolean()),
   protected: opt(T.Boolean()),
   /** What it is made of, where that matters: a resin chassis is brittle. */
@@ -49,7 +71,17 @@ export const FittedPart = obj({
   /** What keeps a chassis in its place. */
   heldBy: opt(oneOf(CHASSIS_HELD_BY)),
   /** How several cells are joined. */
-  wiring: opt(oneOf(['parallel', 'series'] as const)),
+  wiring: opt(oneOf(JOININGS)),
+  /** Of what charges: whether it keeps cells in series level, and whether it ends the charge by itself. */
+  balances: opt(T.Boolean()),
+  endsCharge: opt(T.Boolean()),
+  /** Of a port: the blade's current passes its contact, which a plug opens. */
+  switched: opt(T.Boolean()),
+  /** Of an LED: what sets its current, the resistor it shares, how its dies are joined, and each of them. */
+  fed: opt(oneOf(FEEDS)),
+  through: opt(idOf('part')),
+  joined: opt(oneOf(JOININGS)),
+  dies: opt(list(Die, 12)),
   /** What a wire is used for; absent: for everything. */
   carries: opt(oneOf(CARRIES)),
   lot: opt(Line),
@@ -60,4 +92,5 @@ export const FittedPart = obj({
   otherEnd: opt(obj({ lead: opt(Line), supply: opt(Line), program: opt(Line) })),
   ...noted,
 })
+export type Die = Static<typeof Die>
 export type FittedPart = Static<typeof FittedPart>

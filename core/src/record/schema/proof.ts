@@ -2,7 +2,7 @@ import type { Static } from '@sinclair/typebox'
 import * as T from '@sinclair/typebox'
 import { textFactOf } from '../../facts/fact'
 import { idOf, ownId, ref } from './ref'
-import { Day, Line, list, Moment, Money, noted, obj, oneOf, opt } from './schema-kit'
+import { Day, Line, list, Mark, Moment, Money, noted, obj, oneOf, opt } from './schema-kit'
 
 /** How the saber is put together for a test. */
 export const SETUPS = ['any', 'plug', 'blade', 'opened'] as const
@@ -15,6 +15,8 @@ export const Reading = obj({
   text: opt(Line),
   pass: T.Boolean(),
   with: opt(Line),
+  /** What it rested on when it was taken: each thing with a mark of what it was then. */
+  rested: opt(list(obj({ of: ref(), was: Mark }), 60)),
 })
 export const Test = obj({
   id: ownId('test'),
@@ -36,6 +38,8 @@ export const Test = obj({
 export const Fix = obj({
   id: ownId('fix'),
   on: Day,
+  /** The moment from which it is mended, where it is known: what was measured later that day counts. */
+  at: opt(Moment),
   /** As it was reported, before anybody looked. */
   fault: opt(textFactOf()),
   reportedOn: opt(Day),

@@ -11,6 +11,7 @@ export const THINGS = {
   opening: ['opening', 'openings'],
   socket: ['socket', 'sockets'],
   part: ['part', 'parts'],
+  die: ['die', 'dies'],
   blade: ['blade', 'blades'],
   zone: ['light', 'lights'],
   preset: ['preset', 'presets'],

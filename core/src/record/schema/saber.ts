@@ -15,7 +15,9 @@ import { Beat, ORDERS, SpokenName, Take, Telling, Waiver } from './script'
 import { Item, Loss, NotFor, Owner, Settings, Was } from './whole'
 
 export const JOBS = ['install', 'conversion', 'repair', 'scratch', 'showcase', 'rebuild', 'model'] as const
-export const CUT_POWER = ['killSwitch', 'killKeyPull', 'killKeyTurn', 'cellOut', 'deepSleep', 'none'] as const
+export const CUT_POWER = ['killSwitch', 'killKey', 'cellOut', 'deepSleep', 'none'] as const
+/** What a circuit does with the key one way or another. */
+export const CIRCUIT = ['closed', 'open'] as const
 
 /** How well somebody knows this saber. */
 export const KNOWS = ['neverSeen', 'seen', 'held', 'owned'] as const
@@ -32,7 +34,7 @@ export const Decision = obj({
   irreversible: opt(T.Boolean()),
   consent: opt(Consent),
   about: opt(ref()),
-  layout: opt(T.Record(T.String({ maxLength: 80 }), T.Union([T.Number(), T.String({ maxLength: 120 })]))),
+  layout: opt(T.Record(T.String({ pattern: '^.{1,240}$' }), T.Union([T.Number(), T.String({ maxLength: 120 })]))),
   ...noted,
 })
 
@@ -45,6 +47,8 @@ export const Saber = obj({
   blades: list(Blade, 16),
   zones: list(Zone, 24),
   cutPower: oneOf(CUT_POWER),
+  /** What the circuit does while the key is out, in, and in and turned. */
+  keyDoes: opt(obj({ out: opt(oneOf(CIRCUIT)), in: opt(oneOf(CIRCUIT)), turned: opt(oneOf(CIRCUIT)) })),
   /** How it will be used, and how loud it is shipped. */
   use: obj({
     litShare: factOf('%'),

@@ -27,5 +27,7 @@ export const Moment = T.String({ format: 'date-time' })
 export const Hex = T.String({ pattern: '^#[0-9a-f]{6}$' })
 /** The content of a stored file, by its SHA-256. */
 export const Hash = T.String({ pattern: '^[0-9a-f]{64}$' })
+/** What a thing was once, as a mark to know it again by; `markOf` makes it. */
+export const Mark = T.String({ pattern: '^[0-9a-z]{1,16}$' })
 /** Who agreed to what cannot be undone, and when. */
 export const Consent = obj({ who: Line, on: Day })

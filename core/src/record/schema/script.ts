@@ -3,7 +3,7 @@ import * as T from '@sinclair/typebox'
 import { LANGUAGES } from '../../units'
 import { GENDERS } from '../../words'
 import { idOf, ownId, ref } from './ref'
-import { Day, Line, list, Moment, obj, oneOf, opt, Text } from './schema-kit'
+import { Day, Line, list, Mark, Moment, obj, oneOf, opt, Text } from './schema-kit'
 
 /** Schools of telling. */
 export const ORDERS = ['pommelUp', 'outsideIn', 'operateFirst', 'build'] as const
@@ -54,7 +54,8 @@ export const Take = obj({
   id: ownId('take'),
   at: Moment,
   by: opt(Line),
-  marks: list(obj({ beat: idOf('beat'), atMs: T.Integer({ minimum: 0 }) }), 400),
+  /** When each beat began, and what was told in it. */
+  marks: list(obj({ beat: idOf('beat'), atMs: T.Integer({ minimum: 0 }), was: opt(Mark) }), 400),
   slips: opt(
     list(
       obj({

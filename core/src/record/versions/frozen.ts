@@ -6,6 +6,17 @@ import v5 from './v5.schema.json' with { type: 'json' }
 import v6 from './v6.schema.json' with { type: 'json' }
 import v7 from './v7.schema.json' with { type: 'json' }
 import v8 from './v8.schema.json' with { type: 'json' }
+import v9 from './v9.schema.json' with { type: 'json' }
 
 /** The schema of each published version as it was, to hold older files against. Version 0 was never published. */
-export const FROZEN: Readonly<Record<number, object>> = { 1: v1, 2: v2, 3: v3, 4: v4, 5: v5, 6: v6, 7: v7, 8: v8 }
+export const FROZEN: Readonly<Record<number, object>> = {
+  1: v1,
+  2: v2,
+  3: v3,
+  4: v4,
+  5: v5,
+  6: v6,
+  7: v7,
+  8: v8,
+  9: v9,
+}

@@ -68,6 +68,18 @@ export const saberTitle = (c: Commission, s: Saber) => (c.sabers.length === 1 ? 
 export const retentionOf = (saber: Saber, socket: Socket): Fastener[] =>
   socket.retention.map((id) => byId(saber.hilt.fasteners, id)).filter((f) => f !== undefined)
 
+/** What a screw is there for: what a socket says before its own word; undefined where nobody has said, or the program only took it so. */
+export const purposeOf = (
+  saber: Saber,
+  f: Fastener,
+): 'bladeRetention' | NonNullable<Fastener['purpose']> | undefined => {
+  if (saber.hilt.sockets.some((k) => k.retention.includes(f.id))) return 'bladeRetention'
+  return f.taken?.includes('purpose') ? undefined : f.purpose
+}
+
+/** The key that turns a screw, as it may be told: nothing while the program only took it as usual. */
+export const keyOf = (f: Fastener): string => (f.taken?.includes('key') ? '' : f.key)
+
 /** Whether a joint comes apart at all: not glued, not locked for life, and there. */
 export const comesApart = (j: Section['joint']): boolean => !j.lockedForLife && j.kind !== 'glue' && j.kind !== 'none'
 

@@ -3,7 +3,7 @@ import type { Reader } from '../../units'
 import { large, type Noun, type NounKind, nounWords, say, type Which, whether } from '../../words'
 import { partsOfRef, type Ref } from '../schema/ref'
 import type { Saber } from '../schema/saber'
-import { byId, shelfOf } from '../walk/lookup'
+import { byId, purposeOf, shelfOf } from '../walk/lookup'
 import { nameOfThing } from '../walk/references'
 
 /** Whether what is in the record stands in another language than the one that is spoken. */
@@ -54,8 +54,9 @@ function kindOf(s: Saber, kind: string, id: string): { kind: NounKind; which: Wh
   }
   if (kind === 'fastener') {
     const f = byId(s.hilt.fasteners, id)
-    const alike = s.hilt.fasteners.filter((y) => y.purpose === f?.purpose)
-    return f && { kind: `screw.${f.purpose}`, which: whichOf(alike.map(placed), id) }
+    const purpose = f && purposeOf(s, f)
+    const alike = s.hilt.fasteners.filter((y) => purposeOf(s, y) === purpose)
+    return f && { kind: `screw.${purpose ?? 'other'}`, which: whichOf(alike.map(placed), id) }
   }
   if (kind === 'input') {
     const i = byId(s.inputs, id)

@@ -1,4 +1,5 @@
 import { known } from '../../facts'
+import { keyWays } from '../../machine'
 import { safeVolume } from '../../power'
 import { refTo, type Saber, toldNoun } from '../../record'
 import { formatNumber, MAKER, type Reader } from '../../units'
@@ -30,6 +31,7 @@ export function powerAbout(reader: Reader, s: Saber): string {
   const by = s.parts.find((p) => p.kind === (s.cutPower === 'killSwitch' ? 'killSwitch' : 'killKey'))
   return say(reader, 'power.about', {
     ...{ by: s.cutPower, name: (by && toldNoun(reader, s, refTo('part', by.id))) ?? '', named: whether(by) },
+    cuts: (s.cutPower === 'killKey' && keyWays(s)?.cuts) || 'unsaid',
     cellOut: whether(s.parts.some((p) => p.kind === 'cell' && p.removable)),
   })
 }

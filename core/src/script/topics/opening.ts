@@ -1,6 +1,6 @@
 import { known } from '../../facts'
 import { balance } from '../../fit'
-import { nounText, own, type Ref, type Saber } from '../../record'
+import { nounText, own, purposeOf, type Ref, type Saber } from '../../record'
 import { formatNumber, MAKER, type Reader } from '../../units'
 import { say, whether } from '../../words'
 import { asSpoken } from './amounts'
@@ -70,7 +70,7 @@ function heft({ reader, s }: Told): Topic[] {
 /** What blows work loose, for who duels: the blade screws, and threads that nothing else holds. */
 export function duelTopics({ reader, c, s }: Told): Topic[] {
   if (!readersOf(c, s).has('duels')) return []
-  const screws = s.hilt.fasteners.filter((f) => f.purpose === 'bladeRetention' && f.clientMay !== 'never')
+  const screws = s.hilt.fasteners.filter((f) => purposeOf(s, f) === 'bladeRetention' && f.clientMay !== 'never')
   const threads = s.hilt.sections.filter((x, i) => i < s.hilt.sections.length - 1 && x.joint.kind === 'thread')
   if (!screws.length && !threads.length) return []
   return [

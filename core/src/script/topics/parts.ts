@@ -1,5 +1,5 @@
 import { known } from '../../facts'
-import { kindRule, nounOf, type PartKind, refTo, type Saber } from '../../record'
+import { kindRule, nounOf, type PartKind, purposeOf, refTo, type Saber } from '../../record'
 import { MAKER, type Reader } from '../../units'
 import { nounWords, say, whether } from '../../words'
 import { spokenPart } from '../spoken'
@@ -58,7 +58,7 @@ export const screwTopics = ({ reader, s }: Told): Topic[] =>
         what: say(MAKER, 'topic.never.what', { screw: f.name }),
         say: say(reader, 'topic.never', {
           ...{ screw: nounOf(reader, s, refTo('fastener', f.id)) ?? f.name },
-          ...{ dummy: whether(f.head === 'dummy'), purpose: f.purpose },
+          ...{ dummy: whether(f.head === 'dummy'), purpose: purposeOf(s, f) ?? 'other' },
         }),
         show: refTo('fastener', f.id),
         must: true,

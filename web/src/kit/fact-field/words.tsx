@@ -127,7 +127,7 @@ export function ChoiceFactField<C extends string>({
 }
 
 /**
- * A colour with its source. What the board was set to is set anew by picking; what somebody else said stands beside it until
+ * A colour with its source. Picking takes the place of what was picked or set on the board; what somebody else said stands beside it until
  * it is settled. While the picker is dragged, only the colour it began from is kept as what was before.
  */
 export function ColourFactField({ label, value, onCommit, className }: Props<string> & { className?: string }) {
@@ -144,11 +144,13 @@ export function ColourFactField({ label, value, onCommit, className }: Props<str
         }}
         onCommit={(hex) => {
           const from = began.current ?? value
-          const said = saying(hex, 'configured')
-          onCommit(from?.source === 'configured' ? setAnew(from, said) : state(from, said))
+          // Picked is not yet set on the board: who has seen it there says so beneath.
+          const said = saying(hex, 'assumed')
+          const own = from?.source === 'configured' || from?.source === 'assumed'
+          onCommit(own ? setAnew(from, said) : state(from, said))
         }}
       />
-      {value?.rivals?.length ? <Rivals label={label} value={value} focusNewest={false} onCommit={onCommit} /> : null}
+      <Standing label={label} value={value} onCommit={onCommit} fresh={false} />
     </div>
   )
 }

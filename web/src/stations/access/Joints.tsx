@@ -193,6 +193,9 @@ function ComesOff({ joint: j, said }: OfJoint) {
       />
       <FactField label="turns" of={OF.turns} {...given('turns')} />
       <FactField label="goes in at, clock" of={OF.angle} {...given('angle')} />
+      <CheckBox className="self-end" {...tick('dark')}>
+        touched only with the power cut
+      </CheckBox>
       <CheckBox className="self-end" {...tick('tethered')}>
         hangs on wires
       </CheckBox>

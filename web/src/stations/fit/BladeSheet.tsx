@@ -4,6 +4,7 @@ import { useEditThing, useRemove } from '../../store/commission'
 import { Notes } from '../../things/Notes'
 import { SuppliedCell } from '../../things/Supplied'
 import { ToDosOf } from '../../things/ToDos'
+import { AdapterFields } from './AdapterFields'
 import { BladeFields } from './BladeFields'
 import { DuelNote } from './DuelNote'
 import { SocketFit } from './SocketFit'
@@ -50,6 +51,7 @@ export function BladeSheet({ saber, blade: b }: { saber: Saber; blade: Blade }) 
         <TextCell title="tip" label="Tip" {...text('tip')} />
         <TextCell title="diffusion" label="Diffusion" {...text('diffusion')} />
         <BladeFields saber={saber} blade={b} onEdit={set} />
+        {b.kind === 'plug' && !b.adapter ? null : <AdapterFields saber={saber} blade={b} onEdit={set} />}
         <Labelled label="comes from">
           <SuppliedCell of={b} what={b.name} onEdit={set} />
         </Labelled>

@@ -4,13 +4,15 @@ import {
   FittedPart,
   MATERIALS,
   type PartKind,
+  POLES,
   type Saber,
   keyWords as words,
 } from '@nubrin/core/record'
-import { bound, CheckBox, FactField, SelectCell, TextCell } from '../../kit'
+import { bound, CheckBox, ChoiceFactField, FactField, SelectCell, TextCell, YesNoCell } from '../../kit'
 import { useEditSaber } from '../../store/commission'
+import { LedModule } from './LedModule'
 
-interface Props {
+export interface Props {
   saber: Saber
   part: FittedPart
   onEdit: (run: (p: FittedPart) => void) => void
@@ -27,7 +29,10 @@ const CLOCKED = (props: Props) => (
 const OF_KIND: Partial<Record<PartKind, (props: Props) => React.ReactNode>> = {
   switch: CLOCKED,
   display: CLOCKED,
-  chargePort: CLOCKED,
+  chargePort: Port,
+  charger: Charger,
+  accentLed: LedModule,
+  inHiltLed: LedModule,
   killSwitch: CLOCKED,
   cell: Cell,
   chassis: Chassis,
@@ -59,6 +64,17 @@ function Cell({ saber, part: p, onEdit }: Props) {
           }
         />
       ) : null}
+      <ChoiceFactField
+        label="goes in first"
+        options={POLES}
+        words={(v) => (v === 'plus' ? 'the plus pole' : 'the minus pole')}
+        {...bound(p, onEdit).given('leads')}
+      />
+      <FactField
+        label="charged to, as shipped"
+        of={FittedPart.properties.charged}
+        {...bound(p, onEdit).given('charged')}
+      />
       <TextCell
         title="which way round: the landmarks on this saber"
         span="col-span-2"
@@ -72,7 +88,39 @@ function Cell({ saber, part: p, onEdit }: Props) {
       <CheckBox checked={!!p.protected} onChange={(on) => onEdit((x) => void (x.protected = on))}>
         has its own protection
       </CheckBox>
+      <CheckBox {...bound(p, onEdit).tick('damaged')}>dented, swollen, wet or fallen</CheckBox>
     </>
+  )
+}
+
+function Port(props: Props) {
+  return (
+    <>
+      <CLOCKED {...props} />
+      <YesNoCell
+        title="keeps cells in series level"
+        label="Keeps cells in series level"
+        of={props.part}
+        field="balances"
+        onEdit={props.onEdit}
+      />
+      <Charger {...props} />
+      <CheckBox {...bound(props.part, props.onEdit).tick('switched')}>
+        the blade’s current passes it, and a plug cuts it
+      </CheckBox>
+    </>
+  )
+}
+
+function Charger({ part: p, onEdit }: Props) {
+  return (
+    <YesNoCell
+      title="ends the charge by itself"
+      label="Ends the charge by itself"
+      of={p}
+      field="endsCharge"
+      onEdit={onEdit}
+    />
   )
 }
 

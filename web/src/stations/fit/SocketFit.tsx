@@ -1,19 +1,29 @@
 import { known } from '@nubrin/core/facts'
-import { adapterFor, adapterText, exposed, judgeSocket, SOCKET_WORDS, stringSums, swingRoom } from '@nubrin/core/fit'
+import {
+  type Adapter,
+  adapterFor,
+  adapterText,
+  exposed,
+  type JudgedSeat,
+  judgedSeats,
+  SOCKET_WORDS,
+  stringSums,
+  swingRoom,
+} from '@nubrin/core/fit'
 import { pixels } from '@nubrin/core/power'
 import type { Blade, Saber } from '@nubrin/core/record'
 import { formatNumber, MAKER, mmAndInch } from '@nubrin/core/units'
 import { FigureView } from '../../kit'
 
-/** A blade against its socket, the remedy, and its arithmetic. */
-export function SocketFit({ saber, blade: b }: { saber: Saber; blade: Blade }) {
-  const k = saber.hilt.sockets.find((q) => q.id === b.socket)
-  const [bore, d] = [known(k?.bore), known(b.outside)]
-  const fit = bore !== undefined && d !== undefined ? judgeSocket(bore, d, known(k?.depth), known(b.length)) : undefined
-  const adapter = adapterFor(saber, b)
-  const sums = b.kind === 'string' ? stringSums(b) : undefined
+const HOLE = { tube: 'socket', sleeve: 'socket', tubeInSleeve: 'adapter' } as const
+const ROD = { tube: 'tube', sleeve: 'adapter', tubeInSleeve: 'tube' } as const
+
+/** One thing in another: how it sits, its sizes, and what helps. */
+function OneSeat({ seat: x, socket, adapter }: { seat: JudgedSeat; socket: string; adapter: Adapter | undefined }) {
+  const { fit } = x
+  const name = x.what === 'tubeInSleeve' ? 'in the adapter' : x.what === 'sleeve' ? `${socket}, adapter` : socket
   const remedy = !fit
-    ? 'The fit is judged when socket and tube are measured.'
+    ? `The fit is judged when ${HOLE[x.what]} and ${ROD[x.what]} are measured.`
     : fit.removePerSideMm > 0
       ? `Take ${formatNumber(MAKER, fit.removePerSideMm)} mm off per side.`
       : adapter
@@ -22,19 +32,35 @@ export function SocketFit({ saber, blade: b }: { saber: Saber; blade: Blade }) {
           ? `Shim ${formatNumber(MAKER, fit.shimPerSideMm)} mm per side.`
           : ''
   return (
-    <div>
+    <>
       <p className="font-semibold">
         {fit
-          ? `${k?.name}: ${SOCKET_WORDS[fit.kind]}, ${formatNumber(MAKER, fit.clearanceMm)} mm`
-          : `${k?.name ?? 'socket'} not measured`}
+          ? `${name}: ${SOCKET_WORDS[fit.kind]}, ${formatNumber(MAKER, fit.clearanceMm)} mm`
+          : `${name}: not measured`}
       </p>
-      {bore !== undefined && d !== undefined ? (
+      {fit ? (
         <p className="text-quiet text-[0.92rem]">
-          socket {mmAndInch(MAKER, bore)}, tube {mmAndInch(MAKER, d)}
-          {fit?.tipPlayMm !== undefined ? `; the tip moves by ${formatNumber(MAKER, fit.tipPlayMm, 1)} mm` : ''}
+          {HOLE[x.what]} {mmAndInch(MAKER, known(x.hole)!)}, {ROD[x.what]} {mmAndInch(MAKER, known(x.rod)!)}
+          {fit.tipPlayMm !== undefined ? `; the tip moves by ${formatNumber(MAKER, fit.tipPlayMm, 1)} mm` : ''}
         </p>
       ) : null}
       {remedy ? <p className="text-brass font-medium">{remedy}</p> : null}
+    </>
+  )
+}
+
+/** A blade against its socket, the remedy, and its arithmetic. */
+export function SocketFit({ saber, blade: b }: { saber: Saber; blade: Blade }) {
+  const k = saber.hilt.sockets.find((q) => q.id === b.socket)
+  const seats = judgedSeats(saber, b)
+  const adapter = adapterFor(saber, b)
+  const sums = b.kind === 'string' ? stringSums(b) : undefined
+  return (
+    <div>
+      {seats.map((x) => (
+        <OneSeat key={x.what} seat={x} socket={k?.name ?? 'socket'} adapter={adapter} />
+      ))}
+      {seats.length ? null : <p className="font-semibold">no socket</p>}
       <FigureView name="outside the hilt" figure={exposed(saber, b)} digits={0} />
       {b.kind === 'pixel' ? <FigureView name="pixels" figure={pixels(saber, b)} digits={0} unit="" /> : null}
       {sums ? (

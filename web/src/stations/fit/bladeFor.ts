@@ -15,8 +15,8 @@ export function bladeFor(s: Saber, id: string, socket: string): Blade {
     wall: fact(2, 'mm', 'assumed'),
     length: fact(null, 'mm'),
     strips: fact(2, '×', 'assumed'),
-    density: fact(144, '1/m', 'datasheet'),
-    channelCurrent: fact(12, 'mA', 'datasheet'),
-    idleCurrent: fact(0.6, 'mA', 'datasheet'),
+    density: fact(144, '1/m', 'assumed'),
+    channelCurrent: fact(12, 'mA', 'assumed'),
+    idleCurrent: fact(0.6, 'mA', 'assumed'),
   }
 }

@@ -1,6 +1,15 @@
-import { CARRIERS, carrierOf, expectedMass, lithiumOf, refusalWords } from '@nubrin/core/box'
+import {
+  CARRIERS,
+  carrierOf,
+  cellsOf,
+  confirmable,
+  confirmation,
+  expectedMass,
+  lithiumOf,
+  refusalWords,
+} from '@nubrin/core/box'
 import { Parcel } from '@nubrin/core/record'
-import { freshId, urlOf } from '../../data'
+import { freshId, todayIso, urlOf } from '../../data'
 import {
   AddLine,
   bound,
@@ -47,27 +56,45 @@ export function Parcels() {
 type Set = (run: (x: K) => void) => void
 
 /** What the carrier's rules say of each cell in it. */
-const Lithium = ({ parcel: k, says }: { parcel: K; says: ReturnType<typeof lithiumOf> }) =>
+const Lithium = ({ parcel: k, says, holds }: { parcel: K; says: ReturnType<typeof lithiumOf>; holds: boolean }) =>
   says.map((x) => (
     <p key={`${x.cells.name}${x.cells.are}`} className="mt-1 flex items-start gap-2 leading-tight">
       <span className="mt-0.5">
-        <Mark level={x.answer === 'confirm' && k.confirmedBy ? 'fine' : MARK[x.answer]} size={16} />
+        <Mark level={x.answer === 'confirm' && holds ? 'fine' : MARK[x.answer]} size={16} />
       </span>
       <span>
         {x.cells.count} × {x.cells.name}
-        {x.cells.wattHours === undefined ? '' : `, ${x.cells.wattHours.toFixed(1)} Wh`}: {answer(x, k)}
+        {x.cells.wattHours === undefined ? '' : `, ${x.cells.wattHours.toFixed(1)} Wh`}: {answer(x, k, holds)}
       </span>
     </p>
   ))
 
+/** Whoever confirms it confirms it as it is packed today, for as long as that stays so. */
+function confirm(order: ReturnType<typeof useOrder>, x: K, by: string) {
+  if (!by) {
+    delete x.confirmedBy
+    delete x.confirmedFor
+    return
+  }
+  x.confirmedBy = by
+  x.confirmedOn ??= todayIso()
+  x.confirmedFor = confirmable(order, x)
+}
+
 /** Who confirmed it, when it left, and by what number it is found. */
 function OnItsWay({ parcel: k, asked, set }: { parcel: K; asked: boolean; set: Set }) {
+  const order = useOrder()
   const { day, text } = bound(k, set)
   return (
     <details className="mt-1" open={asked}>
       <summary className="text-brass cursor-pointer">confirmed, sent, tracking</summary>
       <div className="grid grid-cols-2 gap-x-3 gap-y-1">
-        <TextCell title="confirmed by" label={`Who confirmed the parcel to ${k.to}`} {...text('confirmedBy')} />
+        <TextCell
+          title="confirmed by"
+          label={`Who confirmed the parcel to ${k.to}`}
+          value={k.confirmedBy ?? ''}
+          onCommit={(v) => set((x) => confirm(order, x, v.trim()))}
+        />
         <DateCell title="confirmed on" label={`Confirmed for the parcel to ${k.to}`} {...day('confirmedOn')} />
         <DateCell title="sent on" label={`Sent the parcel to ${k.to}`} {...day('sentOn')} />
         <TextCell title="tracking number" label={`Tracking number of the parcel to ${k.to}`} {...text('tracking')} />
@@ -85,6 +112,9 @@ function ParcelSheet({ parcel: k }: { parcel: K }) {
   const set: Set = (run) => edit('parcel', k.id, run)
   const { given, text } = bound(k, set)
   const says = lithiumOf(order, k)
+  const holds = confirmation(order, k, todayIso()) === 'holds'
+  const { tick } = bound(k, set)
+  const loose = cellsOf(order, k)
   return (
     <article aria-label={`Parcel to ${k.to}`} className="bg-card border-ink mb-3 border p-3">
       <div className="flex items-center gap-2">
@@ -121,22 +151,30 @@ function ParcelSheet({ parcel: k }: { parcel: K }) {
         <FactField label="on the scale" of={Parcel.properties.mass as FactSchema<'g'>} {...given('mass')} />
       </div>
       <FigureView name="should weigh" figure={expectedMass(order, k)} digits={0} />
-      <Lithium parcel={k} says={says} />
-      <OnItsWay parcel={k} asked={says.some((x) => x.answer === 'confirm')} set={set} />
+      <Lithium parcel={k} says={says} holds={holds} />
+      {loose.length || k.polesCovered || k.cannotWake ? (
+        <div className="mt-1 flex flex-wrap gap-4">
+          <CheckBox {...tick('polesCovered')}>poles of loose cells are covered</CheckBox>
+          <CheckBox {...tick('cannotWake')}>it cannot wake on the way</CheckBox>
+        </div>
+      ) : null}
+      <OnItsWay parcel={k} asked={says.some((x) => x.answer === 'confirm' && !holds)} set={set} />
     </article>
   )
 }
 
-function answer(x: ReturnType<typeof lithiumOf>[number], k: K): string {
+function answer(x: ReturnType<typeof lithiumOf>[number], k: K, holds: boolean): string {
   const carrier = carrierOf(k.carrier)?.name ?? 'the carrier'
   switch (x.answer) {
     case 'taken':
       return `${carrier} takes it so; its own rules and the country’s decide`
     case 'confirm':
-      return k.confirmedBy ? `confirmed by ${k.confirmedBy}` : `to be confirmed by ${x.by}`
+      return holds ? `confirmed by ${k.confirmedBy}` : `to be confirmed by ${x.by}`
     case 'refused':
       return `${carrier} does not take it: ${refusalWords(x.why)}`
     case 'unknown':
-      return 'not to be judged: voltage or capacity is not recorded'
+      return x.needs === 'charge'
+        ? 'not to be judged: how full it is shipped is not recorded'
+        : 'not to be judged: voltage or capacity is not recorded'
   }
 }

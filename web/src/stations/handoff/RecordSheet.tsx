@@ -1,4 +1,5 @@
 import { EXTENTS } from '@nubrin/core/record'
+import { toldNow } from '@nubrin/core/script'
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { call, publicLink, refusalText, todayIso, urlOf } from '../../data'
@@ -32,7 +33,9 @@ function useIssue() {
       const r = await call('issue', { params: { id: order.id } })
       setLink(await publicLink(r.link))
       edit('issue the handoff', (d) => {
-        d.handoff.issued.push({ number: r.number, on: todayIso(), revision: r.revision, by: me })
+        // Only the newest says what it told: the older ones lead to it.
+        for (const x of d.handoff.issued) delete x.told
+        d.handoff.issued.push({ number: r.number, on: todayIso(), revision: r.revision, by: me, told: toldNow(d) })
       })
       await asked.invalidateQueries({ queryKey: ['issued', order.id] })
     } catch (e) {

@@ -3,23 +3,47 @@ import {
   CLIENT_MAY,
   Fastener,
   HEADS,
+  purposeOf,
   type Saber,
   SCREW_ORIGINS,
   SCREW_PURPOSES,
+  type TAKEN_OF_SCREW,
   keyWords as words,
 } from '@nubrin/core/record'
+import { todayIso } from '../../data'
 import { bound, CheckBox, ChoiceFactField, FactField, SelectCell, TextCell } from '../../kit'
 import { useEditHilt, useRemove } from '../../store/commission'
+import { useSession } from '../../store/session'
 import { Notes } from '../../things/Notes'
 import { Sheet } from './Sheet'
 
 const ORIGIN_WORDS = { hilt: 'the hilt', kit: 'the kit', shop: 'the shop', client: 'the client' }
+
+const TAKEN = { thread: 'Thread', key: 'key', purpose: 'what it holds' } as const
+const TAKEN_WORDS = (taken: NonNullable<Fastener['taken']>) => taken.map((t) => TAKEN[t]).join(', ')
+/** What somebody enters is no longer only taken as usual. */
+function seen(y: Fastener, what: (typeof TAKEN_OF_SCREW)[number], run: () => void) {
+  run()
+  const left = y.taken?.filter((t) => t !== what)
+  if (left?.length) y.taken = left
+  else delete y.taken
+}
+/** The key that a thread takes by the standard: nobody has tried it. */
+function takeKey(y: Fastener, key: string) {
+  y.key = key
+  y.taken = [...new Set([...(y.taken ?? []), 'key' as const])]
+}
+function confirm(y: Fastener, by: string, on: string) {
+  delete y.taken
+  y.confirmed = { by, on }
+}
 
 /** One screw in full. */
 export function FastenerSheet({ saber, fastener: x }: { saber: Saber; fastener: Fastener }) {
   const edit = useEditHilt('fasteners')
   const editSocket = useEditHilt('sockets')
   const remove = useRemove()
+  const me = useSession((s) => s.person?.name ?? '')
   const set = (run: (y: Fastener) => void) => edit('screw', x.id, run)
   const { choice, given, tick } = bound(x, set)
   const holds = (socket: string, on: boolean) =>
@@ -40,18 +64,41 @@ export function FastenerSheet({ saber, fastener: x }: { saber: Saber; fastener: 
           label="Thread"
           value={x.thread}
           onCommit={(v) =>
-            set((y) => {
-              y.thread = v
-              const std = standardKey(v, y.head)
-              if (std && !y.key) y.key = std
-            })
+            set((y) =>
+              seen(y, 'thread', () => {
+                y.thread = v
+                const std = standardKey(v, y.head)
+                // A key that nobody has tried follows the thread.
+                if (std && (!y.key || y.taken?.includes('key'))) takeKey(y, std)
+              }),
+            )
           }
         />
-        <TextCell title="key" label="Key" placeholder={standardKey(x.thread, x.head) ?? ''} {...choice('key')} />
+        <TextCell
+          title="key"
+          label="Key"
+          placeholder={standardKey(x.thread, x.head) ?? ''}
+          value={x.key}
+          onCommit={(v) => set((y) => seen(y, 'key', () => void (y.key = v)))}
+        />
         <SelectCell title="head" label="Head" options={HEADS} {...choice('head')} />
         <FactField label="from pommel" of={Fastener.properties.at} {...given('at')} />
         <FactField label="clock angle" of={Fastener.properties.clock} {...given('clock')} />
-        <SelectCell title="holds" label="Holds" options={SCREW_PURPOSES} words={words} {...choice('purpose')} />
+        <SelectCell
+          title="holds"
+          label="Holds"
+          options={['', ...SCREW_PURPOSES]}
+          words={(v) => (v ? words(v) : purposeOf(saber, x) ? 'a blade' : 'not said')}
+          value={x.purpose ?? ''}
+          onCommit={(v) =>
+            set((y) =>
+              seen(y, 'purpose', () => {
+                if (v) y.purpose = v
+                else delete y.purpose
+              }),
+            )
+          }
+        />
       </div>
       <SelectCell
         title="the client may"
@@ -68,6 +115,18 @@ export function FastenerSheet({ saber, fastener: x }: { saber: Saber; fastener: 
         ))}
         <CheckBox {...tick('looseNow')}>loose at the moment</CheckBox>
       </div>
+      {x.taken?.length ? (
+        <p className="border-brassline flex items-center gap-3 border-l-2 pl-2">
+          <span>{TAKEN_WORDS(x.taken)} taken as usual, and printed once you have looked.</span>
+          <button type="button" className="btn" onClick={() => set((y) => confirm(y, me, todayIso()))}>
+            It is so
+          </button>
+        </p>
+      ) : x.confirmed ? (
+        <p className="text-quiet">
+          Looked at by {x.confirmed.by}, {x.confirmed.on}.
+        </p>
+      ) : null}
       <ChoiceFactField
         label="comes from"
         source="recalled"

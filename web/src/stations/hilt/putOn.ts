@@ -1,5 +1,5 @@
 import { fact } from '@nubrin/core/facts'
-import type { Saber } from '@nubrin/core/record'
+import { type Saber, TAKEN_OF_SCREW } from '@nubrin/core/record'
 import { todayIso } from '../../data'
 
 export const TOOLS = ['screw', 'button hole', 'window', 'vent', 'port'] as const
@@ -20,8 +20,8 @@ export function putOn(s: Saber, tool: Tool, id: string, mm: number, deg: number)
   const clock = fact(deg, 'deg', 'assumed', set)
   if (tool === 'screw') {
     const name = `screw ${s.hilt.fasteners.length + 1}`
-    const usual = { thread: 'M4', key: '2 mm', head: 'set', purpose: 'other', clientMay: 'loosen' } as const
-    s.hilt.fasteners.push({ id, name, ...usual, at, clock })
+    const usual = { thread: 'M4', key: '2 mm', head: 'set', clientMay: 'loosen' } as const
+    s.hilt.fasteners.push({ id, name, ...usual, taken: [...TAKEN_OF_SCREW], at, clock })
     return
   }
   const [kind, length, width] = CUTS[tool]

@@ -35,8 +35,8 @@ export function Currents({ saber, preset }: { saber: Saber; preset: Preset | und
       )}
       <FigureView name="lost in the wire at full white" figure={wireDrop(saber)} digits={2} />
       {ledResistors(saber).map((r) => (
-        <div key={r.part.id}>
-          <FigureView name={`${r.part.name}: resistor`} figure={r.ohms} digits={2} />
+        <div key={r.name}>
+          <FigureView name={`${r.name}: resistor`} figure={r.ohms} digits={2} />
           {r.choice ? (
             <p className="text-quiet text-[0.87rem]">
               rated {formatNumber(MAKER, r.choice.ratingWatts, 2)} W or more;{' '}

@@ -7,14 +7,13 @@ const WAY_WORDS: Record<LeftWay, string> = {
   on: 'left on, blade off',
   asleep: 'asleep',
   deepSleep: 'in deep sleep',
-  cut: 'switch off, or key in',
+  cut: 'power cut',
   cellOut: 'cell taken out',
 }
 /** The way a saber is left when its own way of cutting power is used. */
 const OWN_WAY: Record<Saber['cutPower'], LeftWay> = {
   killSwitch: 'cut',
-  killKeyPull: 'cut',
-  killKeyTurn: 'cut',
+  killKey: 'cut',
   cellOut: 'cellOut',
   deepSleep: 'deepSleep',
   none: 'asleep',

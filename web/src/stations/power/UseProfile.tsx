@@ -4,8 +4,7 @@ import { useEditSaber } from '../../store/commission'
 
 const CUT_WORDS: Record<Saber['cutPower'], string> = {
   killSwitch: 'a kill switch',
-  killKeyPull: 'a kill key, pull to run',
-  killKeyTurn: 'a kill key, turn to run',
+  killKey: 'a kill key',
   cellOut: 'taking the cell out',
   deepSleep: 'deep sleep only',
   none: 'nothing',
@@ -17,6 +16,35 @@ const FACTS = [
   ['volume', 'shipped volume', 'volume'],
   ['highestVolume', 'highest volume', 'volume'],
 ] as const
+/** What the circuit does while the key is in each of its places. */
+const KEY_PLACES = [
+  ['out', 'with the key out'],
+  ['in', 'with the key in'],
+  ['turned', 'with the key turned'],
+] as const
+const CIRCUIT_WORDS = { '': 'not said', closed: 'it has power', open: 'it is dead' } as const
+function KeyCircuit({ saber }: { saber: Saber }) {
+  const editSaber = useEditSaber()
+  const set = (at: 'out' | 'in' | 'turned', v: keyof typeof CIRCUIT_WORDS) =>
+    editSaber('what the key does', (s) => {
+      const { [at]: _, ...rest } = s.keyDoes ?? {}
+      const next = { ...rest, ...(v ? { [at]: v } : {}) }
+      if (Object.keys(next).length) s.keyDoes = next
+      else delete s.keyDoes
+    })
+  return KEY_PLACES.map(([at, words]) => (
+    <SelectCell
+      key={at}
+      title={words}
+      label={words}
+      value={saber.keyDoes?.[at] ?? ''}
+      options={['', 'closed', 'open']}
+      words={(v) => (at === 'turned' && !v ? 'it is not turned' : CIRCUIT_WORDS[v])}
+      onCommit={(v) => set(at, v)}
+    />
+  ))
+}
+
 /** How the saber is used: what runtime and loudness are worked out from. */
 export function UseProfile({ saber }: { saber: Saber }) {
   const editSaber = useEditSaber()
@@ -46,6 +74,7 @@ export function UseProfile({ saber }: { saber: Saber }) {
         words={(v) => CUT_WORDS[v]}
         onCommit={(v) => editSaber('cut-off', (s) => void (s.cutPower = v))}
       />
+      {saber.cutPower === 'killKey' && <KeyCircuit saber={saber} />}
     </div>
   )
 }

@@ -1,5 +1,5 @@
 import { readReadings } from '@nubrin/core/import'
-import { instrumentLines, judge } from '@nubrin/core/proof'
+import { instrumentLines, judge, restedOn } from '@nubrin/core/proof'
 import { useState } from 'react'
 import { freshId } from '../../data'
 import { tell } from '../../kit'
@@ -23,6 +23,7 @@ export function PasteReadings() {
             ...{ id: freshId(), at: new Date().toISOString(), by, pass: judge(t, r.value, r.pass ?? true) },
             ...(r.value === undefined ? { text: r.pass ? 'as it should' : 'does not' } : { value: r.value }),
             ...(r.with ? { with: r.with } : {}),
+            ...(t ? { rested: restedOn(saber, t) } : {}),
           })
         }
       })

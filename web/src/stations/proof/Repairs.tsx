@@ -56,7 +56,15 @@ function NewRepair({ saber }: { saber: Saber }) {
     editSaber(
       'repair',
       (s) =>
-        void s.fixes.push({ id: freshId(), on: todayIso(), cause, fix, ...(place ? { place } : {}), retest: again }),
+        void s.fixes.push({
+          id: freshId(),
+          on: todayIso(),
+          at: new Date().toISOString(),
+          cause,
+          fix,
+          ...(place ? { place } : {}),
+          retest: again,
+        }),
     )
     setPlace(undefined)
     setCause('')

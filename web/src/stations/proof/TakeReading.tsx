@@ -1,16 +1,17 @@
 import { parseReading } from '@nubrin/core/import'
-import { judge } from '@nubrin/core/proof'
+import { judge, restedOn } from '@nubrin/core/proof'
 import type { Test } from '@nubrin/core/record'
 import { parseFaultText } from '@nubrin/core/units'
 import { useState } from 'react'
 import { freshId } from '../../data'
 import { Refused } from '../../kit'
-import { useEditThing } from '../../store/commission'
+import { useEditThing, useSaber } from '../../store/commission'
 import { useSession } from '../../store/session'
 
 /** A reading where the test has a limit; a verdict where it has none. */
 export function TakeReading({ test: t }: { test: Test }) {
   const edit = useEditThing('tests')
+  const saber = useSaber()
   const by = useSession((s) => s.person?.name ?? 'the shop')
   const [draft, setDraft] = useState('')
   const [wrong, setWrong] = useState('')
@@ -21,6 +22,7 @@ export function TakeReading({ test: t }: { test: Test }) {
         at: new Date().toISOString(),
         by,
         pass: judge(t, value, own),
+        rested: restedOn(saber, t),
         ...(value === undefined ? {} : { value }),
         ...(words ? { text: words } : {}),
       })

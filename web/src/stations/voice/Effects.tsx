@@ -18,7 +18,7 @@ export function Effects({ preset: p, onEdit }: { preset: Preset; onEdit: (run: (
         const colour = p.effects?.[e]
         return (
           <span key={e} className="flex items-center gap-1">
-            <CheckBox checked={!!colour} onChange={(on) => put(e, on ? stated('#ffffff', 'configured') : undefined)}>
+            <CheckBox checked={!!colour} onChange={(on) => put(e, on ? stated('#ffffff', 'assumed') : undefined)}>
               {e}
             </CheckBox>
             {colour ? (

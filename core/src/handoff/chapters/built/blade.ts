@@ -16,7 +16,7 @@ export const blade: SaberChapter = (reader, s) => {
       ...table(
         [head('blade'), head('outside'), head('length'), head('light'), head('inBox')],
         s.blades.map((b) => [
-          b.name,
+          b.adapter ? withAdapter(reader, b.name, b.adapter) : b.name,
           bothWays(reader, b.outside),
           formatFact(reader, b.length, 0),
           light(reader, b),
@@ -26,6 +26,13 @@ export const blade: SaberChapter = (reader, s) => {
     ],
   }
 }
+
+/** A blade that stands in a sleeve: without it, it does not hold. */
+const withAdapter = (reader: Reader, blade: string, a: NonNullable<Blade['adapter']>) =>
+  say(reader, 'blade.with', {
+    ...{ blade, adapter: a.name, outside: bothWays(reader, a.outside), bore: bothWays(reader, a.bore) },
+    ...{ length: a.length ? formatFact(reader, a.length, 1) : '', long: whether(a.length) },
+  })
 
 /** How a blade is lit: so that another one can be ordered like it. */
 function light(reader: Reader, b: Blade): string {

@@ -1,4 +1,5 @@
 import { formatFact } from '../../../facts'
+import { keyOf, purposeOf } from '../../../record'
 import { say } from '../../../words'
 import { type SaberChapter, table } from '../../block'
 import { orNotRecorded } from '../../values'
@@ -16,8 +17,8 @@ export const screws: SaberChapter = (reader, s) => {
             s.hilt.fasteners.map((f) => [
               f.name,
               `${formatFact(reader, f.at, 1)}, ${formatFact(reader, f.clock, 0)}`,
-              orNotRecorded(reader, f.key),
-              say(reader, 'screw.holds', { purpose: f.purpose }),
+              orNotRecorded(reader, keyOf(f)),
+              say(reader, 'screw.holds', { purpose: purposeOf(s, f) ?? 'unsaid' }),
               say(reader, 'screw.may', { may: f.clientMay }),
             ]),
           ),

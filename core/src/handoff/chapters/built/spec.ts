@@ -1,5 +1,6 @@
 import { formatFact, known } from '../../../facts'
 import { balance } from '../../../fit'
+import { keyWays } from '../../../machine'
 import type { PartKind, Saber, SpecKey } from '../../../record'
 import type { Reader } from '../../../units'
 import { say, whether } from '../../../words'
@@ -72,6 +73,9 @@ function rows(reader: Reader, s: Saber): FactRow[] {
       name: say(reader, 'spec.socket', { socket: k.name }),
       value: say(reader, 'spec.socketSize', { bore: bothWays(reader, k.bore), depth: formatFact(reader, k.depth, 1) }),
     })),
-    { name: name('cutPower'), value: say(reader, 'spec.cutPower', { way: s.cutPower }) },
+    {
+      name: name('cutPower'),
+      value: say(reader, 'spec.cutPower', { way: s.cutPower, move: keyWays(s)?.cut ?? 'unsaid' }),
+    },
   ]
 }

@@ -1,5 +1,5 @@
-import { formatFact } from '../../../facts'
-import { chargeTime, leftAs, runtime, safeVolume, standby, wattHours } from '../../../power'
+import { formatFact, known } from '../../../facts'
+import { chargersOf, chargeTime, leftAs, runtime, safeVolume, standby, wattHours } from '../../../power'
 import type { Saber } from '../../../record'
 import { formatNumber, type Reader } from '../../../units'
 import { say } from '../../../words'
@@ -18,6 +18,13 @@ function rows(reader: Reader, s: Saber): FactRow[] {
   return [
     { name: name('runtime'), ...asText(reader, runtime(s).minutes) },
     { name: name('charging'), ...asText(reader, chargeTime(s), 1) },
+    ...chargersOf(s).flatMap((p) => {
+      const said = [p.specs.chargeCurrent, p.specs.chargeVolts].filter((f) => known(f) !== undefined)
+      return said.length ? [{ name: name('circuit'), value: said.map((f) => formatFact(reader, f)).join(', ') }] : []
+    }),
+    ...s.parts.flatMap((p) =>
+      known(p.charged) === undefined ? [] : [{ name: name('charged'), value: formatFact(reader, p.charged, 0) }],
+    ),
     {
       name: name('asleep'),
       ...(asleep.ok

@@ -21,6 +21,10 @@ interface Codes {
   keeping: { mode: string }
   noWayTo: { what: Lost; presets: string[]; effects: string[]; all: boolean }
   bag: { rows: string[] }
+  behind: Row & { by: string; why: 'gone' | 'effect'; from: number }
+  ordered: Row & { by: string }
+  gapShort: { rows: string[]; gap: number }
+  otherPreset: Row & { presets: string[] }
 }
 /** What has a check of its own. */
 const ELSEWHERE: ReadonlySet<Matter['code']> = new Set(['same', 'tooClose', 'trap'])
@@ -28,6 +32,7 @@ const LEVEL: Record<keyof Codes, Level> = {
   ...{ narrow: 'caution', never: 'stop', holdInTap: 'stop', overruled: 'stop', cutOff: 'stop' },
   ...{ unreached: 'caution', noOff: 'stop', round: 'caution', choosesWhat: 'caution', choosing: 'caution' },
   ...{ keeping: 'caution', noWayTo: 'caution', bag: 'caution' },
+  ...{ behind: 'stop', ordered: 'stop', gapShort: 'caution', otherPreset: 'caution' },
 }
 const READS: readonly Reads[] = ['controls', 'modes', 'timing', 'settings', 'presets', 'inputs']
 
@@ -48,10 +53,11 @@ export const boardSpace = check<{ [C in keyof Codes]: Codes[C] }>({
           {
             ...({ code, params: raised.params } as never as { code: 'noOff'; params: Codes['noOff'] }),
             subject: [code, ...raised.of].join('-'),
-            level: LEVEL[code],
+            // An effect on the way to a menu is seen each time, and hurts nothing.
+            level: m.code === 'behind' && m.why === 'effect' ? 'caution' : LEVEL[code],
             refs: m.rows.map((r) => refTo('row', r)),
             ...(raised.names ? { names: raised.names } : {}),
-            gate: LEVEL[code] === 'stop',
+            gate: LEVEL[code] === 'stop' && !(m.code === 'behind' && m.why === 'effect'),
           },
         ]
       },
@@ -91,6 +97,14 @@ function paramsOf(s: Saber, m: Matter): { params: object; of: readonly Id[]; nam
         of: [m.what, ...m.names],
         names: m.presets,
       }
+    case 'behind':
+      return { params: { ...m, row: row(m.rows[0]), by: row(m.rows[1]) }, of: m.rows }
+    case 'ordered':
+      return { params: { row: row(m.rows[0]), by: row(m.rows[1]) }, of: m.rows }
+    case 'gapShort':
+      return { params: { rows: m.rows.map(row), gap: m.gap }, of: ['gap'], names: m.rows }
+    case 'otherPreset':
+      return { params: { row: row(m.rows[0]), presets: presets(m.presets) }, of: m.rows, names: m.presets }
     case 'bag':
       return { params: { rows: m.rows.map(row) }, of: ['motion'], names: m.rows }
     default:

@@ -1,10 +1,13 @@
-import { known, sized } from '../../../facts'
-import { judgeSocket, type SocketFit } from '../../../fit'
-import { byId } from '../../../record'
+import { known } from '../../../facts'
+import { judgedSeats, type Seat as Place, type SocketFit } from '../../../fit'
+import { type Blade, byId, type Saber } from '../../../record'
+import { inArm, layOut, leastOuter, socketSpan } from '../../../room'
 import { check } from '../../check'
 
 export interface Seat {
   blade: string
+  /** What stands in what: the tube or its sleeve in the socket, or the tube in the sleeve. */
+  what: Place['what']
   bore: number
   tube: number
   fit: SocketFit
@@ -13,7 +16,7 @@ export interface Seat {
 }
 
 export const socketFit = check<{
-  unknown: { blade: string; socket: string; needs: 'bore' | 'tube' }
+  unknown: { blade: string; socket: string; needs: 'hole' | 'rod'; what: Place['what'] }
   willNotEnter: Seat
   wrongSize: Seat
   loose: Seat
@@ -27,35 +30,46 @@ export const socketFit = check<{
   run: ({ saber }, each) =>
     each(saber.blades, (b) => {
       const k = byId(saber.hilt.sockets, b.socket)
-      const [bore, tube] = [sized(k?.bore), sized(b.outside)]
-      if (!k || bore === undefined || tube === undefined)
+      return each(judgedSeats(saber, b), (x) => {
+        const subject = x.what === 'tubeInSleeve' ? `${b.id}-sleeve` : (b.id as string)
+        if (!x.fit)
+          return [
+            {
+              code: 'unknown' as const,
+              subject,
+              level: 'note' as const,
+              params: { blade: b.name, socket: k?.name ?? 'socket', needs: x.missing ?? 'hole', what: x.what },
+              refs: [`blade:${b.id}` as const],
+            },
+          ]
+        const { fit } = x
+        if (fit.kind === 'snug') return []
+        const wall = x.what === 'tubeInSleeve' ? undefined : wallRound(saber, b)
+        const left = wall === undefined ? {} : { left: wall - fit.removePerSideMm }
+        const stops = fit.kind === 'willNotEnter' || fit.kind === 'wrongSize'
         return [
           {
-            code: 'unknown' as const,
-            subject: b.id,
-            level: 'note' as const,
-            params: {
-              blade: b.name,
-              socket: k?.name ?? 'socket',
-              needs: bore === undefined ? ('bore' as const) : ('tube' as const),
-            },
-            refs: [`blade:${b.id}` as const],
+            code: fit.kind,
+            subject,
+            level: stops ? ('stop' as const) : ('caution' as const),
+            params: { blade: b.name, what: x.what, bore: known(x.hole)!, tube: known(x.rod)!, fit, ...left },
+            refs: [`blade:${b.id}` as const, `socket:${b.socket}` as const],
+            ...(stops ? { gate: true } : {}),
           },
         ]
-      const fit = judgeSocket(bore, tube, known(k.depth), known(b.length))
-      if (fit.kind === 'snug') return []
-      const outside = known(byId(saber.hilt.sections, k.section)?.outside)
-      const left = outside === undefined ? {} : { left: (outside - bore) / 2 - fit.removePerSideMm }
-      const stops = fit.kind === 'willNotEnter' || fit.kind === 'wrongSize'
-      return [
-        {
-          code: fit.kind,
-          subject: b.id,
-          level: stops ? ('stop' as const) : ('caution' as const),
-          params: { blade: b.name, bore, tube, fit, ...left },
-          refs: [`blade:${b.id}` as const, `socket:${k.id}` as const],
-          ...(stops ? { gate: true } : {}),
-        },
-      ]
+      })
     }),
 })
+
+/** The wall round a socket where it is thinnest, mm: on a tapered emitter that is not its nominal outside. */
+function wallRound(saber: Saber, b: Blade): number | undefined {
+  const k = byId(saber.hilt.sockets, b.socket)
+  const section = byId(saber.hilt.sections, k?.section)
+  const bore = known(k?.bore)
+  if (!k || !section || bore === undefined) return undefined
+  const shape = layOut(saber.hilt)
+  const span = inArm(shape, k) ? undefined : socketSpan(saber, k.id, shape)
+  const nominal = known(section.outside)
+  const least = span && nominal !== undefined ? leastOuter(shape, Math.max(0, span.x0), span.x1) : nominal
+  return least === undefined ? undefined : (least - bore) / 2
+}

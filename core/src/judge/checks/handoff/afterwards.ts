@@ -1,4 +1,5 @@
 import { refTo, type Visit } from '../../../record'
+import { toldOtherwise } from '../../../script'
 import { check } from '../../check'
 
 /** How long a question of the client may wait, and a saber that came back lie, before it is said, days. */
@@ -11,6 +12,8 @@ export const afterwards = check<{
   here: { saber: string; days: number }
   unsaid: { saber: string; what: string }
   noRecord: Record<never, never>
+  /** The newest issued record tells otherwise of these. */
+  outdated: { number: number; changed: string[]; gone: number; fresh: string[] }
 }>({
   id: 'afterwards',
   station: 'handoff',
@@ -24,7 +27,27 @@ export const afterwards = check<{
       saber: (c.sabers.find((s) => s.id === v.saber) ?? c.sabers[0]!).name,
       shared: { level: 'caution' as const, subject: v.id, refs: [refTo('visit', v.id)] },
     })
+    const other = toldOtherwise(c)
+    const named = (is: 'changed' | 'gone' | 'new') =>
+      other?.of.flatMap((x) => (x.is === is && x.name ? [x.name] : [])) ?? []
     return [
+      ...(other
+        ? [
+            {
+              code: 'outdated' as const,
+              subject: 'issued',
+              level: 'caution' as const,
+              params: {
+                number: other.number,
+                changed: named('changed'),
+                gone: other.of.filter((x) => x.is === 'gone').length,
+                fresh: named('new'),
+              },
+              refs: other.of.flatMap((x) => (x.is === 'gone' ? [] : [x.ref])).slice(0, 12),
+              names: other.of.map((x) => x.ref),
+            },
+          ]
+        : []),
       ...(c.shipped && !c.handoff.issued.length
         ? [{ code: 'noRecord' as const, subject: 'record', level: 'caution' as const, params: {} }]
         : []),

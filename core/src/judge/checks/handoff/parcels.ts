@@ -11,6 +11,8 @@ export const parcels = check<{
   apart: { to: string; weighs: number; expected: number }
   heavy: { to: string; weighs: number; most: number; carrier: string }
   empty: { to: string }
+  /** What lies in it that nobody weighed: the weight alone is not judged. */
+  unweighed: { to: string; things: string[] }
 }>({
   id: 'parcels',
   station: 'handoff',
@@ -40,6 +42,17 @@ export const parcels = check<{
             params: { to: k.to, weighs, expected: expected.value },
           },
         ]
+      }),
+      ...full.flatMap(({ k, weighs, refs }) => {
+        const expected = weighs === undefined ? undefined : expectedMass(commission, k)
+        return expected && !expected.ok
+          ? [
+              {
+                ...{ code: 'unweighed' as const, subject: `${k.id}-unweighed`, level: 'note' as const, refs },
+                params: { to: k.to, things: expected.needs.map((n) => n.name) },
+              },
+            ]
+          : []
       }),
       ...full.flatMap(({ k, weighs, carrier, refs }) =>
         carrier?.mostGrams !== undefined && weighs !== undefined && weighs > carrier.mostGrams

@@ -1,4 +1,4 @@
-import { retentionOf } from '../../../record'
+import { purposeOf, retentionOf } from '../../../record'
 import { check } from '../../check'
 
 export const bladeHeld = check<{ nothing: { socket: string }; never: { screw: string }; unnamed: { screw: string } }>({
@@ -38,10 +38,7 @@ export const bladeHeld = check<{ nothing: { socket: string }; never: { screw: st
     }),
     ...each(
       saber.hilt.fasteners.filter(
-        (f) =>
-          f.purpose === 'bladeRetention' &&
-          f.head !== 'dummy' &&
-          !saber.hilt.sockets.some((k) => k.retention.includes(f.id as never)),
+        (f) => f.head !== 'dummy' && f.purpose === undefined && purposeOf(saber, f) === undefined,
       ),
       (f) => [
         {

@@ -17,7 +17,7 @@ export const wrongKey = check<{ other: Key & { key: string }; missing: Key }>({
   run: ({ saber }, each) =>
     each(saber.hilt.fasteners, (f) => {
       const should = standardKey(f.thread, f.head)
-      if (!should || f.key === should) return []
+      if (!should || f.key === should || f.taken?.includes('key')) return []
       const [is, by] = [keyMm(f.key), keyMm(should)]
       if (is !== undefined && by !== undefined && Math.abs(is - by) < 0.02) return []
       const params = { screw: f.name, thread: f.thread, head: f.head, should }

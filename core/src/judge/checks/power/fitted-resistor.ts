@@ -24,11 +24,13 @@ export const fittedResistor = check<{
   source: 'R = (V − Vf)/I at the full pack, next higher E24',
   reads: ['parts'],
   run: ({ saber }) => {
-    const wants = ledResistors(saber)
+    // What says which resistor it stands behind is judged by that.
+    const wants = ledResistors(saber).filter((w) => !w.part.through && !w.part.dies?.some((d) => d.through))
+    const named = new Set(saber.parts.flatMap((p) => [p.through, ...(p.dies ?? []).map((d) => d.through)]))
     // As long as one of them is unknown, a resistor may be for that one.
     if (!wants.length || wants.some((w) => !w.choice)) return []
     return saber.parts
-      .filter((p) => p.kind === 'resistor')
+      .filter((p) => p.kind === 'resistor' && !named.has(p.id))
       .flatMap((p) => {
         const ohms = known(p.specs.ohms)
         if (ohms === undefined) return []
@@ -39,7 +41,7 @@ export const fittedResistor = check<{
         if (fits) return []
         const said = {
           ...{ resistor: p.name, ohms },
-          wanted: wants.map((w) => `${w.part.name} ${formatNumber(MAKER, w.choice!.ohms)} Ω`),
+          wanted: wants.map((w) => `${w.name} ${formatNumber(MAKER, w.choice!.ohms)} Ω`),
         }
         const at = { subject: p.id as string, refs: [`part:${p.id}` as const], gate: true }
         // Whichever it is for, the one that wants least resistance is harmed least.
@@ -51,7 +53,7 @@ export const fittedResistor = check<{
                 ...at,
                 code: 'over' as const,
                 level: 'stop' as const,
-                params: { ...said, times, led: least!.part.name },
+                params: { ...said, times, led: least!.name },
               }
             : { ...at, code: 'wrong' as const, level: 'caution' as const, params: said },
         ]

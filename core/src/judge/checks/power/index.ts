@@ -1,6 +1,8 @@
 export { chargeCurrent } from './charge-current'
+export { chargeEnd } from './charge-end'
 export { configuredPixels } from './configured-pixels'
 export { cutOff } from './cut-off'
+export { dies } from './dies'
 export { farLed } from './far-led'
 export { fittedResistor } from './fitted-resistor'
 export { landmark } from './landmark'

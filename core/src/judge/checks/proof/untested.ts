@@ -1,5 +1,5 @@
-import { judge, type Limits, latest, limitText, plannedTests, standing } from '../../../proof'
-import type { Reading, Saber, Test } from '../../../record'
+import { changedSince, judge, type Limits, latest, limitText, plannedTests, standing } from '../../../proof'
+import { nameOf, type Reading, refTo, type Saber, type Test } from '../../../record'
 import { MAKER } from '../../../units'
 import { check } from '../../check'
 
@@ -8,6 +8,8 @@ export const untested = check<{
   open: { tests: string[] }
   failed: { test: string; last: Reading | undefined; unit: string; wanted: string }
   retest: { test: string }
+  /** What it rested on is another by now. */
+  changed: { test: string; things: string[]; gone: number }
   /** It passed as it is written down, and a rating or a promise allows something else. */
   forbidden: { test: string; value: number; unit: string; allowed: string }
   noRepair: { saber: string }
@@ -22,7 +24,10 @@ export const untested = check<{
     'hilt',
     'parts',
     'joints',
+    'id',
     'cutPower',
+    'keyDoes',
+    'firmware',
     'blades',
     'zones',
     'use',
@@ -103,5 +108,19 @@ function verdict(saber: Saber, t: Test, allowedBy: (() => Limits | undefined) | 
         params: { test: t.what, value, unit: t.unit ?? '', allowed: limitText(MAKER, { ...allowed, unit: t.unit }) },
       },
     ]
-  return stands === 'retest' ? [{ ...base, code: 'retest' as const, params: { test: t.what } }] : []
+  if (stands !== 'retest') return []
+  const changed = changedSince(saber, t)
+  const things = changed.flatMap((r) => (r === refTo('saber', saber.id) ? [saber.name] : (nameOf(saber, r) ?? [])))
+  return changed.length
+    ? [
+        {
+          ...base,
+          ...{
+            code: 'changed' as const,
+            params: { test: t.what, things: [...new Set(things)], gone: changed.length - things.length },
+          },
+          refs: [...new Set([...base.refs, ...changed])],
+        },
+      ]
+    : [{ ...base, code: 'retest' as const, params: { test: t.what } }]
 }

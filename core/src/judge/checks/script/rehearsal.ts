@@ -4,18 +4,7 @@ import { check } from '../../check'
 
 export type At = { beat: number; trouble: Trouble }
 const STOPS: readonly Trouble['code'][] = [
-  ...([
-    'holdDiffers',
-    'saidDiffers',
-    'endsLit',
-    'gone',
-    'dead',
-    'open',
-    'looseBlade',
-    'refused',
-    'endsOpen',
-    'endsLoose',
-  ] as const),
+  ...(['holdDiffers', 'endsLit', 'gone', 'dead', 'open', 'looseBlade', 'refused', 'endsOpen', 'endsLoose'] as const),
 ]
 
 /** How a film may not end. */
@@ -53,9 +42,10 @@ export const rehearsal = check<{ hold: At; said: At; ends: At; impossible: At }>
               ? 'ends'
               : 'impossible',
       subject: `${t.code}-${t.code === 'saidDiffers' ? `${t.about}-` : ''}${t.beat.id}`,
-      level: STOPS.includes(t.code) ? 'stop' : 'caution',
+      // What is only read out of words by their pattern may be right all the same.
+      level: t.code === 'saidDiffers' ? 'note' : STOPS.includes(t.code) ? 'stop' : 'caution',
       params: { beat: saber.beats.indexOf(t.beat) + 1, trouble: t },
       refs: t.beat.show ? [t.beat.show] : [],
-      gate: true,
+      gate: t.code !== 'saidDiffers',
     })),
 })

@@ -1,0 +1,62 @@
+import { isFact } from '../../facts/fact'
+import { partsOfRef, type Ref } from '../schema/ref'
+import type { Saber } from '../schema/saber'
+import { shelfOf } from './lookup'
+
+/** A thing, and a mark of what it was. */
+export interface Marked {
+  of: Ref
+  was: string
+}
+
+/** What of a thing changes nothing that it does: words about it, where it comes from, what it weighs. */
+const WORDS_ONLY: ReadonlySet<string> = new Set([
+  ...['note', 'shopNote', 'story', 'supplied', 'otherEnd', 'askedBy', 'why', 'status', 'mass', 'catalogue', 'landmark'],
+  ...['taken', 'confirmed', 'origin', 'readings', 'says', 'standard', 'mayCopy', 'charged'],
+])
+
+/** What counts of a thing: that it works as it did, also that it is where it was, also what it is called. */
+export type Counts = 'works' | 'placed' | 'named'
+
+/** Of what is said to be so only the value counts, however sure and whoever says it. */
+function substance(v: unknown, counts: Counts): unknown {
+  if (Array.isArray(v)) return v.map((x) => substance(x, counts))
+  if (typeof v !== 'object' || v === null) return v
+  if (isFact(v)) return v.value
+  const entries = Object.entries(v).filter(
+    ([k, x]) => x !== undefined && !WORDS_ONLY.has(k) && (counts === 'named' || k !== 'name'),
+  )
+  return Object.fromEntries(entries.toSorted(([a], [b]) => (a < b ? -1 : 1)).map(([k, x]) => [k, substance(x, counts)]))
+}
+
+/** FNV-1a over UTF-16 units, twice with other beginnings: 64 bits, as text. */
+function hash(text: string): string {
+  const run = (seed: number) => {
+    let h = seed
+    for (let i = 0; i < text.length; i++) h = Math.imul(h ^ text.charCodeAt(i), 0x01000193)
+    return (h >>> 0).toString(36)
+  }
+  return `${run(0x811c9dc5)}${run(0x9e3779b9)}`.slice(0, 16)
+}
+
+/** A mark of what a thing is and does, to see later whether it is still that: the same for the same values, whoever states them and however sure. */
+export const markOf = (thing: unknown, counts: Counts = 'works'): string =>
+  hash(JSON.stringify(substance(thing, counts)) ?? '')
+
+/** What of a saber as a whole something may rest on: how its power is cut, and how bright it is set. */
+const whole = (s: Saber) => ({
+  ...{ cutPower: s.cutPower, keyDoes: s.keyDoes },
+  ...{ brightness: s.use.brightness, firmware: s.firmware },
+})
+/** Where a part lies is nothing to what it does. */
+const unplaced = ({ at: _a, clock: _c, beside: _b, ...rest }: Record<string, unknown>) => rest
+
+/** The marks of some things of a saber; of the saber itself how its power is cut and how bright it is set. What is not there has none. */
+export const marksOf = (s: Saber, refs: readonly Ref[], counts: Counts = 'works'): Marked[] =>
+  [...new Set(refs)].flatMap((of): Marked[] => {
+    const at = partsOfRef(of)
+    if (at?.kind === 'saber') return at.id === s.id ? [{ of, was: markOf(whole(s), counts) }] : []
+    const thing = at && shelfOf(s, at.kind).find((x) => x.id === at.id)
+    if (!thing) return []
+    return [{ of, was: markOf(counts === 'works' && at.kind === 'part' ? unplaced(thing) : thing, counts) }]
+  })
