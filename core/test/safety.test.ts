@@ -4,8 +4,8 @@ import { fact, stated } from '@nubrin/core/facts'
 import { judgeCommission } from '@nubrin/core/judge'
 import { errand, goalsOf, KEY_MOVES, keyWays, leadsFrom, machineOf, planOff, run } from '@nubrin/core/machine'
 import { dieFaults, ledResistors, moduleCurrent, wrongEnds } from '@nubrin/core/power'
-import { changedSince, restedOn, standing } from '@nubrin/core/proof'
-import type { Commission, Die, FittedPart, Saber } from '@nubrin/core/record'
+import { changedSince, restedOn, standing, takeReading } from '@nubrin/core/proof'
+import { asCopy, type Commission, type Die, type FittedPart, type Saber } from '@nubrin/core/record'
 import fc from 'fast-check'
 import { demo, done, TODAY } from './samples'
 
@@ -358,6 +358,43 @@ describe('a test is as old as what it rests on', () => {
       expect(things(change)).toEqual({ is: 'pass', of: [] })
     const way = done().tests.find((t) => t.key.startsWith('errand-cell'))!
     expect(things((s) => void (part(s, 'cell').at = fact(1, 'mm')), way.key).is).toBe('retest')
+  })
+  test('a copy with ids of its own is as proved as what it was copied from, no more and no less', () => {
+    const c = demo('reed-warden')
+    const s = c.sabers[0]!
+    for (const t of s.tests) for (const r of t.readings) r.rested = restedOn(s, t)
+    part(s, 'speaker').specs.impedance = fact(6, 'Ω')
+    let n = 0
+    const twin = asCopy(c, () => `copy${n++}`).sabers[0]!
+    const stands = (x: Saber) => x.tests.map((t) => standing(x, t))
+    expect(stands(twin)).toEqual(stands(s))
+    expect(new Set(stands(s))).toEqual(new Set(['pass', 'retest']))
+  })
+  test('a reading beyond the tolerance of what it reads is a rival of that, and a rating never changes', () => {
+    const s = done()
+    const t = s.tests.find((x) => x.key === 'volume')!
+    const take = (value: number) =>
+      takeReading(s, t.id, { id: `r${value}`, at: `${TODAY}T10:00:00Z`, by: 'M', pass: true, value })
+    expect(s.use.volume.value).toBe(100)
+    take(99)
+    expect(s.use.volume.rivals).toBeUndefined()
+    take(50.5)
+    expect(s.use.volume).toMatchObject({
+      value: 100,
+      rivals: [{ value: 50.5, source: 'measured', by: 'M', on: TODAY }],
+    })
+    const p = s.presets.find((x) => x.extendMs?.value)!
+    p.sounds.push({ id: 'ign', event: 'ignite', name: 'ign.wav' })
+    const e = { id: 'ext', key: `extend-${p.id}`, what: 'how long it takes to come out', unit: 's', readings: [] }
+    s.tests.push(e)
+    const was = p.extendMs!.value!
+    takeReading(s, e.id, { id: 'e1', at: `${TODAY}T10:00:00Z`, by: 'M', pass: false, value: (2 * was) / 1000 })
+    expect(p.extendMs!.rivals).toMatchObject([{ value: 2 * was }])
+    const cell = structuredClone(part(s, 'cell'))
+    const lit_ = lit(s)
+    takeReading(s, lit_.id, { id: 'l1', at: `${TODAY}T10:00:00Z`, by: 'M', pass: true, value: 99 })
+    expect(part(s, 'cell')).toEqual(cell)
+    expect(() => takeReading(s, 'gone', { id: 'g1', at: `${TODAY}T10:00:00Z`, by: 'M', pass: true })).not.toThrow()
   })
   test('a retest after the fix on the same day counts; one before it does not', () => {
     const s = done()

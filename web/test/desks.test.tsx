@@ -425,6 +425,6 @@ describe('the dossier', () => {
     const shown = open('shroud screw', 'fastener:rw-f3')
     expect(shown.textContent).toContain('threadM3')
     act(() => bench().light('fastener:rw-f1'))
-    expect(shown.textContent).toContain('purposeblade retention')
+    expect(shown.textContent).toContain('client mayloosen')
   })
 })

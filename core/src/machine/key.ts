@@ -5,7 +5,7 @@ const AT = ['out', 'in', 'turned'] as const
 type KeyAt = (typeof AT)[number]
 /** How a key gets from one place to another. */
 export const KEY_MOVES = ['pushIn', 'pullOut', 'turn', 'turnBack', 'inAndTurn', 'backAndOut'] as const
-export type KeyMove = (typeof KEY_MOVES)[number]
+type KeyMove = (typeof KEY_MOVES)[number]
 
 const MOVES: Record<KeyAt, Partial<Record<KeyAt, KeyMove>>> = {
   out: { in: 'pushIn', turned: 'inAndTurn' },
@@ -15,7 +15,7 @@ const MOVES: Record<KeyAt, Partial<Record<KeyAt, KeyMove>>> = {
 
 /** Where the circuit is open, as one word: there is no other set of places in which a key cuts at all and lets run at all. */
 export const KEY_CUTS = ['out', 'in', 'turned', 'outIn', 'inTurned', 'outTurned'] as const
-export type KeyCuts = (typeof KEY_CUTS)[number]
+type KeyCuts = (typeof KEY_CUTS)[number]
 
 /** How a key cuts the power and gives it back, and where it is while the circuit is open. */
 export interface KeyWays {

@@ -51,7 +51,7 @@ const FULL_BY_NOMINAL: readonly [nominal: number, full: number][] = [
   [3.85, 4.4],
 ]
 /** What one cell is charged to, V: by its own full voltage, else by its kind. */
-export function cellEnd(cell: FittedPart): number | undefined {
+function cellEnd(cell: FittedPart): number | undefined {
   const [full, nominal] = [known(cell.specs.fullVolts), known(cell.specs.nominalVolts)]
   return full ?? FULL_BY_NOMINAL.find(([v]) => nominal !== undefined && Math.abs(v - nominal) < 0.02)?.[1]
 }

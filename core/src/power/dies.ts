@@ -4,7 +4,7 @@ import { byId, type FittedPart, type Id, type Saber } from '../record'
 import { packOf } from './pack'
 
 /** One die as it is judged: its forward voltage, V, the most it takes for good, A, and the resistor of its own. */
-export interface DieFigures {
+interface DieFigures {
   name: string
   forward: number | undefined
   amps: number | undefined

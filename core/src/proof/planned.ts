@@ -1,4 +1,4 @@
-import type { Calculated } from '../facts'
+import type { Calculated, NumberFact } from '../facts'
 import { type FittedPart, type PartKind, type Ref, refTo, type Saber, type Test } from '../record'
 import { type Expected, expected } from './expected'
 
@@ -16,6 +16,8 @@ export interface Planned {
   predicts?: () => Expected | undefined
   /** Limits that follow from the prediction. */
   limits?: (e: Expected) => Limits
+  /** The recorded fact that it reads, and how many of its unit one of the test's is: a reading beyond its tolerance is a rival of it. */
+  reads?: { of: (s: Saber) => NumberFact | undefined; put: (s: Saber, f: NumberFact) => void; per: number }
   /** What a rating or a promise allows, whatever anybody computed or wrote down as wanted. */
   allowed?: () => Limits | undefined
 }

@@ -1,7 +1,7 @@
 import { doingOf } from '../controls'
-import { Gather, known } from '../facts'
+import { Gather, known, type NumberFact } from '../facts'
 import { safeVolume } from '../power'
-import { type Preset, refTo, type Saber } from '../record'
+import { byId, type Preset, refTo, type Saber } from '../record'
 import type { Reader } from '../units'
 import { say } from '../words'
 import { between, type Planned, partsOf, predicted, wiresOf } from './planned'
@@ -69,6 +69,11 @@ export function setUpTests(reader: Reader, s: Saber): Planned[] {
               {
                 test: { key: `extend-${p.id}`, what: say(reader, 'test.extend', { preset: p.name }), place, unit: 's' },
                 rests: [place],
+                reads: {
+                  of: (x: Saber) => byId(x.presets, p.id)?.extendMs,
+                  put: (x: Saber, f: NumberFact) => void Object.assign(byId(x.presets, p.id) ?? {}, { extendMs: f }),
+                  per: 1000,
+                },
                 ...predicted(
                   s,
                   (x) => extension(x, p.id),
@@ -107,6 +112,11 @@ export function setUpTests(reader: Reader, s: Saber): Planned[] {
               ...(promised === undefined ? { min: 1 } : asPromised(promised, 100)),
             },
             rests: partsOf(s, 'speaker', 'board'),
+            reads: {
+              of: (x: Saber) => x.use.volume,
+              put: (x: Saber, f: NumberFact) => void Object.assign(x.use, { volume: f }),
+              per: 1,
+            },
             // The speaker is kept safe where its figures are a little off, too.
             ...predicted(s, safeVolume, (e) => {
               const most = Math.max(1, Math.floor(e.value - e.plusMinus))

@@ -2,6 +2,7 @@ import { isFact } from '../../facts/fact'
 import type { Commission } from '../schema/commission'
 import { partsOfRef } from '../schema/ref'
 import type { Saber } from '../schema/saber'
+import { marksOf } from '../walk/mark'
 import { RECORD_PLAN, walk } from '../walk/plan'
 import { thingsOf } from '../walk/references'
 import { blankCommission } from './blank'
@@ -46,7 +47,9 @@ export function asCopy(c: Commission, newId: () => string): Commission {
     return out
   }
   for (const w of next.handoff.waivers) w.key = key(w.key)
-  for (const s of next.sabers) {
+  for (const x of next.handoff.issued) delete x.told
+  for (const [i, s] of next.sabers.entries()) {
+    marksAnew(c.sabers[i]!, s)
     for (const w of s.leftOut) w.key = key(w.key)
     for (const t of s.tests) t.key = key(t.key)
     for (const b of s.beats) {
@@ -58,6 +61,34 @@ export function asCopy(c: Commission, newId: () => string): Commission {
       if (d.layout) d.layout = Object.fromEntries(Object.entries(d.layout).map(([k, v]) => [key(k), v]))
   }
   return next
+}
+
+/**
+ * Marks are made of ids too: what a reading rested on and still is so keeps that with the ids of the copy, what has changed stays
+ * changed. What a film showed is not known of a copy.
+ */
+function marksAnew(from: Saber, to: Saber) {
+  for (const t of to.takes) for (const m of t.marks) delete m.was
+  for (const [i, t] of to.tests.entries())
+    for (const [k, r] of t.readings.entries()) {
+      const refs = { was: from.tests[i]!.readings[k]!.rested ?? [], now: r.rested ?? [] }
+      const marks = (s: Saber, of: (typeof refs)['was']) =>
+        (['works', 'placed'] as const).map((how) => {
+          const all = new Map(
+            marksOf(
+              s,
+              of.map((x) => x.of),
+              how,
+            ).map((x) => [x.of, x.was]),
+          )
+          return of.map((x) => all.get(x.of))
+        })
+      const [before, after] = [marks(from, refs.was), marks(to, refs.now)]
+      refs.now.forEach((x, n) => {
+        const how = before.findIndex((all) => all[n] !== undefined && all[n] === x.was)
+        if (how >= 0) x.was = after[how]![n]!
+      })
+    }
 }
 
 /** What was measured, told or remembered on another saber is only an assumption on this one, until it is confirmed. */
@@ -79,7 +110,8 @@ export function withoutSpecimen(s: Saber, name: string, job: Saber['job']): Sabe
   const { recipient: _r, edition: _e, ...rest } = s
   return {
     ...{ ...rest, name, job },
-    parts: s.parts.map(({ lot: _lot, ...part }) => part),
+    hilt: { ...s.hilt, fasteners: s.hilt.fasteners.map(({ confirmed: _c, ...f }) => f) },
+    parts: s.parts.map(({ lot: _lot, charged: _f, damaged: _d, ...part }) => part),
     ...{
       tests: [],
       fixes: [],

@@ -74,7 +74,7 @@ export function UseProfile({ saber }: { saber: Saber }) {
         words={(v) => CUT_WORDS[v]}
         onCommit={(v) => editSaber('cut-off', (s) => void (s.cutPower = v))}
       />
-      {saber.cutPower === 'killKey' && <KeyCircuit saber={saber} />}
+      {(saber.cutPower === 'killKey' || saber.keyDoes) && <KeyCircuit saber={saber} />}
     </div>
   )
 }

@@ -1,5 +1,5 @@
 import { readReadings } from '@nubrin/core/import'
-import { instrumentLines, judge, restedOn } from '@nubrin/core/proof'
+import { instrumentLines, judge, takeReading } from '@nubrin/core/proof'
 import { useState } from 'react'
 import { freshId } from '../../data'
 import { tell } from '../../kit'
@@ -19,11 +19,11 @@ export function PasteReadings() {
       editSaber('readings', (s) => {
         for (const r of taken) {
           const t = s.tests.find((x) => x.id === r.test)
-          t?.readings.push({
+          if (!t) continue
+          takeReading(s, t.id, {
             ...{ id: freshId(), at: new Date().toISOString(), by, pass: judge(t, r.value, r.pass ?? true) },
             ...(r.value === undefined ? { text: r.pass ? 'as it should' : 'does not' } : { value: r.value }),
             ...(r.with ? { with: r.with } : {}),
-            ...(t ? { rested: restedOn(saber, t) } : {}),
           })
         }
       })

@@ -1,32 +1,27 @@
 import { parseReading } from '@nubrin/core/import'
-import { judge, restedOn } from '@nubrin/core/proof'
+import { judge, takeReading } from '@nubrin/core/proof'
 import type { Test } from '@nubrin/core/record'
 import { parseFaultText } from '@nubrin/core/units'
 import { useState } from 'react'
 import { freshId } from '../../data'
 import { Refused } from '../../kit'
-import { useEditThing, useSaber } from '../../store/commission'
+import { useEditSaber } from '../../store/commission'
 import { useSession } from '../../store/session'
 
 /** A reading where the test has a limit; a verdict where it has none. */
 export function TakeReading({ test: t }: { test: Test }) {
-  const edit = useEditThing('tests')
-  const saber = useSaber()
+  const editSaber = useEditSaber()
   const by = useSession((s) => s.person?.name ?? 'the shop')
   const [draft, setDraft] = useState('')
   const [wrong, setWrong] = useState('')
   const take = (own: boolean, value?: number, words?: string) => {
-    edit('reading', t.id, (x) => {
-      x.readings.push({
-        id: freshId(),
-        at: new Date().toISOString(),
-        by,
-        pass: judge(t, value, own),
-        rested: restedOn(saber, t),
+    editSaber('reading', (s) =>
+      takeReading(s, t.id, {
+        ...{ id: freshId(), at: new Date().toISOString(), by, pass: judge(t, value, own) },
         ...(value === undefined ? {} : { value }),
         ...(words ? { text: words } : {}),
-      })
-    })
+      }),
+    )
     setDraft('')
     setWrong('')
   }
