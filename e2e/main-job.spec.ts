@@ -91,6 +91,9 @@ test('the main job: from a wish to the PDF and the client’s page', async ({ pa
   await type(page, 'tube length', '810')
   await page.getByRole('tab', { name: 'Parts' }).click()
   await page.getByRole('button', { name: 'Cell 18650, protected, 15 A', exact: true }).first().click()
+  // Which way round it lies is only assumed of what comes off the shelf: somebody looks.
+  await page.getByRole('button', { name: 'Source of plus pole faces: assumed' }).click()
+  await page.getByRole('option', { name: 'measured', exact: true }).click()
   await type(page, 'Landmark', 'minus pole first; a plus is cut into the groove')
   await saved(page)
 
@@ -117,7 +120,7 @@ test('the main job: from a wish to the PDF and the client’s page', async ({ pa
   // Voice & light, with real sounds of a speaker test.
   await station(page, '5', 'Voice')
   await add(page, 'name of a preset', 'Bottle glass')
-  await page.getByLabel('Blade colour').fill('#18b050')
+  await page.getByLabel('Blade colour', { exact: true }).fill('#18b050')
   await type(page, 'Font', 'Undertow')
   await page.getByLabel('attach WAV').setInputFiles(SOUNDS)
   await page.getByText('Front_Center.wav', { exact: true }).waitFor()

@@ -36,7 +36,7 @@ test('power: the use changes the runtime, a figure opens to its inputs, and what
   for (const way of ['left on, blade off', 'asleep', 'in deep sleep', 'cell taken out'])
     expect((await page.getByRole('button', { name: new RegExp(way) }).count()) > 0, `${way} is told`).toBeTruthy()
   expect(
-    (await page.getByRole('button', { name: /→ ?switch off, or key in/ }).count()) === 1,
+    (await page.getByRole('button', { name: /→ ?power cut/ }).count()) === 1,
     'its own way is marked',
   ).toBeTruthy()
   await choose(page, 'Power is cut by', 'cellOut')

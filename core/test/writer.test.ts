@@ -11,6 +11,7 @@ import {
   SOURCES,
   setAnew,
   settle,
+  standBehind,
   state,
   stated,
 } from '@nubrin/core/facts'
@@ -182,6 +183,28 @@ describe('a setting decided anew', () => {
   test('what is set to what it was is left as it is, and nothing is needed before', () => {
     expect(setAnew(was, { ...was, on: '2026-11-20' })).toBe(was)
     expect(setAnew(undefined, was)).toBe(was)
+  })
+})
+
+describe('standing behind a value', () => {
+  const taken = fact(224, 'mm', 'assumed', { tol: 0.5, with: 'set on the drawing', on: '2026-11-20' })
+  test('it is the same value by whoever says so now, and how it was set at first is kept', () => {
+    const said = standBehind(taken, { source: 'measured', by: 'Osk', on: '2026-11-24' })
+    expect(said).toEqual({
+      ...{ value: 224, unit: 'mm', tol: 0.5, source: 'measured', by: 'Osk', on: '2026-11-24' },
+      trail: [
+        { value: 224, tol: 0.5, source: 'assumed', with: 'set on the drawing', on: '2026-11-20', gaveWay: 'assumed' },
+      ],
+    })
+    const again = standBehind(said, { source: 'datasheet', by: 'Maren', on: '2026-11-25' })
+    expect(again.trail!.map((t) => t.gaveWay)).toEqual(['assumed', 'corrected'])
+  })
+  test('the same source said again, or nothing to stand behind, changes nothing; who contradicts goes on to', () => {
+    expect(standBehind(taken, { source: 'assumed', by: 'Osk' })).toBe(taken)
+    const none = fact(null, 'mm')
+    expect(standBehind(none, { source: 'measured' })).toBe(none)
+    const disputed = { ...taken, rivals: [{ value: 230, source: 'client' as const }] }
+    expect(standBehind(disputed, { source: 'measured' }).rivals).toEqual(disputed.rivals)
   })
 })
 

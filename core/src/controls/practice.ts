@@ -80,7 +80,8 @@ export function missText(reader: Reader, s: Saber, miss: Miss): string {
   const other = miss.code === 'other' ? byId(s.controls, miss.row) : undefined
   return say(reader, 'practice.miss', {
     code: miss.code,
-    held: 'held' in miss ? secondsInWords(reader, miss.held) : '',
+    // What a hand did is told as far as a hand knows it.
+    held: 'held' in miss ? secondsInWords(reader, Math.round(miss.held * 10) / 10) : '',
     from: miss.code === 'tooShort' ? secondsInWords(reader, miss.from) : '',
     to: miss.code === 'tooLong' ? secondsInWords(reader, miss.to) : '',
     beeps: 'beeps' in miss ? (miss.beeps ?? 0) : 0,

@@ -33,4 +33,4 @@ export {
   missingText,
 } from './figure'
 export { formatFact } from './print'
-export { correct, retract, sameReading, setAnew, settle, state } from './write'
+export { correct, retract, sameReading, setAnew, settle, standBehind, state } from './write'

@@ -100,6 +100,18 @@ export const correct = <F extends AnyFact<unknown>>(old: F, next: Partial<Claim<
     ? old
     : joined(replaced(old, { ...asClaim(old), ...next } as Claim<unknown>, 'corrected'))
 
+/**
+ * The same value of another source: whoever says so, on that day, stands behind it now, and by what means it came about before
+ * says nothing of that. What was said before is kept. The same source said again changes nothing.
+ */
+export function standBehind<F extends AnyFact<unknown>>(old: F, said: Pick<Claim, 'source' | 'by' | 'on'>): F {
+  if (old.source === said.source || old.value === null) return old
+  const tol = old.tol === undefined ? {} : { tol: old.tol }
+  return joined(
+    replaced(old, { value: old.value, ...tol, ...said }, old.source === 'assumed' ? 'assumed' : 'corrected'),
+  )
+}
+
 /** Takes a value back: unknown again, with all that was said kept in the trail. */
 export function retract<F extends AnyFact<unknown>>(old: F): F {
   const { rivals, ...rest } = old

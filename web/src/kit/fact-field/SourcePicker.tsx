@@ -1,5 +1,7 @@
 import { Listbox, ListboxButton, ListboxOption, ListboxOptions } from '@headlessui/react'
-import { type AnyFact, correct, SOURCE_WORDS, SOURCES, type Source } from '@nubrin/core/facts'
+import { type AnyFact, SOURCE_WORDS, SOURCES, type Source, standBehind } from '@nubrin/core/facts'
+import { todayIso } from '../../data'
+import { useSession } from '../../store/session'
 
 const SHORT: Record<Source, string> = { ...SOURCE_WORDS, configured: 'on the board' }
 /** Sources that stand as plain fact. */
@@ -17,8 +19,12 @@ export function SourcePicker<F extends AnyFact<unknown>>({
   compact: boolean
   onCommit: (f: F) => void
 }) {
+  const me = useSession((s) => s.person?.name)
   return (
-    <Listbox value={value.source} onChange={(source: Source) => onCommit(correct(value, { source }))}>
+    <Listbox
+      value={value.source}
+      onChange={(source: Source) => onCommit(standBehind(value, { source, on: todayIso(), ...(me ? { by: me } : {}) }))}
+    >
       <ListboxButton
         className={`truncate underline decoration-dotted underline-offset-2 ${compact ? '[font-stretch:72%]' : ''} ${PLAIN.has(value.source) ? 'text-quiet' : 'text-brass'}`}
         aria-label={`Source of ${label}: ${SOURCE_WORDS[value.source]}`}
