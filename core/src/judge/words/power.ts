@@ -241,6 +241,12 @@ export const powerWords: WordsOf<typeof rules> = {
   portEnd: {
     rule: 'What a port needs at its other end is said: without the lead and the supply nobody can use it.',
     says: {
+      passes: (p) => ({
+        title: `Does the blade’s current pass ${p.port}?`,
+        detail:
+          'It is rated to switch it: with a plug in, or a key, the contact opens. Then it is held against that rating.',
+        remedy: 'Say so at Fit, or that it only charges.',
+      }),
       blank: (p) => ({
         title: `${p.port}: with which lead, from what?`,
         detail: 'The client has to know what goes into it, and what that lead is plugged into.',

@@ -105,9 +105,13 @@ function Port(props: Props) {
         onEdit={props.onEdit}
       />
       <Charger {...props} />
-      <CheckBox {...bound(props.part, props.onEdit).tick('switched')}>
-        the blade’s current passes it, and a plug cuts it
-      </CheckBox>
+      <YesNoCell
+        title="the blade’s current passes it"
+        label="The blade’s current passes it, and a plug cuts it"
+        of={props.part}
+        field="switched"
+        onEdit={props.onEdit}
+      />
     </>
   )
 }
