@@ -83,8 +83,15 @@ describe('the shape of the handoff', () => {
           (b): b is Extract<Block, { kind: 'steps' }> =>
             b.kind === 'steps' && b.steps[0]!.text === p.steps[0]!.text && b.steps.length === p.steps.length,
         )
+        // Own words on how a cell goes in have what is recorded of its poles beside them.
+        const poles = (st: (typeof p.steps)[number]) => {
+          const cell = s.parts.find((q) => q.kind === 'cell' && `part:${q.id}` === (st.act?.at ?? st.place))
+          const end = cell?.faces?.value
+          const own = p.task === 'cellIn' && end && (!st.act || st.ownWords)
+          return own ? [`As recorded: plus pole towards the ${end}.`] : []
+        }
         expect(found?.steps.map((x) => [x.text, x.tool, x.caution])).toEqual(
-          p.steps.map((x) => [x.text, x.tool, x.caution]),
+          p.steps.map((x) => [x.text, x.tool, [...poles(x), x.caution].filter(Boolean).join(' ') || undefined]),
         )
       }
     }

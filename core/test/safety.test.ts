@@ -166,7 +166,7 @@ describe('LEDs die by die', () => {
   test('a resistor that lets a die over its rating stops; so does none', () => {
     // (4.2 − 3.3) V ÷ 0.2 Ω = 4.5 A on 1 A.
     const { s, p } = withLed({ dies: [blue('r')] }, ohms('r', 0.2), sink(9))
-    expect(dieFaults(s, p)).toEqual([{ code: 'over', die: 'blue', amps: expect.closeTo(4.5, 9), takes: 1, ohms: 0.2 }])
+    expect(dieFaults(s, p)).toEqual([{ code: 'over', id: 'd-blue', die: 'blue', amps: expect.closeTo(4.5, 9), takes: 1, ohms: 0.2 }])
     expect(faults({ fed: 'resistor', dies: [blue()] }, sink(9))).toEqual(['unlimited'])
     expect(faults({ dies: [blue()] }, sink(9))).toEqual(['howFed'])
     // Resistors that are not named are asked whose they are, elsewhere.

@@ -1,6 +1,8 @@
-import { fact } from '@nubrin/core/facts'
+import { fact, stated } from '@nubrin/core/facts'
 import type { Level } from '@nubrin/core/judge'
-import type { Commission, Saber } from '@nubrin/core/record'
+import { restedOn } from '@nubrin/core/proof'
+import type { Commission, Die, FittedPart, Saber } from '@nubrin/core/record'
+import { beatMark, toldNow } from '@nubrin/core/script'
 
 type Mutation = (s: Saber, c: Commission) => unknown
 const part = (s: Saber, kind: string) => s.parts.find((p) => p.kind === kind)!
@@ -9,6 +11,35 @@ const mm = (v: number, tol?: number) => fact(v, 'mm', 'measured', tol === undefi
 const chargedInBay = (s: Saber) => {
   s.parts = s.parts.filter((p) => p.kind !== 'charger' && p.kind !== 'chargePort')
   s.parts.push({ id: 'bay', kind: 'charger', name: 'the bay', specs: { chargeCurrent: fact(1, 'A') } })
+}
+/** Charged by a port that ends at so much, V. */
+const chargesTo = (s: Saber, volts: number) => {
+  part(s, 'cell').specs.fullVolts = fact(4.2, 'V')
+  s.parts = s.parts.filter((p) => p.kind !== 'charger')
+  s.parts.push({ id: 'port', kind: 'chargePort', name: 'port', specs: { chargeVolts: fact(volts, 'V') } })
+}
+/** Two cells in series, charged by a port. */
+const inSeries = (s: Saber, more: Partial<FittedPart>) => {
+  chargesTo(s, 8.4)
+  s.parts.push({ ...structuredClone(part(s, 'cell')), id: 'second' })
+  for (const p of s.parts) if (p.kind === 'cell') p.wiring = 'series'
+  Object.assign(part(s, 'chargePort'), more)
+}
+const die = (name: string, vf: number, mA: number): Die => ({
+  ...{ id: `die-${name}`, name, colour: stated('#ffffff', 'datasheet') },
+  ...{ forwardVolts: fact(vf, 'V'), current: fact(mA, 'mA') },
+})
+/** An in-hilt module, with a resistor of so many ohms. */
+const lamp = (s: Saber, led: Partial<FittedPart>, ohms?: number) => {
+  part(s, 'cell').specs.fullVolts = fact(4.2, 'V')
+  s.parts.push({ id: 'lamp', kind: 'inHiltLed', name: 'lamp', specs: {}, ...led })
+  if (ohms !== undefined) s.parts.push({ id: 'res', kind: 'resistor', name: 'res', specs: { ohms: fact(ohms, 'Ω') } })
+}
+const keyed = (s: Saber, does?: Saber['keyDoes']) => {
+  s.parts = s.parts.filter((p) => p.kind !== 'killSwitch')
+  s.parts.push({ id: 'key', kind: 'killKey', name: 'the key', specs: {} })
+  s.cutPower = 'killKey'
+  if (does) s.keyDoes = does
 }
 /** Each way a check speaks, with the figures worked by hand. */
 type Way = [check: string, what: string, change: Mutation, level: Level, title: RegExp, detail: RegExp]
@@ -342,4 +373,257 @@ export const SPEAKS: Way[] = [
     title,
     new RegExp(`^Promised for ${day}`),
   ]),
+  [
+    'screwPlace',
+    'a screw before the pommel',
+    (s) => void (s.hilt.fasteners[0]!.at = mm(-3)),
+    'stop',
+    /is not on the hilt$/,
+    /^It is at −3 mm; the hilt is /,
+  ],
+  [
+    'screwPlace',
+    'two screws in one place',
+    (s) => {
+      const [a, b] = s.hilt.fasteners
+      Object.assign(b!, { at: a!.at, clock: a!.clock })
+    },
+    'stop',
+    /are in one place$/,
+    /cut into each other/,
+  ],
+  [
+    'screwPlace',
+    'a screw in a window',
+    (s) => {
+      const o = s.hilt.openings.find((x) => x.face !== 'rear' && x.kind !== 'screwHole')!
+      Object.assign(s.hilt.fasteners[0]!, { at: o.at, clock: o.clock })
+    },
+    'stop',
+    / stands in /,
+    /no thread holds/,
+  ],
+  [
+    'chargeEnd',
+    'a charger of other cells',
+    (s) => chargesTo(s, 3.65),
+    'stop',
+    /ends at 3\.65 V; these cells are full at 4\.2 V$/,
+    /made for other cells/,
+  ],
+  [
+    'chargeEnd',
+    'a gentle end',
+    (s) => chargesTo(s, 4.1),
+    'note',
+    /ends at 4\.1 V, a little before full$/,
+    /kind to the cell/,
+  ],
+  [
+    'chargeEnd',
+    'two in series without a balance',
+    (s) => inSeries(s, { balances: false }),
+    'stop',
+    /does not keep 2 cells in series level$/,
+    /charged too far/,
+  ],
+  [
+    'chargeEnd',
+    'two in series of which nobody said',
+    (s) => inSeries(s, {}),
+    'caution',
+    /^Does port keep 2 cells in series level\?$/,
+    /charged too far/,
+  ],
+  [
+    'chargeEnd',
+    'a charge without end',
+    (s) => inSeries(s, { balances: true, endsCharge: false }),
+    'stop',
+    /^port does not end its charge$/,
+    /can burn/,
+  ],
+  [
+    'dies',
+    'red and blue on one resistor',
+    (s) => lamp(s, { through: 'res', dies: [die('red', 2.1, 350), die('blue', 3.3, 350)] }, 10),
+    'stop',
+    /^lamp: unlike dies side by side on one resistor$/,
+    /^red 2\.1 V; blue 3\.3 V\./,
+  ],
+  [
+    // (4.2 − 3.3) V ÷ 0.2 Ω.
+    'dies',
+    'a fifth of an ohm before one ampere',
+    (s) => lamp(s, { through: 'res', dies: [die('blue', 3.3, 1000)] }, 0.2),
+    'stop',
+    /^blue: 4\.5 A, rated 1 A$/,
+    /behind 0\.2 Ω\.$/,
+  ],
+  [
+    'dies',
+    'two in series that want more than there is',
+    (s) => lamp(s, { through: 'res', joined: 'series', dies: [die('one', 3.3, 350), die('two', 3.3, 350)] }, 1),
+    'stop',
+    /^lamp stays dark$/,
+    /want 6\.6 V; full, the pack has 4\.2 V\.$/,
+  ],
+  [
+    'dies',
+    'more heat than the sink carries off',
+    (s) => {
+      lamp(s, { fed: 'driver', dies: [die('white', 3, 1000)] })
+      s.parts.push({ id: 'sink', kind: 'heatsink', name: 'sink', specs: { ratedWatts: fact(2, 'W') } })
+    },
+    'stop',
+    /^lamp: 3 W of heat, 2 W carried off$/,
+    /^By sink\./,
+  ],
+  [
+    'dies',
+    'heat that goes nowhere',
+    (s) => lamp(s, { fed: 'driver', dies: [die('white', 3, 1000)] }),
+    'caution',
+    /^lamp: where does its heat go\?$/,
+    /^3 W with every die on/,
+  ],
+  [
+    'cutOff',
+    'a key of which nobody said what it does',
+    (s) => keyed(s),
+    'caution',
+    /^the key: does it cut the power in, out or turned\?$/,
+    /not recorded/,
+  ],
+  [
+    'cutOff',
+    'a key that changes nothing',
+    (s) => keyed(s, { out: 'closed', in: 'closed' }),
+    'stop',
+    /^the key cuts nothing$/,
+    /closed wherever the key is/,
+  ],
+  [
+    'boardSpace',
+    'a tap behind a hold that has led elsewhere',
+    (s) => {
+      const off = s.controls.find((r) => r.does === 'retract' && r.gesture === 'hold')!
+      Object.assign(off, { hold: fact(0.6, 's'), release: 'reached' })
+      const other = s.inputs.find((i) => i.id !== off.input)!.id
+      s.controls.push({
+        id: 'hx',
+        mode: off.mode,
+        pose: 'any',
+        input: off.input,
+        other,
+        gesture: 'holdThenTap',
+        hold: fact(0.5, 's'),
+        does: 'track',
+        status: 'configured',
+      })
+    },
+    'stop',
+    /^“play a track” cannot be made$/,
+    /^Held for 600 ms,/,
+  ],
+  [
+    'boardSpace',
+    'a chord in an order beside the same in none',
+    (s) => {
+      const [a, b] = s.inputs
+      const row = {
+        mode: s.modes.find((m) => m.is === 'lit')!.id,
+        pose: 'any',
+        gesture: 'chord',
+        status: 'configured',
+      } as const
+      s.controls.push(
+        { ...row, id: 'ca', input: b!.id, other: a!.id, ordered: true, does: 'lock' },
+        { ...row, id: 'cb', input: a!.id, other: b!.id, does: 'surge' },
+      )
+    },
+    'stop',
+    /^“lock” and “surge” are one chord$/,
+    /same two buttons/,
+  ],
+  [
+    'boardSpace',
+    'two taps within a twentieth of a second',
+    (s) => {
+      s.timing.tapGap = fact(0.05, 's')
+      s.controls.find((r) => r.gesture === 'tap')!.times = 2
+    },
+    'caution',
+    /^No hand taps again within 50 ms$/,
+    /^It is asked for by/,
+  ],
+  [
+    'boardSpace',
+    'a row of one preset where only another leads',
+    (s) => {
+      const off = s.modes.find((m) => m.is === 'off')!.id
+      const [p, q] = s.presets
+      const base = { pose: 'any', gesture: 'tap', status: 'configured', input: s.inputs[0]!.id } as const
+      s.modes = [...s.modes.filter((m) => m.is === 'off' || m.is === 'lit'), { id: 'far', name: 'far', is: 'muted' }]
+      s.controls = [
+        { ...base, id: 'go', mode: off, does: 'mute', to: 'far', presets: [p!.id] },
+        { ...base, id: 'back', mode: 'far', gesture: 'hold', hold: fact(1, 's'), does: 'unmute', to: off },
+        { ...base, id: 'only', mode: 'far', does: 'quote', presets: [q!.id] },
+        { ...base, id: 'next', mode: off, times: 2, does: 'nextPreset' },
+      ]
+    },
+    'caution',
+    /^“play a quote” is never reached in its preset$/,
+    /nothing leads to its mode there/,
+  ],
+  [
+    'poles',
+    'a cell pushed in with the wrong pole first',
+    (s) => {
+      s.parts = [{ ...part(s, 'cell'), faces: stated('emitter', 'measured'), leads: stated('minus', 'measured') }]
+      s.hilt.sockets = []
+      s.blades = []
+      for (const x of s.hilt.sections.slice(1)) x.joint = { kind: 'glue' }
+    },
+    'stop',
+    /: minus first would lie the wrong way round$/,
+    /^It goes in at the pommel end, and its plus pole looks to the emitter\.$/,
+  ],
+  [
+    'untested',
+    'another speaker since the test of the volume',
+    (s) => {
+      const t = s.tests.find((x) => x.key === 'volume')!
+      t.readings.at(-1)!.rested = restedOn(s, t)
+      part(s, 'speaker').specs.impedance = fact(6, 'Ω')
+    },
+    'stop',
+    /^Test again: /,
+    /^Changed since its last reading: Speaker/,
+  ],
+  [
+    'stale',
+    'a film of a beat that says something else by now',
+    (s) => {
+      const b = s.beats[1]!
+      s.takes = [{ id: 'take', at: '2026-11-20T10:00:00Z', marks: [{ beat: b.id, atMs: 0, was: beatMark(s, b) }] }]
+      b.seconds = 9
+      b.by = 'own'
+      b.say = 'Other words.'
+    },
+    'caution',
+    /^The film of 2026-11-20 shows what is otherwise by now$/,
+    /^beat 2, “Other words\.”$/,
+  ],
+  [
+    'afterwards',
+    'a record issued before a control changed',
+    (s, c) => {
+      c.handoff.issued.at(-1)!.told = toldNow(c)
+      s.controls.find((r) => r.hold)!.hold = fact(3, 's', 'configured')
+    },
+    'caution',
+    /^Handoff 1 tells otherwise by now$/,
+    /^Changed: /,
+  ],
 ]

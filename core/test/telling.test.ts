@@ -218,7 +218,7 @@ describe('access and proof', () => {
     const cell = s.parts.find((p) => p.kind === 'cell')!
     Object.assign(cell, { landmark: 'dot to the front', protected: true, removable: true })
     const text = () => cautionsOf(MAKER, s).find((c) => c.key === 'cell')!.text
-    expect(text()).toContain('Polarity: dot to the front.')
+    expect(text()).toContain('Polarity: plus pole towards the emitter; dot to the front.')
     expect(text()).toContain('Use a protected cell')
     cell.removable = false
     expect(text()).not.toMatch(/Polarity|protected cell/)

@@ -5,6 +5,7 @@ import { packOf } from './pack'
 
 /** One die as it is judged: its forward voltage, V, the most it takes for good, A, and the resistor of its own. */
 interface DieFigures {
+  id: string
   name: string
   forward: number | undefined
   amps: number | undefined
@@ -23,13 +24,13 @@ export function diesOf(p: FittedPart): DieFigures[] | undefined {
   const amps = (mA: number | undefined) => (mA === undefined ? undefined : mA / 1000)
   if (p.dies?.length)
     return p.dies.map((d) => ({
-      ...{ name: d.name, forward: known(d.forwardVolts), amps: amps(known(d.current)), through: d.through },
+      ...{ id: d.id, name: d.name, forward: known(d.forwardVolts), amps: amps(known(d.current)), through: d.through },
       colour: known(d.colour),
     }))
   if ((known(p.specs.dies) ?? 1) > 1) return undefined
   return [
     {
-      ...{ name: p.name, forward: known(p.specs.forwardVolts), amps: amps(known(p.specs.channelCurrent)) },
+      ...{ id: p.id, name: p.name, forward: known(p.specs.forwardVolts), amps: amps(known(p.specs.channelCurrent)) },
       ...{ through: p.through, colour: undefined },
     },
   ]
@@ -48,7 +49,7 @@ export type DieFault =
   /** Nothing limits the current. */
   | { code: 'unlimited' }
   /** A die gets more than it takes, A. */
-  | { code: 'over'; die: string; amps: number; takes: number; ohms: number }
+  | { code: 'over'; id: string; die: string; amps: number; takes: number; ohms: number }
   /** Dies in series want more than the pack gives when it is full, V. */
   | { code: 'dark'; wants: number; pack: number }
   /** Nobody has said what limits the current. */
@@ -75,14 +76,14 @@ function onResistor(saber: Saber, p: FittedPart, dies: readonly DieFigures[]): D
   const volts = full === undefined ? undefined : full * pack.series
   const sum = (xs: (number | undefined)[]) =>
     xs.reduce<number | undefined>((a, x) => (a === undefined || x === undefined ? undefined : a + x), 0)
-  const over = (die: string, amps: number, takes: number, ohms: number): DieFault[] =>
-    amps > takes * (1 + TOLERANCE) + 1e-9 ? [{ code: 'over', die, amps, takes, ohms }] : []
+  const over = ({ id, name }: DieFigures, amps: number, takes: number, ohms: number): DieFault[] =>
+    amps > takes * (1 + TOLERANCE) + 1e-9 ? [{ code: 'over', id, die: name, amps, takes, ohms }] : []
   const shared = dies.filter((d) => !d.through || d.through === p.through)
   const own = dies.filter((d) => d.through && d.through !== p.through)
   const out: DieFault[] = own.flatMap((d): DieFault[] => {
     const ohms = ohmsOf(d.through)
     if (ohms === undefined || volts === undefined || d.forward === undefined || d.amps === undefined) return []
-    return over(d.name, Math.max(0, volts - d.forward) / ohms, d.amps, ohms)
+    return over(d, Math.max(0, volts - d.forward) / ohms, d.amps, ohms)
   })
   if (!shared.length) return out
   const series = p.joined === 'series' && shared.length > 1
@@ -108,7 +109,7 @@ function onResistor(saber: Saber, p: FittedPart, dies: readonly DieFigures[]): D
   const weakest = shared
     .flatMap((d) => (d.amps === undefined ? [] : [{ ...d, amps: d.amps }]))
     .toSorted((a, b) => a.amps - b.amps)[0]
-  return weakest ? [...out, ...over(weakest.name, each, weakest.amps, ohms)] : out
+  return weakest ? [...out, ...over(weakest, each, weakest.amps, ohms)] : out
 }
 
 /** The heat of a module with every die on, taken as all that it draws, W. */

@@ -217,7 +217,7 @@ export const fitWords: WordsOf<typeof rules> = {
     rule: 'Diametral clearance: below 0 will not enter, to 0.05 tight, to 0.20 snug, to 0.40 loose, beyond it the wrong size.',
     says: {
       unknown: (p) => ({
-        title: `${p.blade}: fit in the ${p.socket} unknown`,
+        title: `${p.what === 'sleeve' ? `The adapter of ${p.blade}` : p.blade}: fit in ${p.what === 'tubeInSleeve' ? 'its adapter' : `the ${p.socket}`} unknown`,
         detail: `not calculable, needs ${SIZES[p.what][p.needs]}`,
         remedy: 'Measure it.',
       }),

@@ -1,5 +1,4 @@
-import { known } from '@nubrin/core/facts'
-import { judgeSocket, SOCKET_WORDS } from '@nubrin/core/fit'
+import { judgedSeats, SOCKET_WORDS, type SocketFit } from '@nubrin/core/fit'
 import type { Blade, Saber } from '@nubrin/core/record'
 import { formatNumber, MAKER } from '@nubrin/core/units'
 import { useState } from 'react'
@@ -57,6 +56,11 @@ export function Blades({ saber }: { saber: Saber }) {
   )
 }
 
+const BAD: ReadonlySet<SocketFit['kind']> = new Set(['willNotEnter', 'wrongSize'])
+const WORSE: readonly SocketFit['kind'][] = ['willNotEnter', 'wrongSize', 'loose', 'tight', 'snug']
+const worstOf = (fits: readonly SocketFit[]) =>
+  fits.toSorted((a, b) => WORSE.indexOf(a.kind) - WORSE.indexOf(b.kind))[0]
+
 function BladeLine({
   saber,
   blade: b,
@@ -69,9 +73,10 @@ function BladeLine({
   onOpen: () => void
 }) {
   const k = saber.hilt.sockets.find((q) => q.id === b.socket)
-  const [bore, d] = [known(k?.bore), known(b.outside)]
-  const fit = bore !== undefined && d !== undefined ? judgeSocket(bore, d) : undefined
-  const bad = fit && ['willNotEnter', 'wrongSize'].includes(fit.kind)
+  const seats = judgedSeats(saber, b)
+  // Of a tube in its adapter the seat that fits worse is said.
+  const fit = seats.some((x) => !x.fit) ? undefined : worstOf(seats.flatMap((x) => x.fit ?? []))
+  const bad = fit && BAD.has(fit.kind)
   return (
     <button
       type="button"

@@ -31,7 +31,7 @@ function Through<T extends { through?: string }>({
       label={label}
       value={of.through ?? ''}
       options={['', ...resistors.map((r) => r.id as string)]}
-      words={(v) => resistors.find((r) => r.id === v)?.name ?? 'no resistor named'}
+      words={(v) => resistors.find((r) => r.id === v)?.name ?? 'none'}
       onCommit={(v) =>
         onEdit((x) => {
           if (v) x.through = v
@@ -88,13 +88,13 @@ export function LedModule({ saber, part: p, onEdit }: Props) {
               <ColourFactField label={`Colour of ${d.name}`} {...bound(d, edit(d.id)).given('colour')} />
             </Labelled>
             <FactField
-              label="forward voltage"
+              label="forward"
               of={Die.properties.forwardVolts}
               source="datasheet"
               {...bound(d, edit(d.id)).given('forwardVolts')}
             />
             <FactField
-              label="rated current"
+              label="rated"
               of={Die.properties.current}
               source="datasheet"
               {...bound(d, edit(d.id)).given('current')}

@@ -70,11 +70,7 @@ function Cell({ saber, part: p, onEdit }: Props) {
         words={(v) => (v === 'plus' ? 'the plus pole' : 'the minus pole')}
         {...bound(p, onEdit).given('leads')}
       />
-      <FactField
-        label="charged to, as shipped"
-        of={FittedPart.properties.charged}
-        {...bound(p, onEdit).given('charged')}
-      />
+      <FactField label="charged, shipped" of={FittedPart.properties.charged} {...bound(p, onEdit).given('charged')} />
       <TextCell
         title="which way round: the landmarks on this saber"
         span="col-span-2"
@@ -88,7 +84,7 @@ function Cell({ saber, part: p, onEdit }: Props) {
       <CheckBox checked={!!p.protected} onChange={(on) => onEdit((x) => void (x.protected = on))}>
         has its own protection
       </CheckBox>
-      <CheckBox {...bound(p, onEdit).tick('damaged')}>dented, swollen, wet or fallen</CheckBox>
+      <CheckBox {...bound(p, onEdit).tick('damaged')}>damaged</CheckBox>
     </>
   )
 }

@@ -16,7 +16,7 @@ export const dies = check<Params>({
     each(saber.parts.filter(isModule), (p) =>
       dieFaults(saber, p).map((fault) => ({
         code: fault.code,
-        subject: `${p.id}-${fault.code}${'die' in fault ? `-${fault.die}` : ''}`.slice(0, 120),
+        subject: `${p.id}-${fault.code}${'id' in fault ? `-${fault.id}` : ''}`.slice(0, 120),
         level: STOPS.has(fault.code) ? ('stop' as const) : ('caution' as const),
         params: { ...fault, led: p.name } as never,
         refs: [`part:${p.id}` as const],
