@@ -1,11 +1,25 @@
 import { describe, expect, test } from '@jest/globals'
-import { cellsOf, cellsUnsent } from '@nubrin/core/box'
+import { carrierSays, cellsOf, cellsUnsent } from '@nubrin/core/box'
+import { compile, gestureText, secondsInWords, startOf } from '@nubrin/core/controls'
 import { fact, stated } from '@nubrin/core/facts'
+import { handedSaber } from '@nubrin/core/handoff'
 import { judgeCommission } from '@nubrin/core/judge'
 import { errand, goalsOf, KEY_MOVES, keyWays, leadsFrom, machineOf, planOff, run } from '@nubrin/core/machine'
 import { dieFaults, ledResistors, moduleCurrent, wrongEnds } from '@nubrin/core/power'
 import { changedSince, restedOn, standing, takeReading } from '@nubrin/core/proof'
-import { asCopy, type Commission, type Die, type FittedPart, type Saber } from '@nubrin/core/record'
+import {
+  ACTIONS,
+  asCopy,
+  type Commission,
+  type Die,
+  type FittedPart,
+  ORDERS,
+  readerOf,
+  type Saber,
+} from '@nubrin/core/record'
+import { compose } from '@nubrin/core/script'
+import { MAKER } from '@nubrin/core/units'
+import { say } from '@nubrin/core/words'
 import fc from 'fast-check'
 import { demo, done, TODAY } from './samples'
 
@@ -166,7 +180,9 @@ describe('LEDs die by die', () => {
   test('a resistor that lets a die over its rating stops; so does none', () => {
     // (4.2 − 3.3) V ÷ 0.2 Ω = 4.5 A on 1 A.
     const { s, p } = withLed({ dies: [blue('r')] }, ohms('r', 0.2), sink(9))
-    expect(dieFaults(s, p)).toEqual([{ code: 'over', id: 'd-blue', die: 'blue', amps: expect.closeTo(4.5, 9), takes: 1, ohms: 0.2 }])
+    expect(dieFaults(s, p)).toEqual([
+      { code: 'over', id: 'd-blue', die: 'blue', amps: expect.closeTo(4.5, 9), takes: 1, ohms: 0.2 },
+    ])
     expect(faults({ fed: 'resistor', dies: [blue()] }, sink(9))).toEqual(['unlimited'])
     expect(faults({ dies: [blue()] }, sink(9))).toEqual(['howFed'])
     // Resistors that are not named are asked whose they are, elsewhere.
@@ -412,6 +428,27 @@ describe('a test is as old as what it rests on', () => {
 })
 
 describe('cells that travel', () => {
+  test('built in and beside count as one number where the rule says so', () => {
+    const rule = (together: boolean) => ({
+      id: 'x',
+      name: 'X',
+      rules: (['inEquipment', 'withEquipment', 'alone'] as const).map((cells) => ({
+        cells,
+        abroad: false,
+        mostCells: 2,
+        together,
+        answer: 'taken' as const,
+      })),
+    })
+    const cells = [
+      { name: 'in', count: 2, are: 'inEquipment' as const },
+      { name: 'beside', count: 1, are: 'withEquipment' as const },
+      { name: 'alone', count: 1, are: 'alone' as const },
+    ]
+    const says = (together: boolean) => carrierSays(rule(together), false, cells).map((k) => k.answer)
+    expect(says(false)).toEqual(['taken', 'taken', 'taken'])
+    expect(says(true)).toEqual(['refused', 'refused', 'taken'])
+  })
   test('cells of one sort in two sabers are counted once, however the box was drafted', () => {
     const c = demo('reed-warden')
     const s = c.sabers[0]!
@@ -465,6 +502,59 @@ describe('cells that travel', () => {
     expect(codes(alone(), 'lithium')).toEqual(['unknown caution gate'])
     expect(codes(alone(60), 'lithium')).toEqual(['refused stop gate'])
     expect(codes(alone(30), 'lithium')).toEqual(['confirm caution gate'])
+  })
+})
+
+describe('what is said of controls', () => {
+  const reader = (language: 'en' | 'de') =>
+    readerOf({ ...demo('reed-warden'), client: { name: 'x', language }, writtenIn: language })
+  test.each(['en', 'de'] as const)('every doing has words of its own, and what is seen of it, in %s', (language) => {
+    for (const key of ['action', 'action.seen'] as const) {
+      const words = ACTIONS.map((action) => say(reader(language), key, { action }))
+      expect(words.filter((w, i) => words.indexOf(w) !== i)).toEqual([])
+    }
+  })
+  test('a time is said as it is recorded, and as about so where nobody made sure', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 20_000 }), (ms) => {
+        const said = secondsInWords(MAKER, ms / 1000)
+        const n = Number(/^[\d.]+/.exec(said)?.[0] ?? { half: 0.5 }[said.split(' ')[0]!] ?? ms / 1000)
+        expect(n).toBe(ms / 1000)
+      }),
+    )
+    const s = done()
+    const row = s.controls.find((r) => r.gesture === 'hold' && r.hold?.value)!
+    const about = (source: 'configured' | 'assumed' | 'recalled' | 'measured') =>
+      /about/.test(gestureText(MAKER, s, { ...row, hold: fact(2, 's', source) }))
+    expect((['configured', 'measured', 'assumed', 'recalled'] as const).map(about)).toEqual([false, false, true, true])
+  })
+  test('a board begins as loud as it is shipped', () => {
+    const at = (volume: number | null, steps: number | undefined) => {
+      const s = done()
+      s.use.volume = fact(volume, '%')
+      if (steps === undefined) delete s.settings.volumeSteps
+      else s.settings.volumeSteps = fact(steps, '×')
+      return startOf(compile(s)).volume
+    }
+    expect([at(100, 8), at(0, 8), at(50, 8), at(60, 10), at(null, 8), at(100, undefined)]).toEqual([8, 0, 4, 6, 4, 10])
+  })
+  test('claws are told before the hilt is taken in hand, in whatever order it is told', () => {
+    for (const order of ORDERS) {
+      const c = demo('reed-warden')
+      const s = c.sabers[0]!
+      s.order = order
+      s.hilt.sections.at(-1)!.sharp = true
+      const beats = compose(c, s)
+      const sharp = beats.findIndex((b) => b.covers.includes('caution:sharp'))
+      const first = beats.findIndex((b) => b.perform !== undefined)
+      expect(`${order} ${sharp >= 0 && sharp < first}`).toBe(`${order} true`)
+    }
+  })
+  test('what a client takes in hand knows what its key does', () => {
+    const s = done()
+    s.cutPower = 'killKey'
+    s.keyDoes = { out: 'closed', in: 'open' }
+    expect(handedSaber(s).keyDoes).toEqual(s.keyDoes)
   })
 })
 

@@ -102,10 +102,18 @@ export function startOf(b: Board): BoardState {
   const starts = startsOf(b.map, b.map.controls)
   return {
     ...{ t: 0, mode: starts.at(-1) ?? b.map.modes[0]?.id ?? '', pose: 'level', preset: 0 },
-    ...{ volume: Math.ceil(volumeSteps(b) / 2), colour: 0, choice: 0, cut: false, held: [], idle: 0, alone: 0 },
+    ...{ volume: volumeAtFirst(b), colour: 0, choice: 0, cut: false, held: [], idle: 0, alone: 0 },
   }
 }
 
+/** As loud as it is shipped, in steps of the board; half way up where nobody has said. */
+const volumeAtFirst = (b: Board): number => {
+  const shipped = known(b.map.use?.volume)
+  const steps = volumeSteps(b)
+  return shipped === undefined
+    ? Math.ceil(steps / 2)
+    : Math.min(steps, Math.max(0, Math.round((shipped / 100) * steps)))
+}
 const volumeSteps = (b: Board): number =>
   Math.max(1, Math.min(100, Math.round(known(b.map.settings.volumeSteps) ?? USUAL_STEPS)))
 const presetAt = (b: Board, n: number): string | undefined => b.map.presets[n]?.id

@@ -66,7 +66,7 @@ export const handedFiles = (c: Commission): string[] => [...c.media.map((m) => m
 /** A saber as far as its drawing shows it, for a client's page: nothing of the shop's notes, sources, tests and repairs. */
 export const drawnSaber = (s: Saber): Saber => ({
   ...blankSaber(() => s.id, s.name, s.job),
-  ...{ cutPower: s.cutPower, order: s.order },
+  ...{ cutPower: s.cutPower, order: s.order, ...(s.keyDoes ? { keyDoes: s.keyDoes } : {}) },
   hilt: bare(s.hilt),
   parts: bare(s.parts),
   blades: bare(s.blades),

@@ -83,6 +83,8 @@ function needsOf(s: Saber, order: Order, list: readonly Telling[]): Map<string, 
   if (rank('inside') < rank('power')) {
     for (const k of ['task:powerOn', 'task:bladeIn', ...of('controls')]) need(k, 'task:close')
   } else for (const k of inside) if (k.startsWith('task:')) need(k, 'task:powerOff', 'task:bladeOut', ...live)
+  // Claws and edges are told before the hilt is taken in hand for anything.
+  for (const k of there) if (/^(task|control|assemble):/.test(k)) need(k, 'caution:sharp')
   need('task:charge', 'task:powerOff', 'task:bladeOut', 'task:close', ...live)
   return needs
 }
