@@ -35,10 +35,7 @@ test('power: the use changes the runtime, a figure opens to its inputs, and what
   // Every way to put it away, its own marked.
   for (const way of ['left on, blade off', 'asleep', 'in deep sleep', 'cell taken out'])
     expect((await page.getByRole('button', { name: new RegExp(way) }).count()) > 0, `${way} is told`).toBeTruthy()
-  expect(
-    (await page.getByRole('button', { name: /→ ?power cut/ }).count()) === 1,
-    'its own way is marked',
-  ).toBeTruthy()
+  expect((await page.getByRole('button', { name: /→ ?power cut/ }).count()) === 1, 'its own way is marked').toBeTruthy()
   await choose(page, 'Power is cut by', 'cellOut')
   await page.getByRole('button', { name: /→ ?cell taken out/ }).waitFor()
   await page.getByText(/A way to cut power is fitted but not named/).waitFor()

@@ -184,7 +184,9 @@ export class Visitor {
   async ask(method: string, path: string, body?: unknown): Promise<{ status: number; body: any }> {
     const res = await this.raw(method, path, body)
     const text = await res.text()
-    return { status: res.status, body: /json/.test(res.headers.get('content-type') ?? '') ? JSON.parse(text) : text }
+    const answer = /json/.test(res.headers.get('content-type') ?? '') ? JSON.parse(text) : text
+    if (res.status >= 400) inWords(`${method} ${path} ${res.status}`, answer)
+    return { status: res.status, body: answer }
   }
   async signIn(name = 'maren', password = 'brass-and-light') {
     const r = await this.ask('POST', '/session', { signIn: name, password })
@@ -200,6 +202,17 @@ export class Visitor {
     form.append('file', new Blob([bytes as Uint8Array<ArrayBuffer>]), name)
     return this.ask('POST', path, form)
   }
+}
+
+/** Every refusal says what was wrong, in words: as a whole, and of each field with its rule. */
+// biome-ignore lint/suspicious/noExplicitAny: an answer may be anything before it is looked at
+function inWords(asked: string, answer: any) {
+  const words = (v: unknown) => typeof v === 'string' && /\p{L}{3}/u.test(v)
+  if (!words(answer?.title) || !words(answer?.detail))
+    throw new Error(`${asked}: refused without words: ${JSON.stringify(answer)}`)
+  for (const p of answer.problems ?? [])
+    if (typeof p.path !== 'string' || !words(p.rule) || !words(p.message))
+      throw new Error(`${asked}: a problem without its rule or words: ${JSON.stringify(p)}`)
 }
 
 /** A ZIP of some entries. */

@@ -167,7 +167,11 @@ describe('keeping a commission', () => {
   test('which sabers carry this lot', async () => {
     const { record } = (await me.ask('POST', '/commissions', { title: 'Third Warden', model: 'reed-warden' })).body
     const of = async (lot: string) =>
-      (await me.ask('GET', `/recall?q=${lot}`)).body.carried as { commission: string; lot: string | null; part: string }[]
+      (await me.ask('GET', `/recall?q=${lot}`)).body.carried as {
+        commission: string
+        lot: string | null
+        part: string
+      }[]
     const carried = await of('L-2609')
     expect(carried).toContainEqual(
       expect.objectContaining({ saber: 'Reed Warden', lot: 'L-2609', kind: 'cell', place: 'rack' }),
@@ -487,6 +491,31 @@ describe('handing over', () => {
   test('the script leaves as Markdown and WebVTT', async () => {
     expect((await me.ask('GET', '/commissions/reed-warden/walkthrough.vtt')).body).toMatch(/^WEBVTT\n/)
     expect((await me.ask('GET', '/commissions/reed-warden/walkthrough.md')).body).toMatch(/^# Reed Warden: walkthrough/)
+  })
+})
+
+describe('the built interface', () => {
+  test('comes with the rules of what it may load; its files are kept by their names, and one that is gone is gone', async () => {
+    const page = await fetch(`${server.url}/`)
+    expect(page.headers.get('content-type')).toMatch(/^text\/html/)
+    expect(page.headers.get('cache-control')).toBe('no-cache')
+    const rules = page.headers.get('content-security-policy')!.split(';')
+    for (const rule of [
+      ...["default-src 'self'", "img-src 'self' data: blob:", "media-src 'self' blob:", "worker-src 'self' blob:"],
+      "style-src 'self' 'unsafe-inline'",
+    ])
+      expect(rules).toContain(rule)
+    const [file] = /\/assets\/[^"]+\.js/.exec(await page.text())!
+    const script = await fetch(`${server.url}${file}`)
+    expect([script.status, script.headers.get('cache-control')]).toEqual([200, 'public, max-age=31536000, immutable'])
+    expect((await fetch(`${server.url}/assets/none.js`)).status).toBe(404)
+    // Whatever else is asked for is the page, which finds its own way.
+    expect(await (await fetch(`${server.url}/commission/none`)).text()).toContain(file)
+  })
+  test('what is private is kept nowhere on the way', async () => {
+    for (const path of ['/rack', '/session', '/nowhere'])
+      expect((await me.raw('GET', path)).headers.get('cache-control')).toBe('private, no-store')
+    expect((await me.raw('GET', '/openapi.json')).headers.get('cache-control')).toBe('public, max-age=3600')
   })
 })
 
