@@ -133,6 +133,47 @@ describe('plans', () => {
       { numRuns: tries(600, 150) },
     )
   })
+  test('go round what may only be touched dead, where nothing makes it so', () => {
+    const free = (risk: number, ...after: Body[]): Assembly['joints'][Body]['ways'][number] => ({
+      how: risk ? 'pull' : 'slide',
+      towards: 'aside',
+      risk,
+      from: 'maker',
+      after,
+    })
+    const a: Assembly = {
+      joints: {
+        'part:live': {
+          body: 'part:live',
+          name: 'live',
+          held: [],
+          who: 'client',
+          loads: [],
+          blocked: [],
+          ways: [free(0)],
+          dark: true,
+        },
+        'part:it': {
+          body: 'part:it',
+          name: 'it',
+          held: [],
+          who: 'client',
+          loads: [],
+          blocked: [],
+          ways: [free(0, 'part:live'), free(3)],
+        },
+      },
+      ...{ screws: {}, spare: [], cells: true },
+    }
+    expect(planOff(a, atRest(a), ['part:it'])).toMatchObject({
+      ok: true,
+      risk: 3,
+      acts: [{ do: 'takeOff', at: 'part:it' }],
+    })
+    expect(planOff(a, atRest(a), ['part:live']).ok).toBe(false)
+    // With no current at all nothing is live.
+    expect(planOff({ ...a, cells: false }, atRest(a), ['part:it'])).toMatchObject({ ok: true, risk: 0 })
+  })
   test('lead there, touch nothing that is forbidden, and lead home again to the state of before', () => {
     fc.assert(
       fc.property(random, ({ a, target }) => {

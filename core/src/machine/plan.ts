@@ -31,6 +31,7 @@ const blockedBy = (a: Assembly, b: Body): Blocked[] => {
 /**
  * The ways of least risk, then of fewest acts, by which bodies come off: what must go before, before. Where a body has
  * several ways each is tried, and given up as soon as it is no better than the best. `among`: nothing else may come off.
+ * `barred`: what may not come off at all.
  */
 function choose(
   a: Assembly,
@@ -38,6 +39,7 @@ function choose(
   targets: readonly Body[],
   by: Hands,
   among?: ReadonlySet<Body>,
+  barred: (j: Joint) => boolean = () => false,
 ): Chosen | Blocked[] {
   let best: Chosen | undefined
   const blocked: Blocked[] = []
@@ -51,7 +53,7 @@ function choose(
       const b = open.pop()!
       if (isOff(st, b) || ways.has(b)) continue
       const j = a.joints[b]
-      if (!j || mayNot(j, by)) {
+      if (!j || mayNot(j, by) || barred(j)) {
         blocked.push(...blockedBy(a, b))
         return
       }
@@ -119,19 +121,27 @@ const finish = (a: Assembly, st: State, acts: Act[], risk: number): Plan => {
  */
 export function planOff(a: Assembly, st: State, targets: readonly Body[], by: Hands = 'client'): Plan {
   const plain = takeOff(a, st, targets, by)
-  if (plain.ok || !plain.live) return plain
+  if (a.cutter || !powered(a, st)) return plain
+  const dead = Object.values(a.joints).some((j) => j.dark && !j.cell)
+  if (!dead) return plain
   const first = Object.values(a.joints).filter((j) => (j.cell || j.contact) && !targets.includes(j.body))
-  const ways = first.flatMap((j) => {
-    const p = takeOff(a, st, [j.body, ...targets], by)
-    return p.ok ? [p] : []
-  })
+  const ways = [
+    plain,
+    // By ways that pass nothing of the kind, or with the board dead from then on.
+    takeOff(a, st, targets, by, (j) => j.dark === true && !j.cell),
+    ...first.map((j) => takeOff(a, st, [j.body, ...targets], by)),
+  ].flatMap((p) => (p.ok ? [p] : []))
   return ways.toSorted((p, q) => p.risk - q.risk || p.acts.length - q.acts.length)[0] ?? plain
 }
 
-type TakenOff = Extract<Plan, { ok: true }> | (Extract<Plan, { ok: false }> & { live?: true })
-
-function takeOff(a: Assembly, st: State, targets: readonly Body[], by: Hands): TakenOff {
-  const chosen = choose(a, st, targets, by)
+function takeOff(
+  a: Assembly,
+  st: State,
+  targets: readonly Body[],
+  by: Hands,
+  barred: (j: Joint) => boolean = () => false,
+): Plan {
+  const chosen = choose(a, st, targets, by, undefined, barred)
   if (Array.isArray(chosen)) return { ok: false, blocked: once(chosen) }
   const acts: Act[] = []
   const screws = { ...st.screws }
@@ -150,9 +160,7 @@ function takeOff(a: Assembly, st: State, targets: readonly Body[], by: Hands): T
     }
     acts.push({ do: 'takeOff', at: b, how: way.how, towards: way.towards })
   }
-  const { refused } = runAll(a, st, acts)
-  const plan = finish(a, st, acts, chosen.risk)
-  return plan.ok || refused?.why.code !== 'live' ? plan : { ...plan, live: true }
+  return finish(a, st, acts, chosen.risk)
 }
 
 /**
