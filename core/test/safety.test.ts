@@ -21,7 +21,7 @@ import { compose } from '@nubrin/core/script'
 import { MAKER } from '@nubrin/core/units'
 import { say } from '@nubrin/core/words'
 import fc from 'fast-check'
-import { demo, done, TODAY } from './samples'
+import { demo, done, tube as plainTube, TODAY } from './samples'
 
 const part = (s: Saber, kind: FittedPart['kind']) => s.parts.find((p) => p.kind === kind)!
 const found = (change: (s: Saber, c: Commission) => void, check: string) => {
@@ -584,6 +584,40 @@ describe('where screws are', () => {
     expect(codes(at(fx - 3.8, fd, { thread: 'M4' }), 'screwPlace')).toEqual(['meet stop gate'])
     expect(codes(at(ox, od), 'screwPlace')).toEqual(['inHole stop gate'])
     expect(codes(at(ox, od + 90), 'screwPlace')).toEqual([])
+    // Where an opening is that nobody has placed is not known.
+    for (const key of ['at', 'clock', 'length', 'width'] as const)
+      expect(
+        codes((s2) => {
+          at(ox, od)(s2)
+          const q = s2.hilt.openings.find((y) => y.id === o.id)!
+          q[key] = fact(null, key === 'clock' ? 'deg' : 'mm') as never
+        }, 'screwPlace'),
+      ).toEqual([])
+  })
+  test('openings are as far apart as the hilt is thick where they are', () => {
+    // 60° round a grip of 20 mm are 10.5 mm, round a pommel of 40 mm twice that; each is 12 mm wide.
+    const meet = (x: number) =>
+      codes((s) => {
+        Object.assign(
+          s,
+          plainTube([
+            [40, 40, 30],
+            [160, 20, 10],
+          ]),
+        )
+        const hole = (id: string, clock: number) => ({
+          id,
+          name: id,
+          kind: 'vent' as const,
+          at: fact(x, 'mm'),
+          clock: fact(clock, 'deg'),
+          length: fact(8, 'mm'),
+          width: fact(12, 'mm'),
+        })
+        s.hilt.openings = [hole('one', 0), hole('two', 60)]
+      }, 'openingPlace')
+    expect(meet(120)).toEqual(['meet stop gate'])
+    expect(meet(20)).toEqual([])
   })
 })
 
