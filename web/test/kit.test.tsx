@@ -283,3 +283,33 @@ describe('around', () => {
     quiet.mockRestore()
   })
 })
+
+describe('who stands behind a value', () => {
+  const picked = async (looked: boolean, choose: string) => {
+    const commits: Fact<'mm'>[] = []
+    render(
+      <FactField
+        label="rating"
+        value={fact(24, 'mm', 'assumed', { with: 'set on the drawing' })}
+        of={Section.properties.length}
+        looked={looked}
+        onCommit={(f) => void commits.push(f)}
+      />,
+    )
+    await user.click(screen.getByRole('button', { name: 'Source of rating: assumed' }))
+    const offered = screen.getAllByRole('option').map((o) => o.textContent)
+    await user.click(screen.getByRole('option', { name: choose }))
+    return { offered, commits }
+  }
+  test('a pole or a rating that was assumed becomes more only by looking', async () => {
+    const { offered, commits } = await picked(true, 'read off it')
+    expect(offered).toEqual(['measured', 'read off it', 'datasheet'])
+    expect(commits).toMatchObject([{ value: 24, source: 'read', on: expect.stringMatching(/^\d{4}-/) }])
+    expect(commits[0]!.with).toBeUndefined()
+    expect(commits[0]!.trail).toMatchObject([{ source: 'assumed', with: 'set on the drawing' }])
+  })
+  test('anything else by whoever says so', async () => {
+    const { offered } = await picked(false, 'from memory')
+    expect(offered.length).toBeGreaterThan(6)
+  })
+})

@@ -65,7 +65,16 @@ export {
   SPIGOTS,
   TAKEN_OF_SCREW,
 } from './schema/hilt'
-export { KINDS, type KindRule, kindRule, type PartKind, SPECS, type SpecKey, type SpecRule } from './schema/kinds'
+export {
+  KINDS,
+  type KindRule,
+  kindRule,
+  type PartKind,
+  RATINGS,
+  SPECS,
+  type SpecKey,
+  type SpecRule,
+} from './schema/kinds'
 export { Act, BY_ITSELF, HOWS, type How, Joint, MAY_OPEN, TOWARDS, type Towards, VERBS } from './schema/machine'
 export {
   CARRIES,

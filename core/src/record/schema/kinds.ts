@@ -43,6 +43,10 @@ export const SPECS = {
   cardBytes: { unit: '×', label: 'card size, MB', min: 16, max: 1e6 },
 } as const satisfies Record<string, SpecRule>
 export type SpecKey = keyof typeof SPECS
+/** What somebody may be hurt by when it is wrong: nobody stands behind it without having looked, or the sheet. */
+export const RATINGS: ReadonlySet<SpecKey> = new Set<SpecKey>([
+  ...(['contCurrent', 'pinCurrent', 'ratedWatts', 'chargeCurrent', 'chargeVolts', 'fullVolts', 'cutoffVolts'] as const),
+])
 
 /** How a part sits in the drawing and which specifications it should have before it can be judged. */
 export interface KindRule {

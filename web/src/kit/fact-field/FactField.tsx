@@ -24,6 +24,7 @@ export function FactField<U extends Unit>({
   hideLabel,
   compact,
   confirms,
+  looked,
 }: {
   label: string
   value: Fact<U> | undefined
@@ -37,6 +38,8 @@ export function FactField<U extends Unit>({
   compact?: boolean
   /** Enter on a value as it stands says that it was made sure of. */
   confirms?: boolean
+  /** It can hurt somebody: from an assumption it becomes more only by looking. */
+  looked?: boolean
 }) {
   const unit = unitOf(of) as U
   const field = useStated({ value, unit, source, compact: !!compact, confirms: !!confirms, onCommit })
@@ -72,7 +75,7 @@ export function FactField<U extends Unit>({
         <Refused why={field.wrong} className="text-[0.8rem]" />
       ) : value && stands !== undefined ? (
         <div className="flex items-baseline justify-between gap-1 text-[0.78rem]">
-          <SourcePicker label={label} value={value} compact={!!compact} onCommit={onCommit} />
+          <SourcePicker label={label} value={value} compact={!!compact} looked={!!looked} onCommit={onCommit} />
           {echo && !compact ? <span className="text-quiet shrink-0">{echo} in</span> : null}
         </div>
       ) : null}

@@ -4,6 +4,8 @@ import { todayIso } from '../../data'
 import { useSession } from '../../store/session'
 
 const SHORT: Record<Source, string> = { ...SOURCE_WORDS, configured: 'on the board' }
+/** What makes sure of a pole or a rating that was only assumed: somebody has looked, or has the sheet. */
+const LOOKED: readonly Source[] = ['measured', 'read', 'datasheet']
 /** Sources that stand as plain fact. */
 export const PLAIN = new Set<Source>(['measured', 'datasheet', 'configured', 'computed'])
 
@@ -12,11 +14,14 @@ export function SourcePicker<F extends AnyFact<unknown>>({
   label,
   value,
   compact,
+  looked,
   onCommit,
 }: {
   label: string
   value: F
   compact: boolean
+  /** It can hurt somebody: from an assumption it becomes more only by looking. */
+  looked?: boolean
   onCommit: (f: F) => void
 }) {
   const me = useSession((s) => s.person?.name)
@@ -33,7 +38,7 @@ export function SourcePicker<F extends AnyFact<unknown>>({
         {SHORT[value.source]}
       </ListboxButton>
       <ListboxOptions anchor="bottom start" className="border-ink bg-card z-60 border py-1 shadow-lg">
-        {SOURCES.filter((s) => s !== 'unknown').map((s) => (
+        {(looked && value.source === 'assumed' ? LOOKED : SOURCES.filter((s) => s !== 'unknown')).map((s) => (
           <ListboxOption key={s} value={s} className="data-focus:bg-ink data-focus:text-paper px-3 py-1.5">
             {SOURCE_WORDS[s]}
           </ListboxOption>

@@ -25,12 +25,18 @@ function useSaying() {
 }
 
 /** Where it comes from, and what contradicts it, under any worded fact. */
-function Standing<V extends string>({ label, value, onCommit, fresh }: Props<V> & { fresh: boolean }) {
+function Standing<V extends string>({
+  label,
+  value,
+  onCommit,
+  fresh,
+  looked = false,
+}: Props<V> & { fresh: boolean; looked?: boolean }) {
   if (!value || value.value === null) return null
   return (
     <>
       <div className="text-[0.78rem]">
-        <SourcePicker label={label} value={value} compact={false} onCommit={onCommit} />
+        <SourcePicker label={label} value={value} compact={false} looked={looked} onCommit={onCommit} />
       </div>
       {value.rivals?.length ? <Rivals label={label} value={value} focusNewest={fresh} onCommit={onCommit} /> : null}
     </>
@@ -105,7 +111,8 @@ export function ChoiceFactField<C extends string>({
   options,
   words,
   none = 'not recorded',
-}: Props<C> & { options: readonly C[]; words?: (v: C) => string; none?: string }) {
+  looked = false,
+}: Props<C> & { options: readonly C[]; words?: (v: C) => string; none?: string; looked?: boolean }) {
   const saying = useSaying()
   const stands = known(value)
   return (
@@ -121,7 +128,7 @@ export function ChoiceFactField<C extends string>({
           if (next && next !== value) onCommit(next)
         }}
       />
-      <Standing label={label} value={value} onCommit={onCommit} fresh={false} />
+      <Standing label={label} value={value} onCommit={onCommit} fresh={false} looked={looked} />
     </div>
   )
 }

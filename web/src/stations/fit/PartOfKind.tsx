@@ -67,6 +67,7 @@ function Cell({ saber, part: p, onEdit }: Props) {
       <ChoiceFactField
         label="goes in first"
         options={POLES}
+        looked
         words={(v) => (v === 'plus' ? 'the plus pole' : 'the minus pole')}
         {...bound(p, onEdit).given('leads')}
       />

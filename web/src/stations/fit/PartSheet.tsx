@@ -1,5 +1,5 @@
 import { kindRule, SPECS } from '@nubrin/core/parts'
-import { FACINGS, type FittedPart, type Saber, SpecMap } from '@nubrin/core/record'
+import { FACINGS, type FittedPart, RATINGS, type Saber, SpecMap } from '@nubrin/core/record'
 import type { Unit } from '@nubrin/core/units'
 import {
   bound,
@@ -47,6 +47,7 @@ export function PartSheet({ saber, part: p }: { saber: Saber; part: FittedPart }
         <ChoiceFactField
           label={p.kind === 'cell' ? 'plus pole faces' : 'its front faces'}
           options={FACINGS}
+          looked={p.kind === 'cell'}
           {...given('faces')}
         />
         <PartOfKind saber={saber} part={p} onEdit={set} />
@@ -61,6 +62,7 @@ export function PartSheet({ saber, part: p }: { saber: Saber; part: FittedPart }
             value={p.specs[k]}
             of={SpecMap.properties[k] as unknown as FactSchema<Unit>}
             source="datasheet"
+            looked={RATINGS.has(k)}
             onCommit={(v) => set((x) => Object.assign(x.specs, { [k]: v }))}
           />
         ))}
