@@ -136,7 +136,9 @@ export async function startServer(
     sql: async (query, values = [], url = db.ownerUrl) => {
       const c = await mariadb.createConnection(`${url}?connectTimeout=5000`)
       try {
-        return await c.query(query, values)
+        // A moment is written as the program writes it: in UTC, wherever this runs.
+        const utc = (v: unknown) => (v instanceof Date ? v.toISOString().replace('T', ' ').replace('Z', '') : v)
+        return await c.query(query, values.map(utc))
       } finally {
         await c.end()
       }
