@@ -20,7 +20,11 @@ export const lithium = check<{
   source: 'the carriers’ rule file, a stand-in; the carrier and the country decide',
   reads: ['order.packing', 'order.parcels', 'order.sabers', 'order.shipped', 'today'],
   run: ({ commission, today }) => {
-    const each = commission.parcels.map((k) => ({ k, carrier: carrierOf(k.carrier), refs: [refTo('parcel', k.id)] }))
+    const each = commission.parcels.map((k) => ({
+      ...{ k, carrier: carrierOf(k.carrier), refs: [refTo('parcel', k.id)] },
+      cells: cellsOf(commission, k),
+    }))
+    const unsent = commission.shipped ? 0 : cellsUnsent(commission)
     const says = each.flatMap(({ k, carrier, refs }) =>
       lithiumOf(commission, k).map((x) => ({
         ...x,
@@ -31,7 +35,7 @@ export const lithium = check<{
     const that = (answer: CarrierSays['answer']) => says.filter((x) => x.answer === answer)
     return [
       ...each
-        .map(({ k, carrier, refs }) => ({ k, refs, count: carrier ? 0 : countOf(cellsOf(commission, k)) }))
+        .map(({ k, carrier, refs, cells }) => ({ k, refs, count: carrier ? 0 : countOf(cells) }))
         .filter((x) => x.count)
         .map(({ k, refs, count }) => ({
           ...{ code: 'noCarrier' as const, subject: k.id, level: 'caution' as const, refs, gate: true },
@@ -58,8 +62,7 @@ export const lithium = check<{
               },
             ],
       ),
-      ...each.flatMap(({ k, refs }) => {
-        const cells = cellsOf(commission, k)
+      ...each.flatMap(({ k, refs, cells }) => {
         const poles = !k.polesCovered && cells.some((x) => x.are !== 'inEquipment')
         const wake = !k.cannotWake && cells.some((x) => x.are === 'inEquipment')
         return poles || wake
@@ -76,11 +79,11 @@ export const lithium = check<{
             ]
           : []
       }),
-      ...(cellsUnsent(commission) && !commission.shipped
+      ...(unsent
         ? [
             {
               ...{ code: 'noParcel' as const, subject: 'parcel', level: 'caution' as const, gate: true },
-              params: { count: cellsUnsent(commission) },
+              params: { count: unsent },
             },
           ]
         : []),

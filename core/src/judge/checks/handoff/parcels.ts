@@ -24,7 +24,9 @@ export const parcels = check<{
       ...{ k, weighs: known(k.mass), carrier: carrierOf(k.carrier), refs: [refTo('parcel', k.id)] },
       things: contentsOf(commission, k).length,
     }))
-    const full = each.filter((x) => x.things)
+    const full = each
+      .filter((x) => x.things)
+      .map((x) => ({ ...x, expected: x.weighs === undefined ? undefined : expectedMass(commission, x.k) }))
     return [
       ...each
         .filter((x) => !x.things)
@@ -32,8 +34,7 @@ export const parcels = check<{
           ...{ code: 'empty' as const, subject: k.id, level: 'caution' as const, refs },
           params: { to: k.to },
         })),
-      ...full.flatMap(({ k, weighs, refs }) => {
-        const expected = weighs === undefined ? undefined : expectedMass(commission, k)
+      ...full.flatMap(({ k, weighs, expected, refs }) => {
         if (weighs === undefined || !expected?.ok) return []
         if (Math.abs(weighs - expected.value) <= Math.max(APART.grams, APART.share * expected.value)) return []
         return [
@@ -43,8 +44,7 @@ export const parcels = check<{
           },
         ]
       }),
-      ...full.flatMap(({ k, weighs, refs }) => {
-        const expected = weighs === undefined ? undefined : expectedMass(commission, k)
+      ...full.flatMap(({ k, expected, refs }) => {
         return expected && !expected.ok
           ? [
               {
