@@ -1,4 +1,4 @@
-import { type Commission, keyOf, type OWNERS, refTo, type Saber, type SUPPLIES } from '../record'
+import { adapterSupply, type Commission, keyOf, type OWNERS, refTo, type Saber, type SUPPLIES } from '../record'
 import type { Reader } from '../units'
 import { say } from '../words'
 
@@ -64,7 +64,7 @@ function ofSaber(reader: Reader, s: Saber, several: boolean): (PackingLine & { l
       ...(b.use === 'toBuy' ? HOW.notSupplied : {}),
     }))
   const sleeves = s.blades.flatMap((b) => {
-    const supplied = b.adapter?.supplied ?? (b.use === 'toBuy' ? 'notSupplied' : 'shop')
+    const supplied = adapterSupply(b)
     return b.adapter && b.use !== 'demo' && supplied !== 'bench'
       ? [{ key: `adapter:${b.id}`, what: b.adapter.name, quantity: 1, ...HOW[supplied] }]
       : []

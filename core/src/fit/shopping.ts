@@ -1,5 +1,5 @@
 import { known } from '../facts'
-import type { Blade, Saber } from '../record'
+import { adapterSupply, type Blade, type Saber } from '../record'
 import { formatNumber, MAKER, mmAndInch } from '../units'
 import { say, whether } from '../words'
 import { exposed, socketOf } from './blade/exposed'
@@ -34,7 +34,7 @@ export const shoppingList = (saber: Saber): Shopping[] =>
 /** The sleeve that goes with a blade, where the client has to get it: with the blade, or by itself. */
 function sleeve(blade: Blade, put: (v: string | undefined, need: ShoppingNeed) => void) {
   const { adapter } = blade
-  if (!adapter || (adapter.supplied ?? (blade.use === 'toBuy' ? 'notSupplied' : 'shop')) !== 'notSupplied') return
+  if (!adapter || adapterSupply(blade) !== 'notSupplied') return
   const [outside, bore, length] = [known(adapter.outside), known(adapter.bore), known(adapter.length)]
   put(
     outside === undefined || bore === undefined

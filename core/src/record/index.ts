@@ -123,6 +123,7 @@ export {
 } from './schema/whole'
 export { choicesAt, OPEN_BECAUSE, type OpenBecause, type OpenFact, openFacts, schemaAt } from './walk/desk'
 export {
+  adapterSupply,
   byId,
   comesApart,
   hasCutOff,

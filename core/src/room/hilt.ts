@@ -285,3 +285,13 @@ export function spanOf(part: FittedPart): { x0: number; x1: number } | undefined
   const length = known(part.specs.length) ?? known(part.specs.diameter)
   return at === undefined || length === undefined ? undefined : { x0: at, x1: at + length }
 }
+
+/** How far two places are from each other round the hilt, mm, on the outside halfway between them. */
+export function roundApart(
+  shape: HiltShape,
+  a: { at: number; clock: number },
+  b: { at: number; clock: number },
+): number {
+  const r = (outerAt(shape, (a.at + b.at) / 2) ?? 34) / 2
+  return (Math.abs(((a.clock - b.clock + 540) % 360) - 180) * Math.PI * r) / 180
+}

@@ -44,6 +44,7 @@ export {
   outerAt,
   type Piece,
   type PlacedSection,
+  roundApart,
   sectionAt,
   sideOpenings,
   socketSpan,

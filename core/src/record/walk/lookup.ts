@@ -1,3 +1,4 @@
+import type { Blade } from '../schema/blade'
 import type { Arrival, Commission, Request } from '../schema/commission'
 import type { Fastener, Section, Socket } from '../schema/hilt'
 import { type Kind, partsOfRef, type Ref, refTo } from '../schema/ref'
@@ -93,3 +94,6 @@ export const onlyOffered = (r: Request): boolean => r.shape === 'offered' && !r.
 /** Wishes of which the client is told: all that were asked or accepted, and the maker's own ideas that came to something. */
 export const toldWishes = (c: Commission): Request[] =>
   c.requests.filter((r) => !onlyOffered(r) && (r.shape !== 'ownIdea' || r.status === 'met' || r.status === 'changed'))
+
+/** Who supplies the adapter of a blade, where it is not said: it goes with the blade, from the shop or bought by the client. */
+export const adapterSupply = (b: Blade) => b.adapter?.supplied ?? (b.use === 'toBuy' ? 'notSupplied' : 'shop')

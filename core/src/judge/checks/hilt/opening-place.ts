@@ -1,6 +1,6 @@
 import { known } from '../../../facts'
 import type { Opening } from '../../../record'
-import { type HiltShape, layOut, outerAt, sideOpenings } from '../../../room'
+import { type HiltShape, layOut, outerAt, roundApart, sideOpenings } from '../../../room'
 import { check } from '../../check'
 
 export const openingPlace = check<{
@@ -78,8 +78,10 @@ function sharedBy(shape: HiltShape, a: Box, b: Box): { along: number; round: num
   const along = Math.min(a.x1, b.x1) - Math.max(a.x0, b.x0)
   if (along <= 0 || a.width === undefined || b.width === undefined) return undefined
   if (a.clock === undefined || b.clock === undefined) return undefined
-  const r = (outerAt(shape, (a.at + b.at) / 2) ?? 34) / 2
-  const turn = Math.abs(((a.clock - b.clock + 540) % 360) - 180)
-  const round = (a.width + b.width) / 2 - (turn * Math.PI * r) / 180
+  const [from, to] = [
+    { at: a.at, clock: a.clock },
+    { at: b.at, clock: b.clock },
+  ]
+  const round = (a.width + b.width) / 2 - roundApart(shape, from, to)
   return round > 0 ? { along, round } : undefined
 }

@@ -1,6 +1,6 @@
 import { known } from '../../../facts'
 import { type Fastener, purposeOf } from '../../../record'
-import { type HiltShape, layOut, outerAt, sideOpenings } from '../../../room'
+import { layOut, roundApart, sideOpenings } from '../../../room'
 import { check } from '../../check'
 
 /** How far a place may be off on paper, mm. */
@@ -44,7 +44,7 @@ export const screwPlace = check<{
       ...placed.flatMap((a, i) =>
         placed
           .slice(i + 1)
-          .filter((b) => Math.hypot(a.at - b.at, apart(shape, a, b)) < (a.d + b.d) / 2 - NEAR)
+          .filter((b) => Math.hypot(a.at - b.at, roundApart(shape, a, b)) < (a.d + b.d) / 2 - NEAR)
           .map((b) => ({
             ...{ ...base(a.f, b.f), code: 'meet' as const, subject: `${a.f.id}-${b.f.id}` },
             params: { a: a.f.name, b: b.f.name },
@@ -56,7 +56,7 @@ export const screwPlace = check<{
           .filter((o) => {
             const [at, long, wide, clock] = [known(o.at), known(o.length), known(o.width), known(o.clock)]
             if (at === undefined || long === undefined || wide === undefined || clock === undefined) return false
-            const round = apart(shape, p, { at, clock })
+            const round = roundApart(shape, p, { at, clock })
             return Math.abs(p.at - at) < long / 2 - NEAR && round < wide / 2 - NEAR
           })
           .map((o) => ({
@@ -80,10 +80,4 @@ function placeOf(f: Fastener): Placed[] {
   const [at, clock] = [known(f.at), known(f.clock)]
   const metric = /^M(\d+(?:\.\d+)?)/.exec(f.thread)?.[1]
   return at === undefined || clock === undefined ? [] : [{ f, at, clock, d: metric ? Number(metric) : 3 }]
-}
-
-/** How far two places are from each other round the hilt, mm. */
-function apart(shape: HiltShape, a: { at: number; clock: number }, b: { at: number; clock: number }): number {
-  const r = (outerAt(shape, (a.at + b.at) / 2) ?? 34) / 2
-  return (Math.abs(((a.clock - b.clock + 540) % 360) - 180) * Math.PI * r) / 180
 }
