@@ -5,6 +5,8 @@ import { type BrowserContext, test as base, expect, type Page } from '@playwrigh
 import type { Commission } from '../core/src/record'
 // @ts-expect-error a plain script without types, shared with npm run shots
 import { CHROMIUM } from '../scripts/lib/chromium.mjs'
+// @ts-expect-error a plain script without types, shared with npm run mutate
+import { planted } from '../scripts/lib/covered-page.mjs'
 // @ts-expect-error a plain script without types, shared with npm test
 import { shiftClock } from '../scripts/lib/shift-clock.mjs'
 import { type Server, startServer } from '../server/test/harness'
@@ -18,12 +20,14 @@ export interface Clock {
 }
 
 const goesBy = async (context: BrowserContext, { shift }: Clock) => {
+  await planted(context, () => running)
   if (shift) await context.addInitScript({ content: `(${shiftClock})(globalThis, ${shift})` })
   return context
 }
 
 /** A fresh shop for every file of tests, and a page on which nothing may go wrong unseen. */
 let usedBy = ''
+let running = ''
 export const test = base.extend<
   { folder: string; fresh: undefined; quiet: undefined; firstVisit: boolean },
   { server: Server; clock: Clock; visited: BrowserContext }
@@ -97,6 +101,7 @@ export const test = base.extend<
     async ({ server }, use, info) => {
       if (usedBy && usedBy !== info.file) await server.reset()
       usedBy = info.file
+      running = info.title
       await use(undefined)
     },
     { auto: true },

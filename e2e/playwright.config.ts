@@ -48,6 +48,9 @@ const projects = other
   ? [under(TODAY, half, some), under(other, [...held.filter((f) => !half.includes(f)), 'clock.spec.ts'], some)]
   : [under(named(process.env.NUBRIN_CLOCK) ?? TODAY, specs)]
 
+/** As long as a person would wait on a busy machine, ms; a good run waits for none of it. */
+const patience = Number(process.env.NUBRIN_PATIENCE ?? 45_000)
+
 /** The real interface in Debian's Chromium, in two workers with a server and data of their own. None is tried twice. */
 export default defineConfig<object, { clock: Clock }>({
   testDir: '.',
@@ -55,16 +58,15 @@ export default defineConfig<object, { clock: Clock }>({
   workers: 2,
   retries: 0,
   forbidOnly: true,
-  // As long as a person would wait on a busy machine; a good run waits for none of them.
   timeout: 300_000,
-  expect: { timeout: 45_000 },
+  expect: { timeout: patience },
   reporter: [['list']],
   projects,
   use: {
     viewport: { width: 1280, height: 800 },
     launchOptions: CHROMIUM,
     headless: true,
-    actionTimeout: 45_000,
+    actionTimeout: patience,
     // A trace of every test costs as much as the tests: it is asked for where one has failed.
     trace: process.env.NUBRIN_TRACE ? 'on' : 'off',
     screenshot: 'only-on-failure',

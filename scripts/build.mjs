@@ -49,6 +49,14 @@ export async function buildServer(root) {
   })
 }
 
+/** Bundles the interface of a tree. */
+export async function buildWeb(root) {
+  const vite = await import('vite')
+  await vite.build({ root: join(root, 'web'), logLevel: 'warn' })
+  // The client's page once more, as one script and one style for the file that needs no server.
+  await vite.build({ root: join(root, 'web'), configFile: join(root, 'web', 'vite.file.config.ts'), logLevel: 'warn' })
+}
+
 export async function build({ force = false } = {}) {
   const stamp = join(root, 'server', 'dist', '.built')
   const now = fingerprint()
@@ -61,10 +69,7 @@ export async function build({ force = false } = {}) {
     return false
   console.log('Building …')
   await buildServer(root)
-  const vite = await import('vite')
-  await vite.build({ root: join(root, 'web'), logLevel: 'warn' })
-  // The client's page once more, as one script and one style for the file that needs no server.
-  await vite.build({ root: join(root, 'web'), configFile: join(root, 'web', 'vite.file.config.ts'), logLevel: 'warn' })
+  await buildWeb(root)
   mkdirSync(dirname(stamp), { recursive: true })
   writeFileSync(stamp, now)
   return true

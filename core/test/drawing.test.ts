@@ -5,6 +5,8 @@ import { kindRule, type Saber } from '@nubrin/core/record'
 import { crossSectionAt, layOut, lieOf, spanOf } from '@nubrin/core/room'
 import { MAKER } from '@nubrin/core/units'
 import { demoCommissions } from '@nubrin/demo'
+import { drawn } from './drawn'
+import { kindOfOrder, ORDERS } from './orders'
 import { demo, done, TODAY, tube } from './samples'
 
 const VIEW = { width: 1240, height: 262 }
@@ -231,5 +233,38 @@ describe('the unrolled surface', () => {
       const off = ((((clock - known(f.clock)!) % 360) + 540) % 360) - 180
       expect(Math.abs(off)).toBeLessThan(0.01)
     }
+  })
+})
+
+describe('words on a drawing', () => {
+  /** The boxes of what is written, a little within what its letters take, px. */
+  const written = (scene: Scene) =>
+    scene.prims.flatMap((p) => {
+      if (p.t !== 'text') return []
+      const wide = p.text.length * 5
+      const x0 = p.anchor === 'start' ? p.at[0] : p.anchor === 'end' ? p.at[0] - wide : p.at[0] - wide / 2
+      return [{ text: p.text, x0, x1: x0 + wide, y0: p.at[1] - 7, y1: p.at[1] }]
+    })
+  const faults = (scene: Scene) => {
+    const all = written(scene)
+    return [
+      ...all.filter((a) => a.x0 < 0 || a.x1 > scene.width).map((a) => `${a.text} leaves the page`),
+      ...all.flatMap((a, i) =>
+        all
+          .slice(i + 1)
+          .filter((b) => a.x0 < b.x1 && b.x0 < a.x1 && a.y0 < b.y1 && b.y0 < a.y1)
+          .map((b) => `${a.text} over ${b.text}`),
+      ),
+    ]
+  }
+  test.each(drawn(ORDERS, 1 / 2, (o) => [kindOfOrder(o as never)]))('%s: none lie over others', (_what, make) => {
+    for (const s of make().sabers)
+      for (const [width, height] of [
+        [1240, 262],
+        [720, 240],
+      ] as const) {
+        expect([width, faults(drawSection(MAKER, s, { width, height }))]).toEqual([width, []])
+        expect([width, faults(drawUnrolled(MAKER, s, { width, height }))]).toEqual([width, []])
+      }
   })
 })

@@ -83,8 +83,16 @@ export async function plant(root, copy, area, drawn) {
       filter: (f) => !/\/(node_modules|screenshots)$/.test(f),
     })
   }
-  for (const f of ['node_modules', 'server/node_modules', 'web/node_modules'])
+  for (const f of ['server/node_modules', 'web/node_modules'])
     if (existsSync(join(root, f))) symlinkSync(join(root, f), join(copy, f))
+  // Every package is the tree's, but its own workspaces: those are the copy's.
+  const packages = join(copy, 'node_modules')
+  mkdirSync(packages)
+  for (const name of readdirSync(join(root, 'node_modules')))
+    if (name !== '@nubrin') symlinkSync(join(root, 'node_modules', name), join(packages, name))
+  mkdirSync(join(packages, '@nubrin'))
+  for (const name of readdirSync(join(root, 'node_modules', '@nubrin')))
+    symlinkSync(join(copy, name), join(packages, '@nubrin', name))
   const out = []
   let next = 0
   for (const name of new Set(drawn.map((m) => m.fileName))) {

@@ -98,6 +98,7 @@ function structureFaults(struct: string): string[] {
 interface Word {
   page: number
   x: number
+  right: number
   top: number
   high: number
   text: string
@@ -107,11 +108,35 @@ function wordsOf(file: string): Word[] {
   const out: Word[] = []
   for (const line of run('pdftotext', '-bbox', file, '-').split('\n')) {
     if (line.includes('<page ')) page++
-    const m = /<word xMin="([\d.]+)" yMin="([\d.]+)" xMax="[\d.]+" yMax="([\d.]+)">(.*)<\/word>/.exec(line)
-    if (m) out.push({ page, x: Number(m[1]), top: Number(m[2]), high: Number(m[3]) - Number(m[2]), text: m[4]! })
+    const m = /<word xMin="([-\d.]+)" yMin="([-\d.]+)" xMax="([-\d.]+)" yMax="([-\d.]+)">(.*)<\/word>/.exec(line)
+    if (!m) continue
+    const [x, top, right, foot] = m.slice(1, 5).map(Number) as [number, number, number, number]
+    out.push({ page, x, right, top, high: foot - top, text: m[5]! })
   }
   return out
 }
+/** Words that leave the paper's margin or lie over others, pt: of a line of text half its height is its letters. */
+function layoutFaults(words: readonly Word[], [width, height]: readonly [number, number]): string[] {
+  const MARGIN = 20
+  const out = words
+    .filter((w) => w.x < MARGIN || w.right > width - MARGIN || w.top < MARGIN - 6 || w.top + w.high > height - 6)
+    .map((w) => `${w.text} leaves page ${w.page}`)
+  for (const [i, a] of words.entries())
+    for (const b of words.slice(i + 1)) {
+      if (a.page !== b.page) break
+      const across = Math.min(a.right, b.right) - Math.max(a.x, b.x)
+      const down = Math.min(a.top + a.high, b.top + b.high) - Math.max(a.top, b.top)
+      if (across > 1 && down > 0.45 * Math.min(a.high, b.high)) out.push(`${a.text} over ${b.text} on page ${a.page}`)
+    }
+  return out
+}
+/** Boxes of what is drawn that lie beyond the page, or are empty. */
+const boxFaults = (raw: string, [width, height]: readonly [number, number]) =>
+  [...raw.matchAll(/\/BBox \[([^\]]+)\]/g)]
+    .map((m) => m[1]!.trim().split(/\s+/).map(Number) as [number, number, number, number])
+    .filter(([x0, y0, x1, y1]) => !(x0 >= 0 && y0 >= 0 && x1 <= width && y1 <= height && x1 - x0 > 1 && y1 - y0 > 1))
+const sizeOf = (file: string) =>
+  /Page size: +([\d.]+) x ([\d.]+)/.exec(run('pdfinfo', file))!.slice(1).map(Number) as [number, number]
 /** Headings of chapters below which nothing stands on their page. */
 function alone(words: readonly Word[], foot: number): string[] {
   const large = words.filter((w) => w.page > 1 && w.high > 14.5 && w.x < 60)
@@ -147,6 +172,8 @@ describe('every order and every case', () => {
       expect(structureFaults(struct)).toEqual([])
       expect(alone(words, 800)).toEqual([])
       const raw = pdf.toString('latin1')
+      expect(layoutFaults(words, sizeOf(file))).toEqual([])
+      expect(boxFaults(raw, sizeOf(file))).toEqual([])
       for (const rule of ['pdfuaid:part>1<', '/MarkInfo', '/DisplayDocTitle true', `/Lang (${language})`, '/Tabs /S'])
         expect(raw).toContain(rule)
       const figures = struct.match(/^\s*Figure/gm)?.length ?? 0
@@ -167,6 +194,8 @@ describe('short and on one sheet, on Letter', () => {
         const cautions = document.chapters.filter((ch) => ch.id.startsWith('cautions'))
         const only = cautions.map((ch) => ({ ...ch, title: '', blocks: ch.blocks.filter((b) => b.kind === 'caution') }))
         expect(missing({ ...document, chapters: only }, wordsOf(file))).toEqual([])
+        expect(layoutFaults(wordsOf(file), sizeOf(file))).toEqual([])
+        expect(boxFaults(pdf.toString('latin1'), sizeOf(file))).toEqual([])
         for (const s of streams(pdf)) expect(unmarked(s)).toEqual([])
         expect(structureFaults(run('pdfinfo', '-struct', file))).toEqual([])
         expect(run('pdfinfo', file)).toMatch(/letter/)

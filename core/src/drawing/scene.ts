@@ -31,7 +31,7 @@ export type TextRole = 'label' | 'dimText' | 'dimTextAbout' | 'partText' | 'mark
 export type Prim =
   | { t: 'path'; pts: Pt[]; closed?: boolean; role: Role; ref?: string; colour?: string }
   | { t: 'circle'; at: Pt; r: number; role: Role; ref?: string }
-  | { t: 'text'; at: Pt; text: string; role: TextRole; anchor: 'start' | 'middle' | 'end'; ref?: string }
+  | { t: 'text'; at: Pt; text: string; role: TextRole; anchor: Anchor; ref?: string }
 
 /** The box of a thing on the drawing, for touching it and for lighting it. */
 export interface Spot {
@@ -80,6 +80,18 @@ export function hatch(poly: Pt[], gap: number, lean: 1 | -1): Pt[][] {
   return lines
 }
 
+type Anchor = 'start' | 'middle' | 'end'
+/** About how wide a letter is, and how far letters reach over and under the line they stand on, px: no font is asked. */
+const LETTER = { wide: 6, over: 8, under: 2 }
+/** The box of some words, px. */
+export function boxOf([x, y]: Pt, text: string, anchor: Anchor) {
+  const wide = text.length * LETTER.wide
+  const x0 = anchor === 'start' ? x : anchor === 'end' ? x - wide : x - wide / 2
+  return { x0, x1: x0 + wide, y0: y - LETTER.over, y1: y + LETTER.under }
+}
+type Box = ReturnType<typeof boxOf>
+export const meet = (a: Box, b: Box) => a.x0 < b.x1 && b.x0 < a.x1 && a.y0 < b.y1 && b.y0 < a.y1
+
 /** Adds prims with short calls; every drawing in the core is written against it. */
 export class Pen {
   readonly prims: Prim[] = []
@@ -110,8 +122,24 @@ export class Pen {
   circle(at: Pt, r: number, role: Role, ref?: string) {
     this.prims.push({ t: 'circle', at: this.put(at), r, role, ...(ref ? { ref } : {}) })
   }
-  text(at: Pt, text: string, role: TextRole, anchor: 'start' | 'middle' | 'end' = 'middle', ref?: string) {
+  text(at: Pt, text: string, role: TextRole, anchor: Anchor = 'middle', ref?: string) {
     this.prims.push({ t: 'text', at: this.put(at), text, role, anchor, ...(ref ? { ref } : {}) })
+  }
+  /** Words at the first of some places where they leave no page so wide and lie over no others; else at the first. */
+  free(
+    places: readonly (readonly [at: Pt, anchor: Anchor])[],
+    text: string,
+    role: TextRole,
+    width: number,
+    ref?: string,
+  ) {
+    const taken = this.prims.flatMap((p) => (p.t === 'text' ? [boxOf(p.at, p.text, p.anchor)] : []))
+    const clear = places.find(([at, anchor]) => {
+      const box = boxOf(this.put(at), text, anchor)
+      return box.x0 >= 0 && box.x1 <= width && !taken.some((t) => meet(t, box))
+    })
+    const [at, anchor] = clear ?? places[0]!
+    this.text(at, text, role, anchor, ref)
   }
   /** A dimension line with arrowheads, extension ticks and its figure set into a gap. */
   dimension(x0: number, x1: number, y: number, text: string, about: boolean, ref?: string) {

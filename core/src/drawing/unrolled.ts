@@ -123,12 +123,16 @@ export function drawUnrolled(
     const never = f.clientMay === 'never'
     pen.line([cx - 3, cy - (never ? 3 : 0)], [cx + 3, cy + (never ? 3 : 0)], 'thread')
     if (never) pen.line([cx - 3, cy + 3], [cx + 3, cy - 3], 'thread')
-    const words = view.words?.(f) ?? f.name
-    const room = cx + 10 + words.length * 6 < width
-    // Beside it; above where a line of the quarter turns would run through the words.
+    // Beside it; above or below where a line of the quarter turns would run through the words, or others stand there.
     const struck = [-90, 0, 90].some((q) => Math.abs(cy - (mid + (q / 360) * around(at) * scale)) < 6)
-    const foot = struck ? cy - 5 : cy + 4
-    pen.text([room ? cx + 8 : cx - 8, foot], words, 'label', room ? 'start' : 'end', refTo('fastener', f.id))
+    const places = [...(struck ? [] : [4]), -5, 14, -17, 26, -29, 38].flatMap(
+      (down) =>
+        [
+          [[cx + 8, cy + down], 'start'],
+          [[cx - 8, cy + down], 'end'],
+        ] as const,
+    )
+    pen.free(places, view.words?.(f) ?? f.name, 'label', width, refTo('fastener', f.id))
     spots.push({ ref: refTo('fastener', f.id), name: f.name, x0: cx - 8, x1: cx + 8, y0: cy - 8, y1: cy + 8 })
     marks.push({
       ref: refTo('fastener', f.id),

@@ -38,21 +38,7 @@ export function drawMeasures(reader: Reader, { pen, shape, saber, x, y, axisY, v
     Math.max(...shape.sections.flatMap((s) => s.outer.flatMap((p) => [y(-p.d0 / 2), y(-p.d1 / 2)])), axisY + 40),
     view.height - MARGIN.bottom,
   )
-  let lastEnd = -Infinity
-  for (const s of shape.sections) {
-    const ref = refTo('section', s.section.id)
-    if (s === armed && below) {
-      pen.text([x(s.x1) + 8, bottomY + 15], s.section.name, 'label', 'start', ref)
-      continue
-    }
-    const mid = (x(s.x0) + x(s.x1)) / 2
-    const w = s.section.name.length * 5.8
-    const drop = mid - w / 2 < lastEnd + 6 ? 13 : 0
-    pen.text([mid, bottomY + 15 + drop], s.section.name, 'label', 'middle', ref)
-    lastEnd = drop ? lastEnd : mid + w / 2
-  }
-  if (view.to !== undefined) return
-  for (const k of saber.hilt.sockets) {
+  for (const k of view.to === undefined ? saber.hilt.sockets : []) {
     const span = socketSpan(saber, k.id, shape)
     if (!span || inArm(shape, k)) continue
     const c = certainty(k.depth)
@@ -67,5 +53,11 @@ export function drawMeasures(reader: Reader, { pen, shape, saber, x, y, axisY, v
       refTo('socket', k.id),
     )
     break
+  }
+  for (const s of shape.sections) {
+    const beside = s === armed && below
+    const at = beside ? x(s.x1) + 8 : (x(s.x0) + x(s.x1)) / 2
+    const places = [15, 28, 41].map((down) => [[at, bottomY + down], beside ? 'start' : 'middle'] as const)
+    pen.free(places, s.section.name, 'label', view.width, refTo('section', s.section.id))
   }
 }

@@ -101,9 +101,15 @@ function drawArm(
   if (!view.bare) {
     const text = `${q.name} ${length === undefined ? '?' : `${sure === 'known' ? '' : '≈ '}${formatNumber(reader, length, 1)}`}`
     // At the tip, clear of the lines that lead from the carrying section to its measures.
-    const after = x(Math.max(cx + r, shape.length)) + 8
-    const before = after + text.length * 6 > view.width
-    pen.text([before ? x(cx - r) - 8 : after, at(tip) + 4], text, 'label', before ? 'end' : 'start', ref)
+    const [after, before] = [x(Math.max(cx + r, shape.length)) + 8, x(cx - r) - 8]
+    const places = [4, 4 - sign * 13, 4 + sign * 13].flatMap(
+      (down) =>
+        [
+          [[after, at(tip) + down], 'start'],
+          [[before, at(tip) + down], 'end'],
+        ] as const,
+    )
+    pen.free(places, text, 'label', view.width, ref)
   }
   spots.push({
     ref,
