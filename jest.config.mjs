@@ -22,7 +22,7 @@ export default {
     '^@nubrin/core/(.*)$': '<rootDir>/core/src/$1/index.ts',
     '^@nubrin/demo$': '<rootDir>/demo/src/index.ts',
   },
-  modulePathIgnorePatterns: ['<rootDir>/\\.data'],
+  modulePathIgnorePatterns: ['<rootDir>/(\\.data|test-results)'],
   setupFiles: ['<rootDir>/web/test/dom.ts', '<rootDir>/scripts/lib/shift-clock.mjs', '<rootDir>/core/test/tongues.ts'],
   testTimeout: 60_000,
   maxWorkers: 2,

@@ -129,7 +129,7 @@ for (const [what, edit] of edits) {
   const a: Assembly = {
     joints: Object.fromEntries(joints.map((j) => [j.body, j])),
     screws: Object.fromEntries(joints.map((j) => [j.held[0]!.screw, { name: '', clientMay: 'loosen', head: 'set' }])),
-    ...{ spare: [], cells: true },
+    ...{ spare: [], plugs: [], cells: true },
   }
   const rest = atRest(a)
   line(

@@ -120,22 +120,30 @@ async function lookInBrowser(copy) {
   const all = (suite) => [...(suite.specs ?? []), ...(suite.suites ?? []).flatMap(all)]
   const specs = JSON.parse(run.text.slice(run.text.indexOf('\n{') + 1)).suites.flatMap(all)
   const bad = specs.filter((t) => !t.ok).map((t) => t.title)
-  if (bad.length) throw new Error(`in the browser these fail with nothing planted: ${bad.join('; ')}`)
-  const took = new Map(specs.map((t) => [t.title, t.tests[0].results[0].duration / 1000]))
+  if (bad.length > specs.length / 10)
+    throw new Error(`in the browser these fail with nothing planted: ${bad.join('; ')}`)
+  // A test that fails by itself, as on a busy machine, says nothing of a fault.
+  if (bad.length) console.log(`left out, since it fails with nothing planted: ${bad.join('; ')}`)
+  const good = specs.filter((t) => t.ok)
+  const took = new Map(good.map((t) => [t.title, t.tests[0].results[0].duration / 1000]))
   const listed = await playwright(copy, ['--list'], { NUBRIN_DRAWN_CLOCK: 'the 30th' })
   const passes = new Map()
   for (const { perTest } of written(folder))
     for (const [test, ids] of Object.entries(perTest))
       for (const id of Object.keys(ids)) (passes.get(id) ?? passes.set(id, new Set()).get(id)).add(test)
   return {
-    passes: new Map([...passes].map(([id, of]) => [id, [...of].sort((a, b) => took.get(a) - took.get(b))])),
+    passes: new Map(
+      [...passes].map(([id, of]) => [id, [...of].filter((t) => took.has(t)).sort((a, b) => took.get(a) - took.get(b))]),
+    ),
     held: new Set([...took.keys()].filter((title) => listed.text.includes(` › ${title}\n`))),
     took,
     alone: new Map(),
   }
 }
 /** Whether one of some browser tests notices a fault. */
-async function noticedIn(copy, fault, tests, { took, alone }) {
+async function noticedIn(copy, fault, tests, pages) {
+  if (!tests.length) return false
+  const { took, alone } = pages
   const ask = async (id, titles) => {
     const limit = (titles.reduce((sum, t) => sum + took.get(t), 0) * 4 + 120) * 1000
     const env = { __STRYKER_ACTIVE_MUTANT__: id, NUBRIN_COVERED: '', limit, ...PATIENCE }
@@ -211,7 +219,7 @@ mkdirSync('test-results/mutation', { recursive: true })
 for (const what of asked.length ? asked : Object.keys(AIM)) {
   const [area, ...folder] = what.split('/')
   const from = Date.now()
-  const copy = join(root, '.data', `mutate-${area}`)
+  const copy = join(root, 'test-results', `planted-${area}`)
   const { all, drawn } = await draw(root, area, n, seed, folder.join('/'))
   const types = typesOf(root)
   const through = drawn.filter((m) => !types.refuse(m.fileName, textWith(root, m)))

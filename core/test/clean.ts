@@ -1,4 +1,4 @@
-import { missingTasks, proposeSteps, tasksOf } from '@nubrin/core/access'
+import { lookThrough } from '@nubrin/core/access'
 import { proposePacking } from '@nubrin/core/box'
 import { fact } from '@nubrin/core/facts'
 import { proposeTests, restedOn } from '@nubrin/core/proof'
@@ -154,7 +154,8 @@ function finish(c: Commission, s: Saber, id: string, x: Choices) {
   c.deadline = on('12-20')
   let n = 0
   const fresh = () => `${id}-z${n++}`
-  s.access = tasksOf(s).map((task) => ({ id: fresh(), task, steps: proposeSteps(MAKER, s, task, fresh).steps }))
+  s.access = []
+  s.access = lookThrough(s, { who: 'Maren', on: today }, fresh)
   s.beats = compose(c, s)
   s.tests = proposeTests(readerOf(c), s).map((p) => {
     const mid = p.min !== undefined && p.max !== undefined ? (p.min + p.max) / 2 : (p.max ?? p.min)
@@ -175,5 +176,4 @@ function finish(c: Commission, s: Saber, id: string, x: Choices) {
       ...{ polesCovered: true, cannotWake: true, boxMass: fact(300, 'g', 'measured') },
     },
   ]
-  if (missingTasks(s).length) throw new Error(`no steps for ${missingTasks(s).join()}`)
 }

@@ -360,7 +360,7 @@ describe('what cannot be undone', () => {
     step.irreversible = true
     const said = () => judgeCommission(c, TODAY).filter((f) => f.check === 'consent')
     expect(said()).toMatchObject([{ level: 'stop', gate: true }])
-    const paper = () => JSON.stringify(buildHandoff(c, 'Shop', TODAY))
+    const paper = () => JSON.stringify(buildHandoff(structuredClone(c), 'Shop', TODAY))
     expect(paper()).toContain('This cannot be undone.')
     expect(paper()).not.toContain('Agreed by')
     step.consent = { who: 'Ilsabet Vorne', on: '2026-11-01' }
@@ -407,8 +407,8 @@ describe('a repair', () => {
 describe('how often a step is turned', () => {
   test('is on paper, unless its own words say it', () => {
     const c = demo('reed-warden')
-    const step = c.sabers[0]!.access.find((p) => p.task === 'open')!.steps[0]!
-    const paper = () => JSON.stringify(buildHandoff(c, 'Shop', TODAY))
+    const step = c.sabers[0]!.access.find((p) => p.goal === 'cell')!.steps[0]!
+    const paper = () => JSON.stringify(buildHandoff(structuredClone(c), 'Shop', TODAY))
     Object.assign(step, { text: 'Unscrew the far end', turns: 2.5 })
     expect(paper()).toContain('Unscrew the far end, 2.5 turns')
     step.turns = 2

@@ -4,7 +4,7 @@ import { readCommission, writeCommission } from '@nubrin/core/import'
 import type { Commission } from '@nubrin/core/record'
 import { dayText, MAKER } from '@nubrin/core/units'
 import { full } from './full'
-import { TODAY } from './samples'
+import { demo, TODAY } from './samples'
 
 /** Words and days that no client reads, each with the reason. `*` stands for any steps. */
 const INWARD: [string, string][] = [
@@ -40,6 +40,7 @@ const INWARD: [string, string][] = [
   ['*/openings/tint', 'drawn'],
   ['*/fasteners/thread', 'the key is what a hand needs'],
   ['*/fasteners/confirmed', 'who looked at a screw is the shop’s'],
+  ['*/access/looked/*', 'who went through a procedure is the shop’s'],
   ['*/parts/dies/colour', 'told by its name: red, teal'],
   ['*/parts/name', 'what is told is what it does; names stand where something is said of it'],
   ['*/parts/key', 'the box names the key'],
@@ -78,10 +79,33 @@ for (const t of inWords.sabers[0]!.tests) {
 }
 const undone = structuredClone(record)
 for (const t of undone.sabers[0]!.tests) t.readings = []
+/**
+ * What is said of hands hangs on acts that a saber has: the finished one, with what the full record says of a joint and of an act
+ * put on its pommel, one at a time.
+ */
+function inHand(c: Commission): Commission[] {
+  const [proc] = c.sabers[0]!.access
+  const [joint] = c.sabers[0]!.joints
+  const { act: _a, place: _p, back: _b, does: _d, ...words } = proc!.steps[0]!
+  const { how: _h, towards: _t, held: _e, after: _f, who: _w, dark: _k, hand: _n, ...says } = joint!
+  const of = (change: (s: Commission['sabers'][number]) => void) => {
+    const x = demo('reed-warden')
+    x.sabers[0]!.access = []
+    change(x.sabers[0]!)
+    return x
+  }
+  const steps = [{ ...words, act: { do: 'takeOff' as const, at: 'section:rw-pommel' as const } }]
+  return [
+    of((s) => void (s.access = [{ id: 'said', goal: 'cell', at: 'part:rw-p2', steps }])),
+    of((s) => void (s.joints = [{ ...says, body: 'section:rw-pommel' }])),
+  ]
+}
 let said: string | undefined
 /** What stands in the documents of all three; written when the first test asks. */
 const text = (): string => {
-  said ??= [record, inWords, undone].map((c) => JSON.stringify(buildHandoff(c, 'Shop', TODAY))).join('\n')
+  said ??= [record, inWords, undone, ...inHand(record)]
+    .map((c) => JSON.stringify(buildHandoff(c, 'Shop', TODAY)))
+    .join('\n')
   return said
 }
 
@@ -118,7 +142,7 @@ describe('a record with every field filled', () => {
       // Where the maker's own words would stand before it, they are taken away.
       if (last === 'does') delete home.says
       const { chapters } = buildHandoff(c, 'Shop', TODAY)
-      const said = JSON.stringify(chapters).replace(/"(id|kind|saber|which|ref|task)":"[^"]*"/g, '')
+      const said = JSON.stringify(chapters).replace(/"(id|kind|saber|which|ref|task|goal)":"[^"]*"/g, '')
       expect(said.includes(word) ? `${way}: ${word}` : '').toBe('')
     }
   })
@@ -208,7 +232,8 @@ const INNER_NUMBERS: [string, string][] = [
     .map((k): [string, string] => [`*/parts/specs/${k}`, 'what fit and power are reckoned with, or drawn']),
 ]
 describe('a number that changes changes what the client reads', () => {
-  const whole = (c: Commission) => JSON.stringify(buildHandoff(c, 'Shop', TODAY).chapters)
+  const whole = (c: Commission) =>
+    [c, ...inHand(c)].map((x) => JSON.stringify(buildHandoff(x, 'Shop', TODAY).chapters)).join('\n')
   let first: string | undefined
   const before = () => {
     first ??= whole(record)

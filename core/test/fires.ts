@@ -25,10 +25,6 @@ export const FIRES: Record<string, Mutation> = {
     s.hilt.fasteners[2]!.key = '2 mm'
     s.beats = []
   },
-  bladeSteps: (s) => {
-    const p = s.access.find((x) => x.task === 'bladeIn')!
-    p.steps = p.steps.filter((x) => !x.direction.endsWith('clockwise'))
-  },
   stale: (s) => void (s.beats[0]!.say = 'This is another saber.'),
   jointDepth: (s) => void (s.hilt.sections[0]!.joint.engagement = fact(60, 'mm')),
   consent: (s) => void (s.access[0]!.steps[0]!.irreversible = true),
@@ -126,18 +122,13 @@ export const FIRES: Record<string, Mutation> = {
   },
   boardSpace: (s) => void (s.controls.find((r) => r.gesture === 'hold')!.most = fact(0.1, 's')),
   unsureControl: (s) => void (s.controls[0]!.status = 'unsure'),
-  noSteps: (s) => void (s.access = s.access.filter((p) => p.task !== 'cellIn')),
+  procedures: (s) => void (s.access = s.access.filter((p) => p.goal !== 'card')),
   otherPole: (s, c) => {
     const twin = { ...structuredClone(s), id: 'twin', name: 'First Reed' }
     twin.parts.find((p) => p.kind === 'cell')!.faces!.value = 'pommel'
     c.sabers.unshift(twin)
   },
-  acts: (s) =>
-    void (s.access.find((p) => p.task === 'bladeIn')!.steps = [
-      { id: 'in', text: 'push it', direction: 'push', act: { do: 'putOn', at: 'blade:rw-b1' }, ownWords: true },
-    ]),
   stepGone: (s) => void (s.access[2]!.steps[0]!.place = 'fastener:gone'),
-  retightened: (s) => void s.access.find((p) => p.task === 'bladeIn')!.steps.splice(3, 2),
   untested: (s) => void (s.tests[0]!.readings = []),
   neverTold: (s) => void (s.beats = s.beats.filter((b) => !b.covers.includes('control:rw-c8'))),
   rehearsal: (s) =>

@@ -102,10 +102,19 @@ export const MORE: readonly Mutation[] = [
   },
   (s) => void (part(s, 'display').clock = fact(170, 'deg', 'measured')),
   (s) => void (s.access[2]!.steps[0]!.place = 'fastener:rw-f3'),
+  // Said and not used, changed since it was seen, no way, and what is said of a goal that is gone.
   (s) =>
-    void (s.access.find((p) => p.task === 'bladeIn')!.steps = [
-      { id: 'first', text: 'turn it', direction: 'none', act: { do: 'loosen', at: 'fastener:rw-f1' } },
-    ]),
+    void s.access
+      .find((p) => p.goal === 'cell')!
+      .steps.push({ id: 'gone', text: 'Turn the shroud off', act: { do: 'takeOff', at: 'part:rw-p1' } }),
+  (s) => void s.hilt.sockets[0]!.retention.pop(),
+  (s) => void (s.hilt.sections[0]!.joint = { kind: 'collar' }),
+  (s) => void (s.parts = s.parts.filter((p) => p.kind !== 'card')),
+  (s) => {
+    s.access = []
+    s.parts = structuredClone(s.parts)
+    delete part(s, 'cell').faces
+  },
   (s) => {
     s.job = 'repair'
     s.fixes = []
@@ -114,8 +123,7 @@ export const MORE: readonly Mutation[] = [
   (s) => {
     // Its last word is that it is alight.
     const lights = s.beats.find((b) => b.perform === 'row:rw-c1')!
-    const dark = s.access.find((p) => p.task === 'powerOff')!.id
-    s.beats = [...s.beats.filter((b) => b !== lights && b.perform !== `task:${dark}`), { ...lights, id: 'last' }]
+    s.beats = [...s.beats.filter((b) => b !== lights && b.task !== 'powerOff'), { ...lights, id: 'last' }]
   },
   (s) => {
     const off = s.beats.findIndex((b) => b.perform === 'row:rw-c8')
@@ -171,8 +179,6 @@ export const MORE: readonly Mutation[] = [
     const b = s.beats.find((x) => x.perform === 'row:rw-c3')!
     Object.assign(b, { say: 'With the blade up, press the front button once.', by: 'own' })
   },
-  (s) => void s.access.find((p) => p.task === 'bladeOut')!.steps.splice(3, 2),
-  (s) => void (s.access.find((p) => p.task === 'bladeIn')!.steps = []),
   // Parcels: without a carrier, to be confirmed, of unknown energy, too light, empty.
   (_s, c) => void (c.parcels = [{ id: 'pc1', to: 'Ilsabet Vorne', abroad: false }]),
   (_s, c) => void (c.parcels = [{ id: 'pc1', to: 'Ilsabet Vorne', abroad: true, carrier: 'tern' }]),

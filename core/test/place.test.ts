@@ -78,7 +78,7 @@ describe('cut in two and put together', () => {
       by: 'composed',
     })
     const b = beat({ id: 'b1', show: 'part:p', expect: 'blue', doText: 'turn', covers: ['a', 'b'], leftTo: 'paper' })
-    expect(merged(a, { ...b, perform: 'task:t' })).toBeUndefined()
+    expect(merged(a, { ...b, task: 'open' })).toBeUndefined()
     expect(merged(a, b)).toEqual({
       ...{ id: 'a1', say: 'One. Two. One. Two.', seconds: 20, by: 'edited', covers: ['a', 'b'] },
       ...{ perform: 'row:r', times: 3, show: 'part:p', expect: 'red; blue', doText: 'hold; turn' },

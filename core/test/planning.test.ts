@@ -232,7 +232,7 @@ describe('the record by name', () => {
         named('preset', s.presets)
         named('input', s.inputs)
         for (const r of s.controls) expect(nameOf(s, `row:${r.id}`)).toBe(r.says ?? r.does)
-        for (const p of s.access) expect(nameOf(s, `task:${p.id}`)).toBe(p.task)
+        for (const p of s.access) expect(nameOf(s, `task:${p.id}`)).toBe(p.goal)
         for (const t of s.tests) expect(nameOf(s, `test:${t.id}`)).toBe(t.what)
       }
     expect(nameOf(done(), undefined)).toBeUndefined()

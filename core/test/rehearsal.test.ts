@@ -1,5 +1,4 @@
 import { describe, expect, test } from '@jest/globals'
-import { proposeSteps, tasksOf } from '@nubrin/core/access'
 import { after, usualModes } from '@nubrin/core/controls'
 import {
   type Commission,
@@ -21,15 +20,10 @@ import { THIRD } from './cases/third'
 import { tries } from './drawn'
 import { demo, TODAY } from './samples'
 
-/** The order with every task drafted as acts, and its script composed anew. */
+/** The order with its script composed anew. */
 function told(c: Commission, order: (typeof ORDERS)[number]): Commission {
   const out = structuredClone(c)
   for (const s of out.sabers) {
-    s.access = tasksOf(s).flatMap((task, i) => {
-      let n = 0
-      const { steps } = proposeSteps(MAKER, s, task, () => `${task.toLowerCase()}-${n++}`)
-      return steps.length ? [{ id: `t${i}x`, task, steps }] : []
-    })
     s.order = order
     s.beats = []
     s.beats = compose(out, s, order)
@@ -130,11 +124,9 @@ describe('run on the machine', () => {
     change(s)
     return rehearse(MAKER, s).troubles.map((t) => `${t.code}: ${troubleText(t)}`)
   }
-  const taskId = (s: Saber, task: string) => s.access.find((p) => p.task === task)!.id
-  const without = (s: Saber, task: string) =>
-    void (s.beats = s.beats.filter((b) => b.perform !== `task:${taskId(s, task)}`))
+  const without = (s: Saber, task: string) => void (s.beats = s.beats.filter((b) => b.task !== task))
   const row = (s: Saber, does: string) => s.controls.find((r) => r.does === does)!.id
-  const beatOf = (s: Saber, perform: string) => s.beats.find((b) => b.perform === perform)!
+  const beatOf = (s: Saber, perform: string) => s.beats.find((b) => b.perform === perform || b.task === perform)!
   const move = (s: Saber, what: string, after: string) => {
     const b = beatOf(s, what)
     s.beats = s.beats.filter((x) => x !== b)
@@ -144,7 +136,7 @@ describe('run on the machine', () => {
   test('the cell out, and lit', () => {
     const found = film((s) => {
       without(s, 'cellIn')
-      move(s, `row:${row(s, 'ignite')}`, `task:${taskId(s, 'cellOut')}`)
+      move(s, `row:${row(s, 'ignite')}`, 'cellOut')
     })
     expect(found).toContain('dead: It is dead here: Cell 18650, protected, 15 A is out.')
     expect(found).toContain('open: pommel is off: nobody lights an open saber.')
@@ -152,19 +144,6 @@ describe('run on the machine', () => {
   test('never closed again: it ends open, and says with what', () => {
     const found = film((s) => without(s, 'close'))
     expect(found).toContain('endsOpen: The script ends with the pommel off.')
-  })
-  test('a blade screw never tightened again', () => {
-    const found = film((s) => {
-      const steps = s.access.find((p) => p.task === 'bladeIn')!.steps
-      steps.splice(
-        steps.findIndex((x) => x.act?.do === 'tighten'),
-        1,
-      )
-    })
-    expect(found[0]).toBe(
-      'refused: “Pull at the blade: it must not move” cannot be done here: upper blade screw is not tight.',
-    )
-    expect(found).toContain('looseBlade: upper blade screw was never tightened again: the blade would fly out.')
   })
   test('a control of another preset', () => {
     const found = film((s) => {
@@ -174,9 +153,9 @@ describe('run on the machine', () => {
     expect(found).toEqual(['otherPreset: Reed at dawn is before it here, and has no such control.'])
   })
   test('a step before what it needs is refused by name', () => {
-    const found = film((s) => move(s, `task:${taskId(s, 'open')}`, `task:${taskId(s, 'cellOut')}`))
+    const found = film((s) => move(s, 'open', 'cellOut'))
     expect(found[0]).toBe(
-      'refused: “Let the cell slide out at the pommel end” cannot be done here: pommel is before it.',
+      'refused: “Lift the cell at its plus end with the ribbon” cannot be done here: pommel is before it.',
     )
   })
   test('taken out while it is alight', () => {
@@ -187,25 +166,6 @@ describe('run on the machine', () => {
       s.beats = s.beats.filter((b, i) => i < at || !b.perform?.startsWith('row:'))
     })
     expect(found.map((t) => t.split(':')[0])).toContain('litWhile')
-  })
-  test('steps that are only words do what their task is called', () => {
-    const words = (s: Saber) => {
-      for (const p of s.access) for (const x of p.steps) delete x.act
-    }
-    expect(film(words)).toEqual([])
-    expect(
-      film((s) => {
-        words(s)
-        without(s, 'close')
-      }),
-    ).toContain('endsOpen: The script ends with the hilt open.')
-    const found = film((s) => {
-      words(s)
-      without(s, 'cellIn')
-      move(s, `row:${row(s, 'ignite')}`, `task:${taskId(s, 'cellOut')}`)
-    })
-    expect(found).toContain('dead: It is dead here: Cell 18650, protected, 15 A is out.')
-    expect(found).toContain('open: The hilt is open: nobody lights an open saber.')
   })
 })
 

@@ -1,10 +1,10 @@
 import { describe, expect, test } from '@jest/globals'
-import { proposeSteps, tasksOf } from '@nubrin/core/access'
+import { lookThrough } from '@nubrin/core/access'
 import { proposePacking } from '@nubrin/core/box'
 import { fact, known, stated } from '@nubrin/core/facts'
 import { judgeCommission } from '@nubrin/core/judge'
 import { hueWord } from '@nubrin/core/light'
-import { type Beat, type Commission, colourOf, partsOfRef, type Saber } from '@nubrin/core/record'
+import { type Beat, type Commission, colourOf, type Saber } from '@nubrin/core/record'
 import { compose, uncovered } from '@nubrin/core/script'
 import { MAKER } from '@nubrin/core/units'
 import { order } from './cases/plain'
@@ -23,15 +23,11 @@ type Slip = (s: Saber, c: Commission) => undefined | 'none'
 let n = 0
 const newId = () => `slip-${n++}`
 
-/** A record with a script that is fresh, with steps for all that its client does alone. */
+/** A record with a script that is fresh, its procedures looked through. */
 function fresh(make: () => Commission): Commission {
   const c = make()
   for (const s of c.sabers) {
-    for (const task of tasksOf(s)) {
-      if (s.access.some((p) => p.task === task)) continue
-      const steps = proposeSteps(MAKER, s, task, newId).steps
-      if (steps.length) s.access.push({ id: newId(), task, steps })
-    }
+    s.access = lookThrough(s, { who: 'Maren', on: TODAY }, newId)
   }
   for (const s of c.sabers) {
     s.beats = compose(c, s)
@@ -151,12 +147,18 @@ const SAID: readonly [string, string, (s: Saber, c: Commission) => ((words: stri
       'turned the wrong way',
       'rehearsal.said',
       (s) => {
-        const task = s.access.find((p) =>
-          p.steps.some((x) => x.direction === 'clockwise' || x.direction === 'anticlockwise'),
-        )
-        const b = task && beatOf(s, (k) => k === `task:${task.task}`)
-        if (!task || !b) return undefined
-        for (const x of task.steps) if (x.direction === 'clockwise') x.direction = 'anticlockwise'
+        const p = s.access.find((x) => x.goal === 'bladeIn')
+        const b = beatOf(s, (k) => k === 'task:bladeIn')
+        const screws = p?.steps.filter((x) => x.act?.at.startsWith('fastener:')) ?? []
+        if (!b || !screws.length) return undefined
+        // Whatever is turned is turned the other way than is said.
+        for (const f of s.hilt.fasteners)
+          for (const verb of ['loosen', 'tighten'] as const) {
+            const at = `fastener:${f.id}` as const
+            const had = p!.steps.find((x) => x.act?.do === verb && x.act.at === at)
+            if (had) had.direction = 'anticlockwise'
+            else p!.steps.push({ id: newId(), act: { do: verb, at }, direction: 'anticlockwise' })
+          }
         return (words) => void own(b, words)
       },
       ['Turn it clockwise until it is free.', 'Clockwise, two turns.', 'Dreh sie im Uhrzeigersinn.'],
@@ -241,13 +243,12 @@ const DONE: readonly [string, string, Slip][] = [
     },
   ],
   [
-    'blade screws that are never tightened again',
-    'retightened.',
+    'a way that goes otherwise than somebody has seen',
+    'procedures.changed',
     (s) => {
-      const into = s.access.find((p) => p.task === 'bladeIn')
-      const screw = into?.steps.some((x) => partsOfRef(x.act?.at ?? x.place ?? '')?.kind === 'fastener')
-      if (!into || !screw) return 'none'
-      into.steps = into.steps.filter((x) => x.act?.do !== 'tighten' && !/tighten/i.test(x.text))
+      const p = s.access.find((x) => x.looked)
+      if (!p) return 'none'
+      p.looked!.acts = p.looked!.acts.slice(1)
     },
   ],
   [
@@ -357,7 +358,7 @@ const DONE: readonly [string, string, Slip][] = [
     'a step that cannot be undone, without consent',
     'consent.unasked',
     (s) => {
-      const [p] = s.access
+      const p = s.access.find((x) => x.steps.length)
       if (!p) return 'none'
       p.steps[0]!.irreversible = true
     },

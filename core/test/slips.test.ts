@@ -146,36 +146,6 @@ describe('what holds a blade', () => {
     expect(says('bladeHeld', screw({ purpose: undefined }))).toEqual(['unnamed caution gate fastener:x'])
     expect(says('bladeHeld', screw({ purpose: undefined, head: 'dummy' }))).toEqual([])
   })
-  test('pushed in and never tightened; one socket served where there are more', () => {
-    const steps = (s: Saber) => s.access.find((p) => p.task === 'bladeIn')!
-    expect(says('bladeSteps', none)).toEqual([])
-    expect(
-      says(
-        'bladeSteps',
-        (s) => void (steps(s).steps = steps(s).steps.filter((x) => !x.direction.endsWith('clockwise'))),
-      ),
-    ).toEqual([`untightened stop gate socket:${socket.id}`])
-    // Loosened and left so: one finding, which names the screw.
-    const left = (s: Saber) => void (steps(s).steps = steps(s).steps.filter((x) => x.direction !== 'clockwise'))
-    expect(says('bladeSteps', left)).toEqual([])
-    expect(says('retightened', left)).not.toEqual([])
-    const more = (s: Saber) =>
-      void s.hilt.sockets.push({
-        ...structuredClone(s.hilt.sockets[0]!),
-        id: 'k2' as never,
-        name: 'left',
-        retention: [],
-        insertion: 'clockwise',
-      })
-    expect(says('bladeSteps', more)).toEqual(['unserved stop gate socket:k2'])
-    expect(
-      says('bladeSteps', (s) => {
-        more(s)
-        steps(s).steps.push({ id: 'st', text: 'turn it in', direction: 'clockwise', place: 'socket:k2' })
-      }),
-    ).toEqual([])
-    expect(says('bladeSteps', (s) => void (steps(s).steps = []))).toEqual([])
-  })
   test('a plug wider than its socket, and a string blade in a socket that turns', () => {
     const bore = socket.bore.value!
     expect(says('bladeSeat', part({ kind: 'plug', specs: { diameter: mm(bore + 0.1) } }))).toEqual([

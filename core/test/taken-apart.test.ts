@@ -1,8 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
-import { readActs } from '@nubrin/core/access'
 import { cropped, drawSection, numbered, type Prim, type Scene } from '@nubrin/core/drawing'
-import { barShares, handedSaber, stepScenes, takenApart } from '@nubrin/core/handoff'
-import { goalsOf, machineOf } from '@nubrin/core/machine'
+import { actScenes, barShares, farthestOf, frozenOf, handedSaber, takenApart } from '@nubrin/core/handoff'
 import type { Saber } from '@nubrin/core/record'
 import { MAKER } from '@nubrin/core/units'
 import fc from 'fast-check'
@@ -133,60 +131,41 @@ describe('a drawing on no more paper than it needs', () => {
 })
 
 describe('a saber taken apart', () => {
-  test('as its recorded steps leave it: pommel, chassis and cell, numbered as the hands go', () => {
-    const t = takenApart(MAKER, done())!
-    const scene = t.scene(SIZE)
+  const far = (s: Saber) => farthestOf(frozenOf(MAKER, s), s.id)!
+  const drawnOf = (s: Saber) => takenApart(MAKER, s, far(s), SIZE)
+  test('as its procedure leaves it: pommel, chassis and cell, numbered as the hands go', () => {
+    const scene = drawnOf(done())
     expect(
       numbers(scene)
         .flatMap((x) => x.split(', '))
         .sort(),
-    ).toEqual(['1', '2', '3'])
-    expect([t.out, t.back]).toEqual([[], []])
+    ).toEqual(['1', '2', '3', '4'])
     // The cell lies above the chassis that it came out of, the pommel before both.
     const [pommel, chassis, cell] = ['section:rw-pommel', 'part:rw-p10', 'part:rw-p2'].map((r) => spot(scene, r))
     expect(cell!.y1).toBeLessThan(chassis!.y1)
     expect(pommel!.x1).toBeLessThan(chassis!.x0)
     expect(chassis!.x1).toBeLessThan(spot(scene, 'section:rw-grip').x0)
   })
-  test('opened only, where the cell is wired in and nothing says how it comes out', () => {
+  test('it is drawn from what was issued, on the saber as a client’s page has it', () => {
     const s = done()
-    s.access = s.access.filter((p) => p.task !== 'cellOut')
-    expect(
-      numbers(takenApart(MAKER, s)!.scene(SIZE))
-        .flatMap((x) => x.split(', '))
-        .sort(),
-    ).toEqual(['1', '2'])
+    expect(takenApart(MAKER, handedSaber(s), far(s), SIZE).spots.map((x) => x.ref)).toEqual(
+      drawnOf(s).spots.map((x) => x.ref),
+    )
   })
-  test('steps that no hand can follow are not drawn as if one could', () => {
-    const s = done()
-    s.access.find((p) => p.task === 'open')!.steps[1]!.act = { do: 'takeOff', at: 'section:rw-emitter' }
-    expect(readActs(s, 'open').ok).toBe(false)
-    expect(takenApart(MAKER, s)).toBeUndefined()
-    expect(stepScenes(MAKER, s, 'open', SIZE)).toEqual([])
-  })
-  test('without recorded steps it is solved, with the way back in words', () => {
-    const s = done()
-    s.access = []
-    const t = takenApart(MAKER, s)!
-    const { assembly } = machineOf(s)
-    expect(goalsOf(s, assembly).some((g) => g.kind === 'cell')).toBe(true)
-    expect(t.out.map((x) => x.text)[0]).toBe('Unscrew the pommel')
-    expect(t.back.at(-1)!.text).toMatch(/^Screw on the pommel/)
-    expect(numbers(t.scene(SIZE))).toHaveLength(t.out.length)
-  })
-  test('where nothing comes out by the client’s hands there is no drawing', () => {
+  test('where nothing comes out by the client’s hands there is nothing to draw', () => {
     const s: Saber = demo('first-lantern').sabers[0]!
     s.access = []
     s.hilt.sections = []
-    expect(takenApart(MAKER, s)).toBeUndefined()
+    expect(far(s)).toBeUndefined()
   })
-  test('each step is drawn as it lies after it, all to one scale', () => {
+  test('each act is drawn as it lies after it, all to one scale', () => {
     const s = done()
-    const scenes = stepScenes(MAKER, s, 'open', SIZE)
-    expect(scenes).toHaveLength(2)
+    const scenes = actScenes(MAKER, s, far(s), SIZE)
+    expect(scenes).toHaveLength(far(s).acts.length)
     expect(new Set(scenes.map((x) => x.scale.toFixed(6))).size).toBe(1)
     const chassis = scenes.map((x) => spot(x, 'part:rw-p10').x0)
-    expect(chassis[1]!).toBeLessThan(chassis[0]! - 20)
+    expect(chassis[2]!).toBeLessThan(chassis[1]! - 20)
+    expect(chassis.at(-1)).toBeCloseTo(chassis[0]!, 6)
   })
 })
 

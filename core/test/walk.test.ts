@@ -1,13 +1,13 @@
 import { describe, expect, test } from '@jest/globals'
 import { after, usualModes } from '@nubrin/core/controls'
 import { fact } from '@nubrin/core/facts'
-import { type ControlRow, type ModeIs, type Saber, STATES } from '@nubrin/core/record'
+import { type ControlRow, type ModeIs, type Saber, STATES, type Task } from '@nubrin/core/record'
 import {
   compose,
+  inOneBreath,
   MOST_EXACT,
   rehearse,
   spokenPart,
-  spokenSteps,
   troubleText,
   walkCost,
   walked,
@@ -170,10 +170,9 @@ describe('words that are told otherwise than they are', () => {
       .troubles.filter((t) => t.code === 'saidDiffers')
       .map(troubleText)
   }
-  const task = (which: string, say: string) => {
+  const task = (which: Task, say: string) => {
     const x = s()
-    const p = x.access.find((q) => q.task === which)!
-    x.beats = [{ id: 'b0', say, perform: `task:${p.id}`, seconds: 5, covers: [], by: 'own' }]
+    x.beats = [{ id: 'b0', say, task: which, seconds: 5, covers: [], by: 'own' }]
     return rehearse(MAKER, x)
       .troubles.filter((t) => t.code === 'saidDiffers')
       .map(troubleText)
@@ -219,10 +218,10 @@ describe('words that are told otherwise than they are', () => {
   test('a task: which way is turned, and which screw', () => {
     expect(task('cellOut', 'Turn the pommel clockwise and take it off.')).toEqual([])
     const x = s()
-    const p = x.access.find((q) => q.task === 'bladeIn')!
-    for (const st of p.steps)
-      if (st.direction === 'clockwise' || st.direction === 'anticlockwise') st.direction = 'clockwise'
-    x.beats = [{ id: 'b0', say: 'Turn it anti-clockwise.', perform: `task:${p.id}`, seconds: 5, covers: [], by: 'own' }]
+    const p = x.access.find((q) => q.goal === 'bladeIn')!
+    // Said to be turned one way only.
+    for (const st of p.steps) if (st.act?.at.startsWith('fastener:')) st.direction = 'clockwise'
+    x.beats = [{ id: 'b0', say: 'Turn it anti-clockwise.', task: 'bladeIn', seconds: 5, covers: [], by: 'own' }]
     const texts = (say: string) => {
       x.beats[0]!.say = say
       return rehearse(MAKER, x)
@@ -232,8 +231,8 @@ describe('words that are told otherwise than they are', () => {
     expect(texts('Turn it anti-clockwise.')).toEqual(['It says anticlockwise; the steps turn clockwise.'])
     expect(texts('Turn it counterclockwise.')).toEqual(['It says anticlockwise; the steps turn clockwise.'])
     expect(texts('Turn it clockwise.')).toEqual([])
-    const mine = p.steps.flatMap((st) => x.hilt.fasteners.filter((f) => st.place === `fastener:${f.id}`))
-    const other = x.hilt.fasteners.find((f) => !mine.includes(f) && !p.steps.some((st) => st.text.includes(f.name)))!
+    const mine = p.steps.flatMap((st) => x.hilt.fasteners.filter((f) => st.act?.at === `fastener:${f.id}`))
+    const other = x.hilt.fasteners.find((f) => !mine.includes(f) && !p.steps.some((st) => st.text?.includes(f.name)))!
     expect(texts(`Loosen the ${other.name.toLowerCase()}.`)).toEqual([
       `It names the ${other.name}; the steps are about the ${mine[0]!.name}.`,
     ])
@@ -271,8 +270,8 @@ describe('steps as they are spoken', () => {
   ]
   let n = 0
   const step = (at: string, act: 'loosen' | 'tighten' | 'remove', more = {}) => ({
-    ...{ id: `s${n++}`, text: `${act} ${at}`, direction: 'none' as const, tool: 'hex key 2 mm' },
-    ...{ act: { do: act, at: `fastener:${at}` as const }, ...more },
+    ...{ key: `s${n++}`, text: `${act} ${at}`, direction: 'none' as const, tool: 'hex key 2 mm', back: false },
+    ...{ does: [{ do: act, at: `fastener:${at}` as const }], ...more },
   })
   test.each<[string, ReturnType<typeof step>[], string]>([
     ['one stands alone', [step('left', 'loosen')], 'Loosen left.'],
@@ -310,11 +309,11 @@ describe('steps as they are spoken', () => {
     ],
     [
       'without a tool',
-      [step('left', 'loosen', { tool: undefined }), step('right', 'loosen')],
+      [step('left', 'loosen', { tool: '' }), step('right', 'loosen')],
       'Back both blade screws out; leave them in.',
     ],
     ['none', [], ''],
-  ])('%s', (_what, steps, says) => expect(spokenSteps(MAKER, s, steps)).toBe(says))
+  ])('%s', (_what, steps, says) => expect(inOneBreath(MAKER, s, steps)).toBe(says))
   const nameTold = (s: Saber, p: Saber['parts'][number]) => {
     const told = spokenPart(MAKER, s, p)
     return typeof told === 'string' ? told : nounWords(MAKER, told)

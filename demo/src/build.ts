@@ -177,21 +177,17 @@ export const went = (
   count: number,
 ): Pick<Commission['arrivals'][number], 'shares' | 'faults'> => ({ shares: [{ id, fate, count }], faults: [] })
 
-export const step = (
+/** What the maker says of an act of a procedure, in his own words where he has some. */
+export const told = (
   id: string,
-  text: string,
-  direction: Step['direction'] = 'none',
-  more: Partial<Step> = {},
-): Step => ({ id, text, direction, ...more })
-
-/** A step that the machine can carry out, in the maker's own words. */
-export const act = (
-  id: string,
-  text: string,
   verb: NonNullable<Step['act']>['do'],
   at: NonNullable<Step['act']>['at'],
+  text?: string,
   more: Partial<Step> = {},
-): Step => ({ id, text, direction: 'none', place: at, act: { do: verb, at }, ownWords: true, ...more })
+): Step => ({ id, act: { do: verb, at }, ...(text === undefined ? {} : { text }), ...more })
+
+/** An act of his own. */
+export const step = (id: string, text: string, more: Partial<Step> = {}): Step => ({ id, text, ...more })
 
 export function tested(
   id: string,

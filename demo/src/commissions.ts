@@ -1,3 +1,4 @@
+import { lookThrough } from '@nubrin/core/access'
 import { usualModes } from '@nubrin/core/controls'
 import { fact, stated } from '@nubrin/core/facts'
 import { layoutFacts } from '@nubrin/core/fit'
@@ -6,7 +7,6 @@ import { blankCommission, blankSaber, type Commission, type ControlRow, type Sab
 import { compose } from '@nubrin/core/script'
 import { MAKER } from '@nubrin/core/units'
 import {
-  act,
   at,
   day,
   deg,
@@ -20,8 +20,8 @@ import {
   screw,
   section,
   socket,
-  step,
   tested,
+  told,
   val,
   went,
 } from './build'
@@ -303,120 +303,72 @@ function reedWarden(today: string): Commission {
     },
     access: [
       {
-        id: 'rw-a1',
-        task: 'powerOn',
-        steps: [step('rw-a1a', 'Slide the kill switch towards the emitter', 'slide', { place: 'part:rw-p7' })],
+        ...{ id: 'rw-a1', goal: 'powerOn', at: 'part:rw-p7' },
+        steps: [told('rw-a1a', 'restore', 'part:rw-p7', 'Slide the kill switch towards the emitter')],
       },
       {
-        id: 'rw-a2',
-        task: 'powerOff',
-        steps: [step('rw-a2a', 'Slide the kill switch towards the pommel', 'slide', { place: 'part:rw-p7' })],
+        ...{ id: 'rw-a2', goal: 'powerOff', at: 'part:rw-p7' },
+        steps: [told('rw-a2a', 'cut', 'part:rw-p7', 'Slide the kill switch towards the pommel')],
       },
       {
-        id: 'rw-a3',
-        task: 'bladeIn',
+        ...{ id: 'rw-a3', goal: 'bladeIn', at: 'blade:rw-b1' },
         steps: [
-          act('rw-a3a', 'Back the upper blade screw out by two turns; do not take it out', 'loosen', 'fastener:rw-f1', {
-            ...{ direction: 'anticlockwise', tool: 'hex key 2 mm', turns: 2 },
-          }),
-          act('rw-a3e', 'The lower one by two turns as well', 'loosen', 'fastener:rw-f2', {
-            ...{ direction: 'anticlockwise', tool: 'hex key 2 mm', turns: 2 },
-          }),
-          act('rw-a3b', 'Push the blade in to the stop and keep pressing', 'putOn', 'blade:rw-b1', {
-            direction: 'push',
-          }),
-          act('rw-a3c', 'Tighten the upper blade screw until it holds; no more', 'tighten', 'fastener:rw-f1', {
-            ...{ direction: 'clockwise', tool: 'hex key 2 mm' },
-          }),
-          act('rw-a3f', 'Then the lower one', 'tighten', 'fastener:rw-f2', {
-            ...{ direction: 'clockwise', tool: 'hex key 2 mm' },
-          }),
-          act('rw-a3d', 'Pull at the blade: it must not move', 'pullCheck', 'blade:rw-b1', {
-            ...{ direction: 'pull', caution: 'Never swing before this check.' },
-          }),
+          told(
+            'rw-a3a',
+            'loosen',
+            'fastener:rw-f1',
+            'Back the upper blade screw out by two turns; do not take it out',
+            {
+              turns: 2,
+            },
+          ),
+          told('rw-a3e', 'loosen', 'fastener:rw-f2', 'The lower one by two turns as well', { turns: 2 }),
+          told('rw-a3b', 'putOn', 'blade:rw-b1', 'Push the blade in to the stop and keep pressing'),
+          told('rw-a3c', 'tighten', 'fastener:rw-f1', 'Tighten the upper blade screw until it holds; no more'),
+          told('rw-a3f', 'tighten', 'fastener:rw-f2', 'Then the lower one'),
+          told('rw-a3d', 'pullCheck', 'blade:rw-b1'),
         ],
       },
       {
-        id: 'rw-a4',
-        task: 'bladeOut',
+        ...{ id: 'rw-a4', goal: 'bladeOut', at: 'blade:rw-b1' },
         steps: [
-          act('rw-a4a', 'Back the upper blade screw out by two turns', 'loosen', 'fastener:rw-f1', {
-            ...{ direction: 'anticlockwise', tool: 'hex key 2 mm', turns: 2 },
-          }),
-          act('rw-a4c', 'The lower one by two turns as well', 'loosen', 'fastener:rw-f2', {
-            ...{ direction: 'anticlockwise', tool: 'hex key 2 mm', turns: 2 },
-          }),
-          act('rw-a4b', 'Pull the blade straight out', 'takeOff', 'blade:rw-b1', { direction: 'pull' }),
-          act('rw-a4d', 'Turn the upper screw in again, so that it is not lost', 'tighten', 'fastener:rw-f1', {
-            ...{ direction: 'clockwise', tool: 'hex key 2 mm' },
-          }),
-          act('rw-a4e', 'And the lower one', 'tighten', 'fastener:rw-f2', {
-            ...{ direction: 'clockwise', tool: 'hex key 2 mm' },
-          }),
+          told('rw-a4a', 'loosen', 'fastener:rw-f1', 'Back the upper blade screw out by two turns', { turns: 2 }),
+          told('rw-a4c', 'loosen', 'fastener:rw-f2', 'The lower one by two turns as well', { turns: 2 }),
+          told('rw-a4b', 'takeOff', 'blade:rw-b1', 'Pull the blade straight out'),
+          told('rw-a4d', 'tighten', 'fastener:rw-f1', 'Turn the upper screw in again, so that it is not lost'),
+          told('rw-a4e', 'tighten', 'fastener:rw-f2', 'And the lower one'),
         ],
       },
       {
-        id: 'rw-a5',
-        task: 'open',
+        ...{ id: 'rw-a5', goal: 'cell', at: 'part:rw-p2' },
         steps: [
-          act('rw-a5a', 'Unscrew the pommel', 'takeOff', 'section:rw-pommel', {
-            ...{ direction: 'anticlockwise', caution: 'Work over a soft surface.' },
+          told('rw-a5a', 'takeOff', 'section:rw-pommel', 'Unscrew the pommel'),
+          told('rw-a5b', 'takeOff', 'part:rw-p10', 'Draw the chassis out by its ring', {
+            caution: 'Never by the speaker cone.',
           }),
-          act('rw-a5b', 'Draw the chassis out by its ring', 'takeOff', 'part:rw-p10', {
-            ...{ direction: 'pull', caution: 'Never by the speaker cone.' },
-          }),
-        ],
-      },
-      {
-        id: 'rw-a6',
-        task: 'cellIn',
-        steps: [
-          act('rw-a6a', 'Press the cell in, minus pole first, into the spring', 'putOn', 'part:rw-p2', {
-            ...{ direction: 'push' },
+          told('rw-a7a', 'takeOff', 'part:rw-p2', 'Lift the cell at its plus end with the ribbon'),
+          told('rw-a6a', 'putOn', 'part:rw-p2', 'Press the cell in, minus pole first, into the spring', {
             caution: 'Support the chassis from below; never a cell with a damaged wrap.',
           }),
+          told('rw-a8a', 'putOn', 'part:rw-p10', 'Slide the chassis in with the mark to the switch line'),
+          told('rw-a8b', 'putOn', 'section:rw-pommel', 'Screw the pommel on until it stops'),
         ],
       },
       {
-        id: 'rw-a7',
-        task: 'cellOut',
-        steps: [
-          act('rw-a7a', 'Lift the cell at its plus end with the ribbon', 'takeOff', 'part:rw-p2', {
-            direction: 'lift',
-          }),
-        ],
+        ...{ id: 'rw-a9', goal: 'charge', at: 'part:rw-p2' },
+        steps: [told('rw-a9a', 'plugIn', 'part:rw-p13', 'Put the cell into the charger, plus to plus')],
       },
       {
-        id: 'rw-a8',
-        task: 'close',
+        ...{ id: 'rw-a10', goal: 'card', at: 'part:rw-p12' },
         steps: [
-          act('rw-a8a', 'Slide the chassis in with the mark to the switch line', 'putOn', 'part:rw-p10', {
-            direction: 'push',
-          }),
-          act('rw-a8b', 'Screw the pommel on until it stops', 'putOn', 'section:rw-pommel', {
-            ...{ direction: 'clockwise', caution: 'No wire in the thread.' },
-          }),
-        ],
-      },
-      {
-        id: 'rw-a9',
-        task: 'charge',
-        steps: [
-          step('rw-a9a', 'Take the cell out and put it into the charger, plus to plus', 'none', {
-            place: 'part:rw-p2',
-            caution: 'Never charge unattended.',
-          }),
-        ],
-      },
-      {
-        id: 'rw-a10',
-        task: 'card',
-        steps: [
-          step(
+          told(
             'rw-a10a',
-            'With the cell out, push the card until it clicks and copy all of it before changing anything',
-            'push',
-            { place: 'part:rw-p3', caution: 'Pull it straight; the socket snaps.' },
+            'takeOff',
+            'part:rw-p12',
+            'Push the card until it clicks, and copy all of it before changing anything',
+            {
+              caution: 'Pull it straight; the socket snaps.',
+            },
           ),
         ],
       },
@@ -545,6 +497,8 @@ function reedWarden(today: string): Commission {
     },
   })
   s.tests = proveAll(s, at(today, -5))
+  let looked = 0
+  s.access = lookThrough(s, { who: 'Maren', on: day(today, -2) }, () => `rw-al${looked++}`)
   s.beats = compose(c, s)
   return c
 }
@@ -646,72 +600,27 @@ function emberFair(today: string): Commission {
       ],
       access: [
         {
-          id: `${id}-a1`,
-          task: 'bladeIn',
+          ...{ id: `${id}-a1`, goal: 'bladeIn', at: `blade:${id}-b1` },
           steps: [
-            step(`${id}-a1a`, 'Loosen the blade screw by two turns', 'anticlockwise', {
-              place: `fastener:${id}-f1`,
-              tool: 'hex key 5/64 in',
-              turns: 2,
-            }),
-            step(`${id}-a1b`, 'Push the blade in and keep pressing', 'push', { place: `socket:${id}-k1` }),
-            step(`${id}-a1c`, 'Tighten the blade screw', 'clockwise', {
-              place: `fastener:${id}-f1`,
-              tool: 'hex key 5/64 in',
-            }),
-            step(`${id}-a1d`, 'Pull at the blade: it must not move', 'pull'),
+            told(`${id}-a1a`, 'loosen', `fastener:${id}-f1`, 'Loosen the blade screw by two turns', { turns: 2 }),
+            told(`${id}-a1b`, 'putOn', `blade:${id}-b1`, 'Push the blade in and keep pressing'),
+            told(`${id}-a1c`, 'tighten', `fastener:${id}-f1`, 'Tighten the blade screw'),
           ],
         },
         {
-          id: `${id}-a2`,
-          task: 'bladeOut',
+          ...{ id: `${id}-a3`, goal: 'cell', at: `part:${id}-p2` },
           steps: [
-            step(`${id}-a2a`, 'Loosen the blade screw and pull the blade straight out', 'anticlockwise', {
-              place: `fastener:${id}-f1`,
-              tool: 'hex key 5/64 in',
-            }),
-          ],
-        },
-        {
-          id: `${id}-a3`,
-          task: 'open',
-          steps: [step(`${id}-a3a`, 'Unscrew the pommel', 'anticlockwise', { place: `section:${id}-pommel` })],
-        },
-        {
-          id: `${id}-a4`,
-          task: 'cellIn',
-          steps: [
-            step(`${id}-a4a`, 'Slide the cell in, minus pole first', 'push', {
-              place: `part:${id}-p2`,
+            told(`${id}-a3a`, 'takeOff', `section:${id}-pommel`, 'Unscrew the pommel'),
+            told(`${id}-a5a`, 'takeOff', `part:${id}-p2`, 'Tip the hilt; the cell slides out into the hand'),
+            told(`${id}-a4a`, 'putOn', `part:${id}-p2`, 'Slide the cell in, minus pole first', {
               caution: 'Never a cell with a damaged wrap.',
             }),
+            told(`${id}-a6a`, 'putOn', `section:${id}-pommel`, 'Screw the pommel on until it stops'),
           ],
         },
         {
-          id: `${id}-a5`,
-          task: 'cellOut',
-          steps: [
-            step(`${id}-a5a`, 'Tip the hilt; the cell slides out into the hand', 'pull', { place: `part:${id}-p2` }),
-          ],
-        },
-        {
-          id: `${id}-a6`,
-          task: 'close',
-          steps: [
-            step(`${id}-a6a`, 'Screw the pommel on until it stops', 'clockwise', {
-              place: `section:${id}-pommel`,
-              caution: 'No wire in the thread.',
-            }),
-          ],
-        },
-        {
-          id: `${id}-a7`,
-          task: 'charge',
-          steps: [
-            step(`${id}-a7a`, 'Charge the cell in the charger, never in the hilt', 'none', {
-              caution: 'Never charge unattended.',
-            }),
-          ],
+          ...{ id: `${id}-a7`, goal: 'charge', at: `part:${id}-p2` },
+          steps: [told(`${id}-a7a`, 'plugIn', `part:${id}-p8`, 'Charge the cell in the charger, never in the hilt')],
         },
       ],
     })
@@ -1182,24 +1091,18 @@ function crosswind(today: string): Commission {
     ],
     access: [
       {
-        id: 'cw-a1',
-        task: 'powerOn',
-        steps: [step('cw-a1a', 'Slide the kill switch forward', 'slide', { place: 'part:cw-p5' })],
+        ...{ id: 'cw-a1', goal: 'powerOn', at: 'part:cw-p5' },
+        steps: [told('cw-a1a', 'restore', 'part:cw-p5', 'Slide the kill switch forward')],
       },
       {
-        id: 'cw-a2',
-        task: 'powerOff',
-        steps: [step('cw-a2a', 'Slide the kill switch back', 'slide', { place: 'part:cw-p5' })],
+        ...{ id: 'cw-a2', goal: 'powerOff', at: 'part:cw-p5' },
+        steps: [told('cw-a2a', 'cut', 'part:cw-p5', 'Slide the kill switch back')],
       },
       {
-        id: 'cw-a3',
-        task: 'bladeIn',
+        ...{ id: 'cw-a3', goal: 'bladeIn', at: 'blade:cw-b1' },
         steps: [
-          step('cw-a3a', 'Loosen the right blade screw', 'anticlockwise', {
-            place: 'fastener:cw-f1',
-            tool: 'hex key 2 mm',
-          }),
-          step('cw-a3b', 'Push the blade straight in; never twist it', 'push', { place: 'socket:cw-k1' }),
+          told('cw-a3a', 'loosen', 'fastener:cw-f1', 'Loosen the right blade screw'),
+          told('cw-a3b', 'putOn', 'blade:cw-b1', 'Push the blade straight in; never twist it'),
         ],
       },
     ],

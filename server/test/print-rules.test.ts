@@ -144,6 +144,28 @@ function alone(words: readonly Word[], foot: number): string[] {
     .filter((h) => !words.some((w) => w.page === h.page && w.top > h.top + h.high && w.top < foot))
     .map((h) => `${h.text} on page ${h.page}`)
 }
+/** Acts of a procedure that do not follow each other on paper as they are issued. */
+function outOfOrder(document: HandoffDocument, file: string): string[] {
+  const close = (t: string) => t.normalize('NFKC').replace(/[^\p{L}\p{N}]+/gu, '')
+  const paper = close(run('pdftotext', '-raw', file, '-'))
+  const blocks = document.chapters.flatMap((ch) => ch.blocks.flatMap((b) => (b.kind === 'steps' ? [b] : [])))
+  return blocks.flatMap((b) => {
+    const p = document.procedures.filter((x) => x.saber === b.saber)[b.procedure!]!
+    const acts = p.acts.slice((b.first ?? 1) - 1).slice(0, b.steps.length)
+    // Where the same title stands in the contents the acts do not follow it.
+    const starts = [...paper.matchAll(new RegExp(close(b.title), 'g'))].map((m) => m.index)
+    const follows = (from: number) => {
+      let at = from
+      for (const x of acts) {
+        at = paper.indexOf(close(x.text), at)
+        if (at < 0) return x.text
+      }
+      return undefined
+    }
+    const left = starts.map(follows)
+    return left.includes(undefined) ? [] : [`${b.title}: ${left.at(-1) ?? 'not there'}`]
+  })
+}
 /** Words of a document that are not on paper. */
 function missing(document: HandoffDocument, words: readonly Word[]): string[] {
   const plain = (t: string) => t.normalize('NFKC').replace(/[^\p{L}\p{N}]+/gu, ' ')
@@ -165,6 +187,7 @@ describe('every order and every case', () => {
       const { document, pdf, file } = await printed(make(), KIND, language)
       const words = wordsOf(file)
       expect(missing(document, words)).toEqual([])
+      expect(outOfOrder(document, file)).toEqual([])
       const contents = streams(pdf)
       expect(contents.length).toBe(Number(/Pages: +(\d+)/.exec(run('pdfinfo', file))![1]))
       for (const s of contents) expect(unmarked(s)).toEqual([])

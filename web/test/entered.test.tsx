@@ -142,8 +142,8 @@ const KINDS_OF_PARTS = (() => {
     for (const x of some) left.delete(x)
     out.push(best)
   }
-  // A tool has its key, a switch its clock angle.
-  return [...new Set<PartKind>([...out, 'tool', 'switch'])]
+  // A tool has its key, a switch its clock angle, a key the port that it sits in.
+  return [...new Set<PartKind>([...out, 'tool', 'switch', 'killKey'])]
 })()
 
 /** Words and numbers that are entered in another way, and what holds it. `*` stands for any steps. */
@@ -160,7 +160,13 @@ const OTHERWISE: [string, string][] = [
   ['*/inputs/kind', 'which of two buttons added it: stations.test'],
   ['*/sections/role', 'what was added: e2e hilt'],
   ['*/steps/act/*', 'comes with the step that is drafted: stations.test'],
-  ['*/access/task', 'the task whose steps are written: stations.test'],
+  ['*/access/goal', 'the goal whose act is spoken of: stations.test'],
+  ['*/access/looked/*', 'by the button that says that it was gone through: stations.test'],
+  ['*/steps/direction', 'comes with the act, or with a file'],
+  ['*/steps/does/how', 'by the way of the joint'],
+  ['*/steps/does/towards', 'by the way of the joint'],
+  ['*/steps/does/leads', 'by what is recorded of the cell'],
+  ['*/beats/task', 'chosen among what a beat performs: beats.test'],
   ['*/parts/catalogue', 'the row of the shelf it was fitted from'],
   ['*/parts/at', 'dragged on the drawing, typed in the list of what is fitted: e2e fit'],
   ['*/presets/sounds/*', 'read from the file: e2e main job'],
@@ -246,12 +252,34 @@ const SCREENS: [string, () => Promise<void>][] = [
       })
     },
   ],
+  [
+    'what is said of acts',
+    async () => {
+      const at = 'fastener:rw-f1' as const
+      const steps = [
+        { id: 'said', act: { do: 'loosen' as const, at }, text: 'x', irreversible: true },
+        { id: 'own-act', text: 'y', place: at, does: [] as never[] },
+      ]
+      await lay('access', 'reed-warden', (c) => {
+        c.sabers[0]!.access = [{ id: 'own', goal: 'bladeIn', at: 'blade:rw-b1', steps }]
+      })
+      const press = (name: string | RegExp) =>
+        act(async () => void fireEvent.click(screen.getAllByRole('button', { name })[0]!))
+      await press(/^Put the blade in/)
+      for (let n = 1; n < 4; n++) {
+        await press('next act')
+        if (n > 1) await enterAll()
+      }
+      cleanup()
+    },
+  ],
   ...KINDS_OF_PARTS.map((kind): [string, () => Promise<void>] => [
     `the sheet of a part: ${kind}`,
     async () => {
       await laid('brief', (c) => {
         const { parts } = c.sabers[0]!
         parts[0]!.kind = kind
+        if (kind === 'killKey') parts.push({ ...structuredClone(parts[0]!), id: 'own-port', kind: 'chargePort' })
         // What is asked of several: how they are joined.
         parts.push({ ...structuredClone(parts[0]!), id: 'own-other' as Id<'part'> })
       })
@@ -285,11 +313,6 @@ async function whole(view: keyof typeof VIEWS) {
   if (view === 'controls') {
     await act(async () => void fireEvent.click(screen.getByRole('tab', { name: 'The map' })))
     await screen.findByRole('region', { name: 'How it reads a hand' })
-    await enterAll()
-  }
-  if (view === 'access') {
-    await act(async () => void fireEvent.click(screen.getByRole('tab', { name: 'Steps for the client' })))
-    await screen.findByLabelText('Tasks')
     await enterAll()
   }
   if (view === 'handoff')

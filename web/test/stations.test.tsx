@@ -421,36 +421,6 @@ describe('access', () => {
     await screen.findByRole('region', { name: 'As it lies on the bench' })
     expect(screen.queryByRole('region', { name: 'Which way round' })).toBeNull()
   })
-  costly(
-    'worded steps are read as acts when all of them can be carried out, else the first that cannot is named',
-    async () => {
-      await lay('access', 'reed-warden', (c) => {
-        // Only one of two screws is let go before the blade is pushed in.
-        const steps = c.sabers[0]!.access.find((p) => p.task === 'bladeIn')!.steps
-        steps.splice(1, 1)
-        for (const x of steps) delete x.act
-        steps[1]!.place = 'socket:rw-k1'
-      })
-      await user.click(screen.getByRole('tab', { name: 'Steps for the client' }))
-      await screen.findByLabelText('Tasks')
-      await user.click(screen.getByRole('button', { name: /^Switch it on/ }))
-      expect(
-        saber()
-          .access.find((p) => p.task === 'powerOn')!
-          .steps.map((x) => x.act),
-      ).toEqual([undefined])
-      await user.click(screen.getByRole('button', { name: 'read them as acts' }))
-      const [step] = saber().access.find((p) => p.task === 'powerOn')!.steps
-      expect(step).toMatchObject({
-        act: { do: 'restore', at: 'part:rw-p7' },
-        ownWords: true,
-        text: 'Slide the kill switch towards the emitter',
-      })
-      await user.click(screen.getByRole('button', { name: /^Put the blade in/ }))
-      await user.click(screen.getByRole('button', { name: 'read them as acts' }))
-      expect(screen.getByText(/^Step 2 cannot be carried out where it stands/)).toBeTruthy()
-    },
-  )
   costly('the register says what each screw holds, who turns it, and which others are taken for it', async () => {
     await lay('access', 'reed-warden', (c) => {
       const [upper, , shroud] = c.sabers[0]!.hilt.fasteners
@@ -469,34 +439,87 @@ describe('access', () => {
     )
     expect(screen.getByText('3 screws; the client turns 2, with 2 mm.')).toBeDefined()
   })
-  costly('steps are drafted, corrected and kept under their own task · a day', async () => {
+  const goal = (name: RegExp) =>
+    user.click(
+      within(screen.getByRole('region', { name: 'What somebody will want to do' })).getByRole('button', { name }),
+    )
+  const next = () => user.click(screen.getByRole('button', { name: 'next act' }))
+  costly('what is said of an act hangs on it, and is taken away again · a day', async () => {
     await lay('access', 'crosswind')
-    await user.click(screen.getByRole('tab', { name: 'Steps for the client' }))
-    await user.click(within(await screen.findByLabelText('Tasks')).getByRole('button', { name: /Open the hilt/ }))
-    await user.click(screen.getByRole('button', { name: /draft/ }))
-    const steps = () => saber().access.find((p) => p.task === 'open')!.steps
-    expect(steps().length).toBeGreaterThan(0)
-    expect(steps()[0]!.act).toBeDefined()
-    expect(steps()[0]!.ownWords).toBeUndefined()
-    await put('Step 1', 'Turn it out')
-    expect(steps()[0]!.ownWords).toBe(true)
-    await put('Tool of step 1', 'by hand')
-    await user.click(screen.getAllByRole('checkbox', { name: 'cannot be undone' })[0]!)
-    expect(steps()[0]).toMatchObject({ text: 'Turn it out', tool: 'by hand', irreversible: true })
-    await put('Who agreed to step 1', 'Ilsabet Vorne')
+    await goal(/^Swap the cell/)
+    await next()
+    await next()
+    const steps = () => saber().access.find((p) => p.goal === 'cell')?.steps ?? []
+    expect(steps()).toEqual([])
+    await put('Words of act 2', 'Turn it out')
+    await put('Tool of act 2', 'by hand')
+    await put('Sign of act 2', 'It clicks.')
+    await put('Landmark of act 2', 'the dot')
+    await put('Turns of act 2', '2,5')
+    expect(steps()).toMatchObject([
+      {
+        ...{ act: { do: 'loosen', at: 'fastener:cw-f3' }, text: 'Turn it out', tool: 'by hand', cue: 'It clicks.' },
+        ...{ landmark: 'the dot', turns: 2.5 },
+      },
+    ])
+    await user.click(screen.getByRole('checkbox', { name: 'cannot be undone' }))
+    await put('Who agreed to act 2', 'Ilsabet Vorne')
     expect(steps()[0]!.consent).toEqual({ who: 'Ilsabet Vorne', on: todayIso() })
-    const day = await pickDay('Step 1 was agreed to on')
+    const day = await pickDay('Act 2 was agreed to on')
     expect(steps()[0]!.consent).toEqual({ who: 'Ilsabet Vorne', on: day })
-    await user.click(screen.getAllByRole('checkbox', { name: 'cannot be undone' })[0]!)
+    await user.click(screen.getByRole('checkbox', { name: 'cannot be undone' }))
     expect(steps()[0]).not.toHaveProperty('consent')
-    await user.click(screen.getAllByRole('checkbox', { name: 'cannot be undone' })[0]!)
-    await choose('Direction of step 1', /anticlockwise/)
-    await put('Turns of step 1', '2,5')
-    expect(steps()[0]).toMatchObject({ direction: 'anticlockwise', turns: 2.5 })
-    await choose('Direction of step 1', /pull/)
-    expect(screen.queryByLabelText('Turns of step 1')).toBeNull()
-    await user.type(screen.getByLabelText('the next step'), 'Lift it off{Enter}')
-    expect(steps().at(-1)).toMatchObject({ text: 'Lift it off', direction: 'none' })
+    for (const field of ['Words', 'Tool', 'Sign', 'Landmark', 'Turns']) await put(`${field} of act 2`, '')
+    expect(steps()).toEqual([])
+  })
+  costly('an act of one’s own, another order, and what is no longer used', async () => {
+    await lay('access', 'reed-warden', (c) => {
+      const [s] = c.sabers
+      s!.access = [
+        {
+          id: 'old',
+          goal: 'bladeIn',
+          at: 'blade:rw-b1',
+          steps: [{ id: 'gone', text: 'Twist the shroud', act: { do: 'takeOff', at: 'section:rw-neck' } }],
+        },
+      ]
+    })
+    await goal(/^Put the blade in/)
+    const kept = within(screen.getByRole('list', { name: 'Said, and no longer used' }))
+    expect(kept.getByRole('listitem').textContent).toContain('Twist the shroud (the way does not go there any more)')
+    await next()
+    await next()
+    await user.type(screen.getByLabelText('an act of your own after 2'), 'Mind the spring{Enter}')
+    const rows = () =>
+      within(screen.getByRole('region', { name: 'Put the blade in' }))
+        .getAllByRole('listitem')
+        .flatMap((x) => x.querySelector('button')?.textContent ?? [])
+    expect(rows()[2]).toContain('Mind the spring')
+    await next()
+    await next()
+    await user.click(screen.getByRole('button', { name: 'act 4 earlier' }))
+    expect(rows()[2]).toContain('lower blade screw')
+    await user.click(kept.getByRole('button', { name: /^remove what is said/i }))
+    expect(screen.queryByText('Twist the shroud', { exact: false })).toBeNull()
+  })
+  costly('gone through: one alone, then all in one deed, by name and day; changed with the saber · a day', async () => {
+    await lay('access', 'crosswind')
+    const looked = () => saber().access.filter((p) => p.looked)
+    await goal(/^Charge it/)
+    await user.click(screen.getByRole('button', { name: 'I have gone through it' }))
+    expect(looked().map((p) => [p.goal, p.looked!.on])).toEqual([['charge', todayIso()]])
+    await user.click(screen.getByRole('button', { name: /^I have looked through all/ }))
+    expect(looked().length).toBeGreaterThan(8)
+    expect(screen.getByText('All of them looked through as they are.')).toBeTruthy()
+  })
+  costly('a goal that cannot be reached says what is in the way', async () => {
+    await lay('access', 'reed-warden', (c) => {
+      for (const f of c.sabers[0]!.hilt.fasteners) f.clientMay = 'never'
+    })
+    await goal(/^Put the blade in/)
+    expect(screen.getByText(/^It cannot be done/)).toBeTruthy()
+    expect(screen.getByRole('button', { name: /upper blade screw is in the way and never to be touched/ })).toBeTruthy()
+    expect(screen.getByText('The client is told that it is for the shop.')).toBeTruthy()
   })
 })
 

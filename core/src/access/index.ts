@@ -1,5 +1,16 @@
-export { askText } from './ask-words'
-export type { Ask, Draft } from './draft'
-export { proposeSteps } from './propose'
-export { actOf, type ReadActs, readActs } from './read-acts'
-export { missingTasks, tasksOf } from './tasks'
+export type { Unused } from './lay'
+export {
+  lookedAt,
+  lookThrough,
+  marksOf,
+  type Piece,
+  type Possible,
+  piecesOf,
+  proceduresOf,
+  saidOf,
+  statesOf,
+  type Told,
+  type ToldAct,
+  withoutGoal,
+} from './procedures'
+export { moved, ownAfter, procedureIn, saysNothing, stepFor } from './say'

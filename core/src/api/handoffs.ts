@@ -1,5 +1,7 @@
 import * as T from '@sinclair/typebox'
-import { PDF_EXTENTS, Photo, ReplyBody, ReplyFile, Saber, TASKS } from '../record'
+import { WAITS } from '../handoff'
+import type { Body } from '../machine'
+import { DIRECTIONS, GOALS, Act as HandAct, PDF_EXTENTS, Photo, ReplyBody, ReplyFile, Saber, TASKS } from '../record'
 import { LANGUAGES, MEASURES } from '../units'
 import { closed, Moment, orNull, Revision } from './common'
 import { route } from './route'
@@ -10,6 +12,7 @@ const Row = T.Object({ name: Text, value: Text, about: T.Optional(T.Boolean()) }
 const Figure = T.Optional(T.Number())
 const Bar = T.Object({ min: Figure, max: Figure, computed: Figure, found: Figure }, closed)
 const Act = T.Object({ text: Text, tool: T.Optional(Text) }, closed)
+const Goal = T.Union(GOALS.map((g) => T.Literal(g)))
 const Block = T.Union([
   T.Object({ kind: T.Literal('para'), text: Text }, closed),
   T.Object({ kind: T.Literal('facts'), rows: T.Array(Row) }, closed),
@@ -29,9 +32,20 @@ const Block = T.Union([
       title: Text,
       saber: T.Optional(Text),
       task: T.Optional(T.Union(TASKS.map((t) => T.Literal(t)))),
+      goal: T.Optional(Goal),
+      procedure: T.Optional(T.Integer()),
       first: T.Optional(T.Integer()),
+      lead: T.Optional(Text),
+      tail: T.Optional(Text),
+      turn: T.Optional(T.Integer()),
       steps: T.Array(
-        T.Object({ text: Text, tool: T.Optional(Text), caution: T.Optional(Text), place: T.Optional(Text) }, closed),
+        T.Object(
+          {
+            ...{ text: Text, tool: T.Optional(Text), caution: T.Optional(Text), cue: T.Optional(Text) },
+            place: T.Optional(Text),
+          },
+          closed,
+        ),
       ),
     },
     closed,
@@ -72,11 +86,46 @@ const Cover = T.Object(
   },
   closed,
 )
+/** What hands do, as it was issued: each act in words, and as the machine carries it out for the drawing. */
+const FrozenAct = T.Object(
+  {
+    ...{
+      text: Text,
+      tool: T.Optional(Text),
+      caution: T.Optional(Text),
+      cue: T.Optional(Text),
+      place: T.Optional(Text),
+    },
+    direction: T.Union(DIRECTIONS.map((d) => T.Literal(d))),
+    does: T.Array(HandAct),
+    waits: T.Optional(T.Union(WAITS.map((w) => T.Literal(w)))),
+  },
+  closed,
+)
+const FrozenProcedure = T.Object(
+  {
+    ...{ saber: Text, goal: Goal, at: T.Optional(Text), title: Text, acts: T.Array(FrozenAct), turn: T.Integer() },
+    from: T.Optional(
+      T.Object(
+        {
+          off: T.Array(T.Unsafe<Body>({ type: 'string' })),
+          screws: T.Record(Text, T.Union([T.Literal('loose'), T.Literal('out')])),
+          cut: T.Boolean(),
+          lit: T.Boolean(),
+        },
+        closed,
+      ),
+    ),
+    cannot: T.Optional(Text),
+    first: T.Optional(T.Object({ n: T.Integer(), text: Text }, closed)),
+  },
+  closed,
+)
 /** The handoff record as it is frozen and sent. */
 const HandoffSchema = T.Object(
   {
     format: T.Literal('nubrin-handoff'),
-    version: T.Literal(4),
+    version: T.Literal(5),
     of: Text,
     title: Text,
     client: Text,
@@ -88,6 +137,7 @@ const HandoffSchema = T.Object(
     measures: T.Optional(T.Union(MEASURES.map((m) => T.Literal(m)))),
     written: T.Optional(T.Union(LANGUAGES.map((l) => T.Literal(l)))),
     cover: T.Optional(Cover),
+    procedures: T.Array(FrozenProcedure),
     chapters: T.Array(T.Object({ id: Text, title: Text, saber: T.Optional(Text), blocks: T.Array(Block) }, closed)),
     from: T.Optional(T.Object({ address: Text, contact: Text, signature: Text, closing: Text }, closed)),
   },

@@ -84,13 +84,13 @@ type Anchor = 'start' | 'middle' | 'end'
 /** About how wide a letter is, and how far letters reach over and under the line they stand on, px: no font is asked. */
 const LETTER = { wide: 6, over: 8, under: 2 }
 /** The box of some words, px. */
-export function boxOf([x, y]: Pt, text: string, anchor: Anchor) {
+function boxOf([x, y]: Pt, text: string, anchor: Anchor) {
   const wide = text.length * LETTER.wide
   const x0 = anchor === 'start' ? x : anchor === 'end' ? x - wide : x - wide / 2
   return { x0, x1: x0 + wide, y0: y - LETTER.over, y1: y + LETTER.under }
 }
 type Box = ReturnType<typeof boxOf>
-export const meet = (a: Box, b: Box) => a.x0 < b.x1 && b.x0 < a.x1 && a.y0 < b.y1 && b.y0 < a.y1
+const meet = (a: Box, b: Box) => a.x0 < b.x1 && b.x0 < a.x1 && a.y0 < b.y1 && b.y0 < a.y1
 
 /** Adds prims with short calls; every drawing in the core is written against it. */
 export class Pen {

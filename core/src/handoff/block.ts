@@ -1,4 +1,4 @@
-import type { Commission, Saber, Task } from '../record'
+import type { Commission, GoalKind, Saber, Task } from '../record'
 import type { Reader } from '../units'
 
 /** A line of facts: what, and how much is known of it. */
@@ -26,10 +26,17 @@ export type Block =
       kind: 'steps'
       title: string
       saber?: string
+      /** Of which procedure, by its place among those of its saber; one issued before there were any names a task. */
+      goal?: GoalKind
+      procedure?: number
       task?: Task
-      /** The number of the first step, where it goes on from another task. */
+      /** The number of the first act, where it goes on from another procedure, and the words that send one there; the same at its end. */
       first?: number
-      steps: { text: string; tool?: string; caution?: string; place?: string }[]
+      lead?: string
+      tail?: string
+      /** How many of these lead there; the others lead back. */
+      turn?: number
+      steps: { text: string; tool?: string; caution?: string; cue?: string; place?: string }[]
     }
   | { kind: 'caution'; title: string; text: string }
   | { kind: 'drawing'; saber: string; which: 'section' | 'unrolled' }

@@ -5,9 +5,10 @@ import { withBars } from './bars'
 import type { Chapter, OrderChapter } from './block'
 import { AFTER, BEFORE, OF_A_SABER } from './chapters'
 import { type Cover, coverOf } from './cover'
+import { type FrozenProcedure, frozenOf, withFirst } from './procedures'
 
 const HANDOFF_FORMAT = 'nubrin-handoff'
-const HANDOFF_VERSION = 4
+const HANDOFF_VERSION = 5
 
 export interface HandoffDocument {
   format: typeof HANDOFF_FORMAT
@@ -28,6 +29,8 @@ export interface HandoffDocument {
   /** Of one that was issued before there were covers there is none. */
   cover?: Cover
   chapters: Chapter[]
+  /** What hands do, as it is told and played everywhere. */
+  procedures: FrozenProcedure[]
   /** What the shop says of itself, where it says something. */
   from?: ShopCard
 }
@@ -67,6 +70,7 @@ function whole(reader: Reader, c: Commission, shop: string, date: string, from?:
     written: writtenIn(c),
     ...(from && Object.values(from).some((v) => v) ? { from } : {}),
     cover: coverOf(reader, c),
+    procedures: c.sabers.flatMap((s) => withFirst(reader, c, s, frozenOf(reader, s))),
     chapters: [...order(BEFORE), ...c.sabers.flatMap((s) => saberChapters(reader, s, several)), ...order(AFTER)],
   }
 }
@@ -87,11 +91,18 @@ function saberChapters(reader: Reader, s: Saber, several: boolean): Chapter[] {
     }))
 }
 
-/** A frozen handoff as this program reads it. The first ones carried no version; what they say stands as it was issued. */
-export function liftHandoff(frozen: unknown): HandoffDocument {
+/**
+ * A frozen handoff as this program reads it. The first ones carried no version; what they say stands as it was issued. Those from
+ * before there were procedures get what the frozen record says that hands do.
+ */
+export function liftHandoff(frozen: unknown, record: Pick<Commission, 'sabers' | 'packing'>): HandoffDocument {
   const d = frozen as HandoffDocument
   // Before there were languages, all was English.
-  return { ...{ language: 'en', ownWords: false, of: '' }, ...d, format: HANDOFF_FORMAT, version: HANDOFF_VERSION }
+  const lifted = { ...{ language: 'en' as const, ownWords: false, of: '' }, ...d }
+  const reader = readerOfHandoff(lifted)
+  const ofSaber = (s: Saber) => withFirst(reader, record, s, frozenOf(reader, s))
+  const procedures = d.procedures ?? record.sabers.flatMap(ofSaber)
+  return { ...lifted, procedures, format: HANDOFF_FORMAT, version: HANDOFF_VERSION }
 }
 
 /** Whom a document speaks to: whatever is worded beside it, on its page, in its file and on its paper, is for this reader. */

@@ -1,5 +1,5 @@
 import { isFact } from '../facts'
-import { blankSaber, type Commission, type Saber, type Sound, type Step } from '../record'
+import { blankSaber, type Commission, type Saber, type Sound } from '../record'
 
 /** What no drawing shows of a thing. */
 const UNDRAWN: ReadonlySet<string> = new Set([
@@ -29,13 +29,6 @@ function bare<T>(v: T): T {
 /** A sound as it is played: what it is of, and its file. */
 const heard = ({ id, event, media }: Sound): Sound => ({ id, event, name: '', ...(media ? { media } : {}) })
 
-/** What a hand does at a step, without what is said of it. */
-const wordless = ({ id, direction, place, act }: Step): Step => ({
-  ...{ id, text: '', direction },
-  ...(place ? { place } : {}),
-  ...(act ? { act } : {}),
-})
-
 /**
  * A saber as a client takes it in hand on his page: drawn, with its buttons, modes, controls, lights and joints, so that it is
  * pressed, lit and opened as the real one is; nothing of the shop's notes, sources, tests and repairs.
@@ -49,10 +42,6 @@ export const handedSaber = (s: Saber): Saber => ({
   presets: s.presets.map((p) => ({ ...bare(p), sounds: p.mayCopy ? p.sounds.map(heard) : [] })),
   zones: bare(s.zones),
   joints: bare(s.joints),
-  // How far it is taken apart is drawn from its steps; their words stand in the document.
-  access: s.access
-    .filter((p) => p.task === 'open' || p.task === 'cellOut')
-    .map((p) => ({ ...p, steps: p.steps.map(wordless) })),
   spoken: s.spoken,
   settings: { sensitivities: [], ...(s.settings.volumeSteps ? { volumeSteps: bare(s.settings.volumeSteps) } : {}) },
 })

@@ -11,9 +11,10 @@ export {
   type ShopCard,
 } from './document'
 export { drawnSaber, handedFiles, handedSaber, handedSounds } from './drawn'
-export { stepScenes, type TakenApart, takenApart } from './figures'
+export { actScenes, farthestOf, statesIn, takenApart } from './figures'
 export { labelOf, type ParcelLabel } from './label'
 export { type CardManifest, cardManifest } from './manifest'
+export { type FrozenAct, type FrozenProcedure, frozenOf, WAITS } from './procedures'
 export { type Issued, noChapter, readReply } from './read-reply'
 export { type RecallWords, recallMessage } from './recall'
 export { type Rest, type RestedLine, restsOf } from './rests'

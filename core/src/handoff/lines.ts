@@ -10,7 +10,7 @@ function linesOf(b: Block): string[] {
     case 'table':
       return b.rows.map((r) => r.join(' | '))
     case 'steps':
-      return b.steps.map((x) => [`${b.title}: ${x.text}`, x.tool, x.caution, x.place].filter((t) => t).join(' | '))
+      return [b.lead, ...b.steps.map((x) => stepLine(b.title, x)), b.tail].filter((t) => t !== undefined)
     case 'apart':
       return [...b.out, ...b.back].map((x) => [x.text, x.tool].filter((t) => t).join(' | '))
     case 'caution':
@@ -26,6 +26,9 @@ function linesOf(b: Block): string[] {
       ]
   }
 }
+
+const stepLine = (title: string, x: Extract<Block, { kind: 'steps' }>['steps'][number]) =>
+  [`${title}: ${x.text}`, x.tool, x.caution, x.cue, x.place].filter((t) => t).join(' | ')
 
 export const chapterLines = (c: Chapter): string[] => c.blocks.flatMap(linesOf)
 

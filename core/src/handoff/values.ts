@@ -1,12 +1,10 @@
 import { type AnyFact, type Calculated, formatFact, known, missingText, type NumberFact, printable } from '../facts'
-import { polesText } from '../machine'
-import { isForeign, nameOf, refTo, type Saber, type Step, type Task } from '../record'
+import { type GoalKind, isForeign, nameOf, type Saber } from '../record'
 import { layOut } from '../room'
-import { wordedSteps } from '../script'
-import { dayText, formatNumber, mmAndInch, type Reader } from '../units'
-import { say, whether } from '../words'
+import { formatNumber, mmAndInch, type Reader } from '../units'
+import { say } from '../words'
 import type { Block } from './block'
-import { firstNumber } from './figures'
+import { frozenOf, noted, onPaper } from './procedures'
 
 /** A computed value as it prints: plain, about, or what is missing for it. */
 export const asText = (reader: Reader, c: Calculated, digits = 0): { value: string; about?: boolean } => {
@@ -40,47 +38,28 @@ export function wordsOf(reader: Reader, f: AnyFact<string> | undefined): string 
 
 export const orNotRecorded = (reader: Reader, s: string | undefined) => s || say(reader, 'notRecorded')
 
-/** The recorded steps of some tasks, each under its name. */
-export const stepsOf = (reader: Reader, s: Saber, tasks: readonly Task[]): Block[] =>
-  tasks
-    .flatMap((task) => s.access.filter((p) => p.task === task && p.steps.length))
-    .map((p) => ({
-      kind: 'steps',
-      title: say(reader, 'task', { task: p.task }),
-      ...{ saber: s.id, task: p.task, ...goesOn(firstNumber(s, p.task)) },
-      steps: wordedSteps(reader, s, p.steps).map(({ step: st, text, tool, caution }) => ({
-        text: turned(reader, st, text),
-        ...(tool ? { tool } : {}),
-        ...cautionOf(reader, st, caution, polesAt(reader, s, p.task, st)),
-        ...(st.place ? { place: orNotRecorded(reader, nameOf(s, st.place)) } : {}),
+/** The procedures of some goals, each under its name: the same acts that the page plays. */
+export function stepsOf(reader: Reader, s: Saber, kinds: readonly GoalKind[]): Block[] {
+  const all = frozenOf(reader, s)
+  return onPaper(reader, s, kinds).map(({ goal, told, skips: [there, back], like }): Block => {
+    const n = all.findIndex((p) => p.goal === goal.kind && p.at === goal.at)
+    const acts = told.acts.slice(there, told.acts.length - back)
+    const title = like && all.find((p) => p.goal === like.kind && p.at === like.at)!.title
+    return {
+      ...{ kind: 'steps', title: all[n]!.title, saber: s.id, goal: goal.kind, procedure: n },
+      ...(there ? { first: there + 1, lead: say(reader, 'steps.as', { like: title!, n: there }) } : {}),
+      ...(back ? { tail: say(reader, 'steps.closeAs', { like: title!, n: back }) } : {}),
+      ...(told.turn < told.acts.length ? { turn: told.turn - there } : {}),
+      steps: acts.map((x) => ({
+        text: x.text,
+        ...(x.tool ? { tool: x.tool } : {}),
+        ...(noted(x) ? { caution: noted(x) } : {}),
+        ...(x.cue ? { cue: x.cue } : {}),
+        ...(x.place ? { place: orNotRecorded(reader, nameOf(s, x.place)) } : {}),
       })),
-    }))
-
-/** The first number of a list that goes on from another one. */
-const goesOn = (first: number) => (first > 1 ? { first } : {})
-
-/** What is recorded of a cell's poles, where somebody's own words say how it goes in: words are not read for their poles. */
-function polesAt(reader: Reader, s: Saber, task: Task, st: Step): string {
-  if (task !== 'cellIn' || (st.act && !st.ownWords)) return ''
-  const at = st.act?.at ?? st.place
-  const cell = s.parts.find((q) => q.kind === 'cell' && refTo('part', q.id) === at)
-  const poles = cell ? polesText(reader, cell) : ''
-  return poles ? say(reader, 'poles.recorded', { poles }) : ''
+    }
+  })
 }
-
-/** What to mind at a step; one that cannot be undone says so, and who agreed to it. */
-function cautionOf(reader: Reader, st: Step, caution: string | undefined, poles: string): { caution?: string } {
-  const { consent: c } = st
-  const undone = st.irreversible
-    ? say(reader, 'step.irreversible', { who: c?.who ?? '', on: dayText(reader, c?.on ?? ''), agreed: whether(c) })
-    : undefined
-  const all = [poles, caution, undone].filter((x) => x)
-  return all.length ? { caution: all.join(' ') } : {}
-}
-
-/** A step with how often it is turned, unless its own words say it. */
-const turned = (reader: Reader, st: Step, text: string): string =>
-  st.turns && !/\b(turns?|Umdrehung(en)?)\b/i.test(text) ? say(reader, 'step.turned', { text, n: st.turns }) : text
 
 /** An amount with its currency: `40 EUR`. */
 export const money = (reader: Reader, m: { amount: number; currency: string }) =>

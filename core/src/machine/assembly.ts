@@ -12,6 +12,8 @@ interface Cutter {
   name: string
   /** How a key does it; a switch is slid. */
   key?: KeyWays
+  /** The port that a key sits in while it cuts: without the key it has current, and takes a charger. */
+  sits?: Id<'part'>
 }
 
 /** A saber as bodies, joints and screws: what holds what. Plain data, small enough to be sent about. */
@@ -22,6 +24,8 @@ export interface Assembly {
   cutter?: Cutter
   /** What is off when the saber lies closed: blades for the bench, alternatives. */
   spare: Body[]
+  /** Plugs, which keep dust out of a socket. */
+  plugs: Body[]
   /** Ports that are plugged into while it is dead. */
   sockets?: Body[]
   /** Whether it has a cell at all. */
@@ -30,16 +34,21 @@ export interface Assembly {
 
 /** The blades and plugs of every socket: one at a time, held by its screws, which load the joints of their section. */
 function bladeJoints(s: Saber, sections: readonly Joint[]): Joint[] {
-  return s.blades.flatMap((b): Joint[] => {
+  const recorded = s.blades.flatMap((b) => (b.kind === 'inHilt' ? [] : [{ ...b, body: refTo('blade', b.id) as Body }]))
+  // Of a socket without a blade in the record, whatever blade one has goes in and out.
+  const bare = s.hilt.sockets
+    .filter((k) => !recorded.some((b) => b.socket === k.id))
+    .map((k) => ({ body: refTo('socket', k.id) as Body, name: k.name, socket: k.id }))
+  return [...recorded, ...bare].flatMap((b): Joint[] => {
     const socket = s.hilt.sockets.find((k) => k.id === b.socket)
-    if (!socket || b.kind === 'inHilt') return []
+    if (!socket) return []
     const screws = retentionOf(s, socket)
     const never = screws.filter((f) => f.clientMay === 'never' || f.head === 'dummy')
     const home = refTo('section', socket.section)
     const held = screws.length > 0 || socket.insertion === 'clockwise'
     return [
       {
-        body: refTo('blade', b.id),
+        body: b.body,
         name: b.name,
         of: home,
         place: refTo('socket', socket.id),
@@ -66,8 +75,9 @@ function bladeJoints(s: Saber, sections: readonly Joint[]): Joint[] {
 
 /** The blade or plug that is in each socket when the saber leaves the shop: the plug where there is one, else a blade that ships. */
 function spareBlades(s: Saber): Body[] {
-  return s.hilt.sockets.flatMap((k) => {
+  return s.hilt.sockets.flatMap((k): Body[] => {
     const here = s.blades.filter((b) => b.socket === k.id && b.kind !== 'inHilt')
+    if (!here.length) return [refTo('socket', k.id)]
     const home = here.find((b) => b.kind === 'plug') ?? undefined
     return here.filter((b) => b !== home).map((b) => refTo('blade', b.id))
   })
@@ -80,7 +90,7 @@ function cutterOf(s: Saber): Cutter | undefined {
   const key = by === 'killKey' ? keyWays(s) : undefined
   // What a key does that nobody has spoken of is on no plan.
   if (!part || (by === 'killKey' && !key)) return undefined
-  return { part: part.id, name: part.name, ...(key ? { key } : {}) }
+  return { part: part.id, name: part.name, ...(key ? { key } : {}), ...(key && part.sits ? { sits: part.sits } : {}) }
 }
 
 /**
@@ -108,7 +118,11 @@ export function assemblyOf(s: Saber): Assembly {
     ),
     ...(cutter ? { cutter } : {}),
     spare: spareBlades(s),
-    sockets: s.parts.flatMap((p) => (p.kind === 'chargePort' || p.kind === 'board' ? [refTo('part', p.id)] : [])),
+    plugs: s.blades.flatMap((b) => (b.kind === 'plug' ? [refTo('blade', b.id)] : [])),
+    sockets: s.parts.flatMap((p) => {
+      const dead = (p.kind === 'chargePort' && !p.wantsCurrent && p.id !== cutter?.sits) || p.kind === 'board'
+      return dead ? [refTo('part', p.id)] : []
+    }),
     cells: s.parts.some((p) => p.kind === 'cell'),
   }
 }

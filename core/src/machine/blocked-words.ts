@@ -10,6 +10,8 @@ const WORDS: Record<Blocked['code'], (name: string) => string> = {
   never: (n) => `${n} is in the way and never to be touched.`,
   screwUnknown: (n) => `Which joint does ${n} hold? Nobody knows.`,
   unheld: (n) => `What holds it at ${n}? No screw is named.`,
+  live: (n) => `${n} is never touched under power, and nothing a client can reach cuts it.`,
+  cutterUnknown: () => 'What cuts the power, and how? The record names no part that does, or not what its key does.',
   circle: (n) => `${n} waits for what waits for it.`,
 }
 /** What stands in the way of a plan, in the maker's words. */

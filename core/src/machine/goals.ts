@@ -1,35 +1,52 @@
-import { type Act, refTo, type Saber } from '../record'
+import { type Act, type GoalKind, refTo, type Saber, type Socket } from '../record'
 import { inWall } from '../room'
 import type { Assembly } from './assembly'
-import type { Body, Way } from './joint'
+import type { Blocked, Body, Way } from './joint'
 import { type Hands, type Plan, planHome, planOff, planOn } from './plan'
 import { runAll } from './run'
+import { opensBy, seamsOf } from './seams'
 import type { State } from './state'
 
-/** What somebody wants of a saber in hand. */
-type GoalKind = 'cell' | 'card' | 'charge' | 'port' | 'bladeIn' | 'plugIn' | 'show' | 'reset' | 'strip'
 export interface Goal {
   kind: GoalKind
   /** What it is about: a cell, a blade, a port. */
   at?: Body
   name: string
   hands: Hands
+  /** What comes out for it: every cell, where there are several. */
+  out?: Body[]
   /** The charger that a cell is put into. */
   with?: Body
   /** What has to be off for it: one of these, whichever comes off best. */
   through?: Body[]
 }
 
+/** The blade that is told of at a socket: one that ships, else one that is bought, else any; the socket where none is recorded. */
+export function toldBlade(s: Saber, socket: Socket): Body {
+  const here = s.blades.filter((b) => b.socket === socket.id && b.kind !== 'inHilt' && b.kind !== 'plug')
+  const b = here.find((x) => x.use === 'ship') ?? here.find((x) => x.use === 'toBuy') ?? here[0]
+  return b ? refTo('blade', b.id) : refTo('socket', socket.id)
+}
+
 /** Everything that somebody will want of this saber, from what is fitted: for every cell, socket, port and window. */
 export function goalsOf(s: Saber, a: Assembly): Goal[] {
   const parts = (...kinds: string[]) => s.parts.filter((p) => kinds.includes(p.kind))
-  const blades = s.blades.filter((b) => a.joints[refTo('blade', b.id)] && b.use !== 'demo')
-  const cells = parts('cell')
-  const own = <K extends GoalKind>(
-    kind: K,
-    list: readonly { id: string; name: string }[],
-    of: 'part' | 'blade',
-  ): Goal[] => list.map((x) => ({ kind, at: refTo(of, x.id), name: x.name, hands: 'client' as const }))
+  const goal = (kind: GoalKind, at: Body | undefined, name: string, more: Partial<Goal> = {}): Goal => ({
+    ...{ kind, name, hands: 'client' },
+    ...(at ? { at } : {}),
+    ...more,
+  })
+  const ofParts = (kind: GoalKind, list: readonly { id: string; name: string }[]) =>
+    list.map((x) => goal(kind, refTo('part', x.id), x.name))
+  const inSockets = Object.values(a.joints).filter((j) => j.place)
+  const blade = (j: (typeof inSockets)[number]) => s.blades.find((b) => refTo('blade', b.id) === j.body)
+  const blades = inSockets.filter((j) => blade(j)?.kind !== 'plug' && blade(j)?.use !== 'demo')
+  const plugs = inSockets.filter((j) => blade(j)?.kind === 'plug')
+  // A cell that is wired in is nobody's to take out.
+  const cells = parts('cell').filter((p) => p.removable)
+  const out = cells.map((p): Body => refTo('part', p.id))
+  const cell = (kind: GoalKind, more: Partial<Goal> = {}) =>
+    cells.length ? [goal(kind, out[0], cells.map((p) => p.name).join(', '), { out, ...more })] : []
   // A port in the wall is reached from outside; one that lies within wants what holds it out, or a seam open.
   const ports = parts('chargePort').filter(inWall)
   const within = parts('chargePort').filter((p) => !inWall(p))
@@ -37,83 +54,181 @@ export function goalsOf(s: Saber, a: Assembly): Goal[] {
   const seams = Object.keys(a.joints).filter((b): b is Body => b.startsWith('section:'))
   const [charger] = parts('charger')
   const covers = new Set<Body>(parts('cover').map((p) => refTo('part', p.id)))
-  return [
-    ...(ports.length
-      ? own('charge', ports, 'part')
-      : own('charge', cells, 'part').map((g) => (charger ? { ...g, with: refTo('part', charger.id) } : g))),
-    ...own('port', within, 'part').map((g) => ({ ...g, through: chassis.length ? chassis : seams })),
-    ...own('cell', cells, 'part'),
-    ...own('card', parts('card'), 'part'),
-    ...own(
-      'bladeIn',
-      blades.filter((b) => b.kind !== 'plug'),
-      'blade',
-    ),
-    ...own(
-      'plugIn',
-      blades.filter((b) => b.kind === 'plug'),
-      'blade',
-    ),
+  const cutter = a.cutter && refTo('part', a.cutter.part)
+  const cut = s.cutPower === 'killSwitch' || s.cutPower === 'killKey'
+  const power = (kind: 'powerOn' | 'powerOff') => (cut ? [goal(kind, cutter, a.cutter?.name ?? '')] : [])
+  const first = [
+    ...power('powerOn'),
+    ...power('powerOff'),
+    ...blades.flatMap((j) => [goal('bladeIn', j.body, j.name), goal('bladeOut', j.body, j.name)]),
+    ...plugs.flatMap((j) => [goal('plugIn', j.body, j.name), goal('plugOut', j.body, j.name)]),
+    ...(ports.length ? ofParts('charge', ports) : cell('charge', charger ? { with: refTo('part', charger.id) } : {})),
+    // What is wired in is charged by the port that lies within.
+    ...ofParts(ports.length || cells.length ? 'port' : 'charge', within).map((g) => ({
+      ...g,
+      through: chassis.length ? chassis : seams,
+    })),
+    ...cell('cell'),
+    ...ofParts('card', parts('card')),
     ...Object.values(a.joints)
       .filter((j) => j.byItself === 'showsDisplay' || covers.has(j.body))
-      .map((j) => ({ kind: 'show' as const, at: j.body, name: j.name, hands: 'client' as const })),
-    ...(s.parts.some((p) => p.kind === 'board')
-      ? [{ kind: 'reset' as const, name: '', hands: 'client' as const }]
-      : []),
-    ...(Object.keys(a.joints).length ? [{ kind: 'strip' as const, name: '', hands: 'maker' as const }] : []),
+      .map((j) => goal('show', j.body, j.name)),
   ]
+  const inside = farthest(s, a, first)
+  return [
+    ...first,
+    ...(inside ? [goal('open', inside.at, inside.name, inside), goal('close', inside.at, inside.name, inside)] : []),
+    ...(s.parts.some((p) => p.kind === 'board') && (a.cutter || cells.length)
+      ? [goal('reset', out[0], '', { out })]
+      : []),
+    ...(Object.keys(a.joints).length ? [goal('strip', undefined, '', { hands: 'maker' })] : []),
+  ]
+}
+
+/** What a client opens it for, if anything: a cell, a card, a port, a window, else the joint that opens. */
+function farthest(s: Saber, a: Assembly, goals: readonly Goal[]): Pick<Goal, 'at' | 'name' | 'through'> | undefined {
+  for (const kind of ['cell', 'card', 'port', 'charge', 'show'] as const) {
+    const g = goals.find((x) => x.kind === kind && (kind !== 'charge' || x.through))
+    if (g) return { ...(g.at ? { at: g.at } : {}), name: g.name, ...(g.through ? { through: g.through } : {}) }
+  }
+  const { seams } = seamsOf(s)
+  const open = seams.filter((q) => opensBy(q.joint))
+  const [pommel] = seams
+  const seam = pommel && open.includes(pommel) ? pommel : open.length === 1 ? open[0] : undefined
+  const body = seam && refTo('section', seam.section.id)
+  const j = body && a.joints[body]
+  return j?.who === 'client' ? { at: j.body, name: j.name } : undefined
 }
 
 /** A goal reached, and the way back to closed, tight and dark. `from` is how it lies before, `turn` how many acts go out. */
 export type Errand = { ok: true; from: State; acts: Act[]; turn: number; risk: number } | Extract<Plan, { ok: false }>
 
+/** How the saber lies before a goal: with power where it is cut first, its socket empty where something is put in, the blade in where it is to come out. */
+function before(a: Assembly, rest: State, g: Goal): State {
+  const j = g.at && a.joints[g.at]
+  const own = j?.place ? Object.values(a.joints).flatMap((x) => (x.place === j.place ? [x.body] : [])) : []
+  const others = [...rest.off.filter((b) => !own.includes(b)), ...own.filter((b) => b !== g.at)]
+  const on = a.cutter ? { ...rest, cut: false } : rest
+  switch (g.kind) {
+    case 'powerOn':
+      return rest
+    case 'charge':
+      return a.cutter?.sits && g.at === refTo('part', a.cutter.sits) ? rest : on
+    case 'bladeIn':
+      // With the plug in, where there is one.
+      return rest.off.includes(g.at!) ? on : { ...on, off: [...others, g.at!] }
+    case 'plugIn':
+      return { ...on, off: [...others, g.at!] }
+    case 'bladeOut':
+    case 'plugOut':
+      return { ...on, off: others }
+    default:
+      return on
+  }
+}
+
+/** The acts that make it dead where something cuts, and how it lies then. */
+function dead(a: Assembly, st: State): { acts: Act[]; st: State } {
+  if (!a.cutter || st.cut) return { acts: [], st }
+  return { acts: [{ do: 'cut', at: refTo('part', a.cutter.part) }], st: { ...st, cut: true } }
+}
+
+/** A plan with acts before it. */
+const after = (acts: readonly Act[], p: Plan): Plan => (p.ok ? { ...p, acts: [...acts, ...p.acts] } : p)
+
+/** The screws of an empty socket, turned back in so that they are not lost. */
+function kept(a: Assembly, p: Plan, body: Body): Plan {
+  if (!p.ok) return p
+  const acts = a.joints[body]!.held.flatMap((h): Act[] =>
+    p.end.screws[h.screw] === undefined ? [] : [{ do: 'tighten', at: refTo('fastener', h.screw) }],
+  )
+  const { state } = runAll(a, p.end, acts)
+  return { ...p, acts: [...p.acts, ...acts], end: state }
+}
+
+/** What has to be off, whichever comes off best. */
+function throughBest(a: Assembly, st: State, g: Goal): Plan {
+  const ways = (g.through ?? []).map((b) => planOff(a, st, [b], g.hands))
+  const [best] = ways.flatMap((p) => (p.ok ? [p] : [])).sort((p, q) => p.risk - q.risk || p.acts.length - q.acts.length)
+  const blocked = ways.flatMap((p) => (p.ok ? [] : p.blocked))
+  return best ?? { ok: false, blocked: blocked.length ? blocked : [{ code: 'closed', at: g.at!, name: g.name }] }
+}
+
 const there = (a: Assembly, st: State, g: Goal): Plan => {
   switch (g.kind) {
+    case 'powerOn':
+    case 'powerOff': {
+      if (!g.at) return { ok: false, blocked: [{ code: 'cutterUnknown', at: 'saber:this', name: '' }] }
+      const on = g.kind === 'powerOn'
+      return { ok: true, acts: [{ do: on ? 'restore' : 'cut', at: g.at }], risk: 0, end: { ...st, cut: !on } }
+    }
     case 'cell':
+      return planOff(a, st, g.out!, g.hands)
     case 'card':
       return planOff(a, st, [g.at!], g.hands)
-    case 'charge': {
-      // By its port from outside; a cell that is taken out is charged beside.
-      if (!a.joints[g.at!]) {
-        const cut: Act[] = a.cutter && !st.cut ? [{ do: 'cut', at: refTo('part', a.cutter.part) }] : []
-        return {
-          ok: true,
-          acts: [...cut, { do: 'plugIn', at: g.at! }],
-          risk: 0,
-          end: { ...st, cut: a.cutter ? true : st.cut },
-        }
-      }
+    case 'open': {
+      if (g.through) return throughBest(a, st, g)
       const out = planOff(a, st, [g.at!], g.hands)
-      return out.ok && g.with ? { ...out, acts: [...out.acts, { do: 'plugIn', at: g.with }] } : out
+      if (!out.ok || g.at!.startsWith('section:')) return out
+      // As far as what it is opened for, which stays where it is.
+      const acts = out.acts.slice(
+        0,
+        out.acts.findIndex((x) => x.at === g.at),
+      )
+      return { ...out, acts, end: runAll(a, st, acts).state }
+    }
+    case 'charge': {
+      if (g.through) return there(a, st, { ...g, kind: 'port' })
+      // By its port from outside; a cell that is taken out is charged beside.
+      if (!g.out) {
+        const plugIn: Act = { do: 'plugIn', at: g.at! }
+        const first = dead(a, st)
+        if (a.cutter?.sits && refTo('part', a.cutter.sits) === g.at) {
+          const acts: Act[] = [...first.acts, { do: 'restore', at: refTo('part', a.cutter.part) }, plugIn]
+          return { ok: true, acts, risk: 0, end: { ...first.st, cut: false } }
+        }
+        return { ok: true, acts: [...first.acts, plugIn], risk: 0, end: first.st }
+      }
+      const out = planOff(a, st, g.out, g.hands)
+      return out.ok ? { ...out, acts: [...out.acts, { do: 'plugIn', at: g.with ?? g.at! }] } : out
     }
     case 'port': {
-      const ways = (g.through ?? []).map((b) => planOff(a, st, [b], g.hands))
-      const open = ways
-        .flatMap((p) => (p.ok ? [p] : []))
-        .sort((p, q) => p.risk - q.risk || p.acts.length - q.acts.length)
-      const [best] = open
-      // A port is not worked on under power.
-      if (best) return { ...best, acts: [...best.acts, { do: 'plugIn', at: g.at! }] }
-      const blocked = ways.flatMap((p) => (p.ok ? [] : p.blocked))
-      return { ok: false, blocked: blocked.length ? blocked : [{ code: 'closed', at: g.at!, name: g.name }] }
+      const best = throughBest(a, st, g)
+      if (!best.ok) return best
+      // A port is not worked on under power, unless it wants it.
+      const wants = a.cutter && best.end.cut && !a.sockets?.includes(g.at!)
+      const on: Act[] = wants ? [{ do: 'restore', at: refTo('part', a.cutter!.part) }] : []
+      const end = wants ? { ...best.end, cut: false } : best.end
+      return { ...best, acts: [...best.acts, ...on, { do: 'plugIn', at: g.at! }], end }
     }
     case 'bladeIn':
-    case 'plugIn':
-      return planOn(a, st, g.at!, g.hands)
+    case 'plugIn': {
+      const first = dead(a, st)
+      return after(first.acts, planOn(a, first.st, g.at!, g.hands))
+    }
+    case 'bladeOut':
+    case 'plugOut': {
+      const first = dead(a, st)
+      const out = planOff(a, first.st, [g.at!], g.hands)
+      const j = a.joints[g.at!]!
+      const plug = a.plugs.find((b) => b !== g.at && a.joints[b]!.place === j.place)
+      const on = out.ok && g.kind === 'bladeOut' && plug ? planOn(a, out.end, plug, g.hands) : undefined
+      const whole = out.ok && on?.ok ? { ...on, acts: [...out.acts, ...on.acts], risk: out.risk } : kept(a, out, g.at!)
+      return after(first.acts, whole)
+    }
     case 'show':
       return planOff(a, st, [g.at!], g.hands)
     case 'reset': {
-      if (a.cutter) {
-        const at = refTo('part', a.cutter.part)
-        const acts: Act[] = [
-          { do: 'cut', at },
-          { do: 'restore', at },
-        ]
-        return { ok: true, acts, risk: 0, end: { ...st, cut: false } }
-      }
-      const cells = Object.values(a.joints).flatMap((j) => (j.cell ? [j.body] : []))
-      return cells.length ? planOff(a, st, cells.slice(0, 1), g.hands) : { ok: false, blocked: [] }
+      if (!a.cutter) return planOff(a, st, g.out!.slice(0, 1), g.hands)
+      const at = refTo('part', a.cutter.part)
+      const acts: Act[] = [
+        { do: 'cut', at },
+        { do: 'restore', at },
+      ]
+      return { ok: true, acts, risk: 0, end: { ...st, cut: false } }
     }
+    case 'close':
+      return planHome(a, st, g.hands)
     case 'strip':
       return planOff(
         a,
@@ -124,21 +239,48 @@ const there = (a: Assembly, st: State, g: Goal): Plan => {
   }
 }
 
-/** The acts to a goal and back home, or what stands in the way. A board that froze has current; all else begins at rest. */
+/** Goals that end where they lead: a blade that was put in stays in, and a board that woke goes on. */
+const STAYS: ReadonlySet<GoalKind> = new Set([
+  'powerOn',
+  'powerOff',
+  'bladeIn',
+  'bladeOut',
+  'plugIn',
+  'plugOut',
+  'close',
+])
+
+const INSIDE: ReadonlySet<GoalKind> = new Set(['cell', 'card', 'port', 'charge', 'show', 'open'])
+const SEAM: ReadonlySet<Blocked['code']> = new Set(['never', 'screwUnknown', 'howUnknown'])
+/** Why a seam that would lead inside does not come apart: that is nearer to hand than what lies behind the other end. */
+const atSeams = (a: Assembly, g: Goal): Blocked[] =>
+  INSIDE.has(g.kind)
+    ? Object.values(a.joints).flatMap((j) =>
+        j.body.startsWith('section:') ? j.blocked.filter((b) => SEAM.has(b.code)) : [],
+      )
+    : []
+
+/** The acts to a goal and back home, or what stands in the way. */
 export function errand(a: Assembly, rest: State, g: Goal): Errand {
-  const from = g.kind === 'reset' ? { ...rest, cut: false } : rest
+  const opened = g.kind === 'close' ? there(a, before(a, rest, g), { ...g, kind: 'open' }) : undefined
+  if (opened && !opened.ok) return opened
+  const from = opened?.end ?? before(a, rest, g)
   const out = there(a, from, g)
-  if (!out.ok) return out
+  if (!out.ok) {
+    const live = out.blocked.some((b) => b.code === 'live')
+    const all = [...(live ? [] : atSeams(a, g)), ...out.blocked]
+    return { ok: false, blocked: all.filter((b, i) => all.findIndex((c) => c.code === b.code && c.at === b.at) === i) }
+  }
   const { acts, risk } = out
-  const { state } = runAll(a, from, acts)
-  const closed = state.off.length === from.off.length
-  // A blade that was put in stays in, and a board that woke goes on: it is what was wanted.
-  if (g.kind === 'bladeIn' || g.kind === 'plugIn' || (g.kind === 'reset' && closed))
-    return { ok: true, from, acts, turn: acts.length, risk }
-  const plugged = acts.findLast((x) => x.do === 'plugIn' && x.at !== g.with)
-  const back = planHome(a, state, g.hands)
+  const { state, refused } = runAll(a, from, acts)
+  if (refused) return { ok: false, blocked: [{ code: 'live', at: acts[refused.n]!.at, name: g.name }] }
+  if (STAYS.has(g.kind) || (g.kind === 'reset' && a.cutter)) return { ok: true, from, acts, turn: acts.length, risk }
+  const plugged = acts.findLast((x) => x.do === 'plugIn' && !g.out)
+  // What was given current for it is dead again before anything is touched.
+  const off = plugged && a.cutter && !state.cut ? dead(a, state) : { acts: [], st: state }
+  const back = planHome(a, off.st, g.hands)
   if (!back.ok) return back
-  const home: Act[] = plugged ? [{ do: 'unplug', at: plugged.at }, ...back.acts] : back.acts
+  const home: Act[] = plugged ? [{ do: 'unplug', at: plugged.at }, ...off.acts, ...back.acts] : back.acts
   return { ok: true, from, acts: [...acts, ...home], turn: acts.length, risk }
 }
 

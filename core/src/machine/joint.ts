@@ -1,7 +1,7 @@
 import type { How, Id, Ref, Towards } from '../record'
 
-/** What can come off: a section, a part, a blade or plug. */
-export type Body = Ref<'section' | 'part' | 'blade'>
+/** What can come off: a section, a part, a blade or plug; a socket stands for the blade that nobody has recorded. */
+export type Body = Ref<'section' | 'part' | 'blade' | 'socket'>
 
 /** Who may open a joint. What nobody may open is on no plan. */
 type Who = 'client' | 'maker' | 'nobody'
@@ -38,6 +38,8 @@ export interface Blocked {
     | 'screwUnknown'
     | 'unheld'
     | 'circle'
+    | 'live'
+    | 'cutterUnknown'
   /** What blocks. */
   at: Ref
   name: string

@@ -110,8 +110,16 @@ const once = (list: readonly Blocked[]) =>
 const finish = (a: Assembly, st: State, acts: Act[], risk: number): Plan => {
   const { state, refused } = runAll(a, st, acts)
   // What a plan cannot carry out is no plan; it says where it stood.
-  return refused
-    ? { ok: false, blocked: [{ code: 'behind', at: acts[refused.n]!.at, name: refused.why.at ?? '' }] }
+  const at = refused && acts[refused.n]!.at
+  return refused && at
+    ? {
+        ok: false,
+        blocked: [
+          refused.why.code === 'live'
+            ? { code: 'live', at, name: a.joints[at as Body]?.name ?? at }
+            : { code: 'behind', at, name: refused.why.at ?? '' },
+        ],
+      }
     : { ok: true, acts, risk, end: state }
 }
 

@@ -6,21 +6,36 @@ import {
   nounOf,
   own,
   partsOfRef,
+  type Ref,
   refTo,
   type Saber,
-  type Step,
   toldNoun,
 } from '../record'
-import type { Reader } from '../units'
+import { formatNumber, type Reader } from '../units'
 import { type Noun, say, whether } from '../words'
 import type { Assembly } from './assembly'
 import type { Goal } from './goals'
 import type { Body, Joint } from './joint'
 import { polesOf } from './poles'
+import { heldBy } from './run'
+import { isOff, type State } from './state'
 
-/** What a hand is told of an act: words, direction, tool, and what to mind there. */
-export type Wording = Pick<Step, 'text' | 'direction'> & Partial<Pick<Step, 'place' | 'tool' | 'caution'>>
-type Direction = (typeof DIRECTIONS)[number]
+export type Direction = (typeof DIRECTIONS)[number]
+/** What a hand is told of an act: words, direction, tool, what to mind there, and how one knows that it worked. */
+export interface Wording {
+  text: string
+  direction: Direction
+  place?: Ref
+  tool?: string
+  caution?: string
+  cue?: string
+}
+/** How it lies before an act, and what the maker says of it instead of what its joint does. */
+export interface Told {
+  before?: State | undefined
+  landmark?: string | undefined
+  turns?: number | undefined
+}
 
 const turned = (j: Joint, on: boolean): Direction => (on === (j.hand === 'left') ? 'anticlockwise' : 'clockwise')
 
@@ -39,35 +54,79 @@ export const toolOf = (reader: Reader, f: Fastener): string | undefined =>
 /** What an act is done to, as it is spoken of. */
 const thing = (reader: Reader, s: Saber, act: Act, name: string): Noun => toldNoun(reader, s, act.at) ?? { name }
 
-function screwWords(reader: Reader, s: Saber, a: Assembly, act: Act): Wording | undefined {
+/** Words with how often something is turned. */
+const turnedOften = (reader: Reader, text: string, n: number | undefined): string =>
+  n ? say(reader, 'step.turned', { text, n }) : text
+
+/** How something is held when it goes in: by what one recognises it, and at which clock angle. */
+function aligned(reader: Reader, j: Joint, text: string, said: string | undefined): string {
+  const landmark = said ?? (j.landmark && own(reader, j.landmark))
+  const angle = j.angle === undefined ? '' : formatNumber(reader, j.angle, 0)
+  return landmark || angle
+    ? say(reader, 'step.aligned', {
+        text,
+        landmark: landmark ?? '',
+        told: whether(landmark),
+        angle,
+        turned: whether(angle),
+      })
+    : text
+}
+
+/** What is felt where it is right, and what comes about by itself where it opens. */
+function cueOf(reader: Reader, j: Joint, on: boolean): { cue?: string } {
+  if (on) return j.feels ? { cue: say(reader, 'joint.feels', { what: own(reader, j.feels) }) } : {}
+  const itself = j.byItself ?? 'nothing'
+  const cue = [
+    itself === 'nothing' ? '' : say(reader, 'step.byItself', { itself }),
+    j.tethered && j.body.startsWith('section:') ? say(reader, 'step.tethered') : '',
+  ].filter((x) => x)
+  return cue.length ? { cue: cue.join(' ') } : {}
+}
+
+function screwWords(reader: Reader, s: Saber, a: Assembly, act: Act, told: Told): Wording | undefined {
   const f = byId(s.hilt.fasteners, partsOfRef(act.at)?.id)
   if (!f) return undefined
-  const blade = Object.values(a.joints).some((j) => j.place && j.held.some((h) => h.screw === f.id))
+  const blade = heldBy(a, f.id).some((j) => j.place)
+  // With nothing in its socket it has nothing to hold.
+  const empty = blade && told.before && heldBy(a, f.id).every((j) => isOff(told.before!, j.body))
   const tool = toolOf(reader, f)
   const screw = thing(reader, s, act, f.name)
   const text =
     act.do === 'tighten'
-      ? say(reader, blade ? 'step.tightenBlade' : 'step.tighten', { screw })
+      ? say(reader, empty ? 'step.keepScrew' : blade ? 'step.tightenBlade' : 'step.tighten', { screw })
       : blade && act.do === 'loosen'
         ? say(reader, 'step.loosenBlade', { screw })
         : say(reader, 'step.loosenJoint', { how: act.do === 'remove' ? 'remove' : 'loosen', screw })
   return {
-    text,
+    text: turnedOften(reader, text, told.turns),
     place: act.at,
     direction: act.do === 'tighten' ? 'clockwise' : 'anticlockwise',
     ...(tool ? { tool } : {}),
   }
 }
 
-function sectionWords(reader: Reader, s: Saber, j: Joint, act: Act, on: boolean): Wording {
+function sectionWords(reader: Reader, s: Saber, j: Joint, act: Act, on: boolean, told: Told): Wording {
   const section = thing(reader, s, act, j.name)
+  const worded = (plain: string) => {
+    const text = j.hand === 'left' ? say(reader, 'step.leftHand', { text: plain, way: turned(j, on) }) : plain
+    return on ? aligned(reader, j, text, told.landmark) : turnedOften(reader, text, told.turns ?? j.turns)
+  }
   const caution = j.hurts ? own(reader, j.hurts) : say(reader, on ? 'step.noWireInThread' : 'step.softSurface')
-  const base = { place: act.at, caution }
+  const base = { place: act.at, caution, ...cueOf(reader, j, on) }
   if (act.how === 'unscrew')
-    return { ...base, text: say(reader, on ? 'step.screwOn' : 'step.unscrew', { section }), direction: turned(j, on) }
+    return {
+      ...base,
+      text: worded(say(reader, on ? 'step.screwOn' : 'step.unscrew', { section })),
+      direction: turned(j, on),
+    }
   if (act.how === 'turnPull')
-    return { ...base, text: say(reader, on ? 'step.turnOn' : 'step.turnOff', { section }), direction: turned(j, on) }
-  if (on) return { ...base, text: say(reader, 'step.pushOn', { section }), direction: 'push' }
+    return {
+      ...base,
+      text: worded(say(reader, on ? 'step.turnOn' : 'step.turnOff', { section })),
+      direction: turned(j, on),
+    }
+  if (on) return { ...base, text: worded(say(reader, 'step.pushOn', { section })), direction: 'push' }
   return {
     ...base,
     text: say(reader, act.how === 'pressPull' ? 'step.pressOff' : 'step.pullOff', { section }),
@@ -75,26 +134,38 @@ function sectionWords(reader: Reader, s: Saber, j: Joint, act: Act, on: boolean)
   }
 }
 
-function bladeWords(reader: Reader, s: Saber, act: Act, on: boolean): Wording | undefined {
-  const blade = byId(s.blades, partsOfRef(act.at)?.id)
-  const socket = byId(s.hilt.sockets, blade?.socket)
-  if (!socket) return undefined
-  return {
-    text: say(reader, on ? 'step.bladeIn' : 'step.bladeOut', {
+/** What is in a socket, as it is spoken of: blade or plug, and which socket's where there are several. */
+function inSocket(reader: Reader, s: Saber, j: Joint) {
+  const blade = byId(s.blades, partsOfRef(j.body)?.id)
+  const socket = byId(s.hilt.sockets, partsOfRef(j.place ?? '')?.id)
+  return (
+    socket && {
       how: socket.insertion,
+      what: blade?.kind === 'plug' ? ('plug' as const) : ('blade' as const),
       socket: nounOf(reader, s, refTo('socket', socket.id)) ?? socket.name,
       several: whether(s.hilt.sockets.length > 1),
-    }),
+      at: socket,
+    }
+  )
+}
+
+function bladeWords(reader: Reader, s: Saber, j: Joint, on: boolean): Wording | undefined {
+  const told = inSocket(reader, s, j)
+  if (!told) return undefined
+  const { at: socket, ...what } = told
+  return {
+    ...cueOf(reader, j, on),
+    text: say(reader, on ? 'step.bladeIn' : 'step.bladeOut', what),
     place: refTo('socket', socket.id),
     direction: socket.insertion === 'clockwise' ? 'clockwise' : on ? 'push' : 'pull',
   }
 }
 
 /** Words for a part out or in; undefined where a cell goes in and nobody has said which way round. */
-function partWords(reader: Reader, s: Saber, j: Joint, act: Act, on: boolean): Wording | undefined {
+function partWords(reader: Reader, s: Saber, j: Joint, act: Act, on: boolean, told: Told): Wording | undefined {
   const p = byId(s.parts, partsOfRef(act.at)?.id)
   if (!p) return undefined
-  const base = { place: act.at, ...(j.hurts ? { caution: own(reader, j.hurts) } : {}) }
+  const base = { place: act.at, ...(j.hurts ? { caution: own(reader, j.hurts) } : {}), ...cueOf(reader, j, on) }
   const how = act.how ?? 'pull'
   const end = act.towards ?? 'pommel'
   const direction: Direction = how === 'unscrew' ? turned(j, on) : how === 'lift' && !on ? 'lift' : on ? 'push' : 'pull'
@@ -106,11 +177,12 @@ function partWords(reader: Reader, s: Saber, j: Joint, act: Act, on: boolean): W
       }
     const { plus, leads } = polesOf(p)
     if (!plus) return undefined
+    const landmark = told.landmark ?? (p.landmark && own(reader, p.landmark))
     const text = say(reader, 'step.cellIn', {
       plus,
       first: act.leads ?? leads ?? 'unsaid',
-      landmark: p.landmark ? own(reader, p.landmark) : '',
-      told: whether(p.landmark),
+      landmark: landmark ?? '',
+      told: whether(landmark),
     })
     return { caution: say(reader, 'step.cellIn.caution'), ...base, text, direction: 'push' }
   }
@@ -124,23 +196,19 @@ function partWords(reader: Reader, s: Saber, j: Joint, act: Act, on: boolean): W
         text: say(reader, 'step.chassisOut', { name, how, end, tethered: whether(j.tethered) }),
         direction,
       }
-    const mark = j.landmark ?? p.landmark
-    const landmark = mark ? own(reader, mark) : ''
-    return {
-      caution,
-      ...base,
-      text: say(reader, 'step.chassisIn', { name, how, end, told: whether(landmark), landmark }),
-      direction,
-    }
+    const mark = told.landmark ?? (p.landmark && own(reader, p.landmark))
+    const text = say(reader, 'step.chassisIn', { name, how, end })
+    return { caution, ...base, text: aligned(reader, j, text, j.landmark ? told.landmark : mark), direction }
   }
   if (p.kind === 'card')
     return {
       ...{ caution: say(reader, 'step.card.caution'), ...base, direction },
       text: on ? say(reader, 'step.cardIn') : say(reader, 'step.card'),
     }
+  const text = say(reader, on ? 'step.partIn' : 'step.partOut', { how, name: thing(reader, s, act, j.name) })
   return {
     ...base,
-    text: say(reader, on ? 'step.partIn' : 'step.partOut', { how, name: thing(reader, s, act, j.name) }),
+    text: on ? aligned(reader, j, text, told.landmark) : turnedOften(reader, text, told.turns ?? j.turns),
     direction,
   }
 }
@@ -166,18 +234,25 @@ function powerWords(reader: Reader, s: Saber, a: Assembly, act: Act): Wording | 
 }
 
 /** An act in words for this saber; undefined where something has to be known first, or the thing is gone. */
-export function wordsOf(reader: Reader, s: Saber, a: Assembly, act: Act): Wording | undefined {
+export function wordsOf(reader: Reader, s: Saber, a: Assembly, act: Act, told: Told = {}): Wording | undefined {
   switch (act.do) {
     case 'loosen':
     case 'remove':
     case 'tighten':
-      return screwWords(reader, s, a, act)
+      return screwWords(reader, s, a, act, told)
     case 'cut':
     case 'restore':
       return powerWords(reader, s, a, act)
     case 'plugIn': {
       const port = byId(s.parts, partsOfRef(act.at)?.id)
       const caution = say(reader, 'step.chargePort.caution')
+      if (port?.kind === 'cell')
+        return {
+          place: act.at,
+          text: say(reader, 'step.chargeBeside'),
+          direction: 'none',
+          caution: say(reader, 'step.chargeCell.caution'),
+        }
       if (port?.kind === 'charger')
         return {
           place: act.at,
@@ -188,7 +263,7 @@ export function wordsOf(reader: Reader, s: Saber, a: Assembly, act: Act): Wordin
       return (
         port && {
           place: act.at,
-          text: say(reader, 'step.chargePort', { cuts: whether(a.cutter), port: thing(reader, s, act, port.name) }),
+          text: say(reader, 'step.chargePort', { port: thing(reader, s, act, port.name) }),
           direction: 'push',
           caution,
         }
@@ -196,20 +271,23 @@ export function wordsOf(reader: Reader, s: Saber, a: Assembly, act: Act): Wordin
     }
     case 'unplug':
       return { place: act.at, text: say(reader, 'step.unplug'), direction: 'pull' }
-    case 'pullCheck':
+    case 'pullCheck': {
+      const j = a.joints[act.at as Body]
+      const what = (j && inSocket(reader, s, j)?.what) ?? 'blade'
       return {
         place: act.at,
-        text: say(reader, 'step.pullCheck'),
+        text: say(reader, 'step.pullCheck', { what }),
         direction: 'pull',
-        caution: say(reader, 'step.pullCheck.caution'),
+        ...(what === 'blade' ? { caution: say(reader, 'step.pullCheck.caution') } : {}),
       }
+    }
     case 'takeOff':
     case 'putOn': {
       const on = act.do === 'putOn'
       const j = a.joints[act.at as Body]
       if (!j) return undefined
-      if (act.at.startsWith('section:')) return sectionWords(reader, s, j, act, on)
-      return act.at.startsWith('blade:') ? bladeWords(reader, s, act, on) : partWords(reader, s, j, act, on)
+      if (act.at.startsWith('section:')) return sectionWords(reader, s, j, act, on, told)
+      return j.place ? bladeWords(reader, s, j, on) : partWords(reader, s, j, act, on, told)
     }
   }
 }

@@ -2,7 +2,7 @@ export { blankCommission, blankSaber, type NewId } from './begin/blank'
 export { anotherLike, asCopy, unconfirmed, withoutSpecimen } from './begin/copy'
 export { describeFormat } from './check/describe'
 export type { Problem } from './check/problem'
-export { DIRECTIONS, Procedure, Step, TASKS, type Task } from './schema/access'
+export { DIRECTIONS, GOALS, type GoalKind, Looked, Procedure, Step, TASKS, type Task } from './schema/access'
 export { BLADE_KINDS, BLADE_USES, Blade, ZONE_KINDS, Zone } from './schema/blade'
 export {
   Arrival,

@@ -18,11 +18,8 @@ import { isDark } from './walk'
 export function compose(c: Commission, saber: Saber, order: Order = saber.order): Beat[] {
   const s = saber.order === order ? saber : { ...saber, order }
   const reader = readerOf(c)
-  // A task whose steps nobody has recorded is no beat: it stays in the list of what is not told.
   const told = new Set<string>()
-  const topics = topicsOf(c, s).filter(
-    (t) => t.key !== 'off' && (!t.key.startsWith('task:') || t.perform) && toldWith(c, s, t.key),
-  )
+  const topics = topicsOf(c, s).filter((t) => t.key !== 'off' && toldWith(c, s, t.key))
   const placed = ordered(s, order, tellingsOf(c, s, topics))
   const left = s.beats.filter((b) => b.by === 'edited')
   const beats = placed.flatMap((t) => {
@@ -132,6 +129,7 @@ export function beatFor(s: Saber, t: Telling | Topic): Beat {
     say: t.say,
     ...(t.show ? { show: t.show } : {}),
     ...(t.perform ? { perform: t.perform } : {}),
+    ...(t.task ? { task: t.task } : {}),
     ...(t.expect ? { expect: t.expect } : {}),
     seconds: guessSeconds(t.say),
     covers: 'keys' in t ? [...t.keys] : [t.key],

@@ -9,7 +9,7 @@ const toldIn = (b: Beat): Ref[] => [
 
 /** A mark of all that is seen and heard in a beat: its words, what is done in it, and the things that it tells of, by name. */
 export const beatMark = (s: Saber, b: Beat): string =>
-  markOf({ say: b.say, perform: b.perform, times: b.times, of: marksOf(s, toldIn(b), 'named') }, 'named')
+  markOf({ say: b.say, perform: b.perform ?? b.task, times: b.times, of: marksOf(s, toldIn(b), 'named') }, 'named')
 
 /** Beats of a take that would be told otherwise now, or are gone; nothing where it does not say what was told in them. */
 export function filmedOtherwise(s: Saber, take: Take): { beat: string; n: number; of: Ref[] }[] {

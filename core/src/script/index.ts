@@ -19,7 +19,7 @@ export { firstSentenceEnd, merged, type Stray, splitAt, straysOf } from './place
 export { type Ready, readinessOf } from './readiness'
 export { type Rehearsal, rehearse, spokenSeconds, type Trouble } from './rehearse'
 export { guessSeconds } from './seconds'
-export { spokenPart, spokenSteps, wordedSteps } from './spoken'
+export { inOneBreath, spokenPart } from './spoken'
 export { type Stale, staleSentences } from './stale'
 export { type Cut, chaptersVttOf, cutsOf, descriptionOf, endOf, leftOutOf, takeCsvOf } from './take'
 export { toldNow, toldOtherwise } from './told'

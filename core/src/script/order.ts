@@ -1,5 +1,7 @@
+import { piecesOf, proceduresOf } from '../access'
 import { after, shines } from '../controls'
 import type { ORDERS, Saber } from '../record'
+import { MAKER } from '../units'
 import { startMode } from './rehearse'
 import type { Chapter, Telling } from './topics'
 import { walked } from './walk'
@@ -30,15 +32,17 @@ const TASK_ORDER = [
   'bladeIn',
   'open',
   'cellOut',
-  'cellIn',
   'card',
+  'port',
+  'show',
+  'cellIn',
   'close',
   'charge',
   'bladeOut',
   'powerOff',
 ]
 /** What is done in the open hilt, in the order in which hands do it. */
-const INSIDE = ['open', 'cellOut', 'cellIn', 'card']
+const INSIDE = ['open', 'cellOut', 'card', 'port', 'cellIn']
 
 /** What has to be told before something is, by keys: the parts that it uses, what makes it possible, and the caution that bites there. */
 function needsOf(s: Saber, order: Order, list: readonly Telling[]): Map<string, string[]> {
@@ -58,12 +62,12 @@ function needsOf(s: Saber, order: Order, list: readonly Telling[]): Map<string, 
     need(key, ...buttons, 'task:powerOn')
     if (shines(s, r.mode) || shines(s, after(s, r))) need(key, 'caution:blade', 'task:bladeIn', 'caution:flash')
   }
-  need('task:bladeOut', ...live)
+  need('task:bladeOut', ...live, 'task:bladeIn')
   need('task:powerOff', ...live, 'task:bladeOut')
   // A part that a task works on is shown before; the steps say which.
-  for (const p of s.access)
-    for (const x of p.steps)
-      for (const at of [x.act?.at, x.place]) if (at?.startsWith('part:')) need(`task:${p.task}`, at)
+  for (const p of piecesOf(s, proceduresOf(MAKER, s)))
+    for (const x of p.acts)
+      for (const at of [...x.does.map((d) => d.at), x.place]) if (at?.startsWith('part:')) need(`task:${p.task}`, at)
   const inside = of('inside')
   const first = INSIDE.find((t) => there.has(`task:${t}`))
   const open = there.has('task:open')

@@ -60,13 +60,14 @@ export const firstSentenceEnd = (say: string): number => {
 
 /** One beat out of two that follow each other; undefined where both are carried out, which one beat cannot be. */
 export function merged(a: Beat, b: Beat): Beat | undefined {
-  if (a.perform && b.perform) return undefined
+  if ((a.perform ?? a.task) && (b.perform ?? b.task)) return undefined
   const { leftTo: _l, ...rest } = a
   const both = a.leftTo && b.leftTo ? { leftTo: a.leftTo } : {}
   const does = [a.doText, b.doText].filter(Boolean).join('; ')
   const expects = [a.expect, b.expect].filter(Boolean).join('; ')
   const show = a.show ?? b.show
   const perform = a.perform ?? b.perform
+  const task = a.task ?? b.task
   const times = a.perform ? a.times : b.times
   return {
     ...rest,
@@ -74,6 +75,7 @@ export function merged(a: Beat, b: Beat): Beat | undefined {
     say: `${a.say} ${b.say}`,
     ...(show ? { show } : {}),
     ...(perform ? { perform } : {}),
+    ...(task ? { task } : {}),
     ...(times ? { times } : {}),
     ...(does ? { doText: does } : {}),
     ...(expects ? { expect: expects } : {}),

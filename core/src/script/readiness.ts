@@ -1,3 +1,4 @@
+import { piecesOf, proceduresOf } from '../access'
 import { known } from '../facts'
 import { type Commission, partsOfRef, type Ref, type Saber } from '../record'
 import { layOut } from '../room'
@@ -21,6 +22,7 @@ const metres = (mm: number) => `${formatNumber(MAKER, mm / 1000, 1)} m`
  */
 export function readinessOf(c: Commission, s: Saber): Ready[] {
   const out: Ready[] = []
+  const pieces = piecesOf(s, proceduresOf(MAKER, s))
   const loose = s.blades.filter((b) => b.kind !== 'plug' && b.kind !== 'inHilt')
   for (const k of s.hilt.sockets) {
     const here = loose.filter((b) => b.socket === k.id)
@@ -52,12 +54,12 @@ export function readinessOf(c: Commission, s: Saber): Ready[] {
   if (cutter && s.cutPower !== 'none')
     out.push({
       ...{ key: 'power', ref: `part:${cutter.id}` },
-      what: s.access.some((p) => p.task === 'powerOn')
+      what: pieces.some((p) => p.task === 'powerOn')
         ? 'the power cut: the film begins with switching it on'
         : 'the power on',
     })
   const tools = [
-    ...new Set(s.access.flatMap((p) => p.steps.flatMap((x) => (x.tool && x.tool !== 'by hand' ? [x.tool] : [])))),
+    ...new Set(pieces.flatMap((p) => p.acts.flatMap((x) => (x.tool && x.tool !== 'by hand' ? [x.tool] : [])))),
   ]
   if (tools.length) out.push({ key: 'tools', what: tools.join(', ') })
   const card = s.parts.find((p) => p.kind === 'card')

@@ -1,13 +1,13 @@
+import { type Piece, piecesOf, proceduresOf } from '../access'
 import { after, gestureText, isOf, modeById, modeName, modeThatIs, reach, shines } from '../controls'
 import { known } from '../facts'
-import { type Body, looseAt, type Machine, machineOf, refusalText, run, type State } from '../machine'
+import { looseAt, type Machine, machineOf, refusalText, run, type State } from '../machine'
 import {
   type Beat,
   byId,
   type ControlRow,
   type ModeIs,
   nameOf,
-  type Procedure,
   partsOfRef,
   type Ref,
   refTo,
@@ -46,17 +46,13 @@ interface Now {
   mode: string
   /** Which preset is before one, by its place in the list; nobody knows once it was chosen in a menu. */
   preset: number | undefined
-  /** Opened by steps that are only words: nobody knows how far. */
-  openedInWords: boolean
-  /** A blade that the record does not have was put in, in words. */
-  bladeInWords: boolean
 }
 
 /** The mode in which a film begins: asleep where something wakes it, off once its power is told. */
 export function startMode(s: Saber): string {
   const asleep = s.modes.find((x) => x.is === 'asleep' && s.controls.some((r) => r.mode === x.id))
   const off = modeThatIs(s, 'off')
-  return (asleep && !s.access.some((p) => p.task === 'powerOn') ? asleep : (off ?? s.modes[0]))?.id ?? ''
+  return (asleep && !machineOf(s).assembly.cutter ? asleep : (off ?? s.modes[0]))?.id ?? ''
 }
 
 /** A mode as one is in it: by what it is where a board has one of the sort, else by its name. */
@@ -76,34 +72,32 @@ export interface Rehearsal {
 }
 
 /** Tasks that are done in the dark. */
-const DARK: readonly Task[] = ['bladeOut', 'open', 'cellOut', 'cellIn', 'card', 'charge']
+const DARK: readonly Task[] = ['bladeOut', 'open', 'cellOut', 'card', 'port', 'show', 'cellIn', 'charge']
 
 /**
  * Runs the script on the machine: each performed control must exist, be configured, and be possible in the state the earlier
- * beats left, with current, closed, and in a preset that has it; each step of a task is carried out as the act that it is;
- * each spoken hold time must be the one set; nothing is pulled or opened while it is alight; and the film ends dark, closed
- * and tight. Moves that beats do not perform are bridged only by gestures the viewer has already been shown. Steps that are only
- * words do what their task says.
+ * beats left, with current, closed, and in a preset that has it; each act of a piece is carried out as it is told; each
+ * spoken hold time must be the one set; nothing is pulled or opened while it is alight; and the film ends dark, closed and tight.
+ * Moves that beats do not perform are bridged only by gestures the viewer has already been shown.
  */
 export function rehearse(reader: Reader, saber: Saber, { assembly, rest }: Machine = machineOf(saber)): Rehearsal {
   const beats = liveBeats(reader, saber)
   const s = beats === saber.beats ? saber : { ...saber, beats: [...beats] }
-  const cutOff = s.access.some((p) => p.task === 'powerOn')
+  const pieces = new Map(piecesOf(s, proceduresOf(reader, s)).map((p) => [p.task, p]))
   const now: Now = {
     // What is loose on the bench is tightened before it ships; the film begins with it tight.
-    machine: { ...rest, screws: {}, cut: cutOff },
+    machine: { ...rest, screws: {}, cut: pieces.has('powerOn') },
     mode: startMode(s),
     preset: 0,
-    openedInWords: false,
-    bladeInWords: false,
   }
   const troubles: Trouble[] = []
   const states: Rehearsal['states'] = []
   const shown = new Set<string>()
-  const tellsBladeIn = s.beats.some((x) => !x.leftTo && taskOf(s, x)?.task === 'bladeIn')
+  const tellsBladeIn = s.beats.some((x) => !x.leftTo && x.task === 'bladeIn')
   const bladeIsIn = () =>
-    now.bladeInWords ||
-    s.blades.some((b) => b.kind !== 'plug' && b.kind !== 'inHilt' && !now.machine.off.includes(refTo('blade', b.id)))
+    Object.values(assembly.joints).some(
+      (j) => j.place && !assembly.plugs.includes(j.body) && !now.machine.off.includes(j.body),
+    )
   const named = (ref: Ref) => nameOf(s, ref) ?? ref
   const bridge = (to: string) =>
     reach(
@@ -126,7 +120,7 @@ export function rehearse(reader: Reader, saber: Saber, { assembly, rest }: Machi
     if (row.does === 'ignite') {
       if (tellsBladeIn && !bladeIsIn()) troubles.push({ code: 'bladeMissing', beat })
       const off = now.machine.off.find((b) => b.startsWith('section:'))
-      if (off || now.openedInWords) troubles.push({ code: 'open', beat, off: off ? named(off) : '' })
+      if (off) troubles.push({ code: 'open', beat, off: named(off) })
       const loose = Object.values(assembly.joints)
         .filter((j) => j.place && !now.machine.off.includes(j.body))
         .flatMap((j) => looseAt(now.machine, j) ?? [])[0]
@@ -137,22 +131,17 @@ export function rehearse(reader: Reader, saber: Saber, { assembly, rest }: Machi
     shown.add(row.id)
   }
 
-  const performTask = (beat: Beat, { task, steps }: Procedure) => {
+  const performPiece = (beat: Beat, { task, acts }: Piece) => {
     if (DARK.includes(task) && shines(s, now.mode)) {
       if (!bridge(off)) troubles.push({ code: 'litWhile', beat, task })
       now.mode = off
     }
-    if (steps.every((x) => x.act)) {
-      for (const step of steps) {
-        const o = run(assembly, now.machine, step.act!)
+    for (const x of acts)
+      for (const act of x.does) {
+        const o = run(assembly, now.machine, act)
         if (o.ok) now.machine = o.state
-        else troubles.push({ code: 'refused', beat, step: step.text, why: refusalText(s, o.why) })
+        else troubles.push({ code: 'refused', beat, step: x.text, why: refusalText(s, o.why) })
       }
-    } else {
-      if (task === 'open' || task === 'close') now.openedInWords = task === 'open'
-      if (task === 'bladeIn' || task === 'bladeOut') now.bladeInWords = task === 'bladeIn'
-      now.machine = asTold(s, now.machine, task)
-    }
     if (now.machine.cut) now.mode = off
   }
 
@@ -166,26 +155,25 @@ export function rehearse(reader: Reader, saber: Saber, { assembly, rest }: Machi
       continue
     }
     checkHold(s, beat, troubles)
-    const to = beat.perform && partsOfRef(beat.perform)
-    if (to) {
-      const row = to.kind === 'row' ? byId(s.controls, to.id) : undefined
-      const task = taskOf(s, beat)
+    const piece = beat.task && pieces.get(beat.task)
+    if (beat.perform ?? beat.task) {
+      const row = byId(s.controls, partsOfRef(beat.perform ?? '')?.id)
       if (row) {
         for (let n = 0; n < (beat.times ?? 1); n++) performRow(beat, row)
         troubles.push(...saidOfRow(s, beat, row).map((o): Trouble => ({ code: 'saidDiffers', beat, ...o })))
-      } else if (task) {
-        performTask(beat, task)
-        troubles.push(...saidOfTask(s, beat, task).map((o): Trouble => ({ code: 'saidDiffers', beat, ...o })))
+      } else if (piece) {
+        performPiece(beat, piece)
+        troubles.push(...saidOfTask(s, beat, piece).map((o): Trouble => ({ code: 'saidDiffers', beat, ...o })))
       } else troubles.push({ code: 'gone', beat })
     }
     states.push(stateAfter(beat))
   }
-  troubles.push(...outOfPlace(s))
+  troubles.push(...outOfPlace(s, pieces))
   const last = s.beats.findLast((b) => !b.leftTo)
   if (last) {
     if (!now.machine.cut && shines(s, now.mode)) troubles.push({ code: 'endsLit', beat: last })
     const off = now.machine.off.find((b) => !assembly.spare.includes(b) && !assembly.joints[b]?.place)
-    if (off || now.openedInWords) troubles.push({ code: 'endsOpen', beat: last, off: off ? named(off) : '' })
+    if (off) troubles.push({ code: 'endsOpen', beat: last, off: named(off) })
     if (now.preset !== undefined && now.preset > 0) {
       const back = backToFirst(s, now.preset)
       troubles.push({
@@ -200,7 +188,7 @@ export function rehearse(reader: Reader, saber: Saber, { assembly, rest }: Machi
 }
 
 /** What follows the farewell, and what is worked by hand and told only after it was used. */
-function outOfPlace(s: Saber): Trouble[] {
+function outOfPlace(s: Saber, pieces: ReadonlyMap<Task, Piece>): Trouble[] {
   const spoken = s.beats.filter((b) => !b.leftTo)
   // What introduces a part, by its place; without any nothing can be late.
   const last = spoken.findLastIndex((b) => b.covers.some((k) => k.startsWith('part:')))
@@ -208,7 +196,8 @@ function outOfPlace(s: Saber): Trouble[] {
   const uses = (b: Beat): string[] => {
     const row = b.perform?.startsWith('row:') ? byId(s.controls, b.perform.slice(4)) : undefined
     const inputs = row ? [row.input, row.other].map((id) => byId(s.inputs, id)?.part) : []
-    const steps = taskOf(s, b)?.steps.flatMap((x) => [x.act?.at, x.place]) ?? []
+    const acts = (b.task && pieces.get(b.task)?.acts) ?? []
+    const steps = acts.flatMap((x) => [...x.does.map((d) => d.at as string), x.place])
     return [
       ...inputs.flatMap((p) => (p ? [`part:${p}`] : [])),
       ...steps.flatMap((x) => (x?.startsWith('part:') ? [x] : [])),
@@ -256,37 +245,6 @@ export function backToFirst(
   })
   return ways.sort((a, b) => a.times - b.times)[0]
 }
-
-/** The saber after a task whose steps are only words: it is taken to have done what it is called. */
-function asTold(s: Saber, st: State, task: Task): State {
-  const cells = s.parts.flatMap((p): Body[] => (p.kind === 'cell' && p.removable ? [refTo('part', p.id)] : []))
-  const blades = s.blades.filter((b) => b.kind !== 'inHilt')
-  const inPlace = (plug: boolean): Body[] =>
-    blades.filter((b) => (b.kind === 'plug') === plug).map((b): Body => refTo('blade', b.id))
-  const swap = (out: readonly Body[], into: readonly Body[]): State => ({
-    ...st,
-    off: [...new Set([...st.off, ...out])].filter((b) => !into.includes(b)),
-  })
-  switch (task) {
-    case 'powerOn':
-      return { ...st, cut: false }
-    case 'powerOff':
-      return { ...st, cut: true }
-    case 'bladeIn':
-      return swap(inPlace(true), inPlace(false))
-    case 'bladeOut':
-      return swap(inPlace(false), inPlace(true))
-    case 'cellOut':
-      return swap(cells, [])
-    case 'cellIn':
-      return swap([], cells)
-    default:
-      return st
-  }
-}
-
-const taskOf = (s: Saber, beat: Beat) =>
-  beat.perform?.startsWith('task:') ? byId(s.access, beat.perform.slice(5)) : undefined
 
 const SPOKEN: Record<string, number> = {
   half: 0.5,

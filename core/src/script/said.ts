@@ -1,4 +1,5 @@
-import { type Action, type Beat, byId, type ControlRow, type Procedure, partsOfRef, type Saber } from '../record'
+import type { Piece } from '../access'
+import { type Action, type Beat, byId, type ControlRow, partsOfRef, type Saber } from '../record'
 
 /** Words of a beat that speak of another hand than the one that is done: what was said, and what it is. */
 export interface Otherwise {
@@ -147,22 +148,22 @@ const ACTS: Partial<Record<Action, string>> = {
 }
 
 /** The words of a beat about a task, held against its steps: which way is turned, and which screw. */
-export function saidOfTask(s: Saber, beat: Beat, { steps }: Procedure): Otherwise[] {
+export function saidOfTask(s: Saber, beat: Beat, { acts }: Piece): Otherwise[] {
   const text = `${beat.say}. ${beat.doText ?? ''}`.toLowerCase()
   const out: Otherwise[] = []
-  const turned = new Set(steps.map((x) => x.direction).filter((d) => d === 'clockwise' || d === 'anticlockwise'))
+  const turned = new Set(acts.map((x) => x.direction).filter((d) => d === 'clockwise' || d === 'anticlockwise'))
   const said = new Set<string>()
   for (const m of text.matchAll(/\b(anti-?|counter-?)?clockwise\b/g)) said.add(m[1] ? 'anticlockwise' : 'clockwise')
   for (const m of text.matchAll(/\b(gegen den |im )uhrzeigersinn\b/g))
     said.add(m[1] === 'im ' ? 'clockwise' : 'anticlockwise')
   const wrong = [...said].find((d) => turned.size > 0 && !turned.has(d as 'clockwise'))
   if (wrong) out.push({ about: 'direction', said: wrong, is: [...turned].join(' or ') })
-  const places = steps.flatMap((x) => {
-    const to = partsOfRef(x.act?.at ?? x.place ?? '')
+  const places = acts.flatMap((x) => {
+    const to = partsOfRef(x.does[0]?.at ?? x.place ?? '')
     const f = to?.kind === 'fastener' ? byId(s.hilt.fasteners, to.id) : undefined
     return f ? [f] : []
   })
-  const stepText = steps.map((x) => x.text.toLowerCase()).join('. ')
+  const stepText = acts.map((x) => x.text.toLowerCase()).join('. ')
   const names = (n: string) => n.length > 3 && text.includes(n.toLowerCase())
   const strange = s.hilt.fasteners.find(
     (f) => names(f.name) && !places.includes(f) && !stepText.includes(f.name.toLowerCase()),

@@ -1,20 +1,16 @@
-import { proposeSteps } from '../access'
-import { assemblyOf, toolOf, wordsOf } from '../machine'
+import type { ToldAct } from '../access'
 import {
   byId,
   type Fastener,
   type FittedPart,
-  isForeign,
   keyOf,
-  own,
   partsOfRef,
   purposeOf,
   refTo,
   type Saber,
-  type Step,
   toldNoun,
 } from '../record'
-import { MAKER, type Reader } from '../units'
+import type { Reader } from '../units'
 import { large, type Noun, say, whether } from '../words'
 import { cautionsOf } from './cautions'
 
@@ -29,28 +25,12 @@ export function spokenPart(reader: Reader, s: Saber, p: FittedPart): Noun | stri
   return toldNoun(reader, s, refTo('part', p.id)) ?? p.name
 }
 
-/** The screw that a step turns, when that is all it does. */
-function screwOf(s: Saber, step: Step): Fastener | undefined {
-  const to = partsOfRef(step.act?.at ?? '')
-  const turns = step.act && ['loosen', 'remove', 'tighten'].includes(step.act.do)
-  return turns && !step.ownWords && to?.kind === 'fastener' ? byId(s.hilt.fasteners, to.id) : undefined
-}
-
-/** A step worded for who listens: made anew from its act where the record is in another language, else as it stands. */
-export interface Worded {
-  step: Step
-  text: string
-  caution: string | undefined
-  tool: string | undefined
-}
-
-/** Steps that were drafted without an act, by the words they were drafted in: as they were, and as they are drafted now. */
-function draftedAgain(reader: Reader, s: Saber, steps: readonly Step[]): Map<string, { was: Step; now: Step }> {
-  const task = s.access.find((p) => p.steps.some((x) => steps.includes(x)))?.task
-  if (!task || steps.every((x) => x.act || x.ownWords)) return new Map()
-  const draft = (to: Reader) => proposeSteps(to, s, task, () => 'again').steps
-  const [was, now] = [draft(MAKER), draft(reader)]
-  return new Map(was.flatMap((x, i) => (now[i] ? [[x.text, { was: x, now: now[i] }] as const] : [])))
+/** The screw that an act turns, when that is all it does. */
+function screwOf(s: Saber, x: ToldAct): Fastener | undefined {
+  const [act, more] = x.does
+  const to = partsOfRef(act?.at ?? '')
+  const turns = act && !more && ['loosen', 'remove', 'tighten'].includes(act.do)
+  return turns && !x.ownWords && to?.kind === 'fastener' ? byId(s.hilt.fasteners, to.id) : undefined
 }
 
 /** Cautions of single steps that the spoken ones say already, where these are told. */
@@ -67,72 +47,38 @@ function saidOnce(reader: Reader, s: Saber): Set<string> {
   ])
 }
 
-/** A step in the words that it has. */
-export const asItStands = (step: Step): Worded => ({
-  ...{ step, text: step.text, caution: step.caution, tool: step.tool },
-})
-
-/** How steps are worded in the language that is spoken. What was made from an act is made again, the maker's own words stand. */
-export function wordedSteps(reader: Reader, s: Saber, steps: readonly Step[]): Worded[] {
-  if (!isForeign(reader)) return steps.map(asItStands)
-  const assembly = steps.some((x) => x.act) ? assemblyOf(s) : undefined
-  const drafted = draftedAgain(reader, s, steps)
-  return steps.map((step) => {
-    const now = step.act && assembly ? wordsOf(reader, s, assembly, step.act) : undefined
-    const was = step.act && assembly ? wordsOf(MAKER, s, assembly, step.act) : undefined
-    const screw = screwOf(s, step)
-    const again = step.act || step.ownWords ? undefined : drafted.get(step.text)
-    if (again && step.caution === again.was.caution)
-      return { step, text: again.now.text, caution: again.now.caution, tool: again.now.tool }
-    return {
-      step,
-      text: now && !step.ownWords ? now.text : own(reader, step.text),
-      caution:
-        step.caution === undefined
-          ? undefined
-          : now && step.caution === was?.caution
-            ? now.caution
-            : own(reader, step.caution),
-      tool: screw ? toolOf(reader, screw) : step.tool && own(reader, step.tool),
-    }
-  })
-}
-
-/** Recorded steps as one speaks them to who listens. Those in the maker's own words stand as he wrote them. */
-export const spokenSteps = (reader: Reader, s: Saber, recorded: readonly Step[]): string =>
-  inOneBreath(reader, s, wordedSteps(reader, s, recorded))
-
 /**
- * Worded steps as one speaks them: screws that are turned one after the other in one breath, with their tool, and each caution once,
- * where it bites first.
+ * Acts as one speaks them: screws that are turned one after the other in one breath, with their tool, each caution once, where it
+ * bites first, and how one knows that it worked.
  */
-export function inOneBreath(reader: Reader, s: Saber, steps: readonly Worded[]): string {
+export function inOneBreath(reader: Reader, s: Saber, acts: readonly ToldAct[]): string {
   const cautioned = saidOnce(reader, s)
   const out: string[] = []
   const sentence = (text: string) => large(/[.!?]["”“]?$/.test(text) ? text : `${text}.`)
-  for (let i = 0; i < steps.length; ) {
-    const { step, text, tool } = steps[i]!
-    const first = screwOf(s, step)
+  for (let i = 0; i < acts.length; ) {
+    const { does, text, tool } = acts[i]!
+    const first = screwOf(s, acts[i]!)
     let n = 1
-    while (first && i + n < steps.length) {
-      const { step: next } = steps[i + n]!
+    while (first && i + n < acts.length) {
+      const next = acts[i + n]!
       const screw = screwOf(s, next)
       if (
         !screw ||
-        next.act!.do !== step.act!.do ||
+        next.does[0]!.do !== does[0]!.do ||
+        next.kept !== acts[i]!.kept ||
         purposeOf(s, screw) !== purposeOf(s, first) ||
         keyOf(screw) !== keyOf(first)
       )
         break
       n++
     }
-    const group = steps.slice(i, i + n)
+    const group = acts.slice(i, i + n)
     out.push(
       sentence(
         n > 1
           ? say(reader, 'step.screws', {
               ...{
-                act: step.act!.do,
+                act: acts[i]!.kept ? 'keep' : does[0]!.do,
                 n,
                 purpose: purposeOf(s, first!) ?? 'other',
                 tool: tool ?? '',
@@ -147,6 +93,7 @@ export function inOneBreath(reader: Reader, s: Saber, steps: readonly Worded[]):
         cautioned.add(caution)
         out.push(sentence(caution))
       }
+    for (const { cue } of group) if (cue) out.push(sentence(cue))
     i += n
   }
   return out.join(' ')

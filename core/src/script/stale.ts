@@ -74,10 +74,14 @@ export function staleSentences(c: Commission, s: Saber, told: readonly Topic[] =
     ]
   })
   const steps = s.access.flatMap((p) =>
-    p.steps.flatMap((x) => [
-      ...otherName(s, x.place, x.text, `step:${x.id}` as Ref),
-      ...spoken(s, x.text, `step:${x.id}` as Ref),
-    ]),
+    p.steps.flatMap((x) =>
+      x.text === undefined
+        ? []
+        : [
+            ...otherName(s, x.place ?? x.act?.at, x.text, `step:${x.id}` as Ref),
+            ...spoken(s, x.text, `step:${x.id}` as Ref),
+          ],
+    ),
   )
   return [...beats, ...steps]
 }

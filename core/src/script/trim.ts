@@ -14,7 +14,7 @@ export const targetOf = (s: Pick<Saber, 'telling'>): number | undefined =>
   s.telling?.target ?? (s.telling?.length === 'short' ? SHORT : undefined)
 
 /** Tasks that go together: who leaves one of them to paper leaves them all. */
-const TOGETHER = ['open', 'cellOut', 'cellIn', 'card', 'close']
+const TOGETHER = ['open', 'cellOut', 'card', 'cellIn', 'close', 'port']
 
 /**
  * Which beats to leave to paper so that a script takes no longer than `target` seconds: the least weighty first, of equal ones the
@@ -47,7 +47,7 @@ export function proposeTrim(
   for (const g of groups) {
     if (spokenLength(without()) <= target) break
     for (const id of g.ids) out.add(id)
-    const moved = s.beats.some((b) => g.ids.includes(b.id) && b.perform)
+    const moved = s.beats.some((b) => g.ids.includes(b.id) && (b.perform || b.task))
     if (moved && rehearse(reader, { ...s, beats: without() }).troubles.length > troubles)
       for (const id of g.ids) out.delete(id)
   }

@@ -12,7 +12,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   task: `{task, select,
     powerOn {Einschalten} powerOff {Vom Strom trennen} bladeIn {Klinge einsetzen} bladeOut {Klinge herausnehmen}
     open {Griff öffnen} cellIn {Zelle einsetzen} cellOut {Zelle herausnehmen} close {Griff schließen}
-    charge {Laden} card {An die Speicherkarte kommen} other {Handgriffe}}`,
+    charge {Laden} card {An die Speicherkarte kommen} port {An den Anschluss kommen} other {Zeigen, was darin ist}}`,
   state: `{state, select, asleep {schlafend} off {aus} lit {leuchtend} menu {Menü} muted {stumm} combat {Kampf} other {}}`,
 
   seconds: `{form, select, half {eine halbe Sekunde}
@@ -69,8 +69,17 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'step.screwOn': 'Schraub {section_acc} auf',
   'step.pullOff': 'Zieh {section_acc} ab',
   'step.pushOn': 'Schieb {section_acc} auf',
-  goal: `{goal, select, charge {Laden} cell {{several, select, yes {Tauschen: {name}} other {Zelle tauschen}}} card {An die Karte kommen} port {Erreichen: {name}}
-    bladeIn {Einsetzen: {name}} plugIn {Einsetzen: {name}} show {Zeigen: {name}} reset {Wecken, wenn es hängt} other {Ganz zerlegen}}`,
+  goal: `{goal, select, powerOn {Einschalten} powerOff {Vom Strom trennen} charge {Laden} cell {Zelle tauschen} card {An die Karte kommen} port {Erreichen: {name}}
+    bladeIn {{several, select, yes {Einsetzen: {name}} other {Klinge einsetzen}}} bladeOut {{several, select, yes {Herausnehmen: {name}} other {Klinge herausnehmen}}}
+    plugIn {{several, select, yes {Einsetzen: {name}} other {Stopfen einsetzen}}} plugOut {{several, select, yes {Herausnehmen: {name}} other {Stopfen herausnehmen}}}
+    show {Zeigen: {name}} reset {Wecken, wenn es hängt} open {Griff öffnen} close {Griff schließen} other {Ganz zerlegen}}`,
+  'step.aligned':
+    '{text}{told, select, yes {: {landmark}} other {}}{turned, select, yes {, {angle}° vom Schalter aus} other {}}',
+  'step.byItself':
+    '{itself, select, wakes {Dabei wacht es von selbst auf.} cutsPower {Das trennt den Strom von selbst.} other {Dabei zeigt sich seine Anzeige.}}',
+  'step.chargeBeside': 'Lade die Zelle in einem Ladegerät, das für sie gemacht ist',
+  'step.unsaidPole': 'Leg die Zelle wieder ein. Wie herum, ist nicht festgehalten: frag uns vorher',
+  'step.dark': 'Die Klinge muss dunkel sein',
   'power.about': `{by, select,
     killSwitch {Ist {named, select, yes {{name_nom}} other {der Trennschalter}} aus, hat die Platine keinen Strom: nichts leuchtet, nichts weckt sie, und die Zelle behält ihre Ladung. Wieder eingeschaltet, beginnt sie von vorn.}
     killKey {{cuts, select, out {Solange {named, select, yes {{name_nom}} other {der Schlüssel}} nicht steckt} in {Solange {named, select, yes {{name_nom}} other {der Schlüssel}} steckt}
@@ -80,23 +89,19 @@ const messages: Readonly<Record<SayingCode, string>> = {
     cellOut {Nur ohne Zelle ist der Strom wirklich weg. Schlafend zieht sie noch ein wenig; bevor es Wochen liegt, nimm die Zelle heraus.}
     deepSleep {Es schläft von selbst ein und zieht dann sehr wenig.{cellOut, select, yes { Bevor es Monate liegt, nimm die Zelle heraus.} other { Bevor es Monate liegt, lade es halb voll.}}}
     other {Hier trennt nichts den Strom; schlafend zieht es noch ein wenig.{cellOut, select, yes { Bevor es Wochen liegt, nimm die Zelle heraus.} other { Lade es alle paar Wochen.}}}}`,
-  'joint.what': 'Verbindung',
-  'joint.how': 'Wie sie aufgeht',
-  'joint.mind': 'Worauf zu achten ist',
-  'joint.says': `{who, select, nobody {Sie bleibt zu: niemand öffnet sie.}
-    other {{how, select, unscrew {Sie wird abgeschraubt{hand, select, left {, rechtsherum} other {}}.} pull {Sie wird abgezogen.}
-      pressPull {Knopf drücken und ziehen.} turnPull {Drehen und ziehen.} slide {Sie gleitet heraus.} lift {Sie wird abgehoben.}
-      other {}}}}{hasTurns, select, yes { Das sind {turns} Umdrehungen.} other {}}{hasAngle, select, yes { Sie sitzt bei {angle} Grad auf der Uhr.}
-      other {}}{told, select, yes { Ausrichten: {landmark}.} other {}}{tethered, select, yes { Sie hängt an Drähten.} other {}}{itself, select,
-      nothing { Von selbst geschieht nichts.} wakes { Das Schwert wacht von selbst auf.} cutsPower { Der Strom wird von selbst getrennt.}
-      showsDisplay { Dann sieht man das Display.} other {}}`,
+  'joint.closed': '{joint}: bleibt zu, niemand öffnet das.',
+  'step.leftHand':
+    '{text}, {way, select, clockwise {im Uhrzeigersinn} other {gegen den Uhrzeigersinn}}: es ist ein Linksgewinde',
+  'step.tethered': 'Es hängt an Drähten: nicht weiter, als sie reichen.',
+  'steps.as': 'Beginne wie unter „{like}“, 1 bis {n}.',
+  'steps.closeAs': 'Dann schließ es wie dort.',
   'joint.feels': 'Du spürst: {what}.',
   'joint.hurts': 'Falsch gemacht schadet es: {what}.',
   'step.turnOff': 'Dreh {section_acc} und zieh',
   'step.turnOn': 'Schieb {section_acc} auf und dreh, bis es hält',
   'step.cellSlide': 'Lass die Zelle am {end, select, emitter {Emitter} other {Knauf}} herausgleiten',
   'step.chassisOut': `{how, select, unscrew {Schraub {name_acc} los und zieh} other {Zieh {name_acc}}} am {end, select, emitter {Emitter} other {Knauf}} heraus{tethered, select, yes {, nicht weiter, als die Drähte reichen} other {}}`,
-  'step.chassisIn': `{how, select, unscrew {Schraub {name_acc}} other {Schieb {name_acc}}} vom {end, select, emitter {Emitter} other {Knauf}} her wieder hinein{told, select, yes {: {landmark}} other {}}`,
+  'step.chassisIn': `{how, select, unscrew {Schraub {name_acc}} other {Schieb {name_acc}}} vom {end, select, emitter {Emitter} other {Knauf}} her wieder hinein`,
   'step.chassis.caution': 'Stütz es auf ganzer Länge.',
   'step.cardIn': 'Steck die Karte wieder hinein; ohne Gewalt',
   'step.partOut':
@@ -113,17 +118,18 @@ const messages: Readonly<Record<SayingCode, string>> = {
     '{to, select, on {Schalte} other {Schalte}} {named, select, yes {{switch_acc}} other {den Trennschalter}} {to, select, on {ein} other {aus}}',
   'step.loosenBlade': 'Löse {screw_acc}; dreh sie nicht ganz heraus',
   'step.bladeIn': `{how, select,
-    clockwise {Schieb die Klinge{several, select, yes { ({socket})} other {}} bis zum Anschlag hinein und dreh sie dabei im Uhrzeigersinn}
-    pushAndHold {Schieb die Klinge{several, select, yes { ({socket})} other {}} bis zum Anschlag hinein und drück weiter}
-    other {Schieb die Klinge{several, select, yes { ({socket})} other {}} gerade bis zum Anschlag hinein; dreh sie nie}}`,
+    clockwise {Schieb {what, select, plug {den Stopfen} other {die Klinge}}{several, select, yes { ({socket})} other {}} bis zum Anschlag hinein und dreh {what, select, plug {ihn} other {sie}} dabei im Uhrzeigersinn}
+    pushAndHold {Schieb {what, select, plug {den Stopfen} other {die Klinge}}{several, select, yes { ({socket})} other {}} bis zum Anschlag hinein und drück weiter}
+    other {Schieb {what, select, plug {den Stopfen} other {die Klinge}}{several, select, yes { ({socket})} other {}} gerade bis zum Anschlag hinein; dreh {what, select, plug {ihn} other {sie}} nie}}`,
   'step.bladeOut':
-    '{how, select, clockwise {Zieh die Klinge{several, select, yes { ({socket})} other {}} heraus und dreh sie dabei im Uhrzeigersinn} other {Zieh die Klinge{several, select, yes { ({socket})} other {}} gerade heraus}}',
+    '{how, select, clockwise {Zieh {what, select, plug {den Stopfen} other {die Klinge}}{several, select, yes { ({socket})} other {}} heraus und dreh {what, select, plug {ihn} other {sie}} dabei im Uhrzeigersinn} other {Zieh {what, select, plug {den Stopfen} other {die Klinge}}{several, select, yes { ({socket})} other {}} gerade heraus}}',
   'step.screws': `{act, select,
     loosen {Löse {n, plural, =2 {beide} other {alle #}} {purpose, select, bladeRetention {Klingenschrauben} other {Schrauben}}{told, select, yes { mit dem {tool}} other {}}; lass sie drin}
     remove {Dreh {n, plural, =2 {beide} other {alle #}} {purpose, select, bladeRetention {Klingenschrauben} other {Schrauben}} heraus{told, select, yes {, mit dem {tool}} other {}}}
+    keep {Dreh {n, plural, =2 {beide} other {alle #}} {purpose, select, bladeRetention {Klingenschrauben} other {Schrauben}} wieder ein, damit sie nicht verloren gehen}
     other {Zieh {n, plural, =2 {beide} other {alle #}} {purpose, select, bladeRetention {Klingenschrauben} other {Schrauben}} an, bis sie halten; nicht mehr}}`,
   'step.tightenBlade': 'Zieh {screw_acc} an, bis sie hält; nicht mehr',
-  'step.pullCheck': 'Zieh an der Klinge: sie darf sich nicht rühren',
+  'step.pullCheck': 'Zieh {what, select, plug {am Stopfen: er} other {an der Klinge: sie}} darf sich nicht rühren',
   'step.pullCheck.caution': 'Nie schwingen, bevor das geprüft ist.',
   'step.keepScrew': 'Dreh {screw_acc} wieder ein, damit sie nicht verloren geht',
   poles:
@@ -133,12 +139,10 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'step.cellIn.caution': 'Nie eine Zelle mit beschädigter Hülle. Stütz das Chassis beim Eindrücken.',
   'step.cellOut': 'Heb die Zelle in der Mitte heraus',
   'step.cellOut.caution': 'Kein Werkzeug aus Metall an die Hülle.',
-  'step.chargePort':
-    '{cuts, select, yes {Trenn den Strom, dann steck das Ladekabel ein} other {Steck das Ladekabel ein}}: {port_nom}',
+  'step.chargePort': 'Steck das Ladekabel ein: {port_nom}',
   'step.chargePort.caution': 'Nie unbeaufsichtigt laden.',
-  'step.chargeWith': 'Nimm die Zelle heraus und lade sie mit {charger_dat}',
   'step.chargeCell.caution': 'Nie unbeaufsichtigt laden. Nur mit einem Ladegerät, das für diese Zelle gemacht ist.',
-  'step.card': 'Nimm bei getrenntem Strom die Karte heraus; kopiere alles, bevor du etwas änderst',
+  'step.card': 'Nimm die Karte heraus; kopiere alles, bevor du etwas änderst',
   'step.card.caution': 'Karten- und USB-Buchsen brechen leicht: zieh gerade.',
   tool: 'Inbusschlüssel {key}',
 
@@ -203,11 +207,11 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'topic.buttons': 'Es hat {n, plural, =2 {zwei} =3 {drei} =4 {vier} other {#}} Tasten: {parts}.',
   'topic.never.what': '{screw}: nicht anfassen',
   'topic.never': `Lass {screw_acc} in Ruhe: {dummy, select, yes {das ist nur Zierde und verklebt} other {ohne sie hält {purpose, select, bladeRetention {die Klinge} joint {die Verbindung} chassis {das Chassis} cover {die Abdeckung} switch {der Schalter} decoration {die Zierde} other {das Ganze}} nicht}}.`,
-  'topic.task': `{told, select, yes {{task, select,
+  'topic.task': `{task, select,
     powerOn {Zuerst bekommt es Strom.} powerOff {Dann wird der Strom getrennt.} bladeIn {Jetzt kommt die Klinge hinein.} bladeOut {Die Klinge kommt wieder heraus.}
     open {Jetzt wird es geöffnet.} cellIn {So kommt eine Zelle hinein.} cellOut {So kommt die Zelle heraus.} close {Und wieder zu.}
-    charge {So wird es geladen.} card {So kommst du an die Karte.} other {Dann das.}} {steps}{why, select, yes {{task, select, powerOn { Ohne ihn wacht nichts auf.} powerOff { So leert nichts die Zelle, während es liegt.} bladeIn { Was sie hält, hält sie davon ab, davonzufliegen.} bladeOut { Ohne sie reist das Schwert sicher.}
-    open { Nur, wenn es dunkel ist.} cellIn { Falsch herum kann sie auf Dauer Schaden nehmen.} close { Geschlossen verrutscht innen nichts.} charge { Halb voll liegt sie am liebsten.} card { Ihre Klänge und Einstellungen sind auf dieser Karte.} other {}}} other {}}} other {(Die Schritte sind noch nicht festgehalten.)}}`,
+    charge {So wird es geladen.} card {So kommst du an die Karte.} port {So kommst du an den Anschluss.} other {Und so zeigt sich, was darin ist.}} {steps}{why, select, yes {{task, select, powerOn { Ohne ihn wacht nichts auf.} powerOff { So leert nichts die Zelle, während es liegt.} bladeIn { Was sie hält, hält sie davon ab, davonzufliegen.} bladeOut { Ohne sie reist das Schwert sicher.}
+    open { Nur, wenn es dunkel ist.} cellIn { Falsch herum kann sie auf Dauer Schaden nehmen.} close { Geschlossen verrutscht innen nichts.} charge { Halb voll liegt sie am liebsten.} card { Ihre Klänge und Einstellungen sind auf dieser Karte.} other {}}} other {}}`,
   'topic.assemble.what': 'zusammengesetzt: {what}',
   'topic.assemble': '{first, select, yes {So kommt es zusammen, Stück für Stück. } other {}}{steps}',
   'topic.control': `{same, select, yes {} other {{state, select, lit {Bei leuchtender Klinge: } off {Bei dunkler Klinge: } asleep {Wenn es schläft: } menu {Im Menü „{mode}“: } muted {Wenn es stumm ist: } other {Im Kampfmodus: }}}}{gesture} – {what}.{limited, select, yes { Nur in {only}.} other {}}`,
@@ -567,6 +571,10 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'page.acts': '{n} von {of}{back, plural, =0 {} other {, dann # zum Schließen}}',
   'page.goesOn': 'Beide Hände voll? In {seconds} s geht es weiter.',
   'page.wait': '{waits, select, yes {von selbst weiter} other {auf mich warten}}',
+  'page.waits': `{why, select, lasts {Das braucht seine Zeit: weiter, wenn es fertig ist.} poles {Sieh zweimal hin, wie herum, dann weiter.}
+    power {Sieh nach, ob es so ist, dann weiter.} hold {Es muss halten: weiter, wenn es das tut.} other {Warte darauf, dann weiter.}}`,
+  'page.over': 'von vorn',
+  'page.wayBack': 'nur wieder schließen',
   'page.done': 'Das war alles: {what}.',
   'page.cannot': 'Das ist Sache der Werkstatt: lass es zu und schreib uns.',
   'page.again': 'noch einmal',

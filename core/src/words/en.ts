@@ -13,7 +13,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   task: `{task, select,
     powerOn {Switch it on} powerOff {Cut the power} bladeIn {Put the blade in} bladeOut {Take the blade out}
     open {Open the hilt} cellIn {Put the cell in} cellOut {Take the cell out} close {Close the hilt}
-    charge {Charge it} card {Reach the memory card} other {Handle it}}`,
+    charge {Charge it} card {Reach the memory card} port {Reach the port} other {Show what is inside}}`,
   state: `{state, select, asleep {asleep} off {off} lit {lit} menu {menu} muted {muted} combat {combat} other {}}`,
 
   seconds: `{form, select, half {half a second}
@@ -70,8 +70,17 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'step.screwOn': 'Screw on {section_nom}',
   'step.pullOff': 'Pull off {section_nom}',
   'step.pushOn': 'Push on {section_nom}',
-  goal: `{goal, select, charge {Charge it} cell {{several, select, yes {Swap {name}} other {Swap the cell}}} card {Reach the card} port {Reach {name}}
-    bladeIn {Put in: {name}} plugIn {Put in: {name}} show {Show: {name}} reset {Wake it when it freezes} other {Take it all apart}}`,
+  goal: `{goal, select, powerOn {Switch it on} powerOff {Cut the power} charge {Charge it} cell {Swap the cell} card {Reach the card} port {Reach {name}}
+    bladeIn {{several, select, yes {Put in: {name}} other {Put the blade in}}} bladeOut {{several, select, yes {Take out: {name}} other {Take the blade out}}}
+    plugIn {{several, select, yes {Put in: {name}} other {Put the plug in}}} plugOut {{several, select, yes {Take out: {name}} other {Take the plug out}}}
+    show {Show: {name}} reset {Wake it when it freezes} open {Open the hilt} close {Close the hilt} other {Take it all apart}}`,
+  'step.aligned':
+    '{text}{told, select, yes {: {landmark}} other {}}{turned, select, yes {, at {angle}° from the switch} other {}}',
+  'step.byItself':
+    '{itself, select, wakes {It wakes by itself then.} cutsPower {That cuts the power by itself.} other {Its display shows then.}}',
+  'step.chargeBeside': 'Charge the cell in a charger made for it',
+  'step.unsaidPole': 'Put the cell back in. Which way round is not recorded: ask us first',
+  'step.dark': 'See that the blade is dark',
   'power.about': `{by, select,
     killSwitch {With {named, select, yes {{name_nom}} other {the kill switch}} off, the board has no current: nothing lights it, nothing wakes it, and the cell keeps its charge. Switched on again it starts anew.}
     killKey {{cuts, select, out {While {named, select, yes {{name_nom}} other {the key}} is out} in {While {named, select, yes {{name_nom}} other {the key}} is in}
@@ -81,23 +90,18 @@ const messages: Readonly<Record<SayingCode, string>> = {
     cellOut {Only taking the cell out cuts the power. Asleep it still draws a little; before it lies for weeks, take the cell out.}
     deepSleep {It falls asleep by itself and then draws very little.{cellOut, select, yes { Before it lies for months, take the cell out.} other { Before it lies for months, charge it half.}}}
     other {Nothing cuts the power here; asleep it still draws a little.{cellOut, select, yes { Before it lies for weeks, take the cell out.} other { Charge it every few weeks.}}}}`,
-  'joint.what': 'Joint',
-  'joint.how': 'How it opens',
-  'joint.mind': 'What to mind',
-  'joint.says': `{who, select, nobody {It stays closed: nobody opens it.}
-    other {{how, select, unscrew {It is unscrewed{hand, select, left {, to the right} other {}}.} pull {It is pulled off.}
-      pressPull {Press its button and pull.} turnPull {Turn it and pull.} slide {It slides out.} lift {It is lifted off.}
-      other {}}}}{hasTurns, select, yes { It takes {turns} turns.} other {}}{hasAngle, select, yes { It goes in at {angle} degrees of the clock.}
-      other {}}{told, select, yes { Line up: {landmark}.} other {}}{tethered, select, yes { It hangs on wires.} other {}}{itself, select,
-      nothing { Nothing happens by itself.} wakes { The saber wakes by itself.} cutsPower { The power is cut by itself.}
-      showsDisplay { The display is seen then.} other {}}`,
+  'joint.closed': '{joint}: it stays closed, nobody opens it.',
+  'step.leftHand': '{text}, {way}: its thread is left-handed',
+  'step.tethered': 'It hangs on wires: no further than they reach.',
+  'steps.as': 'Begin as under “{like}”, 1 to {n}.',
+  'steps.closeAs': 'Then close it as there.',
   'joint.feels': 'You feel: {what}.',
   'joint.hurts': 'Done wrong it hurts: {what}.',
   'step.turnOff': 'Turn {section_nom} and pull it off',
   'step.turnOn': 'Push {section_nom} on and turn it until it holds',
   'step.cellSlide': 'Let the cell slide out at the {end, select, emitter {emitter} other {pommel}} end',
   'step.chassisOut': `{how, select, unscrew {Unscrew {name_nom} and draw it out} other {Slide {name_nom} out}} at the {end, select, emitter {emitter} other {pommel}} end{tethered, select, yes {, no further than its wires reach} other {}}`,
-  'step.chassisIn': `{how, select, unscrew {Screw {name_nom} back in} other {Slide {name_nom} back in}} from the {end, select, emitter {emitter} other {pommel}} end{told, select, yes {: {landmark}} other {}}`,
+  'step.chassisIn': `{how, select, unscrew {Screw {name_nom} back in} other {Slide {name_nom} back in}} from the {end, select, emitter {emitter} other {pommel}} end`,
   'step.chassis.caution': 'Support it along its whole length.',
   'step.cardIn': 'Put the card back in; do not force it',
   'step.partOut':
@@ -113,17 +117,18 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'step.slide': 'Slide {named, select, yes {{switch_nom}} other {the kill switch}} {to, select, on {on} other {off}}',
   'step.loosenBlade': 'Loosen {screw_nom}; do not take it out',
   'step.bladeIn': `{how, select,
-    clockwise {Turn the {several, select, yes {blade of the {socket}} other {blade}} clockwise while pushing it in to the stop}
-    pushAndHold {Push the {several, select, yes {blade of the {socket}} other {blade}} in to the stop and keep pressing}
-    other {Push the {several, select, yes {blade of the {socket}} other {blade}} straight in to the stop; never twist it}}`,
+    clockwise {Turn the {what, select, plug {plug} other {blade}}{several, select, yes { of the {socket}} other {}} clockwise while pushing it in to the stop}
+    pushAndHold {Push the {what, select, plug {plug} other {blade}}{several, select, yes { of the {socket}} other {}} in to the stop and keep pressing}
+    other {Push the {what, select, plug {plug} other {blade}}{several, select, yes { of the {socket}} other {}} straight in to the stop; never twist it}}`,
   'step.bladeOut':
-    '{how, select, clockwise {Turn the {several, select, yes {blade of the {socket}} other {blade}} clockwise while pulling it out} other {Pull the {several, select, yes {blade of the {socket}} other {blade}} straight out}}',
+    '{how, select, clockwise {Turn the {what, select, plug {plug} other {blade}}{several, select, yes { of the {socket}} other {}} clockwise while pulling it out} other {Pull the {what, select, plug {plug} other {blade}}{several, select, yes { of the {socket}} other {}} straight out}}',
   'step.screws': `{act, select,
     loosen {Back {n, plural, =2 {both} other {all #}} {purpose, select, bladeRetention {blade screws} other {screws}} out{told, select, yes { with the {tool}} other {}}; leave them in}
     remove {Take {n, plural, =2 {both} other {all #}} {purpose, select, bladeRetention {blade screws} other {screws}} out{told, select, yes { with the {tool}} other {}}}
+    keep {Turn {n, plural, =2 {both} other {all #}} {purpose, select, bladeRetention {blade screws} other {screws}} back in so that they are not lost}
     other {Tighten {n, plural, =2 {both} other {all #}} {purpose, select, bladeRetention {blade screws} other {screws}} until they hold; no more}}`,
   'step.tightenBlade': 'Tighten {screw_nom} until it holds; no more',
-  'step.pullCheck': 'Pull at the blade: it must not move',
+  'step.pullCheck': 'Pull at the {what, select, plug {plug} other {blade}}: it must not move',
   'step.pullCheck.caution': 'Never swing before this check.',
   'step.keepScrew': 'Turn {screw_nom} back in so that it is not lost',
   poles:
@@ -133,12 +138,10 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'step.cellIn.caution': 'Never a cell with a damaged wrap. Support the chassis while pressing.',
   'step.cellOut': 'Lift the cell out at its middle',
   'step.cellOut.caution': 'No metal tool against the wrap.',
-  'step.chargePort':
-    '{cuts, select, yes {Cut the power, then plug the charger} other {Plug the charger}} into {port_nom}',
+  'step.chargePort': 'Plug the charger into {port_nom}',
   'step.chargePort.caution': 'Never charge unattended.',
-  'step.chargeWith': 'Take the cell out and charge it with {charger_nom}',
   'step.chargeCell.caution': 'Never charge unattended. Use a charger made for this cell.',
-  'step.card': 'With the power cut, take the card out; copy all of it before changing anything',
+  'step.card': 'Take the card out; copy all of it before changing anything',
   'step.card.caution': 'Card and USB sockets snap: pull straight.',
   tool: 'hex key {key}',
 
@@ -199,11 +202,11 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'topic.buttons': `It has {n, plural, =2 {two} =3 {three} =4 {four} other {#}} buttons: {parts}.`,
   'topic.never.what': '{screw}: not to be touched',
   'topic.never': `Leave {screw_nom} alone: it {dummy, select, yes {is only decoration and glued} other {holds the {purpose, select, bladeRetention {blade retention} joint {joint} chassis {chassis} cover {cover} switch {switch} decoration {decoration} other {build}}}}.`,
-  'topic.task': `{told, select, yes {{task, select,
+  'topic.task': `{task, select,
     powerOn {It gets its power first.} powerOff {Then the power is cut.} bladeIn {Now the blade goes in.} bladeOut {The blade comes out again.}
     open {Now it is opened.} cellIn {This is how a cell goes in.} cellOut {This is how the cell comes out.} close {And closed again.}
-    charge {This is how it is charged.} card {This is how you reach the card.} other {Then this.}} {steps}{why, select, yes {{task, select, powerOn { Without it nothing wakes.} powerOff { So nothing drains the cell while it lies.} bladeIn { What holds it keeps it from flying out.} bladeOut { Without it the saber travels safely.}
-    open { Only ever in the dark.} cellIn { The wrong way round it can be damaged for good.} close { Closed, nothing shifts inside.} charge { Half full is how it likes to lie.} card { Its sounds and settings are on that card.} other {}}} other {}}} other {(The steps are not recorded yet.)}}`,
+    charge {This is how it is charged.} card {This is how you reach the card.} port {This is how you reach the port.} other {And this shows what is inside.}} {steps}{why, select, yes {{task, select, powerOn { Without it nothing wakes.} powerOff { So nothing drains the cell while it lies.} bladeIn { What holds it keeps it from flying out.} bladeOut { Without it the saber travels safely.}
+    open { Only ever in the dark.} cellIn { The wrong way round it can be damaged for good.} close { Closed, nothing shifts inside.} charge { Half full is how it likes to lie.} card { Its sounds and settings are on that card.} other {}}} other {}}`,
   'topic.assemble.what': 'put together: {what}',
   'topic.assemble': '{first, select, yes {This is how it goes together, piece by piece. } other {}}{steps}',
   'topic.control': `{same, select, yes {} other {{state, select, lit {With the blade lit, } off {With the blade off, } asleep {When it sleeps, } menu {In the {mode}, } muted {In mute, } other {In combat mode, }}}}{gesture}: {what}.{limited, select, yes { In {only} only.} other {}}`,
@@ -549,6 +552,10 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'page.acts': '{n} of {of}{back, plural, =0 {} other {, then # to close}}',
   'page.goesOn': 'Both hands full? It goes on in {seconds} s.',
   'page.wait': '{waits, select, yes {go on by itself} other {wait for me}}',
+  'page.waits': `{why, select, lasts {This takes its time: go on when it is done.} poles {Look twice which way round, then go on.}
+    power {See that it is so, then go on.} hold {It has to hold: go on when it does.} other {Wait for it, then go on.}}`,
+  'page.over': 'start over',
+  'page.wayBack': 'only close it again',
   'page.done': 'That was all: {what}.',
   'page.cannot': 'That is for the shop: leave it closed, and write to us.',
   'page.again': 'again',

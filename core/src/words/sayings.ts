@@ -81,6 +81,11 @@ export interface Sayings {
   'step.pullOff': { section: Thing }
   'step.pushOn': { section: Thing }
   goal: { goal: Words; name: Words; several: 'yes' | 'no' }
+  'step.aligned': { text: Words; landmark: Words; told: 'yes' | 'no'; angle: Words; turned: 'yes' | 'no' }
+  'step.byItself': { itself: Words }
+  'step.chargeBeside': Record<never, never>
+  'step.unsaidPole': Record<never, never>
+  'step.dark': Record<never, never>
   'power.about': {
     by: 'killSwitch' | 'killKey' | 'cellOut' | 'deepSleep' | 'none'
     /** Where the circuit is open. */
@@ -89,29 +94,18 @@ export interface Sayings {
     named: 'yes' | 'no'
     cellOut: 'yes' | 'no'
   }
-  'joint.what': Record<never, never>
-  'joint.how': Record<never, never>
-  'joint.mind': Record<never, never>
-  'joint.says': {
-    who: 'client' | 'maker' | 'nobody'
-    how: Words
-    turns: Words
-    hand: 'left' | 'right'
-    angle: Words
-    landmark: Words
-    itself: 'nothing' | 'wakes' | 'cutsPower' | 'showsDisplay' | 'none'
-    tethered: 'yes' | 'no'
-    hasTurns: 'yes' | 'no'
-    hasAngle: 'yes' | 'no'
-    told: 'yes' | 'no'
-  }
+  'joint.closed': { joint: Words }
+  'step.leftHand': { text: Words; way: Words }
+  'step.tethered': Record<never, never>
+  'steps.as': { like: Words; n: number }
+  'steps.closeAs': { like: Words; n: number }
   'joint.feels': { what: Words }
   'joint.hurts': { what: Words }
   'step.turnOff': { section: Thing }
   'step.turnOn': { section: Thing }
   'step.cellSlide': { end: Towards }
   'step.chassisOut': { name: Thing; how: Words; end: Towards; tethered: 'yes' | 'no' }
-  'step.chassisIn': { name: Thing; how: Words; end: Towards; told: 'yes' | 'no'; landmark: Words }
+  'step.chassisIn': { name: Thing; how: Words; end: Towards }
   'step.chassis.caution': Record<never, never>
   'step.cardIn': Record<never, never>
   'step.partOut': { how: Words; name: Thing }
@@ -124,10 +118,10 @@ export interface Sayings {
   'step.key': { move: Words; to: 'on' | 'off'; key: Thing }
   'step.slide': { switch: Thing; named: 'yes' | 'no'; to: 'on' | 'off' }
   'step.loosenBlade': { screw: Thing }
-  'step.bladeIn': { how: Words; socket: Thing; several: 'yes' | 'no' }
-  'step.bladeOut': { how: Words; socket: Thing; several: 'yes' | 'no' }
+  'step.bladeIn': { how: Words; what: 'blade' | 'plug'; socket: Thing; several: 'yes' | 'no' }
+  'step.bladeOut': { how: Words; what: 'blade' | 'plug'; socket: Thing; several: 'yes' | 'no' }
   'step.tightenBlade': { screw: Thing }
-  'step.pullCheck': Record<never, never>
+  'step.pullCheck': { what: 'blade' | 'plug' }
   'step.pullCheck.caution': Record<never, never>
   'step.keepScrew': { screw: Thing }
   poles: { plus: 'emitter' | 'pommel' | 'unsaid'; first: 'plus' | 'minus' | 'unsaid' }
@@ -136,9 +130,8 @@ export interface Sayings {
   'step.cellIn.caution': Record<never, never>
   'step.cellOut': Record<never, never>
   'step.cellOut.caution': Record<never, never>
-  'step.chargePort': { cuts: 'yes' | 'no'; port: Thing }
+  'step.chargePort': { port: Thing }
   'step.chargePort.caution': Record<never, never>
-  'step.chargeWith': { charger: Thing }
   'step.chargeCell.caution': Record<never, never>
   'step.card': Record<never, never>
   'step.card.caution': Record<never, never>
@@ -186,7 +179,7 @@ export interface Sayings {
   'topic.buttons': { parts: Words; n: number }
   'topic.never.what': { screw: Words }
   'topic.never': { screw: Thing; dummy: 'yes' | 'no'; purpose: Words }
-  'topic.task': { task: Words; steps: Words; told: 'yes' | 'no'; why: 'yes' | 'no' }
+  'topic.task': { task: Words; steps: Words; why: 'yes' | 'no' }
   'topic.assemble.what': { what: Words }
   'topic.assemble': { steps: Words; first: 'yes' | 'no' }
   'topic.control': {
@@ -578,6 +571,9 @@ export interface Sayings {
   'page.acts': { n: number; of: number; back: number }
   'page.goesOn': { seconds: number }
   'page.wait': { waits: 'yes' | 'no' }
+  'page.waits': { why: Words }
+  'page.over': Record<never, never>
+  'page.wayBack': Record<never, never>
   'page.done': { what: Words }
   'page.cannot': Record<never, never>
   'page.again': Record<never, never>

@@ -1,4 +1,4 @@
-import { deg, fact, type Job, job, mm, on, part, pixelBlade, preset, row, screw, stated, step, val } from './plain'
+import { deg, fact, type Job, job, mm, on, part, pixelBlade, preset, row, screw, stated, told, val } from './plain'
 
 /** Jobs 01 to 07. */
 export const FIRST: readonly Job[] = [
@@ -29,8 +29,8 @@ export const FIRST: readonly Job[] = [
       )
       s.cutPower = 'killSwitch'
       s.access.push({
-        ...{ id: 'c01-ak', task: 'powerOff' },
-        steps: [step('c01-aka', 'Slide the kill switch towards the pommel', 'slide', { place: 'part:c01-kill' })],
+        ...{ id: 'c01-ak', goal: 'powerOff', at: 'part:c01-kill' },
+        steps: [told('c01-aka', 'cut', 'part:c01-kill', 'Slide the kill switch towards the pommel')],
       })
     }),
     told: [
@@ -306,10 +306,9 @@ export const FIRST: readonly Job[] = [
         landmark: 'negative first, into the groove with the plus mark inside',
       })
       s.access.push({
-        ...{ id: 'c07-open', task: 'open' },
+        ...{ id: 'c07-open', goal: 'cell', at: 'part:c07-cell' },
         steps: [
-          step('c07-open1', 'Twist the handle off', 'anticlockwise', {
-            place: 'section:c07-grip',
+          told('c07-open1', 'takeOff', 'section:c07-pommel', 'Twist the handle off', {
             caution: 'Twist, do not pull: the wires run through it.',
           }),
         ],

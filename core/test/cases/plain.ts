@@ -13,10 +13,11 @@ import {
   section,
   socket,
   step,
+  told,
   val,
 } from '../../../demo/src/build'
 
-export { at, deg, fact, mm, part, pixelBlade, preset, row, screw, section, socket, stated, step, val }
+export { at, deg, fact, mm, part, pixelBlade, preset, row, screw, section, socket, stated, step, told, val }
 
 /** One kind of job as it comes into a shop, with what must become of it. */
 export interface Job {
@@ -97,20 +98,8 @@ export function plainSaber(x: string, name: string, job: Saber['job'] = 'install
   s.modes = modesFor(s.controls)
   s.access = [
     {
-      id: `${x}-a1`,
-      task: 'bladeIn',
-      steps: [
-        step(`${x}-a1a`, 'Back the blade screw out by two turns', 'anticlockwise', {
-          place: `fastener:${x}-blade`,
-          tool: 'hex key 2 mm',
-          turns: 2,
-        }),
-        step(`${x}-a1b`, 'Push the blade in to the stop', 'push', { place: `socket:${x}-socket` }),
-        step(`${x}-a1c`, 'Tighten the blade screw', 'clockwise', {
-          place: `fastener:${x}-blade`,
-          tool: 'hex key 2 mm',
-        }),
-      ],
+      ...{ id: `${x}-a1`, goal: 'bladeIn', at: `blade:${x}-b1` },
+      steps: [told(`${x}-a1a`, 'loosen', `fastener:${x}-blade`, 'Back the blade screw out by two turns', { turns: 2 })],
     },
   ]
   return s

@@ -1,4 +1,4 @@
-import { deg, fact, type Job, job, mm, on, part, pixelBlade, row, screw, socket, stated, step, val } from './plain'
+import { deg, fact, type Job, job, mm, on, part, pixelBlade, row, screw, socket, stated, told, val } from './plain'
 
 /** Jobs 15 to 21. */
 export const THIRD: readonly Job[] = [
@@ -62,18 +62,14 @@ export const THIRD: readonly Job[] = [
       )
       s.access = [
         {
-          id: 'c16-in',
-          task: 'bladeIn',
-          steps: [step('c16-in1', 'Turn the blade in, clockwise', 'clockwise', { place: 'socket:c16-socket' })],
+          ...{ id: 'c16-in', goal: 'bladeIn', at: 'blade:c16-b1' },
+          steps: [told('c16-in1', 'putOn', 'blade:c16-b1', 'Turn the blade in, clockwise')],
         },
         {
-          id: 'c16-out',
-          task: 'bladeOut',
+          ...{ id: 'c16-out', goal: 'bladeOut', at: 'blade:c16-b1' },
           steps: [
-            step('c16-out1', 'Loosen the blade screw that you tightened', 'anticlockwise', {
-              place: 'fastener:c16-blade',
-            }),
-            step('c16-out2', 'Turn the blade out, clockwise too', 'clockwise', { place: 'socket:c16-socket' }),
+            told('c16-out1', 'loosen', 'fastener:c16-blade', 'Loosen the blade screw that you tightened'),
+            told('c16-out2', 'takeOff', 'blade:c16-b1', 'Turn the blade out, clockwise too'),
           ],
         },
       ]
@@ -89,7 +85,7 @@ export const THIRD: readonly Job[] = [
     }),
     told: ['Mind the points.', 'let go after the 2nd beep', 'drew the claws', 'clockwise too'],
     kept: [],
-    raises: ['bladeSteps.untightened'],
+    raises: [],
   },
   {
     id: 'c17',
@@ -285,7 +281,7 @@ export const THIRD: readonly Job[] = [
     }),
     told: ['plug 3 of three', 'no longer than 70 mm', 'left blade, 18 cm', 'Glued; leave it.'],
     kept: [],
-    raises: ['bladeSteps.unserved', 'shopping.unsaid'],
+    raises: ['shopping.unsaid'],
     silent: ['openRequest.open'],
   },
   {

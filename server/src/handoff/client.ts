@@ -52,8 +52,9 @@ interface Frozen {
 /** What was issued, as this version of the program has it. */
 async function readFrozen(db: Tables, id: string): Promise<Frozen> {
   const row = (await db.handoffs.findByPk(id, { attributes: ['document', 'record', 'commissionId'] }))!
+  const record = lift(row.record) as Commission
   // One that was issued before replies did not know what it is of.
-  return { document: { ...liftHandoff(row.document), of: row.commissionId }, record: lift(row.record) as Commission }
+  return { document: { ...liftHandoff(row.document, record), of: row.commissionId }, record }
 }
 
 interface With {

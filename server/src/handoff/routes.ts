@@ -124,7 +124,8 @@ export function handoffRoutes(r: Router, { store, db, library, papers, work, web
     await store.there(shopId, id)
     const row = await db.handoffs.findOne({ where: { commissionId: id, number: Number(number) || 0 } })
     if (!row) throw new NotFound(`There is no handoff no. ${number} of this commission.`)
-    return { key: row.id, document: liftHandoff(row.document), record: lift(row.record) as Commission }
+    const record = lift(row.record) as Commission
+    return { key: row.id, document: liftHandoff(row.document, record), record }
   }
   serve(r, API.differs, async ({ params, who }) => {
     const before = await frozen(who.shopId, params.id, params.other)
@@ -163,7 +164,9 @@ export function handoffRoutes(r: Router, { store, db, library, papers, work, web
         where: { commissionId: params.id },
         attributes: ['number', 'document'],
       })
-      const issued = new Map(rows.map((h) => [h.number, liftHandoff(h.document).chapters.map((c) => c.id)]))
+      const issued = new Map(
+        rows.map((h) => [h.number, liftHandoff(h.document, { sabers: [], packing: [] }).chapters.map((c) => c.id)]),
+      )
       const read = readReply(file.bytes.toString('utf8'), params, issued)
       if (!read.ok) throw new Invalid(`${file.name} was not read; nothing was changed.`, read.problems)
       return read.reply

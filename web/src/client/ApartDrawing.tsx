@@ -1,4 +1,4 @@
-import { takenApart } from '@nubrin/core/handoff'
+import { type FrozenProcedure, takenApart } from '@nubrin/core/handoff'
 import type { Saber } from '@nubrin/core/record'
 import { say } from '@nubrin/core/words'
 import { useMemo } from 'react'
@@ -6,10 +6,12 @@ import { useReader } from '../base/reader'
 import { SceneView } from '../drawing/SceneView'
 
 /** The saber as far apart as its client takes it, numbered as the hands go. */
-export function ApartDrawing({ saber }: { saber: Saber }) {
+export function ApartDrawing({ saber, procedure }: { saber: Saber; procedure: FrozenProcedure }) {
   const reader = useReader()
-  const scene = useMemo(() => takenApart(reader, saber)?.scene({ width: 760, height: 270 }), [saber])
-  if (!scene) return null
+  const scene = useMemo(
+    () => takenApart(reader, saber, procedure, { width: 760, height: 270 }),
+    [reader, saber, procedure],
+  )
   const title = say(reader, 'pdf.drawing', { saber: saber.name, which: 'apart' })
   return (
     <>

@@ -1,4 +1,4 @@
-import type { Block } from '@nubrin/core/handoff'
+import { type Block, type FrozenProcedure, farthestOf } from '@nubrin/core/handoff'
 import type { Saber } from '@nubrin/core/record'
 import { say } from '@nubrin/core/words'
 import { later } from '../base/later'
@@ -17,11 +17,13 @@ type Of<K extends Block['kind']> = Extract<Block, { kind: K }>
 export function BlockView({
   block: b,
   sabers,
+  procedures,
   lit,
   setLit,
 }: {
   block: Block
   sabers: Saber[]
+  procedures: readonly FrozenProcedure[]
   lit: string | undefined
   setLit: (ref: string | undefined) => void
 }) {
@@ -46,14 +48,16 @@ export function BlockView({
       return saber && (b.which === 'unrolled' || sabers.length > 1) ? (
         <Drawing saber={saber} which={b.which} lit={lit} />
       ) : null
-    case 'apart':
+    case 'apart': {
+      const far = farthestOf(procedures, b.saber)
       return (
         <>
-          {saber ? <ApartDrawing saber={saber} /> : null}
+          {saber && far ? <ApartDrawing saber={saber} procedure={far} /> : null}
           <Acts steps={b.out} start={1} />
           <Acts steps={b.back} start={b.out.length + 1} />
         </>
       )
+    }
     case 'film':
       return <FilmView block={b} />
     case 'script':
@@ -74,22 +78,39 @@ const Facts = ({ block: b }: { block: Of<'facts'> }) => (
 
 function Steps({ block: b }: { block: Of<'steps'> }) {
   const reader = useReader()
+  const [first, turn] = [b.first ?? 1, b.turn ?? b.steps.length]
   return (
     <div className="mt-4">
       <h3 className="text-[1.1rem]">{b.title}</h3>
-      <ol className="mt-1 list-decimal space-y-1.5 pl-6" start={b.first ?? 1}>
-        {b.steps.map((s) => (
-          <li key={s.text}>
-            {s.text}
-            {s.tool ? ` (${s.tool})` : ''}
-            {s.place ? <span className="text-quiet"> – {s.place}</span> : null}
-            {s.caution ? (
-              <span className="text-brass block font-semibold">{say(reader, 'pdf.caution', { text: s.caution })}</span>
-            ) : null}
-          </li>
-        ))}
-      </ol>
+      {b.lead ? <p className="text-quiet mt-1">{b.lead}</p> : null}
+      <StepList steps={b.steps.slice(0, turn)} start={first} />
+      {turn < b.steps.length ? (
+        <>
+          <p className="mt-2 font-semibold">{say(reader, 'apart.back')}</p>
+          <StepList steps={b.steps.slice(turn)} start={first + turn} />
+        </>
+      ) : null}
+      {b.tail ? <p className="text-quiet mt-1">{b.tail}</p> : null}
     </div>
+  )
+}
+
+function StepList({ steps, start }: { steps: Of<'steps'>['steps']; start: number }) {
+  const reader = useReader()
+  return (
+    <ol className="mt-1 list-decimal space-y-1.5 pl-6" start={start}>
+      {steps.map((s, i) => (
+        <li key={`${i} ${s.text}`}>
+          {s.text}
+          {s.tool ? ` (${s.tool})` : ''}
+          {s.place ? <span className="text-quiet"> – {s.place}</span> : null}
+          {s.cue ? <span className="text-quiet block">{s.cue}</span> : null}
+          {s.caution ? (
+            <span className="text-brass block font-semibold">{say(reader, 'pdf.caution', { text: s.caution })}</span>
+          ) : null}
+        </li>
+      ))}
+    </ol>
   )
 }
 

@@ -1,5 +1,4 @@
-import { type HandoffChapter, type HandoffDocument, readerOfHandoff } from '@nubrin/core/handoff'
-import type { Goal } from '@nubrin/core/machine'
+import { type FrozenProcedure, type HandoffChapter, type HandoffDocument, readerOfHandoff } from '@nubrin/core/handoff'
 import type { Commission, PdfExtent, Saber } from '@nubrin/core/record'
 import { dayText } from '@nubrin/core/units'
 import { say, whether } from '@nubrin/core/words'
@@ -55,7 +54,7 @@ export function ClientView(shown: Shown) {
 
 interface Doing {
   what: 'open' | 'practise'
-  start?: Goal['kind']
+  start?: FrozenProcedure
 }
 
 function Record({ page, keep, mediaUrl, along, way }: Shown) {
@@ -66,6 +65,7 @@ function Record({ page, keep, mediaUrl, along, way }: Shown) {
   // The saber comes first; what lies below it is written once it is in hand.
   const below = useSoon()
   const saber: Saber = page.sabers[which] ?? page.sabers[0]!
+  const procedures = useMemo(() => d.procedures.filter((p) => p.saber === saber.id), [d, saber])
   return (
     <main lang={d.language} className="text-[1.08rem] wrap-anywhere">
       <div className="bg-[#141a1a] text-[#efe6d2] print:hidden">
@@ -84,7 +84,7 @@ function Record({ page, keep, mediaUrl, along, way }: Shown) {
         <div className="mx-auto max-w-3xl px-5 pb-16">
           <h1 className="hidden text-[2rem] print:block">{saber.name}</h1>
           {along && along.given !== d.number ? <Newer document={d} given={along.given} /> : null}
-          <FirstThings saber={saber} onOpen={(start) => setDoing({ what: 'open', start })} />
+          <FirstThings saber={saber} procedures={procedures} onOpen={(start) => setDoing({ what: 'open', start })} />
           <Chapters page={page} saber={saber} keep={keep} mediaUrl={mediaUrl} way={way} />
           <Foot document={d} along={along} />
         </div>
@@ -92,6 +92,7 @@ function Record({ page, keep, mediaUrl, along, way }: Shown) {
       {doing?.what === 'open' ? (
         <OpenWith
           saber={saber}
+          procedures={procedures}
           keep={`nubrin-open-${keep}-${saber.id}`}
           start={doing.start}
           onLeave={() => setDoing(undefined)}
@@ -141,7 +142,9 @@ function Chapters({ page, saber, keep, mediaUrl, way }: Omit<Shown, 'along'> & {
   const open = OPEN.flatMap((id) => mine.filter((c) => startsWith(c.id, id)))
   const photos = page.media.filter((m) => m.type.startsWith('image/'))
   const block = (c: HandoffChapter) =>
-    c.blocks.map((b, i) => <BlockView key={i} block={b} sabers={page.sabers} lit={lit} setLit={setLit} />)
+    c.blocks.map((b, i) => (
+      <BlockView key={i} block={b} sabers={page.sabers} procedures={d.procedures} lit={lit} setLit={setLit} />
+    ))
   return (
     <>
       {open.map((c) => (

@@ -1,29 +1,35 @@
 import { gestureText, rowOfMap } from '@nubrin/core/controls'
-import { errand, type Goal, goalsOf, goalText, machineOf } from '@nubrin/core/machine'
+import type { FrozenProcedure } from '@nubrin/core/handoff'
 import type { Saber } from '@nubrin/core/record'
 import { say } from '@nubrin/core/words'
-import { useMemo } from 'react'
 import { useReader } from '../base/reader'
 
-/** What one does first with a thing that has just been unpacked, in this order, as far as this saber has it. */
-const FIRST: readonly Goal['kind'][] = ['charge', 'bladeIn']
+/** It is lit and dark again after it has power and its blade, and before that is cut. */
+const LIGHT = 5
+const DARK = 6
 
-/** The few things to do first: mind the cautions, charge it, put the blade in, light it, and how it goes out again. */
-export function FirstThings({ saber, onOpen }: { saber: Saber; onOpen: (kind: Goal['kind']) => void }) {
+/** The few things to do first, in the order in which hands do them: mind the cautions, cell, charge, blade, power, light, dark, cut again. */
+export function FirstThings({
+  saber,
+  procedures,
+  onOpen,
+}: {
+  saber: Saber
+  procedures: readonly FrozenProcedure[]
+  onOpen: (p: FrozenProcedure) => void
+}) {
   const reader = useReader()
-  const goals = useMemo(() => {
-    const { assembly, rest } = machineOf(saber)
-    const all = goalsOf(saber, assembly).filter((g) => g.hands === 'client')
-    return FIRST.flatMap((kind) => {
-      const g = all.find((x) => x.kind === kind && errand(assembly, rest, x).ok)
-      return g ? [{ kind, text: goalText(reader, g, all) }] : []
-    })
-  }, [saber])
   const row = (does: string) => {
     const r = saber.controls.find((x) => x.does === does && x.status !== 'unsure' && !x.presets?.length)
     return r && rowOfMap(saber, r.id)
   }
   const [on, off] = [row('ignite'), row('retract')]
+  const things: { n: number; text: string; open?: FrozenProcedure }[] = [
+    ...procedures.flatMap((p) => (p.first ? [{ ...p.first, open: p }] : [])),
+    ...(on ? [{ n: LIGHT, text: say(reader, 'page.firstLight', { gesture: gestureText(reader, saber, on) }) }] : []),
+    ...(off ? [{ n: DARK, text: say(reader, 'page.firstDark', { gesture: gestureText(reader, saber, off) }) }] : []),
+  ]
+  const link = 'text-left underline decoration-dotted'
   return (
     <section aria-labelledby="first" className="mt-6">
       <h2 id="first" className="border-ink border-b pb-1 text-[1.35rem]">
@@ -33,25 +39,25 @@ export function FirstThings({ saber, onOpen }: { saber: Saber; onOpen: (kind: Go
         <li className="py-1">
           <button
             type="button"
-            className="text-left underline decoration-dotted"
+            className={link}
             onClick={() => document.querySelector('[id^=cautions]')?.scrollIntoView()}
           >
             {say(reader, 'page.firstRead')}
           </button>
         </li>
-        {goals.map((g) => (
-          <li key={g.kind} className="py-1">
-            <button type="button" className="text-left underline decoration-dotted" onClick={() => onOpen(g.kind)}>
-              {g.text}
-            </button>
-          </li>
-        ))}
-        {on ? (
-          <li className="py-1">{say(reader, 'page.firstLight', { gesture: gestureText(reader, saber, on) })}</li>
-        ) : null}
-        {off ? (
-          <li className="py-1">{say(reader, 'page.firstDark', { gesture: gestureText(reader, saber, off) })}</li>
-        ) : null}
+        {things
+          .toSorted((a, b) => a.n - b.n)
+          .map(({ n, text, open }) => (
+            <li key={`${n} ${text}`} className="py-1">
+              {open ? (
+                <button type="button" className={link} onClick={() => onOpen(open)}>
+                  {text}
+                </button>
+              ) : (
+                text
+              )}
+            </li>
+          ))}
       </ol>
     </section>
   )

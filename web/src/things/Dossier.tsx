@@ -76,7 +76,9 @@ function spokenOf(c: Commission, target: Ref): { what: string; names: string[] }
     ),
     ...of(
       'steps',
-      c.sabers.flatMap((s) => s.access.flatMap((p) => p.steps.filter((x) => x.place === target).map((x) => x.text))),
+      c.sabers.flatMap((s) =>
+        s.access.flatMap((p) => p.steps.flatMap((x) => ((x.place ?? x.act?.at) === target && x.text ? [x.text] : []))),
+      ),
     ),
     ...of(
       'told in',

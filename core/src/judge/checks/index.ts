@@ -1,5 +1,5 @@
 import type { Check } from '../check'
-import { acts, bladeSteps, consent, noSteps, otherPole, poles, retightened, stepGone } from './access'
+import { consent, otherPole, poles, procedures, stepGone } from './access'
 import { boardSpace, collision, holdUnknown, inputKind, manyHolds, noIgnite, noOff, unsureControl } from './controls'
 import {
   atItsHole,
@@ -177,13 +177,10 @@ export const CHECKS: readonly Check[] = [
   holdUnknown,
   manyHolds,
   unsureControl,
-  noSteps,
+  procedures,
   stepGone,
-  acts,
   otherPole,
   poles,
-  retightened,
-  bladeSteps,
   consent,
   untested,
   neverTold,

@@ -1,46 +1,52 @@
+import type { GoalKind } from '../../record'
 import { MAKER } from '../../units'
-import { say } from '../../words'
+import { say, whether } from '../../words'
 import type { WordsOf } from '../check'
 import type * as rules from '../checks/access'
 import { listed } from '../text'
 
+const UNUSED = {
+  gone: 'the way does not go there any more.',
+  refused: 'it cannot be carried out like this.',
+  order: 'it cannot be done in this order.',
+} as const
+
+const VERBS: Readonly<Record<string, string>> = {
+  ...{
+    loosen: 'loosen',
+    remove: 'take out',
+    tighten: 'tighten',
+    takeOff: 'take off',
+    putOn: 'put on',
+    cut: 'cut with',
+  },
+  ...{ restore: 'switch on', plugIn: 'plug into', unplug: 'unplug from', pullCheck: 'pull at', own: '' },
+}
+/** An act as it is known again, in words. */
+const actText = (x: { verb: string; what: string }) =>
+  `${VERBS[x.verb] ?? x.verb} ${x.what || 'an act of your own'}`.trim()
+
+/** What came, what went, and what only goes another way. */
+function whatChanged(came: readonly string[], gone: readonly string[]): string {
+  const part = (what: string, list: readonly string[]) => (list.length ? `${what}: ${listed([...new Set(list)])}.` : '')
+  const [only, lost] = [came.filter((x) => !gone.includes(x)), gone.filter((x) => !came.includes(x))]
+  const other = came.filter((x) => gone.includes(x))
+  const parts = [part('New', only), part('Gone', lost), part('Another way', other)].filter(Boolean)
+  return parts.join(' ') || 'The same acts in another order.'
+}
+
+/** A goal in the maker's words, named where there are several of its kind. */
+const goalOf = (g: { kind: GoalKind; name: string; several: boolean }) =>
+  say(MAKER, 'goal', { goal: g.kind, name: g.name, several: whether(g.several) })
+const plain = (kind: GoalKind) => ({ kind, name: '', several: false })
+
 /** What the checks of access say, in the order of their names. */
 export const accessWords: WordsOf<typeof rules> = {
-  acts: {
-    rule: 'The steps of a client can be carried out one after another on this saber, and say what they do.',
-    says: {
-      refused: (p) => ({
-        title: `${say(MAKER, 'task', { task: p.task })}: step ${p.n} cannot be done`,
-        detail: `“${p.text}”: ${p.why}.`,
-        remedy: 'Draft the steps again, or put the missing one before it.',
-      }),
-      stale: (p) => ({
-        title: `${say(MAKER, 'task', { task: p.task })}: step ${p.n} is out of date`,
-        detail: `It says “${p.text}”, and the record now: “${p.now}”.`,
-        remedy: 'Draft the steps again, or say it in your own words.',
-      }),
-    },
-  },
-  bladeSteps: {
-    rule: 'The steps put a blade into every socket, and tighten what holds it.',
-    says: {
-      untightened: (p) => ({
-        title: `${p.socket}: the blade is put in and never tightened`,
-        detail: 'Screws hold it, and no step turns one of them tight.',
-        remedy: 'Add the step that tightens them, and a pull check.',
-      }),
-      unserved: (p) => ({
-        title: `${p.socket}: no step puts its blade in`,
-        detail: 'The steps speak of the other sockets only.',
-        remedy: 'Add its steps, or draft them again from the drawing.',
-      }),
-    },
-  },
   consent: {
     rule: 'What cannot be undone is done only with the client’s consent.',
     says: {
       unasked: (p) => ({
-        title: `${say(MAKER, 'task', p)}: one step cannot be undone`,
+        title: `${goalOf(plain(p.goal))}: one step cannot be undone`,
         detail: `“${p.text}”`,
         remedy: 'Ask the client, and note at the step who agreed and when.',
       }),
@@ -48,19 +54,6 @@ export const accessWords: WordsOf<typeof rules> = {
         title: 'Decided, and not to be undone',
         detail: `“${p.chose}”`,
         remedy: 'Ask the client, and note at the decision who agreed and when.',
-      }),
-    },
-  },
-  noSteps: {
-    rule: 'Every task the build calls for has its steps.',
-    says: {
-      none: ({ tasks }) => ({
-        title:
-          tasks.length === 1
-            ? `${say(MAKER, 'task', { task: tasks[0]! })}: no steps`
-            : `${tasks.length} tasks have no steps`,
-        detail: `${tasks.length === 1 ? '' : `${listed(tasks.map((task) => say(MAKER, 'task', { task })))}. `}The client will have to do this alone.`,
-        remedy: 'Draft the steps from the drawing, then try them on the saber.',
       }),
     },
   },
@@ -83,19 +76,47 @@ export const accessWords: WordsOf<typeof rules> = {
         remedy: 'Look which way it lies, and correct one of the two.',
       }),
       step: (p) => ({
-        title: `${say(MAKER, 'task', { task: p.task })}, step ${p.n}: ${p.leads} first is the wrong way round`,
+        title: `${goalOf(plain(p.goal))}, step ${p.n}: ${p.leads} first is the wrong way round`,
         detail: `What is recorded of ${p.cell} says otherwise.`,
         remedy: 'Correct the step, or what is recorded of the cell.',
       }),
     },
   },
-  retightened: {
-    rule: 'A screw loosened to put the blade in is tightened again in the same task.',
+  procedures: {
+    rule: 'Every way that a client goes can be gone on this saber, has been looked through with it in hand, and uses what is said of it.',
     says: {
-      never: (p) => ({
-        title: `Put the blade in: ${p.screw} is never tightened`,
-        detail: 'The steps loosen it and end.',
-        remedy: 'Add the tightening step and a pull check.',
+      blocked: (p) => ({
+        title: `${goalOf(p.goal)}: there is no way`,
+        detail: p.why.join(' ') || 'Nothing leads there.',
+        remedy: 'Say at the joint how it comes off, or who may open it.',
+      }),
+      unseen: ({ goals }) => ({
+        title:
+          goals.length === 1
+            ? `${goalOf(goals[0]!)}: nobody has looked through it`
+            : `${goals.length} procedures nobody has looked through`,
+        detail: `${goals.length === 1 ? '' : `${listed(goals.map(goalOf))}. `}They are drafted from the drawing.`,
+        remedy: 'Go through each with the saber in hand, and say so.',
+      }),
+      changed: (p) => ({
+        title: `${goalOf(p.goal)}: it goes otherwise than ${p.who} has seen`,
+        detail: whatChanged(p.came.map(actText), p.gone.map(actText)),
+        remedy: 'Go through it once more, and say so.',
+      }),
+      unused: (p) => ({
+        title: `${goalOf(p.goal)}: something said is not used`,
+        detail: `“${p.text || (p.act ? actText(p.act) : '')}”: ${UNUSED[p.why]}`,
+        remedy: 'Say it of the act that is there now, or remove it.',
+      }),
+      unsaid: (p) => ({
+        title: `${p.what}: which way round is not recorded`,
+        detail: `${goalOf(p.goal)} cannot tell it, and says that one has to ask.`,
+        remedy: 'Record to which end plus looks, or which pole goes first.',
+      }),
+      lost: (p) => ({
+        title: `${goalOf(plain(p.goal))}: what was said of it has no place any more`,
+        detail: `${p.n === 1 ? 'One thing is' : `${p.n} things are`} kept that nothing on this saber calls for.`,
+        remedy: 'Fit what it was about, or remove it.',
       }),
     },
   },
@@ -103,12 +124,12 @@ export const accessWords: WordsOf<typeof rules> = {
     rule: 'A step points to a place that exists, and never to a screw the client must leave alone.',
     says: {
       nowhere: (p) => ({
-        title: `${say(MAKER, 'task', p)}: a step points nowhere`,
+        title: `${goalOf(plain(p.goal))}: a step points nowhere`,
         detail: `“${p.text}”`,
         remedy: 'Choose its place again.',
       }),
       forbidden: (p) => ({
-        title: `${say(MAKER, 'task', p)} turns ${p.screw}`,
+        title: `${goalOf(plain(p.goal))} turns ${p.screw}`,
         detail: `The screw map says it must not be touched. “${p.text}”`,
         remedy: 'Correct the step or the screw map.',
       }),

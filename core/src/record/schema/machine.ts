@@ -26,7 +26,7 @@ const screws = CLIENT_MAY.filter((m) => m !== 'never')
 export const Joint = obj({
   id: ownId('correction'),
   /** What comes off. */
-  body: ref('section', 'part', 'blade'),
+  body: ref('section', 'part', 'blade', 'socket'),
   how: opt(oneOf(HOWS)),
   towards: opt(oneOf(TOWARDS)),
   hand: opt(oneOf(['right', 'left'] as const)),
@@ -34,7 +34,7 @@ export const Joint = obj({
   /** The screws that hold it, instead of those that stand nearest; none at all is an answer. */
   held: opt(list(obj({ screw: idOf('fastener'), by: oneOf(screws) }), 8)),
   /** What must be off before. */
-  after: opt(list(ref('section', 'part', 'blade'), 12)),
+  after: opt(list(ref('section', 'part', 'blade', 'socket'), 12)),
   who: opt(oneOf(MAY_OPEN)),
   /** It is touched only while the board is dead. */
   dark: opt(T.Boolean()),
@@ -50,10 +50,10 @@ export const Joint = obj({
   ...noted,
 })
 
-/** One act of a hand: the verb, and the thing it is done to. */
+/** One act of a hand: the verb, and the thing it is done to; a socket stands for the blade that nobody has recorded. */
 export const Act = obj({
   do: oneOf(VERBS),
-  at: ref('section', 'part', 'blade', 'fastener'),
+  at: ref('section', 'part', 'blade', 'socket', 'fastener'),
   how: opt(oneOf(HOWS)),
   towards: opt(oneOf(TOWARDS)),
   /** Of a cell that goes in: the pole that goes first. */

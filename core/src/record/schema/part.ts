@@ -75,8 +75,11 @@ export const FittedPart = obj({
   /** Of what charges: whether it keeps cells in series level, and whether it ends the charge by itself. */
   balances: opt(T.Boolean()),
   endsCharge: opt(T.Boolean()),
-  /** Of a port: the blade's current passes its contact, which a plug opens. */
+  /** Of a port: the blade's current passes its contact, which a plug opens; and it wants current while it is plugged into. */
   switched: opt(T.Boolean()),
+  wantsCurrent: opt(T.Boolean()),
+  /** Of a key: the port that it sits in while it cuts. */
+  sits: opt(idOf('part')),
   /** Of an LED: what sets its current, the resistor it shares, how its dies are joined, and each of them. */
   fed: opt(oneOf(FEEDS)),
   through: opt(idOf('part')),

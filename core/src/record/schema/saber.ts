@@ -78,7 +78,7 @@ export const Saber = obj({
   mapFrom: opt(Line),
   controls: list(ControlRow, 1200),
   joints: list(Joint, 60),
-  access: list(Procedure, 24),
+  access: list(Procedure, 80),
   tests: list(Test, 120),
   fixes: list(Fix, 60),
   decisions: list(Decision, 60),

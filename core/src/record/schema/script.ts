@@ -2,6 +2,7 @@ import type { Static } from '@sinclair/typebox'
 import * as T from '@sinclair/typebox'
 import { LANGUAGES } from '../../units'
 import { GENDERS } from '../../words'
+import { TASKS } from './access'
 import { idOf, ownId, ref } from './ref'
 import { Day, Line, list, Mark, Moment, obj, oneOf, opt, Text } from './schema-kit'
 
@@ -35,8 +36,9 @@ export const Beat = obj({
   id: ownId('beat'),
   say: Text,
   show: opt(ref()),
-  /** A control or a task carried out on camera. */
-  perform: opt(ref('row', 'task')),
+  /** A control carried out on camera, or a piece of a procedure. */
+  perform: opt(ref('row')),
+  task: opt(oneOf(TASKS)),
   /** How often it is done one after the other; once where nothing is said. */
   times: opt(T.Integer({ minimum: 1, maximum: 60 })),
   doText: opt(Line),

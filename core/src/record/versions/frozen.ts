@@ -7,6 +7,7 @@ import v6 from './v6.schema.json' with { type: 'json' }
 import v7 from './v7.schema.json' with { type: 'json' }
 import v8 from './v8.schema.json' with { type: 'json' }
 import v9 from './v9.schema.json' with { type: 'json' }
+import v10 from './v10.schema.json' with { type: 'json' }
 
 /** The schema of each published version as it was, to hold older files against. Version 0 was never published. */
 export const FROZEN: Readonly<Record<number, object>> = {
@@ -19,4 +20,5 @@ export const FROZEN: Readonly<Record<number, object>> = {
   7: v7,
   8: v8,
   9: v9,
+  10: v10,
 }

@@ -6,6 +6,7 @@ import { liftTongues } from './from-6'
 import { liftHanded } from './from-7'
 import { liftReasons } from './from-8'
 import { liftScrews } from './from-9'
+import { liftProcedures } from './from-10'
 import type { Loose } from './loose'
 import { setAside } from './set-aside'
 
@@ -15,7 +16,8 @@ import { setAside } from './set-aside'
  * judged by words in names and let references and units be wrong. Version 3 knew no closed pommel and no consent; what it
  * has is read as it stands. Version 4 knew words without their source, and notes without their reader. Version 5
  * knew steps by their words alone. Version 6 knew one language. Version 7 ended when the box was closed. Version 8
- * kept the program's own reasons in English words. Version 9 knew a key by how it is moved, and said twice what holds a blade.
+ * kept the program's own reasons in English words. Version 9 knew a key by how it is moved, and said twice what holds a blade. Version 10 kept
+ * the steps of ten tasks, and what a beat shows by their ids.
  */
 const STEPS: readonly ((d: Loose) => Loose)[] = [
   ({ saber, due, ...rest }) => ({
@@ -33,6 +35,7 @@ const STEPS: readonly ((d: Loose) => Loose)[] = [
   liftHanded,
   liftReasons,
   liftScrews,
+  liftProcedures,
 ]
 
 /** Brings an older document one version on. A document whose version has no step is returned as it is. */

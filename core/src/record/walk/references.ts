@@ -97,7 +97,7 @@ export function leaningOn(record: Commission, target: Ref): Reference[] {
 
 /** The name by which a thing is called on a screen; its kind when it has none. */
 export function nameOfThing(kind: Kind, value: Record<string, unknown>): string {
-  for (const key of ['name', 'says', 'does', 'task', 'what', 'text', 'say', 'chose', 'fix', 'did', 'who', 'sense'])
+  for (const key of ['name', 'says', 'does', 'goal', 'what', 'text', 'say', 'chose', 'fix', 'did', 'who', 'sense'])
     if (typeof value[key] === 'string' && value[key]) return value[key]
   return THINGS[kind][0]
 }

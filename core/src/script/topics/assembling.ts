@@ -1,32 +1,20 @@
-import { errand, goalsOf, machineOf, wordsOf } from '../../machine'
-import { type Act, nounText, type Ref, type Saber, type Step } from '../../record'
-import { MAKER, type Reader } from '../../units'
+import { proceduresOf, type ToldAct } from '../../access'
+import { nounText } from '../../record'
+import { MAKER } from '../../units'
 import { say, whether } from '../../words'
-import { asItStands, inOneBreath } from '../spoken'
+import { inOneBreath } from '../spoken'
 import { type Told, type Topic, topic } from './topic'
 
 /** Acts of one body and the screws that hold it, in the order in which hands make them. */
-function groups(acts: readonly Act[]): Act[][] {
-  const out: Act[][] = []
+function groups(acts: readonly ToldAct[]): ToldAct[][] {
+  const out: ToldAct[][] = []
   for (const act of acts) {
     const last = out.at(-1)
-    if (act.do !== 'putOn' && last) last.push(act)
+    if (act.does[0]?.do !== 'putOn' && last) last.push(act)
     else out.push([act])
   }
   return out
 }
-
-/** Acts as steps that are spoken. */
-const stepsOf = (
-  reader: Reader,
-  s: Saber,
-  assembly: ReturnType<typeof machineOf>['assembly'],
-  acts: readonly Act[],
-): Step[] =>
-  acts.flatMap((act, i): Step[] => {
-    const words = wordsOf(reader, s, assembly, act)
-    return words ? [{ id: `act-${i}`, act, ...words }] : []
-  })
 
 /**
  * For a film in which the saber is built on camera: everything that comes off it put on again, act by act, as the machine plans it
@@ -34,14 +22,12 @@ const stepsOf = (
  */
 export function assemblingTopics({ reader, s }: Told): Topic[] {
   if (s.order !== 'build') return []
-  const { assembly, rest } = machineOf(s)
-  const goal = goalsOf(s, assembly).find((g) => g.kind === 'strip')
-  const e = goal && errand(assembly, rest, goal)
-  if (!e?.ok) return []
-  return groups(e.acts.slice(e.turn)).flatMap((acts, i): Topic[] => {
-    const steps = inOneBreath(reader, s, stepsOf(reader, s, assembly, acts).map(asItStands))
-    const at = acts[0]!.at as Ref
-    if (!steps) return []
+  const p = proceduresOf(reader, s).find((x) => x.goal.kind === 'strip')
+  if (!p?.ok) return []
+  return groups(p.acts.filter((x) => x.back)).flatMap((acts, i): Topic[] => {
+    const steps = inOneBreath(reader, s, acts)
+    const at = acts.find((x) => x.place)?.place
+    if (!steps || !at) return []
     return [
       topic({
         ...{ key: `assemble:${at}`, chapter: 'inside', must: false, weight: 2, show: at },

@@ -1,9 +1,9 @@
-import { tasksOf } from '../../access'
+import { piecesOf, proceduresOf } from '../../access'
 import { cuesOf, doingOf, EVERYDAY, gestureText, isOf, modeName } from '../../controls'
 import { byId, type ControlRow, own, type Task } from '../../record'
 import { MAKER, type Reader } from '../../units'
 import { large, say, whether } from '../../words'
-import { spokenSteps } from '../spoken'
+import { inOneBreath } from '../spoken'
 import { readersOf } from './readers'
 import { type Chapter, listed, type Told, type Topic, topic } from './topic'
 
@@ -16,6 +16,8 @@ const CHAPTER_OF: Partial<Record<Task, Chapter>> = {
 }
 /** Without these nobody can use it or put it away. */
 const NEEDED: readonly Task[] = ['powerOn', 'powerOff', 'bladeIn', 'bladeOut']
+/** What may as well be found by oneself. */
+const SHOWN: readonly Task[] = ['port', 'show']
 
 /** What is to be seen and heard of a control, with its cues, for whoever films it. */
 const seenOf = (reader: Reader, r: ControlRow): string =>
@@ -26,23 +28,20 @@ export function taskTopics({ reader, c, s }: Told): Topic[] {
   // Who reprograms it needs the card more than anything else inside.
   const readers = readersOf(c, s)
   const card = readers.has('reprograms')
-  const needed = tasksOf(s)
-  return [...new Set([...needed, ...s.access.map((p) => p.task)])].map((task) => {
-    const proc = s.access.find((p) => p.task === task)
-    const steps = proc && spokenSteps(reader, s, proc.steps)
+  return piecesOf(s, proceduresOf(reader, s)).map(({ task, acts }) => {
+    const shown = acts.find((x) => x.place)?.place
     return topic({
       key: `task:${task}`,
       chapter: CHAPTER_OF[task] ?? 'inside',
       what: say(MAKER, 'task', { task }).toLowerCase(),
       say: say(reader, 'topic.task', {
         task,
-        steps: steps ?? '',
-        told: steps === undefined ? 'no' : 'yes',
+        steps: inOneBreath(reader, s, acts),
         why: whether(readers.has('beginner')),
       }),
-      ...(proc?.steps[0]?.place ? { show: proc.steps[0].place } : {}),
-      ...(proc ? { perform: `task:${proc.id}` as const } : {}),
-      must: needed.includes(task) || (card && task === 'card'),
+      ...(shown ? { show: shown } : {}),
+      task,
+      must: !SHOWN.includes(task),
       weight: NEEDED.includes(task) || (card && task === 'card') ? 0 : 2,
     })
   })

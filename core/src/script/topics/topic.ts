@@ -1,4 +1,4 @@
-import { type Commission, isForeign, own, type Ref, type Saber } from '../../record'
+import { type Commission, isForeign, own, type Ref, type Saber, type Task } from '../../record'
 import type { Reader } from '../../units'
 
 export type Chapter =
@@ -24,7 +24,8 @@ export interface Topic {
   /** Words for it where the beat before was done in this mode and stayed in it: nobody says twice what is seen. */
   again?: { mode: string; say: string }
   show?: Ref
-  perform?: Ref<'row' | 'task'>
+  perform?: Ref<'row'>
+  task?: Task
   expect?: string
   /** A gap in `must` stands against closing the walkthrough. */
   must: boolean

@@ -1,5 +1,13 @@
 import { cropped, drawSection, drawUnrolled, type Scene } from '@nubrin/core/drawing'
-import { type Bar, type Block, barShares, stepScenes, takenApart } from '@nubrin/core/handoff'
+import {
+  actScenes,
+  type Bar,
+  type Block,
+  barShares,
+  type FrozenProcedure,
+  farthestOf,
+  takenApart,
+} from '@nubrin/core/handoff'
 import { colourOf, type Saber } from '@nubrin/core/record'
 import type { Reader } from '@nubrin/core/units'
 import { say } from '@nubrin/core/words'
@@ -118,14 +126,10 @@ function list(to: Sheet, under: Element, items: { n: number; lines: [string, Sty
   }
 }
 
-/** The states after each step, with only what can be seen so small. */
-const statesOf = (
-  reader: Reader,
-  saber: Saber,
-  task: NonNullable<Extract<Block, { kind: 'steps' }>['task']>,
-): Scene[] =>
-  stepScenes(reader, saber, task, STATE.scene).map((scene) => {
-    const small = { ...scene, prims: scene.prims.filter((p) => p.t !== 'text' && !TOO_FINE.has(p.role)) }
+/** How it lies after each act, with only what can be seen so small. */
+const statesOf = (reader: Reader, saber: Saber, p: FrozenProcedure): Scene[] =>
+  actScenes(reader, saber, p, STATE.scene).map((scene) => {
+    const small = { ...scene, prims: scene.prims.filter((x) => x.t !== 'text' && !TOO_FINE.has(x.role)) }
     const { prims, height } = cropped(small, 3)
     return { ...small, prims, height }
   })
@@ -133,7 +137,11 @@ const statesOf = (
 export type Painter = { [K in Block['kind']]: (b: Extract<Block, { kind: K }>, to: Sheet, under: Element) => void }
 
 /** How each block is set. */
-export const painters = (reader: Reader, sabers: ReadonlyMap<string, Saber>): Painter => ({
+export const painters = (
+  reader: Reader,
+  sabers: ReadonlyMap<string, Saber>,
+  procedures: readonly FrozenProcedure[],
+): Painter => ({
   para: (b, to, under) => void to.para(under, 'P', b.text, text, { below: 5 }),
   facts(b, to, under) {
     const t = to.element('Table', under)
@@ -193,33 +201,42 @@ export const painters = (reader: Reader, sabers: ReadonlyMap<string, Saber>): Pa
   },
   steps(b, to, under) {
     const saber = b.saber ? sabers.get(b.saber) : undefined
-    const states = saber && b.task ? statesOf(reader, saber, b.task) : []
+    const p = b.procedure === undefined ? undefined : procedures.filter((x) => x.saber === b.saber)[b.procedure]
+    const first = b.first ?? 1
+    const states = saber && p ? statesOf(reader, saber, p).slice(first - 1) : []
+    const turn = b.turn ?? b.steps.length
+    const items = b.steps.map((t, i) => ({
+      n: i + first,
+      lines: [
+        [`${t.text}${t.tool ? ` (${t.tool})` : ''}${elsewhere(t) ? ` – ${t.place}` : ''}`, text] as [string, Style],
+        ...(t.cue ? [[t.cue, quiet] as [string, Style]] : []),
+        ...(t.caution
+          ? [[say(reader, 'pdf.caution', { text: t.caution }), { ...bold, colour: BRASS }] as [string, Style]]
+          : []),
+      ],
+      ...(states[i] ? { beside: states[i] } : {}),
+    }))
     to.need(72)
     to.para(under, 'H3', b.title, bold, { below: 3 })
-    list(
-      to,
-      under,
-      b.steps.map((t, i) => ({
-        n: i + (b.first ?? 1),
-        lines: [
-          [`${t.text}${t.tool ? ` (${t.tool})` : ''}${elsewhere(t) ? ` – ${t.place}` : ''}`, text],
-          ...(t.caution
-            ? [[say(reader, 'pdf.caution', { text: t.caution }), { ...bold, colour: BRASS }] as [string, Style]]
-            : []),
-        ],
-        ...(states.length === b.steps.length ? { beside: states[i]! } : {}),
-      })),
-    )
+    if (b.lead) to.para(under, 'P', b.lead, quiet, { below: 3 })
+    if (turn > 0) list(to, under, items.slice(0, turn))
+    if (turn < items.length) {
+      to.need(40)
+      to.para(under, 'P', say(reader, 'apart.back'), bold, { above: 3, below: 2 })
+      list(to, under, items.slice(turn))
+    }
+    if (b.tail) to.para(under, 'P', b.tail, quiet, { below: 3 })
     to.y += 6
   },
   apart(b, to, under) {
     const saber = sabers.get(b.saber)
-    const t = saber && takenApart(reader, saber)
-    if (t) {
+    const p = farthestOf(procedures, b.saber)
+    if (saber && p) {
       to.para(under, 'P', say(reader, 'apart.about'), quiet, { below: 8 })
-      const scene = t.scene({ width: 900, height: 300 })
+      const scene = takenApart(reader, saber, p, { width: 900, height: 300 })
       to.figure(under, scene, say(reader, 'pdf.drawing', { saber: saber.name, which: 'apart' }), 12)
     }
+    // Those issued before there were procedures carry their acts here.
     if (b.out.length) twoColumns(to, under, b.out, 1)
     if (!b.back.length) return
     to.need(60)

@@ -56,7 +56,7 @@ function book(
   root: Element,
   link: string | undefined,
 ) {
-  const paint = painters(reader, new Map(sabers.map((s) => [s.id, s])))
+  const paint = painters(reader, new Map(sabers.map((s) => [s.id, s])), doc.procedures)
   cover(reader, doc, sabers, to, root, link)
   to.newPage()
   const contents = contentsOf(reader, doc, to, root)

@@ -76,7 +76,7 @@ export function oneSheet(
   const cautions = blocks('cautions').flatMap((b) => (b.kind === 'caution' ? [b] : []))
   const steps = blocks('opening').flatMap((b): Step[] => {
     if (b.kind === 'apart') return [...b.out, ...b.back]
-    return b.kind === 'steps' && b.task !== 'card' ? b.steps : []
+    return b.kind === 'steps' && b.task !== 'card' && !b.lead && b.goal !== 'reset' ? b.steps : []
   })
   const qrRoom = link ? 78 : 0
   const high = (size: number) => {

@@ -9,19 +9,19 @@ function consentOf(s: Step, change: { who?: string; on?: string }) {
   else delete s.consent
 }
 
-/** Who agreed to a step that cannot be undone, and when. */
+/** Who agreed to an act that cannot be undone, and when. */
 export function Consent({ step: s, n, onEdit }: { step: Step; n: number; onEdit: (run: (x: Step) => void) => void }) {
   return (
     <div className="grid grid-cols-[150px_140px_minmax(0,1fr)] items-center gap-2 pl-7">
       <span className="label">agreed to by, on</span>
       <TextCell
-        label={`Who agreed to step ${n}`}
+        label={`Who agreed to act ${n}`}
         placeholder="the client’s name"
         value={s.consent?.who ?? ''}
         onCommit={(v) => onEdit((x) => consentOf(x, { who: v }))}
       />
       <DateCell
-        label={`Step ${n} was agreed to on`}
+        label={`Act ${n} was agreed to on`}
         value={s.consent?.on}
         onCommit={(v) => onEdit((x) => consentOf(x, v ? { on: v } : {}))}
       />

@@ -34,6 +34,7 @@ const OF_KIND: Partial<Record<PartKind, (props: Props) => React.ReactNode>> = {
   accentLed: LedModule,
   inHiltLed: LedModule,
   killSwitch: CLOCKED,
+  killKey: Key,
   cell: Cell,
   chassis: Chassis,
   wire: Wire,
@@ -109,8 +110,30 @@ function Port(props: Props) {
         field="switched"
         onEdit={props.onEdit}
       />
+      <YesNoCell
+        title="wants current while plugged into"
+        label="Wants current while something is plugged in"
+        of={props.part}
+        field="wantsCurrent"
+        onEdit={props.onEdit}
+      />
     </>
   )
+}
+
+/** A key may sit in the charge port while it cuts. */
+function Key({ saber, part: p, onEdit }: Props) {
+  const ports = saber.parts.filter((q) => q.kind === 'chargePort')
+  return ports.length ? (
+    <SelectCell
+      title="sits, while it cuts, in"
+      label="Sits in, while it cuts"
+      value={p.sits ?? ''}
+      options={['', ...ports.map((q) => q.id)]}
+      words={(id) => ports.find((q) => q.id === id)?.name ?? 'none of the ports'}
+      onCommit={(v) => onEdit((x) => void (v ? (x.sits = v) : delete x.sits))}
+    />
+  ) : null
 }
 
 function Charger({ part: p, onEdit }: Props) {

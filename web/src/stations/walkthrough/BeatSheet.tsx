@@ -1,5 +1,6 @@
+import { piecesOf, proceduresOf } from '@nubrin/core/access'
 import { modeName } from '@nubrin/core/controls'
-import { type Beat, type Commission, LEFT_TO, type Saber, THINGS } from '@nubrin/core/record'
+import { type Beat, type Commission, LEFT_TO, type Saber, type Task, THINGS } from '@nubrin/core/record'
 import { composedWords, firstSentenceEnd, guessSeconds, merged, type Stray, splitAt } from '@nubrin/core/script'
 import { MAKER } from '@nubrin/core/units'
 import { say } from '@nubrin/core/words'
@@ -68,7 +69,10 @@ const performsOf = (saber: Saber) =>
     { title: '', choices: [{ value: '', words: 'nothing' }] },
     {
       title: THINGS.task[1],
-      choices: saber.access.map((p) => ({ value: `task:${p.id}`, words: say(MAKER, 'task', { task: p.task }) })),
+      choices: piecesOf(saber, proceduresOf(MAKER, saber)).map(({ task }) => ({
+        value: task as string,
+        words: say(MAKER, 'task', { task }),
+      })),
     },
     {
       title: THINGS.row[1],
@@ -84,7 +88,15 @@ function Fields({ saber, beat: b, n }: Open) {
   const light = useLight()
   const edit = useEditThing('beats')
   const editSaber = useEditSaber()
-  const { text, put } = bound(b, useSetBeat(b))
+  const setBeat = useSetBeat(b)
+  const { text, put } = bound(b, setBeat)
+  const performs = (v: string) =>
+    setBeat((x) => {
+      delete x.perform
+      delete x.task
+      if (v.startsWith('row:')) x.perform = v as `row:${string}`
+      else if (v) x.task = v as Task
+    })
   return (
     <div className="mt-1 grid grid-cols-3 gap-x-3 gap-y-1">
       <RefPicker
@@ -99,7 +111,13 @@ function Fields({ saber, beat: b, n }: Open) {
       />
       <TextCell title="do" label={`Do, beat ${n}`} {...text('doText')} />
       <TextCell title="expect" label={`Expect, beat ${n}`} {...text('expect')} />
-      <GroupedSelect title="performs" label={`Performs, beat ${n}`} groups={performsOf(saber)} {...text('perform')} />
+      <GroupedSelect
+        title="performs"
+        label={`Performs, beat ${n}`}
+        groups={performsOf(saber)}
+        value={b.perform ?? b.task ?? ''}
+        onCommit={performs}
+      />
       <div className="flex gap-3">
         <CountCell
           title="how often"

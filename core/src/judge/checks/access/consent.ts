@@ -1,22 +1,22 @@
-import type { Task } from '../../../record'
+import type { GoalKind } from '../../../record'
 import { check } from '../../check'
 
-export const consent = check<{ unasked: { task: Task; text: string }; decided: { chose: string } }>({
+export const consent = check<{ unasked: { goal: GoalKind; text: string }; decided: { chose: string } }>({
   id: 'consent',
   station: 'access',
   scope: 'saber',
   source: 'usual caution',
   reads: ['access', 'decisions'],
   run: ({ saber }) => [
-    ...saber.access.flatMap(({ task, steps }) =>
+    ...saber.access.flatMap(({ goal, steps }) =>
       steps
         .filter((s) => s.irreversible && !s.consent)
         .map((s) => ({
           code: 'unasked' as const,
           subject: s.id,
           level: 'stop' as const,
-          params: { task, text: s.text },
-          ...(s.place ? { refs: [s.place] } : {}),
+          params: { goal, text: s.text ?? '' },
+          ...((s.place ?? s.act?.at) ? { refs: [s.place ?? s.act!.at] } : {}),
           gate: true,
         })),
     ),

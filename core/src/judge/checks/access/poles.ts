@@ -1,12 +1,12 @@
 import { leadsFrom, mustLead } from '../../../machine'
-import { refTo, type Task } from '../../../record'
+import { type GoalKind, refTo } from '../../../record'
 import { check } from '../../check'
 
 /** Poles that contradict each other: recorded ones, or those of a step. What is not recorded is asked by the landmark. */
 export const poles = check<{
   /** Plus looks to one end, and the pole that goes first would lie the other way round by every way in. */
   against: { cell: string; leads: 'plus' | 'minus'; plus: 'emitter' | 'pommel'; from: 'emitter' | 'pommel' }
-  step: { cell: string; task: Task; n: number; leads: 'plus' | 'minus' }
+  step: { cell: string; goal: GoalKind; n: number; leads: 'plus' | 'minus' }
 }>({
   id: 'poles',
   station: 'access',
@@ -15,7 +15,7 @@ export const poles = check<{
   reads: ['hilt', 'parts', 'blades', 'joints', 'cutPower', 'keyDoes', 'access'],
   run: ({ saber, machine: { assembly } }) => {
     const cells = Object.values(assembly.joints).filter((j) => j.cell)
-    const steps = saber.access.flatMap(({ task, steps: all }) => all.map((step, i) => ({ task, step, n: i + 1 })))
+    const steps = saber.access.flatMap(({ goal, steps: all }) => all.map((step, i) => ({ goal, step, n: i + 1 })))
     return [
       ...cells.flatMap((j) => {
         const must = j.ways.map((w) => ({ from: w.towards, leads: leadsFrom(j.plus, w.towards) }))
@@ -35,7 +35,7 @@ export const poles = check<{
           },
         ]
       }),
-      ...steps.flatMap(({ task, step, n }) => {
+      ...steps.flatMap(({ goal, step, n }) => {
         const j = step.act?.do === 'putOn' ? cells.find((c) => c.body === step.act!.at) : undefined
         const must = j && step.act && mustLead(step.act, j)
         return j && step.act?.leads && must && must !== step.act.leads
@@ -43,7 +43,7 @@ export const poles = check<{
               {
                 ...{ code: 'step' as const, subject: step.id as string, level: 'stop' as const, gate: true },
                 refs: [j.body, refTo('step', step.id)],
-                params: { cell: j.name, task, n, leads: step.act.leads },
+                params: { cell: j.name, goal, n, leads: step.act.leads },
               },
             ]
           : []

@@ -1,9 +1,9 @@
-import { nameOf, partsOfRef, type Task } from '../../../record'
+import { type GoalKind, nameOf, partsOfRef, type Ref } from '../../../record'
 import { check } from '../../check'
 
 export const stepGone = check<{
-  nowhere: { task: Task; text: string }
-  forbidden: { task: Task; text: string; screw: string }
+  nowhere: { goal: GoalKind; text: string }
+  forbidden: { goal: GoalKind; text: string; screw: string }
 }>({
   id: 'stepGone',
   station: 'access',
@@ -25,20 +25,23 @@ export const stepGone = check<{
     'takes',
   ],
   run: ({ saber }, each) =>
-    each(saber.access, ({ task, steps }) =>
+    each(saber.access, ({ goal, steps }) =>
       each(steps, (s) => {
-        if (!s.place) return []
-        if (nameOf(saber, s.place) === undefined)
+        const at: Ref | undefined = s.place ?? s.act?.at
+        if (!at) return []
+        const text = s.text ?? ''
+        // What hangs on an act that is gone is named where it is not used.
+        if (s.place && nameOf(saber, s.place) === undefined)
           return [
             {
               code: 'nowhere' as const,
               subject: s.id,
               level: 'caution' as const,
-              params: { task, text: s.text },
+              params: { goal, text },
               gate: true,
             },
           ]
-        const place = partsOfRef(s.place)
+        const place = partsOfRef(at)
         const f = place?.kind === 'fastener' ? saber.hilt.fasteners.find((q) => q.id === place.id) : undefined
         return f?.clientMay === 'never'
           ? [
@@ -46,8 +49,8 @@ export const stepGone = check<{
                 code: 'forbidden' as const,
                 subject: s.id,
                 level: 'stop' as const,
-                params: { task, text: s.text, screw: f.name },
-                refs: [s.place],
+                params: { goal, text, screw: f.name },
+                refs: [at],
                 gate: true,
               },
             ]
