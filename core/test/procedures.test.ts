@@ -1,3 +1,4 @@
+import { readdirSync, readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import {
   lookedAt,
@@ -18,11 +19,11 @@ import { fact, stated } from '@nubrin/core/facts'
 import { readDocument } from '@nubrin/core/import'
 import { blockedText, goalText, machineOf, powered, run } from '@nubrin/core/machine'
 import { type Fastener, GOALS, type GoalKind, type Saber, type Step, TASKS } from '@nubrin/core/record'
+import { applyOps, diffOps } from '@nubrin/core/record/ops'
 import { MAKER } from '@nubrin/core/units'
 import fc from 'fast-check'
 import { type Choices, cleanOrder } from './clean'
 import { tries } from './drawn'
-import emberFair from './fixtures/ember-fair.v10.json' with { type: 'json' }
 import reedWarden from './fixtures/reed-warden.v10.json' with { type: 'json' }
 import { ORDERS } from './orders'
 import { demo, done } from './samples'
@@ -238,6 +239,26 @@ describe('power', () => {
     s.parts.find((p) => p.id === 'port')!.clock = fact(90, 'deg', 'measured')
     expect(verbs(s, 'charge')).toEqual(['restore part:new', 'plugIn part:port', 'unplug part:port', 'cut part:new'])
   })
+  test('at a port that wants current it is on before the charger goes in; at any other dead', () => {
+    const port = (wantsCurrent: boolean) =>
+      bare(
+        both(
+          without('charger'),
+          part('chargePort', {
+            at: mm(60),
+            clock: fact(90, 'deg', 'measured'),
+            ...(wantsCurrent ? { wantsCurrent } : {}),
+          }),
+        ),
+      )
+    expect(verbs(port(true), 'charge')).toEqual([
+      'restore part:rw-p7',
+      'plugIn part:new',
+      'unplug part:new',
+      'cut part:rw-p7',
+    ])
+    expect(verbs(port(false), 'charge')).toEqual(['cut part:rw-p7', 'plugIn part:new', 'unplug part:new'])
+  })
   test('a cell that comes out is charged beside, with what is recorded for it', () => {
     expect(verbs(bare(), 'charge')).toContain('plugIn part:rw-p13')
     expect(texts(bare(without('charger')), 'charge')).toContain('Charge the cell in a charger made for it')
@@ -447,6 +468,33 @@ describe('said on the bench', () => {
     expect(verbs(s, 'bladeIn').slice(1, 3)).toEqual(['loosen fastener:rw-f2', 'loosen fastener:rw-f1'])
     expect([saysNothing({ id: 'x' }), saysNothing({ id: 'x', tool: 'y' })]).toEqual([true, false])
   })
+  test('by two people at one procedure is told together, and is one again with the next that is said', () => {
+    const before = bare()
+    const says = (who: string, key: string, text: string): Saber => {
+      const s = structuredClone(before)
+      const p = procedureIn(s, possible(s, 'cell'), () => `${who}-p`)
+      stepFor(p, possible(before, 'cell'), key, () => `${who}-1`).text = text
+      return s
+    }
+    const mine = says('me', 'takeOff section:rw-pommel', 'Spin it off')
+    const yours = says('you', 'putOn part:rw-p2', 'Drop it in')
+    const sent = (to: Saber) => diffOps(before, to)
+    const r = applyOps(before, [...sent(mine), ...sent(yours)])
+    if (!r.ok) throw new Error(r.why)
+    const joined = structuredClone(r.value)
+    expect(joined.access.map((p) => p.id).toSorted()).toEqual(['me-p', 'you-p'])
+    expect(texts(joined, 'cell')).toEqual(expect.arrayContaining(['Spin it off', 'Drop it in']))
+    expect(withoutGoal(joined)).toEqual([])
+    const looked = structuredClone(joined)
+    looked.access = lookThrough(looked, { who: 'Maren', on: '2026-11-24' }, id)
+    expect(lookedAt(of(looked, 'cell')!).is).toBe('looked')
+    const told = possible(joined, 'cell')
+    const p = procedureIn(joined, told, id)
+    stepFor(p, told, 'putOn part:rw-p2', id).tool = 'a thumb'
+    expect(joined.access.map((x) => x.steps.length)).toEqual([2])
+    joined.access = [...joined.access]
+    expect(possible(joined, 'cell').acts.find((x) => x.text === 'Drop it in')!.tool).toBe('a thumb')
+  })
   test('an act of one’s own on the way back stays there; none leaves its half', () => {
     const s = bare()
     const p = procedureIn(s, possible(s, 'cell'), id)
@@ -646,10 +694,18 @@ describe('on every saber', () => {
 })
 
 describe('files from before there were procedures', () => {
-  test.each([
-    ['Reed Warden', reedWarden],
-    ['the three for the fair', emberFair],
-  ] as const)('%s: each own word, turn, tool and caution is told at an act, or kept by name', (_name, file) => {
+  // One of every published version that had words of steps.
+  const files = new URL('./fixtures/', import.meta.url)
+  const before = readdirSync(files).flatMap((name): [string, object][] => {
+    const file = JSON.parse(readFileSync(new URL(name, files), 'utf8')) as {
+      sabers?: { access?: { steps: unknown[] }[] }[]
+    }
+    return file.sabers?.some((s) => s.access?.some((p) => p.steps.length)) ? [[name, file]] : []
+  })
+  test('are there of each such version', () => {
+    expect(new Set(before.map(([name]) => /\.v(\d+)\./.exec(name)![1])).size).toBeGreaterThan(7)
+  })
+  test.each(before)('%s: each own word, turn, tool and caution is told at an act, or kept by name', (_name, file) => {
     const before = file as unknown as {
       sabers: { access: { task: string; steps: (Step & { ownWords?: boolean })[] }[] }[]
     }

@@ -8,6 +8,7 @@ import { buildHandoff, type HandoffDocument, readerOfHandoff } from '@nubrin/cor
 import type { Commission, PdfExtent } from '@nubrin/core/record'
 import { learnAll } from '@nubrin/core/tongues'
 import { LANGUAGES } from '@nubrin/core/units'
+import { say } from '@nubrin/core/words'
 import { chapterLines } from '../../core/src/handoff/lines'
 import { drawn } from '../../core/test/drawn'
 import { kindOfOrder, ORDERS } from '../../core/test/orders'
@@ -166,6 +167,26 @@ function outOfOrder(document: HandoffDocument, file: string): string[] {
     return left.includes(undefined) ? [] : [`${b.title}: ${left.at(-1) ?? 'not there'}`]
   })
 }
+/** Acts of what is opened first, and what to mind at them, that do not follow each other on one sheet as they are issued. */
+function notOnSheet(document: HandoffDocument, file: string): string[] {
+  const close = (t: string) => t.normalize('NFKC').replace(/[^\p{L}\p{N}]+/gu, '')
+  const paper = close(run('pdftotext', '-raw', file, '-'))
+  const sabers = [...new Set(document.procedures.map((p) => p.saber))]
+  return sabers.flatMap((id) => {
+    const mine = document.procedures.filter((p) => p.saber === id && !p.cannot)
+    const first = ['cell', 'card', 'port', 'show'].flatMap((g) => mine.filter((p) => p.goal === g))[0]
+    const words = (first?.acts ?? []).flatMap((x) => [x.text, ...(x.caution ? [x.caution] : [])])
+    const starts = [...paper.matchAll(new RegExp(close(words[0] ?? '') || '$', 'g'))].map((m) => m.index)
+    const lost = starts.map((from) => {
+      let at = from
+      return words.find((w) => {
+        at = paper.indexOf(close(w), at)
+        return at < 0
+      })
+    })
+    return lost.includes(undefined) ? [] : [`${id}: ${lost.at(-1) ?? words[0]}`]
+  })
+}
 /** Words of a document that are not on paper. */
 function missing(document: HandoffDocument, words: readonly Word[]): string[] {
   const plain = (t: string) => t.normalize('NFKC').replace(/[^\p{L}\p{N}]+/gu, ' ')
@@ -217,6 +238,12 @@ describe('short and on one sheet, on Letter', () => {
         const cautions = document.chapters.filter((ch) => ch.id.startsWith('cautions'))
         const only = cautions.map((ch) => ({ ...ch, title: '', blocks: ch.blocks.filter((b) => b.kind === 'caution') }))
         expect(missing({ ...document, chapters: only }, wordsOf(file))).toEqual([])
+        if (extent === 'sheet') {
+          expect(notOnSheet(document, file)).toEqual([])
+          expect(run('pdftotext', '-raw', file, '-').replace(/\s+/g, ' ')).toContain(
+            say(readerOfHandoff(document), 'sheet.rest'),
+          )
+        }
         expect(layoutFaults(wordsOf(file), sizeOf(file))).toEqual([])
         expect(boxFaults(pdf.toString('latin1'), sizeOf(file))).toEqual([])
         for (const s of streams(pdf)) expect(unmarked(s)).toEqual([])

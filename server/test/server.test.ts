@@ -457,7 +457,10 @@ describe('handing over', () => {
     const { revision } = (await me.ask('GET', '/commissions/reed-warden')).body
     await me.ask('PATCH', '/commissions/reed-warden', {
       base: revision,
-      ops: [{ op: 'set', at: '/title', value: 'Changed later' }],
+      ops: [
+        { op: 'set', at: '/title', value: 'Changed later' },
+        { op: 'set', at: '/sabers/@rw/edition', value: '2 of 7' },
+      ],
     })
     const client = new Visitor(server.url)
     const page = await client.ask('GET', `/client/${token}`)
@@ -479,6 +482,16 @@ describe('handing over', () => {
     expect(second).toBe(first + 1)
     expect(await leads(issued.body.link)).toEqual([first, second, 'Changed later'])
     expect(await leads(again.body.link)).toEqual([second, second, 'Changed later'])
+    // What is otherwise is named by chapter, and the one that was printed is there as well, with its own files.
+    const both = await client.ask('GET', `/client/${token}`)
+    expect([both.body.newest, both.body.changed]).toEqual([second, ['What it is']])
+    const own = await client.ask('GET', `/client/${token}?record=own`)
+    expect(own.body).toMatchObject({ given: first, newest: second, changed: both.body.changed })
+    expect([own.body.document.number, own.body.document.title]).toEqual([first, 'Reed Warden'])
+    expect((await client.ask('GET', `/client/${token}?record=all`)).status).toBe(422)
+    const paper = async (query: string) =>
+      (await pdfText(`/client/${token}/handoff.pdf${query}`)).text.includes('Changed later')
+    expect([await paper(''), await paper('?record=own')]).toEqual([true, false])
     expect((await client.raw('GET', `/client/${token}/saber.html`)).status).toBe(200)
     const withdraw = (n: number) => me.ask('DELETE', `/commissions/reed-warden/handoffs/${n}`)
     expect((await withdraw(second)).status).toBe(204)

@@ -4,7 +4,7 @@ import { createRoot } from 'react-dom/client'
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router'
 import './app.css'
 import { later } from './base/later'
-import { askClientPage, queries } from './data'
+import { askClientPage, queries, whichRecord } from './data'
 import { SignedIn } from './door/SignIn'
 import { Boundary, Toasts } from './kit'
 
@@ -36,7 +36,7 @@ const screens = (
 
 // A client's record is asked for while the page is still being read.
 const token = /^\/c\/([^/]+)/.exec(location.pathname)?.[1]
-if (token) askClientPage(token)
+if (token) askClientPage(token, whichRecord(new URLSearchParams(location.search)))
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>

@@ -58,8 +58,14 @@ describe('the client’s page', () => {
 })
 
 test.each([
-  ['en', /^This is record no\. 3, .*It takes the place of no\. 1, which this address came with\.$/],
-  ['de', /^Das ist Begleitheft Nr\. 3, .*Es ersetzt Nr\. 1, mit dem diese Adresse kam\.$/],
+  [
+    'en',
+    /^This is record no\. 3, .*It takes the place of no\. 1, which this address came with\. What it says otherwise: The blade, Its sound\. show record no\. 1$/,
+  ],
+  [
+    'de',
+    /^Das ist Begleitheft Nr\. 3, .*Es ersetzt Nr\. 1, mit dem diese Adresse kam\. Darin steht etwas anderes zu: The blade, Its sound\. Begleitheft Nr\. 1 zeigen$/,
+  ],
 ] as const)('by the address of an older record the newest is shown, and that is said (%s)', async (language, says) => {
   const [, make] = ORDERS[0]!
   const c = make()
@@ -72,7 +78,8 @@ test.each([
   }
   const by = async (given: number) => {
     cleanup()
-    const along = { pdf: () => '', file: '', given }
+    const changed = ['The blade', 'Its sound']
+    const along = { pdf: () => '', file: '', given, newest: 3, changed, other: '/c/k?record=own' }
     const way = { send: async () => {} }
     await act(async () => void render(<ClientView page={page} keep="k" mediaUrl={() => ''} way={way} along={along} />))
     await screen.findByRole('heading', { name: language === 'en' ? 'All the rest' : 'Alles Weitere' })

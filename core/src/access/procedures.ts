@@ -150,14 +150,24 @@ function bySwap(
   }
 }
 
-/** What the record says of a goal. */
-export const saidOf = (s: Saber, g: Pick<Goal, 'kind' | 'at'>): Procedure | undefined =>
-  s.access.find((p) => p.goal === g.kind && (p.at === g.at || p.at === undefined))
+const isAbout = (p: Procedure, g: Pick<Goal, 'kind' | 'at'>): boolean =>
+  p.goal === g.kind && (p.at === g.at || p.at === undefined)
+
+/** Every row in which the record speaks of a goal: one, or as many as have begun to speak of it at the same time. */
+export const rowsOf = (s: Saber, g: Pick<Goal, 'kind' | 'at'>): Procedure[] => s.access.filter((p) => isAbout(p, g))
+
+/** What the record says of a goal: everything that anybody says of it, and who went through it last. */
+export function saidOf(s: Saber, g: Pick<Goal, 'kind' | 'at'>): Procedure | undefined {
+  const [first, ...others] = rowsOf(s, g)
+  if (!first || !others.length) return first
+  const looked = others.findLast((p) => p.looked)?.looked ?? first.looked
+  return { ...first, steps: [first, ...others].flatMap((p) => p.steps), ...(looked ? { looked } : {}) }
+}
 
 /** The goals that the record speaks of and the saber does not have any more: a part that is gone. */
 export const withoutGoal = (s: Saber): Procedure[] => {
-  const all = planned(s).all
-  return s.access.filter((p) => !all.some((x) => x.said === p))
+  const { all } = planned(s)
+  return s.access.filter((p) => !all.some((x) => isAbout(p, x.goal)))
 }
 
 const keyOfAct = (x: Act) => `${x.do} ${x.at}`
@@ -358,7 +368,7 @@ export function lookThrough(
   for (const p of proceduresOf(MAKER, s)) {
     if (!p.ok || !asked(p.goal)) continue
     const looked = { ...by, acts: marksOf(p) }
-    const i = p.said ? out.indexOf(p.said) : -1
+    const i = out.findLastIndex((x) => isAbout(x, p.goal))
     if (i >= 0) out[i] = { ...out[i]!, looked }
     else out.push({ id: newId(), goal: p.goal.kind, ...(p.goal.at ? { at: p.goal.at } : {}), steps: [], looked })
   }

@@ -1,10 +1,14 @@
 import type { Act, Procedure, Saber, Step } from '../record'
-import { type Possible, saidOf, type Told } from './procedures'
+import { type Possible, rowsOf, saidOf, type Told } from './procedures'
 
-/** What is said of a procedure in a record that is being changed; begun where nothing is said yet. */
+/** What is said of a procedure in a record that is being changed, in one row; begun where nothing is said yet. */
 export function procedureIn(s: Saber, { goal }: Pick<Told, 'goal'>, newId: () => string): Procedure {
-  const had = saidOf(s, goal)
-  if (had) return had
+  const [had, ...others] = rowsOf(s, goal)
+  if (had) {
+    Object.assign(had, saidOf(s, goal))
+    s.access = s.access.filter((p) => !others.includes(p))
+    return had
+  }
   const begun: Procedure = { id: newId(), goal: goal.kind, ...(goal.at ? { at: goal.at } : {}), steps: [] }
   s.access.push(begun)
   return begun

@@ -7,6 +7,8 @@ import { closed, Moment, orNull, Revision } from './common'
 import { route } from './route'
 
 const Text = T.String()
+/** Which record of its commission a link is asked for: the newest, or the one that it came with. */
+const Which = T.Object({ record: T.Optional(T.Literal('own')) }, closed)
 const Extent = T.Union(PDF_EXTENTS.map((x) => T.Literal(x)))
 const Row = T.Object({ name: Text, value: Text, about: T.Optional(T.Boolean()) }, closed)
 const Figure = T.Optional(T.Number())
@@ -246,6 +248,7 @@ export const handoffs = {
     path: '/client/{token}/replies',
     summary: 'What a client says back: a question, or that a chapter was read; sent twice it is taken once',
     open: true,
+    query: Which,
     body: ReplyBody,
     good: {
       status: 201,
@@ -259,11 +262,15 @@ export const handoffs = {
     path: '/client/{token}',
     summary: 'A client’s page, frozen as last issued',
     open: true,
+    query: Which,
     good: {
       status: 200,
-      says: 'The newest document that was issued, and the number of the one that the link came with',
+      says: 'The newest document that was issued, or the one that the link came with; the numbers of both, and the chapters in which they differ',
       json: T.Object(
-        { document: HandoffSchema, sabers: T.Array(Saber), media: T.Array(Photo), given: T.Integer({ minimum: 1 }) },
+        {
+          ...{ document: HandoffSchema, sabers: T.Array(Saber), media: T.Array(Photo) },
+          ...{ given: T.Integer({ minimum: 1 }), newest: T.Integer({ minimum: 1 }), changed: T.Array(Text) },
+        },
         closed,
       ),
     },
@@ -274,7 +281,7 @@ export const handoffs = {
     path: '/client/{token}/handoff.pdf',
     summary: 'The same as PDF, with the way back to the page',
     open: true,
-    query: T.Object({ extent: T.Optional(Extent) }, closed),
+    query: T.Object({ ...Which.properties, extent: T.Optional(Extent) }, closed),
     good: { status: 200, says: 'PDF', file: 'application/pdf' },
     bad: noLink,
   }),
@@ -283,6 +290,7 @@ export const handoffs = {
     path: '/client/{token}/saber.html',
     summary: 'The same as one file that needs no server',
     open: true,
+    query: Which,
     good: { status: 200, says: 'File', file: 'text/html' },
     bad: noLink,
   }),

@@ -2,7 +2,7 @@ import { type Possible, proceduresOf, type Told, type ToldAct } from '../access'
 import { type Goal, goalText, type State, toldBlade } from '../machine'
 import { type Act, type Commission, type GoalKind, refTo, type Saber } from '../record'
 import type { Reader } from '../units'
-import { say } from '../words'
+import { say, whether } from '../words'
 
 /** Why an act waits for a hand that says it is done: it takes its time, or what was skipped would hurt. */
 export const WAITS = ['power', 'poles', 'hold', 'lasts', 'sign'] as const
@@ -62,6 +62,10 @@ const frozenAct = (x: ToldAct): FrozenAct => {
 /** What a client does himself, in the order in which a saber meets him. */
 const forClient = (all: readonly Told[]) => all.filter((p) => p.goal.hands === 'client')
 
+/** What its client reads of a procedure that is not for his hands: why, as far as he can see it, and who does it. */
+export const cannotText = (reader: Reader, p: Extract<Told, { ok: false }>): string =>
+  say(reader, 'page.cannot', { live: whether(p.blocked.some((b) => b.code === 'live')) })
+
 /** Every procedure of a saber that its client meets, as it is issued. */
 export function frozenOf(reader: Reader, s: Saber): FrozenProcedure[] {
   const all = forClient(proceduresOf(reader, s))
@@ -73,7 +77,7 @@ export function frozenOf(reader: Reader, s: Saber): FrozenProcedure[] {
     }
     return p.ok
       ? { ...about, acts: p.acts.map(frozenAct), turn: p.turn, from: p.from }
-      : { ...about, acts: [], turn: 0, cannot: say(reader, 'page.cannot') }
+      : { ...about, acts: [], turn: 0, cannot: cannotText(reader, p) }
   })
 }
 
@@ -131,7 +135,8 @@ export function onPaper(reader: Reader, s: Saber, kinds: readonly GoalKind[]): O
 /** How many acts at the beginning and the end are those of another procedure; so few are not worth sending anyone back for. */
 const WORTH = 2
 function beyond(main: Possible, p: Possible): Pick<OnPaper, 'skips' | 'like'> {
-  const same = (a: ToldAct | undefined, b: ToldAct | undefined) => a !== undefined && a.text === b?.text
+  const same = (a: ToldAct | undefined, b: ToldAct | undefined) =>
+    a?.text === b?.text && a !== undefined && noted(a) === noted(b!) && a.cue === b!.cue
   const [outA, outB] = [main.acts.slice(0, main.turn), p.acts.slice(0, p.turn)]
   const [backA, backB] = [main.acts.slice(main.turn), p.acts.slice(p.turn)]
   let [there, back] = [0, 0]

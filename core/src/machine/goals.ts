@@ -113,7 +113,7 @@ function before(a: Assembly, rest: State, g: Goal): State {
     case 'powerOn':
       return rest
     case 'charge':
-      return a.cutter?.sits && g.at === refTo('part', a.cutter.sits) ? rest : on
+      return g.at && !g.out && !g.through && !a.sockets?.includes(g.at) ? rest : on
     case 'bladeIn':
       // With the plug in, where there is one.
       return rest.off.includes(g.at!) ? on : { ...on, off: [...others, g.at!] }
@@ -131,6 +131,12 @@ function before(a: Assembly, rest: State, g: Goal): State {
 function dead(a: Assembly, st: State): { acts: Act[]; st: State } {
   if (!a.cutter || st.cut) return { acts: [], st }
   return { acts: [{ do: 'cut', at: refTo('part', a.cutter.part) }], st: { ...st, cut: true } }
+}
+
+/** What gives a port its current before something is put into it: one that is not plugged into dead, and is. */
+function currentFor(a: Assembly, st: State, port: Body): { acts: Act[]; st: State } {
+  if (!a.cutter || !st.cut || a.sockets?.includes(port)) return { acts: [], st }
+  return { acts: [{ do: 'restore', at: refTo('part', a.cutter.part) }], st: { ...st, cut: false } }
 }
 
 /** A plan with acts before it. */
@@ -183,11 +189,8 @@ const there = (a: Assembly, st: State, g: Goal): Plan => {
       if (!g.out) {
         const plugIn: Act = { do: 'plugIn', at: g.at! }
         const first = dead(a, st)
-        if (a.cutter?.sits && refTo('part', a.cutter.sits) === g.at) {
-          const acts: Act[] = [...first.acts, { do: 'restore', at: refTo('part', a.cutter.part) }, plugIn]
-          return { ok: true, acts, risk: 0, end: { ...first.st, cut: false } }
-        }
-        return { ok: true, acts: [...first.acts, plugIn], risk: 0, end: first.st }
+        const on = currentFor(a, first.st, g.at!)
+        return { ok: true, acts: [...first.acts, ...on.acts, plugIn], risk: 0, end: on.st }
       }
       const out = planOff(a, st, g.out, g.hands)
       return out.ok ? { ...out, acts: [...out.acts, { do: 'plugIn', at: g.with ?? g.at! }] } : out
@@ -195,11 +198,8 @@ const there = (a: Assembly, st: State, g: Goal): Plan => {
     case 'port': {
       const best = throughBest(a, st, g)
       if (!best.ok) return best
-      // A port is not worked on under power, unless it wants it.
-      const wants = a.cutter && best.end.cut && !a.sockets?.includes(g.at!)
-      const on: Act[] = wants ? [{ do: 'restore', at: refTo('part', a.cutter!.part) }] : []
-      const end = wants ? { ...best.end, cut: false } : best.end
-      return { ...best, acts: [...best.acts, ...on, { do: 'plugIn', at: g.at! }], end }
+      const on = currentFor(a, best.end, g.at!)
+      return { ...best, acts: [...best.acts, ...on.acts, { do: 'plugIn', at: g.at! }], end: on.st }
     }
     case 'bladeIn':
     case 'plugIn': {

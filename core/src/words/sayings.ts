@@ -575,7 +575,7 @@ export interface Sayings {
   'page.over': Record<never, never>
   'page.wayBack': Record<never, never>
   'page.done': { what: Words }
-  'page.cannot': Record<never, never>
+  'page.cannot': { live: 'yes' | 'no' }
   'page.again': Record<never, never>
   'page.how': Record<never, never>
   'page.showMe': Record<never, never>
@@ -602,6 +602,9 @@ export interface Sayings {
   'page.more': Record<never, never>
   'page.revision': { number: number; date: Words }
   'page.newer': { number: number; date: Words; given: number }
+  'page.older': { number: number; date: Words; newest: number }
+  'page.changed': { what: Words }
+  'page.showOther': { number: number }
   'page.contents': Record<never, never>
   'page.drawing': { saber: Words }
   'page.waiting': Record<never, never>

@@ -1,5 +1,6 @@
 import { API } from '@nubrin/core/api'
 import {
+  differences,
   type HandoffDocument,
   handedFiles,
   handedSaber,
@@ -76,9 +77,9 @@ export function clientRoutes({ db, store, library, papers, work, webFolder }: Wi
   )
   /**
    * Where a link leads, as long as it stands: to the newest of its commission's records that stands too, since an address that was
-   * printed cannot be printed anew.
+   * printed cannot be printed anew; or to the one that it came with, where that is asked for.
    */
-  const find = async (token: string) => {
+  const find = async (token: string, asked: { record?: 'own' }) => {
     const stands = { revokedAt: null, [Op.or]: [{ expiresAt: null }, { expiresAt: { [Op.gt]: new Date() } }] }
     const attributes = ['id', 'number', 'commissionId']
     const own = await db.handoffs.findOne({ where: { secretHash: sha256(token), ...stands }, attributes })
@@ -88,20 +89,26 @@ export function clientRoutes({ db, store, library, papers, work, webFolder }: Wi
       where: { commissionId: own.commissionId, ...stands },
       ...{ attributes, order: [['number', 'DESC']] },
     })
-    const row = newest ?? own
-    const frozen = await lately.of(row.id, () => readFrozen(db, row.id))
+    const row = asked.record ? own : (newest ?? own)
+    const frozen = await frozenOf(row.id)
     const whom = { id: `link ${own.id}` }
-    return { id: row.id, number: row.number, given: own.number, of: row.commissionId, whom, ...frozen }
+    return { id: row.id, number: row.number, own, newest: newest ?? own, of: row.commissionId, whom, ...frozen }
   }
   // Frozen is frozen: who looks at one page again, or thirty at once, has it read once.
   const lately = new Once<Frozen>({ max: 24, ttl: LATELY })
-  serve(r, API.clientPage, async ({ params, res }) => {
-    const { document, record, given } = await find(params.token)
+  const frozenOf = (id: string) => lately.of(id, () => readFrozen(db, id))
+  serve(r, API.clientPage, async ({ params, query, res }) => {
+    const { document, record, own, newest } = await find(params.token, query)
+    const changed =
+      own.id === newest.id
+        ? []
+        : differences((await frozenOf(own.id)).document, (await frozenOf(newest.id)).document).map((x) => x.title)
     res.set('Cache-Control', 'private, no-store')
-    return { document, given, sabers: record.sabers.map(handedSaber), media: record.media }
+    const which = { given: own.number, newest: newest.number, changed }
+    return { document, ...which, sabers: record.sabers.map(handedSaber), media: record.media }
   })
   serve(r, API.clientPdf, async ({ params, query, req, res }) => {
-    const { id, of, whom, document, record } = await find(params.token)
+    const { id, of, whom, document, record } = await find(params.token, query)
     const { paper, extent: usual = 'full' } = record.handoff
     const extent = query.extent ?? usual
     const link = new URL(`/c/${params.token}`, await addressOf(db, of, req)).href
@@ -110,8 +117,8 @@ export function clientRoutes({ db, store, library, papers, work, webFolder }: Wi
     sendPdf(res, pdf, handoffFileName(record))
     return undefined
   })
-  serve(r, API.clientHtml, async ({ params, res }) => {
-    const { id, of, whom, document, record } = await find(params.token)
+  serve(r, API.clientHtml, async ({ params, query, res }) => {
+    const { id, of, whom, document, record } = await find(params.token, query)
     // What is issued is frozen, and so is its page.
     const html = await papers.page(id, async () =>
       pageFile({ webFolder, library, work, whom, shopId: await shopOf(db, of), record, document, key: id }),
@@ -131,8 +138,8 @@ export function clientRoutes({ db, store, library, papers, work, webFolder }: Wi
         send(res, new HttpProblem(429, 'tooManyTries', 'That is enough for an hour. Write to the shop.')),
     }),
   )
-  serve(r, API.clientReply, async ({ params, body }) => {
-    const { of, number, document } = await find(params.token)
+  serve(r, API.clientReply, async ({ params, query, body }) => {
+    const { of, number, document } = await find(params.token, query)
     const wrong = noChapter(
       body,
       document.chapters.map((c) => c.id),
@@ -152,8 +159,9 @@ export function clientRoutes({ db, store, library, papers, work, webFolder }: Wi
     return { taken }
   })
   serve(r, API.clientFile, async ({ params, res }) => {
-    const { of, record } = await find(params.token)
-    if (!handedFiles(record).includes(params.hash)) throw new NotFound('There is no such file.')
+    const { of, own, record } = await find(params.token, {})
+    const both = [record, (await frozenOf(own.id)).record]
+    if (!both.some((x) => handedFiles(x).includes(params.hash))) throw new NotFound('There is no such file.')
     const shopId = await shopOf(db, of)
     sendFile(res, await library.of(shopId, params.hash), 'private, max-age=3600')
     return undefined

@@ -31,13 +31,24 @@ export interface ClientRecord {
   media: Pick<Commission['media'][number], 'id' | 'hash' | 'type' | 'name' | 'caption'>[]
 }
 
+interface Along {
+  pdf: (extent: PdfExtent) => string
+  file: string
+  /** The number of the record that the address came with, and of the newest; what they say otherwise, by chapter. */
+  given: number
+  newest: number
+  changed: readonly string[]
+  /** Where that one of the two is that is not shown. */
+  other: string
+}
+
 interface Shown {
   page: ClientRecord
   /** What is remembered is remembered under this. */
   keep: string
   mediaUrl: (hash: string) => string
-  /** The same to take along, where there is a server to fetch it from, and the number of the record that its address came with. */
-  along?: { pdf: (extent: PdfExtent) => string; file: string; given: number } | undefined
+  /** The same to take along, where there is a server to fetch it from, and the other record that its address leads to. */
+  along?: Along | undefined
   /** How what the client says reaches the shop. */
   way: Way
 }
@@ -83,7 +94,7 @@ function Record({ page, keep, mediaUrl, along, way }: Shown) {
       {below ? (
         <div className="mx-auto max-w-3xl px-5 pb-16">
           <h1 className="hidden text-[2rem] print:block">{saber.name}</h1>
-          {along && along.given !== d.number ? <Newer document={d} given={along.given} /> : null}
+          {along && along.given !== along.newest ? <TwoRecords document={d} along={along} /> : null}
           <FirstThings saber={saber} procedures={procedures} onOpen={(start) => setDoing({ what: 'open', start })} />
           <Chapters page={page} saber={saber} keep={keep} mediaUrl={mediaUrl} way={way} />
           <Foot document={d} along={along} />
@@ -173,12 +184,19 @@ function Chapters({ page, saber, keep, mediaUrl, way }: Omit<Shown, 'along'> & {
   )
 }
 
-/** That another record than the one whose address was followed is shown. */
-function Newer({ document: d, given }: { document: HandoffDocument; given: number }) {
+/** Which of two records is shown: the newest or the one whose address was followed; what is otherwise, and the way to the other. */
+function TwoRecords({ document: d, along }: { document: HandoffDocument; along: Along }) {
   const reader = useReader()
+  const { given, newest, changed } = along
+  const shown = { number: d.number, date: dayText(reader, d.date) }
+  const older = d.number !== newest
   return (
-    <p className="text-quiet mt-4" data-newer>
-      {say(reader, 'page.newer', { number: d.number, date: dayText(reader, d.date), given })}
+    <p className={`mt-4 ${older ? 'text-brass' : 'text-quiet'}`} data-newer>
+      {older ? say(reader, 'page.older', { ...shown, newest }) : say(reader, 'page.newer', { ...shown, given })}{' '}
+      {changed.length ? `${say(reader, 'page.changed', { what: changed.join(', ') })} ` : ''}
+      <a className="text-brass underline" href={along.other}>
+        {say(reader, 'page.showOther', { number: older ? newest : given })}
+      </a>
     </p>
   )
 }

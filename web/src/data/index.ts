@@ -16,4 +16,5 @@ export {
   useRack,
   useRecall,
   useShelf,
+  whichRecord,
 } from './queries'

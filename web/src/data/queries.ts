@@ -84,15 +84,18 @@ export const useRecall = (q: string) =>
 export const useIssued = (id: string) =>
   useQuery({ queryKey: ['issued', id], queryFn: () => call('issued', { params: { id } }) })
 
-const clientPage = (token: string) => ({
-  queryKey: ['client', token],
+/** Which record a link is asked for: the one that it came with, else the newest. */
+type Which = { record?: 'own' }
+export const whichRecord = (asked: URLSearchParams): Which => (asked.get('record') === 'own' ? { record: 'own' } : {})
+const clientPage = (token: string, query: Which) => ({
+  queryKey: ['client', token, query],
   staleTime: Number.POSITIVE_INFINITY,
   retry: false,
-  queryFn: () => call('clientPage', { params: { token } }),
+  queryFn: () => call('clientPage', { params: { token }, query }),
 })
-export const useClientPage = (token: string) => useQuery(clientPage(token))
+export const useClientPage = (token: string, query: Which) => useQuery(clientPage(token, query))
 /** Asks for it before anybody shows it. */
-export const askClientPage = (token: string): void => void queries.prefetchQuery(clientPage(token))
+export const askClientPage = (token: string, query: Which): void => void queries.prefetchQuery(clientPage(token, query))
 
 /** A link of the shop as it works elsewhere: under the address that clients reach, or the one this page has. */
 export const publicLink = async (path: string) =>

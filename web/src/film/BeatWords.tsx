@@ -1,6 +1,8 @@
+import { piecesOf, proceduresOf } from '@nubrin/core/access'
 import { type Beat, nameOf, type Saber, toldNoun } from '@nubrin/core/record'
 import { MAKER } from '@nubrin/core/units'
 import { nounWords } from '@nubrin/core/words'
+import { useMemo } from 'react'
 
 const BY_LENGTH: readonly [most: number, size: string][] = [
   [70, '4.1rem'],
@@ -23,6 +25,7 @@ export function BeatWords({ saber, beat, troubles }: { saber: Saber; beat: Beat;
         {beat.say}
       </p>
       {hands ? <p className="mt-4 text-[1.55rem] text-[#e3bd78]">{hands}</p> : null}
+      {beat.task ? <Acts saber={saber} beat={beat} /> : null}
       {seen ? <p className="mt-1 text-[1.55rem] text-[#a9cdb9]">then: {seen}</p> : null}
       {troubles.map((t) => (
         <p key={t} className="mt-3 border-l-4 border-[#e0786a] pl-3 text-[1.4rem] text-[#ffb4a8]">
@@ -30,5 +33,22 @@ export function BeatWords({ saber, beat, troubles }: { saber: Saber; beat: Beat;
         </p>
       ))}
     </>
+  )
+}
+
+/** What hands do while the beat is told, act by act, as it is planned. */
+function Acts({ saber, beat }: { saber: Saber; beat: Beat }) {
+  const acts = useMemo(
+    () => piecesOf(saber, proceduresOf(MAKER, saber)).find((p) => p.task === beat.task)?.acts ?? [],
+    [saber, beat.task],
+  )
+  return (
+    <ol className="mt-3 columns-2 gap-8 text-[1.25rem] text-[#e3bd78]" aria-label="With the hands">
+      {acts.map((x) => (
+        <li key={x.key} className="break-inside-avoid">
+          {x.text}
+        </li>
+      ))}
+    </ol>
   )
 }

@@ -8,7 +8,13 @@ import { qr } from './qr'
 import type { Element, Sheet, Style } from './sheet'
 import { BRASS, bold, chapter, quiet, small, text } from './style'
 
-type Step = { text: string; tool?: string }
+type Step = { text: string; tool?: string; caution?: string }
+/** An act as it is read on one sheet: what is done, with what, and what to mind. */
+const stepText = (s: Step) =>
+  [s.tool ? `${s.text} (${s.tool})` : s.text, s.caution]
+    .filter(Boolean)
+    .join('. ')
+    .replace(/([.!?])\. /g, '$1 ')
 
 /** A, B, C …; from the 27th on a number. */
 const letter = (i: number) => (i < 26 ? String.fromCharCode(65 + i) : `${i + 1}`)
@@ -85,10 +91,7 @@ export function oneSheet(
       (n, c) => n + to.heightOf(c.title, half - 8, b) + to.heightOf(c.text, half - 8, t) + 3,
       0,
     )
-    const hands = steps.reduce(
-      (n, s) => n + to.heightOf(s.tool ? `${s.text} (${s.tool})` : s.text, half - 16, t) + 1.5,
-      0,
-    )
+    const hands = steps.reduce((n, s) => n + to.heightOf(stepText(s), half - 16, t) + 1.5, 0)
     return words + hands + 2 * 20
   }
   const room = to.foot - top - qrRoom
@@ -117,7 +120,7 @@ export function oneSheet(
     put(say(reader, 'sheet.part', { part: 'open' }), right, half, bold, 'H2')
     y += 2
     for (const [i, s] of steps.entries()) {
-      put(`${i + 1}  ${s.text}${s.tool ? ` (${s.tool})` : ''}`, right, half, t, 'P')
+      put(`${i + 1}  ${stepText(s)}`, right, half, t, 'P')
       y += 1.5
     }
   }
@@ -125,6 +128,9 @@ export function oneSheet(
   if (link && to.pages === first) {
     qr(to, part, link, right, to.foot - 68, 64)
     to.block(part, 'P', rest, right + 72, to.foot - 66, half - 72, small)
+  } else {
+    y += 6
+    put(rest, right, half, small, 'P')
   }
 }
 

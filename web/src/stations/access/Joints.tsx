@@ -34,11 +34,17 @@ const ITSELF = {
 
 const { properties: OF } = Said
 
-/** What is not certain of a joint as it is drafted. */
-const openQuestions = (j: Joint): string[] => [
+/** What is not certain of a joint as it is drafted; what happens by itself is asked once a saber, where it is opened first. */
+const openQuestions = (j: Joint, all: readonly Joint[]): string[] => [
   ...j.blocked.map(blockedText),
-  ...(j.ways.length && !j.place && j.byItself === undefined ? ['What happens by itself when it opens?'] : []),
+  ...(j === opensFirst(all) ? ['What happens by itself when it opens?'] : []),
 ]
+
+/** The joint that comes off before any other, as long as nobody has said of any joint what happens by itself. */
+const opensFirst = (all: readonly Joint[]): Joint | undefined =>
+  all.some((j) => j.byItself !== undefined)
+    ? undefined
+    : all.find((j) => !j.place && j.ways.some((w) => !w.after.length))
 
 /** What the maker says of a joint, begun where nothing is said yet. */
 function saidOf(s: Saber, body: Body): Said {
@@ -79,7 +85,7 @@ export function Joints({ saber, assembly }: { saber: Saber; assembly: Assembly }
     <section aria-label="Joints">
       <h2 className="h2">Joints</h2>
       {joints.map((j) => {
-        const unsure = openQuestions(j)
+        const unsure = openQuestions(j, joints)
         return (
           <div key={j.body} className="border-rule border-b py-1">
             <button

@@ -5,7 +5,7 @@ import type { Reader } from '../../../units'
 import { say } from '../../../words'
 import type { Block, SaberChapter } from '../../block'
 import { farthestOf } from '../../figures'
-import { frozenOf } from '../../procedures'
+import { cannotText, frozenOf } from '../../procedures'
 import { orNotRecorded, stepsOf } from '../../values'
 
 /** Joints that stay closed for life by the maker's word: nothing else tells of them. */
@@ -25,12 +25,11 @@ const drawn = (reader: Reader, s: Saber): Block[] =>
 function forShop(reader: Reader, s: Saber): Block[] {
   const all = proceduresOf(reader, s).filter((p) => p.goal.hands === 'client')
   const goals = all.map((p) => p.goal)
-  return all
-    .filter((p) => !p.ok && ['cell', 'card', 'port', 'show'].includes(p.goal.kind))
-    .map((p) => ({
-      kind: 'para',
-      text: `${goalText(reader, p.goal, goals)}: ${say(reader, 'page.cannot')}`,
-    }))
+  return all.flatMap((p): Block[] =>
+    p.ok || !['cell', 'card', 'port', 'show'].includes(p.goal.kind)
+      ? []
+      : [{ kind: 'para', text: `${goalText(reader, p.goal, goals)}: ${cannotText(reader, p)}` }],
+  )
 }
 
 export const opening: SaberChapter = (reader, s) => ({
