@@ -36,12 +36,13 @@ export function BeatWords({ saber, beat, troubles }: { saber: Saber; beat: Beat;
   )
 }
 
-/** What hands do while the beat is told, act by act, as it is planned. */
+/** What hands do while the beat is told, act by act, as it is planned; a single one is in the words already. */
 function Acts({ saber, beat }: { saber: Saber; beat: Beat }) {
   const acts = useMemo(
     () => piecesOf(saber, proceduresOf(MAKER, saber)).find((p) => p.task === beat.task)?.acts ?? [],
     [saber, beat.task],
   )
+  if (acts.length < 2) return null
   return (
     <ol className="mt-3 columns-2 gap-8 text-[1.25rem] text-[#e3bd78]" aria-label="With the hands">
       {acts.map((x) => (
