@@ -5,6 +5,7 @@ import { proposeTests, restedOn } from '@nubrin/core/proof'
 import { type Commission, readerOf, type Saber } from '@nubrin/core/record'
 import { compose } from '@nubrin/core/script'
 import { MAKER } from '@nubrin/core/units'
+import fc from 'fast-check'
 import { deg, mm, on, order, part, pixelBlade, preset, row, screw } from './cases/plain'
 
 /** What is drawn for a record in which nothing is wrong: what a careful shop chooses among. */
@@ -22,6 +23,21 @@ export interface Choices {
   screws: 1 | 2
   byHand: boolean
 }
+
+/** Any of them. */
+export const CHOICES: fc.Arbitrary<Choices> = fc.record({
+  tube: fc.constantFrom(22.225 as const, 25.4 as const),
+  length: fc.integer({ min: 60, max: 95 }).map((n) => n * 10),
+  grip: fc.integer({ min: 140, max: 190 }),
+  cut: fc.constantFrom('killSwitch' as const, 'killKey' as const, 'cellOut' as const),
+  key: fc.constantFrom('runsOut' as const, 'runsIn' as const, 'turned' as const),
+  buttons: fc.constantFrom(1 as const, 2 as const),
+  hold: fc.integer({ min: 8, max: 20 }).map((n) => n / 10),
+  colours: fc.integer({ min: 1, max: 4 }),
+  accent: fc.boolean(),
+  screws: fc.constantFrom(1 as const, 2 as const),
+  byHand: fc.boolean(),
+})
 
 const HUES = ['#2060ff', '#20c060', '#ff4010', '#c040ff']
 const today = '2026-11-24'

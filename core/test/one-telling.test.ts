@@ -1,11 +1,14 @@
-import { describe, expect, test } from '@jest/globals'
+import { expect, test } from '@jest/globals'
 import { piecesOf, proceduresOf } from '@nubrin/core/access'
-import { buildHandoff } from '@nubrin/core/handoff'
-import { readerOf } from '@nubrin/core/record'
+import { buildHandoff, type HandoffDocument } from '@nubrin/core/handoff'
+import { type Commission, readerOf, type Saber } from '@nubrin/core/record'
 import { compose, markdownOf, webVttOf } from '@nubrin/core/script'
 import { learnAll } from '@nubrin/core/tongues'
-import { LANGUAGES } from '@nubrin/core/units'
-import { drawn } from './drawn'
+import { LANGUAGES, type Language, type Reader } from '@nubrin/core/units'
+import fc from 'fast-check'
+import { CHANGES, changed } from './changed'
+import { CHOICES, cleanOrder } from './clean'
+import { drawn, tries } from './drawn'
 import { kindOfOrder, ORDERS } from './orders'
 import { TODAY } from './samples'
 
@@ -32,50 +35,87 @@ function lost(text: string, words: readonly string[]): string | undefined {
   return undefined
 }
 
-describe.each(drawn(orders, 1 / 4, (o) => [o[1], kindOfOrder(o)]))('%s, %s', (_name, language, make) => {
-  const c = make()
+/** What of the script, its captions and the paper is not told as the client's page plays it. */
+function otherwise(c: Commission, language: Language): string[] {
   c.client.language = language
   const reader = readerOf(c)
   const d = buildHandoff(c, 'Shop', TODAY)
-  test('script and captions tell the acts that the client’s page plays, in its order, and leave no warning out', () => {
-    for (const [i, s] of c.sabers.entries()) {
-      s.beats = []
-      s.beats = compose(c, s)
-      // A later saber is told like the first; what is left to paper is read.
-      if (i > 0) continue
-      const issued = new Set(d.procedures.filter((p) => p.saber === s.id).flatMap((p) => p.acts.map((x) => x.text)))
-      for (const text of [markdownOf(reader, c.title, s), webVttOf(reader, s)].map(close))
-        for (const { task, acts } of piecesOf(s, proceduresOf(reader, s))) {
-          if (s.beats.find((b) => b.task === task)?.leftTo) continue
-          // Screws that are turned one after the other are told in one breath.
-          const alone = acts.filter((x) => x.ownWords || !x.does.some((a) => SCREWS.test(a.do)))
-          const from = text.indexOf(close(s.beats.find((b) => b.task === task)!.say))
-          expect([task, from >= 0]).toEqual([task, true])
-          const told = text.slice(from, from + close(s.beats.find((b) => b.task === task)!.say).length)
-          expect([
-            task,
-            lost(
-              told,
-              alone.map((x) => x.text),
-            ),
-          ]).toEqual([task, undefined])
-          for (const x of acts) expect(issued).toContain(x.text)
-          const warned = new Set(acts.flatMap((x) => (x.caution ? [x.caution] : [])))
-          const inside = close(s.beats.map((b) => b.say).join(' '))
-          for (const w of warned)
-            if (!inside.includes(close(w)))
-              expect(s.beats.some((b) => b.covers.some((k) => k.startsWith('caution:')))).toBe(true)
-        }
+  return [...c.sabers.slice(0, 1).flatMap((s) => inScript(c, reader, s, d)), ...onPaper(d)]
+}
+
+/** A later saber is told like the first; what is left to paper is read. */
+function inScript(c: Commission, reader: Reader, s: Saber, d: HandoffDocument): string[] {
+  s.beats = []
+  s.beats = compose(c, s)
+  const out: string[] = []
+  const issued = new Set(d.procedures.filter((p) => p.saber === s.id).flatMap((p) => p.acts.map((x) => x.text)))
+  const inside = close(s.beats.map((b) => b.say).join(' '))
+  for (const text of [markdownOf(reader, c.title, s), webVttOf(reader, s)].map(close))
+    for (const { task, acts } of piecesOf(s, proceduresOf(reader, s))) {
+      const beat = s.beats.find((b) => b.task === task)!
+      if (beat.leftTo) continue
+      // Screws that are turned one after the other are told in one breath.
+      const alone = acts.filter((x) => x.ownWords || !x.does.some((a) => SCREWS.test(a.do)))
+      const from = text.indexOf(close(beat.say))
+      const told = from < 0 ? '' : text.slice(from, from + close(beat.say).length)
+      const first = lost(
+        told,
+        alone.map((x) => x.text),
+      )
+      if (from < 0 || first !== undefined) out.push(`${task}: ${first ?? 'not there'}`)
+      for (const x of acts) if (!issued.has(x.text)) out.push(`${task}: “${x.text}” was not issued`)
+      for (const x of acts)
+        if (
+          x.caution &&
+          !inside.includes(close(x.caution)) &&
+          !s.beats.some((b) => b.covers.some((k) => k.startsWith('caution:')))
+        )
+          out.push(`${task}: left out “${x.caution}”`)
     }
-  })
-  test('what is on paper are acts of the page, in its order, from where it says that they begin', () => {
-    for (const b of d.chapters.flatMap((ch) => ch.blocks)) {
-      if (b.kind !== 'steps') continue
+  return out
+}
+
+/** What is on paper are acts of the page, in its order, from where it says that they begin. */
+function onPaper(d: HandoffDocument): string[] {
+  return d.chapters.flatMap((ch) =>
+    ch.blocks.flatMap((b): string[] => {
+      if (b.kind !== 'steps') return []
       const p = d.procedures.filter((x) => x.saber === b.saber)[b.procedure!]!
       const from = (b.first ?? 1) - 1
-      expect(b.steps.map((x) => x.text)).toEqual(p.acts.slice(from, from + b.steps.length).map((x) => x.text))
-      expect(Boolean(b.lead)).toBe(from > 0)
-      expect(Boolean(b.tail)).toBe(from + b.steps.length < p.acts.length)
-    }
-  })
+      const to = from + b.steps.length
+      const same = String(b.steps.map((x) => x.text)) === String(p.acts.slice(from, to).map((x) => x.text))
+      const says = Boolean(b.lead) === from > 0 && Boolean(b.tail) === to < p.acts.length
+      return same && says ? [] : [`${b.title} of ${b.saber}`]
+    }),
+  )
+}
+
+test.each(drawn(orders, 1 / 4, (o) => [o[1], kindOfOrder(o)]))(
+  '%s, %s: script, captions and paper tell the acts that the client’s page plays, in its order, and leave no warning out',
+  (_name, language, make) => expect(otherwise(make(), language)).toEqual([]),
+)
+
+test('so on any saber, whatever is said of its acts', () => {
+  fc.assert(
+    fc.property(CHOICES, CHANGES, fc.constantFrom(...LANGUAGES), (x, list, language) => {
+      const c = cleanOrder(1, x)
+      c.sabers = [changed(c.sabers[0]!, list)]
+      expect(otherwise(c, language)).toEqual([])
+    }),
+    { numRuns: tries(300, 20) },
+  )
+})
+
+test('one that is told in another order or not at all is noticed', () => {
+  const [, make] = ORDERS.find(([name]) => name === 'Reed Warden')!
+  const c = make()
+  const d = buildHandoff(c, 'Shop', TODAY)
+  const [b] = d.chapters.flatMap((ch) =>
+    ch.blocks.flatMap((x) => (x.kind === 'steps' && x.steps.length > 2 ? [x] : [])),
+  )
+  b!.steps.reverse()
+  expect(onPaper(d)).toEqual([`${b!.title} of ${b!.saber}`])
+  const kept = buildHandoff(c, 'Shop', TODAY)
+  for (const p of kept.procedures) p.acts.pop()
+  expect(inScript(c, readerOf(c), c.sabers[0]!, kept).length).toBeGreaterThan(0)
 })

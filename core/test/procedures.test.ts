@@ -16,17 +16,20 @@ import {
   withoutGoal,
 } from '@nubrin/core/access'
 import { fact, stated } from '@nubrin/core/facts'
+import { frozenOf } from '@nubrin/core/handoff'
 import { readDocument } from '@nubrin/core/import'
+import { judgeCommission } from '@nubrin/core/judge'
 import { blockedText, goalText, machineOf, powered, run } from '@nubrin/core/machine'
-import { type Fastener, GOALS, type GoalKind, type Saber, type Step, TASKS } from '@nubrin/core/record'
+import { GOALS, type GoalKind, type Saber, type Step, TASKS } from '@nubrin/core/record'
 import { applyOps, diffOps } from '@nubrin/core/record/ops'
 import { MAKER } from '@nubrin/core/units'
 import fc from 'fast-check'
-import { type Choices, cleanOrder } from './clean'
+import { CHANGES, changed, screw } from './changed'
+import { CHOICES, cleanOrder } from './clean'
 import { tries } from './drawn'
 import reedWarden from './fixtures/reed-warden.v10.json' with { type: 'json' }
 import { ORDERS } from './orders'
-import { demo, done } from './samples'
+import { demo, done, TODAY } from './samples'
 
 const mm = (v: number) => fact(v, 'mm', 'measured')
 const none = () => undefined
@@ -52,14 +55,6 @@ const why = (s: Saber, kind: GoalKind) => {
 }
 const joint = (more: Partial<Saber['hilt']['sections'][number]['joint']>) => (s: Saber) =>
   void Object.assign(s.hilt.sections[0]!.joint, more)
-const screw =
-  (at: number | null, more: Partial<Fastener> = {}) =>
-  (s: Saber) =>
-    void s.hilt.fasteners.push({
-      ...{ id: 'js', name: 'joint screw', thread: 'M3', key: '1.5', head: 'set', purpose: 'joint' },
-      ...{ clientMay: 'loosen', at: at === null ? fact(null, 'mm') : mm(at), clock: fact(0, 'deg', 'measured') },
-      ...more,
-    } as Fastener)
 const both =
   (...all: ((s: Saber) => void)[]) =>
   (s: Saber) => {
@@ -109,6 +104,15 @@ describe('every goal', () => {
     const s = bare(both(without('killSwitch'), cell({ removable: false }), (x) => void (x.cutPower = 'none')))
     expect(of(s, 'cell')).toBeUndefined()
     expect(why(s, 'card')).toEqual([expect.stringMatching(/^live part:rw-p12/)])
+  })
+  test('of what stays under power its client reads why it is the shop’s', () => {
+    const s = bare(both(without('killSwitch'), cell({ removable: false })))
+    expect(why(s, 'card').some((w) => w.startsWith('live'))).toBe(true)
+    const reads = (x: Saber) => frozenOf(MAKER, x).find((p) => p.goal === 'card')!.cannot
+    expect(reads(s)).toMatch(/^It stays under power, and nothing that you can reach cuts it\. That is for the shop/)
+    const shut = bare((x) => void (x.hilt.fasteners = [...x.hilt.fasteners]))
+    screw(SEAM + 3, { clientMay: 'never' })(shut)
+    expect(reads(shut)).toMatch(/^That is for the shop/)
   })
   test('power that is cut by nothing on record, or by a key of which nobody has said what it does, is asked for', () => {
     for (const change of [
@@ -610,73 +614,10 @@ describe('on every saber', () => {
   test('of the demo shop and of every kind of job each goal is carried out as told, and ends dead or closed as wanted', () => {
     for (const [, make] of ORDERS) for (const s of make().sabers) check(s)
   })
-  const choices: fc.Arbitrary<Choices> = fc.record({
-    ...{
-      tube: fc.constantFrom(22.225 as const, 25.4 as const),
-      length: fc.integer({ min: 60, max: 95 }).map((n) => n * 10),
-    },
-    ...{
-      grip: fc.integer({ min: 140, max: 190 }),
-      cut: fc.constantFrom('killSwitch' as const, 'killKey' as const, 'cellOut' as const),
-    },
-    ...{
-      key: fc.constantFrom('runsOut' as const, 'runsIn' as const, 'turned' as const),
-      buttons: fc.constantFrom(1 as const, 2 as const),
-    },
-    ...{
-      hold: fc.integer({ min: 8, max: 20 }).map((n) => n / 10),
-      colours: fc.integer({ min: 1, max: 4 }),
-      accent: fc.boolean(),
-    },
-    ...{ screws: fc.constantFrom(1 as const, 2 as const), byHand: fc.boolean() },
-  })
-  const JOINT = ['thread', 'setScrew', 'magnet', 'buttonAndScrews', 'collar', 'press', 'glue'] as const
-  const changes = fc.array(
-    fc.oneof(
-      fc.record({
-        what: fc.constant('joint' as const),
-        kind: fc.constantFrom(...JOINT),
-        at: fc.integer({ min: 0, max: 2 }),
-      }),
-      fc.record({
-        what: fc.constant('screw' as const),
-        at: fc.integer({ min: 0, max: 240 }),
-        may: fc.constantFrom('loosen', 'remove', 'never'),
-      }),
-      fc.record({
-        what: fc.constant('part' as const),
-        kind: fc.constantFrom('card', 'chargePort', 'cover', 'charger'),
-        at: fc.integer({ min: 5, max: 200 }),
-      }),
-      fc.record({ what: fc.constant('cell' as const), out: fc.boolean() }),
-      fc.record({ what: fc.constant('plug' as const) }),
-      fc.record({ what: fc.constant('word' as const), pick: fc.nat(40), order: fc.boolean() }),
-    ),
-    { maxLength: 6 },
-  )
   test('made by chance: what is planned and said can be done, and nothing that is said is lost', () => {
     fc.assert(
-      fc.property(choices, changes, (x, list) => {
-        const s = structuredClone(cleanOrder(1, x).sabers[0]!)
-        s.access = []
-        let n = 0
-        const id = () => `r${n++}x`
-        for (const c of list) {
-          if (c.what === 'joint') s.hilt.sections[c.at]!.joint = { kind: c.kind }
-          if (c.what === 'screw') screw(c.at, { id: id(), clientMay: c.may as 'loosen', purpose: 'joint' })(s)
-          if (c.what === 'part')
-            s.parts.push({ id: id(), kind: c.kind as 'card', name: c.kind, specs: {}, at: mm(c.at) })
-          if (c.what === 'cell') for (const p of s.parts.filter((q) => q.kind === 'cell')) p.removable = c.out
-          if (c.what === 'plug') s.blades.push({ ...structuredClone(s.blades[0]!), id: id(), kind: 'plug' })
-          if (c.what !== 'word') continue
-          s.parts = [...s.parts]
-          const acts = proceduresOf(MAKER, s).flatMap((p) => (p.ok ? p.acts.map((a) => [p, a] as const) : []))
-          const [p, a] = acts[c.pick % Math.max(1, acts.length)] ?? []
-          if (!p || !a || a.key === 'dark' || a.key.startsWith('step:')) continue
-          if (c.order) moved(procedureIn(s, p, id), p as Possible, a.key, 1, id)
-          else stepFor(procedureIn(s, p, id), p as Possible, a.key, id).text = `own ${n}`
-        }
-        s.parts = [...s.parts]
+      fc.property(CHOICES, CHANGES, (x, list) => {
+        const s = changed(cleanOrder(1, x).sabers[0]!, list)
         check(s)
         const all = proceduresOf(MAKER, s)
         for (const said of s.access)
@@ -720,6 +661,8 @@ describe('files from before there were procedures', () => {
         for (const x of p.steps) {
           const told = acts.find((a) => a.text.startsWith(x.text!))
           expect([x.text, Boolean(told) || kept.includes(x.text)]).toEqual([x.text, true])
+          const now = r.record.sabers[i]!.access.flatMap((q) => q.steps).find((q) => q.id === x.id)
+          expect([now?.turns, now?.tool, now?.caution]).toEqual([x.turns, x.tool, x.caution])
           if (!told) continue
           if (told.key.startsWith('step:')) own++
           else hung++
@@ -730,6 +673,36 @@ describe('files from before there were procedures', () => {
       expect(hung).toBeGreaterThan(3 * own)
       expect(all.filter((p) => p.goal.hands === 'client' && !p.ok)).toEqual([])
     })
+  })
+  test('who agreed to what cannot be undone goes along, and is read at the act', () => {
+    const file = structuredClone(reedWarden) as unknown as { sabers: { access: { task: string; steps: object[] }[] }[] }
+    const open = file.sabers[0]!.access.find((p) => p.task === 'open')!
+    Object.assign(open.steps[0]!, { irreversible: true, consent: { who: 'Ilsabet', on: '2026-11-20' } })
+    const r = readDocument(file)
+    if (!r.ok) throw new Error(JSON.stringify(r.problems))
+    const act = possible(r.record.sabers[0]!, 'cell').acts.find((x) => x.key === 'takeOff section:rw-pommel')!
+    expect(act.caution).toMatch(/soft surface\. This cannot be undone\. Agreed by Ilsabet, 20 November 2026\.$/)
+  })
+  test('with any of its steps and pieces gone, the others drafted beside them, nothing is stopped for it', () => {
+    const r = readDocument(reedWarden)
+    if (!r.ok) throw new Error(JSON.stringify(r.problems))
+    const [whole] = r.record.sabers
+    const size = whole!.access.reduce((n, p) => n + p.steps.length, 0)
+    const stops = (s: Saber) =>
+      judgeCommission({ ...r.record, sabers: [s] }, TODAY).flatMap((f) =>
+        f.station === 'access' && f.level === 'stop' ? [f.title] : [],
+      )
+    expect(stops(whole!)).toEqual([])
+    fc.assert(
+      fc.property(fc.array(fc.boolean(), { minLength: size, maxLength: size }), (keep) => {
+        const s = structuredClone(whole!)
+        let n = 0
+        for (const p of s.access) p.steps = p.steps.filter(() => keep[n++])
+        s.access = s.access.filter((p) => p.steps.length)
+        expect(stops(s)).toEqual([])
+      }),
+      { numRuns: tries(100, 10) },
+    )
   })
   test('what a beat showed by its id it shows by its name', () => {
     const r = readDocument(reedWarden)

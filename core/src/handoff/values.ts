@@ -55,7 +55,7 @@ export function stepsOf(reader: Reader, s: Saber, kinds: readonly GoalKind[]): B
         ...(x.tool ? { tool: x.tool } : {}),
         ...(noted(x) ? { caution: noted(x) } : {}),
         ...(x.cue ? { cue: x.cue } : {}),
-        ...(x.place ? { place: orNotRecorded(reader, nameOf(s, x.place)) } : {}),
+        ...(x.ownWords && x.place ? { place: orNotRecorded(reader, nameOf(s, x.place)) } : {}),
       })),
     }
   })
