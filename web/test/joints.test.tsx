@@ -99,3 +99,20 @@ describe('what is said of a joint on the drawing', () => {
     expect(saber().joints).toBe(before)
   })
 })
+
+test('what happens by itself is asked at one joint of a saber, and of none once somebody has said it of one', async () => {
+  await lay('access', 'reed-warden')
+  const question = 'What happens by itself when it opens?'
+  const asked = async () => {
+    const out: string[] = []
+    for (const j of joints()) {
+      await sheet((x) => x.body === j.body)
+      if (screen.queryByText(question)) out.push(j.body)
+    }
+    return out
+  }
+  expect(await asked()).toEqual(['section:rw-pommel'])
+  await sheet((x) => x.body === 'section:rw-neck')
+  await choose('What happens by itself when neck comes off', 'nothing happens')
+  expect(await asked()).toEqual([])
+})

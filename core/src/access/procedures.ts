@@ -1,7 +1,6 @@
 import {
   type Blocked,
   type Body,
-  type Direction,
   errand,
   type Goal,
   goalsOf,
@@ -14,36 +13,20 @@ import {
   runAll,
   type State,
   toldBlade,
+  type Wording,
   wordsOf,
 } from '../machine'
-import {
-  type Act,
-  byId,
-  own,
-  type Procedure,
-  partsOfRef,
-  type Ref,
-  type Saber,
-  type Step,
-  TASKS,
-  type Task,
-} from '../record'
+import { type Act, byId, own, type Procedure, partsOfRef, type Saber, type Step, TASKS, type Task } from '../record'
 import { dayText, MAKER, type Reader } from '../units'
 import { say, whether } from '../words'
 import { type Laid, type LaidOut, lay, type Unused, upon } from './lay'
 
 /** An act of a procedure as it is told: what is done, in words for its reader, and what the machine carries out for it. */
-export interface ToldAct {
+export interface ToldAct extends Wording {
   /** What is done to which thing, by which it is known again. */
   key: string
   does: readonly Act[]
   back: boolean
-  text: string
-  direction: Direction
-  place?: Ref
-  tool?: string
-  caution?: string
-  cue?: string
   /** What the maker says of it. */
   step?: string
   /** The words are the maker's own. */

@@ -36,7 +36,7 @@ const { properties: OF } = Said
 
 /** What is not certain of a joint as it is drafted; what happens by itself is asked once a saber, where it is opened first. */
 const openQuestions = (j: Joint, all: readonly Joint[]): string[] => [
-  ...j.blocked.map(blockedText),
+  ...new Set(j.blocked.map(blockedText)),
   ...(j === opensFirst(all) ? ['What happens by itself when it opens?'] : []),
 ]
 
