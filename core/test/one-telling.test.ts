@@ -5,6 +5,7 @@ import { type Commission, readerOf, type Saber } from '@nubrin/core/record'
 import { compose, markdownOf, webVttOf } from '@nubrin/core/script'
 import { learnAll } from '@nubrin/core/tongues'
 import { LANGUAGES, type Language, type Reader } from '@nubrin/core/units'
+import { say } from '@nubrin/core/words'
 import fc from 'fast-check'
 import { CHANGES, changed } from './changed'
 import { CHOICES, cleanOrder } from './clean'
@@ -40,20 +41,32 @@ function otherwise(c: Commission, language: Language): string[] {
   c.client.language = language
   const reader = readerOf(c)
   const d = buildHandoff(c, 'Shop', TODAY)
-  return [...c.sabers.slice(0, 1).flatMap((s) => inScript(c, reader, s, d)), ...onPaper(d)]
+  const whole = c.sabers.flatMap((s) => inScript(c, reader, s, d))
+  // In two minutes less is told, and what is told is the same.
+  const short = c.sabers.flatMap((s) =>
+    inScript(c, reader, { ...s, telling: { length: 'short', readers: [], differs: [] } }, d),
+  )
+  return [...whole, ...short, ...onPaper(d)]
 }
 
-/** A later saber is told like the first; what is left to paper is read. */
+/** What is left to paper says so, and leaves no warning with it. */
 function inScript(c: Commission, reader: Reader, s: Saber, d: HandoffDocument): string[] {
   s.beats = []
   s.beats = compose(c, s)
   const out: string[] = []
   const issued = new Set(d.procedures.filter((p) => p.saber === s.id).flatMap((p) => p.acts.map((x) => x.text)))
   const inside = close(s.beats.map((b) => b.say).join(' '))
-  for (const text of [markdownOf(reader, c.title, s), webVttOf(reader, s)].map(close))
+  for (const b of s.beats)
+    if (b.leftTo && b.covers.some((k) => k.startsWith('caution:'))) out.push(`${b.say}: left to paper`)
+  const texts = [markdownOf(reader, c.title, s), webVttOf(reader, s)].map(close)
+  for (const text of texts)
     for (const { task, acts } of piecesOf(s, proceduresOf(reader, s))) {
       const beat = s.beats.find((b) => b.task === task)!
-      if (beat.leftTo) continue
+      if (beat.leftTo) {
+        if (text === texts[0] && !text.includes(close(say(reader, 'script.leftTo', { leftTo: beat.leftTo }))))
+          out.push(`${task}: nobody says where it is`)
+        continue
+      }
       // Screws that are turned one after the other are told in one breath.
       const alone = acts.filter((x) => x.ownWords || !x.does.some((a) => SCREWS.test(a.do)))
       const from = text.indexOf(close(beat.say))
