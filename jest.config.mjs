@@ -24,6 +24,6 @@ export default {
   },
   modulePathIgnorePatterns: ['<rootDir>/(\\.data|test-results)'],
   setupFiles: ['<rootDir>/web/test/dom.ts', '<rootDir>/scripts/lib/shift-clock.mjs', '<rootDir>/core/test/tongues.ts'],
-  testTimeout: 60_000,
+  testTimeout: 180_000,
   maxWorkers: 2,
 }
