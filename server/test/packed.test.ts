@@ -3,15 +3,18 @@ import { buildHandoff, handedSaber } from '@nubrin/core/handoff'
 import { writeCommission } from '@nubrin/core/import'
 import { learnAll } from '@nubrin/core/tongues'
 import { LANGUAGES } from '@nubrin/core/units'
-import { drawn } from '../../core/test/drawn'
+import fc from 'fast-check'
+import { drawn, tries } from '../../core/test/drawn'
 import { kindOfOrder, ORDERS } from '../../core/test/orders'
 import { TODAY } from '../../core/test/samples'
 import { unpack } from '../src/commissions/archive'
 import { mediaHashes } from '../src/commissions/media-hashes'
 import { handoffArchive } from '../src/handoff/archive'
 import { pageFile } from '../src/handoff/html'
+import { Invalid } from '../src/http/problem'
 import type { Library } from '../src/media/library'
 import type { Work } from '../src/work/kinds'
+import { zip } from './harness'
 
 learnAll()
 /** A shop that has lost every file: what is not there is named, and the rest goes on. */
@@ -77,4 +80,52 @@ test('sounds are carried by what this shop has, whatever another one had pressed
   expect(await heard(has('a', 'b'))).toEqual(['a', 'b'])
   expect(await heard(has('a'))).toEqual(['a'])
   expect(await heard(has())).toEqual([])
+})
+
+describe('an archive that is not what was packed', () => {
+  const record = ORDERS.find(([what]) => what === 'Reed Warden')![1]()
+  const json = Buffer.from(writeCommission(record))
+  const missing = Buffer.from(JSON.stringify(mediaHashes(record)))
+  const whole = () =>
+    zip([
+      ['commission.json', json],
+      ['missing.json', missing],
+    ])
+  /** What is said of it: the places and rules of a refusal; nothing where it is taken in as it was. */
+  const refused = (bytes: Buffer) =>
+    unpack(bytes).then(
+      (x) => (writeCommission(x.record) === writeCommission(record) ? [] : ['another record']),
+      (e) => {
+        if (!(e instanceof Invalid)) throw e
+        for (const p of e.problems) expect(p.message).toMatch(/\p{L}{3}/u)
+        expect(e.message).toMatch(/\p{L}{3}/u)
+        return e.problems.map((p) => `${p.path} ${p.rule}`)
+      },
+    )
+  const hash = 'a'.repeat(64)
+  test.each<[string, [string, Buffer][], string]>([
+    ['a file whose name only begins like one', [[`media/${hash}x`, json]], `media/${hash}x unknownEntry`],
+    ['a file of another folder', [[`more/${hash}`, json]], `more/${hash} unknownEntry`],
+    ['a file that is not what its name says', [[`media/${hash}`, json]], `media/${hash} checksum`],
+    ['the record twice', [['commission.json', json]], 'commission.json duplicate'],
+  ])('%s is named', async (_what, more, says) => {
+    const bytes = await zip([['commission.json', json], ['missing.json', missing], ...more])
+    expect(await refused(bytes)).toEqual([says])
+  })
+  test('whole it is taken in; that which is no archive is named as such', async () => {
+    expect(await refused(await whole())).toEqual([])
+    expect(await refused(Buffer.from('PK and nothing more'))).toEqual([' zip'])
+    expect(await refused((await whole()).subarray(0, 900))).toEqual([' zip'])
+  })
+  test('damaged anywhere it is refused in words, or the damage was nowhere', async () => {
+    const bytes = await whole()
+    await fc.assert(
+      fc.asyncProperty(fc.nat(bytes.length - 1), fc.integer({ min: 1, max: 255 }), async (at, by) => {
+        const bad = Buffer.from(bytes)
+        bad[at] = bad[at]! ^ by
+        expect(await refused(bad)).not.toEqual(['another record'])
+      }),
+      { numRuns: tries(400, 60) },
+    )
+  })
 })
