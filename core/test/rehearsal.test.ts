@@ -155,7 +155,7 @@ describe('run on the machine', () => {
   test('a step before what it needs is refused by name', () => {
     const found = film((s) => move(s, 'open', 'cellOut'))
     expect(found[0]).toBe(
-      'refused: “Lift the cell at its plus end with the ribbon” cannot be done here: pommel is before it.',
+      'refused: “Lift the cell at its plus end with the ribbon” cannot be done here: Chassis, resin, one piece is before it.',
     )
   })
   test('taken out while it is alight', () => {

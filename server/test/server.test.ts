@@ -93,6 +93,18 @@ describe('keeping a commission', () => {
         ).toEqual(list.map((x: { id: string }) => x.id).sort())
     }
   })
+  test('what the rack sorts and seeks by are columns that say what the record says', async () => {
+    for (const id of ['reed-warden', 'ember-fair', 'cinder-oath', 'crosswind']) {
+      const { record: r } = (await me.ask('GET', `/commissions/${id}`)).body
+      const [row] = await sql(
+        'SELECT title, job, CAST(deadline AS CHAR) AS deadline, CAST(shipped AS CHAR) AS shipped, place FROM commissions WHERE id = ?',
+        [id],
+      )
+      const place = r.job === 'model' ? 'model' : r.shipped ? 'shipped' : 'open'
+      const says = { title: r.title, job: r.job, deadline: r.deadline ?? null, shipped: r.shipped ?? null, place }
+      expect(row).toEqual(says)
+    }
+  })
   test('the same field changed from an old revision is a conflict that names who changed what; another field is not', async () => {
     const osk = new Visitor(server.url)
     await osk.signIn('osk')

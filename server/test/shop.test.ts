@@ -242,7 +242,14 @@ describe('people', () => {
   })
   test('a role changed or a leaving ends the sessions; a shop keeps an owner', async () => {
     const { v } = await join_(await invite('Ima', 'maker'), 'ima')
-    const all = (await me.ask('GET', '/people')).body.people as { id: string; signIn: string; role: string }[]
+    const all = (await me.ask('GET', '/people')).body.people as {
+      id: string
+      name: string
+      signIn: string
+      role: string
+    }[]
+    const names = all.map((p) => p.name)
+    expect(names).toEqual(names.toSorted((a, b) => a.localeCompare(b, 'en', { sensitivity: 'base' })))
     const id = (s: string) => all.find((p) => p.signIn === s)!.id
     expect((await me.ask('PUT', `/people/${id('ima')}/role`, { role: 'viewer' })).status).toBe(204)
     expect((await v.ask('GET', '/people')).status).toBe(401)

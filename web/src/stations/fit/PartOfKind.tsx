@@ -50,6 +50,8 @@ export function PartOfKind(props: Props) {
 
 function Cell({ saber, part: p, onEdit }: Props) {
   const editSaber = useEditSaber()
+  // One that is wired in is turned by nobody.
+  const said = p.removable || p.leads !== undefined || p.landmark !== undefined
   return (
     <>
       {saber.parts.filter((q) => q.kind === 'cell').length > 1 ? (
@@ -65,24 +67,26 @@ function Cell({ saber, part: p, onEdit }: Props) {
           }
         />
       ) : null}
-      <ChoiceFactField
-        label="goes in first"
-        options={POLES}
-        looked
-        words={(v) => (v === 'plus' ? 'the plus pole' : 'the minus pole')}
-        {...bound(p, onEdit).given('leads')}
-      />
+      {said ? (
+        <ChoiceFactField
+          label="goes in first"
+          options={POLES}
+          looked
+          words={(v) => (v === 'plus' ? 'the plus pole' : 'the minus pole')}
+          {...bound(p, onEdit).given('leads')}
+        />
+      ) : null}
       <FactField label="charged, shipped" of={FittedPart.properties.charged} {...bound(p, onEdit).given('charged')} />
-      <TextCell
-        title="which way round: the landmarks on this saber"
-        span="col-span-2"
-        label="Landmark"
-        placeholder="minus pole first; a plus is cut into the groove"
-        {...bound(p, onEdit).text('landmark')}
-      />
-      <CheckBox checked={!!p.removable} onChange={(on) => onEdit((x) => void (x.removable = on))}>
-        can be taken out
-      </CheckBox>
+      {said ? (
+        <TextCell
+          title="which way round: the landmarks on this saber"
+          span="col-span-2"
+          label="Landmark"
+          placeholder="minus pole first; a plus is cut into the groove"
+          {...bound(p, onEdit).text('landmark')}
+        />
+      ) : null}
+      <ComesOut part={p} onEdit={onEdit} />
       <CheckBox checked={!!p.protected} onChange={(on) => onEdit((x) => void (x.protected = on))}>
         has its own protection
       </CheckBox>
@@ -148,9 +152,17 @@ function Charger({ part: p, onEdit }: Props) {
   )
 }
 
+/** Whether somebody may take it out: a cell to be charged or changed, a chassis for what lies behind it. */
+const ComesOut = ({ part: p, onEdit }: Pick<Props, 'part' | 'onEdit'>) => (
+  <CheckBox checked={!!p.removable} onChange={(on) => onEdit((x) => void (x.removable = on))}>
+    can be taken out
+  </CheckBox>
+)
+
 function Chassis({ part: p, onEdit }: Props) {
   return (
     <>
+      <ComesOut part={p} onEdit={onEdit} />
       <SelectCell
         title="held by"
         label="Held by"
