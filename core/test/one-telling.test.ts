@@ -10,6 +10,7 @@ import fc from 'fast-check'
 import { CHANGES, changed } from './changed'
 import { CHOICES, cleanOrder } from './clean'
 import { drawn, tries } from './drawn'
+import { firstLost } from './follows'
 import { kindOfOrder, ORDERS } from './orders'
 import { TODAY } from './samples'
 
@@ -24,17 +25,6 @@ const close = (t: string) =>
     .toLowerCase()
     .replace(/[^\p{L}\p{N}]+/gu, '')
 const SCREWS = /^(loosen|remove|tighten)$/
-
-/** The first of some words that do not follow each other in a text. */
-function lost(text: string, words: readonly string[]): string | undefined {
-  let at = 0
-  for (const w of words) {
-    const next = text.indexOf(close(w), at)
-    if (next < 0) return w
-    at = next + close(w).length
-  }
-  return undefined
-}
 
 /** What of the script, its captions and the paper is not told as the client's page plays it. */
 function otherwise(c: Commission, language: Language): string[] {
@@ -71,9 +61,9 @@ function inScript(c: Commission, reader: Reader, s: Saber, d: HandoffDocument): 
       const alone = acts.filter((x) => x.ownWords || !x.does.some((a) => SCREWS.test(a.do)))
       const from = text.indexOf(close(beat.say))
       const told = from < 0 ? '' : text.slice(from, from + close(beat.say).length)
-      const first = lost(
+      const first = firstLost(
         told,
-        alone.map((x) => x.text),
+        alone.map((x) => close(x.text)),
       )
       if (from < 0 || first !== undefined) out.push(`${task}: ${first ?? 'not there'}`)
       for (const x of acts) if (!issued.has(x.text)) out.push(`${task}: “${x.text}” was not issued`)

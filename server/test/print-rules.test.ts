@@ -11,6 +11,7 @@ import { LANGUAGES } from '@nubrin/core/units'
 import { say } from '@nubrin/core/words'
 import { chapterLines } from '../../core/src/handoff/lines'
 import { drawn } from '../../core/test/drawn'
+import { firstLost } from '../../core/test/follows'
 import { kindOfOrder, ORDERS } from '../../core/test/orders'
 import { TODAY } from '../../core/test/samples'
 import { handoffPdf } from '../src/handoff/pdf'
@@ -145,46 +146,40 @@ function alone(words: readonly Word[], foot: number): string[] {
     .filter((h) => !words.some((w) => w.page === h.page && w.top > h.top + h.high && w.top < foot))
     .map((h) => `${h.text} on page ${h.page}`)
 }
+/** The words of a paper without what differs between lines. */
+const closed = (t: string) => t.normalize('NFKC').replace(/[^\p{L}\p{N}]+/gu, '')
+/** What does not follow on paper from any place at which something begins; undefined where it does from one. */
+function lostAfter(paper: string, start: string, words: readonly string[]): string | undefined {
+  // Where the same title stands in the contents the acts do not follow it.
+  const starts = [...paper.matchAll(new RegExp(closed(start) || '$', 'g'))].map((m) => m.index)
+  const lost = starts.map((from) => firstLost(paper, words.map(closed), from))
+  return lost.includes(undefined) ? undefined : (lost.at(-1) ?? 'not there')
+}
 /** Acts of a procedure that do not follow each other on paper as they are issued. */
 function outOfOrder(document: HandoffDocument, file: string): string[] {
-  const close = (t: string) => t.normalize('NFKC').replace(/[^\p{L}\p{N}]+/gu, '')
-  const paper = close(run('pdftotext', '-raw', file, '-'))
+  const paper = closed(run('pdftotext', '-raw', file, '-'))
   const blocks = document.chapters.flatMap((ch) => ch.blocks.flatMap((b) => (b.kind === 'steps' ? [b] : [])))
   return blocks.flatMap((b) => {
     const p = document.procedures.filter((x) => x.saber === b.saber)[b.procedure!]!
     const acts = p.acts.slice((b.first ?? 1) - 1).slice(0, b.steps.length)
-    // Where the same title stands in the contents the acts do not follow it.
-    const starts = [...paper.matchAll(new RegExp(close(b.title), 'g'))].map((m) => m.index)
-    const follows = (from: number) => {
-      let at = from
-      for (const x of acts) {
-        at = paper.indexOf(close(x.text), at)
-        if (at < 0) return x.text
-      }
-      return undefined
-    }
-    const left = starts.map(follows)
-    return left.includes(undefined) ? [] : [`${b.title}: ${left.at(-1) ?? 'not there'}`]
+    const lost = lostAfter(
+      paper,
+      b.title,
+      acts.map((x) => x.text),
+    )
+    return lost === undefined ? [] : [`${b.title}: ${lost}`]
   })
 }
 /** Acts of what is opened first, and what to mind at them, that do not follow each other on one sheet as they are issued. */
 function notOnSheet(document: HandoffDocument, file: string): string[] {
-  const close = (t: string) => t.normalize('NFKC').replace(/[^\p{L}\p{N}]+/gu, '')
-  const paper = close(run('pdftotext', '-raw', file, '-'))
+  const paper = closed(run('pdftotext', '-raw', file, '-'))
   const sabers = [...new Set(document.procedures.map((p) => p.saber))]
   return sabers.flatMap((id) => {
     const mine = document.procedures.filter((p) => p.saber === id && !p.cannot)
     const first = ['cell', 'card', 'port', 'show'].flatMap((g) => mine.filter((p) => p.goal === g))[0]
     const words = (first?.acts ?? []).flatMap((x) => [x.text, ...(x.caution ? [x.caution] : [])])
-    const starts = [...paper.matchAll(new RegExp(close(words[0] ?? '') || '$', 'g'))].map((m) => m.index)
-    const lost = starts.map((from) => {
-      let at = from
-      return words.find((w) => {
-        at = paper.indexOf(close(w), at)
-        return at < 0
-      })
-    })
-    return lost.includes(undefined) ? [] : [`${id}: ${lost.at(-1) ?? words[0]}`]
+    const lost = lostAfter(paper, words[0] ?? '', words)
+    return lost === undefined ? [] : [`${id}: ${lost}`]
   })
 }
 /** Words of a document that are not on paper. */

@@ -1,16 +1,5 @@
-export type { Unused } from './lay'
-export {
-  lookedAt,
-  lookThrough,
-  marksOf,
-  type Piece,
-  type Possible,
-  piecesOf,
-  proceduresOf,
-  saidOf,
-  statesOf,
-  type Told,
-  type ToldAct,
-  withoutGoal,
-} from './procedures'
+export { type Unused, WHY_UNUSED } from './lay'
+export { lookedAt, lookThrough, marksOf } from './looked'
+export { type Piece, piecesOf } from './pieces'
+export { type Possible, proceduresOf, saidOf, statesOf, type Told, type ToldAct, withoutGoal } from './procedures'
 export { moved, ownAfter, procedureIn, saysNothing, stepFor } from './say'

@@ -16,6 +16,12 @@ export interface Unused {
   step: Step
   why: 'gone' | 'refused' | 'order'
 }
+/** Why something that is said is not used, for the maker. */
+export const WHY_UNUSED: Readonly<Record<Unused['why'], string>> = {
+  gone: 'the way does not go there any more',
+  refused: 'it cannot be carried out like this',
+  order: 'it cannot be done in this order',
+}
 
 /** A plan with what the maker says laid over it. */
 export interface LaidOut {
@@ -30,6 +36,14 @@ export interface LaidOut {
 interface Asked {
   step: Step
   act: Act | undefined
+}
+/** A plan, what is said of it, which act each thing said is about, and what could not be used so far. */
+interface Laying {
+  a: Assembly
+  e: Extract<Errand, { ok: true }>
+  asked: readonly Asked[]
+  at: ReadonlyMap<Step, Laid>
+  unused: Unused[]
 }
 
 const SCREWED: ReadonlySet<Act['do']> = new Set(['loosen', 'remove'])
@@ -90,8 +104,8 @@ export function lay(
   const e = byHisBodies(a, rest, g, asked, planned)
   const unused: Unused[] = []
   const { list, at } = matched(a, e, asked, unused)
-  const ordered = inHisOrder(a, e, list, asked, at, unused)
-  const acts = withHisOwn(a, e, ordered, asked, at, unused)
+  const laying = { a, e, asked, at, unused }
+  const acts = withHisOwn(laying, inHisOrder(laying, list))
   return { ok: true, from: e.from, acts, turn: acts.filter((x) => !x.back).length, risk: e.risk, unused }
 }
 
@@ -115,14 +129,7 @@ function matched(a: Assembly, e: Possible, asked: readonly Asked[], unused: Unus
 }
 
 /** The same acts in his order, each half for itself, where that can be carried out. */
-function inHisOrder(
-  a: Assembly,
-  e: Possible,
-  list: readonly Laid[],
-  asked: readonly Asked[],
-  at: ReadonlyMap<Step, Laid>,
-  unused: Unused[],
-): Laid[] {
+function inHisOrder({ a, e, asked, at, unused }: Laying, list: readonly Laid[]): Laid[] {
   let out = [...list]
   for (const back of [false, true]) {
     const said = asked.flatMap(({ step }) => {
@@ -139,15 +146,18 @@ function inHisOrder(
   return out
 }
 
+/** One of his own put in where it stands: after what is before it in its half, else where that begins. */
+function putIn(out: Laid[], last: Laid | undefined, x: { act?: Act; does: readonly Act[]; step: Step }): Laid {
+  const turn = out.findIndex((y) => y.back)
+  const back = x.step.back === true || last?.back === true
+  const start = back ? (turn < 0 ? out.length : turn) : 0
+  const own: Laid = { ...x, back }
+  out.splice(last && last.back === back ? out.indexOf(last) + 1 : start, 0, own)
+  return own
+}
+
 /** With his own acts, each after what stands before it; those that change something only where all of them together do no harm. */
-function withHisOwn(
-  a: Assembly,
-  e: Possible,
-  list: readonly Laid[],
-  asked: readonly Asked[],
-  at: ReadonlyMap<Step, Laid>,
-  unused: Unused[],
-): Laid[] {
+function withHisOwn({ a, e, asked, at, unused }: Laying, list: readonly Laid[]): Laid[] {
   const put = (among: (x: Asked) => boolean): Laid[] => {
     const out = [...list]
     let last: Laid | undefined
@@ -158,17 +168,8 @@ function withHisOwn(
         continue
       }
       if (!among(x)) continue
-      const turn = out.findIndex((y) => y.back)
-      const back = x.step.back === true || last?.back === true
-      const start = back ? (turn < 0 ? out.length : turn) : 0
-      const own: Laid = {
-        ...(x.act ? { act: x.act } : {}),
-        does: x.act ? [x.act] : (x.step.does ?? []),
-        step: x.step,
-        back,
-      }
-      out.splice(last && last.back === back ? out.indexOf(last) + 1 : start, 0, own)
-      last = own
+      const own = x.act ? { act: x.act, does: [x.act] } : { does: x.step.does ?? [] }
+      last = putIn(out, last, { ...own, step: x.step })
     }
     return out
   }
@@ -224,12 +225,7 @@ export function upon(
       unused.push({ step, why: act ? 'gone' : 'refused' })
       continue
     }
-    const turn = acts.findIndex((x) => x.back)
-    const back = step.back === true || last?.back === true
-    const start = back ? (turn < 0 ? acts.length : turn) : 0
-    const own: Laid = { does: [], step, back }
-    acts.splice(last && last.back === back ? acts.indexOf(last) + 1 : start, 0, own)
-    last = own
+    last = putIn(acts, last, { does: [], step })
   }
   return { acts, unused }
 }

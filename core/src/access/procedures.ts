@@ -12,13 +12,13 @@ import {
   run,
   runAll,
   type State,
-  toldBlade,
   type Wording,
   wordsOf,
 } from '../machine'
-import { type Act, byId, own, type Procedure, partsOfRef, type Saber, type Step, TASKS, type Task } from '../record'
+import { type Act, byId, own, type Procedure, partsOfRef, type Saber, type Step } from '../record'
 import { dayText, MAKER, type Reader } from '../units'
 import { say, whether } from '../words'
+import { keyOfAct, keyOfStep } from './keys'
 import { type Laid, type LaidOut, lay, type Unused, upon } from './lay'
 
 /** An act of a procedure as it is told: what is done, in words for its reader, and what the machine carries out for it. */
@@ -133,7 +133,7 @@ function bySwap(
   }
 }
 
-const isAbout = (p: Procedure, g: Pick<Goal, 'kind' | 'at'>): boolean =>
+export const isAbout = (p: Procedure, g: Pick<Goal, 'kind' | 'at'>): boolean =>
   p.goal === g.kind && (p.at === g.at || p.at === undefined)
 
 /** Every row in which the record speaks of a goal: one, or as many as have begun to speak of it at the same time. */
@@ -153,18 +153,13 @@ export const withoutGoal = (s: Saber): Procedure[] => {
   return s.access.filter((p) => !all.some((x) => isAbout(p, x.goal)))
 }
 
-const keyOfAct = (x: Act) => `${x.do} ${x.at}`
 /** By what an act is known again: what is done to which thing; one of the maker's own by itself. */
-const keyOf = (x: Laid) => (x.act ? keyOfAct(x.act) : `step:${x.step!.id}`)
+const keyOf = (x: Laid) => (x.act ? keyOfAct(x.act) : keyOfStep(x.step!))
 /** By what an act is the same at two goals: a screw that is turned back into an empty socket is not one that holds a blade. */
 const like = (g: Goal, x: Laid): string => {
   const empties = g.kind === 'bladeOut' || g.kind === 'plugOut'
   return empties && x.act?.do === 'tighten' ? `${keyOf(x)} kept` : keyOf(x)
 }
-/** The same with the way that it goes, by which it is known to have changed. */
-const markOfAct = (x: Pick<ToldAct, 'key' | 'does'>): string =>
-  [x.key, ...x.does.map((d) => [d.how, d.towards, d.leads].filter(Boolean).join(' '))].join(' ').trim().slice(0, 160)
-
 /**
  * Every procedure of a saber for its reader: the machine's plan to each goal and back, with what the maker says laid over it.
  * What is said of an act at one goal is told of it at every other that says nothing itself.
@@ -193,11 +188,8 @@ function inWords(reader: Reader, s: Saber, machine: Machine, all: readonly Plann
       state = runAll(machine.assembly, state, x.does).state
       return worded(reader, s, machine, x, x.step ?? (x.act && elsewhere.get(like(p.goal, x))), before)
     })
-    return {
-      ...p,
-      acts: [...preface(reader, s, machine, p), ...acts],
-      turn: p.turn + preface(reader, s, machine, p).length,
-    }
+    const dark = preface(reader, s, machine, p)
+    return { ...p, acts: [...dark, ...acts], turn: p.turn + dark.length }
   })
 }
 
@@ -278,84 +270,6 @@ function cautionOf(reader: Reader, said: Step | undefined, caution: string | und
     ? say(reader, 'step.irreversible', { who: c?.who ?? '', on: dayText(reader, c?.on ?? ''), agreed: whether(c) })
     : ''
   return [caution, undone].filter((x) => x).join(' ')
-}
-
-/** A piece of one or several procedures, told and filmed in one breath. */
-export interface Piece {
-  task: Task
-  acts: readonly ToldAct[]
-}
-
-/** The pieces in which the procedures of a saber are told: what was told already is not told again. */
-export function piecesOf(s: Saber, all: readonly Told[]): Piece[] {
-  const done = all.flatMap((p) => (p.ok && p.goal.hands === 'client' ? [p] : []))
-  const one = (kind: Goal['kind'], at?: Body) => done.find((p) => p.goal.kind === kind && (!at || p.goal.at === at))
-  // That it is dark and without current is a piece of its own.
-  const plain = (p: Possible | undefined) =>
-    (p?.acts ?? []).filter((x, i) => !(x.key === 'dark' || (i === 0 && x.does[0]?.do === 'cut' && p!.acts.length > 1)))
-  const blades = (kind: 'bladeIn' | 'bladeOut') => s.hilt.sockets.flatMap((k) => plain(one(kind, toldBlade(s, k))))
-  const main = one('cell') ?? one('card') ?? one('open')
-  const out = main ? wantedOf(main.goal) : []
-  const wants = (x: ToldAct) => x.does.some((d) => out.includes(d.at as Body))
-  const there = plain(main).filter((x) => !x.back)
-  const back = plain(main).filter((x) => x.back)
-  const [from, to] = [there.findIndex(wants), back.findLastIndex(wants)]
-  const opened = from < 0 ? there : there.slice(0, from)
-  const shut = main?.goal.kind === 'open' ? plain(one('close')) : back.slice(to + 1)
-  const [taken, put] = from < 0 ? [[], []] : [there.slice(from), back.slice(0, to + 1)]
-  const known = new Set([...opened, ...taken, ...put, ...shut].map((x) => x.key))
-  const beyond = (p: Possible) => plain(p).filter((x) => !known.has(x.key))
-  const rest = (kind: Goal['kind']) => done.filter((p) => p.goal.kind === kind).flatMap(beyond)
-  const acts: Record<Task, readonly ToldAct[]> = {
-    powerOn: plain(one('powerOn')),
-    powerOff: plain(one('powerOff')),
-    ...{ bladeIn: blades('bladeIn'), bladeOut: blades('bladeOut') },
-    ...{ open: opened, close: shut },
-    ...{ cellOut: main?.goal.kind === 'cell' ? taken : [], cellIn: main?.goal.kind === 'cell' ? put : [] },
-    card: main?.goal.kind === 'card' ? [...taken, ...put] : rest('card'),
-    ...{ charge: rest('charge'), port: rest('port'), show: rest('show') },
-  }
-  // What is opened for nothing is told nobody.
-  const inside = ['cellOut', 'card', 'port', 'show', 'charge'] as const
-  const opens = main?.goal.kind !== 'open' || inside.some((t) => acts[t].length)
-  return TASKS.flatMap((task) =>
-    acts[task].length && (opens || (task !== 'open' && task !== 'close')) ? [{ task, acts: acts[task] }] : [],
-  )
-}
-const wantedOf = (g: Goal): readonly Body[] => g.out ?? (g.at && g.kind !== 'open' ? [g.at] : [])
-
-/** The acts of a procedure by what they are known again; that the blade is dark is asked everywhere. */
-export const marksOf = (p: Pick<Possible, 'acts'>): string[] => p.acts.filter((x) => x.key !== 'dark').map(markOfAct)
-
-/** Whether a procedure has been looked through as it is now; else which acts came and which went since. */
-export function lookedAt(p: Told): { is: 'drafted' | 'looked' | 'changed'; came: string[]; gone: string[] } {
-  const was = p.said?.looked?.acts
-  const now = p.ok ? marksOf(p) : []
-  if (!was) return { is: 'drafted', came: [], gone: [] }
-  const came = now.filter((k) => !was.includes(k))
-  const gone = was.filter((k) => !now.includes(k))
-  return { is: came.length || gone.length || String(was) !== String(now) ? 'changed' : 'looked', came, gone }
-}
-
-/**
- * What the record says of its procedures once somebody has looked through them as they are now: all of a client's, or those that
- * are asked for. What was said of them stays; one of which nothing was said begins with an id of its own.
- */
-export function lookThrough(
-  s: Saber,
-  by: { who: string; on: string },
-  newId: () => string,
-  asked: (g: Goal) => boolean = (g) => g.hands === 'client',
-): Procedure[] {
-  const out = [...s.access]
-  for (const p of proceduresOf(MAKER, s)) {
-    if (!p.ok || !asked(p.goal)) continue
-    const looked = { ...by, acts: marksOf(p) }
-    const i = out.findLastIndex((x) => isAbout(x, p.goal))
-    if (i >= 0) out[i] = { ...out[i]!, looked }
-    else out.push({ id: newId(), goal: p.goal.kind, ...(p.goal.at ? { at: p.goal.at } : {}), steps: [], looked })
-  }
-  return out
 }
 
 /** A procedure in acts, each tried where it stands: how the saber lies before each and at the end. */

@@ -1,4 +1,5 @@
 import type { Act, Procedure, Saber, Step } from '../record'
+import { keyOfStep } from './keys'
 import { type Possible, rowsOf, saidOf, type Told } from './procedures'
 
 /** What is said of a procedure in a record that is being changed, in one row; begun where nothing is said yet. */
@@ -14,10 +15,9 @@ export function procedureIn(s: Saber, { goal }: Pick<Told, 'goal'>, newId: () =>
   return begun
 }
 
-const keyOf = (x: Step): string => (x.act ? `${x.act.do} ${x.act.at}` : `step:${x.id}`)
 const find = (p: Procedure, t: Possible, key: string): Step | undefined => {
   const id = t.acts.find((x) => x.key === key)?.step
-  return p.steps.find((x) => (id ? x.id === id : keyOf(x) === key))
+  return p.steps.find((x) => (id ? x.id === id : keyOfStep(x) === key))
 }
 
 /** What is said of an act, begun where nothing is: it stands among the others as the acts do. */
@@ -32,7 +32,7 @@ export function stepFor(p: Procedure, t: Possible, key: string, newId: () => str
       t.acts.findIndex((x) => x.key === key),
     )
     .map((x) => x.key)
-  const place = p.steps.findLastIndex((x) => before.includes(keyOf(x))) + 1
+  const place = p.steps.findLastIndex((x) => before.includes(keyOfStep(x))) + 1
   p.steps.splice(place, 0, begun)
   return begun
 }

@@ -1,5 +1,5 @@
 import { cropped, drawSection, numbered, type Scene } from '../drawing'
-import { type Apart, apartIn, machineOf, runAll, type State } from '../machine'
+import { type Apart, apartIn, machineOf, OPENED, runAll, type State } from '../machine'
 import { colourOf, type Ref, type Saber } from '../record'
 import type { Reader } from '../units'
 import type { FrozenProcedure } from './procedures'
@@ -31,10 +31,9 @@ export function statesIn(s: Saber, p: FrozenProcedure): State[] {
   return out
 }
 
-const FAR: readonly FrozenProcedure['goal'][] = ['cell', 'card', 'port', 'show']
 /** The procedure by which a client opens it furthest; undefined where nothing comes out by his hands. */
 export const farthestOf = (all: readonly FrozenProcedure[], saber: string): FrozenProcedure | undefined =>
-  FAR.flatMap((goal) => all.filter((p) => p.saber === saber && p.goal === goal && p.turn > 0))[0]
+  OPENED.flatMap((goal) => all.filter((p) => p.saber === saber && p.goal === goal && p.turn > 0))[0]
 
 /** A saber as far apart as its client takes it, numbered as his hands go. */
 export function takenApart(reader: Reader, s: Saber, p: FrozenProcedure, size: Size): Scene {

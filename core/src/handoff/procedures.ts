@@ -1,5 +1,5 @@
 import { type Possible, proceduresOf, type Told, type ToldAct } from '../access'
-import { type Goal, goalText, type State, toldBlade } from '../machine'
+import { type Goal, goalText, OPENED, type State, toldBlade } from '../machine'
 import { type Act, type Commission, type GoalKind, refTo, type Saber } from '../record'
 import type { Reader } from '../units'
 import { say, whether } from '../words'
@@ -45,15 +45,21 @@ function waitOf(x: ToldAct): Wait | undefined {
 }
 
 /** What to mind, with what is recorded beside the maker's own words. */
-export const noted = (x: ToldAct): string => [x.recorded, x.caution].filter((t) => t).join(' ')
+const noted = (x: ToldAct): string => [x.recorded, x.caution].filter((t) => t).join(' ')
+
+/** An act as it is read. */
+export const readAct = (x: ToldAct): Pick<FrozenAct, 'text' | 'tool' | 'caution' | 'cue'> => ({
+  text: x.text,
+  ...(x.tool ? { tool: x.tool } : {}),
+  ...(noted(x) ? { caution: noted(x) } : {}),
+  ...(x.cue ? { cue: x.cue } : {}),
+})
 
 const frozenAct = (x: ToldAct): FrozenAct => {
   const waits = waitOf(x)
+  const { text, ...more } = readAct(x)
   return {
-    ...{ text: x.text, direction: x.direction, does: [...x.does] },
-    ...(x.tool ? { tool: x.tool } : {}),
-    ...(noted(x) ? { caution: noted(x) } : {}),
-    ...(x.cue ? { cue: x.cue } : {}),
+    ...{ text, direction: x.direction, does: [...x.does], ...more },
     ...(x.place ? { place: x.place } : {}),
     ...(waits ? { waits } : {}),
   }
@@ -63,7 +69,7 @@ const frozenAct = (x: ToldAct): FrozenAct => {
 const forClient = (all: readonly Told[]) => all.filter((p) => p.goal.hands === 'client')
 
 /** What its client reads of a procedure that is not for his hands: why, as far as he can see it, and who does it. */
-export const cannotText = (reader: Reader, p: Extract<Told, { ok: false }>): string =>
+const cannotText = (reader: Reader, p: Extract<Told, { ok: false }>): string =>
   say(reader, 'page.cannot', { live: whether(p.blocked.some((b) => b.code === 'live')) })
 
 /** Every procedure of a saber that its client meets, as it is issued. */
@@ -81,6 +87,9 @@ export function frozenOf(reader: Reader, s: Saber): FrozenProcedure[] {
   })
 }
 
+/** The order in which things are done first; light and dark are controls, the others procedures. */
+export const FIRST = { cell: 1, charge: 2, bladeIn: 3, powerOn: 4, light: 5, dark: 6, powerOff: 7 } as const
+
 /**
  * The procedures of a saber with what is done first: the cell in where it travels apart, charged, the blade in, switched on; light
  * and dark come before the last, which is cut again.
@@ -94,11 +103,8 @@ export function withFirst(
   const apart = c.packing.some((k) => s.parts.some((p) => p.kind === 'cell' && k.key === refTo('part', p.id)))
   const told = new Set<string>(s.hilt.sockets.map((k) => toldBlade(s, k)))
   const n = (p: FrozenProcedure): number | undefined => {
-    if (p.cannot) return undefined
-    if (p.goal === 'cell') return apart ? 1 : undefined
-    if (p.goal === 'charge') return 2
-    if (p.goal === 'bladeIn') return told.has(p.at ?? '') ? 3 : undefined
-    return p.goal === 'powerOn' ? 4 : p.goal === 'powerOff' ? 7 : undefined
+    const left = p.cannot || (p.goal === 'cell' && !apart) || (p.goal === 'bladeIn' && !told.has(p.at ?? ''))
+    return left ? undefined : (FIRST as Partial<Record<GoalKind, number>>)[p.goal]
   }
   return all.map((p) => {
     const at = n(p)
@@ -115,7 +121,6 @@ export interface OnPaper {
   skips: [there: number, back: number]
   like?: Goal
 }
-const OPENED: readonly GoalKind[] = ['cell', 'card', 'port', 'show']
 
 /** The procedures of some goals as they stand on paper. */
 export function onPaper(reader: Reader, s: Saber, kinds: readonly GoalKind[]): OnPaper[] {

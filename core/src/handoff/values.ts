@@ -4,7 +4,7 @@ import { layOut } from '../room'
 import { formatNumber, mmAndInch, type Reader } from '../units'
 import { say } from '../words'
 import type { Block } from './block'
-import { frozenOf, noted, onPaper } from './procedures'
+import { frozenOf, onPaper, readAct } from './procedures'
 
 /** A computed value as it prints: plain, about, or what is missing for it. */
 export const asText = (reader: Reader, c: Calculated, digits = 0): { value: string; about?: boolean } => {
@@ -51,10 +51,7 @@ export function stepsOf(reader: Reader, s: Saber, kinds: readonly GoalKind[]): B
       ...(back ? { tail: say(reader, 'steps.closeAs', { like: title!, n: back }) } : {}),
       ...(told.turn < told.acts.length ? { turn: told.turn - there } : {}),
       steps: acts.map((x) => ({
-        text: x.text,
-        ...(x.tool ? { tool: x.tool } : {}),
-        ...(noted(x) ? { caution: noted(x) } : {}),
-        ...(x.cue ? { cue: x.cue } : {}),
+        ...readAct(x),
         ...(x.ownWords && x.place ? { place: orNotRecorded(reader, nameOf(s, x.place)) } : {}),
       })),
     }

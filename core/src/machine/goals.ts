@@ -21,6 +21,9 @@ export interface Goal {
   through?: Body[]
 }
 
+/** What a client opens it for, what he needs most first; blades, plugs and charging stand for themselves. */
+export const OPENED: readonly GoalKind[] = ['cell', 'card', 'port', 'show']
+
 /** The blade that is told of at a socket: one that ships, else one that is bought, else any; the socket where none is recorded. */
 export function toldBlade(s: Saber, socket: Socket): Body {
   const here = s.blades.filter((b) => b.socket === socket.id && b.kind !== 'inHilt' && b.kind !== 'plug')
@@ -113,7 +116,7 @@ function before(a: Assembly, rest: State, g: Goal): State {
     case 'powerOn':
       return rest
     case 'charge':
-      return g.at && !g.out && !g.through && !a.sockets?.includes(g.at) ? rest : on
+      return g.at && !g.out && !g.through && wantsCurrent(a, g.at) ? rest : on
     case 'bladeIn':
       // With the plug in, where there is one.
       return rest.off.includes(g.at!) ? on : { ...on, off: [...others, g.at!] }
@@ -133,9 +136,12 @@ function dead(a: Assembly, st: State): { acts: Act[]; st: State } {
   return { acts: [{ do: 'cut', at: refTo('part', a.cutter.part) }], st: { ...st, cut: true } }
 }
 
-/** What gives a port its current before something is put into it: one that is not plugged into dead, and is. */
+/** Whether a port is not plugged into dead. */
+const wantsCurrent = (a: Assembly, port: Body): boolean => !a.sockets?.includes(port)
+
+/** What gives a port its current before something is put into it, where it wants it and has none. */
 function currentFor(a: Assembly, st: State, port: Body): { acts: Act[]; st: State } {
-  if (!a.cutter || !st.cut || a.sockets?.includes(port)) return { acts: [], st }
+  if (!a.cutter || !st.cut || !wantsCurrent(a, port)) return { acts: [], st }
   return { acts: [{ do: 'restore', at: refTo('part', a.cutter.part) }], st: { ...st, cut: false } }
 }
 

@@ -1,16 +1,13 @@
 import { proceduresOf } from '../access'
-import { type Goal, goalText } from '../machine'
+import { goalText, OPENED } from '../machine'
 import type { Ref, Saber } from '../record'
 import type { Reader } from '../units'
 import { say } from '../words'
 import type { Planned } from './planned'
 
-/** What a client will open the saber for; blades, plugs and charging have tests of their own. */
-const OPENED: ReadonlySet<Goal['kind']> = new Set(['cell', 'card', 'port', 'show'])
-
 /** Every way in that the client has, gone there and back once on the saber itself, by the acts that the machine finds. */
 export function errandTests(reader: Reader, s: Saber): Planned[] {
-  const all = proceduresOf(reader, s).filter((p) => OPENED.has(p.goal.kind) && p.goal.hands === 'client')
+  const all = proceduresOf(reader, s).filter((p) => OPENED.includes(p.goal.kind) && p.goal.hands === 'client')
   const goals = all.map((p) => p.goal)
   return all.flatMap((p) => {
     const { at, kind } = p.goal

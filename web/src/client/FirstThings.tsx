@@ -1,12 +1,8 @@
 import { gestureText, rowOfMap } from '@nubrin/core/controls'
-import type { FrozenProcedure } from '@nubrin/core/handoff'
+import { FIRST, type FrozenProcedure } from '@nubrin/core/handoff'
 import type { Saber } from '@nubrin/core/record'
 import { say } from '@nubrin/core/words'
 import { useReader } from '../base/reader'
-
-/** It is lit and dark again after it has power and its blade, and before that is cut. */
-const LIGHT = 5
-const DARK = 6
 
 /** The few things to do first, in the order in which hands do them: mind the cautions, cell, charge, blade, power, light, dark, cut again. */
 export function FirstThings({
@@ -26,8 +22,12 @@ export function FirstThings({
   const [on, off] = [row('ignite'), row('retract')]
   const things: { n: number; text: string; open?: FrozenProcedure }[] = [
     ...procedures.flatMap((p) => (p.first ? [{ ...p.first, open: p }] : [])),
-    ...(on ? [{ n: LIGHT, text: say(reader, 'page.firstLight', { gesture: gestureText(reader, saber, on) }) }] : []),
-    ...(off ? [{ n: DARK, text: say(reader, 'page.firstDark', { gesture: gestureText(reader, saber, off) }) }] : []),
+    ...(on
+      ? [{ n: FIRST.light, text: say(reader, 'page.firstLight', { gesture: gestureText(reader, saber, on) }) }]
+      : []),
+    ...(off
+      ? [{ n: FIRST.dark, text: say(reader, 'page.firstDark', { gesture: gestureText(reader, saber, off) }) }]
+      : []),
   ]
   const link = 'text-left underline decoration-dotted'
   return (

@@ -1,15 +1,10 @@
+import { WHY_UNUSED } from '../../access'
 import type { GoalKind } from '../../record'
 import { MAKER } from '../../units'
 import { say, whether } from '../../words'
 import type { WordsOf } from '../check'
 import type * as rules from '../checks/access'
 import { listed } from '../text'
-
-const UNUSED = {
-  gone: 'the way does not go there any more.',
-  refused: 'it cannot be carried out like this.',
-  order: 'it cannot be done in this order.',
-} as const
 
 const VERBS: Readonly<Record<string, string>> = {
   ...{
@@ -105,7 +100,7 @@ export const accessWords: WordsOf<typeof rules> = {
       }),
       unused: (p) => ({
         title: `${goalOf(p.goal)}: something said is not used`,
-        detail: `“${p.text || (p.act ? actText(p.act) : '')}”: ${UNUSED[p.why]}`,
+        detail: `“${p.text || (p.act ? actText(p.act) : '')}”: ${WHY_UNUSED[p.why]}.`,
         remedy: 'Say it of the act that is there now, or remove it.',
       }),
       unsaid: (p) => ({

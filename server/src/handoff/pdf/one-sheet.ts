@@ -10,11 +10,10 @@ import { BRASS, bold, chapter, quiet, small, text } from './style'
 
 type Step = { text: string; tool?: string; caution?: string }
 /** An act as it is read on one sheet: what is done, with what, and what to mind. */
-const stepText = (s: Step) =>
-  [s.tool ? `${s.text} (${s.tool})` : s.text, s.caution]
-    .filter(Boolean)
-    .join('. ')
-    .replace(/([.!?])\. /g, '$1 ')
+function stepText({ text, tool, caution }: Step): string {
+  const words = tool ? `${text} (${tool})` : text
+  return caution ? `${words}${/[.!?]$/.test(words) ? '' : '.'} ${caution}` : words
+}
 
 /** A, B, C …; from the 27th on a number. */
 const letter = (i: number) => (i < 26 ? String.fromCharCode(65 + i) : `${i + 1}`)

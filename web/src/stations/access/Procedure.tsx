@@ -1,21 +1,21 @@
 import {
   lookedAt,
-  lookThrough,
   ownAfter,
   type Possible,
   procedureIn,
   type Told,
   type ToldAct,
+  WHY_UNUSED,
 } from '@nubrin/core/access'
 import { blockedText, type Choice } from '@nubrin/core/machine'
 import type { Saber } from '@nubrin/core/record'
 import { dayText, MAKER } from '@nubrin/core/units'
 import type { KeyboardEvent } from 'react'
-import { freshId, todayIso } from '../../data'
+import { freshId } from '../../data'
 import { AddLine, Mark, RemoveButton } from '../../kit'
 import { useEditSaber, useRemove } from '../../store/commission'
-import { useSession } from '../../store/session'
 import { ActSheet } from './ActSheet'
+import { useLookThrough } from './useLookThrough'
 import { Ways } from './Ways'
 
 const DIRECTION = {
@@ -93,8 +93,7 @@ export function Procedure({ saber, told: p, n, words, choices, onStep, onLight }
 
 /** Who has gone through it and when; drafted and changed ones ask for it, and say what came and what went. */
 function LookedAt({ saber, told: p }: { saber: Saber; told: Possible }) {
-  const editSaber = useEditSaber()
-  const me = useSession((s) => s.person?.name ?? '')
+  const look = useLookThrough(saber)
   const { is, came, gone } = lookedAt(p)
   const looked = p.said?.looked
   const names = (keys: readonly string[]) => keys.map((k) => p.acts.find((x) => k.startsWith(x.key))?.text ?? k)
@@ -111,18 +110,7 @@ function LookedAt({ saber, told: p }: { saber: Saber; told: Possible }) {
         <button
           type="button"
           className="btn ml-auto"
-          onClick={() =>
-            editSaber(
-              'looked through',
-              (s) =>
-                void (s.access = lookThrough(
-                  saber,
-                  { who: me, on: todayIso() },
-                  freshId,
-                  (g) => g.kind === p.goal.kind && g.at === p.goal.at,
-                )),
-            )
-          }
+          onClick={() => look((g) => g.kind === p.goal.kind && g.at === p.goal.at)}
         >
           I have gone through it
         </button>
@@ -236,12 +224,6 @@ function ActRow({
   )
 }
 
-const WHY = {
-  gone: 'the way does not go there any more',
-  refused: 'it cannot be carried out like this',
-  order: 'it cannot be done in this order',
-} as const
-
 /** What was said once and hangs on nothing any more: kept until somebody takes it away. */
 function NotUsed({ told: p }: { told: Told }) {
   const remove = useRemove()
@@ -255,7 +237,7 @@ function NotUsed({ told: p }: { told: Told }) {
             <Mark level="caution" size={14} />
             <span className="min-w-0 flex-1">
               {step.text ?? `${step.act?.do ?? ''} ${step.act?.at ?? ''}`}{' '}
-              <span className="text-quiet">({WHY[why]})</span>
+              <span className="text-quiet">({WHY_UNUSED[why]})</span>
             </span>
             <RemoveButton
               what={`what is said: ${step.text ?? step.act?.do ?? ''}`}

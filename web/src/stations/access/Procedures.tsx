@@ -1,16 +1,15 @@
-import { lookedAt, lookThrough, proceduresOf, statesOf, type Told, type ToldAct } from '@nubrin/core/access'
+import { lookedAt, proceduresOf, statesOf, type Told, type ToldAct } from '@nubrin/core/access'
 import { apartIn, choicesOf, goalText, machineOf } from '@nubrin/core/machine'
 import { MAKER } from '@nubrin/core/units'
 import { useEffect, useMemo, useState } from 'react'
 import { later } from '../../base/later'
-import { freshId, todayIso } from '../../data'
 import { Mark } from '../../kit'
 import { wayOf } from '../../play'
-import { useBench, useEditSaber, useLight, useSaber } from '../../store/commission'
-import { useSession } from '../../store/session'
+import { useBench, useLight, useSaber } from '../../store/commission'
 import { Lying } from './Lying'
 import { Poles } from './Poles'
 import { Procedure } from './Procedure'
+import { useLookThrough } from './useLookThrough'
 
 const Joints = later(() => import('./Joints').then((m) => m.Joints))
 
@@ -114,8 +113,7 @@ function GoalRow({ told: p, words, here, onPick }: { told: Told; words: string; 
 /** Stands behind every procedure in one deed, as they are drafted and said now. */
 function LookAll() {
   const saber = useSaber()
-  const editSaber = useEditSaber()
-  const me = useSession((s) => s.person?.name ?? '')
+  const look = useLookThrough(saber)
   const left = useMemo(
     () =>
       proceduresOf(MAKER, saber).filter((p) => p.ok && p.goal.hands === 'client' && lookedAt(p).is !== 'looked').length,
@@ -123,13 +121,7 @@ function LookAll() {
   )
   if (!left) return <p className="text-quiet mt-2">All of them looked through as they are.</p>
   return (
-    <button
-      type="button"
-      className="btn mt-3 w-full"
-      onClick={() =>
-        editSaber('looked through', (s) => void (s.access = lookThrough(saber, { who: me, on: todayIso() }, freshId)))
-      }
-    >
+    <button type="button" className="btn mt-3 w-full" onClick={() => look()}>
       I have looked through all ({left} left)
     </button>
   )

@@ -1,11 +1,10 @@
-import { proceduresOf } from '../../../access'
-import { assemblyOf, goalText } from '../../../machine'
+import { assemblyOf, OPENED } from '../../../machine'
 import { nameOf, type Saber } from '../../../record'
 import type { Reader } from '../../../units'
 import { say } from '../../../words'
 import type { Block, SaberChapter } from '../../block'
 import { farthestOf } from '../../figures'
-import { cannotText, frozenOf } from '../../procedures'
+import { type FrozenProcedure, frozenOf } from '../../procedures'
 import { orNotRecorded, stepsOf } from '../../values'
 
 /** Joints that stay closed for life by the maker's word: nothing else tells of them. */
@@ -18,27 +17,20 @@ function closed(reader: Reader, s: Saber): Block[] {
 }
 
 /** How far the client takes it apart, drawn; the acts stand below. */
-const drawn = (reader: Reader, s: Saber): Block[] =>
-  farthestOf(frozenOf(reader, s), s.id) ? [{ kind: 'apart', saber: s.id, out: [], back: [] }] : []
+const drawn = (s: Saber, all: readonly FrozenProcedure[]): Block[] =>
+  farthestOf(all, s.id) ? [{ kind: 'apart', saber: s.id, out: [], back: [] }] : []
 
 /** What is not for the client's hands, of what he might want. */
-function forShop(reader: Reader, s: Saber): Block[] {
-  const all = proceduresOf(reader, s).filter((p) => p.goal.hands === 'client')
-  const goals = all.map((p) => p.goal)
-  return all.flatMap((p): Block[] =>
-    p.ok || !['cell', 'card', 'port', 'show'].includes(p.goal.kind)
-      ? []
-      : [{ kind: 'para', text: `${goalText(reader, p.goal, goals)}: ${cannotText(reader, p)}` }],
+const forShop = (all: readonly FrozenProcedure[]): Block[] =>
+  all.flatMap((p) =>
+    p.cannot && OPENED.includes(p.goal) ? [{ kind: 'para' as const, text: `${p.title}: ${p.cannot}` }] : [],
   )
-}
 
-export const opening: SaberChapter = (reader, s) => ({
-  id: 'opening',
-  title: say(reader, 'chapter.opening'),
-  blocks: [
-    ...drawn(reader, s),
-    ...stepsOf(reader, s, ['cell', 'card', 'port', 'show', 'reset']),
-    ...forShop(reader, s),
-    ...closed(reader, s),
-  ],
-})
+export const opening: SaberChapter = (reader, s) => {
+  const all = frozenOf(reader, s)
+  return {
+    id: 'opening',
+    title: say(reader, 'chapter.opening'),
+    blocks: [...drawn(s, all), ...stepsOf(reader, s, [...OPENED, 'reset']), ...forShop(all), ...closed(reader, s)],
+  }
+}
