@@ -218,10 +218,10 @@ function inWords(asked: string, answer: any) {
 }
 
 /** A ZIP of some entries. */
-export const zip = (entries: [string, Uint8Array][]) =>
+export const zip = (entries: [string, Uint8Array][], compress = true) =>
   new Promise<Buffer>((done) => {
     const z = new yazl.ZipFile()
-    for (const [name, data] of entries) z.addBuffer(Buffer.from(data), name)
+    for (const [name, data] of entries) z.addBuffer(Buffer.from(data), name, { compress })
     z.end()
     const parts: Buffer[] = []
     z.outputStream.on('data', (b: Buffer) => parts.push(b)).on('end', () => done(Buffer.concat(parts)))

@@ -117,6 +117,12 @@ describe('an archive that is not what was packed', () => {
     expect(await refused(Buffer.from('PK and nothing more'))).toEqual([' zip'])
     expect(await refused((await whole()).subarray(0, 900))).toEqual([' zip'])
   })
+  test('damage that still reads as a record is found by its sum', async () => {
+    const bytes = await zip([['commission.json', json]], false)
+    const at = bytes.indexOf('Reed Warden')
+    expect(at).toBeGreaterThan(0)
+    expect(await refused(bytes.fill('T', at, at + 1))).toEqual(['commission.json checksum'])
+  })
   test('damaged anywhere it is refused in words, or the damage was nowhere', async () => {
     const bytes = await whole()
     await fc.assert(

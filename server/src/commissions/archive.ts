@@ -1,3 +1,4 @@
+import { crc32 } from 'node:zlib'
 import { readCommission, writeCommission } from '@nubrin/core/import'
 import type { Commission } from '@nubrin/core/record'
 import yauzl from 'yauzl'
@@ -140,7 +141,11 @@ function readEntries(bytes: Buffer): Promise<Map<string, Buffer>> {
             stop(x instanceof Invalid ? x : fault(name, 'zip', `${name} cannot be read: ${x.message}.`)),
           )
           stream.on('end', () => {
-            out.set(name, Buffer.concat(chunks))
+            const data = Buffer.concat(chunks)
+            // The reader unpacks without holding the bytes to the sum that was packed with them.
+            if (crc32(data) !== entry.crc32)
+              return stop(fault(name, 'checksum', `${name} is damaged: it is not what was packed.`))
+            out.set(name, data)
             zip.readEntry()
           })
         })
