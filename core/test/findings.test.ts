@@ -114,6 +114,13 @@ const BRINGS: Record<string, string> = {
   wireDrop: 'caution ',
   wires: 'stop gate part',
   wrongKey: 'caution fastener',
+  carried: 'stop gate part; stop gate part',
+  dayOrder: 'caution question',
+  sameName: 'caution fastener,fastener',
+  sameInOrder: 'caution gate saber,saber',
+  wishElsewhere: 'caution gate request',
+  sleeveFit: 'stop gate part,section',
+  saidTurn: 'note section',
 }
 
 describe('every check can fire and can keep quiet', () => {

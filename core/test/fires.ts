@@ -243,6 +243,46 @@ export const FIRES: Record<string, Mutation> = {
     delete s.hilt.sections[0]!.sharp
   },
   letters: (s) => void (s.hilt.sections[0]!.name = 'ดาบ'),
+  carried: (s) => {
+    const [a, b] = [part(s, 'chassis'), part(s, 'board')]
+    Object.assign(a, { on: b.id })
+    Object.assign(b, { on: a.id })
+  },
+  dayOrder: (_s, c) =>
+    void c.questions.push({
+      id: 'q7',
+      text: 'Which case?',
+      askedOn: '2026-11-02',
+      answeredOn: '2026-11-01',
+      answer: 'The long one',
+      blocks: false,
+    }),
+  sameName: (s) => void (s.hilt.fasteners[1]!.name = ` ${s.hilt.fasteners[0]!.name.toUpperCase()}`),
+  sameInOrder: (_s, c) => {
+    const saber = structuredClone(c.sabers[0]!)
+    c.sabers.push(Object.assign(saber, { id: 'x-second', edition: (c.sabers[0]!.edition = '3 of 9') }))
+  },
+  wishElsewhere: (s, c) => {
+    const other = Object.assign(structuredClone(s), { id: 'x-other', name: 'Other' })
+    other.presets[0]!.id = 'x-other-preset'
+    c.sabers.push(other)
+    c.requests.push({ id: 'rw', text: 'A green one', saber: s.id, where: 'preset:x-other-preset', status: 'met' })
+  },
+  sleeveFit: (s) =>
+    void s.parts.push({
+      ...{ id: 'x-sleeve', kind: 'sleeve', name: 'grip sleeve', at: fact(60, 'mm') },
+      specs: { length: fact(60, 'mm'), diameter: fact(34, 'mm'), wall: fact(1.5, 'mm') },
+    }),
+  saidTurn: (s) =>
+    void s.access.push({
+      ...{ id: 'x-said', goal: 'cell', at: `part:${part(s, 'cell').id}` },
+      steps: [
+        {
+          ...{ id: 'x-said-1', text: 'Turn the pommel clockwise and take it off' },
+          act: { do: 'takeOff', at: `section:${s.hilt.sections[0]!.id}`, how: 'unscrew' },
+        },
+      ],
+    }),
   keptAside: (_s, c) =>
     void (c.aside = [{ id: 'as1', path: '/sabers/0/use/volume', was: '"loud"', why: 'is not a number' }]),
 }

@@ -11,6 +11,15 @@ const wish = (s: Saber) => s.presets[0]!
 
 /** Kinds of findings that no other list of changes brings about. */
 export const MORE: readonly Mutation[] = [
+  (s, c) => {
+    s.presets[1]!.name = s.presets[0]!.name
+    s.inputs[1]!.name = s.inputs[0]!.name
+    c.people.push({ id: 'pp1', name: 'Hob' }, { id: 'pp2', name: 'hob' })
+  },
+  (s) => {
+    const all = s.access.flatMap((p) => p.steps).filter((x) => x.act?.do === 'cut' || x.act?.do === 'restore')
+    for (const x of all) x.text = 'Slide the kill switch towards the pommel'
+  },
   (_s, c) => void c.questions.push({ id: 'q8', text: 'Which case?', blocks: false }),
   (_s, c) => {
     const a = c.arrivals[0]!

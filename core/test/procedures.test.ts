@@ -639,9 +639,12 @@ describe('files from before there were procedures', () => {
   const files = new URL('./fixtures/', import.meta.url)
   const before = readdirSync(files).flatMap((name): [string, object][] => {
     const file = JSON.parse(readFileSync(new URL(name, files), 'utf8')) as {
+      version?: number
       sabers?: { access?: { steps: unknown[] }[] }[]
     }
-    return file.sabers?.some((s) => s.access?.some((p) => p.steps.length)) ? [[name, file]] : []
+    return (file.version ?? 0) < 11 && file.sabers?.some((s) => s.access?.some((p) => p.steps.length))
+      ? [[name, file]]
+      : []
   })
   test('are there of each such version', () => {
     expect(new Set(before.map(([name]) => /\.v(\d+)\./.exec(name)![1])).size).toBeGreaterThan(7)

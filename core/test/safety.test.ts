@@ -510,7 +510,7 @@ describe('what is said of controls', () => {
     readerOf({ ...demo('reed-warden'), client: { name: 'x', language }, writtenIn: language })
   test.each(['en', 'de'] as const)('every doing has words of its own, and what is seen of it, in %s', (language) => {
     for (const key of ['action', 'action.seen'] as const) {
-      const words = ACTIONS.map((action) => say(reader(language), key, { action }))
+      const words = ACTIONS.map((action) => say(reader(language), key, { action, blade: 'yes' }))
       expect(words.filter((w, i) => words.indexOf(w) !== i)).toEqual([])
     }
   })

@@ -263,8 +263,8 @@ describe('a waiver belongs to its matter, wherever things move', () => {
       for (const s of c.sabers) {
         for (const x of s.hilt.sections) x.name = 'clawed finned spike'
         for (const x of s.parts) x.name = 'resin converter party 2 mm'
-        for (const x of s.presets) x.name = 'battery party'
-        for (const x of s.hilt.fasteners) x.name = 'resin screw'
+        for (const [i, x] of s.presets.entries()) x.name = `battery party ${i}`
+        for (const [i, x] of s.hilt.fasteners.entries()) x.name = `resin screw ${i}`
       }
       expect(judged()).toEqual(before)
     },

@@ -1,5 +1,5 @@
 import { type Body, type Goal, toldBlade } from '../machine'
-import { type Saber, TASKS, type Task } from '../record'
+import { type Saber, type Socket, TASKS, type Task } from '../record'
 import type { Possible, Told, ToldAct } from './procedures'
 
 /** A piece of one or several procedures, told and filmed in one breath. */
@@ -8,14 +8,14 @@ export interface Piece {
   acts: readonly ToldAct[]
 }
 
-/** The pieces in which the procedures of a saber are told: what was told already is not told again. */
-export function piecesOf(s: Saber, all: readonly Told[]): Piece[] {
+/** The pieces in which the procedures of a saber are told, blades of these sockets: what was told already is not told again. */
+export function piecesOf(s: Saber, all: readonly Told[], sockets: readonly Socket[] = s.hilt.sockets): Piece[] {
   const done = all.flatMap((p) => (p.ok && p.goal.hands === 'client' ? [p] : []))
   const one = (kind: Goal['kind'], at?: Body) => done.find((p) => p.goal.kind === kind && (!at || p.goal.at === at))
   // That it is dark and without current is a piece of its own.
   const plain = (p: Possible | undefined) =>
     (p?.acts ?? []).filter((x, i) => !(x.key === 'dark' || (i === 0 && x.does[0]?.do === 'cut' && p!.acts.length > 1)))
-  const blades = (kind: 'bladeIn' | 'bladeOut') => s.hilt.sockets.flatMap((k) => plain(one(kind, toldBlade(s, k))))
+  const blades = (kind: 'bladeIn' | 'bladeOut') => sockets.flatMap((k) => plain(one(kind, toldBlade(s, k))))
   const main = one('cell') ?? one('card') ?? one('open')
   const out = main ? wantedOf(main.goal) : []
   const wants = (x: ToldAct) => x.does.some((d) => out.includes(d.at as Body))

@@ -24,15 +24,7 @@ export type Reads = keyof Saber | `order.${keyof Commission}` | 'order.first' | 
 export const ALL_FACTS: readonly Reads[] = ['name', ...SABER_FIELDS.filter((f) => f.facts).map((f) => f.key)]
 
 /** What no film speaks of: how it was proved, filmed and drawn, and what is only the shop's. */
-const UNTOLD: ReadonlySet<keyof Saber> = new Set([
-  'tests',
-  'takes',
-  'leftOut',
-  'mapFrom',
-  'provenance',
-  'firmware',
-  'timing',
-])
+const UNTOLD: ReadonlySet<keyof Saber> = new Set(['tests', 'takes', 'leftOut', 'mapFrom', 'firmware', 'timing'])
 /** What the topics of a film are derived from, and the beats that tell them: all of a saber but that, and what its order says of it. */
 export const TOPICS_READ: readonly Reads[] = [
   ...SABER_FIELDS.map((f) => f.key).filter((key) => !UNTOLD.has(key)),

@@ -48,6 +48,7 @@ export function apartIn(s: Saber, a: Assembly, st: State): Apart {
   const isOff = (b: string) => st.off.includes(b as Body)
   /** A part that is not off goes with the chassis it lies in, else with the section round it. */
   const carrier = (span: Span, part: FittedPart): string | undefined => {
+    if (part.on && part.on !== part.id) return refTo('part', part.on)
     // What hangs in the wall stays with it.
     const c = chassis.find((p) => {
       const own = spanOf(p)
@@ -73,6 +74,8 @@ export function apartIn(s: Saber, a: Assembly, st: State): Apart {
       continue
     }
     const way = wayOf(j)
+    // What is only turned stays where it is.
+    if (way?.how === 'turn') continue
     if (way?.towards === 'aside') lifted.push({ b, span })
     else {
       const rear = way?.towards !== 'emitter'

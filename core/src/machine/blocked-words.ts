@@ -2,6 +2,7 @@ import type { Blocked } from './joint'
 
 const WORDS: Record<Blocked['code'], (name: string) => string> = {
   narrow: (n) => `The bore of the ${n} is too narrow for it.`,
+  wider: (n) => `${n} is wider than the sleeve is within.`,
   behind: (n) => `${n} stands before it, and nobody takes that out.`,
   closed: (n) => `${n} is closed for life.`,
   fixed: (n) => `${n} is not one that is taken out.`,

@@ -1,7 +1,7 @@
-import { type Act, type GoalKind, refTo, type Saber, type Socket } from '../record'
+import { type Act, byId, type GoalKind, partsOfRef, refTo, type Saber, type Socket } from '../record'
 import { inWall } from '../room'
 import type { Assembly } from './assembly'
-import type { Blocked, Body, Way } from './joint'
+import type { Blocked, Body, Joint, Way } from './joint'
 import { type Hands, type Plan, planHome, planOff, planOn } from './plan'
 import { runAll } from './run'
 import { opensBy, seamsOf } from './seams'
@@ -31,6 +31,10 @@ export function toldBlade(s: Saber, socket: Socket): Body {
   return b ? refTo('blade', b.id) : refTo('socket', socket.id)
 }
 
+/** Whether a body never comes off, but is turned to show or to free something. */
+export const onlyTurned = (j: Pick<Joint, 'ways'>): boolean =>
+  j.ways.length > 0 && j.ways.every((w) => w.how === 'turn')
+
 /** Everything that somebody will want of this saber, from what is fitted: for every cell, socket, port and window. */
 export function goalsOf(s: Saber, a: Assembly): Goal[] {
   const parts = (...kinds: string[]) => s.parts.filter((p) => kinds.includes(p.kind))
@@ -56,7 +60,18 @@ export function goalsOf(s: Saber, a: Assembly): Goal[] {
   const chassis = parts('chassis').flatMap((p): Body[] => (a.joints[refTo('part', p.id)] ? [refTo('part', p.id)] : []))
   const seams = Object.keys(a.joints).filter((b): b is Body => b.startsWith('section:'))
   const [charger] = parts('charger')
-  const covers = new Set<Body>(parts('cover').map((p) => refTo('part', p.id)))
+  const covers = new Set<Body>(parts('cover', 'sleeve').map((p) => refTo('part', p.id)))
+  // What lies on or beside something that is lifted is reached when that is; else through the chassis, or a seam.
+  const throughOf = (id: string): Body[] => {
+    const p = byId(s.parts, id)
+    const lifted = [p?.on, p?.beside].flatMap((x): Body[] => {
+      const q = byId(s.parts, x)
+      return q && q.kind !== 'cell' && a.joints[refTo('part', q.id)] ? [refTo('part', q.id)] : []
+    })
+    return lifted.length ? lifted.slice(0, 1) : chassis.length ? chassis : seams
+  }
+  // Of what the maker has said that the client opens it.
+  const given = s.joints.flatMap((x): Body[] => (x.who === 'client' && x.body.startsWith('section:') ? [x.body] : []))
   const cutter = a.cutter && refTo('part', a.cutter.part)
   const cut = s.cutPower === 'killSwitch' || s.cutPower === 'killKey'
   const power = (kind: 'powerOn' | 'powerOff') => (cut ? [goal(kind, cutter, a.cutter?.name ?? '')] : [])
@@ -69,12 +84,12 @@ export function goalsOf(s: Saber, a: Assembly): Goal[] {
     // What is wired in is charged by the port that lies within.
     ...ofParts(ports.length || cells.length ? 'port' : 'charge', within).map((g) => ({
       ...g,
-      through: chassis.length ? chassis : seams,
+      through: throughOf(partsOfRef(g.at!)!.id),
     })),
     ...cell('cell'),
     ...ofParts('card', parts('card')),
     ...Object.values(a.joints)
-      .filter((j) => j.byItself === 'showsDisplay' || covers.has(j.body))
+      .filter((j) => j.byItself === 'showsDisplay' || covers.has(j.body) || given.includes(j.body) || onlyTurned(j))
       .map((j) => goal('show', j.body, j.name)),
   ]
   const inside = farthest(s, a, first)
@@ -239,7 +254,9 @@ const there = (a: Assembly, st: State, g: Goal): Plan => {
       return planOff(
         a,
         st,
-        Object.values(a.joints).flatMap((j) => (j.ways.length && !st.off.includes(j.body) ? [j.body] : [])),
+        Object.values(a.joints).flatMap((j) =>
+          j.ways.length && !st.off.includes(j.body) && !onlyTurned(j) ? [j.body] : [],
+        ),
         g.hands,
       )
   }

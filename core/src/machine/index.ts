@@ -1,7 +1,7 @@
 export { type Apart, apartIn, type Moved } from './apart'
 export { type Assembly, assemblyOf } from './assembly'
 export { blockedText } from './blocked-words'
-export { type Choice, choicesOf, type Errand, errand, type Goal, goalsOf, OPENED, toldBlade } from './goals'
+export { type Choice, choicesOf, type Errand, errand, type Goal, goalsOf, OPENED, onlyTurned, toldBlade } from './goals'
 export type { Blocked, Body, Joint, Way } from './joint'
 export { KEY_CUTS, KEY_MOVES, type KeyWays, keyWays } from './key'
 export { type Hands, type Plan, planHome, planOff, planOn } from './plan'

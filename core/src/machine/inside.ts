@@ -1,11 +1,13 @@
 import { known } from '../facts'
-import { type FittedPart, kindRule, type PartKind, purposeOf, refTo, type Saber } from '../record'
-import { bodyOf, type HiltShape, inWall, layOut, narrowest, needRadius, onAxis, spanOf } from '../room'
+import { byId, type FittedPart, kindRule, type PartKind, purposeOf, refTo, type Saber } from '../record'
+import { bodyOf, type HiltShape, inWall, layOut, narrowest, needRadius, onAxis, spanOf, widest } from '../room'
 import type { Blocked, Body, Joint, Way } from './joint'
 import { polesOf } from './poles'
 
-/** Kinds that somebody takes out to do something; the rest goes where these go. */
-const TAKEN: readonly PartKind[] = ['cell', 'chassis', 'card', 'cover']
+/** Kinds that somebody takes out to do something, and that come out unless they are said to stay; the rest goes where these go. */
+const TAKEN: readonly PartKind[] = ['cell', 'chassis', 'card', 'cover', 'sleeve']
+/** Of these somebody has to say that they come out. */
+const SAID: ReadonlySet<PartKind> = new Set(['cell', 'chassis'])
 
 interface Door {
   x: number
@@ -24,7 +26,8 @@ function doorsOf(s: Saber, shape: HiltShape, sections: readonly Joint[]): Door[]
     const j = sections.find(
       (q) => pair.includes(q.body as (typeof pair)[number]) && q.of && pair.includes(q.of as (typeof pair)[number]),
     )
-    return j?.ways.length ? [{ x: at(i), opens: [j.body] }] : []
+    // What is only turned opens nothing.
+    return j?.ways.some((w) => w.how !== 'turn') ? [{ x: at(i), opens: [j.body] }] : []
   })
   return [...seams, ...(s.hilt.sockets.length ? [{ x: shape.length, opens: [] }] : [])]
 }
@@ -32,10 +35,12 @@ function doorsOf(s: Saber, shape: HiltShape, sections: readonly Joint[]): Door[]
 const within = (a: { x0: number; x1: number }, b: { x0: number; x1: number }) =>
   a.x0 >= b.x0 - 1e-6 && a.x1 <= b.x1 + 1e-6
 
-/** The chassis that carries a part, when it lies within its length. */
-const carrierOf = (s: Saber, p: FittedPart): FittedPart | undefined => {
+/** What carries a part along: what it is said to be fastened to, else the chassis within whose length it lies. */
+export const carrierOf = (s: Saber, p: FittedPart): FittedPart | undefined => {
+  const on = byId(s.parts, p.on)
+  if (on) return on === p ? undefined : on
   const span = spanOf(p)
-  if (!span || p.kind === 'chassis' || p.kind === 'cover') return undefined
+  if (!span || p.kind === 'chassis' || p.kind === 'cover' || p.kind === 'sleeve') return undefined
   return s.parts.find((q) => {
     const c = q.kind === 'chassis' ? spanOf(q) : undefined
     return c !== undefined && within(span, c)
@@ -89,19 +94,56 @@ function along(s: Saber, p: FittedPart, shape: HiltShape, doors: readonly Door[]
   return { ways, blocked }
 }
 
-/** Whether somebody takes it out at all: a cell that is not wired in, a chassis that comes out, a card, a cover. */
-const movable = (p: FittedPart): boolean => {
-  if (!TAKEN.includes(p.kind)) return false
-  return p.kind === 'cell' || p.kind === 'chassis' ? p.removable === true : true
+/** Whether somebody takes it out at all: a cell that is not wired in, a chassis or a board that comes out, a card, a cover. */
+const movable = (p: FittedPart): boolean => p.removable ?? (TAKEN.includes(p.kind) && !SAID.has(p.kind))
+
+/** The screws of a purpose that hold a part, within its length where it has one, and those of them never to be touched. */
+function screwsOf(s: Saber, p: FittedPart, purpose: 'chassis' | 'sleeve'): Pick<Joint, 'held' | 'blocked'> {
+  const span = spanOf(p)
+  const screws = s.hilt.fasteners.filter((f) => {
+    const at = known(f.at)
+    const here = purpose === 'chassis' || !span || at === undefined || (at >= span.x0 - 1e-6 && at <= span.x1 + 1e-6)
+    return purposeOf(s, f) === purpose && f.head !== 'dummy' && here
+  })
+  return {
+    held: screws.map((f) => ({ screw: f.id, by: f.clientMay === 'remove' ? 'remove' : 'loosen' })),
+    blocked: screws.flatMap((f) =>
+      f.clientMay === 'never' ? [{ code: 'never' as const, at: refTo('fastener', f.id), name: f.name }] : [],
+    ),
+  }
 }
 
-/** The cell, the chassis, the card, covers and keys as joints, with the ways that the bores leave them. */
+/** The ways of a sleeve along the outside: over nothing that is wider than it is within. */
+function over(s: Saber, p: FittedPart, shape: HiltShape): { ways: Way[]; blocked: Blocked[] } {
+  const span = spanOf(p)
+  const [d, wall] = [known(p.specs.diameter), known(p.specs.wall)]
+  if (!span) return { ways: [], blocked: [{ code: 'placeUnknown', at: refTo('part', p.id), name: p.name }] }
+  const inner = d === undefined || wall === undefined ? Number.POSITIVE_INFINITY : d - 2 * wall
+  const how = p.heldBy === 'thread' ? 'unscrew' : 'slide'
+  const blocked: Blocked[] = []
+  const ways = (['pommel', 'emitter'] as const).flatMap((towards): Way[] => {
+    const [from, to] = towards === 'pommel' ? [0, span.x0] : [span.x1, shape.length]
+    const bulge = widest(shape, from, to)
+    if (bulge && bulge.d > inner + 1e-6) {
+      blocked.push({ code: 'wider', at: refTo('section', bulge.section.id), name: bulge.section.name })
+      return []
+    }
+    const others = s.parts.filter((q) => {
+      const own = q !== p && q.kind === 'sleeve' ? spanOf(q) : undefined
+      return own && own.x1 > from + 1e-6 && own.x0 < to - 1e-6
+    })
+    return [{ how, towards, from: 'path', after: others.map((q) => refTo('part', q.id)), risk: others.length }]
+  })
+  return { ways, blocked: ways.length ? [] : blocked }
+}
+
+/** The cell, the chassis, the card, covers, sleeves, and what is said to come out, as joints, with the ways that the bores leave them. */
 export function insideJoints(s: Saber, sections: readonly Joint[]): Joint[] {
   const shape = layOut(s.hilt)
   const doors = doorsOf(s, shape, sections)
   const chassis = s.parts.filter((p) => p.kind === 'chassis')
   return s.parts.flatMap((p): Joint[] => {
-    if (!TAKEN.includes(p.kind)) return []
+    if (!TAKEN.includes(p.kind) && !movable(p)) return []
     const body = refTo('part', p.id)
     const base = { body, name: p.name, held: [] as Joint['held'], loads: [] as Body[], who: 'client' as const }
     if (!movable(p))
@@ -117,30 +159,29 @@ export function insideJoints(s: Saber, sections: readonly Joint[]): Joint[] {
         },
       ]
     if (p.kind === 'chassis') {
-      const screws =
-        p.heldBy === 'setScrew'
-          ? s.hilt.fasteners.filter((f) => purposeOf(s, f) === 'chassis' && f.head !== 'dummy')
-          : []
-      const never = screws.filter((f) => f.clientMay === 'never')
+      const { held, blocked: never } = p.heldBy === 'setScrew' ? screwsOf(s, p, 'chassis') : { held: [], blocked: [] }
       const { ways, blocked } = along(s, p, shape, doors)
       return [
         {
           ...base,
           ways: never.length ? [] : ways.map((w) => (p.heldBy === 'thread' ? { ...w, how: 'unscrew' as const } : w)),
-          held: screws.map((f) => ({ screw: f.id, by: f.clientMay === 'remove' ? 'remove' : 'loosen' })),
+          held,
           who: never.length ? 'nobody' : 'client',
-          blocked: [
-            ...blocked,
-            ...never.map((f) => ({ code: 'never' as const, at: refTo('fastener', f.id), name: f.name })),
-          ],
+          blocked: [...blocked, ...never],
           ...(s.parts.some((q) => q.kind === 'contactBoard') ? { contact: true as const } : {}),
         },
       ]
     }
     if (p.kind === 'cover') {
       // It lies on a chassis, or outside.
-      const on = chassis.filter((c) => movable(c)).map((c) => refTo('part', c.id))
+      const on = (p.on ? chassis.filter((c) => c.id === p.on) : chassis).filter(movable).map((c) => refTo('part', c.id))
       return [{ ...base, ways: [{ how: 'lift', after: on, towards: 'aside', risk: 0, from: 'magnets' }], blocked: [] }]
+    }
+    if (p.kind === 'sleeve') {
+      const { held, blocked: never } = screwsOf(s, p, 'sleeve')
+      const { ways, blocked } = over(s, p, shape)
+      const [who, open] = never.length ? (['nobody', []] as const) : (['client', ways] as const)
+      return [{ ...base, ways: [...open], held, who, blocked: [...blocked, ...never] }]
     }
     const carrier = carrierOf(s, p)
     const covers = s.parts.filter((q) => q.kind === 'cover').map((q) => refTo('part', q.id))
@@ -151,7 +192,8 @@ export function insideJoints(s: Saber, sections: readonly Joint[]): Joint[] {
     if (p.kind === 'card') {
       // Its slot is on the board: it is reached where the board is.
       const board = s.parts.find((q) => q.kind === 'board')
-      const holder = board && carrierOf(s, board)
+      // A board that is lifted itself comes with its slot.
+      const holder = board && (movable(board) ? board : carrierOf(s, board))
       const out: Way[] =
         holder && movable(holder)
           ? [{ how: 'pull', after: [refTo('part', holder.id)], towards: 'aside', risk: 0, from: 'lifted' }]
@@ -171,6 +213,13 @@ export function insideJoints(s: Saber, sections: readonly Joint[]): Joint[] {
           dark: true,
         },
       ]
+    }
+    if (p.kind !== 'cell') {
+      // In the wall it comes off outwards; inside it is lifted from what carries it, or goes the way that the bores leave it.
+      if (inWall(p) && !lifted.length)
+        return [{ ...base, ways: [{ how: 'lift', after: [], towards: 'aside', risk: 0, from: 'lifted' }], blocked: [] }]
+      const path = lifted.length ? { ways: [], blocked: [] } : along(s, p, shape, doors)
+      return [{ ...base, ways: [...lifted, ...path.ways], blocked: path.blocked, dark: true }]
     }
     const { ways, blocked } = along(s, p, shape, doors)
     const all = [...lifted, ...ways].sort((v, w) => v.risk - w.risk || v.after.length - w.after.length)

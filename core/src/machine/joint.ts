@@ -29,6 +29,7 @@ export interface Way {
 export interface Blocked {
   code:
     | 'narrow'
+    | 'wider'
     | 'behind'
     | 'closed'
     | 'fixed'
@@ -61,6 +62,8 @@ export interface Joint {
   /** Hand of a thread, and how many turns it takes. */
   hand?: 'left'
   turns?: number
+  /** Nothing stops its thread: it can be closed past its place. */
+  noStop?: true
   /** It hangs on wires. */
   tethered?: true
   /** What happens by itself when it comes off; absent while nobody has said. */

@@ -81,6 +81,7 @@ export function sectionJoints(s: Saber): Joint[] {
       loads: [],
       blocked,
       ...(joint.hand === 'left' ? { hand: 'left' as const } : {}),
+      ...(joint.stop === false ? { noStop: true as const } : {}),
     }
   })
 }

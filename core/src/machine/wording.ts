@@ -3,6 +3,7 @@ import {
   byId,
   type DIRECTIONS,
   type Fastener,
+  type Material,
   nounOf,
   own,
   partsOfRef,
@@ -58,6 +59,10 @@ const thing = (reader: Reader, s: Saber, act: Act, name: string): Noun => toldNo
 const turnedOften = (reader: Reader, text: string, n: number | undefined): string =>
   n ? say(reader, 'step.turned', { text, n }) : text
 
+/** Where it is taken hold of, as the maker says. */
+const marked = (reader: Reader, text: string, landmark: string | undefined): string =>
+  landmark ? say(reader, 'step.aligned', { text, landmark, told: 'yes', angle: '', turned: 'no' }) : text
+
 /** How something is held when it goes in: by what one recognises it, and at which clock angle. */
 function aligned(reader: Reader, j: Joint, text: string, said: string | undefined): string {
   const landmark = said ?? (j.landmark && own(reader, j.landmark))
@@ -112,7 +117,9 @@ function sectionWords(reader: Reader, s: Saber, j: Joint, act: Act, on: boolean,
     const text = j.hand === 'left' ? say(reader, 'step.leftHand', { text: plain, way: turned(j, on) }) : plain
     return on ? aligned(reader, j, text, told.landmark) : turnedOften(reader, text, told.turns ?? j.turns)
   }
-  const caution = j.hurts ? own(reader, j.hurts) : say(reader, on ? 'step.noWireInThread' : 'step.softSurface')
+  const caution = j.hurts
+    ? own(reader, j.hurts)
+    : say(reader, on ? (j.noStop ? 'step.noStop' : 'step.noWireInThread') : 'step.softSurface')
   const base = { place: act.at, caution, ...cueOf(reader, j, on) }
   if (act.how === 'unscrew')
     return {
@@ -120,6 +127,15 @@ function sectionWords(reader: Reader, s: Saber, j: Joint, act: Act, on: boolean,
       text: worded(say(reader, on ? 'step.screwOn' : 'step.unscrew', { section })),
       direction: turned(j, on),
     }
+  if (act.how === 'turn') {
+    const text = say(reader, 'step.turn', { section, back: whether(on) })
+    return {
+      ...cueOf(reader, j, on),
+      ...(j.hurts ? { caution: own(reader, j.hurts) } : {}),
+      ...{ place: act.at, direction: 'none' },
+      text: on ? aligned(reader, j, text, told.landmark) : turnedOften(reader, text, told.turns ?? j.turns),
+    }
+  }
   if (act.how === 'turnPull')
     return {
       ...base,
@@ -161,6 +177,9 @@ function bladeWords(reader: Reader, s: Saber, j: Joint, on: boolean): Wording | 
   }
 }
 
+/** What snaps where metal would bend. */
+const BRITTLE: ReadonlySet<Material> = new Set<Material>(['resin', 'PLA', 'polycarbonate', 'wood'])
+
 /** Words for a part out or in; undefined where a cell goes in and nobody has said which way round. */
 function partWords(reader: Reader, s: Saber, j: Joint, act: Act, on: boolean, told: Told): Wording | undefined {
   const p = byId(s.parts, partsOfRef(act.at)?.id)
@@ -170,15 +189,18 @@ function partWords(reader: Reader, s: Saber, j: Joint, act: Act, on: boolean, to
   const end = act.towards ?? 'pommel'
   const direction: Direction = how === 'unscrew' ? turned(j, on) : how === 'lift' && !on ? 'lift' : on ? 'push' : 'pull'
   if (p.kind === 'cell') {
+    const several = whether(s.parts.filter((q) => q.kind === 'cell' && q.removable).length > 1)
+    const cell = { cell: thing(reader, s, act, p.name), several, kept: p.heldBy ?? 'none' }
     if (!on)
       return {
         ...{ caution: say(reader, 'step.cellOut.caution'), ...base, direction: how === 'lift' ? 'lift' : 'slide' },
-        text: how === 'lift' ? say(reader, 'step.cellOut') : say(reader, 'step.cellSlide', { end }),
+        text: how === 'lift' ? say(reader, 'step.cellOut', cell) : say(reader, 'step.cellSlide', { end, ...cell }),
       }
     const { plus, leads } = polesOf(p)
     if (!plus) return undefined
     const landmark = told.landmark ?? (p.landmark && own(reader, p.landmark))
     const text = say(reader, 'step.cellIn', {
+      ...cell,
       plus,
       first: act.leads ?? leads ?? 'unsaid',
       landmark: landmark ?? '',
@@ -187,7 +209,7 @@ function partWords(reader: Reader, s: Saber, j: Joint, act: Act, on: boolean, to
     return { caution: say(reader, 'step.cellIn.caution'), ...base, text, direction: 'push' }
   }
   if (p.kind === 'chassis') {
-    const caution = say(reader, 'step.chassis.caution')
+    const caution = say(reader, 'step.chassis.caution', { brittle: whether(p.material && BRITTLE.has(p.material)) })
     const name = thing(reader, s, act, j.name)
     if (!on)
       return {
@@ -205,10 +227,14 @@ function partWords(reader: Reader, s: Saber, j: Joint, act: Act, on: boolean, to
       ...{ caution: say(reader, 'step.card.caution'), ...base, direction },
       text: on ? say(reader, 'step.cardIn') : say(reader, 'step.card'),
     }
-  const text = say(reader, on ? 'step.partIn' : 'step.partOut', { how, name: thing(reader, s, act, j.name) })
+  // What covers is lifted off; what lies inside is lifted out.
+  const lifts = how === 'lift' && p.kind !== 'cover' && p.kind !== 'sleeve' ? 'liftOut' : how
+  const text = say(reader, on ? 'step.partIn' : 'step.partOut', { how: lifts, name: thing(reader, s, act, j.name) })
   return {
     ...base,
-    text: on ? aligned(reader, j, text, told.landmark) : turnedOften(reader, text, told.turns ?? j.turns),
+    text: on
+      ? aligned(reader, j, text, told.landmark)
+      : turnedOften(reader, marked(reader, text, told.landmark), told.turns ?? j.turns),
     direction,
   }
 }

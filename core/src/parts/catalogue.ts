@@ -371,6 +371,7 @@ const TABLE: Partial<Record<PartKind, Row[]>> = {
     ['plug-1-metal', 'Blade plug 1 in, turned aluminium', { diameter: 25.3, length: 46, mass: 52 }],
   ],
   cover: [['cover-magnet', 'Metal cover, magnet held', { length: 42, width: 18, wall: 0.8, mass: 6 }]],
+  sleeve: [['sleeve-grip-100', 'Grip sleeve over a core, 100 mm', { length: 100, diameter: 40, wall: 1.5, mass: 58 }]],
   charger: [
     ['charger-1a', 'Charger for one round cell, 1 A', { chargeCurrent: 1 }],
     ['charger-usb', 'USB-C cable, 1 A', { chargeCurrent: 1 }],

@@ -78,6 +78,7 @@ export {
 export { Act, BY_ITSELF, HOWS, type How, Joint, MAY_OPEN, TOWARDS, type Towards, VERBS } from './schema/machine'
 export {
   CARRIES,
+  CELL_HELD_BY,
   CHASSIS_HELD_BY,
   Die,
   FACINGS,
@@ -93,7 +94,7 @@ export { colourOf, EVENTS, effectColours, LOOKS, Preset, Sound, STATUSES, WHITE 
 export { Fix, Reading, SETUPS, Test } from './schema/proof'
 export { ALL_KINDS, type Id, type Kind, partsOfRef, type Ref, refTo, THINGS } from './schema/ref'
 export { ReplyBody, ReplyFile } from './schema/reply'
-export { CIRCUIT, CUT_POWER, Decision, JOBS, KNOWS, Saber } from './schema/saber'
+export { CHOSE, CIRCUIT, CUT_POWER, Decision, JOBS, KNOWS, Saber } from './schema/saber'
 export {
   Beat,
   LEFT_TO,

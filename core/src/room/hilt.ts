@@ -242,6 +242,19 @@ export function narrowest(
   return best
 }
 
+/** The widest outside over a length, mm, with its section; undefined where nothing of the hilt lies there. */
+export function widest(shape: HiltShape, from: number, to: number): { d: number; section: Section } | undefined {
+  let best: { d: number; section: Section } | undefined
+  for (const s of shape.sections)
+    for (const p of s.outer) {
+      const [a, b] = [Math.max(p.x0, from), Math.min(p.x1, to)]
+      if (b - a <= 1e-9) continue
+      const d = Math.max(valueAt([p], a)!, valueAt([p], b)!)
+      if (!best || d > best.d) best = { d, section: s.section }
+    }
+  return best
+}
+
 /** The section that holds x; the later one at a joint. */
 export const sectionAt = (shape: HiltShape, x: number): PlacedSection | undefined =>
   shape.sections.findLast((s) => x >= s.x0 - 1e-9 && x <= s.x1 + 1e-9)

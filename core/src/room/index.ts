@@ -49,6 +49,7 @@ export {
   sideOpenings,
   socketSpan,
   spanOf,
+  widest,
 } from './hilt'
 export { freeAt, type Lie, lieOf, sideOf } from './placing'
 export { type ProfileFault, type ProfilePoint, profileFaults, sectionFaults } from './profile'

@@ -1,5 +1,5 @@
 import { after, doingOf, gestureText, modeThatIs, reach } from '../controls'
-import { type Beat, byId, type Commission, readerOf, type Saber } from '../record'
+import { type Beat, byId, type Commission, type ControlRow, readerOf, type Saber } from '../record'
 import type { Reader } from '../units'
 import { large, say, whether } from '../words'
 import { type Order, ordered } from './order'
@@ -29,7 +29,7 @@ export function compose(c: Commission, saber: Saber, order: Order = saber.order)
     for (const key of edited?.covers ?? t.keys) told.add(key)
     return [edited ?? beatFor(s, t)]
   })
-  const whole = firstAgain(reader, s, darkAgain(reader, s, beats))
+  const whole = firstAgain(reader, s, darkAgain(reader, s, inItsPreset(reader, s, beats)))
   const kept = keptInPlace(whole, s.beats, (b) => b.by === 'own' || left.includes(b))
   return fitted(c, { ...s, beats: composedWords(c, { ...s, beats: kept }, topics) }, topics)
 }
@@ -73,11 +73,57 @@ export function composedWords(c: Commission, s: Saber, topics: readonly Topic[] 
   })
 }
 
+/** A control that works in some presets only is shown in one of them: those that lead there come before it. Where none leads there it is told and not shown. */
+function inItsPreset(reader: Reader, s: Saber, beats: readonly Beat[]): Beat[] {
+  const shown: ControlRow[] = []
+  let preset: number | undefined = 0
+  return beats.flatMap((b): Beat[] => {
+    const row = b.perform?.startsWith('row:') ? byId(s.controls, b.perform.slice(4)) : undefined
+    if (!row || b.leftTo) return [b]
+    const here: string | undefined = preset === undefined ? undefined : s.presets[preset]?.id
+    const out: Beat[] = []
+    if (row.presets?.length && here && !row.presets.includes(here)) {
+      const way = wayToPreset(s, preset!, row.presets, shown)
+      const { perform: _, ...told } = b
+      if (!way) return b.by === 'composed' ? [told] : [b]
+      const words = say(reader, 'topic.toPreset', {
+        ...{ gesture: gestureText(reader, s, way.row), times: way.times, many: whether(way.times > 1) },
+        preset: s.presets[way.to]!.name,
+      })
+      out.push({
+        ...{ id: beatId(s, `to-${row.id}`), say: words, perform: `row:${way.row.id}`, seconds: guessSeconds(words) },
+        ...{ covers: [], by: 'composed', ...(way.times > 1 ? { times: way.times } : {}) },
+      })
+      preset = way.to
+    }
+    for (let n = 0; n < (b.times ?? 1); n++) preset = presetAfter(s, preset, row)
+    shown.push(row)
+    return [...out, b]
+  })
+}
+
+/** The nearest of some presets from where one stands, by what was shown. */
+function wayToPreset(s: Saber, from: number, to: readonly string[], shown: readonly ControlRow[]) {
+  const all = s.presets.length
+  return shown
+    .flatMap((row) => {
+      const step = row.presets?.length ? 0 : row.does === 'nextPreset' ? 1 : row.does === 'previousPreset' ? all - 1 : 0
+      if (!step) return []
+      return to.flatMap((id) => {
+        const at = s.presets.findIndex((p) => p.id === id)
+        const times = step === 1 ? (at - from + all) % all : (from - at + all) % all
+        return at < 0 ? [] : [{ row, times, to: at }]
+      })
+    })
+    .sort((a, b) => a.times - b.times)[0]
+}
+
 /** Where the controls that are shown leave it in another preset, it is brought back to the first by one that was shown. */
 function firstAgain(reader: Reader, s: Saber, beats: readonly Beat[]): Beat[] {
   const rowOf = (b: Beat) => s.controls.find((r) => b.perform === `row:${r.id}`)
   const rows = beats.flatMap((b) => rowOf(b) ?? [])
-  const preset = rows.reduce<number | undefined>((at, r) => presetAfter(s, at, r), 0)
+  const made = beats.flatMap((b) => Array.from({ length: b.times ?? 1 }, () => rowOf(b) ?? []).flat())
+  const preset = made.reduce<number | undefined>((at, r) => presetAfter(s, at, r), 0)
   if (!preset) return [...beats]
   const back = backToFirst(s, preset, rows)
   if (!back) return [...beats]

@@ -27,12 +27,14 @@ export {
   type Chapter,
   firstSaid,
   powerAbout,
+  seenText,
   type Telling,
   type Topic,
   type TopicMemory,
   tellingOrder,
   tellingsOf,
   topicsOf,
+  waysToWear,
 } from './topics'
 export { type Reader, readersOf } from './topics/readers'
 export { proposeTrim, SHORT, spokenLength, targetOf } from './trim'

@@ -1,6 +1,6 @@
 import { piecesOf, proceduresOf } from '../access'
 import { after, shines } from '../controls'
-import type { ORDERS, Saber } from '../record'
+import { byId, type ORDERS, type Saber } from '../record'
 import { MAKER } from '../units'
 import { startMode } from './rehearse'
 import type { Chapter, Telling } from './topics'
@@ -65,9 +65,24 @@ function needsOf(s: Saber, order: Order, list: readonly Telling[]): Map<string, 
   need('task:bladeOut', ...live, 'task:bladeIn')
   need('task:powerOff', ...live, 'task:bladeOut')
   // A part that a task works on is shown before; the steps say which.
+  const left = [...there].filter((k) => k.startsWith('fastener:') || k.startsWith('locked:'))
   for (const p of piecesOf(s, proceduresOf(MAKER, s)))
     for (const x of p.acts)
-      for (const at of [...x.does.map((d) => d.at), x.place]) if (at?.startsWith('part:')) need(`task:${p.task}`, at)
+      for (const at of [...x.does.map((d) => d.at), x.place]) {
+        if (!at) continue
+        if (at.startsWith('part:')) need(`task:${p.task}`, at)
+        // What is particular to a thing is told before it is handled, and what is to be left alone before anything is turned.
+        need(`task:${p.task}`, `note:${at}`)
+        if (at.startsWith('fastener:') || at.startsWith('section:')) need(`task:${p.task}`, ...left)
+        const blade = at.startsWith('blade:') ? byId(s.blades, at.slice('blade:'.length)) : undefined
+        if (blade) need(`task:${p.task}`, `note:socket:${blade.socket}`)
+      }
+  // Something that is done in one preset only is shown in it, and so after what leads there.
+  const steps = s.controls.filter((r) => r.does === 'nextPreset' || r.does === 'previousPreset')
+  for (const r of s.controls)
+    if (r.presets?.length && !r.presets.includes(s.presets[0]?.id ?? ''))
+      need(`control:${r.id}`, ...steps.filter((x) => x !== r).map((x) => `control:${x.id}`))
+  need('display', ...s.parts.flatMap((p) => (p.kind === 'display' ? [`part:${p.id}`] : [])))
   const inside = of('inside')
   const first = INSIDE.find((t) => there.has(`task:${t}`))
   const open = there.has('task:open')

@@ -1,8 +1,9 @@
-import { piecesOf, proceduresOf } from '../access'
+import { proceduresOf } from '../access'
 import { known } from '../facts'
 import { type Commission, partsOfRef, type Ref, type Saber } from '../record'
 import { layOut } from '../room'
 import { formatNumber, MAKER } from '../units'
+import { filmPieces } from './at-hand'
 
 /** One thing to have ready before the lamp goes on; `missing` says what stands against it. */
 export interface Ready {
@@ -22,7 +23,7 @@ const metres = (mm: number) => `${formatNumber(MAKER, mm / 1000, 1)} m`
  */
 export function readinessOf(c: Commission, s: Saber): Ready[] {
   const out: Ready[] = []
-  const pieces = piecesOf(s, proceduresOf(MAKER, s))
+  const pieces = filmPieces(s, proceduresOf(MAKER, s))
   const loose = s.blades.filter((b) => b.kind !== 'plug' && b.kind !== 'inHilt')
   for (const k of s.hilt.sockets) {
     const here = loose.filter((b) => b.socket === k.id)

@@ -1,7 +1,7 @@
-import { type Piece, piecesOf, proceduresOf } from '../access'
+import { type Piece, proceduresOf } from '../access'
 import { after, gestureText, isOf, modeById, modeName, modeThatIs, reach, shines } from '../controls'
 import { known } from '../facts'
-import { looseAt, type Machine, machineOf, refusalText, run, type State } from '../machine'
+import { looseAt, type Machine, machineOf, onlyTurned, refusalText, run, type State } from '../machine'
 import {
   type Beat,
   byId,
@@ -15,6 +15,7 @@ import {
   type Task,
 } from '../record'
 import type { Reader } from '../units'
+import { atHand, filmPieces } from './at-hand'
 import { liveBeats } from './live'
 import { type Otherwise, saidOfRow, saidOfTask } from './said'
 
@@ -30,6 +31,10 @@ export type Trouble =
   | { code: 'notConfigured'; beat: Beat }
   | { code: 'holdDiffers'; beat: Beat; said: number; is: number }
   | { code: 'bladeMissing'; beat: Beat }
+  | { code: 'noBladeHere'; beat: Beat; socket: string }
+  | { code: 'willNotEnter'; beat: Beat; blade: string; socket: string }
+  | { code: 'unreached'; beat: Beat; input: string }
+  | { code: 'hidden'; beat: Beat; what: string; behind: string }
   | { code: 'litWhile'; beat: Beat; task: string }
   | { code: 'endsLit'; beat: Beat }
   | { code: 'afterFarewell'; beat: Beat }
@@ -83,7 +88,7 @@ const DARK: readonly Task[] = ['bladeOut', 'open', 'cellOut', 'card', 'port', 's
 export function rehearse(reader: Reader, saber: Saber, { assembly, rest }: Machine = machineOf(saber)): Rehearsal {
   const beats = liveBeats(reader, saber)
   const s = beats === saber.beats ? saber : { ...saber, beats: [...beats] }
-  const pieces = new Map(piecesOf(s, proceduresOf(reader, s)).map((p) => [p.task, p]))
+  const pieces = new Map(filmPieces(s, proceduresOf(reader, s)).map((p) => [p.task, p]))
   const now: Now = {
     // What is loose on the bench is tightened before it ships; the film begins with it tight.
     machine: { ...rest, screws: {}, cut: pieces.has('powerOn') },
@@ -119,7 +124,7 @@ export function rehearse(reader: Reader, saber: Saber, { assembly, rest }: Machi
       troubles.push({ code: 'otherPreset', beat, preset: here.name })
     if (row.does === 'ignite') {
       if (tellsBladeIn && !bladeIsIn()) troubles.push({ code: 'bladeMissing', beat })
-      const off = now.machine.off.find((b) => b.startsWith('section:'))
+      const off = now.machine.off.find((b) => b.startsWith('section:') && !onlyTurned(assembly.joints[b]!))
       if (off) troubles.push({ code: 'open', beat, off: named(off) })
       const loose = Object.values(assembly.joints)
         .filter((j) => j.place && !now.machine.off.includes(j.body))
@@ -145,6 +150,30 @@ export function rehearse(reader: Reader, saber: Saber, { assembly, rest }: Machi
     if (now.machine.cut) now.mode = off
   }
 
+  const hand = atHand(s)
+  const bladeTask = (beat: Beat) =>
+    !beat.perform && (beat.task === 'bladeIn' || beat.task === 'bladeOut') && hand.cannot.length > 0
+  /** Blades that a beat would show going in, and that are not there or do not go in. A composed beat says so itself. */
+  const noBlades = (beat: Beat): Trouble[] =>
+    beat.by === 'composed' && pieces.has(beat.task!)
+      ? []
+      : hand.cannot.map(({ socket, blade }) =>
+          blade
+            ? { code: 'willNotEnter', beat, blade: blade.name, socket: socket.name }
+            : { code: 'noBladeHere', beat, socket: socket.name },
+        )
+  const used = new Set(s.controls.flatMap((r) => [r.input, r.other]))
+  /** What a beat points at and nobody can see working: an input without a use, a display behind what is closed. */
+  const notSeen = (beat: Beat): Trouble[] => {
+    const to = partsOfRef(beat.show ?? '')
+    const input = to?.kind === 'input' ? byId(s.inputs, to.id) : undefined
+    if (input && s.controls.length && !used.has(input.id)) return [{ code: 'unreached', beat, input: input.name }]
+    const part = to?.kind === 'part' ? byId(s.parts, to.id) : undefined
+    if (beat.by === 'composed' || beat.task === 'show' || part?.kind !== 'display') return []
+    const j = Object.values(assembly.joints).find((x) => x.byItself === 'showsDisplay')
+    return j && !now.machine.off.includes(j.body) ? [{ code: 'hidden', beat, what: part.name, behind: j.name }] : []
+  }
+
   const stateAfter = (beat: Beat) => ({
     ...{ beat: beat.id, powered: !now.machine.cut, mode: now.mode },
     ...{ preset: now.preset, machine: now.machine },
@@ -161,11 +190,17 @@ export function rehearse(reader: Reader, saber: Saber, { assembly, rest }: Machi
       if (row) {
         for (let n = 0; n < (beat.times ?? 1); n++) performRow(beat, row)
         troubles.push(...saidOfRow(s, beat, row).map((o): Trouble => ({ code: 'saidDiffers', beat, ...o })))
-      } else if (piece) {
+      } else if (piece || bladeTask(beat)) {
+        if (bladeTask(beat)) troubles.push(...noBlades(beat))
+        if (!piece) {
+          states.push(stateAfter(beat))
+          continue
+        }
         performPiece(beat, piece)
         troubles.push(...saidOfTask(s, beat, piece).map((o): Trouble => ({ code: 'saidDiffers', beat, ...o })))
       } else troubles.push({ code: 'gone', beat })
     }
+    troubles.push(...notSeen(beat))
     states.push(stateAfter(beat))
   }
   troubles.push(...outOfPlace(s, pieces))
@@ -191,7 +226,8 @@ export function rehearse(reader: Reader, saber: Saber, { assembly, rest }: Machi
 function outOfPlace(s: Saber, pieces: ReadonlyMap<Task, Piece>): Trouble[] {
   const spoken = s.beats.filter((b) => !b.leftTo)
   // What introduces a part, by its place; without any nothing can be late.
-  const last = spoken.findLastIndex((b) => b.covers.some((k) => k.startsWith('part:')))
+  const last = spoken.findLastIndex((b) => b.covers.some((k) => k.startsWith('part:') || k.startsWith('fastener:')))
+  const alone = s.hilt.fasteners.flatMap((f) => (f.clientMay === 'never' ? [`fastener:${f.id}`] : []))
   const bye = spoken.findIndex((b) => b.covers.includes('farewell'))
   const uses = (b: Beat): string[] => {
     const row = b.perform?.startsWith('row:') ? byId(s.controls, b.perform.slice(4)) : undefined
@@ -201,6 +237,8 @@ function outOfPlace(s: Saber, pieces: ReadonlyMap<Task, Piece>): Trouble[] {
     return [
       ...inputs.flatMap((p) => (p ? [`part:${p}`] : [])),
       ...steps.flatMap((x) => (x?.startsWith('part:') ? [x] : [])),
+      // Whoever turns a screw has to know by then which of them to leave alone.
+      ...(steps.some((x) => x?.startsWith('fastener:')) ? alone : []),
     ]
   }
   const used = new Map<string, number>()
@@ -208,7 +246,8 @@ function outOfPlace(s: Saber, pieces: ReadonlyMap<Task, Piece>): Trouble[] {
   spoken.forEach((beat, i) => {
     for (const key of beat.covers) {
       const at = used.get(key)
-      const part = byId(s.parts, key.startsWith('part:') ? key.slice(5) : undefined)
+      const [kind, id] = key.split(':')
+      const part = kind === 'part' ? byId(s.parts, id) : kind === 'fastener' ? byId(s.hilt.fasteners, id) : undefined
       if (at !== undefined && part) late.push({ code: 'toldLate', beat, part: part.name, used: at + 1 })
     }
     if (i < last) for (const key of uses(beat)) if (!used.has(key)) used.set(key, i)

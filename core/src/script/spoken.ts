@@ -39,7 +39,7 @@ function saidOnce(reader: Reader, s: Saber): Set<string> {
   const inside = [
     say(reader, 'step.softSurface'),
     say(reader, 'step.noWireInThread'),
-    say(reader, 'step.chassis.caution'),
+    say(reader, 'step.chassis.caution', { brittle: 'no' }),
   ]
   return new Set([
     ...(told.has('inside') ? inside : []),

@@ -46,12 +46,20 @@ export function troubleText(t: Trouble): string {
       return `It says ${secondsInWords(MAKER, t.said)}; the board is set to ${secondsInWords(MAKER, t.is)}.`
     case 'bladeMissing':
       return 'It lights the saber before the blade has been put in.'
+    case 'noBladeHere':
+      return `No blade for the ${t.socket} is on the bench: it cannot be shown going in.`
+    case 'willNotEnter':
+      return `${t.blade} does not go into the ${t.socket}.`
+    case 'unreached':
+      return `It shows the ${t.input}, and nothing in the controls uses it.`
+    case 'hidden':
+      return `${t.what} cannot be seen here: ${t.behind} is closed before it.`
     case 'litWhile':
       return 'It handles the blade or opens the hilt while the saber is still lit.'
     case 'afterFarewell':
       return 'It follows the farewell: nothing does.'
     case 'toldLate':
-      return `It introduces ${t.part} after it was used in beat ${t.used}.`
+      return `It tells of ${t.part} too late: it mattered in beat ${t.used}.`
     case 'endsLit':
       return 'The script ends with the saber lit and never tells how to turn it off.'
   }

@@ -99,18 +99,22 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'joint.hurts': 'Falsch gemacht schadet es: {what}.',
   'step.turnOff': 'Dreh {section_acc} und zieh',
   'step.turnOn': 'Schieb {section_acc} auf und dreh, bis es hält',
-  'step.cellSlide': 'Lass die Zelle am {end, select, emitter {Emitter} other {Knauf}} herausgleiten',
+  'step.cellSlide':
+    'Lass {several, select, yes {{cell_acc}} other {die Zelle}} am {end, select, emitter {Emitter} other {Knauf}} herausgleiten',
   'step.chassisOut': `{how, select, unscrew {Schraub {name_acc} los und zieh} other {Zieh {name_acc}}} am {end, select, emitter {Emitter} other {Knauf}} heraus{tethered, select, yes {, nicht weiter, als die Drähte reichen} other {}}`,
   'step.chassisIn': `{how, select, unscrew {Schraub {name_acc}} other {Schieb {name_acc}}} vom {end, select, emitter {Emitter} other {Knauf}} her wieder hinein`,
-  'step.chassis.caution': 'Stütz es auf ganzer Länge.',
+  'step.chassis.caution':
+    '{brittle, select, yes {Es ist spröde: halt es mit beiden Händen, auf ganzer Länge.} other {Stütz es auf ganzer Länge.}}',
   'step.cardIn': 'Steck die Karte wieder hinein; ohne Gewalt',
   'step.partOut':
-    '{how, select, lift {Heb {name_acc} ab} unscrew {Schraub {name_acc} ab} slide {Zieh {name_acc} heraus} other {Nimm {name_acc} heraus}}',
+    '{how, select, lift {Heb {name_acc} ab} liftOut {Heb {name_acc} heraus} unscrew {Schraub {name_acc} ab} slide {Zieh {name_acc} heraus} other {Nimm {name_acc} heraus}}',
   'step.partIn': '{how, select, unscrew {Schraub {name_acc} wieder ein} other {Setz {name_acc} wieder ein}}',
   'step.chargeIn': 'Lade sie mit {charger_dat}',
   'step.unplug': 'Zieh das Ladekabel ab',
   'step.softSurface': 'Arbeite über etwas Weichem.',
   'step.noWireInThread': 'Kein Draht ins Gewinde.',
+  'step.noStop': 'Nichts hält dieses Gewinde auf: hör auf, sobald es bündig sitzt, und lass keinen Draht hinein.',
+  'step.turn': 'Dreh {section_acc}{back, select, yes { zurück} other {}}',
   'step.pressOff': 'Drück den Knopf der Verbindung und zieh {section_acc} ab',
   'step.key': `{move, select, pushIn {Steck {key_acc} ein} pullOut {Zieh {key_acc} heraus} turn {Dreh {key_acc}} turnBack {Dreh {key_acc} zurück}
     inAndTurn {Steck {key_acc} ein und dreh} other {Dreh {key_acc} zurück und zieh heraus}}{to, select, off {, bis alles dunkel ist} other {}}`,
@@ -135,9 +139,9 @@ const messages: Readonly<Record<SayingCode, string>> = {
   poles:
     '{plus, select, emitter {Plus zum Emitter} pommel {Plus zum Knauf} other {}}{plus, select, unsaid {} other {{first, select, unsaid {} other {, }}}}{first, select, plus {Plus zuerst hinein} minus {Minus zuerst hinein} other {}}',
   'poles.recorded': 'So ist es verzeichnet: {poles}.',
-  'step.cellIn': `Leg die Zelle ein{first, select, plus {, Plus zuerst} minus {, Minus zuerst} other {}}{plus, select, emitter {, Plus zum Emitter} other {, Plus zum Knauf}}{told, select, yes {: {landmark}} other {}}`,
+  'step.cellIn': `Leg {several, select, yes {{cell_acc}} other {die Zelle}} {kept, select, groove {in ihre Rille} clip {in ihre Klammer} other {ein}}{first, select, plus {, Plus zuerst} minus {, Minus zuerst} other {}}{plus, select, emitter {, Plus zum Emitter} other {, Plus zum Knauf}}{told, select, yes {: {landmark}} other {}}`,
   'step.cellIn.caution': 'Nie eine Zelle mit beschädigter Hülle. Stütz das Chassis beim Eindrücken.',
-  'step.cellOut': 'Heb die Zelle in der Mitte heraus',
+  'step.cellOut': `Heb {several, select, yes {{cell_acc}} other {die Zelle}} {kept, select, ribbon {an ihrem Band} groove {aus ihrer Rille} clip {mit einem Ende zuerst aus ihrer Klammer} other {in der Mitte}} heraus`,
   'step.cellOut.caution': 'Kein Werkzeug aus Metall an die Hülle.',
   'step.chargePort': 'Steck das Ladekabel ein: {port_nom}',
   'step.chargePort.caution': 'Nie unbeaufsichtigt laden.',
@@ -166,7 +170,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
 
   'action.seen': `{action, select,
     powerOn {es hat Strom} powerOff {der Strom ist weg} wake {es wacht auf} sleep {es schläft ein}
-    ignite {die Klinge fährt aus} retract {die Klinge fährt ein, und es ist dunkel}
+    ignite {{blade, select, no {es leuchtet auf} other {die Klinge fährt aus}}} retract {{blade, select, no {es wird dunkel} other {die Klinge fährt ein, und es ist dunkel}}}
     nextPreset {das nächste Preset kommt} previousPreset {das Preset davor kommt}
     lock {es verkeilt sich, als hätten sich zwei Klingen gefangen} drag {die Spitze schleift und glüht}
     melt {die Spitze schmilzt sich hindurch} deflect {es sprüht Funken, als hätte es einen Schuss gefangen} surge {eine Überladung läuft die Klinge entlang}
@@ -203,10 +207,11 @@ const messages: Readonly<Record<SayingCode, string>> = {
     chamber {Und das ist {part_nom}.}
     switch {Das ist {part_nom}.}
     cover {Das ist {part_nom}; das geht ab.}
+    sleeve {Das ist {part_nom}; sie liegt über dem Griff.}
     other {Das ist {part_nom}.}}`,
   'topic.buttons': 'Es hat {n, plural, =2 {zwei} =3 {drei} =4 {vier} other {#}} Tasten: {parts}.',
   'topic.never.what': '{screw}: nicht anfassen',
-  'topic.never': `Lass {screw_acc} in Ruhe: {dummy, select, yes {das ist nur Zierde und verklebt} other {ohne sie hält {purpose, select, bladeRetention {die Klinge} joint {die Verbindung} chassis {das Chassis} cover {die Abdeckung} switch {der Schalter} decoration {die Zierde} other {das Ganze}} nicht}}.`,
+  'topic.never': `Lass {screw_acc} in Ruhe: {dummy, select, yes {das ist nur Zierde und verklebt} other {ohne sie hält {purpose, select, bladeRetention {die Klinge} joint {die Verbindung} chassis {das Chassis} cover {die Abdeckung} sleeve {die Hülse} switch {der Schalter} decoration {die Zierde} other {das Ganze}} nicht}}.`,
   'topic.task': `{task, select,
     powerOn {Zuerst bekommt es Strom.} powerOff {Dann wird der Strom getrennt.} bladeIn {Jetzt kommt die Klinge hinein.} bladeOut {Die Klinge kommt wieder heraus.}
     open {Jetzt wird es geöffnet.} cellIn {So kommt eine Zelle hinein.} cellOut {So kommt die Zelle heraus.} close {Und wieder zu.}
@@ -215,6 +220,8 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'topic.assemble.what': 'zusammengesetzt: {what}',
   'topic.assemble': '{first, select, yes {So kommt es zusammen, Stück für Stück. } other {}}{steps}',
   'topic.control': `{same, select, yes {} other {{state, select, lit {Bei leuchtender Klinge: } off {Bei dunkler Klinge: } asleep {Wenn es schläft: } menu {Im Menü „{mode}“: } muted {Wenn es stumm ist: } other {Im Kampfmodus: }}}}{gesture} – {what}.{limited, select, yes { Nur in {only}.} other {}}`,
+  'topic.toPreset': `Weiter zu {preset}: {gesture}{many, select, yes {, und das {times}-mal} other {}}.`,
+  'topic.bladeLater': `{later, select, others {{told} {n, plural, =1 {Die Klinge für {sockets} geht} other {Die Klingen für {sockets} gehen}} genauso {out, select, yes {heraus} other {hinein}}; {n, plural, =1 {sie ist} other {sie sind}} nicht hier.} willNotEnter {{out, select, yes {Heraus kommt sie dann so. {steps}} other {Deine Klinge geht noch nicht hinein, darum nur gesagt. {steps}}}} other {{out, select, yes {Und so wieder heraus. {steps}} other {Hier ist keine Klinge, mit der es sich zeigen ließe; mit deiner geht es so. {steps}}}}}`,
   'topic.firstAgain': 'Zurück zum ersten Preset: {gesture}{many, select, yes {, und das {times}-mal} other {}}.',
   'topic.again': 'Und wieder dunkel: {gesture}.',
   'topic.likeFirst.what': `wie bei {saber}`,
@@ -222,8 +229,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'topic.off.what': 'wie man es ausschaltet',
   'topic.off': '(Noch schaltet es nichts aus.)',
   'topic.preset.what': 'Preset {preset}',
-  'topic.preset':
-    '{preset} ist {hue}{reasoned, select, yes {: {why}} other {}}.{asked, select, you { Das hast du dir gewünscht.} no {} other { Das hat sich {asker} gewünscht.}}',
+  'topic.preset': `{look, select, battery {{preset} zeigt auf der Klinge, wie voll die Zelle ist} party {{preset} läuft durch viele Farben} varies {{preset} wechselt rund um {hue}} other {{preset} ist {hue}}}{reasoned, select, yes {: {why}} other {}}.{asked, select, you { Das hast du dir gewünscht.} no {} other { Das hat sich {asker} gewünscht.}}{needs, select, yes { Ganz sieht man es erst mit {blade}; hier siehst du einen Teil davon.} other {}}{unsure, select, yes { Hier sind wir nicht sicher: probier es und sag es uns.} other {}}`,
   'topic.presets':
     '{n, plural, =2 {Zwei} =3 {Drei} =4 {Vier} =5 {Fünf} =6 {Sechs} other {#}} sind {hue}: {presets}.{told, select, yes { {deep} ist das tiefe, {pale} das helle.} other {}}',
   hue: `{pale, select, yes {blass} other {}}{hue, select, pink {rosa} red {rot} orange {orange} yellow {gelb} green {grün} teal {türkis} skyBlue {himmelblau} blue {blau} violet {violett} magenta {magenta} dark {dunkel} other {weiß}}`,
@@ -239,33 +245,48 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'topic.volume':
     '{set, select, yes {Es geht mit Lautstärke {volume} hinaus.{known, select, yes { Nicht höher als {highest}: darüber leidet der Lautsprecher.} other {}}} other {Nicht höher als Lautstärke {highest}: darüber leidet der Lautsprecher.}}',
   'topic.request.what': '{own, select, yes {unsere Idee} other {dein Wunsch}}: {text}',
-  'topic.request':
-    '{own, select, yes {Eine Idee von uns: {text}.} other {Du hast dir gewünscht: {text}.}} {status, select, met {{answered, select, yes {{answer}.} other {Das ist drin.}}} open {Das ist noch offen{answered, select, yes {: {answer}} other {}}.} changed {Das ist anders geworden{answered, select, yes {: {answer}} other {}}.} other {Das haben wir gelassen{answered, select, yes {: {answer}} other {}}.}}',
+  'topic.request': `{own, select, yes {Eine Idee von uns: {text}.} other {{gift, select, yes {{giver} hat sich gewünscht: {text}.} other {Du hast dir gewünscht: {text}.}}}} {status, select, met {{answered, select, yes {{answer}.} other {Das ist drin.}}} open {Das ist noch offen{answered, select, yes {: {answer}} other {}}.} changed {Das ist anders geworden{answered, select, yes {: {answer}} other {}}.} other {Das haben wir nicht gemacht{answered, select, yes {: {answer}} other {}}.}}{told, select, yes { {gift, select, yes {Das haben wir am {on} gesagt.} other {Das haben wir dir am {on} gesagt.}}} other {}}`,
   'topic.arrival.what':
     '{what}: {fate, select, leftOver {übrig} returned {zurück} altered {geändert} used {verbaut} other {offen}}',
-  'topic.arrival': `Das hast du geschickt: {what}. {fate, select, leftOver {Es ist übrig und gehört dir} returned {Es kommt zu dir zurück} altered {Es wurde geändert} used {Es ist verbaut} other {Darüber ist noch nichts entschieden}}{noted, select, yes {: {note}} other {}}.{placed, select, yes { Jetzt ist es hier: {now}.} other {}}`,
+  'topic.arrival': `{gift, select, yes {{giver} hat das geschickt} other {Das hast du geschickt}}: {what}. {fate, select, leftOver {Es ist übrig{gift, select, yes {} other { und gehört dir}}} returned {Es kommt {gift, select, yes {} other {zu dir }}zurück} altered {Es wurde geändert} used {Es ist verbaut} other {Darüber ist noch nichts entschieden}}{noted, select, yes {: {note}} other {}}.{placed, select, yes { Jetzt ist es hier: {now}.} other {}}`,
   'topic.credit.what': 'gemacht von {who}',
   'topic.credit': '{n, plural, =1 {{who}: {did}.} other {Daran haben mehrere gearbeitet. {did}.}}',
   'topic.fault.what': 'bei der Ankunft gefunden: {fault}',
-  'topic.fault': `Als es zu uns kam, haben wir das gefunden ({what}): {fault}. {why, select, yes {Das blieb so: {left}.} other {{became, select, fix {Das ist repariert.} request {Was daraus wird, hast du entschieden.} toDo {Darum wurde sich gekümmert.} other {Das wurde festgehalten.}}}}`,
-  'topic.toDo.what': 'bleibt für dich: {text}',
-  'topic.toDo': 'Eins bleibt für dich zu tun: {text}.',
+  'topic.fault': `Als es zu uns kam, haben wir das gefunden ({what}): {fault}. {why, select, yes {Das blieb so: {left}.} other {{became, select, fix {Das ist repariert.} request {{gift, select, yes {Was daraus wird, ist abgesprochen.} other {Was daraus wird, hast du entschieden.}}} toDo {Das ist erledigt.} open {Das steht noch aus.} other {Das wurde festgehalten.}}}}`,
+  'topic.toDo.what': `{who, select, client {bleibt für dich} other {versprochen und noch offen}}: {text}`,
+  'topic.toDo': `{who, select, client {Eins bleibt für dich zu tun: {text}.} other {Eins sind wir dir noch schuldig: {text}{dated, select, yes {, bis {due}} other {}}.}}`,
   'topic.item.what': 'gehört dazu: {what}',
-  'topic.item': `{role, select, accessory {{from, select, shop {Dazu kommt {what}} client {Das hast du schon: {what}} notSupplied {Das musst du selbst besorgen: {what}} other {Das siehst du nur hier: {what}}}} spare {Als Ersatz liegt bei: {what}} other {Zur Wahl gibt es auch: {what}}}{named, select, yes {, für {of}} other {}}.{asked, select, yes { Frag nach: {ask}.} other {}}`,
+  'topic.item': `{role, select, accessory {{from, select, shop {Dazu kommt {what}} client {Das hast du schon: {what}} notSupplied {Das musst du selbst besorgen: {what}} other {Das siehst du nur hier: {what}}}} spare {Als Ersatz liegt bei: {what}} other {{from, select, bench {Das siehst du nur hier, es bleibt bei uns: {what}} client {Zum Tauschen hast du schon: {what}} notSupplied {Zum Tauschen gibt es auch: {what}} other {Zum Tauschen liegt bei: {what}}}}}{named, select, yes {{role, select, alternative {, statt {of}} other {, für {of}}}} other {}}.{asked, select, yes { Frag nach: {ask}.} other {}}{placed, select, yes { Du findest es hier: {place}.} other {}}{noted, select, yes { {note}.} other {}}`,
   'topic.notFor.what': 'nicht gemacht für {what}',
   'topic.notFor': 'Dafür ist es nicht gemacht: {what}. Der Grund: {why}.',
   'topic.fix.what': 'repariert: {fix}',
-  'topic.fix':
-    '{reported, select, yes {Du hast uns gesagt: {fault}. } other {}}{known, select, yes {Die Ursache: {cause}. } other {}}Was wir getan haben: {fix}.',
+  'topic.fix': `{reported, select, yes {{gift, select, yes {{giver} hat} other {Du hast}} uns gesagt: {fault}. } other {}}{known, select, yes {Die Ursache: {cause}. } other {}}Was wir getan haben: {fix}.{cycles, plural, =0 {} =1 {} other { Seitdem #-mal probiert, ohne den Fehler.}}`,
   'topic.ability.what': 'geht nicht mehr: {what}',
   'topic.ability': 'Eins kann es nicht mehr: {what}.{by, select, yes { Stattdessen: {instead}.} other {}}',
   'topic.loss.what': 'neu gemacht: {what}',
   'topic.loss':
     'Du sollst es wissen, {what}: das {how, select, spoilt {ist hier verdorben} remade {wurde ein zweites Mal gemacht} other {wurde ersetzt}}. {cause}.',
   'topic.decision.what': 'gewählt: {chose}',
-  'topic.decision':
-    'Wir haben gewählt: {chose}. Der Grund: {why}.{gave, select, yes { Was es gekostet hat: {gaveUp}.} other {}}',
+  'topic.decision': `{whose, select, client {{gift, select, yes {{giver} hat gewählt} other {Du hast gewählt}}} both {{gift, select, yes {Mit {giver} wurde gewählt} other {Wir haben zusammen gewählt}}} other {Wir haben gewählt}}: {chose}. Der Grund: {why}.{gave, select, yes { Was es gekostet hat: {gaveUp}.} other {}}`,
   'topic.storing.what': 'was das Trennen bewirkt, und wie man es weglegt',
+  'topic.display.what': `was das Display zeigt`,
+  'topic.display': `{greets, select, yes {Wenn es aufwacht, steht auf dem Display: „{greeting}“.} other {}}{pictured, select, yes { {greets, select, yes {Dazu siehst du: {picture}.} other {Wenn es aufwacht, zeigt das Display: {picture}.}}} other {}}{timed, select, yes { Nach {after} wird das Display von selbst dunkel.} other {}}`,
+  'topic.link.what': `die Funkverbindung und ihr Code`,
+  'topic.link': `Man erreicht es auch ohne Kabel{named, select, yes {: such nach „{name}“} other {}}{by, select, yes {, mit {program}} other {}}.{coded, select, yes { Der Code ist {code}.} other {}}`,
+  'topic.sense.what': `wie empfindlich es eingestellt ist`,
+  'topic.sense.one': `{sense, select, swing {Schwung} clash {Schlag} twist {Drehung} thrust {Stoß} shake {Schütteln} tilt {Neigung} other {Tippen}} {value}{with, select, plug { (mit Stopfen probiert)} blade { (mit Klinge probiert)} other {}}{noted, select, yes { ({note})} other {}}`,
+  'topic.sense': `So fein spürt es deine Hand: {all}.`,
+  'topic.wear.what': `wie viele Arten es gibt, es zu tragen`,
+  'topic.wear': `{looks, plural, one {# Aussehen} other {# Aussehen}}{blades, plural, =0 {} =1 {} =2 {, zwei Klingen} other {, # Klingen}}{pieces, plural, =1 {} =2 {, zwei Arten, den Griff abzuschließen} other {, # Arten, den Griff abzuschließen}}: das macht {all} zur Wahl.`,
+  'topic.missing.what': `nicht im Paket: {what}`,
+  'topic.missing': `{part_nom} liegt nicht im Paket: besorg dir das selbst.{typed, select, yes { Frag nach {type}{protected, select, yes {, geschützt} other {}}{long, select, yes {, {length} mm lang} other {}}.} other {{protected, select, yes { Mit eigener Schutzschaltung.} other {}}}}{noted, select, yes { {note}.} other {}}`,
+  'topic.locked.what': `{section}: für immer zu`,
+  'topic.locked': `Versuch nicht, {section_acc} abzuschrauben: diese Verbindung bleibt für immer zu.{noted, select, yes { {note}.} other {}}`,
+  'topic.blades.what': `die Klingen, die dazugehören`,
+  'topic.blades': `{n, plural, =2 {Zwei Klingen gehören dazu} =3 {Drei Klingen gehören dazu} other {# Klingen gehören dazu}}: {blades}. Sie gehen alle gleich hinein und heraus.`,
+  'topic.lights': `{kind, select, strip {Innen leuchten {n, plural, =2 {zwei} =3 {drei} =4 {vier} other {#}} Streifen} other {{n, plural, =2 {Zwei} =3 {Drei} =4 {Vier} =5 {Fünf} =6 {Sechs} other {#}} kleine Lichter sitzen darin}}{named, select, yes {: {names}} other {}}.`,
+  'topic.owner.what': `vor dir: {who}`,
+  'topic.owner': `{you, select, yes {{known, select, yes {Vor uns hattest du es in Händen{dated, select, yes {, {when}} other {}}: {did}.} other {Bevor es zu uns kam, gehörte es dir{dated, select, yes {, {when}} other {}}.}}} other {Vor dir war es hier: {who}{dated, select, yes {, {when}} other {}}{known, select, yes {{believed, select, yes {; geglaubt, nicht gewusst: {did}} other {: {did}}}} other {}}.}}`,
   'topic.sleeps.what': 'wann es einschläft',
   'topic.sleeps': 'Liegt es still, schläft es nach {after} von selbst ein.',
   'topic.note.what': 'gut zu wissen: {of}',
@@ -391,7 +412,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'chapter.presets': 'Presets',
   'chapter.presets.head':
     '{column, select, number {Nr.} preset {Preset} colour {Farbe} effects {Effekte und Zeiten} font {Klänge} other {Gewünscht von}}',
-  'preset.colour': '{hue} {hex}',
+  'preset.colour': `{look, select, battery {zeigt, wie voll die Zelle ist} party {viele Farben} varies {wechselt rund um {hue} {hex}} other {{hue} {hex}}}`,
   'preset.font': '{font}{has, select, yes {; Musik: {tracks}} other {}}',
   'chapter.blade': 'Die Klinge',
   'chapter.blade.head':
@@ -403,7 +424,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'blade.inBox': '{use, select, ship {ja} toBuy {nein: zu kaufen} other {nein: gehört der Werkbank}}',
   'chapter.screws': 'Schraubenplan',
   'chapter.screws.head': '{column, select, screw {Schraube} where {Wo} key {Schlüssel} holds {Hält} other {Du darfst}}',
-  'screw.holds': `{purpose, select, bladeRetention {Klinge} joint {Verbindung} chassis {Chassis} cover {Abdeckung} switch {Schalter} decoration {Zierde} other {anderes}}`,
+  'screw.holds': `{purpose, select, bladeRetention {Klinge} joint {Verbindung} chassis {Chassis} cover {Abdeckung} sleeve {Hülse} switch {Schalter} decoration {Zierde} unsaid {nicht festgehalten} other {anderes}}`,
   'screw.may': '{may, select, never {NICHT anfassen} loosen {lösen, nicht entfernen} other {entfernen}}',
   'chapter.troubles': 'Wenn etwas seltsam ist',
   'trouble.what': `{trouble, select, flicker {Die ersten Pixel flackern} freezes {Es hängt} crackles {Es knistert oder wird dunkel, wenn es laut ist}
@@ -460,8 +481,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'chapter.decisions': 'Was gewählt wurde, und warum',
   'chapter.decisions.head': '{column, select, chose {Gewählt} why {Weil} gaveUp {Dafür aufgegeben} other {Von}}',
   'decision.chose': '{text}{has, select, yes { ({about})} other {}}',
-  'decision.by':
-    '{by}, {on}{for, select, yes {; nicht rückgängig zu machen{agreed, select, yes {, zugestimmt {who}, {day}} other {}}} other {}}',
+  'decision.by': `{whose, select, client {deine Wahl, } both {gemeinsam gewählt, } other {}}{by}, {on}{for, select, yes {; nicht rückgängig zu machen{agreed, select, yes {, zugestimmt {who}, {day}} other {}}} other {}}`,
   'chapter.lights': 'Seine Lichter',
   'chapter.lights.head': '{column, select, light {Licht} leds {LEDs} other {Es zeigt}}',
   'light.name':
@@ -469,8 +489,11 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'light.die': '{die} ({hue}): {volts}, {amps}',
   'light.does': '{follows, select, yes {was auch „{with}“ zeigt} other {eigenes Licht}}',
   'chapter.settings': 'Worauf die Platine eingestellt ist',
-  'setting.name':
-    '{row, select, sleepAfter {Schläft ein nach} displayTimeout {Display wird dunkel nach} displayAngle {Das Bild steht zur Schalterlinie bei} volumeSteps {Stufen der Lautstärke} other {Funkverbindung}}',
+  'setting.name': `{row, select, sleepAfter {Schläft ein nach} displayTimeout {Display wird dunkel nach} displayAngle {Das Bild steht zur Schalterlinie bei} volumeSteps {Stufen der Lautstärke} greeting {Das Display grüßt mit} other {Funkverbindung}}`,
+  'setting.greeting': `{greets, select, yes {„{greeting}“} other {}}{pictured, select, yes {{greets, select, yes {, } other {}}{picture}} other {}}`,
+  'owner.who': `{who}{you, select, yes { (du)} other {}}`,
+  'preset.needs': `ganz zu sehen nur mit {blade}`,
+  'preset.unsure': `nicht sicher: probier es`,
   'setting.link': '{name}{coded, select, yes {, Code {code}} other {}}{by, select, yes {, mit {program}} other {}}',
   'chapter.senses.head': '{column, select, sense {Spricht an auf} value {Eingestellt auf} other {Probiert mit}}',
   sense:
@@ -495,9 +518,9 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'chapter.notes': 'Gut zu wissen',
   'chapter.notes.head': '{column, select, of {Wozu} other {Was du wissen solltest}}',
   'note.joint': '{section}, die Verbindung',
-  'chapter.left': 'Was für dich bleibt',
+  'chapter.left': `Was noch zu tun ist`,
   'chapter.left.head': '{column, select, what {Was} other {Von wem, bis wann}}',
-  'left.what': '{text}{named, select, yes { ({on})} other {}}',
+  'left.what': `{who, select, shop {Sind wir dir schuldig: } other {}}{text}{named, select, yes { ({on})} other {}}`,
   'chapter.warranty': 'Wofür wir einstehen',
   'warranty.ends': 'Das endet mit: {ends}',
   'notFor.title': 'Nicht gemacht für {what}',
@@ -663,6 +686,7 @@ const NOUNS: Readonly<Record<NounKind, Word>> = {
   'part.plug': ['Klingenstopfen', 'm'],
   'part.cover': ['Abdeckung', 'f'],
   'part.charger': ['Ladegerät', 'n'],
+  'part.sleeve': ['Hülse', 'f'],
   'part.tool': ['Werkzeug', 'n'],
   'part.screw': ['Schraube', 'f'],
   'part.other': ['Teil', 'n'],
@@ -677,6 +701,7 @@ const NOUNS: Readonly<Record<NounKind, Word>> = {
   'screw.joint': ['Verbindungsschraube', 'f'],
   'screw.chassis': ['Chassisschraube', 'f'],
   'screw.cover': ['Deckelschraube', 'f'],
+  'screw.sleeve': ['Hülsenschraube', 'f'],
   'screw.switch': ['Schalterschraube', 'f'],
   'screw.decoration': ['Zierschraube', 'f'],
   'screw.other': ['Schraube', 'f'],

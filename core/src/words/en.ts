@@ -88,7 +88,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
       inTurned {While {named, select, yes {{name_nom}} other {the key}} is in, turned or not} outTurned {Unless {named, select, yes {{name_nom}} other {the key}} is in and not turned}
       other {With {named, select, yes {{name_nom}} other {the key}} cutting}}, the board has no current: nothing lights it, nothing wakes it, and the cell keeps its charge.}
     cellOut {Only taking the cell out cuts the power. Asleep it still draws a little; before it lies for weeks, take the cell out.}
-    deepSleep {It falls asleep by itself and then draws very little.{cellOut, select, yes { Before it lies for months, take the cell out.} other { Before it lies for months, charge it half.}}}
+    deepSleep {{timed, select, yes {It falls asleep by itself and then draws very little.} other {Asleep it draws very little.}}{cellOut, select, yes { Before it lies for months, take the cell out.} other { Before it lies for months, charge it half.}}}
     other {Nothing cuts the power here; asleep it still draws a little.{cellOut, select, yes { Before it lies for weeks, take the cell out.} other { Charge it every few weeks.}}}}`,
   'joint.closed': '{joint}: it stays closed, nobody opens it.',
   'step.leftHand': '{text}, {way}: its thread is left-handed',
@@ -99,18 +99,22 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'joint.hurts': 'Done wrong it hurts: {what}.',
   'step.turnOff': 'Turn {section_nom} and pull it off',
   'step.turnOn': 'Push {section_nom} on and turn it until it holds',
-  'step.cellSlide': 'Let the cell slide out at the {end, select, emitter {emitter} other {pommel}} end',
+  'step.cellSlide':
+    'Let {several, select, yes {{cell_nom}} other {the cell}} slide out at the {end, select, emitter {emitter} other {pommel}} end',
   'step.chassisOut': `{how, select, unscrew {Unscrew {name_nom} and draw it out} other {Slide {name_nom} out}} at the {end, select, emitter {emitter} other {pommel}} end{tethered, select, yes {, no further than its wires reach} other {}}`,
   'step.chassisIn': `{how, select, unscrew {Screw {name_nom} back in} other {Slide {name_nom} back in}} from the {end, select, emitter {emitter} other {pommel}} end`,
-  'step.chassis.caution': 'Support it along its whole length.',
+  'step.chassis.caution':
+    '{brittle, select, yes {It is brittle: hold it in both hands, along its whole length.} other {Support it along its whole length.}}',
   'step.cardIn': 'Put the card back in; do not force it',
   'step.partOut':
-    '{how, select, lift {Lift off {name_nom}} unscrew {Unscrew {name_nom}} slide {Slide out {name_nom}} other {Take out {name_nom}}}',
+    '{how, select, lift {Lift off {name_nom}} liftOut {Lift out {name_nom}} unscrew {Unscrew {name_nom}} slide {Slide out {name_nom}} other {Take out {name_nom}}}',
   'step.partIn': '{how, select, unscrew {Screw {name_nom} back in} other {Put {name_nom} back}}',
   'step.chargeIn': 'Charge it in {charger_nom}',
   'step.unplug': 'Unplug the charger',
   'step.softSurface': 'Work over a soft surface.',
   'step.noWireInThread': 'No wire in the thread.',
+  'step.noStop': 'Nothing stops this thread: stop as soon as it sits flush, and leave no wire in it.',
+  'step.turn': 'Turn {section_nom}{back, select, yes { back} other {}}',
   'step.pressOff': 'Press the button of the joint and pull off {section_nom}',
   'step.key': `{move, select, pushIn {Push {key_nom} in} pullOut {Pull {key_nom} out} turn {Turn {key_nom}} turnBack {Turn {key_nom} back}
     inAndTurn {Put {key_nom} in and turn it} other {Turn {key_nom} back and pull it out}}{to, select, off { until everything is dark} other {}}`,
@@ -134,9 +138,9 @@ const messages: Readonly<Record<SayingCode, string>> = {
   poles:
     '{plus, select, emitter {plus pole towards the emitter} pommel {plus pole towards the pommel} other {}}{plus, select, unsaid {} other {{first, select, unsaid {} other {, }}}}{first, select, plus {plus pole in first} minus {minus pole in first} other {}}',
   'poles.recorded': 'As recorded: {poles}.',
-  'step.cellIn': `Put the cell in{first, select, plus {, plus pole first} minus {, minus pole first} other {}}{plus, select, emitter {, plus pole towards the emitter} other {, plus pole towards the pommel}}{told, select, yes {: {landmark}} other {}}`,
+  'step.cellIn': `Put {several, select, yes {{cell_nom}} other {the cell}} {kept, select, groove {into its groove} clip {into its clip} other {in}}{first, select, plus {, plus pole first} minus {, minus pole first} other {}}{plus, select, emitter {, plus pole towards the emitter} other {, plus pole towards the pommel}}{told, select, yes {: {landmark}} other {}}`,
   'step.cellIn.caution': 'Never a cell with a damaged wrap. Support the chassis while pressing.',
-  'step.cellOut': 'Lift the cell out at its middle',
+  'step.cellOut': `Lift {several, select, yes {{cell_nom}} other {the cell}} out{kept, select, ribbon { by its ribbon} groove { of its groove} clip { of its clip, one end first} other { at its middle}}`,
   'step.cellOut.caution': 'No metal tool against the wrap.',
   'step.chargePort': 'Plug the charger into {port_nom}',
   'step.chargePort.caution': 'Never charge unattended.',
@@ -164,7 +168,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
 
   'action.seen': `{action, select,
     powerOn {it has power} powerOff {the power is cut} wake {it wakes} sleep {it goes to sleep}
-    ignite {the blade comes out} retract {the blade goes in and it is dark}
+    ignite {{blade, select, no {it lights up} other {the blade comes out}}} retract {{blade, select, no {it goes dark} other {the blade goes in and it is dark}}}
     nextPreset {the next preset comes up} previousPreset {the preset before comes up}
     lock {it locks, as if two blades had caught each other} drag {the tip drags along and glows}
     melt {the tip melts its way} deflect {it sparks, as if it had caught a bolt} surge {a surge runs along the blade}
@@ -198,10 +202,11 @@ const messages: Readonly<Record<SayingCode, string>> = {
     chamber {And this is {part_nom}.}
     switch {This is {part_nom}.}
     cover {This is {part_nom}; it comes off.}
+    sleeve {This is {part_nom}; it slides over the hilt.}
     other {This is {part_nom}.}}`,
   'topic.buttons': `It has {n, plural, =2 {two} =3 {three} =4 {four} other {#}} buttons: {parts}.`,
   'topic.never.what': '{screw}: not to be touched',
-  'topic.never': `Leave {screw_nom} alone: it {dummy, select, yes {is only decoration and glued} other {holds the {purpose, select, bladeRetention {blade retention} joint {joint} chassis {chassis} cover {cover} switch {switch} decoration {decoration} other {build}}}}.`,
+  'topic.never': `Leave {screw_nom} alone: it {dummy, select, yes {is only decoration and glued} other {holds the {purpose, select, bladeRetention {blade retention} joint {joint} chassis {chassis} cover {cover} sleeve {sleeve} switch {switch} decoration {decoration} other {build}}}}.`,
   'topic.task': `{task, select,
     powerOn {It gets its power first.} powerOff {Then the power is cut.} bladeIn {Now the blade goes in.} bladeOut {The blade comes out again.}
     open {Now it is opened.} cellIn {This is how a cell goes in.} cellOut {This is how the cell comes out.} close {And closed again.}
@@ -210,6 +215,8 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'topic.assemble.what': 'put together: {what}',
   'topic.assemble': '{first, select, yes {This is how it goes together, piece by piece. } other {}}{steps}',
   'topic.control': `{same, select, yes {} other {{state, select, lit {With the blade lit, } off {With the blade off, } asleep {When it sleeps, } menu {In the {mode}, } muted {In mute, } other {In combat mode, }}}}{gesture}: {what}.{limited, select, yes { In {only} only.} other {}}`,
+  'topic.toPreset': `On to {preset}: {gesture}{many, select, yes {, {times} times over} other {}}.`,
+  'topic.bladeLater': `{later, select, others {{told} {n, plural, =1 {The one for {sockets} goes} other {Those for {sockets} go}} {out, select, yes {out} other {in}} in the same way; {n, plural, =1 {it is} other {they are}} not here to show.} willNotEnter {{out, select, yes {Out again it comes like this, once it goes in. {steps}} other {Your blade does not go in yet, so this is only told. {steps}}}} other {{out, select, yes {And out again like this. {steps}} other {There is no blade here to show it with; with yours it goes like this. {steps}}}}}`,
   'topic.firstAgain': 'Back to the first preset: {gesture}{many, select, yes {, {times} times over} other {}}.',
   'topic.again': 'And dark again: {gesture}.',
   'topic.likeFirst.what': `as with {saber}`,
@@ -217,7 +224,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'topic.off.what': 'how to turn it off',
   'topic.off': '(No control turns it off yet.)',
   'topic.preset.what': 'preset {preset}',
-  'topic.preset': `{preset} is {hue}{reasoned, select, yes {: {why}} other {}}.{asked, select, you { You asked for this one.} no {} other { It was {asker} who asked for it.}}`,
+  'topic.preset': `{look, select, battery {{preset} shows on the blade how full the cell is} party {{preset} runs through many colours} varies {{preset} varies around {hue}} other {{preset} is {hue}}}{reasoned, select, yes {: {why}} other {}}.{asked, select, you { You asked for this one.} no {} other { It was {asker} who asked for it.}}{needs, select, yes { It takes {blade} to be seen whole; here you see part of it.} other {}}{unsure, select, yes { We are not sure of this one: try it, and tell us.} other {}}`,
   'topic.presets': `{n, plural, =2 {Two} =3 {Three} =4 {Four} =5 {Five} =6 {Six} other {#}} are {hue}: {presets}.{told, select, yes { {deep} is the deep one, {pale} the light one.} other {}}`,
   hue: `{pale, select, yes {pale } other {}}{hue, select, pink {pink} red {red} orange {orange} yellow {yellow} green {green} teal {teal} skyBlue {sky blue} blue {blue} violet {violet} magenta {magenta} dark {dark} other {white}}`,
   'topic.demoBlade.what': "the {blade} is the bench's, not the shipped one",
@@ -229,29 +236,47 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'topic.volume.what': 'shipped and highest volume',
   'topic.volume': `{set, select, yes {It leaves here at volume {volume}.{known, select, yes { No higher than {highest}: above that the speaker suffers.} other {}}} other {Go no higher than volume {highest}: above that the speaker suffers.}}`,
   'topic.request.what': '{own, select, yes {our own idea} other {your wish}}: {text}',
-  'topic.request': `{own, select, yes {An idea of ours: {text}.} other {You asked for this: {text}.}} {status, select, met {{answered, select, yes {{answer}.} other {It is in there.}}} open {That is still open{answered, select, yes {: {answer}} other {}}.} changed {It came out otherwise{answered, select, yes {: {answer}} other {}}.} other {We left it{answered, select, yes {: {answer}} other {}}.}}`,
+  'topic.request': `{own, select, yes {An idea of ours: {text}.} other {{gift, select, yes {{giver} asked for this: {text}.} other {You asked for this: {text}.}}}} {status, select, met {{answered, select, yes {{answer}.} other {It is in there.}}} open {That is still open{answered, select, yes {: {answer}} other {}}.} changed {It came out differently{answered, select, yes {: {answer}} other {}}.} other {We did not do it{answered, select, yes {: {answer}} other {}}.}}{told, select, yes { {gift, select, yes {We said so on {on}.} other {We told you on {on}.}}} other {}}`,
   'topic.arrival.what':
     '{what}: {fate, select, leftOver {left over} returned {returned} altered {altered} used {used} other {undecided}}',
-  'topic.arrival': `You sent this: {what}. {fate, select, leftOver {It is left over, and it is yours} returned {It comes back to you} altered {It was altered} used {It is built in} other {Nothing is decided about it yet}}{noted, select, yes {: {note}} other {}}.{placed, select, yes { It is {now} now.} other {}}`,
+  'topic.arrival': `{gift, select, yes {{giver} sent this} other {You sent this}}: {what}. {fate, select, leftOver {It is left over{gift, select, yes {} other {, and it is yours}}} returned {It comes back{gift, select, yes {} other { to you}}} altered {It was altered} used {It is built in} other {Nothing is decided about it yet}}{noted, select, yes {: {note}} other {}}.{placed, select, yes { It is {now} now.} other {}}`,
   'topic.credit.what': `made by {who}`,
   'topic.credit': `{n, plural, =1 {{who} did this: {did}.} other {It is the work of several hands. {did}.}}`,
   'topic.fault.what': `found on arrival: {fault}`,
-  'topic.fault': `When it came to us we found this on what you sent ({what}): {fault}. {why, select, yes {It was left so: {left}.} other {{became, select, fix {That is repaired.} request {You decided what becomes of it.} toDo {That was seen to.} other {It was noted.}}}}`,
-  'topic.toDo.what': `for you to do: {text}`,
-  'topic.toDo': `One thing is left for you: {text}.`,
+  'topic.fault': `When it came to us we found this ({what}): {fault}. {why, select, yes {It was left so: {left}.} other {{became, select, fix {That is repaired.} request {{gift, select, yes {It was agreed what becomes of it.} other {You decided what becomes of it.}}} toDo {That was seen to.} open {That is still to be done.} other {It was noted.}}}}`,
+  'topic.toDo.what': `{who, select, client {for you to do} other {promised and still owed}}: {text}`,
+  'topic.toDo': `{who, select, client {One thing is left for you: {text}.} other {One thing we still owe you: {text}{dated, select, yes {, by {due}} other {}}.}}`,
   'topic.item.what': `goes with it: {what}`,
-  'topic.item': `{role, select, accessory {{from, select, shop {With it comes {what}} client {You have this already: {what}} notSupplied {This you have to get yourself: {what}} other {You only see this here: {what}}}} spare {A spare lies with it: {what}} other {There is another one to choose: {what}}}{named, select, yes {, for {of}} other {}}.{asked, select, yes { Ask for: {ask}.} other {}}`,
+  'topic.item': `{role, select, accessory {{from, select, shop {With it comes {what}} client {You have this already: {what}} notSupplied {This you have to get yourself: {what}} other {You only see this here: {what}}}} spare {A spare lies with it: {what}} other {{from, select, bench {You only see this here, it stays with us: {what}} client {You have this to change to: {what}} notSupplied {There is another one to be had: {what}} other {It comes with another one to change to: {what}}}}}{named, select, yes {{role, select, alternative {, in place of {of}} other {, for {of}}}} other {}}.{asked, select, yes { Ask for: {ask}.} other {}}{placed, select, yes { You find it here: {place}.} other {}}{noted, select, yes { {note}.} other {}}`,
   'topic.notFor.what': `not made for {what}`,
   'topic.notFor': `It is not made for {what}: {why}.`,
   'topic.fix.what': `repaired: {fix}`,
-  'topic.fix': `{reported, select, yes {You told us: {fault}. } other {}}{known, select, yes {The cause: {cause}. } other {}}What we did: {fix}.`,
+  'topic.fix': `{reported, select, yes {{gift, select, yes {{giver}} other {You}} told us: {fault}. } other {}}{known, select, yes {The cause: {cause}. } other {}}What we did: {fix}.{cycles, plural, =0 {} =1 {} other { Since then it was tried # times without the fault.}}`,
   'topic.ability.what': `no more: {what}`,
   'topic.ability': `One thing it can no longer do: {what}.{by, select, yes { Instead: {instead}.} other {}}`,
   'topic.loss.what': `made anew: {what}`,
   'topic.loss': `You should know: {what} was {how, select, spoilt {spoilt here} remade {made a second time} other {replaced}}. {cause}.`,
   'topic.decision.what': `chosen: {chose}`,
-  'topic.decision': `We chose this: {chose}. The reason: {why}.{gave, select, yes { What it cost: {gaveUp}.} other {}}`,
+  'topic.decision': `{whose, select, client {{gift, select, yes {{giver} chose this} other {You chose this}}} both {{gift, select, yes {This was chosen with {giver}} other {We chose this together}}} other {We chose this}}: {chose}. The reason: {why}.{gave, select, yes { What it cost: {gaveUp}.} other {}}`,
   'topic.storing.what': 'what cutting the power means, and how it is put away',
+  'topic.display.what': `what its display shows`,
+  'topic.display': `{greets, select, yes {When it wakes, its display says: “{greeting}”.} other {}}{pictured, select, yes { {greets, select, yes {With it you see {picture}.} other {When it wakes, its display shows {picture}.}}} other {}}{timed, select, yes { After {after} the display goes dark by itself.} other {}}`,
+  'topic.link.what': `the wireless link and its code`,
+  'topic.link': `It can be reached without a wire{named, select, yes {: look for “{name}”} other {}}{by, select, yes { with {program}} other {}}.{coded, select, yes { The code is {code}.} other {}}`,
+  'topic.sense.what': `how sensitive it is set`,
+  'topic.sense.one': `{sense, select, swing {swing} clash {clash} twist {twist} thrust {thrust} shake {shake} tilt {tilt} other {tap}} at {value}{with, select, plug { (tried with the plug in)} blade { (tried with the blade in)} other {}}{noted, select, yes { ({note})} other {}}`,
+  'topic.sense': `It feels your hand like this: {all}.`,
+  'topic.wear.what': `how many ways there are to wear it`,
+  'topic.wear': `{looks, plural, one {# look} other {# looks}}{blades, plural, =0 {} =1 {} =2 {, two blades} other {, # blades}}{pieces, plural, =1 {} =2 {, two ways to finish the hilt} other {, # ways to finish the hilt}}: that makes {all} to choose from.`,
+  'topic.missing.what': `not in the box: {what}`,
+  'topic.missing': `{part_nom} is not in the box: get one yourself.{typed, select, yes { Ask for {type}{protected, select, yes {, protected} other {}}{long, select, yes {, {length} mm long} other {}}.} other {{protected, select, yes { It has to be a protected one.} other {}}}}{noted, select, yes { {note}.} other {}}`,
+  'topic.locked.what': `{section}: closed for life`,
+  'topic.locked': `Do not try to unscrew {section_nom}: that joint stays closed for good.{noted, select, yes { {note}.} other {}}`,
+  'topic.blades.what': `the blades that go with it`,
+  'topic.blades': `{n, plural, =2 {Two blades go with it} =3 {Three blades go with it} other {# blades go with it}}: {blades}. {n, plural, =2 {Both} other {All}} go in and out in the same way.`,
+  'topic.lights': `{kind, select, strip {It is lit along its inside by {n, plural, =2 {two} =3 {three} =4 {four} other {#}} strips} other {{n, plural, =2 {Two} =3 {Three} =4 {Four} =5 {Five} =6 {Six} other {#}} small lights are set into it}}{named, select, yes {: {names}} other {}}.`,
+  'topic.owner.what': `before you: {who}`,
+  'topic.owner': `{you, select, yes {{known, select, yes {{dated, select, yes {You had it in your hands before us, {when}} other {You had it in your hands before us}}: {did}.} other {It was yours before it came to us{dated, select, yes {, {when}} other {}}.}}} other {Before you it was with {who}{dated, select, yes {, {when}} other {}}{known, select, yes {{believed, select, yes {; it is believed, not known: {did}} other {: {did}}}} other {}}.}}`,
   'topic.sleeps.what': `when it falls asleep`,
   'topic.sleeps': `Left alone, it falls asleep by itself after {after}.`,
   'topic.note.what': `good to know: {of}`,
@@ -373,7 +398,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'chapter.presets': 'Presets',
   'chapter.presets.head':
     '{column, select, number {No.} preset {Preset} colour {Colour} effects {Effects and times} font {Font} other {Asked for by}}',
-  'preset.colour': '{hue} {hex}',
+  'preset.colour': `{look, select, battery {shows how full the cell is} party {many colours} varies {varies around {hue} {hex}} other {{hue} {hex}}}`,
   'preset.font': '{font}{has, select, yes {; tracks: {tracks}} other {}}',
   'chapter.blade': 'The blade',
   'chapter.blade.head':
@@ -385,7 +410,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'blade.inBox': '{use, select, ship {yes} toBuy {no: to be bought} other {no: the bench’s own}}',
   'chapter.screws': 'Screw map',
   'chapter.screws.head': '{column, select, screw {Screw} where {Where} key {Key} holds {Holds} other {You may}}',
-  'screw.holds': `{purpose, select, bladeRetention {blade retention} joint {joint} chassis {chassis} cover {cover} switch {switch} decoration {decoration} unsaid {not recorded} other {other}}`,
+  'screw.holds': `{purpose, select, bladeRetention {blade retention} joint {joint} chassis {chassis} cover {cover} sleeve {sleeve} switch {switch} decoration {decoration} unsaid {not recorded} other {other}}`,
   'screw.may': '{may, select, never {NOT touch it} loosen {loosen, not remove} other {remove}}',
   'chapter.troubles': 'If something is odd',
   'trouble.what': `{trouble, select, flicker {The first pixels flicker} freezes {It freezes} crackles {It crackles or goes dark when it is loud}
@@ -397,7 +422,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
     crackles {The cell is low: charge it. If it goes on when it is full, turn it down a step and write to us.}
     muffled {Something lies before the speaker: look whether its openings are free, and never press on the cone.}
     loosePommel {Turn it tight by hand, no tool and no glue. If it comes loose again and again, write to us.}
-    noWake {{reset, select, cut {See whether the power is on; then charge it for an hour and try again.} other {Charge it for an hour and try again; then see that the cell lies the right way round.}}}
+    noWake {{reset, select, cut {See whether the power is on; then charge it for an hour and try again.} cell {Charge it for an hour and try again; then see that the cell lies the right way round.} other {Charge it for an hour and try again; if it stays dark, write to us.}}}
     noLight {Put the blade in again to the stop. If it stays dark with its screws tight, the blade or its contacts need us: do not open them.}
     loosensBlade {Tighten its screws until they hold, no more, and pull at it before you swing.}
     noCharge {Try another lead and another supply; the port should click. Never force it.}
@@ -442,8 +467,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'chapter.decisions': 'What was chosen, and why',
   'chapter.decisions.head': '{column, select, chose {Chosen} why {Because} gaveUp {Given up for it} other {By}}',
   'decision.chose': '{text}{has, select, yes { ({about})} other {}}',
-  'decision.by':
-    '{by}, {on}{for, select, yes {; it cannot be undone{agreed, select, yes {, agreed by {who}, {day}} other {}}} other {}}',
+  'decision.by': `{whose, select, client {your choice, } both {chosen together, } other {}}{by}, {on}{for, select, yes {; it cannot be undone{agreed, select, yes {, agreed by {who}, {day}} other {}}} other {}}`,
   'chapter.lights': 'Its lights',
   'chapter.lights.head': '{column, select, light {Light} leds {LEDs} other {It shows}}',
   'light.name':
@@ -451,8 +475,11 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'light.die': '{die} ({hue}): {volts}, {amps}',
   'light.does': '{follows, select, yes {what the {with} shows} other {its own light}}',
   'chapter.settings': 'What the board is set to',
-  'setting.name':
-    '{row, select, sleepAfter {Goes to sleep after} displayTimeout {Display goes dark after} displayAngle {Picture stands to the switch line at} volumeSteps {Steps of volume} other {Wireless link}}',
+  'setting.name': `{row, select, sleepAfter {Goes to sleep after} displayTimeout {Display goes dark after} displayAngle {Picture stands to the switch line at} volumeSteps {Steps of volume} greeting {Display greets with} other {Wireless link}}`,
+  'setting.greeting': `{greets, select, yes {“{greeting}”} other {}}{pictured, select, yes {{greets, select, yes {, } other {}}{picture}} other {}}`,
+  'owner.who': `{who}{you, select, yes { (you)} other {}}`,
+  'preset.needs': `seen whole only with {blade}`,
+  'preset.unsure': `not sure: try it`,
   'setting.link': '{name}{coded, select, yes {, code {code}} other {}}{by, select, yes {, with {program}} other {}}',
   'chapter.senses.head': '{column, select, sense {Answers to a} value {Set to} other {Tried with}}',
   sense:
@@ -477,9 +504,9 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'chapter.notes': 'Good to know',
   'chapter.notes.head': '{column, select, of {Of} other {What to know}}',
   'note.joint': '{section}, its joint',
-  'chapter.left': 'Left for you to do',
-  'chapter.left.head': '{column, select, what {What} other {By whom, by when}}',
-  'left.what': '{text}{named, select, yes { ({on})} other {}}',
+  'chapter.left': `Still to be done`,
+  'chapter.left.head': `{column, select, what {What} other {By whom, by when}}`,
+  'left.what': `{who, select, shop {We owe you: } other {}}{text}{named, select, yes { ({on})} other {}}`,
   'chapter.warranty': 'What we stand behind',
   'warranty.ends': 'It ends with: {ends}',
   'notFor.title': 'Not made for {what}',
@@ -628,11 +655,22 @@ const NOUNS: Readonly<Record<NounKind, string>> = {
   ...{ 'part.heatsink': 'heatsink', 'part.display': 'display', 'part.chamber': 'crystal chamber' },
   ...{ 'part.chassis': 'chassis', 'part.spacer': 'spacer', 'part.spring': 'spring', 'part.wire': 'wire' },
   ...{ 'part.resistor': 'resistor', 'part.card': 'memory card', 'part.tube': 'blade tube', 'part.plug': 'blade plug' },
-  ...{ 'part.cover': 'cover', 'part.charger': 'charger', 'part.tool': 'tool', 'part.screw': 'screw' },
+  ...{
+    'part.cover': 'cover',
+    'part.charger': 'charger',
+    'part.sleeve': 'sleeve',
+    'part.tool': 'tool',
+    'part.screw': 'screw',
+  },
   ...{ 'part.other': 'part', 'section.pommel': 'pommel', 'section.grip': 'grip', 'section.neck': 'neck' },
   ...{ 'section.shroud': 'shroud', 'section.emitter': 'emitter', 'section.extension': 'extension' },
   ...{ 'section.quillon': 'quillon', 'screw.bladeRetention': 'blade screw', 'screw.joint': 'joint screw' },
-  ...{ 'screw.chassis': 'chassis screw', 'screw.cover': 'cover screw', 'screw.switch': 'switch screw' },
+  ...{
+    'screw.chassis': 'chassis screw',
+    'screw.cover': 'cover screw',
+    'screw.sleeve': 'sleeve screw',
+    'screw.switch': 'switch screw',
+  },
   ...{ 'screw.decoration': 'decorative screw', 'screw.other': 'screw', 'input.button': 'button' },
   ...{ 'input.motion': 'hilt', 'input.slide': 'slider', 'input.key': 'key', 'input.magnet': 'magnet' },
   ...{ 'input.port': 'port', socket: 'blade socket', blade: 'blade', plug: 'blade plug' },

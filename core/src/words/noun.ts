@@ -34,11 +34,12 @@ export type NounKind =
       | 'plug'
       | 'cover'
       | 'charger'
+      | 'sleeve'
       | 'tool'
       | 'screw'
       | 'other'}`
   | `section.${'pommel' | 'grip' | 'neck' | 'shroud' | 'emitter' | 'extension' | 'quillon'}`
-  | `screw.${'bladeRetention' | 'joint' | 'chassis' | 'cover' | 'switch' | 'decoration' | 'other'}`
+  | `screw.${'bladeRetention' | 'joint' | 'chassis' | 'cover' | 'sleeve' | 'switch' | 'decoration' | 'other'}`
   | `input.${'button' | 'motion' | 'slide' | 'key' | 'magnet' | 'port'}`
   | 'socket'
   | 'blade'

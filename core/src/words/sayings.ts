@@ -93,6 +93,8 @@ export interface Sayings {
     name: Thing
     named: 'yes' | 'no'
     cellOut: 'yes' | 'no'
+    /** When it falls asleep is set. */
+    timed: 'yes' | 'no'
   }
   'joint.closed': { joint: Words }
   'step.leftHand': { text: Words; way: Words }
@@ -103,10 +105,10 @@ export interface Sayings {
   'joint.hurts': { what: Words }
   'step.turnOff': { section: Thing }
   'step.turnOn': { section: Thing }
-  'step.cellSlide': { end: Towards }
+  'step.cellSlide': { end: Towards; cell: Thing; several: 'yes' | 'no'; kept: Words }
   'step.chassisOut': { name: Thing; how: Words; end: Towards; tethered: 'yes' | 'no' }
   'step.chassisIn': { name: Thing; how: Words; end: Towards }
-  'step.chassis.caution': Record<never, never>
+  'step.chassis.caution': { brittle: 'yes' | 'no' }
   'step.cardIn': Record<never, never>
   'step.partOut': { how: Words; name: Thing }
   'step.partIn': { how: Words; name: Thing }
@@ -114,6 +116,8 @@ export interface Sayings {
   'step.unplug': Record<never, never>
   'step.softSurface': Record<never, never>
   'step.noWireInThread': Record<never, never>
+  'step.noStop': Record<never, never>
+  'step.turn': { section: Thing; back: 'yes' | 'no' }
   'step.pressOff': { section: Thing }
   'step.key': { move: Words; to: 'on' | 'off'; key: Thing }
   'step.slide': { switch: Thing; named: 'yes' | 'no'; to: 'on' | 'off' }
@@ -126,9 +130,17 @@ export interface Sayings {
   'step.keepScrew': { screw: Thing }
   poles: { plus: 'emitter' | 'pommel' | 'unsaid'; first: 'plus' | 'minus' | 'unsaid' }
   'poles.recorded': { poles: Words }
-  'step.cellIn': { first: 'plus' | 'minus' | 'unsaid'; plus: 'emitter' | 'pommel'; landmark: Words; told: 'yes' | 'no' }
+  'step.cellIn': {
+    cell: Thing
+    several: 'yes' | 'no'
+    kept: Words
+    first: 'plus' | 'minus' | 'unsaid'
+    plus: 'emitter' | 'pommel'
+    landmark: Words
+    told: 'yes' | 'no'
+  }
   'step.cellIn.caution': Record<never, never>
-  'step.cellOut': Record<never, never>
+  'step.cellOut': { cell: Thing; several: 'yes' | 'no'; kept: Words }
   'step.cellOut.caution': Record<never, never>
   'step.chargePort': { port: Thing }
   'step.chargePort.caution': Record<never, never>
@@ -153,7 +165,7 @@ export interface Sayings {
   /** What a caution comes to when it is spoken, once and where it bites. */
   'caution.spoken': { caution: Words; polarity: Words; told: 'yes' | 'no'; presets: Words; named: 'yes' | 'no' }
   /** What one sees or hears of an action. */
-  'action.seen': { action: Words }
+  'action.seen': { action: Words; blade: 'yes' | 'no' }
 
   // Topics of the walkthrough.
   'topic.welcome.what': Record<never, never>
@@ -192,6 +204,15 @@ export interface Sayings {
     /** The one before was shown in the same mode. */
     same: 'yes' | 'no'
   }
+  'topic.toPreset': { gesture: Words; times: number; many: 'yes' | 'no'; preset: Words }
+  'topic.bladeLater': {
+    told: Words
+    later: Words
+    steps: Words
+    out: 'yes' | 'no'
+    n: number
+    sockets: Words
+  }
   'topic.firstAgain': { gesture: Words; times: number; many: 'yes' | 'no' }
   'topic.again': { gesture: Words; what: Words }
   'topic.likeFirst.what': { saber: Words }
@@ -206,6 +227,10 @@ export interface Sayings {
     reasoned: 'yes' | 'no'
     asker: Words
     asked: 'you' | 'other' | 'no'
+    look: Words
+    unsure: 'yes' | 'no'
+    blade: Words
+    needs: 'yes' | 'no'
   }
   'topic.presets': { presets: Words; n: number; hue: Words; deep: Words; pale: Words; told: 'yes' | 'no' }
   hue: { hue: Words; pale: 'yes' | 'no' }
@@ -218,15 +243,42 @@ export interface Sayings {
   'topic.volume.what': Record<never, never>
   'topic.volume': { volume: Words; set: 'yes' | 'no'; highest: Words; known: 'yes' | 'no' }
   'topic.request.what': { text: Words; own: 'yes' | 'no' }
-  'topic.request': { text: Words; own: 'yes' | 'no'; status: Words; answer: Words; answered: 'yes' | 'no' }
+  'topic.request': {
+    text: Words
+    own: 'yes' | 'no'
+    status: Words
+    answer: Words
+    answered: 'yes' | 'no'
+    on: Words
+    told: 'yes' | 'no'
+    gift: 'yes' | 'no'
+    giver: Words
+  }
   'topic.arrival.what': { what: Words; fate: Words }
-  'topic.arrival': { what: Words; fate: Words; note: Words; noted: 'yes' | 'no'; now: Words; placed: 'yes' | 'no' }
+  'topic.arrival': {
+    what: Words
+    fate: Words
+    note: Words
+    noted: 'yes' | 'no'
+    now: Words
+    placed: 'yes' | 'no'
+    gift: 'yes' | 'no'
+    giver: Words
+  }
   'topic.credit.what': { who: Words }
   'topic.credit': { who: Words; did: Words; n: number }
   'topic.fault.what': { fault: Words }
-  'topic.fault': { what: Words; fault: Words; left: Words; why: 'yes' | 'no'; became: Words }
-  'topic.toDo.what': { text: Words }
-  'topic.toDo': { text: Words }
+  'topic.fault': {
+    what: Words
+    fault: Words
+    left: Words
+    why: 'yes' | 'no'
+    became: Words
+    gift: 'yes' | 'no'
+    giver: Words
+  }
+  'topic.toDo.what': { text: Words; who: 'client' | 'shop' }
+  'topic.toDo': { text: Words; who: 'client' | 'shop'; due: Words; dated: 'yes' | 'no' }
   'topic.item.what': { what: Words }
   'topic.item': {
     what: Words
@@ -236,17 +288,87 @@ export interface Sayings {
     from: Words
     ask: Words
     asked: 'yes' | 'no'
+    place: Words
+    placed: 'yes' | 'no'
+    note: Words
+    noted: 'yes' | 'no'
   }
   'topic.notFor.what': { what: Words }
   'topic.notFor': { what: Words; why: Words }
   'topic.fix.what': { fix: Words }
-  'topic.fix': { fault: Words; reported: 'yes' | 'no'; cause: Words; known: 'yes' | 'no'; fix: Words }
+  'topic.fix': {
+    fault: Words
+    reported: 'yes' | 'no'
+    cause: Words
+    known: 'yes' | 'no'
+    fix: Words
+    cycles: number
+    gift: 'yes' | 'no'
+    giver: Words
+  }
   'topic.ability.what': { what: Words }
   'topic.ability': { what: Words; instead: Words; by: 'yes' | 'no' }
   'topic.loss.what': { what: Words }
   'topic.loss': { what: Words; how: Words; cause: Words }
   'topic.decision.what': { chose: Words }
-  'topic.decision': { chose: Words; why: Words; gaveUp: Words; gave: 'yes' | 'no' }
+  'topic.decision': {
+    chose: Words
+    why: Words
+    gaveUp: Words
+    gave: 'yes' | 'no'
+    whose: 'client' | 'shop' | 'both'
+    gift: 'yes' | 'no'
+    giver: Words
+  }
+  'topic.display.what': Record<never, never>
+  'topic.display': {
+    greeting: Words
+    greets: 'yes' | 'no'
+    picture: Words
+    pictured: 'yes' | 'no'
+    after: Words
+    timed: 'yes' | 'no'
+  }
+  'topic.link.what': Record<never, never>
+  'topic.link': {
+    name: Words
+    named: 'yes' | 'no'
+    code: Words
+    coded: 'yes' | 'no'
+    program: Words
+    by: 'yes' | 'no'
+  }
+  'topic.sense.what': Record<never, never>
+  'topic.sense.one': { sense: Words; value: Words; with: Words; note: Words; noted: 'yes' | 'no' }
+  'topic.sense': { all: Words }
+  'topic.wear.what': Record<never, never>
+  'topic.wear': { looks: number; blades: number; pieces: number; all: number }
+  'topic.missing.what': { what: Words }
+  'topic.missing': {
+    part: Thing
+    type: Words
+    typed: 'yes' | 'no'
+    protected: 'yes' | 'no'
+    note: Words
+    noted: 'yes' | 'no'
+    length: Words
+    long: 'yes' | 'no'
+  }
+  'topic.locked.what': { section: Words }
+  'topic.locked': { section: Thing; note: Words; noted: 'yes' | 'no' }
+  'topic.blades.what': Record<never, never>
+  'topic.blades': { n: number; blades: Words }
+  'topic.lights': { n: number; kind: Words; names: Words; named: 'yes' | 'no' }
+  'topic.owner.what': { who: Words }
+  'topic.owner': {
+    who: Words
+    you: 'yes' | 'no'
+    when: Words
+    dated: 'yes' | 'no'
+    did: Words
+    known: 'yes' | 'no'
+    believed: 'yes' | 'no'
+  }
   'topic.sleeps.what': Record<never, never>
   'topic.storing.what': Record<never, never>
   'topic.sleeps': { after: Words }
@@ -407,7 +529,7 @@ export interface Sayings {
   'controls.none': Record<never, never>
   'chapter.presets': Record<never, never>
   'chapter.presets.head': { column: 'number' | 'preset' | 'colour' | 'effects' | 'font' | 'asker' }
-  'preset.colour': { hue: Words; hex: Words }
+  'preset.colour': { hue: Words; hex: Words; look: Words }
   'preset.font': { font: Words; tracks: Words; has: 'yes' | 'no' }
   'chapter.blade': Record<never, never>
   'chapter.blade.head': { column: 'blade' | 'outside' | 'length' | 'light' | 'inBox' }
@@ -466,7 +588,7 @@ export interface Sayings {
   'chapter.decisions': Record<never, never>
   'chapter.decisions.head': { column: 'chose' | 'why' | 'gaveUp' | 'by' }
   'decision.chose': { text: Words; about: Words; has: 'yes' | 'no' }
-  'decision.by': { by: Words; on: Words; for: 'yes' | 'no'; agreed: 'yes' | 'no'; who: Words; day: Words }
+  'decision.by': { whose: Words; by: Words; on: Words; for: 'yes' | 'no'; agreed: 'yes' | 'no'; who: Words; day: Words }
   'chapter.lights': Record<never, never>
   'chapter.lights.head': { column: 'light' | 'leds' | 'does' }
   'light.name': { name: Words; kind: Words }
@@ -475,6 +597,10 @@ export interface Sayings {
   'chapter.settings': Record<never, never>
   'setting.name': { row: Words }
   'setting.link': { name: Words; code: Words; coded: 'yes' | 'no'; program: Words; by: 'yes' | 'no' }
+  'setting.greeting': { greeting: Words; greets: 'yes' | 'no'; picture: Words; pictured: 'yes' | 'no' }
+  'owner.who': { who: Words; you: 'yes' | 'no' }
+  'preset.needs': { blade: Words }
+  'preset.unsure': Record<never, never>
   'chapter.senses.head': { column: 'sense' | 'value' | 'tried' }
   sense: { sense: Words }
   triedWith: { with: Words }
@@ -496,7 +622,7 @@ export interface Sayings {
   'note.joint': { section: Words }
   'chapter.left': Record<never, never>
   'chapter.left.head': { column: 'what' | 'by' }
-  'left.what': { text: Words; on: Words; named: 'yes' | 'no' }
+  'left.what': { text: Words; on: Words; named: 'yes' | 'no'; who: 'client' | 'shop' }
   'chapter.warranty': Record<never, never>
   'warranty.ends': { ends: Words }
   'notFor.title': { what: Words }

@@ -1,6 +1,7 @@
 import { EVERYDAY, gestureText, isOf, modeName, rowOfMap } from '@nubrin/core/controls'
 import { drawSection } from '@nubrin/core/drawing'
 import { type ControlRow, colourOf, nounOf, type Saber } from '@nubrin/core/record'
+import { seenText } from '@nubrin/core/script'
 import type { Reader } from '@nubrin/core/units'
 import { large, nounWords, say, whether } from '@nubrin/core/words'
 import { useEffect, useMemo } from 'react'
@@ -104,7 +105,7 @@ function HowItIs({ saber }: { saber: Saber }) {
           <span className="mt-1 block text-[1.1rem] font-normal text-[#c9bd9f]">
             {say(reader, 'page.hint', {
               gesture: gestureText(reader, saber, hint),
-              what: large(hint.says ?? say(reader, 'action.seen', { action: hint.does })),
+              what: large(hint.says ?? seenText(reader, saber, hint.does)),
             })}
           </span>
         ) : null}

@@ -1,5 +1,5 @@
 import type { Check } from '../check'
-import { consent, otherPole, poles, procedures, stepGone } from './access'
+import { consent, otherPole, poles, procedures, saidTurn, stepGone } from './access'
 import { boardSpace, collision, holdUnknown, inputKind, manyHolds, noIgnite, noOff, unsureControl } from './controls'
 import {
   atItsHole,
@@ -13,6 +13,7 @@ import {
   overlap,
   shopping,
   slack,
+  sleeveFit,
   socketFit,
   specs,
   stringSums,
@@ -65,8 +66,10 @@ import { untested } from './proof'
 import {
   arrivals,
   before,
+  carried,
   client,
   contradiction,
+  dayOrder,
   deadline,
   impossible,
   keptAside,
@@ -74,8 +77,11 @@ import {
   openQuestion,
   openRequest,
   recalled,
+  sameInOrder,
+  sameName,
   toDos,
   uncredited,
+  wishElsewhere,
 } from './record'
 import { demoDiffers, neverTold, rehearsal, stale } from './script'
 import {
@@ -112,6 +118,8 @@ export const CHECKS: readonly Check[] = [
   loose,
   tooWide,
   overlap,
+  sleeveFit,
+  carried,
   wayIn,
   slack,
   socketFit,
@@ -134,6 +142,10 @@ export const CHECKS: readonly Check[] = [
   stringSums,
   toDos,
   uncredited,
+  sameName,
+  sameInOrder,
+  wishElsewhere,
+  dayOrder,
   portEnd,
   noFirmware,
   configuredPixels,
@@ -181,6 +193,7 @@ export const CHECKS: readonly Check[] = [
   stepGone,
   otherPole,
   poles,
+  saidTurn,
   consent,
   untested,
   neverTold,

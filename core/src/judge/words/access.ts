@@ -37,6 +37,21 @@ const plain = (kind: GoalKind) => ({ kind, name: '', several: false })
 
 /** What the checks of access say, in the order of their names. */
 export const accessWords: WordsOf<typeof rules> = {
+  saidTurn: {
+    rule: 'Words of a step turn the way its thread turns, and slide a switch one way for on and the other for off.',
+    says: {
+      against: (p) => ({
+        title: `${p.what} turns ${p.way} here`,
+        detail: `Said: “${p.text}”.`,
+        remedy: 'Correct the words, or which hand the thread is.',
+      }),
+      sameWay: (p) => ({
+        title: `${p.name || 'The switch'} slides to the ${p.end} for on and for off`,
+        detail: `Said: “${p.text}”.`,
+        remedy: 'Correct one of the two.',
+      }),
+    },
+  },
   consent: {
     rule: 'What cannot be undone is done only with the client’s consent.',
     says: {

@@ -70,6 +70,16 @@ function wayIn({ spare, under, left }: { spare: number; under?: string; left?: n
 
 /** What the checks of fit say, in the order of their names. */
 export const fitWords: WordsOf<typeof rules> = {
+  sleeveFit: {
+    rule: 'A sleeve goes over what it covers.',
+    says: {
+      tight: (p) => ({
+        title: `${p.sleeve} does not go over the ${p.section}`,
+        detail: `Within it is ${formatNumber(MAKER, p.inner)} mm wide, the ${p.section} is ${formatNumber(MAKER, p.outer)} mm outside.`,
+        remedy: 'Bore the sleeve, turn the section down, or correct the figures.',
+      }),
+    },
+  },
   atItsHole: {
     rule: 'A button stands in its hole and a port behind its hole.',
     says: {

@@ -1,12 +1,19 @@
 import { SOURCE_WORDS } from '../../facts'
 import { keyWords } from '../../record'
-import { formatNumber, MAKER } from '../../units'
+import { dayText, formatNumber, MAKER } from '../../units'
+import { large } from '../../words'
 import type { WordsOf } from '../check'
 import type * as rules from '../checks/record'
+import type { DayOf } from '../checks/record/day-order'
 import type { Asked } from '../checks/record/open-question'
 import type { Unsure } from '../checks/record/recalled'
 import { listed, saidText, unitText } from '../text'
 
+const DAYS: Readonly<Record<DayOf, string>> = {
+  ...{ ordered: 'ordered', asked: 'asked', answered: 'answered', told: 'told', accepted: 'accepted' },
+  ...{ shipped: 'shipped', reported: 'reported', repaired: 'repaired', lost: 'lost', done: 'done' },
+  ...{ cameBack: 'received', wentBack: 'sent back' },
+}
 const days = (n: number) => `${n} ${n === 1 ? 'day' : 'days'}`
 
 const remedy = (p: Asked) => (p.askedOn ? 'Write the answer down when it comes.' : 'Ask, and note the day.')
@@ -184,6 +191,71 @@ export const recordWords: WordsOf<typeof rules> = {
         title: `Late: ${p.what ? `${p.what}: ` : ''}${p.text}`,
         detail: sentence(`It was to be done by ${p.due}`, p.person),
         remedy: 'Do it and tick it off, or give it another day.',
+      }),
+    },
+  },
+  carried: {
+    rule: 'What goes along with another does not carry it.',
+    says: {
+      circle: (p) => ({
+        title: `${p.part} goes along with itself`,
+        detail: 'It is fastened to something that is fastened to it.',
+        remedy: 'Say which of them carries the other.',
+      }),
+    },
+  },
+  dayOrder: {
+    rule: 'Nothing is answered before it was asked, told before it was ordered, repaired before it was reported.',
+    says: {
+      before: (p) => ({
+        title: `${large(DAYS[p.then])} on ${dayText(MAKER, p.thenOn)}, before it was ${DAYS[p.first]}`,
+        detail: `${p.of}: ${DAYS[p.first]} ${dayText(MAKER, p.firstOn)}.`,
+        remedy: 'Correct one of the two days.',
+      }),
+    },
+  },
+  sameInOrder: {
+    rule: 'People and editions of one order are told apart by name.',
+    says: {
+      people: (p) => ({
+        title: `${p.name} stands ${p.n} times among the people`,
+        detail: 'Are they one person, or two?',
+        remedy: 'Take one out, or add a surname.',
+      }),
+      edition: (p) => ({
+        title: `Edition ${p.name} is given ${p.n} times`,
+        detail: listed(p.sabers),
+        remedy: 'Give each saber a number of its own.',
+      }),
+    },
+  },
+  sameName: {
+    rule: 'Presets, screws and inputs of one saber are told apart by name.',
+    says: {
+      presets: (p) => ({
+        title: `${p.n} presets are called ${p.name}`,
+        detail: 'Whoever hears the name cannot know which is meant.',
+        remedy: 'Rename one of them.',
+      }),
+      screws: (p) => ({
+        title: `${p.n} screws are called ${p.name}`,
+        detail: 'Whoever reads the name cannot know which is meant.',
+        remedy: 'Rename one of them by where it sits.',
+      }),
+      controls: (p) => ({
+        title: `${p.n} inputs are called ${p.name}`,
+        detail: 'Whoever reads the name cannot know which is meant.',
+        remedy: 'Rename one of them by where it sits.',
+      }),
+    },
+  },
+  wishElsewhere: {
+    rule: 'A wish is met at the saber that it was made for.',
+    says: {
+      elsewhere: (p) => ({
+        title: `A wish for ${p.saber} is met at ${p.other}`,
+        detail: `“${p.wish}”: ${p.what} of ${p.other}.`,
+        remedy: 'Point to where it is met, or say which saber it was for.',
       }),
     },
   },

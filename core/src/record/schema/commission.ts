@@ -11,7 +11,7 @@ import { ToDo, Warranty } from './whole'
 
 /** The version this code writes. Older ones are lifted when they are read; newer ones are refused by name. */
 export const FORMAT = 'nubrin-commission'
-export const FORMAT_VERSION = 11
+export const FORMAT_VERSION = 12
 
 export const PURPOSES = ['display', 'costume', 'duelling', 'beginner', 'stage'] as const
 /** Who wished it: the client, the maker himself, or the shop offers it and the client may take it. */

@@ -21,7 +21,7 @@ export const MATERIALS = [
 export type Material = (typeof MATERIALS)[number]
 export const JOINTS = ['thread', 'setScrew', 'buttonAndScrews', 'collar', 'magnet', 'glue', 'press', 'none'] as const
 /** What a screw is there for, besides holding a blade: that is said by the socket it holds it in. */
-export const SCREW_PURPOSES = ['joint', 'chassis', 'cover', 'switch', 'decoration', 'other'] as const
+export const SCREW_PURPOSES = ['joint', 'chassis', 'cover', 'sleeve', 'switch', 'decoration', 'other'] as const
 /** What the program may take of a screw that was clicked in, until somebody stands behind it. */
 export const TAKEN_OF_SCREW = ['thread', 'key', 'purpose'] as const
 export const CLIENT_MAY = ['loosen', 'remove', 'never'] as const

@@ -6,8 +6,8 @@ import { POLES } from './part'
 import { idOf, ownId, ref } from './ref'
 import { Line, list, noted, obj, oneOf, opt } from './schema-kit'
 
-/** How a body leaves its place; the way back is the same the other way round. */
-export const HOWS = ['unscrew', 'pull', 'pressPull', 'turnPull', 'slide', 'lift'] as const
+/** How a body leaves its place; the way back is the same the other way round. What is only turned stays on, and shows or frees what it covered. */
+export const HOWS = ['unscrew', 'pull', 'pressPull', 'turnPull', 'slide', 'lift', 'turn'] as const
 /** Where it goes: along the hilt, or out of its side. */
 export const TOWARDS = ['pommel', 'emitter', 'aside'] as const
 /** Who may open a joint. */

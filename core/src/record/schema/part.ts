@@ -7,6 +7,8 @@ import { idOf, ownId } from './ref'
 import { closed, Line, list, noted, obj, oneOf, opt } from './schema-kit'
 
 export const CHASSIS_HELD_BY = ['thread', 'setScrew', 'length', 'magnets', 'rails', 'friction'] as const
+/** What keeps a cell in its place beside its contacts. */
+export const CELL_HELD_BY = ['groove', 'clip', 'ribbon'] as const
 export const CARRIES = ['power', 'signal'] as const
 /** Who brings a thing: it goes into the box, the client has it, the client gets it, or it only serves on the bench. */
 export const SUPPLIED = ['shop', 'client', 'notSupplied', 'bench'] as const
@@ -51,6 +53,8 @@ export const FittedPart = obj({
   at: opt(factOf('mm')),
   /** On the axis, or lying beside another part in the same length. */
   beside: opt(idOf('part')),
+  /** What it is fastened to: it goes wherever that goes. */
+  on: opt(idOf('part')),
   clock: opt(factOf('deg')),
   /** Which way its front, plus pole or cone points. */
   faces: opt(choiceFactOf(FACINGS)),
@@ -60,6 +64,7 @@ export const FittedPart = obj({
   charged: opt(factOf('%')),
   /** Of a cell: dented, swollen, wet or fallen; no carrier takes it without being asked. */
   damaged: opt(T.Boolean()),
+  /** It comes out: a cell, a chassis, a board that is lifted, a display. */
   removable: opt(T.Boolean()),
   protected: opt(T.Boolean()),
   /** What it is made of, where that matters: a resin chassis is brittle. */
@@ -68,8 +73,8 @@ export const FittedPart = obj({
   converter: opt(T.Boolean()),
   /** The key a tool turns, as the screws name it. */
   key: opt(Line),
-  /** What keeps a chassis in its place. */
-  heldBy: opt(oneOf(CHASSIS_HELD_BY)),
+  /** What keeps a chassis, a cell or a sleeve in its place. */
+  heldBy: opt(oneOf([...CHASSIS_HELD_BY, ...CELL_HELD_BY] as const)),
   /** How several cells are joined. */
   wiring: opt(oneOf(JOININGS)),
   /** Of what charges: whether it keeps cells in series level, and whether it ends the charge by itself. */

@@ -1,7 +1,7 @@
 import type { Static } from '@sinclair/typebox'
 import * as T from '@sinclair/typebox'
 import { colourFactOf, factOf, known } from '../../facts/fact'
-import { ownId } from './ref'
+import { idOf, ownId } from './ref'
 import { Hash, Line, list, noted, obj, oneOf, opt } from './schema-kit'
 
 export const EVENTS = [
@@ -23,8 +23,8 @@ export const EVENTS = [
 ] as const
 /** Whether something is set up, has been shown, is in doubt. */
 export const STATUSES = ['configured', 'shown', 'unsure'] as const
-/** Looks that are no blade colour to be told from others: a battery gauge, a show of colours. */
-export const LOOKS = ['battery', 'party'] as const
+/** Looks that are no blade colour to be told from others: a battery gauge, a show of colours, one that varies between colours. */
+export const LOOKS = ['battery', 'party', 'varies'] as const
 
 export const Sound = obj({
   id: ownId('sound'),
@@ -67,6 +67,8 @@ export const Preset = obj({
   sounds: list(Sound, 200),
   askedBy: opt(Line),
   why: opt(Line),
+  /** The blade that it takes to be seen as it is. */
+  needs: opt(idOf('blade')),
   status: oneOf(STATUSES),
   ...noted,
 })

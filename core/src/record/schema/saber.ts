@@ -22,11 +22,16 @@ export const CIRCUIT = ['closed', 'open'] as const
 /** How well somebody knows this saber. */
 export const KNOWS = ['neverSeen', 'seen', 'held', 'owned'] as const
 
+/** Who made a choice. */
+export const CHOSE = ['client', 'shop', 'both'] as const
+
 /** A choice the maker made, with its reason, what it gave up, and the facts a chosen layout rests on. */
 export const Decision = obj({
   id: ownId('decision'),
   on: Day,
   by: Line,
+  /** Whose choice it was; the shop's where nothing is said. */
+  whose: opt(oneOf(CHOSE)),
   chose: Line,
   why: Line,
   gaveUp: opt(Line),

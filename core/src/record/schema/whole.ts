@@ -26,6 +26,9 @@ export const Settings = obj({
   /** How the picture stands to the switch line. */
   displayAngle: opt(factOf('deg')),
   volumeSteps: opt(factOf('×')),
+  /** The words with which the display greets, and what picture it shows then. */
+  greeting: opt(Line),
+  picture: opt(Line),
   /** A wireless link: what it is called on a phone, and the code it asks for. */
   link: opt(obj({ name: opt(Line), code: opt(textFactOf(80)), program: opt(Line) })),
 })
@@ -44,7 +47,15 @@ export const Was = obj({
 })
 
 /** Whose hands it went through before, and what they did to it as far as that is known. */
-export const Owner = obj({ id: ownId('owner'), who: Line, when: opt(Line), did: opt(textFactOf(400)), ...noted })
+export const Owner = obj({
+  id: ownId('owner'),
+  who: Line,
+  /** It was who gets it now. */
+  client: opt(T.Boolean()),
+  when: opt(Line),
+  did: opt(textFactOf(400)),
+  ...noted,
+})
 
 export const LOSS_KINDS = ['spoilt', 'remade', 'replaced'] as const
 /** A part that was spoilt, made again or replaced. */
@@ -76,6 +87,8 @@ export const Item = obj({
   type: opt(Line),
   size: opt(Line),
   protected: opt(T.Boolean()),
+  /** Where it is to be had. */
+  from: opt(Line),
   /** An alternative that is seen in the film. */
   shown: opt(T.Boolean()),
   ...noted,
@@ -92,6 +105,8 @@ export const ToDo = obj({
   person: opt(Line),
   due: opt(Day),
   blocks: opt(oneOf(TODO_BLOCKS)),
+  /** Promised to the client, who is told that it is still owed. */
+  promised: opt(T.Boolean()),
   done: T.Boolean(),
   doneOn: opt(Day),
   doneBy: opt(Line),

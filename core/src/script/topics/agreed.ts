@@ -1,4 +1,5 @@
 import {
+  byId,
   type Commission,
   nameOf,
   nounText,
@@ -10,8 +11,9 @@ import {
   type Saber,
   toldWishes,
 } from '../../record'
-import { MAKER, type Reader } from '../../units'
+import { dayText, MAKER, type Reader } from '../../units'
 import { say, whether } from '../../words'
+import { giftOf } from './readers'
 import { bare, type Told, type Topic, topic, within } from './topic'
 
 /** Whether a wish belongs into the film of a saber: one that names a thing of another saber only does not. */
@@ -30,12 +32,19 @@ export const requestTopics = ({ reader, c, s }: Told): Topic[] =>
         say: say(reader, 'topic.request', {
           ...{ text: within(reader, bare(r.text)), own: whether(r.shape === 'ownIdea'), status: r.status },
           ...{ answer: r.answer ? answer(reader, r.status, bare(r.answer)) : '', answered: whether(r.answer) },
+          ...{ on: r.toldOn ? dayText(reader, r.toldOn) : '', told: whether(r.toldOn && r.status !== 'met') },
+          ...giverOf({ reader, c, s }),
         }),
         ...(r.where && nameOf(s, r.where) ? { show: r.where } : {}),
         must: true,
         weight: 1,
       }),
     )
+/** Who wished and sent, where the saber is a gift: whoever gives it. */
+const giverOf = ({ c, s }: Told) => {
+  const { gift, giver } = giftOf(c, s)
+  return { gift: whether(gift && giver), giver }
+}
 /** An answer begins a sentence where it stands alone. */
 const answer = (reader: Reader, status: string, text: string) =>
   status === 'met' ? ownLarge(reader, text) : own(reader, text)
@@ -57,6 +66,7 @@ export const arrivalTopics = ({ reader, c, s }: Told): Topic[] =>
             ...{ what: name(within(reader, bare(a.what))), fate: x.fate },
             ...{ note: a.note ? within(reader, bare(a.note)) : '', noted: whether(a.note) },
             ...{ now: now ?? '', placed: whether(now) },
+            ...giverOf({ reader, c, s }),
           }),
           must: true,
           weight: 1,
@@ -79,11 +89,20 @@ export const faultTopics = ({ reader, c, s }: Told): Topic[] =>
               fault: own(reader, bare(f.text)),
               left: f.left ? own(reader, bare(f.left)) : '',
             },
-            ...{ why: whether(f.left), became: f.became ? partsOfRef(f.became)!.kind : 'none' },
+            ...{ why: whether(f.left), became: becameOf(c, f.became), ...giverOf({ reader, c, s }) },
           }),
         }),
       ),
     )
+
+/** What became of a fault, as far as that has come: work that is still open is not said to be done. */
+function becameOf(c: Commission, ref: Ref | undefined): string {
+  const to = partsOfRef(ref ?? '')
+  if (!to) return 'none'
+  if (to.kind === 'toDo') return byId(c.toDos, to.id)?.done ? 'toDo' : 'open'
+  const wish = to.kind === 'request' ? byId(c.requests, to.id) : undefined
+  return wish ? (wish.status === 'open' ? 'open' : 'request') : to.kind
+}
 
 /** Who made it, besides whoever speaks. */
 export const creditTopics = ({ reader, c }: Told): Topic[] =>
@@ -105,15 +124,18 @@ export function creditsText(reader: Reader, c: Commission, ids: readonly string[
   return say(reader, 'topic.credit', { who: '', did: each, n: all.length })
 }
 
-/** Work that is left for the client. */
+/** Work that is left for the client, and what the shop has promised and still owes. */
 export const toDoTopics = ({ reader, c, s }: Told): Topic[] =>
   c.toDos
-    .filter((t) => t.who === 'client' && !t.done && about(c, s, t.about))
+    .filter((t) => (t.who === 'client' || t.promised) && !t.done && about(c, s, t.about))
     .map((t) =>
       topic({
         ...{ key: `toDo:${t.id}`, chapter: 'requests', must: true, weight: 1 },
-        what: say(MAKER, 'topic.toDo.what', { text: t.text }),
-        say: say(reader, 'topic.toDo', { text: within(reader, bare(t.text)) }),
+        what: say(MAKER, 'topic.toDo.what', { text: t.text, who: t.who }),
+        say: say(reader, 'topic.toDo', {
+          ...{ text: within(reader, bare(t.text)), who: t.who },
+          ...{ due: t.due ? dayText(reader, t.due) : '', dated: whether(t.due && t.who === 'shop') },
+        }),
         ...(t.about && nameOf(s, t.about) ? { show: t.about } : {}),
       }),
     )
@@ -130,6 +152,7 @@ export const itemTopics = ({ reader, s }: Told): Topic[] =>
       const of = i.of ? nounText(reader, s, i.of) : undefined
       const guarded = i.protected ? say(reader, 'item.protected') : ''
       const ask = [i.type && own(reader, i.type), i.size && own(reader, i.size), guarded].filter(Boolean).join(', ')
+      const from = i.from ? own(reader, bare(i.from)) : ''
       const buys = i.supplied === 'notSupplied'
       const quantity = i.quantity > 1 ? `${i.quantity} × ` : ''
       return topic({
@@ -137,7 +160,8 @@ export const itemTopics = ({ reader, s }: Told): Topic[] =>
         what: say(MAKER, 'topic.item.what', { what: i.what }),
         say: say(reader, 'topic.item', {
           ...{ what: `${quantity}${within(reader, bare(i.what))}`, role: i.role, from: i.supplied },
-          ...{ of: of ?? '', named: whether(of), ask, asked: whether(ask) },
+          ...{ of: of ?? '', named: whether(of), ask, asked: whether(ask), place: from, placed: whether(from) },
+          ...{ note: i.note ? own(reader, bare(i.note)) : '', noted: whether(i.note) },
         }),
       })
     })
@@ -152,8 +176,8 @@ export const limitTopics = ({ reader, s }: Told): Topic[] =>
     }),
   )
 
-/** What was wrong, why, and what was done about it. */
-export const fixTopics = ({ reader, s }: Told): Topic[] =>
+/** What was wrong, why, and what was done about it. Who is given it hears what was done, and not what the shop had got wrong. */
+export const fixTopics = ({ reader, c, s }: Told): Topic[] =>
   s.fixes.map((f) => {
     const fault = f.fault && typeof f.fault.value === 'string' ? f.fault.value : ''
     return topic({
@@ -161,7 +185,8 @@ export const fixTopics = ({ reader, s }: Told): Topic[] =>
       what: say(MAKER, 'topic.fix.what', { fix: f.fix }),
       say: say(reader, 'topic.fix', {
         ...{ fault: own(reader, bare(fault)), reported: whether(fault) },
-        ...{ cause: own(reader, bare(f.cause)), known: whether(f.cause), fix: own(reader, bare(f.fix)) },
+        ...{ cause: own(reader, bare(f.cause)), known: whether(f.cause && !giftOf(c, s).gift) },
+        ...{ fix: own(reader, bare(f.fix)), cycles: f.cycles ?? 0, ...giverOf({ reader, c, s }) },
       }),
       ...(f.place && nameOf(s, f.place) ? { show: f.place } : {}),
     })
@@ -185,9 +210,9 @@ export const abilityTopics = ({ reader, s }: Told): Topic[] =>
       }),
     )
 
-/** What had to be made again. */
-export const lossTopics = ({ reader, s }: Told): Topic[] =>
-  s.losses.map((l) =>
+/** What had to be made again; who gets it as a gift has no part in that. */
+export const lossTopics = ({ reader, c, s }: Told): Topic[] =>
+  (giftOf(c, s).gift ? [] : s.losses).map((l) =>
     topic({
       ...{ key: `loss:${l.id}`, chapter: 'requests', must: false, weight: 2 },
       what: say(MAKER, 'topic.loss.what', { what: l.what }),
@@ -200,7 +225,7 @@ export const lossTopics = ({ reader, s }: Told): Topic[] =>
   )
 
 /** What was chosen, and what it cost; what cannot be undone has to be told. */
-export const decisionTopics = ({ reader, s }: Told): Topic[] =>
+export const decisionTopics = ({ reader, c, s }: Told): Topic[] =>
   s.decisions.map((d) =>
     topic({
       ...{
@@ -213,10 +238,27 @@ export const decisionTopics = ({ reader, s }: Told): Topic[] =>
       say: say(reader, 'topic.decision', {
         ...{ chose: own(reader, bare(d.chose)), why: own(reader, bare(d.why)) },
         ...{ gaveUp: d.gaveUp ? own(reader, bare(d.gaveUp)) : '', gave: whether(d.gaveUp) },
+        ...{ whose: d.whose ?? 'shop', ...giverOf({ reader, c, s }) },
       }),
       ...(d.about && nameOf(s, d.about) ? { show: d.about } : {}),
     }),
   )
+
+/** Whose hands it went through before; what is only believed is said to be believed. */
+export const ownerTopics = ({ reader, s }: Told): Topic[] =>
+  s.provenance.map((o) => {
+    const did = typeof o.did?.value === 'string' ? o.did.value : ''
+    return topic({
+      ...{ key: `owner:${o.id}`, chapter: 'requests', must: false, weight: 1 },
+      what: say(MAKER, 'topic.owner.what', { who: o.who }),
+      say: say(reader, 'topic.owner', {
+        ...{ who: own(reader, bare(o.who)), you: whether(o.client) },
+        ...{ when: o.when ? own(reader, bare(o.when)) : '', dated: whether(o.when) },
+        ...{ did: own(reader, bare(did)), known: whether(did) },
+        believed: whether(o.did && (o.did.source === 'believed' || o.did.source === 'recalled')),
+      }),
+    })
+  })
 
 /** Notes for the client on a part of it. */
 export const noteTopics = ({ reader, s }: Told): Topic[] =>

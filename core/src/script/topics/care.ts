@@ -33,6 +33,7 @@ export function powerAbout(reader: Reader, s: Saber): string {
     ...{ by: s.cutPower, name: (by && toldNoun(reader, s, refTo('part', by.id))) ?? '', named: whether(by) },
     cuts: (s.cutPower === 'killKey' && keyWays(s)?.cuts) || 'unsaid',
     cellOut: whether(s.parts.some((p) => p.kind === 'cell' && p.removable)),
+    timed: whether((known(s.settings.sleepAfter) ?? 0) > 0),
   })
 }
 

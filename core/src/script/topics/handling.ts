@@ -1,8 +1,9 @@
 import { piecesOf, proceduresOf } from '../../access'
 import { cuesOf, doingOf, EVERYDAY, gestureText, isOf, modeName } from '../../controls'
-import { byId, type ControlRow, own, type Task } from '../../record'
+import { byId, type ControlRow, nounText, own, refTo, type Saber, type Socket, type Task } from '../../record'
 import { MAKER, type Reader } from '../../units'
 import { large, say, whether } from '../../words'
+import { atHand, bladeComesOut, filmPieces } from '../at-hand'
 import { inOneBreath } from '../spoken'
 import { readersOf } from './readers'
 import { type Chapter, listed, type Told, type Topic, topic } from './topic'
@@ -20,27 +21,53 @@ const NEEDED: readonly Task[] = ['powerOn', 'powerOff', 'bladeIn', 'bladeOut']
 const SHOWN: readonly Task[] = ['port', 'show']
 
 /** What is to be seen and heard of a control, with its cues, for whoever films it. */
-const seenOf = (reader: Reader, r: ControlRow): string =>
-  [r.says ?? say(reader, 'action.seen', { action: r.does }), ...cuesOf(reader, r)].join('; ')
+const seenOf = (reader: Reader, s: Saber, r: ControlRow): string =>
+  [r.says ?? seenText(reader, s, r.does), ...cuesOf(reader, r)].join('; ')
+
+/** What is seen and heard of a doing on this saber. */
+export const seenText = (reader: Reader, s: Saber, does: ControlRow['does']): string =>
+  say(reader, 'action.seen', { action: does, blade: whether(bladeComesOut(s)) })
+
+const socketText = (reader: Reader, s: Saber, k: Socket): string => nounText(reader, s, refTo('socket', k.id)) ?? k.name
 
 /** What the client does alone, step by step. */
 export function taskTopics({ reader, c, s }: Told): Topic[] {
   // Who reprograms it needs the card more than anything else inside.
   const readers = readersOf(c, s)
   const card = readers.has('reprograms')
-  return piecesOf(s, proceduresOf(reader, s)).map(({ task, acts }) => {
+  const all = proceduresOf(reader, s)
+  const { can, cannot } = atHand(s)
+  const shownOf = new Map(filmPieces(s, all).map((p) => [p.task, p.acts]))
+  return piecesOf(s, all).map(({ task, acts: whole }) => {
+    // What the bench cannot show is said, and how it will be.
+    const acts = shownOf.get(task) ?? whole
+    const bladed = task === 'bladeIn' || task === 'bladeOut'
+    const later = bladed && cannot.length > 0 ? (can.length ? 'others' : cannot[0]!.why) : 'none'
     const shown = acts.find((x) => x.place)?.place
+    const told = say(reader, 'topic.task', {
+      task,
+      steps: inOneBreath(reader, s, acts),
+      why: whether(readers.has('beginner')),
+    })
     return topic({
       key: `task:${task}`,
       chapter: CHAPTER_OF[task] ?? 'inside',
       what: say(MAKER, 'task', { task }).toLowerCase(),
-      say: say(reader, 'topic.task', {
-        task,
-        steps: inOneBreath(reader, s, acts),
-        why: whether(readers.has('beginner')),
-      }),
+      say:
+        later === 'none'
+          ? told
+          : say(reader, 'topic.bladeLater', {
+              ...{ told, later, steps: inOneBreath(reader, s, acts), out: whether(task === 'bladeOut') },
+              ...{
+                n: cannot.length,
+                sockets: listed(
+                  reader,
+                  cannot.map((x) => socketText(reader, s, x.socket)),
+                ),
+              },
+            }),
       ...(shown ? { show: shown } : {}),
-      task,
+      ...(shownOf.has(task) ? { task } : {}),
       must: !SHOWN.includes(task),
       weight: NEEDED.includes(task) || (card && task === 'card') ? 0 : 2,
     })
@@ -55,7 +82,7 @@ export function controlTopics({ reader, s }: Told): Topic[] {
       const only = (r.presets ?? []).map((id) => byId(s.presets, id)?.name).filter((x) => x !== undefined)
       const params = {
         ...{ state: isOf(s, r.mode), mode: modeName(s, r.mode), gesture: gestureText(reader, s, r) },
-        what: r.says === undefined ? say(reader, 'action.seen', { action: r.does }) : own(reader, r.says),
+        what: r.says === undefined ? seenText(reader, s, r.does) : own(reader, r.says),
         ...{ only: only.length ? listed(reader, only) : '', limited: whether(r.presets?.length) },
       }
       const words = (same: 'yes' | 'no') => large(say(reader, 'topic.control', { ...params, same }))
@@ -68,7 +95,7 @@ export function controlTopics({ reader, s }: Told): Topic[] {
         again: { mode: r.mode, say: words('yes') },
         show: `input:${r.input}`,
         perform: `row:${r.id}`,
-        expect: seenOf(MAKER, r),
+        expect: seenOf(MAKER, s, r),
         must: true,
         weight: ['ignite', 'retract', 'powerOn', 'wake'].includes(r.does) ? 0 : learnt >= 0 && learnt < 5 ? 1 : 2,
       })

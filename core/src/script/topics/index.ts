@@ -1,4 +1,6 @@
 export { powerAbout } from './care'
+export { seenText } from './handling'
+export { waysToWear } from './settings'
 export { tellingOrder, toldWith } from './several'
 export { firstSaid, type Telling, tellingsOf } from './tellings'
 export type { Chapter, Topic } from './topic'

@@ -4,12 +4,14 @@ import { type Commission, colourOf, hueText, nounOf, own, refTo, type Saber } fr
 import { MAKER, type Reader } from '../../units'
 import { say, whether } from '../../words'
 import { asSpoken } from './amounts'
+import { listenerOf } from './readers'
+import { needsBlade } from './settings'
 import { bare, listed, type Told, type Topic, topic } from './topic'
 
 /** Whether who asked is who listens: by the name, or the first of it. */
-const isClient = (c: Commission, who: string): boolean => {
-  const [client, asker] = [c.client.name.trim().toLowerCase(), who.trim().toLowerCase()]
-  return client !== '' && (client === asker || client.split(/\s+/)[0] === asker)
+const isListener = (c: Commission, s: Saber, who: string): boolean => {
+  const [to, asker] = [listenerOf(c, s).toLowerCase(), who.trim().toLowerCase()]
+  return to !== '' && (to === asker || to.split(/\s+/)[0] === asker)
 }
 
 /** Each preset by its colour, why it is there, and who asked for it. */
@@ -25,7 +27,10 @@ export const presetTopics = ({ reader, c, s }: Told): Topic[] =>
         why: p.why ? own(reader, bare(p.why)) : '',
         reasoned: whether(p.why),
         asker: p.askedBy ?? '',
-        asked: !p.askedBy ? 'no' : isClient(c, p.askedBy) ? 'you' : 'other',
+        asked: !p.askedBy ? 'no' : isListener(c, s, p.askedBy) ? 'you' : 'other',
+        look: p.look ?? 'colour',
+        unsure: whether(p.status === 'unsure'),
+        ...{ blade: needsBlade(s, p.needs), needs: whether(needsBlade(s, p.needs)) },
       }),
       show: refTo('preset', p.id),
       must: true,
@@ -55,7 +60,7 @@ export function alikeText(reader: Reader, s: Saber, ids: readonly string[]): str
 export function alikePresets(s: Saber): string[][] {
   const by = new Map<string, string[]>()
   for (const p of s.presets) {
-    if (p.why || p.askedBy) continue
+    if (p.why || p.askedBy || p.look || p.needs || p.status === 'unsure') continue
     const hue = hueWord(colourOf(p))
     by.set(hue, [...(by.get(hue) ?? []), p.id])
   }

@@ -1,4 +1,3 @@
-import { known } from '../../facts'
 import { balance } from '../../fit'
 import { nounText, own, purposeOf, type Ref, type Saber } from '../../record'
 import { formatNumber, MAKER, type Reader } from '../../units'
@@ -98,24 +97,3 @@ export function duelTopics({ reader, c, s }: Told): Topic[] {
 }
 
 const spoken = (reader: Reader, s: Saber, ref: Ref, name: string) => nounText(reader, s, ref) ?? name
-
-/** How long it lasts until it falls asleep, where that is set. */
-export function sleepTopics({ reader, s }: Told): Topic[] {
-  const after = known(s.settings.sleepAfter)
-  if (after === undefined || after <= 0) return []
-  const [form, n] =
-    after < 60
-      ? (['seconds', after] as const)
-      : after < 3600
-        ? (['minutes', after / 60] as const)
-        : (['hours', after / 3600] as const)
-  return [
-    topic({
-      ...{ key: 'sleeps', chapter: 'care', must: false, weight: 2 },
-      what: say(MAKER, 'topic.sleeps.what'),
-      say: say(reader, 'topic.sleeps', {
-        after: say(reader, 'duration', { form, n, text: formatNumber(reader, n, 1) }),
-      }),
-    }),
-  ]
-}

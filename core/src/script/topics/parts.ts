@@ -1,5 +1,5 @@
 import { known } from '../../facts'
-import { kindRule, nounOf, type PartKind, purposeOf, refTo, type Saber } from '../../record'
+import { type FittedPart, kindRule, nounOf, type PartKind, purposeOf, refTo, type Saber } from '../../record'
 import { MAKER, type Reader } from '../../units'
 import { nounWords, say, whether } from '../../words'
 import { spokenPart } from '../spoken'
@@ -14,6 +14,7 @@ const INTRODUCED: readonly PartKind[] = [
   'chamber',
   'switch',
   'cover',
+  'sleeve',
   'inHiltLed',
   'accentLed',
   'strip',
@@ -21,21 +22,43 @@ const INTRODUCED: readonly PartKind[] = [
 const WORKED_BY_HAND: readonly PartKind[] = ['killSwitch', 'killKey', 'chargePort', 'switch']
 const SEEN_INSIDE: readonly PartKind[] = ['chamber', 'cover', 'strip']
 
-/** What a hand finds and an eye sees of it. */
+/** Whether a part is shown for itself. */
+export const introduced = (p: Pick<FittedPart, 'kind'>): boolean => kindRule(p.kind).told && INTRODUCED.includes(p.kind)
+
+/** What a hand finds and an eye sees of it. Lights of a kind are told in one breath. */
 export const partTopics = ({ reader, s }: Told): Topic[] =>
-  s.parts
-    .filter((p) => kindRule(p.kind).told && INTRODUCED.includes(p.kind))
-    .map((p) =>
-      topic({
-        key: `part:${p.id}`,
-        chapter: SEEN_INSIDE.includes(p.kind) ? 'inside' : 'outside',
-        what: p.name,
-        say: say(reader, 'topic.part', { kind: p.kind, part: spokenPart(reader, s, p), end: known(p.faces) ?? 'none' }),
-        show: refTo('part', p.id),
-        must: WORKED_BY_HAND.includes(p.kind),
-        weight: WORKED_BY_HAND.includes(p.kind) ? 0 : 3,
-      }),
-    )
+  s.parts.filter(introduced).map((p) =>
+    topic({
+      key: `part:${p.id}`,
+      chapter: SEEN_INSIDE.includes(p.kind) ? 'inside' : 'outside',
+      what: p.name,
+      say: say(reader, 'topic.part', { kind: p.kind, part: spokenPart(reader, s, p), end: known(p.faces) ?? 'none' }),
+      show: refTo('part', p.id),
+      must: WORKED_BY_HAND.includes(p.kind),
+      weight: WORKED_BY_HAND.includes(p.kind) ? 0 : 3,
+    }),
+  )
+
+/** Lights of a kind, by which there are several. */
+export const litParts = (s: Saber): string[][] =>
+  (['accentLed', 'strip'] as const)
+    .map((kind) => s.parts.flatMap((p) => (p.kind === kind ? [p.id] : [])))
+    .filter((ids) => ids.length > 1)
+
+/** Several lights in one breath: how many, and what they are called. */
+export function lightsText(reader: Reader, s: Saber, ids: readonly string[]): string {
+  const all = s.parts.filter((p) => ids.includes(p.id))
+  const names = new Set(all.map((p) => s.spoken.find((x) => x.of === refTo('part', p.id))?.name ?? ''))
+  const called = [...names].filter(Boolean)
+  return say(reader, 'topic.lights', {
+    ...{
+      n: all.length,
+      kind: all[0]!.kind,
+      names: listed(reader, called),
+      named: whether(called.length === all.length),
+    },
+  })
+}
 
 /** Buttons in one breath, by what they are called. */
 export function buttonsText(reader: Reader, s: Saber, ids: readonly string[]): string {

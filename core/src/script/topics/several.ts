@@ -1,8 +1,19 @@
 import type { Commission, Saber } from '../../record'
+import { alikePresets } from './looks'
+import { introduced } from './parts'
 
-/** The sabers of an order as they are told: the simplest first, of equal ones as they stand. */
+/** The sabers of an order as they are told: the one of which least is to be told first, of equal ones as they stand. */
 export function tellingOrder(c: Pick<Commission, 'sabers'>): Saber[] {
-  const size = (s: Saber) => s.controls.length + s.presets.length + s.parts.length
+  const size = (s: Saber) =>
+    s.controls.filter((r) => r.status !== 'unsure').length +
+    s.presets.length -
+    alikePresets(s).reduce((n, ids) => n + ids.length - 1, 0) +
+    s.parts.filter(introduced).length +
+    [s.items, s.fixes, s.losses, s.decisions, s.notFor, s.provenance, s.blades].reduce(
+      (n, list) => n + list.length,
+      0,
+    ) +
+    s.parts.filter((p) => p.note || p.removable).length
   return c.sabers
     .map((s, i) => ({ s, i }))
     .sort((a, b) => size(a.s) - size(b.s) || a.i - b.i)

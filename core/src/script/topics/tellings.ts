@@ -3,7 +3,7 @@ import { MAKER, type Reader } from '../../units'
 import { say } from '../../words'
 import { creditsText } from './agreed'
 import { alikePresets, alikeText } from './looks'
-import { buttonsText } from './parts'
+import { buttonsText, lightsText, litParts } from './parts'
 import { tellingOrder } from './several'
 import type { Topic } from './topic'
 import { topicsOf } from './topics-of'
@@ -27,6 +27,7 @@ export function tellingsOf(c: Commission, s: Saber, topics: readonly Topic[]): T
   const buttons = s.parts.filter((p) => p.kind === 'switch').map((p) => p.id)
   const groups = [
     group('part', buttons, (ids) => buttonsText(reader, s, ids)),
+    ...litParts(s).map((ids) => group('part', ids, (x) => lightsText(reader, s, x))),
     group(
       'credit',
       c.credits.map((k) => k.id),

@@ -10,6 +10,7 @@ import {
   limitTopics,
   lossTopics,
   noteTopics,
+  ownerTopics,
   requestTopics,
   toDoTopics,
 } from './agreed'
@@ -17,8 +18,18 @@ import { assemblingTopics } from './assembling'
 import { cautionTopics, storingTopics, volumeTopics } from './care'
 import { controlTopics, taskTopics } from './handling'
 import { bladeTopics, presetTopics } from './looks'
-import { duelTopics, openingTopics, sleepTopics } from './opening'
+import { duelTopics, openingTopics } from './opening'
 import { partTopics, screwTopics } from './parts'
+import {
+  displayTopics,
+  linkTopics,
+  lockedTopics,
+  missingTopics,
+  secondBladeTopics,
+  senseTopics,
+  sleepTopics,
+  wearTopics,
+} from './settings'
 import type { Told, Topic } from './topic'
 
 /** What was worked out for sabers lately, by saber and source, and what it was worked out from. */
@@ -27,7 +38,7 @@ export type TopicMemory = Map<string, { read: readonly unknown[]; topics: Topic[
 /** Sources that are dear, and all that they read beside the client. */
 const READS = new Map<(t: Told) => Topic[], (s: Saber) => readonly unknown[]>([
   [controlTopics, (s) => [s.controls, s.modes, s.inputs, s.presets, s.spoken, s.parts, s.hilt.openings]],
-  [presetTopics, (s) => [s.presets]],
+  [presetTopics, (s) => [s.presets, s.blades]],
 ])
 
 function remembered(from: (t: Told) => Topic[], n: number, t: Told, memory: TopicMemory | undefined): Topic[] {
@@ -47,19 +58,27 @@ const SOURCES: readonly ((t: Told) => Topic[])[] = [
   openingTopics,
   partTopics,
   screwTopics,
+  lockedTopics,
+  displayTopics,
   assemblingTopics,
   taskTopics,
   controlTopics,
   presetTopics,
+  wearTopics,
+  secondBladeTopics,
   bladeTopics,
   cautionTopics,
   volumeTopics,
   sleepTopics,
   storingTopics,
+  missingTopics,
+  linkTopics,
+  senseTopics,
   limitTopics,
   duelTopics,
   itemTopics,
   noteTopics,
+  ownerTopics,
   requestTopics,
   fixTopics,
   abilityTopics,

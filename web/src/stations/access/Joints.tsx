@@ -24,6 +24,7 @@ const HOW = {
   turnPull: 'is turned, then pulled',
   slide: 'slides out',
   lift: 'is lifted off',
+  turn: 'is only turned',
 } as const
 const ITSELF = {
   nothing: 'nothing happens',

@@ -12,6 +12,7 @@ const RISK: Record<Choice['way']['how'], string> = {
   turnPull: 'what it holds can turn along',
   slide: 'what it slides past can be scraped',
   lift: 'what is lifted out can drop or short',
+  turn: 'it can be turned too far',
 }
 const BY = {
   unscrew: 'unscrewing',
@@ -20,6 +21,7 @@ const BY = {
   turnPull: 'turning and pulling',
   slide: 'sliding',
   lift: 'lifting',
+  turn: 'turning',
 } as const
 
 /** Why a way stands where it does among the others. */

@@ -1,5 +1,6 @@
 import {
   CARRIES,
+  CELL_HELD_BY,
   CHASSIS_HELD_BY,
   FittedPart,
   MATERIALS,
@@ -35,6 +36,7 @@ const OF_KIND: Partial<Record<PartKind, (props: Props) => React.ReactNode>> = {
   inHiltLed: LedModule,
   killSwitch: CLOCKED,
   killKey: Key,
+  sleeve: Sleeve,
   cell: Cell,
   chassis: Chassis,
   wire: Wire,
@@ -42,10 +44,53 @@ const OF_KIND: Partial<Record<PartKind, (props: Props) => React.ReactNode>> = {
   tool: Tool,
 }
 
-/** What only this kind of part has to say. */
+/** Kinds that may carry others along, and kinds that may come out though most of them stay. */
+const CARRYING: readonly PartKind[] = ['chassis', 'cover', 'sleeve', 'board', 'auxBoard']
+const LIFTED: readonly PartKind[] = ['board', 'auxBoard', 'display', 'chargePort', 'connector', 'chamber', 'speaker']
+const LOOSE: readonly PartKind[] = ['charger', 'tool', 'plug', 'tube', 'screw', 'wire', 'chassis', 'card']
+
+/** What only this kind of part has to say, whether it comes out, and what it goes along with. */
 export function PartOfKind(props: Props) {
-  const View = OF_KIND[props.part.kind]
-  return View ? <View {...props} /> : null
+  const { part: p, onEdit, saber } = props
+  const View = OF_KIND[p.kind]
+  const carriers = saber.parts.filter((q) => q !== p && CARRYING.includes(q.kind))
+  return (
+    <>
+      {View ? <View {...props} /> : null}
+      {LIFTED.includes(p.kind) ? <ComesOut part={p} onEdit={onEdit} /> : null}
+      {carriers.length && !LOOSE.includes(p.kind) ? (
+        <SelectCell
+          title="goes along with"
+          label="Goes along with"
+          value={p.on ?? ''}
+          options={['', ...carriers.map((q) => q.id)]}
+          words={(id) => carriers.find((q) => q.id === id)?.name ?? 'what lies round it'}
+          onCommit={(v) => onEdit((x) => void (v ? (x.on = v) : delete x.on))}
+        />
+      ) : null}
+    </>
+  )
+}
+
+/** What keeps it where it is, from the words for its kind. */
+function HeldBy({
+  part: p,
+  onEdit,
+  of,
+}: Pick<Props, 'part' | 'onEdit'> & { of: readonly NonNullable<FittedPart['heldBy']>[] }) {
+  return (
+    <SelectCell
+      title="held by"
+      label="Held by"
+      options={['', ...of]}
+      words={(v) => (v ? words(v) : 'not said')}
+      {...bound(p, onEdit).maybe('heldBy')}
+    />
+  )
+}
+
+function Sleeve({ part, onEdit }: Props) {
+  return <HeldBy part={part} onEdit={onEdit} of={['setScrew', 'thread', 'friction']} />
 }
 
 function Cell({ saber, part: p, onEdit }: Props) {
@@ -87,6 +132,7 @@ function Cell({ saber, part: p, onEdit }: Props) {
         />
       ) : null}
       <ComesOut part={p} onEdit={onEdit} />
+      {p.removable ? <HeldBy part={p} onEdit={onEdit} of={CELL_HELD_BY} /> : null}
       <CheckBox checked={!!p.protected} onChange={(on) => onEdit((x) => void (x.protected = on))}>
         has its own protection
       </CheckBox>
@@ -163,13 +209,7 @@ function Chassis({ part: p, onEdit }: Props) {
   return (
     <>
       <ComesOut part={p} onEdit={onEdit} />
-      <SelectCell
-        title="held by"
-        label="Held by"
-        options={['', ...CHASSIS_HELD_BY]}
-        words={(v) => (v ? words(v) : 'not said')}
-        {...bound(p, onEdit).maybe('heldBy')}
-      />
+      <HeldBy part={p} onEdit={onEdit} of={CHASSIS_HELD_BY} />
       <SelectCell
         title="made of"
         label="Chassis material"

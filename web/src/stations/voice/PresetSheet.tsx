@@ -6,7 +6,12 @@ import { Notes } from '../../things/Notes'
 import { Effects } from './Effects'
 import { Sounds } from './Sounds'
 
-const LOOK_WORDS = { '': 'its blade colour', battery: 'the state of the cell', party: 'many colours, moving' }
+const LOOK_WORDS = {
+  '': 'its blade colour',
+  battery: 'the state of the cell',
+  party: 'many colours, moving',
+  varies: 'a colour that varies',
+}
 
 /** One preset: its colours, why it is there, its times, and its sounds. */
 export function PresetSheet({ saber, preset: p, n }: { saber: Saber; preset: Preset; n: number }) {

@@ -1,5 +1,5 @@
 import { formatFact, known } from '../../../facts'
-import { colourOf, effectColours, hueText, type Preset } from '../../../record'
+import { byId, colourOf, effectColours, hueText, type Preset, type Saber } from '../../../record'
 import type { Reader } from '../../../units'
 import { say, whether } from '../../../words'
 import { type SaberChapter, table } from '../../block'
@@ -15,19 +15,27 @@ export const presets: SaberChapter = (reader, s) => {
       s.presets.map((p, i) => [
         String(i + 1),
         p.name,
-        say(reader, 'preset.colour', { hue: hueText(reader, colourOf(p)), hex: colourOf(p) }),
+        say(reader, 'preset.colour', { hue: hueText(reader, colourOf(p)), hex: colourOf(p), look: p.look ?? 'colour' }),
         effects(reader, p),
         say(reader, 'preset.font', {
           font: [p.font, p.style].filter(Boolean).join(', '),
           tracks: p.tracks.join(', '),
           has: whether(p.tracks.length),
         }),
-        [p.askedBy, p.why].filter(Boolean).join(': ') || '–',
+        [
+          [p.askedBy, p.why].filter(Boolean).join(': '),
+          needed(s, p) && say(reader, 'preset.needs', { blade: needed(s, p)! }),
+          p.status === 'unsure' && say(reader, 'preset.unsure'),
+        ]
+          .filter(Boolean)
+          .join('; ') || '–',
       ]),
       { swatch: s.presets.map(colourOf) },
     ),
   }
 }
+
+const needed = (s: Saber, p: Preset) => byId(s.blades, p.needs)?.name
 
 /** Its effects with a colour of their own, and the times and flashes that were set. */
 function effects(reader: Reader, p: Preset): string {

@@ -1,7 +1,7 @@
 import { formatFact } from '../../../facts'
 import type { Saber } from '../../../record'
 import type { Reader } from '../../../units'
-import { say } from '../../../words'
+import { say, whether } from '../../../words'
 import { type Block, type FactRow, type SaberChapter, table } from '../../block'
 import { orNotRecorded, wordsOf } from '../../values'
 
@@ -20,6 +20,17 @@ function rows(reader: Reader, { settings: x }: Saber): FactRow[] {
   return [
     ...(x.sleepAfter ? [{ name: name('sleepAfter'), value: formatFact(reader, x.sleepAfter, 0) }] : []),
     ...(x.displayTimeout ? [{ name: name('displayTimeout'), value: formatFact(reader, x.displayTimeout, 0) }] : []),
+    ...(x.greeting || x.picture
+      ? [
+          {
+            name: name('greeting'),
+            value: say(reader, 'setting.greeting', {
+              ...{ greeting: x.greeting ?? '', greets: whether(x.greeting) },
+              ...{ picture: x.picture ?? '', pictured: whether(x.picture) },
+            }),
+          },
+        ]
+      : []),
     ...(x.displayAngle ? [{ name: name('displayAngle'), value: formatFact(reader, x.displayAngle, 0) }] : []),
     ...(x.volumeSteps ? [{ name: name('volumeSteps'), value: formatFact(reader, x.volumeSteps, 0) }] : []),
     ...(x.link

@@ -15,7 +15,8 @@ export const goesWith: SaberChapter = (reader, s) => {
         say(reader, 'arrival.what', { quantity: x.quantity, what: x.what }),
         say(reader, 'item.role', { role: x.role, of: nameOf(s, x.of) ?? '', named: whether(nameOf(s, x.of)) }),
         say(reader, 'item.from', { from: x.supplied }),
-        [x.type, x.size, x.protected ? say(reader, 'item.protected') : undefined].filter(Boolean).join(', ') || '–',
+        [x.type, x.size, x.protected ? say(reader, 'item.protected') : undefined, x.from].filter(Boolean).join(', ') ||
+          '–',
       ]),
     ),
   }

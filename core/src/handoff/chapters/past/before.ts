@@ -12,7 +12,11 @@ export const before: SaberChapter = (reader, s) => {
     blocks: [
       ...table(
         [owner('who'), owner('when'), owner('did')],
-        s.provenance.map((o) => [o.who, o.when || '–', orNotRecorded(reader, wordsOf(reader, o.did))]),
+        s.provenance.map((o) => [
+          say(reader, 'owner.who', { who: o.who, you: whether(o.client) }),
+          o.when || '–',
+          orNotRecorded(reader, wordsOf(reader, o.did)),
+        ]),
       ),
       ...table(
         [was('what'), was('now')],

@@ -21,6 +21,7 @@ export const decisions: SaberChapter = (reader, s) => {
         d.gaveUp || '–',
         say(reader, 'decision.by', {
           ...{ by: d.by, on: dayText(reader, d.on), for: whether(d.irreversible), agreed: whether(d.consent) },
+          whose: d.whose ?? 'shop',
           ...{ who: d.consent?.who ?? '', day: dayText(reader, d.consent?.on ?? '') },
         }),
       ]),

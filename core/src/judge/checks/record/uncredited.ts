@@ -8,11 +8,15 @@ export const uncredited = check<{ work: { who: string; did: string[] } }>({
   station: 'brief',
   scope: 'order',
   source: 'shop practice: a saber says whose hands made it',
-  reads: ['order.log', 'order.credits', 'order.sabers'],
+  reads: ['order.log', 'order.credits', 'order.sabers', 'order.people'],
   run: ({ commission }) => {
     const named = new Set(commission.credits.map((k) => plain(k.who)))
     const work = [
       ...commission.log.filter((e) => e.kind === 'work' && e.by).map((e) => ({ who: e.by!, did: e.text })),
+      // Where several work on it, each of them is somebody's hands.
+      ...(commission.people.length > 1
+        ? commission.people.flatMap((p) => (p.does ? [{ who: p.name, did: p.does }] : []))
+        : []),
       ...commission.sabers.flatMap((s) =>
         s.losses.flatMap((l) => (l.maker && l.how !== 'spoilt' ? [{ who: l.maker, did: l.what }] : [])),
       ),

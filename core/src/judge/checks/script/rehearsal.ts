@@ -4,7 +4,18 @@ import { check } from '../../check'
 
 export type At = { beat: number; trouble: Trouble }
 const STOPS: readonly Trouble['code'][] = [
-  ...(['holdDiffers', 'endsLit', 'gone', 'dead', 'open', 'looseBlade', 'refused', 'endsOpen', 'endsLoose'] as const),
+  ...([
+    'holdDiffers',
+    'endsLit',
+    'gone',
+    'dead',
+    'open',
+    'looseBlade',
+    'refused',
+    'endsOpen',
+    'endsLoose',
+    'willNotEnter',
+  ] as const),
 ]
 
 /** How a film may not end. */
