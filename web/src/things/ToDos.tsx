@@ -67,6 +67,15 @@ export function ToDoRow({ toDo: t, about }: { toDo: ToDo; about?: string | undef
           />
         </div>
       )}
+      {t.who === 'shop' && !t.done ? (
+        <CheckBox
+          className="pl-7"
+          checked={!!t.promised}
+          onChange={(on) => set('promised', t.id, (x) => void (on ? (x.promised = true) : delete x.promised))}
+        >
+          promised: the client is told that it is owed<span className="sr-only">: {t.text}</span>
+        </CheckBox>
+      ) : null}
       <details className="pr-8 pl-7 text-[0.93rem]">
         <summary className="text-brass cursor-pointer">{t.note || t.shopNote ? 'notes' : 'a note'}</summary>
         <Notes of={t} what={t.text} onEdit={(run) => set('note', t.id, run)} />

@@ -1,10 +1,12 @@
-import type { Decision } from '@nubrin/core/record'
+import { CHOSE, type Decision } from '@nubrin/core/record'
 import { freshId, todayIso } from '../../data'
-import { AddLine, bound, CheckBox, DateCell, Labelled, RemoveButton, TextCell } from '../../kit'
+import { AddLine, bound, CheckBox, DateCell, Labelled, RemoveButton, SelectCell, TextCell } from '../../kit'
 import { useEditSaber, useEditThing, useRemove, useSaber } from '../../store/commission'
 import { useSession } from '../../store/session'
 import { Notes } from '../../things/Notes'
 import { PlaceCell } from '../../things/PlaceCell'
+
+const WHOSE = { '': 'the shop’s', shop: 'the shop’s', client: 'the client’s', both: 'chosen together' }
 
 /** What was chosen, why, and what was given up for it. */
 export function Decisions() {
@@ -34,7 +36,7 @@ function DecisionRow({ decision: d }: { decision: Decision }) {
   const edit = useEditThing('decisions')
   const remove = useRemove()
   const set = (run: (x: Decision) => void) => edit('decision', d.id, run)
-  const { choice, text, tick } = bound(d, set)
+  const { choice, maybe, text, tick } = bound(d, set)
   const consent = (key: 'who' | 'on', v: string) =>
     set((x) => {
       x.consent = { who: '', on: todayIso(), ...x.consent, [key]: v }
@@ -68,6 +70,13 @@ function DecisionRow({ decision: d }: { decision: Decision }) {
           label={`Day of ${d.chose}`}
           value={d.on}
           onCommit={(v) => set((x) => void (x.on = v ?? x.on))}
+        />
+        <SelectCell
+          title="whose choice"
+          label={`Whose choice ${d.chose} was`}
+          options={['', ...CHOSE.filter((x) => x !== 'shop')]}
+          words={(v) => WHOSE[v]}
+          {...maybe('whose')}
         />
         <CheckBox className="self-end" {...tick('irreversible')}>
           cannot be undone<span className="sr-only">: {d.chose}</span>

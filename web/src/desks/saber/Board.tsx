@@ -50,6 +50,20 @@ export function Board() {
           />
         ))}
         <TextCell
+          title="display greets with"
+          span="col-span-2"
+          label="Greeting of the display"
+          value={settings.greeting ?? ''}
+          onCommit={(v) => set((x) => setText(x, 'greeting', v))}
+        />
+        <TextCell
+          title="and shows"
+          span="col-span-2"
+          label="Picture of the display"
+          value={settings.picture ?? ''}
+          onCommit={(v) => set((x) => setText(x, 'picture', v))}
+        />
+        <TextCell
           title="link is called"
           label="Name of the link"
           value={settings.link?.name ?? ''}

@@ -67,7 +67,7 @@ function ItemRow({ item: x }: { item: Item }) {
         />
         <RemoveButton what={x.what} onClick={() => remove(`item:${x.id}`)} />
       </div>
-      <div className="grid grid-cols-[9rem_minmax(0,1fr)_minmax(0,1fr)_auto_auto] items-end gap-3 pr-8">
+      <div className="grid grid-cols-[9rem_minmax(0,1fr)_minmax(0,1fr)_minmax(0,1fr)_auto_auto] items-end gap-3 pr-8">
         <SelectCell
           title="kind"
           label={`Kind of ${x.what}`}
@@ -77,6 +77,7 @@ function ItemRow({ item: x }: { item: Item }) {
         />
         <TextCell title="type to ask for" label={`Type of ${x.what}`} {...text('type')} />
         <TextCell title="size" label={`Size of ${x.what}`} {...text('size')} />
+        <TextCell title="where it is to be had" label={`Where ${x.what} is to be had`} {...text('from')} />
         <CheckBox {...tick('protected')}>
           protected<span className="sr-only">: {x.what}</span>
         </CheckBox>

@@ -1,6 +1,6 @@
 import type { Owner } from '@nubrin/core/record'
 import { freshId } from '../../data'
-import { AddLine, bound, RemoveButton, TextCell, TextFactField } from '../../kit'
+import { AddLine, bound, CheckBox, RemoveButton, TextCell, TextFactField } from '../../kit'
 import { useEditSaber, useEditThing, useRemove, useSaber } from '../../store/commission'
 import { Notes } from '../../things/Notes'
 
@@ -15,7 +15,7 @@ export function Provenance() {
       <h2 className="h2">Through whose hands it went</h2>
       {saber.provenance.map((x) => {
         const set = (run: (y: Owner) => void) => edit('earlier hand', x.id, run)
-        const { given, text } = bound(x, set)
+        const { given, text, tick } = bound(x, set)
         return (
           <div key={x.id} className="border-rule border-b pb-1">
             <div className="flex gap-2">
@@ -36,6 +36,9 @@ export function Provenance() {
                 {...given('did')}
               />
             </div>
+            <CheckBox {...tick('client')}>
+              it was the client<span className="sr-only">: {x.who}</span>
+            </CheckBox>
             <Notes of={x} what={x.who} onEdit={set} />
           </div>
         )

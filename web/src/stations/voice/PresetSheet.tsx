@@ -39,7 +39,7 @@ export function PresetSheet({ saber, preset: p, n }: { saber: Saber; preset: Pre
       <CheckBox className="text-quiet" {...tick('mayCopy')}>
         its licence lets the client’s page carry it
       </CheckBox>
-      <Fields preset={p} set={set} />
+      <Fields saber={saber} preset={p} set={set} />
       <Effects preset={p} onEdit={set} />
       <Notes of={p} what={p.name} onEdit={set} className="mt-2" />
       <Sounds saber={saber} preset={p} onEdit={set} />
@@ -62,7 +62,8 @@ export function PresetSheet({ saber, preset: p, n }: { saber: Saber; preset: Pre
 }
 
 /** Whose wish it is and why it is there, its times, and how it looks. */
-function Fields({ preset: p, set }: { preset: Preset; set: (run: (x: Preset) => void) => void }) {
+function Fields({ saber, preset: p, set }: { saber: Saber; preset: Preset; set: (run: (x: Preset) => void) => void }) {
+  const blades = saber.blades.filter((b) => b.use !== 'demo' && b.kind !== 'plug')
   const { choice, given, maybe, text } = bound(p, set)
   return (
     <div className="mt-1 grid grid-cols-4 gap-3">
@@ -105,6 +106,16 @@ function Fields({ preset: p, set }: { preset: Preset; set: (run: (x: Preset) => 
         words={(v) => LOOK_WORDS[v]}
         {...maybe('look')}
       />
+      {blades.length ? (
+        <SelectCell
+          title="to be seen whole it takes"
+          label="Blade that the look takes"
+          value={p.needs ?? ''}
+          options={['', ...blades.map((b) => b.id)]}
+          words={(id) => blades.find((b) => b.id === id)?.name ?? 'any blade'}
+          onCommit={(v) => set((x) => void (v ? (x.needs = v) : delete x.needs))}
+        />
+      ) : null}
     </div>
   )
 }
