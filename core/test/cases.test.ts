@@ -1,12 +1,14 @@
 import { readFileSync, writeFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
+import { proceduresOf } from '@nubrin/core/access'
 import { buildHandoff } from '@nubrin/core/handoff'
 import { readCommission, writeCommission } from '@nubrin/core/import'
 import { judgeCommission } from '@nubrin/core/judge'
+import { type Commission, readerOf } from '@nubrin/core/record'
 import { compose } from '@nubrin/core/script'
 import { dayText, MAKER } from '@nubrin/core/units'
 import { FIRST } from './cases/first'
-import { DAY, type Job } from './cases/plain'
+import { DAY, type Job, type Need } from './cases/plain'
 import { SECOND } from './cases/second'
 import { THIRD } from './cases/third'
 
@@ -46,31 +48,89 @@ describe.each(JOBS.map((j) => [`${j.id}: ${j.needs}`, j] as const))('%s', (_need
   })
 })
 
-/** What each job proves, as a page; written when it is asked for, else held against what is so. */
+/** Every value at a field of a record, by the names on the way to it, through every list. */
+function valuesAt(v: unknown, way: readonly string[]): unknown[] {
+  if (Array.isArray(v)) return v.flatMap((x) => valuesAt(x, way))
+  const [key, ...rest] = way
+  if (key === undefined) return v === undefined ? [] : [v]
+  return typeof v === 'object' && v !== null ? valuesAt((v as Record<string, unknown>)[key], rest) : []
+}
+const sentences = (text: string) => text.split(/(?<=[.!?][”“)]?)\s+(?=\p{Lu}|\d)/u)
+/** The sentence that holds some words, with what stands round them where they reach over several. */
+const holding = (texts: readonly string[], words: string): string | undefined => {
+  const all = texts.flatMap(sentences)
+  return all.find((t) => t.includes(words)) ?? (texts.some((t) => t.includes(words)) ? words : undefined)
+}
+
+/** What is told of a job, on every surface. */
+function surfaces(c: Commission) {
+  const spoken = c.sabers.flatMap((s) => compose(c, s).map((b) => b.say))
+  const document = buildHandoff(c, 'Shop', DAY)
+  const hands = c.sabers.flatMap((s) =>
+    proceduresOf(readerOf(c), s).flatMap((p) => (p.ok ? p.acts.flatMap((a) => [a.text, a.caution, a.cue]) : [])),
+  )
+  return { s: spoken, p: textsOf(document), h: hands.filter((t) => t !== undefined) }
+}
+/** Every text of a document. */
+const textsOf = (v: unknown): string[] =>
+  typeof v === 'string' ? [v] : typeof v === 'object' && v !== null ? Object.values(v).flatMap(textsOf) : []
+
+const SURFACES = ['s', 'p', 'h'] as const
+
+describe.each(JOBS.map((j) => [`${j.id}, need by need`, j] as const))('%s', (_id, j) => {
+  const c = j.make()
+  const found = new Set(judgeCommission(c, DAY).map((f) => `${f.check}.${f.code}`))
+  const told = surfaces(c)
+  test('there are seven or more', () => expect(j.carries.length).toBeGreaterThan(6))
+  test.each(j.carries.map((n) => [n.what, n] as const))('%s', (_what, n) => {
+    const [way, is] = n.at.split('=')
+    const values = valuesAt(c, way!.split('/'))
+    expect(values).not.toEqual([])
+    if (is) expect(JSON.stringify(values)).toContain(is)
+    if (n.bench) expect([...found]).toContain(n.bench)
+    for (const at of SURFACES) {
+      const words = n[at]
+      if (words) expect(holding(told[at], words) === undefined ? `${at}: ${words}` : '').toBe('')
+    }
+    // What one surface does not tell has a reason.
+    if (!n.s || !n.p) expect(n.but ?? '').toMatch(/\w{3}/)
+  })
+})
+
+/** The needs of each job, as a page; written when it is asked for, else held against what is so. */
 test('the page about the jobs says what is so', () => {
+  const cell = (text: string) => text.replaceAll('|', '\\|').replaceAll('\n', ' ')
   const lines = JOBS.flatMap((j) => {
     const c = j.make()
+    const told = surfaces(c)
     const beats = c.sabers.map((s) => compose(c, s))
     const seconds = beats.flat().reduce((a, b) => a + b.seconds, 0)
+    const quote = (n: Need, at: (typeof SURFACES)[number]) => {
+      const words = n[at] && holding(told[at], n[at])
+      return words ? `“${cell(words)}”` : ''
+    }
     return [
       `## ${j.id}: ${c.title}`,
       '',
       `${j.needs[0]!.toUpperCase()}${j.needs.slice(1)}.`,
+      `Told in ${beats.flat().length} beats, about ${Math.round(seconds / 60)} min.${j.kept.length ? ` Kept in the shop: ${j.kept.map((t) => `“${t}”`).join(', ')}.` : ''}`,
       '',
-      `- recorded: ${c.sabers.length} ${c.sabers.length === 1 ? 'saber' : 'sabers'}, comes back from a file as it was`,
-      `- the bench says: ${j.raises.length ? j.raises.map((r) => `\`${r}\``).join(', ') : 'nothing of its own'}`,
-      ...(j.silent?.length ? [`- and does not say: ${j.silent.map((r) => `\`${r}\``).join(', ')}`] : []),
-      `- the client reads: ${j.told.map((t) => `“${t}”`).join(', ')}`,
-      ...(j.kept.length ? [`- and never: ${j.kept.map((t) => `“${t}”`).join(', ')}`] : []),
-      `- told in ${beats.flat().length} beats, about ${Math.round(seconds / 60)} min, in four orders and two languages`,
+      '| need | recorded at | the bench | in the script | on paper and page | hands, on bench and phone |',
+      '|---|---|---|---|---|---|',
+      ...j.carries.map(
+        (n) =>
+          `| ${n.what} | \`${n.at}\` | ${n.bench ? `\`${n.bench}\`` : ''} | ${quote(n, 's') || (n.but ?? '')} | ${quote(n, 'p') || (n.but ?? '')} | ${quote(n, 'h')} |`,
+      ),
       '',
     ]
   })
+  const all = JOBS.flatMap((j) => j.carries)
   const page = [
     '# The jobs',
     '',
-    'Twenty-one jobs of made-up clients, each with something odd about it (`core/test/cases`). Every one is recorded whole,',
-    'judged, told and handed over; what each has to show stands below. Made by `core/test/cases.test.ts`.',
+    `Twenty-one jobs of made-up clients, each with something odd about it (\`core/test/cases\`), and ${all.length} single needs among them.`,
+    'Every one is recorded whole, judged, told and handed over. Of each need: the field it is recorded in, what the bench says of it,',
+    'and the sentences that tell it; where one surface does not, why. Made by `core/test/cases.test.ts` from what is really said.',
     '',
     ...lines,
   ].join('\n')

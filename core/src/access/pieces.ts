@@ -37,8 +37,9 @@ export function piecesOf(s: Saber, all: readonly Told[], sockets: readonly Socke
     card: main?.goal.kind === 'card' ? [...taken, ...put] : rest('card'),
     ...{ charge: rest('charge'), port: rest('port'), show: rest('show') },
   }
-  // What is opened for nothing is told nobody.
-  const inside = ['cellOut', 'card', 'port', 'show', 'charge'] as const
+  // What is opened for nothing is told nobody; a charge from outside opens nothing.
+  const charged = done.some((p) => p.goal.kind === 'charge' && (p.goal.out ?? p.goal.through))
+  const inside = (['cellOut', 'card', 'port', 'show', 'charge'] as const).filter((t) => t !== 'charge' || charged)
   const opens = main?.goal.kind !== 'open' || inside.some((t) => acts[t].length)
   return TASKS.flatMap((task) =>
     acts[task].length && (opens || (task !== 'open' && task !== 'close')) ? [{ task, acts: acts[task] }] : [],

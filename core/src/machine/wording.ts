@@ -165,13 +165,15 @@ function inSocket(reader: Reader, s: Saber, j: Joint) {
   )
 }
 
-function bladeWords(reader: Reader, s: Saber, j: Joint, on: boolean): Wording | undefined {
+function bladeWords(reader: Reader, s: Saber, j: Joint, on: boolean, said: Told): Wording | undefined {
   const told = inSocket(reader, s, j)
   if (!told) return undefined
   const { at: socket, ...what } = told
+  const text = say(reader, on ? 'step.bladeIn' : 'step.bladeOut', what)
   return {
     ...cueOf(reader, j, on),
-    text: say(reader, on ? 'step.bladeIn' : 'step.bladeOut', what),
+    ...(j.hurts ? { caution: own(reader, j.hurts) } : {}),
+    text: on ? aligned(reader, j, text, said.landmark) : marked(reader, text, said.landmark),
     place: refTo('socket', socket.id),
     direction: socket.insertion === 'clockwise' ? 'clockwise' : on ? 'push' : 'pull',
   }
@@ -313,7 +315,7 @@ export function wordsOf(reader: Reader, s: Saber, a: Assembly, act: Act, told: T
       const j = a.joints[act.at as Body]
       if (!j) return undefined
       if (act.at.startsWith('section:')) return sectionWords(reader, s, j, act, on, told)
-      return j.place ? bladeWords(reader, s, j, on) : partWords(reader, s, j, act, on, told)
+      return j.place ? bladeWords(reader, s, j, on, told) : partWords(reader, s, j, act, on, told)
     }
   }
 }

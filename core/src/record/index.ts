@@ -158,5 +158,5 @@ export {
 } from './walk/references'
 export { hueText } from './words/hue'
 export { languageOf, readerOf, writtenIn } from './words/reader'
-export { isForeign, nounOf, nounText, own, ownLarge, toldNoun } from './words/spoken'
+export { isForeign, nounOf, nounText, own, ownLarge, toldNoun, toldText } from './words/spoken'
 export { keyWords } from './words/words'

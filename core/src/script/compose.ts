@@ -1,7 +1,7 @@
 import { after, doingOf, gestureText, modeThatIs, reach } from '../controls'
 import { type Beat, byId, type Commission, type ControlRow, readerOf, type Saber } from '../record'
 import type { Reader } from '../units'
-import { large, say, whether } from '../words'
+import { large, say } from '../words'
 import { type Order, ordered } from './order'
 import { backToFirst, presetAfter } from './rehearse'
 import { guessSeconds } from './seconds'
@@ -87,7 +87,7 @@ function inItsPreset(reader: Reader, s: Saber, beats: readonly Beat[]): Beat[] {
       const { perform: _, ...told } = b
       if (!way) return b.by === 'composed' ? [told] : [b]
       const words = say(reader, 'topic.toPreset', {
-        ...{ gesture: gestureText(reader, s, way.row), times: way.times, many: whether(way.times > 1) },
+        ...{ gesture: gestureText(reader, s, way.row), times: way.times },
         preset: s.presets[way.to]!.name,
       })
       out.push({
@@ -136,7 +136,6 @@ function firstAgain(reader: Reader, s: Saber, beats: readonly Beat[]): Beat[] {
   const words = say(reader, 'topic.firstAgain', {
     gesture: gestureText(reader, s, back.row),
     times: back.times,
-    many: whether(back.times > 1),
   })
   const beat: Beat = {
     ...{ id: beatId(s, `first-${back.row.id}`), say: words, perform: `row:${back.row.id}` },

@@ -211,7 +211,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
     other {Das ist {part_nom}.}}`,
   'topic.buttons': 'Es hat {n, plural, =2 {zwei} =3 {drei} =4 {vier} other {#}} Tasten: {parts}.',
   'topic.never.what': '{screw}: nicht anfassen',
-  'topic.never': `Lass {screw_acc} in Ruhe: {dummy, select, yes {das ist nur Zierde und verklebt} other {ohne sie hält {purpose, select, bladeRetention {die Klinge} joint {die Verbindung} chassis {das Chassis} cover {die Abdeckung} sleeve {die Hülse} switch {der Schalter} decoration {die Zierde} other {das Ganze}} nicht}}.`,
+  'topic.never': `Lass {screw_acc} in Ruhe: {dummy, select, yes {das ist nur Zierde und verklebt} other {ohne sie hält {purpose, select, bladeRetention {die Klinge} joint {die Verbindung} chassis {das Chassis} cover {die Abdeckung} sleeve {die Hülse} switch {der Schalter} decoration {die Zierde} other {das Ganze}} nicht}}.{noted, select, yes { {note}.} other {}}`,
   'topic.task': `{task, select,
     powerOn {Zuerst bekommt es Strom.} powerOff {Dann wird der Strom getrennt.} bladeIn {Jetzt kommt die Klinge hinein.} bladeOut {Die Klinge kommt wieder heraus.}
     open {Jetzt wird es geöffnet.} cellIn {So kommt eine Zelle hinein.} cellOut {So kommt die Zelle heraus.} close {Und wieder zu.}
@@ -220,9 +220,9 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'topic.assemble.what': 'zusammengesetzt: {what}',
   'topic.assemble': '{first, select, yes {So kommt es zusammen, Stück für Stück. } other {}}{steps}',
   'topic.control': `{same, select, yes {} other {{state, select, lit {Bei leuchtender Klinge: } off {Bei dunkler Klinge: } asleep {Wenn es schläft: } menu {Im Menü „{mode}“: } muted {Wenn es stumm ist: } other {Im Kampfmodus: }}}}{gesture} – {what}.{limited, select, yes { Nur in {only}.} other {}}`,
-  'topic.toPreset': `Weiter zu {preset}: {gesture}{many, select, yes {, und das {times}-mal} other {}}.`,
+  'topic.toPreset': `Weiter zu {preset}: {gesture}{times, plural, =1 {} =2 {, und noch einmal} other {, #-mal nacheinander}}.`,
   'topic.bladeLater': `{later, select, others {{told} {n, plural, =1 {Die Klinge für {sockets} geht} other {Die Klingen für {sockets} gehen}} genauso {out, select, yes {heraus} other {hinein}}; {n, plural, =1 {sie ist} other {sie sind}} nicht hier.} willNotEnter {{out, select, yes {Heraus kommt sie dann so. {steps}} other {Deine Klinge geht noch nicht hinein, darum nur gesagt. {steps}}}} other {{out, select, yes {Und so wieder heraus. {steps}} other {Hier ist keine Klinge, mit der es sich zeigen ließe; mit deiner geht es so. {steps}}}}}`,
-  'topic.firstAgain': 'Zurück zum ersten Preset: {gesture}{many, select, yes {, und das {times}-mal} other {}}.',
+  'topic.firstAgain': `Zurück zum ersten Preset: {gesture}{times, plural, =1 {} =2 {, und noch einmal} other {, #-mal nacheinander}}.`,
   'topic.again': 'Und wieder dunkel: {gesture}.',
   'topic.likeFirst.what': `wie bei {saber}`,
   'topic.likeFirst': `{about, select, controls {Bedient wird es wie {saber}: was du dort gesehen hast, kann es auch.} other {Was ich bei {saber} gesagt habe, gilt auch hier: achte genauso auf Zelle, Licht und Klinge.}}`,
@@ -230,8 +230,9 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'topic.off': '(Noch schaltet es nichts aus.)',
   'topic.preset.what': 'Preset {preset}',
   'topic.preset': `{look, select, battery {{preset} zeigt auf der Klinge, wie voll die Zelle ist} party {{preset} läuft durch viele Farben} varies {{preset} wechselt rund um {hue}} other {{preset} ist {hue}}}{reasoned, select, yes {: {why}} other {}}.{asked, select, you { Das hast du dir gewünscht.} no {} other { Das hat sich {asker} gewünscht.}}{needs, select, yes { Ganz sieht man es erst mit {blade}; hier siehst du einen Teil davon.} other {}}{unsure, select, yes { Hier sind wir nicht sicher: probier es und sag es uns.} other {}}`,
+  'topic.presets.asked': `{you, select, yes {Du hast dir {presets} gewünscht.} other {{who} hat sich {presets} gewünscht.}}`,
   'topic.presets':
-    '{n, plural, =2 {Zwei} =3 {Drei} =4 {Vier} =5 {Fünf} =6 {Sechs} other {#}} sind {hue}: {presets}.{told, select, yes { {deep} ist das tiefe, {pale} das helle.} other {}}',
+    '{n, plural, =2 {Zwei} =3 {Drei} =4 {Vier} =5 {Fünf} =6 {Sechs} other {#}} sind {hue}: {presets}.{told, select, yes { {deep} ist das tiefe, {pale} das helle.} other { Sie liegen nah beieinander.}}',
   hue: `{pale, select, yes {blass} other {}}{hue, select, pink {rosa} red {rot} orange {orange} yellow {gelb} green {grün} teal {türkis} skyBlue {himmelblau} blue {blau} violet {violett} magenta {magenta} dark {dunkel} other {weiß}}`,
   'topic.demoBlade.what': '{blade} gehört der Werkbank, nicht in das Paket',
   'topic.demoBlade':
@@ -257,6 +258,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'topic.toDo': `{who, select, client {Eins bleibt für dich zu tun: {text}.} other {Eins sind wir dir noch schuldig: {text}{dated, select, yes {, bis {due}} other {}}.}}`,
   'topic.item.what': 'gehört dazu: {what}',
   'topic.item': `{role, select, accessory {{from, select, shop {Dazu kommt {what}} client {Das hast du schon: {what}} notSupplied {Das musst du selbst besorgen: {what}} other {Das siehst du nur hier: {what}}}} spare {Als Ersatz liegt bei: {what}} other {{from, select, bench {Das siehst du nur hier, es bleibt bei uns: {what}} client {Zum Tauschen hast du schon: {what}} notSupplied {Zum Tauschen gibt es auch: {what}} other {Zum Tauschen liegt bei: {what}}}}}{named, select, yes {{role, select, alternative {, statt {of}} other {, für {of}}}} other {}}.{asked, select, yes { Frag nach: {ask}.} other {}}{placed, select, yes { Du findest es hier: {place}.} other {}}{noted, select, yes { {note}.} other {}}`,
+  'topic.items': `Dazu kommen {items}.`,
   'topic.notFor.what': 'nicht gemacht für {what}',
   'topic.notFor': 'Dafür ist es nicht gemacht: {what}. Der Grund: {why}.',
   'topic.fix.what': 'repariert: {fix}',
@@ -362,6 +364,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'packing.supply': '{supply, select, hasAlready {hast du schon} toBuy {musst du kaufen} other {im Paket}}',
   'packing.parcel': `Paket an {to}{addressed, select, yes {, {address}} other {}}{sized, select, yes {; {size}} other {}}{weighed, select, yes {; {mass}} other {}}{sent, select, yes {; abgeschickt am {on}} other {}}{tracked, select, yes {; Sendungsnummer {tracking}} other {}}{noted, select, yes {. {note}} other {}}`,
   'question.text': '{mine, select, yes {Du hast gefragt: {text}} other {{text}}}',
+  'question.open': `noch offen: bitte sag es uns`,
   'chapter.visits': 'Seit der Übergabe',
   'chapter.visits.head':
     '{column, select, when {Bei uns} said {Was du gesagt hast} found {Was wir gefunden haben} other {Was wir gemacht haben}}',
@@ -374,7 +377,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'chapter.credits.head': '{column, select, who {Wer} other {Hat gemacht}}',
   'credits.none': 'Nicht festgehalten.',
   'chapter.spec': 'Was es ist',
-  'spec.name': `{row, select, hilt {Griff} length {Länge des Griffs} mass {Gewicht ohne Klinge} balance {Schwerpunkt vom Knauf} cell {Zelle} speaker {Lautsprecher} board {Soundplatine} firmware {Firmware} edition {Ausgabe} recipient {Gemacht für} cellFigures {Zelle, falls du eine kaufst} speakerFigures {Lautsprecher, falls du einen kaufst} other {Strom wird getrennt durch}}`,
+  'spec.name': `{row, select, hilt {Griff} length {Länge des Griffs} mass {Gewicht ohne Klinge} balance {Schwerpunkt vom Knauf} cell {Zelle} speaker {Lautsprecher} board {Soundplatine} firmware {Firmware} edition {Ausgabe} recipient {Gemacht für} cellFigures {Zelle, falls du eine kaufst} speakerFigures {Lautsprecher, falls du einen kaufst} lights {Lichter und was sie speist} other {Strom wird getrennt durch}}`,
   'spec.hilt': `{origin, select, bought {gekauft} kit {aus einem Bausatz} clientOwn {dein eigener} inherited {geerbt} scratch {von Grund auf gemacht} other {aus einer Serie}}; {known, select, yes {{materials}} other {Werkstoff nicht festgehalten}}`,
   'spec.socket': 'Fassung, {socket}',
   'spec.socketSize': '{bore}, {depth} tief',

@@ -190,7 +190,7 @@ export interface Sayings {
   'topic.part': { kind: Words; part: Thing; end: 'pommel' | 'emitter' | 'none' }
   'topic.buttons': { parts: Words; n: number }
   'topic.never.what': { screw: Words }
-  'topic.never': { screw: Thing; dummy: 'yes' | 'no'; purpose: Words }
+  'topic.never': { screw: Thing; dummy: 'yes' | 'no'; purpose: Words; note: Words; noted: 'yes' | 'no' }
   'topic.task': { task: Words; steps: Words; why: 'yes' | 'no' }
   'topic.assemble.what': { what: Words }
   'topic.assemble': { steps: Words; first: 'yes' | 'no' }
@@ -204,7 +204,7 @@ export interface Sayings {
     /** The one before was shown in the same mode. */
     same: 'yes' | 'no'
   }
-  'topic.toPreset': { gesture: Words; times: number; many: 'yes' | 'no'; preset: Words }
+  'topic.toPreset': { gesture: Words; times: number; preset: Words }
   'topic.bladeLater': {
     told: Words
     later: Words
@@ -213,7 +213,7 @@ export interface Sayings {
     n: number
     sockets: Words
   }
-  'topic.firstAgain': { gesture: Words; times: number; many: 'yes' | 'no' }
+  'topic.firstAgain': { gesture: Words; times: number }
   'topic.again': { gesture: Words; what: Words }
   'topic.likeFirst.what': { saber: Words }
   'topic.likeFirst': { saber: Words; about: 'controls' | 'cautions' }
@@ -232,6 +232,7 @@ export interface Sayings {
     blade: Words
     needs: 'yes' | 'no'
   }
+  'topic.presets.asked': { who: Words; you: 'yes' | 'no'; presets: Words }
   'topic.presets': { presets: Words; n: number; hue: Words; deep: Words; pale: Words; told: 'yes' | 'no' }
   hue: { hue: Words; pale: 'yes' | 'no' }
   'topic.demoBlade.what': { blade: Words }
@@ -293,6 +294,7 @@ export interface Sayings {
     note: Words
     noted: 'yes' | 'no'
   }
+  'topic.items': { items: Words }
   'topic.notFor.what': { what: Words }
   'topic.notFor': { what: Words; why: Words }
   'topic.fix.what': { fix: Words }
@@ -481,6 +483,7 @@ export interface Sayings {
     note: Words
     noted: 'yes' | 'no'
   }
+  'question.open': Record<never, never>
   'question.text': { text: Words; mine: 'yes' | 'no' }
   'chapter.visits': Record<never, never>
   'chapter.visits.head': { column: 'when' | 'said' | 'found' | 'did' }

@@ -19,12 +19,36 @@ import {
 
 export { at, deg, fact, mm, part, pixelBlade, preset, row, screw, section, socket, stated, step, told, val }
 
+/** A single thing that a job needs: where it is recorded, what the bench says of it, and the words that tell it. */
+export interface Need {
+  what: string
+  /** A field of the record, by the names on the way to it; `=` what it holds somewhere. */
+  at: string
+  /** A finding of the bench, `check.code`. */
+  bench?: string
+  /** Words of a sentence in the script, on paper and on the page, and of an act of the hands. */
+  s?: string
+  p?: string
+  h?: string
+  /** Why it is not in the script, or not on paper. */
+  but?: string
+}
+export const need = (what: string, at: string, more: Omit<Need, 'what' | 'at'>): Need => ({ what, at, ...more })
+
+/** What the maker says of a joint. */
+export const joint = (
+  id: string,
+  body: Saber['joints'][number]['body'],
+  more: Partial<Saber['joints'][number]>,
+): Saber['joints'][number] => ({ id, body, ...more })
+
 /** One kind of job as it comes into a shop, with what must become of it. */
 export interface Job {
   id: string
   /** What is odd about it. */
   needs: string
   make: () => Commission
+  carries: readonly Need[]
   /** Words that reach the client. */
   told: readonly string[]
   /** Words that stay in the shop. */

@@ -1,4 +1,20 @@
-import { deg, fact, type Job, job, mm, on, order, part, preset, row, screw, stated } from './plain'
+import {
+  deg,
+  fact,
+  type Job,
+  job,
+  joint,
+  mm,
+  need,
+  on,
+  order,
+  part,
+  pixelBlade,
+  preset,
+  row,
+  screw,
+  stated,
+} from './plain'
 
 /** Jobs 08 to 14. */
 export const SECOND: readonly Job[] = [
@@ -13,7 +29,7 @@ export const SECOND: readonly Job[] = [
         part('c08-led', 'ih-3die', 160),
         part('c08-hs', 'hs-24', 165),
         part('c08-res', 'res-1-2w', null),
-        part('c08-key', 'key-turn', 10, { note: 'Turn it a quarter; it need not come out.' }),
+        part('c08-key', 'key-turn', 10, { note: 'A quarter is enough; it need not come out.' }),
         part('c08-btn', 'sw-12', 140, {
           name: 'button of the client',
           clock: deg(180),
@@ -51,9 +67,44 @@ export const SECOND: readonly Job[] = [
         supplied: 'notSupplied',
         type: 'pixel adapter',
         size: '1 in',
+        from: 'the address in the letter of 4 November',
       })
     }),
-    told: ['Turn it a quarter', 'reworked, its cap kept', 'adapter for a pixel blade, later'],
+    carries: [
+      need('in-hilt light of three dies', 'sabers/parts/kind=inHiltLed', {
+        bench: 'dies.unsaid',
+        s: 'This is the light in the hilt',
+        p: 'In-hilt LED',
+      }),
+      need('resistor and heatsink', 'sabers/parts/kind=heatsink', { p: 'Heatsink', but: 'nobody handles them' }),
+      need('key that is turned', 'sabers/keyDoes/turned=closed', {
+        s: 'Put the kill key in and turn it',
+        h: 'Put the kill key in and turn it',
+        p: 'Put the kill key in and turn it',
+      }),
+      need('question that blocks', 'questions/blocks', {
+        bench: 'openQuestion.blocking',
+        p: 'Which of the two screws holds your blade?',
+        but: 'asked, not told',
+      }),
+      need('chassis screws to be left alone', 'sabers/hilt/fasteners/clientMay=never', {
+        s: 'Leave the chassis screw alone',
+        p: 'chassis screw',
+      }),
+      need('client’s own button reworked', 'arrivals/shares/fate=altered', {
+        s: 'reworked, its cap kept',
+        p: 'reworked, its cap kept',
+      }),
+      need('adapter for later, and where it is to be had', 'sabers/items/from=letter', {
+        s: 'You find it here: the address in the letter',
+        p: 'the address in the letter',
+      }),
+      need('no blade comes out', 'sabers/blades/kind=inHilt', {
+        s: 'press the button once: it lights up',
+        p: 'ignite',
+      }),
+    ],
+    told: ['A quarter is enough', 'reworked, its cap kept', 'adapter for a pixel blade, later'],
     kept: ['filed 0.4 off'],
     raises: ['openQuestion.blocking'],
   },
@@ -64,7 +115,8 @@ export const SECOND: readonly Job[] = [
     make: () => {
       const c = order('c09', 'Three Sluices', ['Short Sluice', 'Middle Sluice', 'Old Sluice'])
       const [a, b, r] = c.sabers as [(typeof c.sabers)[0], (typeof c.sabers)[0], (typeof c.sabers)[0]]
-      a.parts.push(part('c09-ch', 'ch-filament', 24, { heldBy: 'rails', note: 'The long rail towards the button.' }))
+      a.parts.push(part('c09-ch', 'ch-filament', 24, { heldBy: 'rails', removable: true }))
+      a.joints.push(joint('c09-jc', 'part:c09-ch', { landmark: 'the long rail towards the button' }))
       b.hilt.fasteners[0]!.looseNow = true
       b.use.volume = fact(60, '%', 'configured')
       b.use.highestVolume = fact(90, '%', 'measured')
@@ -90,10 +142,47 @@ export const SECOND: readonly Job[] = [
       a.recipient = { name: 'Ebba', knows: 'neverSeen' }
       return c
     },
+    carries: [
+      need('three in one order, the shortest first', 'sabers/name=Middle Sluice', {
+        s: 'This is Middle Sluice, the first of three',
+        p: 'Middle Sluice',
+      }),
+      need('what is alike told once', 'sabers/controls/does=ignite', {
+        s: 'It is worked like Middle Sluice',
+        p: 'ignite',
+      }),
+      need('for whom each is', 'sabers/recipient/name=Ebba', { s: 'Hello Ebba', p: 'Ebba' }),
+      need('repair with its cause', 'sabers/fixes/cause=thread', {
+        s: 'The cause: wires caught in the thread',
+        p: 'wires caught in the thread',
+      }),
+      need('how often it was opened and closed since', 'sabers/fixes/cycles', {
+        s: 'tried 30 times without the fault',
+        p: '30 cycles',
+      }),
+      need('which way round the rails go', 'sabers/joints/landmark=long rail', {
+        s: 'the long rail towards the button',
+        h: 'the long rail towards the button',
+        p: 'the long rail towards the button',
+      }),
+      need('screws loosened for the demonstration', 'sabers/hilt/fasteners/looseNow', {
+        bench: 'loose.loose',
+        but: 'tight before it ships',
+      }),
+      need('volume as shipped and as possible', 'sabers/use/highestVolume', {
+        s: 'It leaves here at volume 60',
+        p: '90 %',
+      }),
+      need('strong flashing', 'sabers/presets/flickerHz', {
+        bench: 'flashing.fast',
+        s: 'flickers fast enough to trigger seizures',
+        p: 'Marsh light flickers',
+      }),
+    ],
     told: [
       'goes dark when it is closed',
       'Opened and closed thirty times since.',
-      'The long rail towards the button.',
+      'the long rail towards the button',
       '30',
       'Ebba',
       '90 %',
@@ -118,24 +207,77 @@ export const SECOND: readonly Job[] = [
         }),
       )
       s.parts.push(
-        part('c10-ch', 'ch-split', 24, { heldBy: 'thread', note: 'It starts by itself when it is taken out.' }),
+        part('c10-ch', 'ch-filament', 24, { heldBy: 'thread', removable: true }),
         part('c10-usb', 'port-usbc', 100, {
           beside: 'c10-board',
           otherEnd: { lead: 'USB-C', supply: '5 V', program: 'any file manager' },
         }),
         part('c10-card', 'card-16', null, { note: 'Holds files for the next firmware; leave them.' }),
-        part('c10-plug', 'plug-1', 185, { note: 'Flat side up.' }),
+        part('c10-oled', 'oled-069', 150, { clock: deg(0) }),
+      )
+      s.blades.push({
+        ...{ ...structuredClone(s.blades[0]!), id: 'c10-plug', name: 'plug', kind: 'plug', length: mm(48) },
+      })
+      s.joints.push(
+        joint('c10-jc', 'part:c10-ch', {
+          ...{ byItself: 'wakes', towards: 'pommel', landmark: 'the display to the switch line again' },
+          turns: fact(4, '×', 'measured'),
+        }),
+        joint('c10-jp', 'blade:c10-plug', { landmark: 'flat side up' }),
+        joint('c10-je', 'section:c10-emitter', { who: 'client' }),
       )
       s.controls = []
     }),
+    carries: [
+      need('numbered piece', 'sabers/edition=9 of 12', { p: '9 of 12', but: 'a number is read' }),
+      need('chassis that is threaded in', 'sabers/parts/heldBy=thread', {
+        s: 'Unscrew the chassis and draw it out',
+        h: 'Unscrew the chassis and draw it out',
+        p: 'Unscrew the chassis',
+      }),
+      need('starts by itself when it is taken out', 'sabers/joints/byItself=wakes', {
+        s: 'It wakes by itself then',
+        h: 'It wakes by itself then',
+        p: 'It wakes by itself then',
+      }),
+      need('display aligned again when it is closed', 'sabers/joints/landmark=switch line', {
+        s: 'the display to the switch line again',
+        h: 'the display to the switch line again',
+        p: 'the display to the switch line again',
+      }),
+      need('hidden screw under the emitter', 'sabers/hilt/fasteners/note=Under', {
+        h: 'Take out the hidden screw',
+        s: 'Take out the hidden screw',
+        p: 'Under the emitter',
+      }),
+      need('which way the plug goes', 'sabers/joints/landmark=flat side', {
+        h: 'flat side up',
+        p: 'flat side up',
+        s: 'flat side up',
+      }),
+      need('USB-C through the chassis', 'sabers/parts/otherEnd/program', {
+        s: 'This is how you reach the port',
+        h: 'Plug the charger into the charge port',
+        p: 'any file manager',
+      }),
+      need('files for a later firmware', 'sabers/parts/note=next firmware', {
+        s: 'Holds files for the next firmware; leave them',
+        p: 'leave them',
+      }),
+      need('controls that were never told', 'sabers/inputs/name=button', {
+        bench: 'noIgnite.nothing',
+        p: 'Controls: not recorded.',
+        but: 'nothing is recorded to tell',
+      }),
+    ],
     told: [
       '9 of 12',
       '7.0 beta',
-      'It starts by itself',
+      'It wakes by itself then',
       'leave them',
       'Under the emitter',
       'any file manager',
-      'Flat side up.',
+      'flat side up',
     ],
     kept: [],
     raises: ['noIgnite.nothing'],
@@ -174,18 +316,61 @@ export const SECOND: readonly Job[] = [
         },
       )
       s.parts.push(
-        part('c11-cov', 'cover-magnet', 60, { name: 'panel with magnets', note: 'This one first: it locks the rest.' }),
+        part('c11-chassis', 'ch-filament', 24, { removable: true, heldBy: 'rails' }),
+        part('c11-cov', 'cover-magnet', 60, { name: 'long panel', note: 'This one first: it locks the rest.' }),
+        part('c11-cov2', 'cover-magnet', 90, { name: 'short panel' }),
+      )
+      s.joints.push(
+        joint('c11-j1', 'part:c11-cov', { after: ['part:c11-chassis', 'part:c11-cov2'] }),
+        joint('c11-j2', 'part:c11-cov2', { after: ['part:c11-chassis'] }),
       )
       s.notFor.push({ id: 'c11-no', what: 'duelling', why: 'magnets hold the panels' })
       s.items.push({
         id: 'c11-dummy',
         what: 'dummy cell for charging',
         role: 'accessory',
-        kind: 'charger',
+        kind: 'cell',
         quantity: 1,
         supplied: 'shop',
       })
     }),
+    carries: [
+      need('ledger that comes out even', 'arrivals/shares/fate=returned', {
+        bench: 'arrivals.sum',
+        s: 'You sent this: panel. It comes back to you',
+        p: 'returned',
+      }),
+      need('what was left over', 'arrivals/shares/fate=leftOver', {
+        s: 'It is left over, and it is yours',
+        p: 'left over',
+      }),
+      need('told by building it', 'sabers/order=build', {
+        s: 'This is how it goes together, piece by piece',
+        h: 'Put the long panel back',
+        p: 'Put the long panel back',
+      }),
+      need('this one first, it locks the rest', 'sabers/parts/note=locks the rest', {
+        s: 'This one first: it locks the rest',
+        p: 'This one first: it locks the rest.',
+      }),
+      need('order of the panels', 'sabers/joints/after=part:c11-cov2', {
+        h: 'Lift off the short panel',
+        s: 'Lift off the short panel',
+        p: 'Lift off the short panel',
+      }),
+      need('magnets, so not for duelling', 'sabers/notFor/what=duelling', {
+        s: 'It is not made for duelling: magnets hold the panels',
+        p: 'magnets hold the panels',
+      }),
+      need('dummy cell for charging', 'sabers/items/what=dummy cell', {
+        s: 'With it comes dummy cell for charging',
+        p: 'dummy cell for charging',
+      }),
+      need('bent screw on arrival', 'arrivals/faults/left', {
+        s: 'one bent. It was left so: a spare is fitted',
+        p: 'a spare is fitted',
+      }),
+    ],
     told: [
       'This one first: it locks the rest.',
       'magnets hold the panels',
@@ -236,6 +421,7 @@ export const SECOND: readonly Job[] = [
         length: mm(12),
         width: mm(12),
         tint: '#802040',
+        note: 'The light behind it shows red.',
       })
       s.firmware = stated('5.9 beta', 'configured')
       s.before.push({
@@ -254,6 +440,41 @@ export const SECOND: readonly Job[] = [
         gaveUp: 'the old length',
       })
     }),
+    carries: [
+      need('whose it was', 'sabers/provenance/who=her daughter', {
+        s: 'Before you it was with her daughter',
+        p: 'her daughter',
+      }),
+      need('what is only believed', 'sabers/provenance/did=made the hilt', {
+        bench: 'recalled.believed',
+        s: 'it is believed, not known: made the hilt',
+        p: 'believed',
+      }),
+      need('brief in words', 'brief=well kept', { p: 'Old, and well kept. Nothing shiny.', but: 'her own words' }),
+      need('extension because of the cell', 'sabers/decisions/chose=extension', {
+        s: 'an extension of 12 mm. The reason: the cell asked for it',
+        p: 'the old length',
+      }),
+      need('cell wired in, charged by its port', 'sabers/parts/removable', {
+        s: 'Plug the charger into the charge port',
+        h: 'Plug the charger into the charge port',
+        p: '8.4 V charger',
+      }),
+      need('dummy screw', 'sabers/hilt/fasteners/head=dummy', {
+        bench: 'sameKey.dummy',
+        s: 'Leave the dummy screw alone: it is only decoration and glued',
+        p: 'Glued; it only looks like one.',
+      }),
+      need('tinted jewel', 'sabers/hilt/openings/note=red', {
+        s: 'The light behind it shows red',
+        p: 'The light behind it shows red',
+      }),
+      need('beta firmware', 'sabers/firmware=beta', { p: '5.9 beta', but: 'a number is read' }),
+      need('client has not seen it', 'sabers/recipient/knows=neverSeen', {
+        s: 'Without its blade it weighs about',
+        p: 'Mass',
+      }),
+    ],
     told: [
       'Old, and well kept. Nothing shiny.',
       'a keeper at the weir',
@@ -299,6 +520,40 @@ export const SECOND: readonly Job[] = [
       })
       s.items.push({ id: 'c13-key', what: 'hex key 2 mm', role: 'accessory', quantity: 1, supplied: 'shop' })
     }),
+    carries: [
+      need('colours as values', 'sabers/presets/colour=#1030ff', {
+        p: '#1030ff',
+        s: 'Three are blue: Deep, Deeper and Deepest',
+      }),
+      need('three near blues told apart', 'sabers/presets/name=Deepest', {
+        bench: 'alikeColours.alike',
+        s: 'Three are blue: Deep, Deeper and Deepest',
+        p: '#0c28f0',
+      }),
+      need('a wish that reads otherwise, and when that was said', 'requests/status=changed', {
+        s: 'it reads white on this blue. We told you on 20 October 2026',
+        p: 'It reads white on this blue.',
+      }),
+      need('thread locked for good', 'sabers/hilt/sections/joint/lockedForLife', {
+        bench: 'procedures.blocked',
+        s: 'Do not try to unscrew the pommel',
+        p: 'Locked with adhesive',
+      }),
+      need('key packed', 'sabers/items/what=hex key', { s: 'With it comes hex key 2 mm', p: 'hex key 2 mm' }),
+      need('battery gauge is no colour', 'sabers/presets/look=battery', {
+        s: 'Gauge shows on the blade how full the cell is',
+        p: 'shows how full the cell is',
+      }),
+      need('a show of colours', 'sabers/presets/look=party', {
+        s: 'Fair runs through many colours',
+        p: 'many colours',
+      }),
+      need('deflect of its own colour', 'sabers/presets/effects/deflect=#fff8b0', {
+        bench: 'lostEffect.lost',
+        p: '#fff8b0',
+        but: 'seen when it is struck',
+      }),
+    ],
     told: ['Locked with adhesive', 'It reads white on this blue.', '#1030ff', '#fff8b0', 'hex key 2 mm'],
     kept: [],
     raises: ['alikeColours.alike'],
@@ -320,11 +575,9 @@ export const SECOND: readonly Job[] = [
       s.controls.push(
         row('c14-combat', 'lit', 'c14-i1', 'chord', 'combatOn', { other: 'c14-i2', s: 1 }),
         row('c14-combat-off', 'combat', 'c14-i1', 'chord', 'combatOff', { other: 'c14-i2', s: 1 }),
-        row('c14-except', 'lit', 'c14-i2', 'tap', 'deflect', { presets: ['c14-p1'] }),
-        row('c14-twist', 'off', 'c14-m', 'twist', 'ignite', {
-          says: 'ignite by twisting; not in Ferry bell',
-          presets: ['c14-p1'],
-        }),
+        row('c14-except', 'lit', 'c14-i2', 'tap', 'deflect', { presets: ['c14-p2'] }),
+        row('c14-next', 'off', 'c14-i2', 'tap', 'nextPreset'),
+        row('c14-twist', 'off', 'c14-m', 'twist', 'ignite', { presets: ['c14-p1'] }),
         row('c14-menu', 'off', 'c14-i2', 'hold', 'menuOpen', {
           s: 1,
           cues: [{ at: 'start', as: 'voice', says: 'presets' }],
@@ -363,13 +616,44 @@ export const SECOND: readonly Job[] = [
         done: false,
       })
       s.settings.sleepAfter = fact(120, 's', 'configured')
+      s.presets.push(preset('c14-p3', 'Level', 'Reed', '#ffffff', { look: 'battery', needs: 'c14-b1' }))
+      s.blades.push(pixelBlade('c14-demo', 'bench blade, 61 cm', 'c14-socket', 25.4, 610, { use: 'demo' }))
     }),
-    told: [
-      'Copy it before the first evening.',
-      'Not to be touched.',
-      'ignite by twisting; not in Ferry bell',
-      'hex key 2 mm',
+    carries: [
+      need('two buttons with poses and combat mode', 'sabers/controls/does=combatOn', {
+        s: 'combat mode is on',
+        p: 'combat mode',
+      }),
+      need('exception by preset', 'sabers/controls/presets=c14-p2', { s: 'In Ferry bell only', p: '(Ferry bell)' }),
+      need('screws by key, and which not to touch', 'sabers/hilt/fasteners/clientMay=never', {
+        s: 'Leave the chassis screw alone',
+        p: 'Not to be touched.',
+      }),
+      need('tools not supplied', 'sabers/items/supplied=client', {
+        s: 'You have this already: hex key 2 mm',
+        p: 'hex key 2 mm',
+      }),
+      need('when it sleeps', 'sabers/settings/sleepAfter', {
+        s: 'it falls asleep by itself after 2 minutes',
+        p: '120 s',
+      }),
+      need('a chime that is missing', 'toDos/text=chime', { bench: 'toDos.open', but: 'the shop’s own work' }),
+      need('card to be copied at once', 'sabers/parts/note=Copy it', {
+        s: 'Copy it before the first evening',
+        h: 'copy all of it before changing anything',
+        p: 'Copy it before the first evening.',
+      }),
+      need('level shown on the shipped blade only', 'sabers/presets/needs=c14-b1', {
+        s: 'It takes blade, 81 cm to be seen whole',
+        p: 'seen whole only with blade, 81 cm',
+      }),
+      need('a control nobody is sure of', 'sabers/controls/status=unsure', {
+        bench: 'unsureControl.unsure',
+        p: 'not sure: try it',
+        but: 'what was not set up is not shown',
+      }),
     ],
+    told: ['Copy it before the first evening.', 'Not to be touched.', 'hex key 2 mm'],
     kept: ['missing chime'],
     raises: ['toDos.open', 'unsureControl.unsure'],
   },

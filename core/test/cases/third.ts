@@ -1,4 +1,21 @@
-import { deg, fact, type Job, job, mm, on, part, pixelBlade, row, screw, socket, stated, told, val } from './plain'
+import {
+  deg,
+  fact,
+  type Job,
+  job,
+  joint,
+  mm,
+  need,
+  on,
+  part,
+  pixelBlade,
+  row,
+  screw,
+  socket,
+  stated,
+  told,
+  val,
+} from './plain'
 
 /** Jobs 15 to 21. */
 export const THIRD: readonly Job[] = [
@@ -21,6 +38,8 @@ export const THIRD: readonly Job[] = [
       s.settings.link = { name: 'boxed-again', code: stated('4711', 'configured'), program: 'any radio terminal' }
       s.parts.push(part('c15-radio', 'aux-wireless', 120))
       s.recipient = { knows: 'owned' }
+      s.presets[1]!.status = 'unsure'
+      s.telling = { length: 'short', readers: ['returning'], differs: ['the plug is polished'] }
       c.toDos.push(
         {
           id: 'c15-t1',
@@ -44,6 +63,39 @@ export const THIRD: readonly Job[] = [
       s.hilt.sockets[0]!.note =
         'A loose blade flickers: tighten it. When it freezes, take the cell out and count to ten.'
     }),
+    carries: [
+      need('spare parts in the box', 'sabers/items/role=spare', {
+        s: 'A spare lies with it: 2 × spare blade screw',
+        p: 'spare blade screw',
+      }),
+      need('alternative in the box', 'sabers/items/role=alternative', {
+        s: 'It comes with another one to change to: second pommel',
+        p: 'second pommel',
+      }),
+      need('squealing thread to grease before it ships', 'toDos/text=grease', {
+        bench: 'toDos.open',
+        but: 'the shop’s own work',
+      }),
+      need('loose blade flickers, freezing', 'sabers/hilt/sockets/note=flickers', {
+        s: 'A loose blade flickers: tighten it',
+        p: 'count to ten',
+      }),
+      need('wireless link and its code', 'sabers/settings/link/code=4711', { s: 'The code is 4711', p: '4711' }),
+      need('feature nobody is sure of', 'sabers/controls/status=unsure', {
+        bench: 'unsureControl.unsure',
+        p: 'not sure: try it',
+        but: 'what was not set up is not shown',
+      }),
+      need('preset nobody is sure of', 'sabers/presets/status=unsure', {
+        bench: 'unsurePreset.unsure',
+        s: 'We are not sure of this one: try it',
+        p: 'not sure: try it',
+      }),
+      need('short for who has had others', 'sabers/telling/differs', {
+        s: 'You know your last one. Here is what is different: the plug is polished',
+        p: 'Boxed Again',
+      }),
+    ],
     told: ['spare blade screw', 'second pommel', '4711', 'any radio terminal', 'count to ten'],
     kept: ['grease the squealing thread', 'polish the plug'],
     raises: ['toDos.open', 'unsureControl.unsure'],
@@ -54,7 +106,7 @@ export const THIRD: readonly Job[] = [
       'a shop’s own hilt bought later: a claw that can hurt, beeps that are counted, a blade that is turned, credits to others, and a tightening that is told only at removal',
     make: job('c16', 'Heron', (s, c) => {
       s.hilt.sections[2]!.sharp = true
-      s.hilt.sections[2]!.note = 'Mind the points.'
+      s.hilt.sections[2]!.note = 'The upper point is the sharpest.'
       s.hilt.sockets[0]!.insertion = 'clockwise'
       s.controls.push(
         row('c16-mute', 'off', 'c16-i1', 'hold', 'mute', { beeps: 2, says: 'mute' }),
@@ -75,15 +127,54 @@ export const THIRD: readonly Job[] = [
       ]
       s.items.push({
         id: 'c16-ch',
-        what: 'charger',
+        what: 'charger of your last one',
         role: 'accessory',
         kind: 'charger',
         quantity: 1,
         supplied: 'client',
       })
+      s.provenance.push({ id: 'c16-ow', who: 'Aud', client: true })
       c.credits.push({ id: 'c16-cr', who: 'Ysolde Marr', did: 'drew the claws' })
     }),
-    told: ['Mind the points.', 'let go after the 2nd beep', 'drew the claws', 'clockwise too'],
+    carries: [
+      need('claw that can hurt, before it is handled', 'sabers/hilt/sections/sharp', {
+        s: 'Mind the points of the hilt',
+        p: 'points and edges that can hurt',
+      }),
+      need('beeps counted in a hold', 'sabers/controls/beeps', {
+        s: 'let go after the 2nd beep',
+        p: 'let go after the 2nd beep',
+      }),
+      need('mute, and back', 'sabers/controls/does=unmute', { s: 'the sound is back', p: 'mute' }),
+      need('blade turned in', 'sabers/hilt/sockets/insertion=clockwise', {
+        s: 'Turn the blade in, clockwise',
+        h: 'Turn the blade in, clockwise',
+        p: 'Turn the blade in, clockwise',
+      }),
+      need('and turned out the same way', 'sabers/access/steps/text=clockwise too', {
+        s: 'Turn the blade out, clockwise too',
+        h: 'Turn the blade out, clockwise too',
+        p: 'clockwise too',
+      }),
+      need('tightened when it goes in, not told at removal first', 'sabers/hilt/sockets/retention', {
+        s: 'Tighten the blade screw until it holds',
+        h: 'Tighten the blade screw until it holds',
+        p: 'Tighten the blade screw until it holds',
+      }),
+      need('charger owned already', 'sabers/items/supplied=client', {
+        s: 'You have this already: charger of your last one',
+        p: 'charger of your last one',
+      }),
+      need('others credited', 'credits/who=Ysolde Marr', {
+        s: 'Ysolde Marr did this: drew the claws',
+        p: 'drew the claws',
+      }),
+      need('earlier buyer is spoken to', 'sabers/provenance/client', {
+        s: 'It was yours before it came to us',
+        p: 'Aud (you)',
+      }),
+    ],
+    told: ['The upper point is the sharpest.', 'let go after the 2nd beep', 'drew the claws', 'clockwise too'],
     kept: [],
     raises: [],
   },
@@ -110,6 +201,30 @@ export const THIRD: readonly Job[] = [
         { id: 'c17-l2', on: on('10-12'), text: 'turned the front', kind: 'work', hours: 6.5, by: 'Osk' },
       )
     }),
+    carries: [
+      need('what only one view shows', 'sabers/hilt/sections/outside=36', {
+        bench: 'recalled.assumed',
+        but: 'a size, read off the drawing',
+      }),
+      need('wishes by rank', 'requests/rank', {
+        s: 'You asked for this: the front half as drawn',
+        p: 'The front half as drawn',
+      }),
+      need('where a wish is met', 'requests/where=part:c17-button', {
+        s: 'one colour for the switch',
+        p: 'One colour for the switch',
+      }),
+      need('dies of mixed colour', 'sabers/parts/note=Two dies', {
+        s: 'Two dies of amber, one red, one white',
+        p: 'Two dies of amber, one red, one white.',
+      }),
+      need('four lights told at once', 'sabers/parts/kind=accentLed', {
+        s: 'Four small lights are set into it',
+        p: 'accent',
+      }),
+      need('showcase only: it lights up', 'sabers/blades/kind=inHilt', { s: 'it lights up', p: 'ignite' }),
+      need('delays logged', 'log/kind=delay', { but: 'the shop’s own log' }),
+    ],
     told: ['The front half as drawn', 'Two dies of amber, one red, one white.'],
     kept: ['bronze late by three weeks'],
     raises: ['recalled.assumed'],
@@ -123,7 +238,7 @@ export const THIRD: readonly Job[] = [
       c.arrivals.push(
         {
           id: 'c18-ar1',
-          what: 'saber',
+          what: 'your saber',
           quantity: 1,
           whole: true,
           saber: s.id,
@@ -159,7 +274,16 @@ export const THIRD: readonly Job[] = [
       )
       s.blades[0]!.outside = mm(25.6)
       s.settings.displayAngle = fact(90, 'deg', 'measured')
-      s.parts.push(part('c18-oled', 'oled-049', 130, { note: 'Turn the collar to see it.' }))
+      s.parts.push(part('c18-oled', 'oled-049', 130, { clock: deg(90) }))
+      s.hilt.sections[1]!.joint = { kind: 'collar' }
+      s.joints.push(
+        joint('c18-jc', 'section:c18-emitter', {
+          how: 'turn',
+          who: 'client',
+          byItself: 'showsDisplay',
+          turns: fact(0.25, '×', 'measured'),
+        }),
+      )
       c.log.push({
         id: 'c18-l',
         on: on('09-30'),
@@ -169,13 +293,47 @@ export const THIRD: readonly Job[] = [
         by: 'Maren',
       })
     }),
+    carries: [
+      need('faults found on arrival', 'arrivals/faults/text=card bent', {
+        s: 'we found this (your saber): card bent, unreadable',
+        p: 'card bent, unreadable',
+      }),
+      need('what became of each', 'arrivals/faults/became', { s: 'cell flat. That was seen to', p: 'cell flat' }),
+      need('screw found glued, left so', 'arrivals/faults/left=agreed', {
+        s: 'left as it is, agreed',
+        p: 'left as it is, agreed',
+      }),
+      need('wish that could not be met, and when that was said', 'requests/status=declined', {
+        s: 'We told you on 10 September 2026',
+        p: '10 September 2026',
+      }),
+      need('socket tighter than the tube', 'sabers/blades/outside=25.6', {
+        bench: 'socketFit.willNotEnter',
+        s: 'Your blade does not go in yet, so this is only told',
+        p: 'sand the socket for your tube',
+      }),
+      need('client’s work to do', 'toDos/who=client', {
+        s: 'One thing is left for you: sand the socket',
+        p: 'sand the socket for your tube',
+      }),
+      need('half the chassis from the client', 'arrivals/what=chassis', {
+        s: 'You sent this: chassis, lower half. It was altered',
+        p: 'chassis, lower half',
+      }),
+      need('extra hours', 'log/hours', { but: 'on the bill, not in the record' }),
+      need('display seen by turning a collar', 'sabers/joints/how=turn', {
+        s: 'Turn the emitter',
+        h: 'Turn the emitter',
+        p: 'Turn the emitter',
+      }),
+    ],
     told: [
       'card bent, unreadable',
       'The card could not be read.',
       '2026-09-10',
       'left as it is, agreed',
       'sand the socket for your tube',
-      'Turn the collar to see it.',
+      'Turn the emitter',
     ],
     kept: ['extra hours for the wiring', 'renew the cell'],
     raises: ['socketFit.willNotEnter'],
@@ -212,6 +370,7 @@ export const THIRD: readonly Job[] = [
           chose: 'the ground wire cut and joined by a plug',
           why: 'it opens without solder',
           irreversible: true,
+          consent: { who: 'Aud', on: on('09-27') },
         },
       )
       c.requests.push({ id: 'c19-r', text: 'Cut the wire for easier opening', shape: 'ownIdea', status: 'met' })
@@ -221,9 +380,36 @@ export const THIRD: readonly Job[] = [
         landmark: 'the other way round than your last one: plus to the pommel',
       })
     }),
+    carries: [
+      need('re-planned, and why', 'sabers/decisions/chose=drawn anew', {
+        s: 'The reason: the switches came later than the drawing',
+        p: 'the chassis drawn anew',
+      }),
+      need('exposed crystal', 'sabers/parts/kind=chamber', { s: 'this is the crystal chamber', p: 'crystal' }),
+      need('conductor count', 'sabers/parts/kind=wire', { p: 'Sound board', but: 'counted on the bench' }),
+      need('wire cut for good, agreed', 'sabers/decisions/consent/who=Aud', {
+        s: 'the ground wire cut and joined by a plug',
+        p: 'it cannot be undone, agreed by Aud',
+      }),
+      need('the maker’s own idea', 'requests/shape=ownIdea', {
+        s: 'An idea of ours: cut the wire for easier opening',
+        p: 'our own idea',
+      }),
+      need('polarity unlike others', 'sabers/parts/faces=pommel', {
+        s: 'plus pole towards the pommel',
+        h: 'the other way round than your last one',
+        p: 'the other way round than your last one',
+      }),
+      need('pole said where the cell goes in', 'sabers/parts/landmark=other way', {
+        s: 'the other way round than your last one',
+        h: 'plus pole towards the pommel',
+        p: 'plus pole towards the pommel',
+      }),
+    ],
     told: ['the chassis drawn anew', 'it opens without solder', 'the other way round than your last one'],
     kept: [],
-    raises: ['consent.decided'],
+    raises: [],
+    silent: ['consent.decided'],
   },
   {
     id: 'c20',
@@ -253,18 +439,16 @@ export const THIRD: readonly Job[] = [
         )
       }
       Object.assign(s.blades[0]!, { use: 'toBuy', supplied: 'notSupplied' })
-      s.items.push(
-        ...[0, 1, 2].map((i) => ({
-          id: `c20-pl${i}`,
-          what: `plug ${i + 1} of three`,
-          role: 'accessory' as const,
-          quantity: 1,
-          supplied: 'shop' as const,
-        })),
-      )
+      // A plug for each socket, and the bench's one blade for the first.
+      for (const [i, k] of s.hilt.sockets.entries())
+        s.blades.push({
+          ...structuredClone(s.blades[0]!),
+          ...{ id: `c20-pl${i}`, name: `plug ${i + 1} of three`, kind: 'plug', use: 'ship', supplied: 'shop' },
+          ...{ socket: k.id, length: mm(20), outside: mm(i ? 15.8 : 25.4) },
+        })
+      s.blades.push(pixelBlade('c20-test', 'test blade, 81 cm', 'c20-socket', 25.4, 810, { use: 'demo' }))
       Object.assign(s.parts.find((p) => p.kind === 'cell')!, {
-        supplied: 'notSupplied',
-        note: 'Protected, no longer than 70 mm.',
+        ...{ supplied: 'notSupplied', protected: true, note: 'No longer than 70 mm.' },
       })
       c.requests.push({
         id: 'c20-r',
@@ -279,7 +463,38 @@ export const THIRD: readonly Job[] = [
       )
       s.cutPower = 'killSwitch'
     }),
-    told: ['plug 3 of three', 'no longer than 70 mm', 'left blade, 18 cm', 'Glued; leave it.'],
+    carries: [
+      need('three emitters, three blades to buy, with their sizes', 'sabers/blades/use=toBuy', {
+        bench: 'shopping.unsaid',
+        s: 'The blade for the left arm is not in the box. Look for one that is 15.8 mm across, 180 mm long',
+        p: 'left blade, 18 cm',
+      }),
+      need('one test blade for three ports', 'sabers/blades/use=demo', {
+        s: 'go in in the same way; they are not here to show',
+        p: 'test blade',
+      }),
+      need('cell named and not sent', 'sabers/parts/supplied=notSupplied', {
+        s: 'The cell is not in the box: get one yourself',
+        p: '18650, protected',
+      }),
+      need('how long it may be', 'sabers/parts/note=No longer', {
+        s: 'No longer than 70 mm',
+        p: 'No longer than 70 mm',
+      }),
+      need('glued spacer', 'sabers/parts/note=Glued', { s: 'Glued; leave it', p: 'Glued; leave it' }),
+      need('font offered, not in the price', 'requests/shape=offered', { but: 'not accepted, so not told' }),
+      need('a plug for each port', 'sabers/blades/kind=plug', {
+        h: 'Push the plug of the left arm',
+        p: 'plug 3 of three',
+        s: 'Pull the plug of the emitter',
+      }),
+      need('kill switch under power', 'sabers/cutPower=killSwitch', {
+        s: 'it cuts the power altogether',
+        h: 'Slide the kill switch on',
+        p: 'kill switch',
+      }),
+    ],
+    told: ['plug 3 of three', 'No longer than 70 mm', 'left blade, 18 cm', 'Glued; leave it.'],
     kept: [],
     raises: ['shopping.unsaid'],
     silent: ['openRequest.open'],
@@ -309,7 +524,15 @@ export const THIRD: readonly Job[] = [
         name: 'blade plug',
         kind: 'plug',
         length: mm(60),
-        note: 'Its flat side goes down.',
+      })
+      s.joints.push(joint('c21-jp', 'blade:c21-plug', { landmark: 'its flat side down' }))
+      s.losses.push({
+        id: 'c21-lo',
+        on: on('10-01'),
+        what: 'first grip',
+        how: 'remade',
+        cause: 'bored off centre',
+        toldOn: on('10-02'),
       })
       c.toDos.push({
         id: 'c21-t',
@@ -326,10 +549,43 @@ export const THIRD: readonly Job[] = [
       c.warranty = { words: 'Two years on everything that we soldered.', ends: 'when the grip is opened with force' }
       s.notFor.push({ id: 'c21-n', what: 'full contact', why: 'the tube is thin' })
     }),
+    carries: [
+      need('whose gift, and to whom one speaks', 'giver=Aud', {
+        s: 'Hello Nils. This is First Light; Aud had it made for you',
+        p: 'A gift from Aud',
+      }),
+      need('why each thing is done', 'purpose=beginner', {
+        s: 'Without it the saber travels safely',
+        p: 'Put the blade in',
+      }),
+      need('plug turned down', 'sabers/joints/landmark=flat side', {
+        s: 'its flat side down',
+        h: 'its flat side down',
+        p: 'its flat side down',
+      }),
+      need('sensitivity, with and without a blade', 'sabers/settings/sensitivities/triedWith=plug', {
+        bench: 'sensitivity.untried',
+        s: 'clash at 6 (tried with the plug in)',
+        p: 'Calm, for small rooms.',
+      }),
+      need('colours by effect', 'sabers/presets/effects/lock=#ff3000', { p: '#ff3000', but: 'seen when it locks' }),
+      need('film still to go into the blade', 'toDos/blocks=shipping', {
+        bench: 'toDos.open',
+        but: 'done before it ships',
+      }),
+      need('box, charger, card holder', 'sabers/items/what=card holder', {
+        s: 'With it come charger and card holder',
+        p: 'card holder',
+      }),
+      need('a shop’s cause is not a child’s', 'sabers/losses/cause=off centre', {
+        p: 'bored off centre',
+        but: 'told to the giver',
+      }),
+    ],
     told: [
       'A gift from Aud',
       'Calm, for small rooms.',
-      'Its flat side goes down.',
+      'its flat side down',
       'card holder',
       'Two years on everything',
       'opened with force',

@@ -105,7 +105,21 @@ export function nounOf(reader: Reader, s: Saber, ref: Ref): Noun | undefined {
 export function toldNoun(reader: Reader, s: Saber, ref: Ref): Noun | undefined {
   const to = partsOfRef(ref)
   if (!to || s.spoken.some((x) => x.of === ref && x.language === reader.language)) return nounOf(reader, s, ref)
-  return to.kind === 'part' ? kindOf(s, to.kind, to.id) : nounOf(reader, s, ref)
+  if (to.kind !== 'part' || ownNames(s, to.id)) return nounOf(reader, s, ref)
+  return kindOf(s, to.kind, to.id)
+}
+
+/** Whether several of a kind that come from one row of the shelf bear names apart: then the maker has named them. */
+function ownNames(s: Saber, id: string): boolean {
+  const p = byId(s.parts, id)
+  const alike = s.parts.filter((x) => x.kind === p?.kind && x.catalogue === p?.catalogue)
+  return alike.length > 1 && new Set(alike.map((x) => x.name)).size === alike.length
+}
+
+/** What is told of, in words, with its article. */
+export const toldText = (reader: Reader, s: Saber, ref: Ref): string | undefined => {
+  const noun = toldNoun(reader, s, ref)
+  return noun && nounWords(reader, noun, 'nom')
 }
 
 /** A thing in words, with its article, in the case that is asked for. */

@@ -9,12 +9,13 @@ import {
   type Ref,
   refTo,
   type Saber,
+  toldText,
   toldWishes,
 } from '../../record'
 import { dayText, MAKER, type Reader } from '../../units'
 import { say, whether } from '../../words'
 import { giftOf } from './readers'
-import { bare, type Told, type Topic, topic, within } from './topic'
+import { bare, listed, type Told, type Topic, topic, within } from './topic'
 
 /** Whether a wish belongs into the film of a saber: one that names a thing of another saber only does not. */
 const isOf = (c: Commission, s: Saber, where: Ref | undefined): boolean =>
@@ -47,7 +48,7 @@ const giverOf = ({ c, s }: Told) => {
 }
 /** An answer begins a sentence where it stands alone. */
 const answer = (reader: Reader, status: string, text: string) =>
-  status === 'met' ? ownLarge(reader, text) : own(reader, text)
+  status === 'met' ? ownLarge(reader, text) : within(reader, text)
 
 /** What the client sent and gets back, keeps, or finds altered. */
 export const arrivalTopics = ({ reader, c, s }: Told): Topic[] =>
@@ -147,7 +148,7 @@ const about = (c: Commission, s: Saber, ref: Ref | undefined): boolean => {
 /** What goes with it, what has to be bought, and what is only seen here. */
 export const itemTopics = ({ reader, s }: Told): Topic[] =>
   s.items
-    .filter((i) => i.role !== 'alternative' || i.shown)
+    .filter((i) => i.role !== 'alternative' || i.shown || i.supplied === 'shop')
     .map((i) => {
       const of = i.of ? nounText(reader, s, i.of) : undefined
       const guarded = i.protected ? say(reader, 'item.protected') : ''
@@ -165,6 +166,24 @@ export const itemTopics = ({ reader, s }: Told): Topic[] =>
         }),
       })
     })
+
+/** What simply comes with it, of which nothing more is to be said. */
+export const plainItems = (s: Saber): string[] =>
+  s.items.flatMap((i) => {
+    const more = i.of ?? i.type ?? i.size ?? i.protected ?? i.from ?? i.note
+    return i.role === 'accessory' && i.supplied === 'shop' && !more ? [i.id] : []
+  })
+
+/** Several things that come with it, in one breath. */
+export const itemsText = (reader: Reader, s: Saber, ids: readonly string[]): string =>
+  say(reader, 'topic.items', {
+    items: listed(
+      reader,
+      s.items
+        .filter((i) => ids.includes(i.id))
+        .map((i) => `${i.quantity > 1 ? `${i.quantity} × ` : ''}${within(reader, bare(i.what))}`),
+    ),
+  })
 
 /** What it is not made for, with the reason. */
 export const limitTopics = ({ reader, s }: Told): Topic[] =>
@@ -266,6 +285,12 @@ export const noteTopics = ({ reader, s }: Told): Topic[] =>
     ...s.parts.map((x) => ({ ref: refTo('part', x.id), name: x.name, note: x.note })),
     ...s.hilt.sections.map((x) => ({ ref: refTo('section', x.id), name: x.name, note: x.note })),
     ...s.hilt.sockets.map((x) => ({ ref: refTo('socket', x.id), name: x.name, note: x.note })),
+    ...s.hilt.openings.map((x) => ({ ref: refTo('opening', x.id), name: x.name, note: x.note })),
+    ...s.blades.map((x) => ({ ref: refTo('blade', x.id), name: x.name, note: x.note })),
+    // Of a screw that is never to be touched it is said where that is said.
+    ...s.hilt.fasteners
+      .filter((x) => x.clientMay !== 'never')
+      .map((x) => ({ ref: refTo('fastener', x.id), name: x.name, note: x.note })),
     ...s.presets.map((x) => ({ ref: refTo('preset', x.id), name: x.name, note: x.note })),
   ].flatMap(({ ref, name, note }) =>
     note
@@ -274,7 +299,7 @@ export const noteTopics = ({ reader, s }: Told): Topic[] =>
             ...{ key: `note:${ref}`, chapter: 'care', must: false, weight: 3, show: ref },
             what: say(MAKER, 'topic.note.what', { of: name }),
             say: say(reader, 'topic.note', {
-              of: partsOfRef(ref)!.kind === 'preset' ? name : (nounText(reader, s, ref) ?? name),
+              of: partsOfRef(ref)!.kind === 'preset' ? name : (toldText(reader, s, ref) ?? name),
               note: own(reader, bare(note)),
             }),
           }),

@@ -39,11 +39,30 @@ export const presetTopics = ({ reader, c, s }: Told): Topic[] =>
   )
 
 /** Presets of which nothing is to be said but their colour, when they share it with others: which of them is the deep one. */
-export function alikeText(reader: Reader, s: Saber, ids: readonly string[]): string {
+export function alikeText(reader: Reader, c: Commission, s: Saber, ids: readonly string[]): string {
   const all = ids.map((id) => s.presets.find((p) => p.id === id)!)
   const by = all.map((p) => ({ name: p.name, light: lightness(colourOf(p)) })).sort((a, b) => a.light - b.light)
   const [deep, pale] = [by[0]!, by.at(-1)!]
-  return say(reader, 'topic.presets', {
+  const wished = all.filter((p) => p.askedBy)
+  const mine = wished.filter((p) => isListener(c, s, p.askedBy!))
+  const asked = [
+    ...(mine.length
+      ? [
+          say(reader, 'topic.presets.asked', {
+            who: '',
+            you: 'yes',
+            presets: listed(
+              reader,
+              mine.map((p) => p.name),
+            ),
+          }),
+        ]
+      : []),
+    ...wished.flatMap((p) =>
+      mine.includes(p) ? [] : [say(reader, 'topic.presets.asked', { who: p.askedBy!, you: 'no', presets: p.name })],
+    ),
+  ]
+  const told = say(reader, 'topic.presets', {
     ...{
       presets: listed(
         reader,
@@ -54,13 +73,14 @@ export function alikeText(reader: Reader, s: Saber, ids: readonly string[]): str
     },
     ...{ deep: deep.name, pale: pale.name, told: whether(pale.light - deep.light > TOLD_APART) },
   })
+  return [told, ...asked].join(' ')
 }
 
 /** The presets that are told in one breath, each list by its hue, in the order in which they stand. */
 export function alikePresets(s: Saber): string[][] {
   const by = new Map<string, string[]>()
   for (const p of s.presets) {
-    if (p.why || p.askedBy || p.look || p.needs || p.status === 'unsure') continue
+    if (p.why || p.look || p.needs || p.status === 'unsure') continue
     const hue = hueWord(colourOf(p))
     by.set(hue, [...(by.get(hue) ?? []), p.id])
   }

@@ -1,5 +1,5 @@
 import { known } from '../../facts'
-import { byId, nounOf, nounText, own, refTo, type Saber } from '../../record'
+import { byId, nounOf, own, refTo, type Saber, toldNoun, toldText } from '../../record'
 import { formatNumber, MAKER, type Reader } from '../../units'
 import { large, say, whether } from '../../words'
 import { bare, listed, type Told, type Topic, topic } from './topic'
@@ -126,11 +126,11 @@ export const missingTopics = ({ reader, s }: Told): Topic[] =>
       const [note, length] = [p.note ? own(reader, bare(p.note)) : '', known(p.specs.length)]
       return topic({
         ...{ key: `missing:${p.id}`, chapter: 'care', must: true },
-        what: say(MAKER, 'topic.missing.what', { what: nounText(MAKER, s, refTo('part', p.id)) ?? p.name }),
+        what: say(MAKER, 'topic.missing.what', { what: toldText(MAKER, s, refTo('part', p.id)) ?? p.name }),
         say: large(
           say(reader, 'topic.missing', {
-            ...{ part: nounOf(reader, s, refTo('part', p.id)) ?? p.name, type, typed: whether(type) },
-            ...{ protected: whether(p.protected), note, noted: whether(note) },
+            ...{ part: toldNoun(reader, s, refTo('part', p.id)) ?? p.name, type, typed: whether(type) },
+            ...{ protected: whether(p.protected && !type), note, noted: whether(note) },
             ...{
               length: length === undefined ? '' : formatNumber(reader, length, 1),
               long: whether(length !== undefined && p.kind === 'cell'),

@@ -1,7 +1,7 @@
 import { type Commission, readerOf, type Saber } from '../../record'
 import { MAKER, type Reader } from '../../units'
 import { say } from '../../words'
-import { creditsText } from './agreed'
+import { creditsText, itemsText, plainItems } from './agreed'
 import { alikePresets, alikeText } from './looks'
 import { buttonsText, lightsText, litParts } from './parts'
 import { tellingOrder } from './several'
@@ -28,12 +28,13 @@ export function tellingsOf(c: Commission, s: Saber, topics: readonly Topic[]): T
   const groups = [
     group('part', buttons, (ids) => buttonsText(reader, s, ids)),
     ...litParts(s).map((ids) => group('part', ids, (x) => lightsText(reader, s, x))),
+    group('item', plainItems(s), (ids) => itemsText(reader, s, ids)),
     group(
       'credit',
       c.credits.map((k) => k.id),
       (ids) => creditsText(reader, c, ids),
     ),
-    ...alikePresets(s).map((alike) => group('preset', alike, (ids) => alikeText(reader, s, ids))),
+    ...alikePresets(s).map((alike) => group('preset', alike, (ids) => alikeText(reader, c, s, ids))),
   ].filter((g) => all(g.keys))
   const tellings = topics.flatMap((t): Telling[] => {
     const found = groups.find((g) => g.keys.includes(t.key))

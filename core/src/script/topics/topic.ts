@@ -36,8 +36,12 @@ export interface Topic {
 /** A topic as it is written; weight 0 where it must be told and nothing is said. */
 export type Written = Omit<Topic, 'weight'> & { weight?: Topic['weight'] }
 
+/** One mark ends a sentence: the maker's own question or exclamation keeps its own. */
+const ended = (say: string): string => say.replace(/([?!…])(”|“|’)?\./g, '$1$2')
+
 export const topic = ({ weight, ...t }: Written): Topic => ({
   ...t,
+  say: ended(t.say),
   weight: weight ?? (t.must ? 0 : 2),
 })
 

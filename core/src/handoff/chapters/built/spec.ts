@@ -17,6 +17,15 @@ export const spec: SaberChapter = (reader, s) => ({
   ],
 })
 
+/** The lights in the hilt with what cools and feeds them, each name once with how many there are; none where there are none. */
+function lit(reader: Reader, s: Saber): string[] {
+  const by = new Map<string, number>()
+  for (const kind of ['inHiltLed', 'accentLed', 'strip', 'heatsink', 'resistor'] as const)
+    for (const p of s.parts) if (p.kind === kind) by.set(p.name, (by.get(p.name) ?? 0) + 1)
+  const all = [...by].map(([what, quantity]) => say(reader, 'arrival.what', { quantity, what }))
+  return all.length ? [all.join(', ')] : []
+}
+
 function rows(reader: Reader, s: Saber): FactRow[] {
   const materials = [...new Set(s.hilt.sections.map((x) => x.material))]
   const b = balance(s)
@@ -68,6 +77,7 @@ function rows(reader: Reader, s: Saber): FactRow[] {
     { name: name('speaker'), value: fitted('speaker') },
     ...figures('speaker', ['diameter', 'height', 'impedance', 'ratedWatts']),
     { name: name('board'), value: fitted('board') },
+    ...lit(reader, s).map((value) => ({ name: name('lights'), value })),
     { name: name('firmware'), value: orNotRecorded(reader, wordsOf(reader, s.firmware)) },
     ...s.hilt.sockets.map((k) => ({
       name: say(reader, 'spec.socket', { socket: k.name }),
