@@ -5,7 +5,7 @@ import { fact, known, stated } from '@nubrin/core/facts'
 import { judgeCommission } from '@nubrin/core/judge'
 import { hueWord } from '@nubrin/core/light'
 import { type Beat, type Commission, colourOf, type Saber } from '@nubrin/core/record'
-import { compose, uncovered } from '@nubrin/core/script'
+import { compose, tellingOrder, uncovered } from '@nubrin/core/script'
 import { MAKER } from '@nubrin/core/units'
 import { order } from './cases/plain'
 import { drawn } from './drawn'
@@ -407,15 +407,15 @@ describe.each(RECORDS)('%s', (name, make) => {
   const spoken = SAID.flatMap(([what, code, at, ways]) => ways.map((words) => [what, words, code, at] as const))
   test.each(drawn(spoken, 1 / 4, undefined, name))('%s: %s', (_what, words, code, at) => {
     const c = fresh(make)
-    const slip = at(c.sabers[0]!, c)
-    if (!slip) return expect(at(c.sabers[0]!, c)).toBeUndefined()
+    const slip = at(tellingOrder(c)[0]!, c)
+    if (!slip) return expect(at(tellingOrder(c)[0]!, c)).toBeUndefined()
     slip(words)
     expect([...codes(c)].filter((f) => f.startsWith(code.split('.')[0]!))).toContain(code)
   })
   test.each(drawn(DONE, 1 / 2, undefined, name))('%s', (_what, code, slip) => {
     const c = fresh(make)
     const before = codes(c)
-    if (slip(c.sabers[0]!, c) === 'none') return
+    if (slip(tellingOrder(c)[0]!, c) === 'none') return
     const found = codes(c)
     expect(has(before, code) && !code.endsWith('.')).toBe(false)
     expect([...found].filter((f) => f.startsWith(code.split('.')[0]!))).toEqual(
@@ -429,11 +429,11 @@ test('a hundred slips and more were made', () => {
   const made = RECORDS.flatMap(([, make]) => [
     ...SAID.flatMap(([, , at, ways]) => {
       const c = fresh(make)
-      return at(c.sabers[0]!, c) ? ways : []
+      return at(tellingOrder(c)[0]!, c) ? ways : []
     }),
     ...DONE.filter(([, , slip]) => {
       const c = fresh(make)
-      return slip(c.sabers[0]!, c) !== 'none'
+      return slip(tellingOrder(c)[0]!, c) !== 'none'
     }),
   ])
   expect(made.length).toBeGreaterThan(250)

@@ -27,7 +27,14 @@ export function piecesOf(s: Saber, all: readonly Told[], sockets: readonly Socke
   const [taken, put] = from < 0 ? [[], []] : [there.slice(from), back.slice(0, to + 1)]
   const known = new Set([...opened, ...taken, ...put, ...shut].map((x) => x.key))
   const beyond = (p: Possible) => plain(p).filter((x) => !known.has(x.key))
-  const rest = (kind: Goal['kind']) => done.filter((p) => p.goal.kind === kind).flatMap(beyond)
+  const rest = (kind: Goal['kind']) => {
+    const all = done.filter((p) => p.goal.kind === kind)
+    // What one of them does on its way is not done again for itself.
+    const within = (p: Possible, q: Possible) =>
+      plain(p).every((x) => plain(q).some((y) => y.key === x.key)) &&
+      (plain(p).length < plain(q).length || all.indexOf(p) > all.indexOf(q))
+    return all.filter((p) => !all.some((q) => q !== p && within(p, q))).flatMap(beyond)
+  }
   const acts: Record<Task, readonly ToldAct[]> = {
     powerOn: plain(one('powerOn')),
     powerOff: plain(one('powerOff')),

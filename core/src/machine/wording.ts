@@ -172,7 +172,7 @@ function bladeWords(reader: Reader, s: Saber, j: Joint, on: boolean, said: Told)
   const text = say(reader, on ? 'step.bladeIn' : 'step.bladeOut', what)
   return {
     ...cueOf(reader, j, on),
-    ...(j.hurts ? { caution: own(reader, j.hurts) } : {}),
+    ...(j.hurts && on ? { caution: own(reader, j.hurts) } : {}),
     text: on ? aligned(reader, j, text, said.landmark) : marked(reader, text, said.landmark),
     place: refTo('socket', socket.id),
     direction: socket.insertion === 'clockwise' ? 'clockwise' : on ? 'push' : 'pull',
@@ -230,7 +230,8 @@ function partWords(reader: Reader, s: Saber, j: Joint, act: Act, on: boolean, to
       text: on ? say(reader, 'step.cardIn') : say(reader, 'step.card'),
     }
   // What covers is lifted off; what lies inside is lifted out.
-  const lifts = how === 'lift' && p.kind !== 'cover' && p.kind !== 'sleeve' ? 'liftOut' : how
+  const outside = p.kind === 'cover' || p.kind === 'sleeve'
+  const lifts = how === 'lift' && !outside ? 'liftOut' : how === 'slide' && outside ? 'slideOff' : how
   const text = say(reader, on ? 'step.partIn' : 'step.partOut', { how: lifts, name: thing(reader, s, act, j.name) })
   return {
     ...base,

@@ -107,7 +107,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
     '{brittle, select, yes {Es ist spröde: halt es mit beiden Händen, auf ganzer Länge.} other {Stütz es auf ganzer Länge.}}',
   'step.cardIn': 'Steck die Karte wieder hinein; ohne Gewalt',
   'step.partOut':
-    '{how, select, lift {Heb {name_acc} ab} liftOut {Heb {name_acc} heraus} unscrew {Schraub {name_acc} ab} slide {Zieh {name_acc} heraus} other {Nimm {name_acc} heraus}}',
+    '{how, select, lift {Heb {name_acc} ab} liftOut {Heb {name_acc} heraus} slideOff {Zieh {name_acc} ab} unscrew {Schraub {name_acc} ab} slide {Zieh {name_acc} heraus} other {Nimm {name_acc} heraus}}',
   'step.partIn': '{how, select, unscrew {Schraub {name_acc} wieder ein} other {Setz {name_acc} wieder ein}}',
   'step.chargeIn': 'Lade sie mit {charger_dat}',
   'step.unplug': 'Zieh das Ladekabel ab',

@@ -107,7 +107,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
     '{brittle, select, yes {It is brittle: hold it in both hands, along its whole length.} other {Support it along its whole length.}}',
   'step.cardIn': 'Put the card back in; do not force it',
   'step.partOut':
-    '{how, select, lift {Lift off {name_nom}} liftOut {Lift out {name_nom}} unscrew {Unscrew {name_nom}} slide {Slide out {name_nom}} other {Take out {name_nom}}}',
+    '{how, select, lift {Lift off {name_nom}} liftOut {Lift out {name_nom}} slideOff {Slide {name_nom} off} unscrew {Unscrew {name_nom}} slide {Slide out {name_nom}} other {Take out {name_nom}}}',
   'step.partIn': '{how, select, unscrew {Screw {name_nom} back in} other {Put {name_nom} back}}',
   'step.chargeIn': 'Charge it in {charger_nom}',
   'step.unplug': 'Unplug the charger',

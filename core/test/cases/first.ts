@@ -151,7 +151,7 @@ export const FIRST: readonly Job[] = [
       s.joints.push(
         joint('c02-jb', 'blade:c02-b1', {
           landmark: 'the key of its plug upwards',
-          hurts: 'Squeeze the two sprung ears together before you push; never twist it.',
+          hurts: 'Squeeze the two sprung ears together before you push.',
           feels: 'the ears spring open in the emitter',
         }),
         joint('c02-jp', 'section:c02-pommel', { landmark: 'not further than the mark' }),
@@ -460,8 +460,8 @@ export const FIRST: readonly Job[] = [
         p: 'the display to its window',
       }),
       need('grip over a core, held by a screw that does not unscrew it', 'sabers/hilt/fasteners/purpose=sleeve', {
-        s: 'Slide out the leather grip',
-        h: 'Slide out the leather grip',
+        s: 'Slide the leather grip off',
+        h: 'Slide the leather grip off',
         p: 'the grip does not unscrew',
       }),
       need('brittle chassis', 'sabers/joints/hurts=brittle', {

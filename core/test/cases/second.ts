@@ -36,6 +36,7 @@ export const SECOND: readonly Job[] = [
           shopNote: 'filed 0.4 off its flange',
         }),
       )
+      s.spoken.push({ id: 'c08-sp', of: 'part:c08-btn', language: 'en', name: 'button you sent' })
       s.cutPower = 'killKey'
       s.keyDoes = { out: 'open', in: 'open', turned: 'closed' }
       s.hilt.fasteners.push(
@@ -402,7 +403,12 @@ export const SECOND: readonly Job[] = [
       )
       s.recipient = { knows: 'neverSeen' }
       s.parts = s.parts.map((p) => (p.kind === 'cell' ? { ...p, removable: false, wiring: 'parallel' as const } : p))
-      s.parts.push(part('c12-port', 'port-21', 6, { otherEnd: { lead: 'round plug 2.1', supply: '8.4 V charger' } }))
+      s.parts.push(
+        part('c12-port', 'port-21', 120, {
+          clock: deg(180),
+          otherEnd: { lead: 'round plug 2.1', supply: '8.4 V charger' },
+        }),
+      )
       s.parts.at(-1)!.specs.chargeCurrent = fact(1, 'A', 'measured')
       s.hilt.fasteners.push(
         screw('c12-dummy', 'dummy screw', 'M4', '2 mm', 120, 180, {

@@ -82,7 +82,7 @@ export const screwTopics = ({ reader, s }: Told): Topic[] =>
         say: say(reader, 'topic.never', {
           ...{ screw: nounOf(reader, s, refTo('fastener', f.id)) ?? f.name },
           ...{ dummy: whether(f.head === 'dummy'), purpose: purposeOf(s, f) ?? 'other' },
-          ...{ note: f.note ? own(reader, bare(f.note)) : '', noted: whether(f.note) },
+          ...{ note: f.note ? own(reader, bare(f.note)) : '', noted: whether(f.note && f.head !== 'dummy') },
         }),
         show: refTo('fastener', f.id),
         must: true,
