@@ -121,7 +121,11 @@ describe('the shape of the handoff', () => {
       expect(rows('packing').map((r) => r[2])).toEqual(c.packing.map((p) => (p.packed ? 'yes' : 'not yet')))
       const made = c.people.map((p) => [p.name, p.does ?? '–'])
       expect(rows('credits')).toEqual([...made, ...c.credits.map((k) => [k.who, k.did])])
-      expect(rows('questions').map((r) => r[0])).toEqual(c.questions.filter((q) => q.answer).map((q) => q.text))
+      // What the client has not answered yet stands last, and asks for it.
+      const open = c.questions.filter((q) => !q.answer)
+      const asked = [...c.questions.filter((q) => q.answer), ...open]
+      expect(rows('questions').map((r) => r[0])).toEqual(asked.map((q) => q.text))
+      expect(rows('questions').filter((r) => /please tell us/.test(r[1]!))).toHaveLength(open.length)
     },
   )
   test('every test says what was wanted, what was found and how it stands', () => {

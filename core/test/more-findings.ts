@@ -11,6 +11,10 @@ const wish = (s: Saber) => s.presets[0]!
 
 /** Kinds of findings that no other list of changes brings about. */
 export const MORE: readonly Mutation[] = [
+  (s) =>
+    void s.decisions.push({
+      ...{ id: 'dd', on: '2026-11-20', by: 'Hob', chose: 'the wire cut', why: 'it opens', irreversible: true },
+    }),
   (s, c) => {
     s.presets[1]!.name = s.presets[0]!.name
     s.inputs[1]!.name = s.inputs[0]!.name

@@ -147,6 +147,8 @@ const SAID: readonly [string, string, (s: Saber, c: Commission) => ((words: stri
       'turned the wrong way',
       'rehearsal.said',
       (s) => {
+        // What is said of acts is changed as the bench changes it, never in place.
+        s.access = structuredClone(s.access)
         const p = s.access.find((x) => x.goal === 'bladeIn')
         const b = beatOf(s, (k) => k === 'task:bladeIn')
         const screws = p?.steps.filter((x) => x.act?.at.startsWith('fastener:')) ?? []

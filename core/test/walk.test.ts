@@ -130,7 +130,7 @@ describe('a film that ends in another preset', () => {
     s!.beats = compose(c, s!)
     const back = s!.beats.find((b) => b.say.startsWith('Back to the first preset'))!
     expect(back).toMatchObject({ times: 2, by: 'composed' })
-    expect(back.say).toBe('Back to the first preset: press the rear button once, 2 times over.')
+    expect(back.say).toBe('Back to the first preset: press the rear button once, and once more.')
     expect(rehearse(MAKER, s!).troubles).toEqual([])
   })
 })

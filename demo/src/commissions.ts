@@ -657,7 +657,10 @@ function emberFair(today: string): Commission {
         blocks: true,
       },
     ],
-    credits: [{ id: 'ef-d1', who: 'Osk', did: 'rewired Old Bellwether' }],
+    credits: [
+      { id: 'ef-d1', who: 'Osk', did: 'rewired Old Bellwether' },
+      { id: 'ef-d2', who: 'Maren', did: 'turned the hilts' },
+    ],
     people: [
       { id: 'ef-p1', name: 'Maren', does: 'hilts and film' },
       { id: 'ef-p2', name: 'Osk', does: 'wiring and repairs' },

@@ -62,11 +62,28 @@ export function wordsAfter(s: Saber, t: Topic, before: Beat | undefined): string
   return t.again && t.again.mode === staysIn(s, before) ? t.again.say : t.say
 }
 
+/** What a beat tells by the topics that it covers: in one breath as they are told now, else each for itself. Undefined where one is gone. */
+export function tellsBy(
+  c: Commission,
+  s: Saber,
+  topics: readonly Topic[],
+): (keys: readonly string[]) => Topic | undefined {
+  const tellings = new Map(tellingsOf(c, s, topics).map((t) => [t.keys.join(), t]))
+  const by = new Map(topics.map((t) => [t.key, t]))
+  return (keys) => {
+    const all = keys.flatMap((k) => by.get(k) ?? [])
+    const [first] = all
+    const apart = first && all.length === keys.length ? { ...first, say: all.map((t) => t.say).join(' ') } : undefined
+    return tellings.get(keys.join()) ?? apart
+  }
+}
+
 /** The beats of a script with the composed ones in the words that the record gives now; what nothing tells of stays as it is. */
 export function composedWords(c: Commission, s: Saber, topics: readonly Topic[] = topicsOf(c, s)): Beat[] {
-  const tellings = new Map(tellingsOf(c, s, topics).map((t) => [t.keys.join(), t]))
+  const tells = tellsBy(c, s, topics)
   return s.beats.map((b, i) => {
-    const t = b.by === 'composed' && b.covers.length ? tellings.get(b.covers.join()) : undefined
+    if (b.by !== 'composed' || !b.covers.length) return b
+    const t = tells(b.covers)
     if (!t) return b
     const words = wordsAfter(s, t, s.beats[i - 1])
     return words === b.say ? b : { ...b, say: words, seconds: guessSeconds(words) }

@@ -13,10 +13,10 @@ import {
   type Saber,
   shelfOf,
 } from '../record'
-import { wordsAfter } from './compose'
+import { tellsBy, wordsAfter } from './compose'
 import { liveBeats, lostFacts } from './live'
 import { NUMBER_WORDS, numberSaid } from './said'
-import { type Topic, tellingsOf, topicsOf } from './topics'
+import { type Topic, topicsOf } from './topics'
 
 /** A sentence that the record no longer bears out. */
 export type Stale =
@@ -52,14 +52,13 @@ const VOLUME = /\b(?:volume|lautstärke)\D{0,12}(\d{1,3})\b/gi
  */
 export function staleSentences(c: Commission, s: Saber, told: readonly Topic[] = topicsOf(c, s)): Stale[] {
   const topics = new Map(told.map((t) => [t.key, t]))
-  const tellings = new Map(tellingsOf(c, s, told).map((t) => [t.keys.length === 1 ? t.key : t.keys.join(), t]))
+  const tells = tellsBy(c, s, told)
   const live = liveBeats(readerOf(c), s)
   const beats = live.flatMap((beat, i): Stale[] => {
     const missing = beat.covers.filter((k) => !topics.has(k))
     if (missing.length) return missing.map((what) => ({ code: 'gone', beat, what }))
     if (beat.by === 'composed') {
-      const key = beat.covers.length ? beat.covers.join() : undefined
-      const t = key === undefined ? undefined : tellings.get(key)
+      const t = beat.covers.length ? tells(beat.covers) : undefined
       const now = t && wordsAfter(s, t, live[i - 1])
       return now !== undefined && now !== beat.say ? [{ code: 'changed', beat, now }] : []
     }
