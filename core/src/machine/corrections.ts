@@ -17,7 +17,10 @@ function correct(s: Saber, j: Joint, c: Said): Joint {
   const who = c.who ?? (never.length ? 'nobody' : j.who === 'nobody' && c.how ? 'client' : j.who)
   // Whoever says how it comes off has answered what the draft was unsure of.
   const way = { how: 'pull' as const, after: [], towards: 'pommel' as const, risk: 0, from: 'maker' as const }
-  const drafted = j.ways.length || !c.how ? j.ways : [way]
+  // The drafted ways to the end that he names, where there are any.
+  const there = c.towards ? j.ways.filter((w) => w.towards === c.towards) : []
+  const meant = there.length ? there : j.ways
+  const drafted = meant.length || !c.how ? meant : [way]
   const ways = drafted.map((w) => ({
     ...w,
     ...(c.how ? { how: c.how, from: 'maker' as const } : {}),

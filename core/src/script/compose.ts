@@ -148,7 +148,7 @@ function firstAgain(reader: Reader, s: Saber, beats: readonly Beat[]): Beat[] {
   const from = beats.findLastIndex((b) => rowOf(b) === back.row)
   const moved = beats
     .slice(from + 1)
-    .some((b) => rowOf(b)?.does === 'nextPreset' || rowOf(b)?.does === 'previousPreset')
+    .some((b) => rowOf(b)?.does === 'nextPreset' || rowOf(b)?.does === 'previousPreset' || rowOf(b)?.presets?.length)
   const at = moved ? beats.findLastIndex((b) => rowOf(b)) : from
   const words = say(reader, 'topic.firstAgain', {
     gesture: gestureText(reader, s, back.row),

@@ -1,6 +1,6 @@
 import { piecesOf, proceduresOf } from '../access'
 import { after, shines } from '../controls'
-import { byId, type ORDERS, type Saber } from '../record'
+import { byId, type ControlRow, type ORDERS, type Saber } from '../record'
 import { MAKER } from '../units'
 import { startMode } from './rehearse'
 import type { Chapter, Telling } from './topics'
@@ -77,11 +77,6 @@ function needsOf(s: Saber, order: Order, list: readonly Telling[]): Map<string, 
         const blade = at.startsWith('blade:') ? byId(s.blades, at.slice('blade:'.length)) : undefined
         if (blade) need(`task:${p.task}`, `note:socket:${blade.socket}`)
       }
-  // Something that is done in one preset only is shown in it, and so after what leads there.
-  const steps = s.controls.filter((r) => r.does === 'nextPreset' || r.does === 'previousPreset')
-  for (const r of s.controls)
-    if (r.presets?.length && !r.presets.includes(s.presets[0]?.id ?? ''))
-      need(`control:${r.id}`, ...steps.filter((x) => x !== r).map((x) => `control:${x.id}`))
   need('display', ...s.parts.flatMap((p) => (p.kind === 'display' ? [`part:${p.id}`] : [])))
   const inside = of('inside')
   const first = INSIDE.find((t) => there.has(`task:${t}`))
@@ -124,7 +119,13 @@ export function ordered(s: Saber, order: Order, list: readonly Telling[]): Telli
   const needs = needsOf(s, order, list)
   const by = new Map(list.flatMap((t) => t.keys.map((k) => [k, t] as const)))
   const rows = list.flatMap((t) => s.controls.filter((r) => t.keys.includes(`control:${r.id}`)))
-  const walk = walked(s, rows, startMode(s)).map((r) => by.get(`control:${r.id}`)!)
+  // Something that is done in other presets only is shown after all that leads there.
+  const elsewhere = (r: ControlRow) => !!r.presets?.length && !r.presets.includes(s.presets[0]?.id ?? '')
+  const [usual, others] = [rows.filter((r) => !elsewhere(r)), rows.filter(elsewhere)]
+  const last = usual.at(-1)
+  const walk = [...walked(s, usual, startMode(s)), ...walked(s, others, last ? after(s, last) : startMode(s))].map(
+    (r) => by.get(`control:${r.id}`)!,
+  )
   const place = new Map(walk.map((t, i) => [t, i]))
   const rank = (t: Telling): [number, number, number] => [
     chapters.indexOf(t.chapter),
@@ -150,6 +151,6 @@ export function ordered(s: Saber, order: Order, list: readonly Telling[]): Telli
   const asked = new Set([...needs.values()].flat().filter((k) => k.startsWith('caution:')))
   for (const t of [...list].sort(less)) if (!asked.has(t.key)) tell(t, new Set())
   for (const t of [...list].sort(less)) tell(t, new Set())
-  const last = out.filter((t) => t.chapter === 'farewell')
-  return [...out.filter((t) => t.chapter !== 'farewell'), ...last]
+  const bye = out.filter((t) => t.chapter === 'farewell')
+  return [...out.filter((t) => t.chapter !== 'farewell'), ...bye]
 }

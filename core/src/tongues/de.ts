@@ -415,7 +415,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'chapter.presets': 'Presets',
   'chapter.presets.head':
     '{column, select, number {Nr.} preset {Preset} colour {Farbe} effects {Effekte und Zeiten} font {Klänge} other {Gewünscht von}}',
-  'preset.colour': `{look, select, battery {zeigt, wie voll die Zelle ist} party {viele Farben} varies {wechselt rund um {hue} {hex}} other {{hue} {hex}}}`,
+  'preset.colour': `{look, select, battery {zeigt, wie voll die Zelle ist ({hex})} party {viele Farben ({hex})} varies {wechselt rund um {hue} {hex}} other {{hue} {hex}}}`,
   'preset.font': '{font}{has, select, yes {; Musik: {tracks}} other {}}',
   'chapter.blade': 'Die Klinge',
   'chapter.blade.head':

@@ -401,7 +401,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'chapter.presets': 'Presets',
   'chapter.presets.head':
     '{column, select, number {No.} preset {Preset} colour {Colour} effects {Effects and times} font {Font} other {Asked for by}}',
-  'preset.colour': `{look, select, battery {shows how full the cell is} party {many colours} varies {varies around {hue} {hex}} other {{hue} {hex}}}`,
+  'preset.colour': `{look, select, battery {shows how full the cell is ({hex})} party {many colours ({hex})} varies {varies around {hue} {hex}} other {{hue} {hex}}}`,
   'preset.font': '{font}{has, select, yes {; tracks: {tracks}} other {}}',
   'chapter.blade': 'The blade',
   'chapter.blade.head':

@@ -109,11 +109,12 @@ export function toldNoun(reader: Reader, s: Saber, ref: Ref): Noun | undefined {
   return kindOf(s, to.kind, to.id)
 }
 
-/** Whether several of a kind that come from one row of the shelf bear names apart: then the maker has named them. */
+/** Whether several of a kind that come from one row of the shelf bear names apart, and none with sizes in it: then the maker has named them. */
 function ownNames(s: Saber, id: string): boolean {
   const p = byId(s.parts, id)
   const alike = s.parts.filter((x) => x.kind === p?.kind && x.catalogue === p?.catalogue)
-  return alike.length > 1 && new Set(alike.map((x) => x.name)).size === alike.length
+  const apart = new Set(alike.map((x) => x.name)).size === alike.length
+  return alike.length > 1 && apart && !alike.some((x) => /\d/.test(x.name))
 }
 
 /** What is told of, in words, with its article. */
