@@ -11,6 +11,7 @@ const INWARD: [string, string][] = [
   ['*/shopNote', 'the shop’s own note'],
   ['/id', 'the address of the record'],
   ['/client/id', 'the shop’s own number of the client'],
+  ['/client/name', 'page and paper speak to whoever receives it; here that is somebody else'],
   ['/client/country', 'where it is sent is on the parcel'],
   ['/client/contact', 'how the client is reached is the shop’s'],
   ['/client/note', 'what the shop knows of the client'],

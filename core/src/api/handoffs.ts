@@ -84,7 +84,7 @@ const Block = T.Union([
 const Cover = T.Object(
   {
     sabers: T.Array(T.Object({ saber: Text, name: Text, facts: T.Array(Row) }, closed)),
-    quote: T.Optional(T.Object({ text: Text, answer: Text }, closed)),
+    quote: T.Optional(T.Object({ text: Text, answer: Text, giver: T.Optional(Text) }, closed)),
   },
   closed,
 )

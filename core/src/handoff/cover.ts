@@ -4,13 +4,14 @@ import { runtime } from '../power'
 import { type Commission, own, type Saber } from '../record'
 import type { Reader } from '../units'
 import { say } from '../words'
+import { orderGiver } from './addressee'
 import type { FactRow } from './block'
 import { asText, hiltLength, orNotRecorded } from './values'
 
 /** What the cover says beside names and the drawing: of each saber what one looks for first, and the wish it all began with. */
 export interface Cover {
   sabers: { saber: string; name: string; facts: FactRow[] }[]
-  quote?: { text: string; answer: string }
+  quote?: { text: string; answer: string; giver?: string }
 }
 
 export function coverOf(reader: Reader, c: Commission): Cover {
@@ -24,6 +25,7 @@ export function coverOf(reader: Reader, c: Commission): Cover {
           quote: {
             text: own(reader, wish.text).replace(/^[“„"]|[”“"]$/g, ''),
             answer: wish.answer ? own(reader, wish.answer) : '',
+            ...(orderGiver(c) ? { giver: orderGiver(c) } : {}),
           },
         }
       : {}),

@@ -1,6 +1,8 @@
 import { type Commission, languageOf, readerOf, type Saber, saberTitle, writtenIn } from '../record'
+import { listed } from '../script'
 import type { Language, Measures, Reader } from '../units'
 import { say } from '../words'
+import { addresseesOf } from './addressee'
 import { withBars } from './bars'
 import type { Chapter, OrderChapter } from './block'
 import { AFTER, BEFORE, OF_A_SABER } from './chapters'
@@ -60,7 +62,7 @@ function whole(reader: Reader, c: Commission, shop: string, date: string, from?:
     version: HANDOFF_VERSION,
     of: c.id,
     title: c.title,
-    client: c.client.name || say(reader, 'handoff.noClient'),
+    client: listed(reader, addresseesOf(c)) || say(reader, 'handoff.noClient'),
     shop,
     number: c.handoff.issued.length + 1,
     date,

@@ -26,6 +26,7 @@ export { toldNow, toldOtherwise } from './told'
 export {
   type Chapter,
   firstSaid,
+  listed,
   powerAbout,
   seenText,
   type Telling,
@@ -36,7 +37,7 @@ export {
   topicsOf,
   waysToWear,
 } from './topics'
-export { type Reader, readersOf } from './topics/readers'
+export { giftOf, listenerOf, type Reader, readersOf } from './topics/readers'
 export { proposeTrim, SHORT, spokenLength, targetOf } from './trim'
 export { troubleText } from './trouble-words'
 export { MOST_EXACT, type WalkCost, walkCost, walked } from './walk'

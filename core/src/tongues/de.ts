@@ -338,8 +338,8 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'handoff.all': 'alle',
   'handoff.ofSaber': '{saber}: {title}',
   'chapter.words': 'Ein Wort dazu',
-  'chapter.requests': 'Was du dir gewünscht hast, und wo es ist',
-  'chapter.requests.head': '{column, select, wish {Dein Wunsch} answer {Antwort} other {Wo}}',
+  'chapter.requests': `{given, select, yes {Was {giver} sich gewünscht hat, und wo es ist} other {Was du dir gewünscht hast, und wo es ist}}`,
+  'chapter.requests.head': `{column, select, wish {{given, select, yes {Der Wunsch} other {Dein Wunsch}}} answer {Antwort} other {Wo}}`,
   'step.turned':
     '{text}, {n, plural, =1 {eine Umdrehung} =2 {zwei Umdrehungen} =3 {drei Umdrehungen} other {# Umdrehungen}}',
   'step.irreversible':
@@ -347,7 +347,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'request.text': '{text}{own, select, yes { (unsere Idee)} other {}}{several, select, yes { ({saber})} other {}}',
   'request.answer':
     '{status, select, met {erfüllt} open {noch offen} changed {anders geworden} other {gelassen}}{answered, select, yes {: {answer}} other {}}{told, select, yes { (gesagt am {on})} other {}}{priced, select, yes {; {price}{took, select, yes {, angenommen {accepted}} other {}}} other {}}',
-  'chapter.arrivals': 'Was du geschickt hast, und was daraus wurde',
+  'chapter.arrivals': `{given, select, yes {Was {giver} geschickt hat, und was daraus wurde} other {Was du geschickt hast, und was daraus wurde}}`,
   'chapter.arrivals.head': '{column, select, part {Teil} condition {Wie es ankam} other {Was daraus wurde}}',
   'arrival.what': '{quantity, plural, =1 {{what}} other {# × {what}}}',
   'fact.unsure':
@@ -554,7 +554,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'cover.fact':
     '{row, select, length {Länge, ohne Klinge} mass {Gewicht, ohne Klinge} balance {Schwerpunkt ab Knauf} cell {Zelle} runtime {läuft, so wie du es führst} other {Klinge}}',
   'cover.record': 'Heft Nr. {number} · {date}',
-  'cover.asked': 'Deine Worte.{answered, select, yes { {answer}} other {}}',
+  'cover.asked': `{given, select, yes {Mit den Worten von {giver}.} other {Deine Worte.}}{answered, select, yes { {answer}} other {}}`,
   'cover.made': 'gebaut, geprüft, unterschrieben',
   'cover.page': 'Deins, in der Hand: drück, öffne, frag uns',
   'apart.about': 'Die Zahlen sind die Reihenfolge, in der deine Hände gehen.',

@@ -328,14 +328,14 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'handoff.all': 'all',
   'handoff.ofSaber': '{saber}: {title}',
   'chapter.words': 'A word with it',
-  'chapter.requests': 'What you asked for, and where it is',
-  'chapter.requests.head': '{column, select, wish {Your wish} answer {Answer} other {Where}}',
+  'chapter.requests': `{given, select, yes {What {giver} asked for, and where it is} other {What you asked for, and where it is}}`,
+  'chapter.requests.head': `{column, select, wish {{given, select, yes {The wish} other {Your wish}}} answer {Answer} other {Where}}`,
   'step.turned': '{text}, {n, plural, =1 {one turn} =2 {two turns} =3 {three turns} other {# turns}}',
   'step.irreversible': 'This cannot be undone.{agreed, select, yes { Agreed by {who}, {on}.} other {}}',
   'request.text': '{text}{own, select, yes { (our own idea)} other {}}{several, select, yes { ({saber})} other {}}',
   'request.answer':
     '{status, select, met {done} open {still open} changed {changed} other {declined}}{answered, select, yes {: {answer}} other {}}{told, select, yes { (told {on})} other {}}{priced, select, yes {; {price}{took, select, yes {, accepted {accepted}} other {}}} other {}}',
-  'chapter.arrivals': 'What you sent, and what became of it',
+  'chapter.arrivals': `{given, select, yes {What {giver} sent, and what became of it} other {What you sent, and what became of it}}`,
   'chapter.arrivals.head': '{column, select, part {Part} condition {How it arrived} other {What became of it}}',
   'arrival.what': '{quantity, plural, =1 {{what}} other {# × {what}}}',
   'fact.unsure':
@@ -539,7 +539,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'cover.fact':
     '{row, select, length {length, without blade} mass {weight, without blade} balance {balances, from the pommel} cell {cell} runtime {runs, in your use} other {blade}}',
   'cover.record': 'Record no. {number} · {date}',
-  'cover.asked': 'Your words.{answered, select, yes { {answer}} other {}}',
+  'cover.asked': `{given, select, yes {In {giver}’s words.} other {Your words.}}{answered, select, yes { {answer}} other {}}`,
   'cover.made': 'built, tested and signed',
   'cover.page': 'Yours, in hand: press it, open it, ask us',
   'apart.about': 'The numbers are the order in which your hands go.',

@@ -424,8 +424,8 @@ export interface Sayings {
   'handoff.all': Record<never, never>
   'handoff.ofSaber': { saber: Words; title: Words }
   'chapter.words': Record<never, never>
-  'chapter.requests': Record<never, never>
-  'chapter.requests.head': { column: 'wish' | 'answer' | 'where' }
+  'chapter.requests': { giver: Words; given: 'yes' | 'no' }
+  'chapter.requests.head': { column: 'wish' | 'answer' | 'where'; given: 'yes' | 'no' }
   'step.turned': { text: Words; n: number }
   'step.irreversible': { who: Words; on: Words; agreed: 'yes' | 'no' }
   'request.text': { text: Words; saber: Words; several: 'yes' | 'no'; own: 'yes' | 'no' }
@@ -440,7 +440,7 @@ export interface Sayings {
     accepted: Words
     took: 'yes' | 'no'
   }
-  'chapter.arrivals': Record<never, never>
+  'chapter.arrivals': { giver: Words; given: 'yes' | 'no' }
   'chapter.arrivals.head': { column: 'part' | 'condition' | 'fate' }
   'arrival.what': { quantity: number; what: Words }
   'fact.unsure': { text: Words; source: Words }
@@ -650,7 +650,7 @@ export interface Sayings {
   'cover.for': { client: Words }
   'cover.fact': { row: 'length' | 'mass' | 'balance' | 'cell' | 'runtime' | 'blade' }
   'cover.record': { number: number; date: Words }
-  'cover.asked': { answer: Words; answered: 'yes' | 'no' }
+  'cover.asked': { answer: Words; answered: 'yes' | 'no'; giver: Words; given: 'yes' | 'no' }
   'cover.made': Record<never, never>
   'cover.page': Record<never, never>
   'apart.about': Record<never, never>

@@ -1,6 +1,7 @@
 import { type Arrival, byId, nameIn } from '../../../record'
 import { dayText, type Reader } from '../../../units'
 import { say, whether } from '../../../words'
+import { orderGiver } from '../../addressee'
 import { type OrderChapter, table } from '../../block'
 import { orNotRecorded } from '../../values'
 
@@ -8,7 +9,7 @@ export const arrivals: OrderChapter = (reader, c) => {
   const head = (column: 'part' | 'condition' | 'fate') => say(reader, 'chapter.arrivals.head', { column })
   return {
     id: 'arrivals',
-    title: say(reader, 'chapter.arrivals'),
+    title: say(reader, 'chapter.arrivals', { giver: orderGiver(c), given: whether(orderGiver(c)) }),
     blocks: table(
       [head('part'), head('condition'), head('fate')],
       c.arrivals.flatMap((a) =>

@@ -1,15 +1,18 @@
 import { byId, nameOf, toldWishes } from '../../../record'
 import { dayText } from '../../../units'
 import { say, whether } from '../../../words'
+import { orderGiver } from '../../addressee'
 import { type OrderChapter, table } from '../../block'
 import { money } from '../../values'
 
 export const requests: OrderChapter = (reader, c) => {
   const several = c.sabers.length > 1
-  const head = (column: 'wish' | 'answer' | 'where') => say(reader, 'chapter.requests.head', { column })
+  const giver = orderGiver(c)
+  const head = (column: 'wish' | 'answer' | 'where') =>
+    say(reader, 'chapter.requests.head', { column, given: whether(giver) })
   return {
     id: 'requests',
-    title: say(reader, 'chapter.requests'),
+    title: say(reader, 'chapter.requests', { giver, given: whether(giver) }),
     blocks: table(
       [head('wish'), head('answer'), head('where')],
       toldWishes(c).map((r) => [
