@@ -3,15 +3,32 @@ import { writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import type { Page } from '@playwright/test'
 import { atRack, expect, saved, test } from './bench'
-import { check, enter, hit, pick, turnTo, write } from './hands'
+import { check, enter, hit, made, pick, turnTo, write } from './hands'
 
-/** Begins a commission from the rack, and lays out a hilt of four plain sections. */
+const noPointer = (page: Page) =>
+  page.addInitScript(() => {
+    addEventListener('pointerdown', () => {
+      throw new Error('a pointer was used')
+    })
+  })
+/** How many acts a job may take at the most: as many as it took when it was last looked at. */
+const within = (most: number) => {
+  test.info().annotations.push({ type: 'acts', description: String(made.acts) })
+  expect(made.acts).toBeLessThanOrEqual(most)
+}
+/** Begins a commission from the rack. Nothing may be pressed with a pointer, and every act is counted. */
 async function begin(page: Page, title: string, client: string) {
+  made.acts = 0
   await page.keyboard.press('n')
   await write(page, 'What is it called?', title)
   await write(page, 'Who is it for?', client)
   await hit(page, page.getByRole('button', { name: 'Put it on the rack' }))
   await page.locator('nav[aria-label=Stations]').waitFor()
+}
+/** A part off the shelf, by its kind. */
+const shelf = async (page: Page, kind: string, name: string) => {
+  await pick(page, 'Kind of part', kind)
+  await hit(page, page.getByRole('button', { name: `+ ${name}` }))
 }
 const hilt = async (page: Page) => {
   await turnTo(page, /Hilt/)
@@ -27,12 +44,7 @@ const paper = async (page: Page, url: string, folder: string) => {
 }
 
 test('a gift for a beginner, entered with the keyboard alone, reaches its paper', async ({ page, server, folder }) => {
-  // Nothing may be pressed with a pointer.
-  await page.addInitScript(() => {
-    addEventListener('pointerdown', () => {
-      throw new Error('a pointer was used')
-    })
-  })
+  await noPointer(page)
   await atRack(page, server.url)
   await begin(page, 'First Lamp', 'Aud Merriwell')
   await pick(page, 'Purpose', /beginner/)
@@ -81,6 +93,7 @@ test('a gift for a beginner, entered with the keyboard alone, reaches its paper'
   ])
     expect(text).toContain(told)
   for (const kept of ['from the second drawer', 'film into the blade']) expect(text).not.toContain(kept)
+  within(24)
 })
 
 test('a re-install with faults on arrival and a wish that could not be met, with the keyboard alone', async ({
@@ -88,11 +101,7 @@ test('a re-install with faults on arrival and a wish that could not be met, with
   server,
   folder,
 }) => {
-  await page.addInitScript(() => {
-    addEventListener('pointerdown', () => {
-      throw new Error('a pointer was used')
-    })
-  })
+  await noPointer(page)
   await atRack(page, server.url)
   await begin(page, 'Second Lamp', 'Ebba Thorn')
   await enter(page, 'one wish a line', 'The old fonts again')
@@ -164,4 +173,102 @@ test('a re-install with faults on arrival and a wish that could not be met, with
   ])
     expect(text).toContain(told)
   expect(text).toContain('sand the socket for your tube')
+  within(34)
+})
+
+test('many looks on two blades, a greeting, a pommel that is only shown, and what is still owed', async ({
+  page,
+  server,
+  folder,
+}) => {
+  await noPointer(page)
+  await atRack(page, server.url)
+  await begin(page, 'Many Lamps', 'Aud Merriwell')
+  await hilt(page)
+  await turnTo(page, /Fit/)
+  await shelf(page, 'display', 'Display 0.69 in')
+  await hit(page, page.getByRole('tab', { name: 'Parts' }))
+  await page.keyboard.press('ArrowRight')
+  await page.keyboard.press('ArrowRight')
+  for (const length of ['810', '920']) {
+    await hit(page, page.getByRole('button', { name: '+ a blade for the emitter' }))
+    await enter(page, 'tube length', length)
+  }
+  await turnTo(page, /Voice/)
+  for (const name of ['Marsh lamp', 'Ferry lamp', 'Weir lamp']) await enter(page, 'name of a preset', name)
+  await turnTo(page, /^Saber/)
+  await enter(page, 'Greeting of the display', 'Aud’s own')
+  await enter(page, 'Picture of the display', 'a lamp')
+  await enter(page, 'charger, adapter, second pommel, spare screw…', 'pommel with a ring')
+  await pick(page, 'Role of pommel with a ring', 'stands in for')
+  await pick(page, 'What pommel with a ring goes with', /pommel/)
+  await pick(page, 'Who supplies pommel with a ring', /bench/)
+  await check(page, /in the film.*pommel with a ring/)
+  await turnTo(page, /^Ledger/)
+  await enter(page, 'what was chosen', 'the two longest blades')
+  await enter(page, 'Why the two longest blades', 'she is tall')
+  await pick(page, 'Whose choice the two longest blades was', 'the client’s')
+  await turnTo(page, /^To-do/)
+  await enter(page, 'grease the thread, polish the plug, edit the swing…', 'send the lock sound')
+  await check(page, /promised: .*send the lock sound/)
+  const { record, text } = await paper(page, server.url, folder)
+  expect(record).toMatchObject({
+    toDos: [{ text: 'send the lock sound', promised: true, who: 'shop' }],
+    sabers: [
+      {
+        blades: [{ length: { value: 810 } }, { length: { value: 920 } }],
+        presets: [{ name: 'Marsh lamp' }, { name: 'Ferry lamp' }, { name: 'Weir lamp' }],
+        settings: { greeting: 'Aud’s own', picture: 'a lamp' },
+        items: [{ role: 'alternative', supplied: 'bench', shown: true, of: expect.stringMatching(/^section:/) }],
+        decisions: [{ whose: 'client' }],
+      },
+    ],
+  })
+  for (const told of ['“Aud’s own”, a lamp', 'your choice', 'We owe you: send the lock sound'])
+    expect(text).toContain(told)
+  await turnTo(page, /Walkthrough/)
+  await hit(page, page.getByRole('button', { name: 'compose from the record' }))
+  for (const told of [
+    '3 looks, two blades: that makes 6',
+    'it stays with us: pommel with a ring',
+    'One thing we still owe you',
+  ])
+    await expect(page.getByText(told, { exact: false }).first()).toBeAttached()
+  within(34)
+})
+
+test('a chassis in covers that lock each other, told act by act', async ({ page, server, folder }) => {
+  await noPointer(page)
+  await atRack(page, server.url)
+  await begin(page, 'Lamp Keeper', 'Ebba Thorn')
+  await hilt(page)
+  await pick(page, 'Joint of pommel to the next', 'thread')
+  await turnTo(page, /Fit/)
+  await shelf(page, 'chassis', 'Chassis, resin, one piece')
+  await check(page, 'can be taken out')
+  await pick(page, 'Held by', 'rails')
+  await enter(page, 'Chassis, resin, one piece, rear face from the pommel', '24')
+  for (const [name, x] of [
+    ['lower cover', '60'],
+    ['upper cover', '90'],
+  ] as const) {
+    await shelf(page, 'cover', 'Metal cover, magnet held')
+    await enter(page, 'Part name', name)
+    await enter(page, `${name}, rear face from the pommel`, x)
+  }
+  await turnTo(page, /Access/)
+  const joints = page.locator('section[aria-label=Joints]')
+  await hit(page, joints.getByRole('button', { name: /^lower cover/ }))
+  await pick(page, 'What must be off before lower cover', /upper cover/)
+  await enter(page, 'What is felt at lower cover', 'the magnets pull it home')
+  await hit(page, joints.getByRole('button', { name: /^Chassis, resin/ }))
+  await enter(page, 'Landmark at Chassis, resin, one piece', 'the notch to the button')
+  const { record, text } = await paper(page, server.url, folder)
+  expect(record.sabers[0].joints).toMatchObject([
+    { after: [expect.stringMatching(/^part:/)], feels: 'the magnets pull it home' },
+    { landmark: 'the notch to the button' },
+  ])
+  expect(text).toContain('the notch to the button')
+  expect(text.indexOf('Lift off the upper cover')).toBeLessThan(text.indexOf('Lift off the lower cover'))
+  within(26)
 })

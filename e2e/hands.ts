@@ -38,8 +38,12 @@ export const add = async (page: Page, label: string, text: string) => {
   await page.keyboard.press('Enter')
 }
 
+/** What was done with the keyboard so far: fields filled, choices made, buttons pressed. */
+export const made = { acts: 0 }
+
 /** Goes to a field, link or button with the Tab key alone, the way that is shorter on the page. */
 async function reach(page: Page, target: Locator, most = 400) {
+  made.acts++
   const at = target.first()
   await at.waitFor()
   for (let i = 0; i < most; i++) {

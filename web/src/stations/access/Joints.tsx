@@ -59,7 +59,8 @@ function saidOf(s: Saber, body: Body): Said {
 /** Every joint as it was drafted, and what the maker says of it; what the draft was unsure of asks. */
 export function Joints({ saber, assembly }: { saber: Saber; assembly: Assembly }) {
   const light = useLight()
-  const joints = Object.values(assembly.joints).filter((j) => !j.place)
+  // A blade that nobody has recorded has nothing to be said of.
+  const joints = Object.values(assembly.joints).filter((j) => !j.body.startsWith('socket:'))
   const [open, setOpen] = useState<Body>()
   const said = useBench((b) => b.saidOfJoint)
   const editSaber = useEditSaber()
@@ -143,12 +144,17 @@ export function JointSheet({ saber, joint: j, asks }: { saber: Saber; joint: Joi
           {a}
         </p>
       ))}
-      <ComesOff {...of} />
+      {j.place ? null : <ComesOff {...of} />}
       <TextCell title="lined up by" label={`Landmark at ${j.name}`} {...text('landmark')} />
       <TextCell title="felt when it is right" label={`What is felt at ${j.name}`} {...text('feels')} />
       <TextCell title="hurt when it is not" label={`What is hurt at ${j.name}`} {...text('hurts')} />
-      <HeldBy {...of} />
-      <After {...of} />
+      {/* What holds a blade is said by its socket. */}
+      {j.place ? null : (
+        <>
+          <HeldBy {...of} />
+          <After {...of} />
+        </>
+      )}
       <Notes of={said as Said} what={`the joint of ${j.name}`} onEdit={say} />
     </fieldset>
   )

@@ -7,6 +7,20 @@ import { useMemo } from 'react'
 import { FactField, RemoveButton } from '../../kit'
 import { useBench, useEditThing, useRemove } from '../../store/commission'
 
+/** Where a part begins. */
+function Place({ part, onCommit }: { part: FittedPart; onCommit: (at: FittedPart['at']) => void }) {
+  return (
+    <FactField
+      hideLabel
+      compact
+      label={`${part.name}, rear face from the pommel`}
+      value={part.at}
+      of={FittedPart.properties.at}
+      onCommit={onCommit}
+    />
+  )
+}
+
 /** What is fitted, from the pommel forward, each with its place and its room; what lies outside below. */
 export function FittedList({ saber }: { saber: Saber }) {
   const edit = useEditThing('parts')
@@ -31,14 +45,7 @@ export function FittedList({ saber }: { saber: Saber }) {
               >
                 {f.part.name}
               </button>
-              <FactField
-                hideLabel
-                compact
-                label={`${f.part.name}, rear face from the pommel`}
-                value={f.part.at}
-                of={FittedPart.properties.at}
-                onCommit={(v) => edit('place', f.part.id, (x) => void (x.at = v))}
-              />
+              <Place part={f.part} onCommit={(v) => edit('place', f.part.id, (x) => void (x.at = v))} />
               <span
                 className={`text-[0.9rem] ${f.spareMm !== undefined && f.spareMm < 0 ? 'text-stop font-semibold' : 'text-quiet'}`}
               >
@@ -61,6 +68,9 @@ export function FittedList({ saber }: { saber: Saber }) {
             <button type="button" className="flex-1 truncate py-1 text-left" onClick={() => light(`part:${p.id}`)}>
               {p.name} <span className="text-quiet">{KINDS[p.kind].label}</span>
             </button>
+            {KINDS[p.kind].glyph === 'frame' ? (
+              <Place part={p} onCommit={(v) => edit('place', p.id, (x) => void (x.at = v))} />
+            ) : null}
             <RemoveButton what={p.name} onClick={() => remove(`part:${p.id}`)} />
           </div>
         ))}
