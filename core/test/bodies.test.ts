@@ -343,6 +343,22 @@ describe('what is shown where it works', () => {
     expect(b).not.toHaveProperty('perform')
     expect(rehearse(MAKER, s).troubles).toEqual([])
   })
+  test('where no blade comes out it lights up, and nobody tells of one that comes out', () => {
+    const s = saber((x) => void (x.blades[0]!.kind = 'inHilt'))
+    const c = order('o', 'Order', ['x'])
+    c.sabers = [s]
+    s.beats = compose(c, s)
+    const lit = s.beats.find((b) => b.perform === 'row:b-on')!
+    expect(lit.say).toContain('it lights up')
+    expect(rehearse(MAKER, s).troubles).toEqual([])
+    for (const say of ['Press the button and the blade comes out.', 'Drück die Taste, und die Klinge fährt aus.']) {
+      s.beats = s.beats.map((b) => (b.id === lit.id ? { ...b, say, by: 'own' } : b))
+      expect(rehearse(MAKER, s).troubles).toMatchObject([{ code: 'saidDiffers', about: 'doing' }])
+    }
+    // With a blade of pixels the same words are right.
+    s.blades = s.blades.map((b) => ({ ...b, kind: 'pixel' }))
+    expect(rehearse(MAKER, s).troubles).toEqual([])
+  })
   test('an input that nothing uses is not shown', () => {
     const s = saber((x) => void x.inputs.push({ id: 'b-i2', name: 'slider', kind: 'slide' }))
     s.beats = [{ id: 'own', say: 'And this is the slider.', show: 'input:b-i2', seconds: 3, covers: [], by: 'own' }]

@@ -12,6 +12,7 @@ import {
   run,
   runAll,
   type State,
+  turnedOften,
   type Wording,
   wordsOf,
 } from '../machine'
@@ -250,7 +251,7 @@ function worded(
 /** His own words with how often it is turned and by what one recognises it, unless they say so themselves. */
 function withMore(reader: Reader, text: string, said: Step, landmark: string | undefined): string {
   const often = said.turns && !/\b(turns?|Umdrehung(en)?)\b/i.test(text)
-  const turned = often ? say(reader, 'step.turned', { text, n: said.turns! }) : text
+  const turned = often ? turnedOften(reader, text, said.turns) : text
   return landmark && !turned.includes(landmark)
     ? say(reader, 'step.aligned', { text: turned, landmark, told: 'yes', angle: '', turned: 'no' })
     : turned

@@ -11,4 +11,4 @@ export { type Happened, heldBy, looseAt, mustLead, type Outcome, type Refusal, r
 export { opensBy, type Seam, seamsOf } from './seams'
 export { asShown, outOrBack } from './shown'
 export { atRest, isOff, type Machine, machineOf, powered, type State } from './state'
-export { type Direction, goalText, toolOf, type Wording, wordsOf } from './wording'
+export { type Direction, goalText, toolOf, turnedOften, type Wording, wordsOf } from './wording'

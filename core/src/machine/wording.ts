@@ -56,8 +56,8 @@ export const toolOf = (reader: Reader, f: Fastener): string | undefined =>
 const thing = (reader: Reader, s: Saber, act: Act, name: string): Noun => toldNoun(reader, s, act.at) ?? { name }
 
 /** Words with how often something is turned. */
-const turnedOften = (reader: Reader, text: string, n: number | undefined): string =>
-  n ? say(reader, 'step.turned', { text, n }) : text
+export const turnedOften = (reader: Reader, text: string, n: number | undefined): string =>
+  n ? say(reader, 'step.turned', { text, n, part: n === 0.25 ? 'quarter' : n === 0.5 ? 'half' : 'whole' }) : text
 
 /** Where it is taken hold of, as the maker says. */
 const marked = (reader: Reader, text: string, landmark: string | undefined): string =>

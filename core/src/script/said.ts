@@ -1,5 +1,6 @@
 import type { Piece } from '../access'
 import { type Action, type Beat, byId, type ControlRow, partsOfRef, type Saber } from '../record'
+import { bladeComesOut } from './at-hand'
 
 /** Words of a beat that speak of another hand than the one that is done: what was said, and what it is. */
 export interface Otherwise {
@@ -93,15 +94,16 @@ const OPPOSITES: readonly (readonly [Action, RegExp, Action, RegExp])[] = [
 /** The words of a beat about a control, held against it. Nothing said is nothing wrong; of several counts one has to be right. */
 export function saidOfRow(s: Saber, beat: Beat, row: ControlRow): Otherwise[] {
   const had = READ.get(beat)
-  if (had?.row === row && had.inputs === s.inputs && had.spoken === s.spoken) return had.said
+  const same = had?.row === row && had.inputs === s.inputs && had.spoken === s.spoken && had.blades === s.blades
+  if (had && same) return had.said
   const said = readAgainst(s, beat, row)
-  READ.set(beat, { row, inputs: s.inputs, spoken: s.spoken, said })
+  READ.set(beat, { row, inputs: s.inputs, spoken: s.spoken, blades: s.blades, said })
   return said
 }
 /** Each beat is read once for the control that it shows. */
 const READ = new WeakMap<
   Beat,
-  { row: ControlRow; inputs: Saber['inputs']; spoken: Saber['spoken']; said: Otherwise[] }
+  { row: ControlRow; inputs: Saber['inputs']; spoken: Saber['spoken']; blades: Saber['blades']; said: Otherwise[] }
 >()
 
 function readAgainst(s: Saber, beat: Beat, row: ControlRow): Otherwise[] {
@@ -138,8 +140,13 @@ function readAgainst(s: Saber, beat: Beat, row: ControlRow): Otherwise[] {
     if (is && opposite?.test(text) && !is.test(text))
       out.push({ about: 'doing', said: text.match(opposite)![0], is: row.does === a ? ACTS[a]! : ACTS[b]! })
   }
+  // Where no blade comes out of it, nobody tells of one that does.
+  const blade = row.does === 'ignite' || row.does === 'retract' ? BLADE_MOVES.exec(text) : null
+  if (blade && !bladeComesOut(s)) out.push({ about: 'doing', said: blade[0], is: 'lights what is in the hilt' })
   return out
 }
+const BLADE_MOVES =
+  /\bblade (?:comes|goes|shoots|slides|runs|grows) (?:out|in|up)\b|\bblade (?:extends|retracts)\b|\bklinge fährt (?:aus|ein)\b/
 const ACTS: Partial<Record<Action, string>> = {
   ...{ ignite: 'lights it', retract: 'puts it out', mute: 'mutes it', unmute: 'unmutes it', wake: 'wakes it' },
   ...{ sleep: 'sends it to sleep', volumeUp: 'makes it louder', volumeDown: 'makes it softer' },

@@ -76,7 +76,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'step.aligned':
     '{text}{told, select, yes {: {landmark}} other {}}{turned, select, yes {, {angle}° vom Schalter aus} other {}}',
   'step.byItself':
-    '{itself, select, wakes {Dabei wacht es von selbst auf.} cutsPower {Das trennt den Strom von selbst.} other {Dabei zeigt sich seine Anzeige.}}',
+    '{itself, select, wakes {Dabei wacht es von selbst auf.} cutsPower {Das trennt den Strom von selbst.} other {Dabei wird das Display sichtbar.}}',
   'step.chargeBeside': 'Lade die Zelle in einem Ladegerät, das für sie gemacht ist',
   'step.unsaidPole': 'Leg die Zelle wieder ein. Wie herum, ist nicht festgehalten: frag uns vorher',
   'step.dark': 'Die Klinge muss dunkel sein',
@@ -143,7 +143,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'step.cellIn.caution': 'Nie eine Zelle mit beschädigter Hülle. Stütz das Chassis beim Eindrücken.',
   'step.cellOut': `Heb {several, select, yes {{cell_acc}} other {die Zelle}} {kept, select, ribbon {an ihrem Band} groove {aus ihrer Rille} clip {mit einem Ende zuerst aus ihrer Klammer} other {in der Mitte}} heraus`,
   'step.cellOut.caution': 'Kein Werkzeug aus Metall an die Hülle.',
-  'step.chargePort': 'Steck das Ladekabel ein: {port_nom}',
+  'step.chargePort': `Steck das Ladekabel in {port_acc}`,
   'step.chargePort.caution': 'Nie unbeaufsichtigt laden.',
   'step.chargeCell.caution': 'Nie unbeaufsichtigt laden. Nur mit einem Ladegerät, das für diese Zelle gemacht ist.',
   'step.card': 'Nimm die Karte heraus; kopiere alles, bevor du etwas änderst',
@@ -277,9 +277,9 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'topic.link': `Man erreicht es auch ohne Kabel{named, select, yes {: such nach „{name}“} other {}}{by, select, yes {, mit {program}} other {}}.{coded, select, yes { Der Code ist {code}.} other {}}`,
   'topic.sense.what': `wie empfindlich es eingestellt ist`,
   'topic.sense.one': `{sense, select, swing {Schwung} clash {Schlag} twist {Drehung} thrust {Stoß} shake {Schütteln} tilt {Neigung} other {Tippen}} {value}{with, select, plug { (mit Stopfen probiert)} blade { (mit Klinge probiert)} other {}}{noted, select, yes { ({note})} other {}}`,
-  'topic.sense': `So fein spürt es deine Hand: {all}.`,
-  'topic.wear.what': `wie viele Arten es gibt, es zu tragen`,
-  'topic.wear': `{looks, plural, one {# Aussehen} other {# Aussehen}}{blades, plural, =0 {} =1 {} =2 {, zwei Klingen} other {, # Klingen}}{pieces, plural, =1 {} =2 {, zwei Arten, den Griff abzuschließen} other {, # Arten, den Griff abzuschließen}}: das macht {all} zur Wahl.`,
+  'topic.sense': `So empfindlich ist es eingestellt: {all}.`,
+  'topic.wear.what': `wie viele Kombinationen es gibt`,
+  'topic.wear': `{looks, plural, one {# Preset} other {# Presets}}{blades, plural, =0 {} =1 {} =2 { und zwei Klingen} other { und # Klingen}}{pieces, plural, =1 {} =2 { und zwei Arten, den Griff abzuschließen} other { und # Arten, den Griff abzuschließen}}: das ergibt {all} Kombinationen.`,
   'topic.missing.what': `nicht im Paket: {what}`,
   'topic.missing': `{part_nom} liegt nicht im Paket: besorg dir das selbst.{typed, select, yes { Frag nach {type}{protected, select, yes {, geschützt} other {}}{long, select, yes {, {length} mm lang} other {}}.} other {{protected, select, yes { Mit eigener Schutzschaltung.} other {}}}}{noted, select, yes { {note}.} other {}}`,
   'topic.locked.what': `{section}: für immer zu`,
@@ -292,7 +292,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'topic.sleeps.what': 'wann es einschläft',
   'topic.sleeps': 'Liegt es still, schläft es nach {after} von selbst ein.',
   'topic.note.what': 'gut zu wissen: {of}',
-  'topic.note': 'Zu {of}: {note}.',
+  'topic.note': `Zu {of_dat}: {note}.`,
   duration: `{form, select, seconds {{n, plural, =1 {einer Sekunde} other {{text} Sekunden}}} minutes {{n, plural, =1 {einer Minute} other {{text} Minuten}}} other {{n, plural, =1 {einer Stunde} other {{text} Stunden}}}}`,
   ownWords: '{foreign, select, yes {„{text}“} other {{text}}}',
 
@@ -340,8 +340,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'chapter.words': 'Ein Wort dazu',
   'chapter.requests': `{given, select, yes {Was {giver} sich gewünscht hat, und wo es ist} other {Was du dir gewünscht hast, und wo es ist}}`,
   'chapter.requests.head': `{column, select, wish {{given, select, yes {Der Wunsch} other {Dein Wunsch}}} answer {Antwort} other {Wo}}`,
-  'step.turned':
-    '{text}, {n, plural, =1 {eine Umdrehung} =2 {zwei Umdrehungen} =3 {drei Umdrehungen} other {# Umdrehungen}}',
+  'step.turned': `{text}, {part, select, quarter {eine Viertelumdrehung} half {eine halbe Umdrehung} other {{n, plural, =1 {eine Umdrehung} =2 {zwei Umdrehungen} =3 {drei Umdrehungen} other {# Umdrehungen}}}}`,
   'step.irreversible':
     'Das lässt sich nicht rückgängig machen.{agreed, select, yes { Zugestimmt: {who}, {on}.} other {}}',
   'request.text': '{text}{own, select, yes { (unsere Idee)} other {}}{several, select, yes { ({saber})} other {}}',

@@ -375,7 +375,7 @@ export interface Sayings {
   'topic.storing.what': Record<never, never>
   'topic.sleeps': { after: Words }
   'topic.note.what': { of: Words }
-  'topic.note': { of: Words; note: Words }
+  'topic.note': { of: Thing; note: Words }
   duration: { form: 'seconds' | 'minutes' | 'hours'; n: number; text: Words }
   ownWords: { text: Words; foreign: 'yes' | 'no' }
 
@@ -426,7 +426,7 @@ export interface Sayings {
   'chapter.words': Record<never, never>
   'chapter.requests': { giver: Words; given: 'yes' | 'no' }
   'chapter.requests.head': { column: 'wish' | 'answer' | 'where'; given: 'yes' | 'no' }
-  'step.turned': { text: Words; n: number }
+  'step.turned': { text: Words; n: number; part: 'quarter' | 'half' | 'whole' }
   'step.irreversible': { who: Words; on: Words; agreed: 'yes' | 'no' }
   'request.text': { text: Words; saber: Words; several: 'yes' | 'no'; own: 'yes' | 'no' }
   'request.answer': {

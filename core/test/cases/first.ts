@@ -533,7 +533,7 @@ export const FIRST: readonly Job[] = [
     }),
     carries: [
       need('looks and blades counted', 'sabers/presets/name=Lantern 12', {
-        s: '12 looks, two blades: that makes 24',
+        s: '12 looks and two blades: that makes 24',
         p: 'Lantern 12',
       }),
       need('second blade told', 'sabers/blades/name=92 cm', {

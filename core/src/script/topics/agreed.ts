@@ -9,7 +9,7 @@ import {
   type Ref,
   refTo,
   type Saber,
-  toldText,
+  toldNoun,
   toldWishes,
 } from '../../record'
 import { dayText, MAKER, type Reader } from '../../units'
@@ -299,7 +299,7 @@ export const noteTopics = ({ reader, s }: Told): Topic[] =>
             ...{ key: `note:${ref}`, chapter: 'care', must: false, weight: 3, show: ref },
             what: say(MAKER, 'topic.note.what', { of: name }),
             say: say(reader, 'topic.note', {
-              of: partsOfRef(ref)!.kind === 'preset' ? name : (toldText(reader, s, ref) ?? name),
+              of: partsOfRef(ref)!.kind === 'preset' ? name : (toldNoun(reader, s, ref) ?? name),
               note: own(reader, bare(note)),
             }),
           }),
