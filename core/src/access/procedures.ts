@@ -163,7 +163,8 @@ const like = (g: Goal, x: Laid): string => {
 }
 /**
  * Every procedure of a saber for its reader: the machine's plan to each goal and back, with what the maker says laid over it.
- * What is said of an act at one goal is told of it at every other that says nothing itself.
+ * What is said of an act at one goal is told of it at every other that says nothing itself; what is said where a blade comes out
+ * is not told where it goes in, which is before.
  */
 export function proceduresOf(reader: Reader, s: Saber): Told[] {
   const { machine, all, told } = planned(s)
@@ -177,17 +178,23 @@ export function proceduresOf(reader: Reader, s: Saber): Told[] {
 
 function inWords(reader: Reader, s: Saber, machine: Machine, all: readonly Planned[]): Told[] {
   const elsewhere = new Map<string, Step>()
+  const later = new Set<Step>()
   for (const p of all)
     if (p.ok)
       for (const x of p.acts)
-        if (x.act && x.step && !elsewhere.has(like(p.goal, x))) elsewhere.set(like(p.goal, x), x.step)
+        if (x.act && x.step && !elsewhere.has(like(p.goal, x))) {
+          elsewhere.set(like(p.goal, x), x.step)
+          if (p.goal.kind === 'bladeOut' || p.goal.kind === 'plugOut') later.add(x.step)
+        }
   return all.map((p): Told => {
     if (!p.ok) return p
     let state = p.from
     const acts = p.acts.map((x): ToldAct => {
       const before = state
       state = runAll(machine.assembly, state, x.does).state
-      return worded(reader, s, machine, x, x.step ?? (x.act && elsewhere.get(like(p.goal, x))), before)
+      const there = x.act && elsewhere.get(like(p.goal, x))
+      const goesIn = p.goal.kind === 'bladeIn' || p.goal.kind === 'plugIn'
+      return worded(reader, s, machine, x, x.step ?? (there && goesIn && later.has(there) ? undefined : there), before)
     })
     const dark = preface(reader, s, machine, p)
     return { ...p, acts: [...dark, ...acts], turn: p.turn + dark.length }

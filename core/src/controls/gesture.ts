@@ -6,7 +6,7 @@ import { say, whether } from '../words'
 /** Seconds as a client counts them: "two seconds", "half a second", "1.25 seconds"; as they are recorded. */
 export function secondsInWords(reader: Reader, s: number): string {
   const text = formatNumber(reader, s, 3)
-  if (s === 0.5) return say(reader, 'seconds', { form: 'half', n: 0, text })
+  if (Math.abs(s - 0.5) < 0.01) return say(reader, 'seconds', { form: 'half', n: 0, text })
   const whole = Number.isInteger(s) && s > 0 && s <= 10
   return say(reader, 'seconds', { form: whole ? 'whole' : 'other', n: s, text })
 }

@@ -1,7 +1,7 @@
 import { formatFact, known } from '../facts'
 import { balance } from '../fit'
 import { runtime } from '../power'
-import { type Commission, own, type Saber } from '../record'
+import { type Commission, clientBlade, own, type Saber } from '../record'
 import type { Reader } from '../units'
 import { say } from '../words'
 import { orderGiver } from './addressee'
@@ -35,7 +35,7 @@ export function coverOf(reader: Reader, c: Commission): Cover {
 function factsOf(reader: Reader, s: Saber): FactRow[] {
   const name = (row: 'length' | 'mass' | 'balance' | 'cell' | 'runtime' | 'blade') => say(reader, 'cover.fact', { row })
   const b = balance(s)
-  const blade = s.blades.find((x) => x.use !== 'demo')
+  const blade = clientBlade(s)
   const cells = s.parts.filter((p) => p.kind === 'cell').map((p) => p.name)
   const size = blade && known(blade.outside) !== undefined && known(blade.length) !== undefined
   return [

@@ -36,7 +36,7 @@ const within = (a: { x0: number; x1: number }, b: { x0: number; x1: number }) =>
   a.x0 >= b.x0 - 1e-6 && a.x1 <= b.x1 + 1e-6
 
 /** What carries a part along: what it is said to be fastened to, else the chassis within whose length it lies. */
-export const carrierOf = (s: Saber, p: FittedPart): FittedPart | undefined => {
+const carrierOf = (s: Saber, p: FittedPart): FittedPart | undefined => {
   const on = byId(s.parts, p.on)
   if (on) return on === p ? undefined : on
   const span = spanOf(p)

@@ -126,6 +126,7 @@ export { choicesAt, OPEN_BECAUSE, type OpenBecause, type OpenFact, openFacts, sc
 export {
   adapterSupply,
   byId,
+  clientBlade,
   comesApart,
   hasCutOff,
   keyOf,

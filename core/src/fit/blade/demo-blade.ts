@@ -1,5 +1,5 @@
 import { known } from '../../facts'
-import type { Blade, Saber } from '../../record'
+import { type Blade, clientBlade, type Saber } from '../../record'
 import { formatNumber, MAKER } from '../../units'
 
 /** One respect in which the bench's blade is not the shipped one. */
@@ -15,7 +15,7 @@ export function demoAgainstShipped(saber: Saber): { demo: Blade; shipped: Blade;
   return saber.blades
     .filter((b) => b.use === 'demo')
     .flatMap((demo) => {
-      const shipped = saber.blades.find((b) => b.socket === demo.socket && b.use !== 'demo')
+      const shipped = clientBlade(saber, demo.socket)
       if (!shipped) return []
       const differs = FIELDS.flatMap((field): BladeDifference[] => {
         const [x, y] = [known(demo[field]), known(shipped[field])]

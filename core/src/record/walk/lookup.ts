@@ -65,6 +65,12 @@ export const hasCutOff = (s: Saber) => s.cutPower !== 'none' && s.cutPower !== '
 /** Every saber's name with the order's title when it carries one saber only. */
 export const saberTitle = (c: Commission, s: Saber) => (c.sabers.length === 1 ? c.title : `${c.title} – ${s.name}`)
 
+/** The client's own blade of a socket, of any socket where none is named: one that ships, else one that he buys; a plug is none, and the bench's is not his. */
+export const clientBlade = (saber: Saber, socket?: string): Blade | undefined => {
+  const his = saber.blades.filter((b) => b.kind !== 'plug' && (socket === undefined || b.socket === socket))
+  return his.find((b) => b.use === 'ship') ?? his.find((b) => b.use === 'toBuy')
+}
+
 /** The screws that hold the blade of a socket, as far as they are there. */
 export const retentionOf = (saber: Saber, socket: Socket): Fastener[] =>
   socket.retention.map((id) => byId(saber.hilt.fasteners, id)).filter((f) => f !== undefined)

@@ -1,6 +1,6 @@
 import { known } from '../../facts'
 import { duties, hueWord } from '../../light'
-import { type Commission, colourOf, hueText, nounOf, own, refTo, type Saber } from '../../record'
+import { type Commission, clientBlade, colourOf, hueText, nounOf, own, refTo, type Saber } from '../../record'
 import { MAKER, type Reader } from '../../units'
 import { say, whether } from '../../words'
 import { asSpoken } from './amounts'
@@ -97,12 +97,13 @@ function lightness(hex: string): number {
 
 /** Blades that are seen and not shipped, and blades that are still to be bought. */
 export function bladeTopics({ reader, s }: Told): Topic[] {
-  const shipped = s.blades.find((b) => b.use === 'ship')
   return [
     ...s.blades
       .filter((b) => b.use === 'demo')
-      .map((b) =>
-        topic({
+      .map((b) => {
+        const own = clientBlade(s, b.socket)
+        const shipped = own?.use === 'ship' ? own : undefined
+        return topic({
           key: `blade:${b.id}`,
           chapter: 'blade',
           what: say(MAKER, 'topic.demoBlade.what', { blade: b.name }),
@@ -112,8 +113,8 @@ export function bladeTopics({ reader, s }: Told): Topic[] {
           }),
           show: refTo('blade', b.id),
           must: true,
-        }),
-      ),
+        })
+      }),
     ...s.blades
       .filter((b) => b.use === 'toBuy')
       .map((b) =>

@@ -5,7 +5,7 @@ import { large, say, whether } from '../../words'
 import { bare, listed, type Told, type Topic, topic } from './topic'
 
 /** So many seconds, minutes or hours as one says them; nothing where nobody has set them. */
-export function durationText(reader: Reader, seconds: number | undefined): string {
+function durationText(reader: Reader, seconds: number | undefined): string {
   if (seconds === undefined || seconds <= 0) return ''
   const [form, n] =
     seconds < 60

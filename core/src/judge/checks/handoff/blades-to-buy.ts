@@ -1,3 +1,4 @@
+import { clientBlade } from '../../../record'
 import { check } from '../../check'
 
 export const bladesToBuy = check<{ none: { socket: string } }>({
@@ -8,7 +9,7 @@ export const bladesToBuy = check<{ none: { socket: string } }>({
   reads: ['hilt', 'blades'],
   run: ({ saber }) =>
     saber.hilt.sockets
-      .filter((k) => !saber.blades.some((b) => b.socket === k.id && b.use !== 'demo'))
+      .filter((k) => !clientBlade(saber, k.id))
       .map((k) => ({
         code: 'none',
         subject: k.id,
