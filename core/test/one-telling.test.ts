@@ -1,8 +1,8 @@
 import { expect, test } from '@jest/globals'
-import { piecesOf, proceduresOf } from '@nubrin/core/access'
+import { proceduresOf } from '@nubrin/core/access'
 import { buildHandoff, type HandoffDocument } from '@nubrin/core/handoff'
-import { type Commission, readerOf, type Saber } from '@nubrin/core/record'
-import { compose, markdownOf, webVttOf } from '@nubrin/core/script'
+import { type Commission, readerOf, type Saber, type Task } from '@nubrin/core/record'
+import { compose, filmPieces, markdownOf, webVttOf } from '@nubrin/core/script'
 import { learnAll } from '@nubrin/core/tongues'
 import { LANGUAGES, type Language, type Reader } from '@nubrin/core/units'
 import { say } from '@nubrin/core/words'
@@ -39,7 +39,9 @@ function otherwise(c: Commission, language: Language): string[] {
   return [...whole, ...short, ...onPaper(d)]
 }
 
-/** What is left to paper says so, and leaves no warning with it. */
+const CELL: readonly Task[] = ['cellOut', 'cellIn', 'charge']
+const OPENED: readonly Task[] = ['open', 'cellOut', 'card', 'port', 'cellIn', 'close']
+/** What is left to paper says so, and leaves no warning of what is shown with it. */
 function inScript(c: Commission, reader: Reader, s: Saber, d: HandoffDocument): string[] {
   s.beats = []
   s.beats = compose(c, s)
@@ -47,10 +49,19 @@ function inScript(c: Commission, reader: Reader, s: Saber, d: HandoffDocument): 
   const issued = new Set(d.procedures.filter((p) => p.saber === s.id).flatMap((p) => p.acts.map((x) => x.text)))
   const inside = close(s.beats.map((b) => b.say).join(' '))
   for (const b of s.beats)
-    if (b.leftTo && b.covers.some((k) => k.startsWith('caution:'))) out.push(`${b.say}: left to paper`)
+    if (b.leftTo && b.covers.some((k) => k.startsWith('caution:'))) {
+      // Only with all that it warns of.
+      const of = b.covers.every((k) => k === 'caution:cell')
+        ? CELL
+        : b.covers.every((k) => k === 'caution:inside')
+          ? OPENED
+          : []
+      const shown = s.beats.filter((x) => x.task && !x.leftTo && of.includes(x.task))
+      if (!of.length || shown.length) out.push(`${b.say}: left to paper`)
+    }
   const texts = [markdownOf(reader, c.title, s), webVttOf(reader, s)].map(close)
   for (const text of texts)
-    for (const { task, acts } of piecesOf(s, proceduresOf(reader, s))) {
+    for (const { task, acts } of filmPieces(s, proceduresOf(reader, s))) {
       const beat = s.beats.find((b) => b.task === task)!
       if (beat.leftTo) {
         if (text === texts[0] && !text.includes(close(say(reader, 'script.leftTo', { leftTo: beat.leftTo }))))

@@ -70,6 +70,8 @@ function ofSaber(reader: Reader, s: Saber, several: boolean): (PackingLine & { l
       : []
   })
   const parts = s.parts
+    // A plug that is recorded for its socket is drafted there.
+    .filter((p) => p.kind !== 'plug' || !s.blades.some((b) => b.kind === 'plug'))
     .filter((p) => ['plug', 'charger', 'tool', 'killKey'].includes(p.kind) || (p.kind === 'cell' && p.removable))
     .flatMap((p) => {
       const supplied = p.supplied ?? 'shop'

@@ -1,3 +1,4 @@
+export { filmPieces } from './at-hand'
 export { type Caution, cautionsOf } from './cautions'
 export { beatFor, compose, composedWords, uncovered } from './compose'
 export { type CueTime, chaptersAt, chaptersOf, cueTimes, firstWords, markdownOf, stamp, webVttOf } from './export'

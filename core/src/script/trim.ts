@@ -1,4 +1,4 @@
-import { type Beat, type Commission, readerOf, type Saber } from '../record'
+import { type Beat, type Commission, readerOf, type Saber, type Task } from '../record'
 import { rehearse } from './rehearse'
 import { type Topic, topicsOf } from './topics'
 
@@ -18,8 +18,8 @@ const TOGETHER = ['open', 'cellOut', 'card', 'cellIn', 'close', 'port']
 
 /**
  * Which beats to leave to paper so that a script takes no longer than `target` seconds: the least weighty first, of equal ones the
- * longest, and none without which the rest could not be carried out. Safety, power, blade, and the maker's own words are never
- * among them, so a target may stay out of reach.
+ * longest, and none without which the rest could not be carried out. Power, blade, the maker's own words, and warnings of what is
+ * shown are never among them, so a target may stay out of reach.
  */
 export function proposeTrim(
   c: Commission,
@@ -41,7 +41,12 @@ export function proposeTrim(
     groups.push({ ids: opened.map((b) => b.id), weight: 2, seconds: spokenLength(opened) })
   groups.sort((a, b) => b.weight - a.weight || b.seconds - a.seconds)
   const out = new Set<string>()
-  const without = () => s.beats.map((b): Beat => (out.has(b.id) ? { ...b, leftTo: 'paper' } : b))
+  // A warning goes with the last of what it warns of.
+  const gone = () => new Set([...out, ...s.beats.flatMap((b) => (out.size && actless(s.beats, b, out) ? [b.id] : []))])
+  const without = () => {
+    const ids = gone()
+    return s.beats.map((b): Beat => (ids.has(b.id) ? { ...b, leftTo: 'paper' } : b))
+  }
   const reader = readerOf(c)
   const troubles = rehearse(reader, s).troubles.length
   for (const g of groups) {
@@ -51,7 +56,21 @@ export function proposeTrim(
     if (moved && rehearse(reader, { ...s, beats: without() }).troubles.length > troubles)
       for (const id of g.ids) out.delete(id)
   }
-  return s.beats.filter((b) => out.has(b.id)).map((b) => b.id)
+  const ids = gone()
+  return s.beats.filter((b) => ids.has(b.id)).map((b) => b.id)
+}
+
+/** The pieces at which a caution bites; the others are of the whole saber, and stay. */
+const BITES: Readonly<Record<string, readonly Task[]>> = {
+  'caution:inside': ['open', 'cellOut', 'card', 'port', 'cellIn', 'close'],
+  'caution:cell': ['cellOut', 'cellIn', 'charge'],
+}
+/** Whether a beat only warns of what is not shown any more: then it is read where that is read. */
+const actless = (beats: readonly Beat[], b: Beat, out: ReadonlySet<string>): boolean => {
+  if (b.by !== 'composed' || !b.covers.length || !b.covers.every((k) => BITES[k])) return false
+  const tasks = b.covers.flatMap((k) => BITES[k]!.map((t) => `task:${t}`))
+  const of = beats.filter((x) => x.covers.some((k) => tasks.includes(k)))
+  return of.length > 0 && of.every((x) => x.leftTo || out.has(x.id))
 }
 
 /** A script that takes as long as it may: what has to be left to paper for it, is. */

@@ -236,11 +236,10 @@ const messages: Readonly<Record<SayingCode, string>> = {
   hue: `{pale, select, yes {blass} other {}}{hue, select, pink {rosa} red {rot} orange {orange} yellow {gelb} green {grün} teal {türkis} skyBlue {himmelblau} blue {blau} violet {violett} magenta {magenta} dark {dunkel} other {weiß}}`,
   'topic.demoBlade.what': '{blade} gehört der Werkbank, nicht in das Paket',
   'topic.demoBlade':
-    'Die Klinge, die du hier siehst, gehört der Werkbank. {has, select, yes {Deine ist eine andere: {size}.} other {Deine muss noch gekauft werden.}}',
+    'Die Klinge, die du hier siehst, gehört der Werkbank. {has, select, yes {Deine ist eine andere{sized, select, yes {: {size}} other {}}.} other {Deine muss noch gekauft werden.}}',
   'topic.bladeToBuy.what': '{blade}, noch zu kaufen',
-  'topic.bladeToBuy': `Die Klinge{several, select, yes { für {socket_acc}} other {}} liegt nicht im Paket. Such eine: {size}.`,
-  bladeSize:
-    '{measured, select, yes {{diameter} dick} other {Dicke nicht festgehalten}}, {long, select, yes {{length} lang} other {Länge nicht festgehalten}}',
+  'topic.bladeToBuy': `Die Klinge{several, select, yes { für {socket_acc}} other {}} liegt nicht im Paket.{sized, select, yes { Such eine: {size}.} other {}}`,
+  bladeSize: `{measured, select, yes {{diameter} dick} other {}}{measured, select, yes {{long, select, yes {, } other {}}} other {}}{long, select, yes {{length} lang} other {}}`,
   'topic.caution.what': 'Hinweis: {title}',
   'topic.volume.what': 'Lautstärke ab Werk und höchste',
   'topic.volume':
@@ -410,6 +409,8 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'card.unsure': 'Nicht sicher: probier es',
   'controls.standard':
     'Wie in „{name}“{n, plural, =0 {} one {, bis auf einen Handgriff} other {, bis auf # Handgriffe}}.',
+  'controls.statuses': `{configured, select, yes {Eingestellt: hier eingerichtet und probiert. } other {}}{shown, select, yes {Gezeigt: auch im Film zu sehen. } other {}}{unsure, select, yes {Nicht sicher: vielleicht geht es anders; probier es und sag es uns.} other {}}`,
+  'topic.turnsMenu': `Dort wählst du {what, select, preset {das Preset} colour {die Farbe} volume {die Lautstärke} brightness {die Helligkeit} track {die Musik} profile {das Profil} effect {den Effekt} other {wie es sagt}}, indem du den Griff drehst.`,
   'controls.none': 'Bedienung: nicht festgehalten.',
   'chapter.presets': 'Presets',
   'chapter.presets.head':

@@ -236,9 +236,9 @@ export interface Sayings {
   'topic.presets': { presets: Words; n: number; hue: Words; deep: Words; pale: Words; told: 'yes' | 'no' }
   hue: { hue: Words; pale: 'yes' | 'no' }
   'topic.demoBlade.what': { blade: Words }
-  'topic.demoBlade': { blade: Words; shipped: Words; size: Words; has: 'yes' | 'no' }
+  'topic.demoBlade': { blade: Words; shipped: Words; size: Words; has: 'yes' | 'no'; sized: 'yes' | 'no' }
   'topic.bladeToBuy.what': { blade: Words }
-  'topic.bladeToBuy': { socket: Thing; several: 'yes' | 'no'; size: Words }
+  'topic.bladeToBuy': { socket: Thing; several: 'yes' | 'no'; size: Words; sized: 'yes' | 'no' }
   bladeSize: { diameter: Words; measured: 'yes' | 'no'; length: Words; long: 'yes' | 'no' }
   'topic.caution.what': { title: Words }
   'topic.volume.what': Record<never, never>
@@ -529,6 +529,8 @@ export interface Sayings {
   'card.ends': { seconds: Words; mode: Words }
   'card.unsure': Record<never, never>
   'controls.standard': { name: Words; n: number }
+  'controls.statuses': { configured: 'yes' | 'no'; shown: 'yes' | 'no'; unsure: 'yes' | 'no' }
+  'topic.turnsMenu': { what: Words }
   'controls.none': Record<never, never>
   'chapter.presets': Record<never, never>
   'chapter.presets.head': { column: 'number' | 'preset' | 'colour' | 'effects' | 'font' | 'asker' }

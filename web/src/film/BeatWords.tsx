@@ -1,5 +1,6 @@
-import { piecesOf, proceduresOf } from '@nubrin/core/access'
+import { proceduresOf } from '@nubrin/core/access'
 import { type Beat, nameOf, type Saber, toldNoun } from '@nubrin/core/record'
+import { filmPieces } from '@nubrin/core/script'
 import { MAKER } from '@nubrin/core/units'
 import { nounWords } from '@nubrin/core/words'
 import { useMemo } from 'react'
@@ -39,7 +40,7 @@ export function BeatWords({ saber, beat, troubles }: { saber: Saber; beat: Beat;
 /** What hands do while the beat is told, act by act, as it is planned; a single one is in the words already. */
 function Acts({ saber, beat }: { saber: Saber; beat: Beat }) {
   const acts = useMemo(
-    () => piecesOf(saber, proceduresOf(MAKER, saber)).find((p) => p.task === beat.task)?.acts ?? [],
+    () => filmPieces(saber, proceduresOf(MAKER, saber)).find((p) => p.task === beat.task)?.acts ?? [],
     [saber, beat.task],
   )
   if (acts.length < 2) return null

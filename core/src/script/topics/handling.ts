@@ -1,5 +1,5 @@
 import { piecesOf, proceduresOf } from '../../access'
-import { cuesOf, doingOf, EVERYDAY, gestureText, isOf, modeName } from '../../controls'
+import { after, cuesOf, doingOf, EVERYDAY, gestureText, isOf, modeById, modeName } from '../../controls'
 import { byId, type ControlRow, nounText, own, refTo, type Saber, type Socket, type Task } from '../../record'
 import { MAKER, type Reader } from '../../units'
 import { large, say, whether } from '../../words'
@@ -85,7 +85,10 @@ export function controlTopics({ reader, s }: Told): Topic[] {
         what: r.says === undefined ? seenText(reader, s, r.does) : own(reader, r.says),
         ...{ only: only.length ? listed(reader, only) : '', limited: whether(r.presets?.length) },
       }
-      const words = (same: 'yes' | 'no') => large(say(reader, 'topic.control', { ...params, same }))
+      const menu = modeById(s, after(s, r))
+      const turns = menu && menu.id !== r.mode && menu.by === 'turning' ? menu : undefined
+      const more = turns ? ` ${say(reader, 'topic.turnsMenu', { what: turns.chooses ?? 'other' })}` : ''
+      const words = (same: 'yes' | 'no') => large(say(reader, 'topic.control', { ...params, same })) + more
       const learnt = EVERYDAY.indexOf(r.does)
       return topic({
         key: `control:${r.id}`,

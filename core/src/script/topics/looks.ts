@@ -109,7 +109,7 @@ export function bladeTopics({ reader, s }: Told): Topic[] {
           what: say(MAKER, 'topic.demoBlade.what', { blade: b.name }),
           say: say(reader, 'topic.demoBlade', {
             ...{ blade: b.name, shipped: shipped?.name ?? '', size: shipped ? bladeSize(reader, shipped) : '' },
-            has: whether(shipped),
+            ...{ has: whether(shipped), sized: whether(shipped && bladeSize(reader, shipped)) },
           }),
           show: refTo('blade', b.id),
           must: true,
@@ -127,7 +127,7 @@ export function bladeTopics({ reader, s }: Told): Topic[] {
               socket: nounOf(reader, s, refTo('socket', b.socket)) ?? '',
               several: whether(s.hilt.sockets.length > 1),
             },
-            size: bladeSize(reader, b),
+            ...{ size: bladeSize(reader, b), sized: whether(bladeSize(reader, b)) },
           }),
           must: true,
         }),

@@ -1,7 +1,15 @@
-import { piecesOf, proceduresOf } from '@nubrin/core/access'
+import { proceduresOf } from '@nubrin/core/access'
 import { modeName } from '@nubrin/core/controls'
 import { type Beat, type Commission, LEFT_TO, type Saber, type Task, THINGS } from '@nubrin/core/record'
-import { composedWords, firstSentenceEnd, guessSeconds, merged, type Stray, splitAt } from '@nubrin/core/script'
+import {
+  composedWords,
+  filmPieces,
+  firstSentenceEnd,
+  guessSeconds,
+  merged,
+  type Stray,
+  splitAt,
+} from '@nubrin/core/script'
 import { MAKER } from '@nubrin/core/units'
 import { say } from '@nubrin/core/words'
 import { useState } from 'react'
@@ -69,7 +77,7 @@ const performsOf = (saber: Saber) =>
     { title: '', choices: [{ value: '', words: 'nothing' }] },
     {
       title: THINGS.task[1],
-      choices: piecesOf(saber, proceduresOf(MAKER, saber)).map(({ task }) => ({
+      choices: filmPieces(saber, proceduresOf(MAKER, saber)).map(({ task }) => ({
         value: task as string,
         words: say(MAKER, 'task', { task }),
       })),

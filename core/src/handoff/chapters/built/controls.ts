@@ -20,7 +20,7 @@ export const controls: SaberChapter = (reader, s) => ({
   id: 'controls',
   title: say(reader, 'chapter.controls'),
   blocks: s.controls.length
-    ? [...standard(reader, s), ...rows(reader, s), ...modes(reader, s), ...timing(reader, s)]
+    ? [...standard(reader, s), ...rows(reader, s), ...statuses(reader, s), ...modes(reader, s), ...timing(reader, s)]
     : [...modes(reader, s), ...timing(reader, s), { kind: 'para', text: say(reader, 'controls.none') }],
 })
 
@@ -47,6 +47,17 @@ function rows(reader: Reader, s: Saber): Block[] {
       say(reader, 'control.status', { status: r.status }),
     ]),
   )
+}
+
+/** What it means that a control was set up, shown, or left unsure: where they are not all alike. */
+function statuses(reader: Reader, s: Saber): Block[] {
+  const used = new Set(s.controls.map((r) => r.status))
+  if (used.size < 2) return []
+  const has = (status: 'configured' | 'shown' | 'unsure') => whether(used.has(status))
+  const text = say(reader, 'controls.statuses', {
+    ...{ configured: has('configured'), shown: has('shown'), unsure: has('unsure') },
+  })
+  return [{ kind: 'para', text: text.trim() }]
 }
 
 /** Modes of which there is more to say than that they are off or lit. */
