@@ -1,7 +1,7 @@
 import { formatFact, known } from '../facts'
 import { balance } from '../fit'
 import { runtime } from '../power'
-import { type Commission, clientBlade, own, type Saber } from '../record'
+import { type Commission, clientBlade, own, ownLarge, type Saber } from '../record'
 import type { Reader } from '../units'
 import { say } from '../words'
 import { orderGiver } from './addressee'
@@ -24,7 +24,7 @@ export function coverOf(reader: Reader, c: Commission): Cover {
       ? {
           quote: {
             text: own(reader, wish.text).replace(/^[“„"]|[”“"]$/g, ''),
-            answer: wish.answer ? own(reader, wish.answer) : '',
+            answer: wish.answer ? ownLarge(reader, wish.answer) : '',
             ...(orderGiver(c) ? { giver: orderGiver(c) } : {}),
           },
         }

@@ -65,11 +65,17 @@ export function FittedList({ saber }: { saber: Saber }) {
         .filter((p) => !fits.some((f) => f.part.id === p.id))
         .map((p) => (
           <div key={p.id} className="border-rule flex items-center border-b">
-            <button type="button" className="flex-1 truncate py-1 text-left" onClick={() => light(`part:${p.id}`)}>
+            <button
+              type="button"
+              className="min-w-0 flex-1 truncate py-1 text-left"
+              onClick={() => light(`part:${p.id}`)}
+            >
               {p.name} <span className="text-quiet">{KINDS[p.kind].label}</span>
             </button>
             {KINDS[p.kind].glyph === 'frame' ? (
-              <Place part={p} onCommit={(v) => edit('place', p.id, (x) => void (x.at = v))} />
+              <span className="mr-2 w-[74px] shrink-0">
+                <Place part={p} onCommit={(v) => edit('place', p.id, (x) => void (x.at = v))} />
+              </span>
             ) : null}
             <RemoveButton what={p.name} onClick={() => remove(`part:${p.id}`)} />
           </div>
