@@ -108,8 +108,8 @@ test('axe finds nothing on any screen; 1024 px and 200 % hold', async ({ page, s
     return (await (await fetch('/api/commissions/reed-warden/handoffs', { method: 'POST', headers })).json()).link
   })
   await page.goto(server.url + link)
-  await page.getByRole('button', { name: 'open it with me' }).waitFor()
-  await page.getByRole('heading', { name: 'First of all' }).waitFor()
+  await page.getByRole('button', { name: 'open it step by step' }).waitFor()
+  await page.getByRole('heading', { name: 'Start here' }).waitFor()
   await page.evaluate(() => {
     for (const d of document.querySelectorAll('details')) d.open = true
   })
@@ -119,7 +119,7 @@ test('axe finds nothing on any screen; 1024 px and 200 % hold', async ({ page, s
   await page.setViewportSize({ width: 320, height: 800 })
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(320)
   await page.setViewportSize({ width: 1280, height: 800 })
-  await page.getByRole('button', { name: 'open it with me' }).click()
+  await page.getByRole('button', { name: 'open it step by step' }).click()
   await page.getByRole('button', { name: /^Swap the cell/ }).click()
   await check('opened with the client')
   for (const width of [1024, 640]) {

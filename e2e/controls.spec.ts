@@ -58,7 +58,7 @@ test('the drawn saber is pressed, lit, held and killed; practice says what was d
 
   await page.getByRole('button', { name: 'practise' }).click()
   const practice = page.getByRole('region', { name: 'Practice' })
-  await expect(practice).toContainText('With the blade off, make it do this: ignite.')
+  await expect(practice).toContainText('With the blade off, try this: ignite.')
   await tapKey(page, 'z')
   await expect(practice).toContainText('That was it.')
   await practice.getByRole('button', { name: 'next' }).click()

@@ -125,7 +125,7 @@ describe('words of an act', () => {
       {},
       'Take out the shroud screw | anticlockwise | hex key 1.5 mm',
     ],
-    ['a cell into its charger', () => undefined, 'plugIn part:rw-p13', {}, 'Charge it in the charger | none | '],
+    ['a cell into its charger', () => undefined, 'plugIn part:rw-p13', {}, 'Put the cell in the charger | none | '],
     ['the charger off', () => undefined, 'unplug part:rw-p13', {}, 'Unplug the charger | pull | '],
     [
       'a cell of which nobody knows the way round',

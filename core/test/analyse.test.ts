@@ -399,8 +399,8 @@ describe('practice', () => {
     ],
   ])('%s', (_what, run, says) => expect(run()).toEqual(says))
   test('asks by mode and says how', () => {
-    expect(askText(MAKER, s, lock)).toBe('With the blade lit, make it do this: lock.')
-    expect(askText(MAKER, s, ON)).toBe('With the blade off, make it do this: ignite.')
+    expect(askText(MAKER, s, lock)).toBe('With the blade lit, try this: lock.')
+    expect(askText(MAKER, s, ON)).toBe('With the blade off, try this: ignite.')
     expect(hintText(MAKER, s, twice)).toBe('Like this: press the front key twice.')
   })
 })

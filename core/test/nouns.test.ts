@@ -47,6 +47,23 @@ describe('nouns', () => {
     [{ name: 'Knöpfe', several: true }, ['Knöpfe', 'die Knöpfe', 'die Knöpfe', 'den Knöpfen']],
     [{ name: 'Reed at dawn' }, ['Reed at dawn', 'Reed at dawn', 'Reed at dawn', 'Reed at dawn']],
   ])('%j in German', (noun, says) => expect(german(noun)).toEqual(says))
+  // „zu“ melts with dem and der, and never with den; what is spoken of again has the gender of its name.
+  test.each<[Noun, string, string]>([
+    [{ kind: 'part.chassis', which: 'none' }, 'zum Chassis', 'es/es'],
+    [{ kind: 'part.card', which: 'none' }, 'zur Speicherkarte', 'sie/sie'],
+    [{ kind: 'section.pommel', which: 'none' }, 'zum Knauf', 'er/ihn'],
+    [{ name: 'Gewindestift', gender: 'm' }, 'zum Gewindestift', 'er/ihn'],
+    [{ name: 'kleine Schrauben', several: true }, 'zu den kleinen Schrauben', 'sie/sie'],
+    [{ name: 'Ferry bell' }, 'zu Ferry bell', 'sie/sie'],
+  ])('%j after „zu“, and spoken of again', (noun, zu, again) => {
+    expect(nounWords(DE, noun, 'zu')).toBe(zu)
+    expect(`${nounWords(DE, noun, 'it')}/${nounWords(DE, noun, 'them')}`).toBe(again)
+  })
+  test('one thing is it, several are they, in English', () => {
+    expect([nounWords(MAKER, { name: 'key' }, 'it'), nounWords(MAKER, { name: 'key' }, 'them')]).toEqual(['it', 'it'])
+    const keys = { name: 'keys', several: true }
+    expect([nounWords(MAKER, keys, 'it'), nounWords(MAKER, keys, 'them')]).toEqual(['they', 'them'])
+  })
   test.each<[Noun, string[]]>([
     [{ kind: 'part.speaker', which: 'rear' }, ['speaker nearer the pommel', 'the speaker nearer the pommel']],
     [{ kind: 'screw.bladeRetention', which: 'second' }, ['second blade screw', 'the second blade screw']],

@@ -277,15 +277,15 @@ describe('blades', () => {
       'Slide the kill switch off',
       'Loosen the upper blade screw; do not take it out',
       'Loosen the lower blade screw; do not take it out',
-      'Push the blade in to the stop and keep pressing',
-      'Tighten the upper blade screw until it holds; no more',
-      'Tighten the lower blade screw until it holds; no more',
-      'Pull at the blade: it must not move',
+      'Push the blade in until it stops, and hold it there',
+      'Tighten the upper blade screw until snug; do not overtighten',
+      'Tighten the lower blade screw until snug; do not overtighten',
+      'Give the blade a firm tug: it must not move',
     ])
     const out = possible(bare(), 'bladeOut').acts
     expect(out.filter((x) => x.kept).map((x) => x.text)).toEqual([
-      'Turn the upper blade screw back in so that it is not lost',
-      'Turn the lower blade screw back in so that it is not lost',
+      'Screw the upper blade screw back in so that it does not get lost',
+      'Screw the lower blade screw back in so that it does not get lost',
     ])
     expect(out.map((x) => x.text).join()).not.toContain('until it holds')
   })

@@ -141,7 +141,7 @@ const SAID: readonly [string, string, (s: Saber, c: Commission) => ((words: stri
         const beat = s.beats[1]!
         return (words) => void own(beat, words)
       },
-      ['It leaves here at volume 25.', 'The volume is set to 25.', 'Die Lautstärke steht auf 25.'],
+      ['It’s shipped at volume 25.', 'The volume is set to 25.', 'Die Lautstärke steht auf 25.'],
     ],
     [
       'turned the wrong way',

@@ -288,7 +288,7 @@ describe('steps as they are spoken', () => {
     [
       'tightened',
       [step('left', 'tighten'), step('right', 'tighten')],
-      'Tighten both blade screws until they hold; no more.',
+      'Tighten both blade screws until snug; do not overtighten.',
     ],
     ['another key breaks it', [step('left', 'loosen'), step('other', 'loosen')], 'Loosen left. Loosen other.'],
     ['another purpose breaks it', [step('left', 'loosen'), step('grip', 'loosen')], 'Loosen left. Loosen grip.'],

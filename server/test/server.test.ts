@@ -439,7 +439,7 @@ describe('handing over', () => {
       'Ilsabet Vorne',
       'A crystal that glows with the blade',
       'upper blade screw',
-      'NOT touch it',
+      'Do not touch it',
       'hold the front button for two seconds',
       'Bell Buoy',
       '100.4 mm',

@@ -4,11 +4,11 @@ import { formatNumber, type Reader } from '../units'
 import { say, whether } from '../words'
 
 /** Seconds as a client counts them: "two seconds", "half a second", "1.25 seconds"; as they are recorded. */
-export function secondsInWords(reader: Reader, s: number): string {
+export function secondsInWords(reader: Reader, s: number, after = false): string {
   const text = formatNumber(reader, s, 3)
-  if (Math.abs(s - 0.5) < 0.01) return say(reader, 'seconds', { form: 'half', n: 0, text })
+  if (Math.abs(s - 0.5) < 0.01) return say(reader, 'seconds', { form: 'half', n: 0, text, after: whether(after) })
   const whole = Number.isInteger(s) && s > 0 && s <= 10
-  return say(reader, 'seconds', { form: whole ? 'whole' : 'other', n: s, text })
+  return say(reader, 'seconds', { form: whole ? 'whole' : 'other', n: s, text, after: whether(after) })
 }
 
 /** What a control does, in the maker's own words when he gave any. */
@@ -46,7 +46,7 @@ export function gestureText(reader: Reader, saber: Saber, row: ControlRow): stri
       about: row.hold && UNSURE.has(row.hold.source) ? 'yes' : 'no',
       seconds: hold === undefined ? '' : secondsInWords(reader, hold),
       beeps: row.beeps ?? 0,
-      most: most === undefined ? '' : secondsInWords(reader, most),
+      most: most === undefined ? '' : secondsInWords(reader, most, true),
       bounded: whether(most !== undefined),
       lasts: whether(hold !== undefined && row.release === 'whileHeld'),
     }),

@@ -81,9 +81,9 @@ export function missText(reader: Reader, s: Saber, miss: Miss): string {
   return say(reader, 'practice.miss', {
     code: miss.code,
     // What a hand did is told as far as a hand knows it.
-    held: 'held' in miss ? secondsInWords(reader, Math.round(miss.held * 10) / 10) : '',
+    held: 'held' in miss ? secondsInWords(reader, Math.round(miss.held * 10) / 10, true) : '',
     from: miss.code === 'tooShort' ? secondsInWords(reader, miss.from) : '',
-    to: miss.code === 'tooLong' ? secondsInWords(reader, miss.to) : '',
+    to: miss.code === 'tooLong' ? secondsInWords(reader, miss.to, true) : '',
     beeps: 'beeps' in miss ? (miss.beeps ?? 0) : 0,
     counted: 'beeps' in miss && miss.beeps ? 'yes' : 'no',
     did: miss.code === 'count' ? say(reader, 'times', { n: miss.did }) : '',

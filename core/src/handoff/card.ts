@@ -270,7 +270,7 @@ function overleaf(reader: Reader, s: Saber, paper: CardPaper, title: string, siz
     at += 14 * big
     const said = [
       m.chooses ? say(reader, 'card.chooses', { what: m.chooses, turning: whether(m.by === 'turning') }) : '',
-      out ? say(reader, 'card.ends', { seconds: secondsInWords(reader, out.s), mode: modeName(s, out.to) }) : '',
+      out ? say(reader, 'card.ends', { seconds: secondsInWords(reader, out.s, true), mode: modeName(s, out.to) }) : '',
     ].filter(Boolean)
     for (const line of wrapped(said.join('. '), size, 400, w)) {
       text(left(), at + 6, line, size, 400, QUIET)

@@ -15,8 +15,8 @@ const messages: Readonly<Record<SayingCode, string>> = {
     charge {Laden} card {An die Speicherkarte kommen} port {An den Anschluss kommen} other {Zeigen, was darin ist}}`,
   state: `{state, select, asleep {schlafend} off {aus} lit {leuchtend} menu {Menü} muted {stumm} combat {Kampf} other {}}`,
 
-  seconds: `{form, select, half {eine halbe Sekunde}
-    whole {{n, plural, =1 {eine Sekunde} =2 {zwei Sekunden} =3 {drei Sekunden} =4 {vier Sekunden} =5 {fünf Sekunden} =6 {sechs Sekunden} =7 {sieben Sekunden} =8 {acht Sekunden} =9 {neun Sekunden} =10 {zehn Sekunden} other {# Sekunden}}}
+  seconds: `{form, select, half {{after, select, yes {einer halben Sekunde} other {eine halbe Sekunde}}}
+    whole {{n, plural, =1 {{after, select, yes {einer Sekunde} other {eine Sekunde}}} =2 {zwei Sekunden} =3 {drei Sekunden} =4 {vier Sekunden} =5 {fünf Sekunden} =6 {sechs Sekunden} =7 {sieben Sekunden} =8 {acht Sekunden} =9 {neun Sekunden} =10 {zehn Sekunden} other {# Sekunden}}}
     other {{text} Sekunden}}`,
   times:
     '{n, plural, =1 {einmal} =2 {zweimal} =3 {dreimal} =4 {viermal} =5 {fünfmal} =6 {sechsmal} =7 {siebenmal} =8 {achtmal} =9 {neunmal} other {einmal}}',
@@ -40,14 +40,14 @@ const messages: Readonly<Record<SayingCode, string>> = {
     input {Das war: {input}.}
     count {Das war {did}; gebraucht wird {wants}.}
     tooShort {{counted, select, yes {Zu früh: warte {beeps, plural, one {auf den Ton} other {auf # Töne}}, das dauert {from}.} other {Zu früh losgelassen, nach {held}: halte {from} lang.}}}
-    tooLong {{counted, select, yes {Zu spät: lass nach {beeps, plural, one {dem Ton} other {# Tönen}} los.} other {Zu lang gehalten, {held}: lass vor {to} los.}}}
+    tooLong {{counted, select, yes {Zu spät: lass nach {beeps, plural, one {dem Ton} other {# Tönen}} los.} other {Zu lang gehalten, {held} lang: lass spätestens nach {to} los.}}}
     gesture {So nicht.}
     other {Das war etwas anderes: {what}.}}`,
   'gesture.holdFor': ` {known, select,
       no {(wie lange, ist nicht festgehalten)}
       beeps {und lass nach dem {beeps}. Ton los}
       held {so lange du willst}
-      other {{about, select, yes {etwa } other {}}{seconds} lang}}{bounded, select, yes {, und lass vor {most} los} other {}}{lasts, select, yes {, und halte weiter} other {}}`,
+      other {{about, select, yes {etwa } other {}}{seconds} lang}}{bounded, select, yes {, und lass spätestens nach {most} los} other {}}{lasts, select, yes {, und halte weiter} other {}}`,
   gesture: `{gesture, select,
     tap {drück {input} {times}}
     hold {halte {input}{holdFor}}
@@ -69,10 +69,10 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'step.screwOn': 'Schraub {section_acc} auf',
   'step.pullOff': 'Zieh {section_acc} ab',
   'step.pushOn': 'Schieb {section_acc} auf',
-  goal: `{goal, select, powerOn {Einschalten} powerOff {Vom Strom trennen} charge {Laden} cell {Zelle tauschen} card {An die Karte kommen} port {Erreichen: {name}}
-    bladeIn {{several, select, yes {Einsetzen: {name}} other {Klinge einsetzen}}} bladeOut {{several, select, yes {Herausnehmen: {name}} other {Klinge herausnehmen}}}
-    plugIn {{several, select, yes {Einsetzen: {name}} other {Stopfen einsetzen}}} plugOut {{several, select, yes {Herausnehmen: {name}} other {Stopfen herausnehmen}}}
-    show {Zeigen: {name}} reset {Wecken, wenn es hängt} open {Griff öffnen} close {Griff schließen} other {Ganz zerlegen}}`,
+  goal: `{goal, select, powerOn {Einschalten} powerOff {Vom Strom trennen} charge {Laden} cell {Zelle tauschen} card {Speicherkarte entnehmen} port {An den Anschluss kommen: {name}}
+    bladeIn {{several, select, yes {Klinge einsetzen: {name}} other {Klinge einsetzen}}} bladeOut {{several, select, yes {Klinge herausnehmen: {name}} other {Klinge herausnehmen}}}
+    plugIn {{several, select, yes {Stopfen einsetzen: {name}} other {Stopfen einsetzen}}} plugOut {{several, select, yes {Stopfen herausnehmen: {name}} other {Stopfen herausnehmen}}}
+    show {Zeigen: {name}} reset {Wenn es hängt} open {Griff öffnen} close {Griff schließen} other {Ganz zerlegen}}`,
   'step.aligned':
     '{text}{told, select, yes {: {landmark}} other {}}{turned, select, yes {, {angle}° vom Schalter aus} other {}}',
   'step.byItself':
@@ -87,7 +87,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
       inTurned {Solange {named, select, yes {{name_nom}} other {der Schlüssel}} steckt, gedreht oder nicht} outTurned {Solange {named, select, yes {{name_nom}} other {der Schlüssel}} nicht steckt oder gedreht ist}
       other {Solange {named, select, yes {{name_nom}} other {der Schlüssel}} trennt}}, hat die Platine keinen Strom: nichts leuchtet, nichts weckt sie, und die Zelle behält ihre Ladung.}
     cellOut {Nur ohne Zelle ist der Strom wirklich weg. Schlafend zieht sie noch ein wenig; bevor es Wochen liegt, nimm die Zelle heraus.}
-    deepSleep {Es schläft von selbst ein und zieht dann sehr wenig.{cellOut, select, yes { Bevor es Monate liegt, nimm die Zelle heraus.} other { Bevor es Monate liegt, lade es halb voll.}}}
+    deepSleep {{timed, select, yes {Es schläft von selbst ein und zieht dann sehr wenig.} other {Schlafend zieht es sehr wenig.}}{cellOut, select, yes { Bevor es Monate liegt, nimm die Zelle heraus.} other { Bevor es Monate liegt, lade es halb voll.}}}
     other {Hier trennt nichts den Strom; schlafend zieht es noch ein wenig.{cellOut, select, yes { Bevor es Wochen liegt, nimm die Zelle heraus.} other { Lade es alle paar Wochen.}}}}`,
   'joint.closed': '{joint}: bleibt zu, niemand öffnet das.',
   'step.leftHand':
@@ -109,7 +109,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'step.partOut':
     '{how, select, lift {Heb {name_acc} ab} liftOut {Heb {name_acc} heraus} slideOff {Zieh {name_acc} ab} unscrew {Schraub {name_acc} ab} slide {Zieh {name_acc} heraus} other {Nimm {name_acc} heraus}}',
   'step.partIn': '{how, select, unscrew {Schraub {name_acc} wieder ein} other {Setz {name_acc} wieder ein}}',
-  'step.chargeIn': 'Lade sie mit {charger_dat}',
+  'step.chargeIn': 'Leg die Zelle in {charger_acc}',
   'step.unplug': 'Zieh das Ladekabel ab',
   'step.softSurface': 'Arbeite über etwas Weichem.',
   'step.noWireInThread': 'Kein Draht ins Gewinde.',
@@ -120,10 +120,10 @@ const messages: Readonly<Record<SayingCode, string>> = {
     inAndTurn {Steck {key_acc} ein und dreh} other {Dreh {key_acc} zurück und zieh heraus}}{to, select, off {, bis alles dunkel ist} other {}}`,
   'step.slide':
     '{to, select, on {Schalte} other {Schalte}} {named, select, yes {{switch_acc}} other {den Trennschalter}} {to, select, on {ein} other {aus}}',
-  'step.loosenBlade': 'Löse {screw_acc}; dreh sie nicht ganz heraus',
+  'step.loosenBlade': 'Löse {screw_acc}; dreh {screw_them} nicht ganz heraus',
   'step.bladeIn': `{how, select,
     clockwise {Schieb {what, select, plug {den Stopfen} other {die Klinge}}{several, select, yes { ({socket})} other {}} bis zum Anschlag hinein und dreh {what, select, plug {ihn} other {sie}} dabei im Uhrzeigersinn}
-    pushAndHold {Schieb {what, select, plug {den Stopfen} other {die Klinge}}{several, select, yes { ({socket})} other {}} bis zum Anschlag hinein und drück weiter}
+    pushAndHold {Schieb {what, select, plug {den Stopfen} other {die Klinge}}{several, select, yes { ({socket})} other {}} bis zum Anschlag hinein und halt {what, select, plug {ihn} other {sie}} dort}
     other {Schieb {what, select, plug {den Stopfen} other {die Klinge}}{several, select, yes { ({socket})} other {}} gerade bis zum Anschlag hinein; dreh {what, select, plug {ihn} other {sie}} nie}}`,
   'step.bladeOut':
     '{how, select, clockwise {Zieh {what, select, plug {den Stopfen} other {die Klinge}}{several, select, yes { ({socket})} other {}} heraus und dreh {what, select, plug {ihn} other {sie}} dabei im Uhrzeigersinn} other {Zieh {what, select, plug {den Stopfen} other {die Klinge}}{several, select, yes { ({socket})} other {}} gerade heraus}}',
@@ -131,11 +131,12 @@ const messages: Readonly<Record<SayingCode, string>> = {
     loosen {Löse {n, plural, =2 {beide} other {alle #}} {purpose, select, bladeRetention {Klingenschrauben} other {Schrauben}}{told, select, yes { mit dem {tool}} other {}}; lass sie drin}
     remove {Dreh {n, plural, =2 {beide} other {alle #}} {purpose, select, bladeRetention {Klingenschrauben} other {Schrauben}} heraus{told, select, yes {, mit dem {tool}} other {}}}
     keep {Dreh {n, plural, =2 {beide} other {alle #}} {purpose, select, bladeRetention {Klingenschrauben} other {Schrauben}} wieder ein, damit sie nicht verloren gehen}
-    other {Zieh {n, plural, =2 {beide} other {alle #}} {purpose, select, bladeRetention {Klingenschrauben} other {Schrauben}} an, bis sie halten; nicht mehr}}`,
-  'step.tightenBlade': 'Zieh {screw_acc} an, bis sie hält; nicht mehr',
-  'step.pullCheck': 'Zieh {what, select, plug {am Stopfen: er} other {an der Klinge: sie}} darf sich nicht rühren',
+    other {Zieh {n, plural, =2 {beide} other {alle #}} {purpose, select, bladeRetention {Klingenschrauben} other {Schrauben}} an, bis sie fest sitzen; nicht überdrehen}}`,
+  'step.tightenBlade': 'Zieh {screw_acc} an, bis {screw_it} fest sitzt; nicht überdrehen',
+  'step.pullCheck':
+    'Zieh kräftig {what, select, plug {am Stopfen: er} other {an der Klinge: sie}} darf sich nicht bewegen',
   'step.pullCheck.caution': 'Nie schwingen, bevor das geprüft ist.',
-  'step.keepScrew': 'Dreh {screw_acc} wieder ein, damit sie nicht verloren geht',
+  'step.keepScrew': 'Dreh {screw_acc} wieder ein, damit {screw_it} nicht verloren geht',
   poles:
     '{plus, select, emitter {Plus zum Emitter} pommel {Plus zum Knauf} other {}}{plus, select, unsaid {} other {{first, select, unsaid {} other {, }}}}{first, select, plus {Plus zuerst hinein} minus {Minus zuerst hinein} other {}}',
   'poles.recorded': 'So ist es verzeichnet: {poles}.',
@@ -170,26 +171,26 @@ const messages: Readonly<Record<SayingCode, string>> = {
 
   'action.seen': `{action, select,
     powerOn {es hat Strom} powerOff {der Strom ist weg} wake {es wacht auf} sleep {es schläft ein}
-    ignite {{blade, select, no {es leuchtet auf} other {die Klinge fährt aus}}} retract {{blade, select, no {es wird dunkel} other {die Klinge fährt ein, und es ist dunkel}}}
+    ignite {{blade, select, no {es leuchtet auf} other {die Klinge fährt aus}}} retract {{blade, select, no {es wird dunkel} other {die Klinge fährt ein}}}
     nextPreset {das nächste Preset kommt} previousPreset {das Preset davor kommt}
     lock {es verkeilt sich, als hätten sich zwei Klingen gefangen} drag {die Spitze schleift und glüht}
-    melt {die Spitze schmilzt sich hindurch} deflect {es sprüht Funken, als hätte es einen Schuss gefangen} surge {eine Überladung läuft die Klinge entlang}
+    melt {die Spitze brennt sich durch} deflect {es sprüht Funken, als hätte es einen Schuss abgefangen} surge {eine Überladung läuft die Klinge entlang}
     quote {es sagt einen Spruch} track {Musik läuft} trackStop {die Musik hält an} colour {die Farbe wechselt}
     volumeUp {es wird eine Stufe lauter} volumeDown {es wird eine Stufe leiser} mute {es ist stumm} unmute {der Ton ist wieder da}
     menuOpen {das Menü geht auf} menuClose {das Menü geht zu} combatOn {der Kampfmodus ist an} combatOff {der Kampfmodus ist aus}
-    battery {es zeigt, wie voll die Zelle ist} choose {es geht eins weiter} chooseBack {es geht eins zurück}
-    keep {es behält das} discard {es lässt alles, wie es war} other {es geschieht etwas anderes}}`,
+    battery {es zeigt, wie voll die Zelle ist} choose {der nächste Eintrag kommt} chooseBack {der Eintrag davor kommt}
+    keep {die Auswahl ist gespeichert} discard {alles bleibt, wie es war} other {es geschieht etwas anderes}}`,
   'caution.spoken': `{caution, select,
     cell {Lithium-Zellen können brennen{told, select, yes {: {polarity}} other {}}. Nimm eine derselben Größe, keine mit beschädigter Hülle, und lade sie nie unbeaufsichtigt.}
     flash {{named, select, yes {{presets} flackert} other {Manche Effekte blitzen}} so schnell, dass es bei lichtempfindlicher Epilepsie Anfälle auslösen kann: warne, wer dabei ist.}
-    blade {Bevor du schwingst: die Klinge gesichert, Platz ringsum, und niemand blickt ins nackte Licht.}
+    blade {Bevor du schwingst: sichere die Klinge, schaff Platz, und schau nicht ins nackte Licht.}
     sharp {Acht auf die Spitzen am Griff: sie können verletzen und bleiben an Kleidung hängen.}
-    other {Über etwas Weichem, eine Hand unter dem Chassis, kein Daumen auf dem Lautsprecher, kein Draht im Gewinde.}}`,
+    other {Arbeite über etwas Weichem. Eine Hand unter das Chassis, den Daumen weg vom Lautsprecher, und keinen Draht ins Gewinde.}}`,
   'topic.welcome.what': 'wessen Schwert das ist',
   'topic.welcome': `{named, select, yes {Hallo {to}. } other {}}{of, plural, =1 {Das ist {saber}} other {Das ist {saber}, {nth, plural, =1 {das erste} =2 {das zweite} =3 {das dritte} =4 {das vierte} =5 {das fünfte} =6 {das sechste} other {Nummer #}} von {of, plural, =2 {zwei} =3 {drei} =4 {vier} =5 {fünf} =6 {sechs} other {#}}}}{gift, select, yes {{given, select, yes {; {giver} hat es für dich machen lassen} other {; es wurde für dich gemacht}}} other {{named, select, yes {, und es gehört dir} other {}}}}.`,
   'topic.farewell.what': 'Abschied',
   'topic.farewell':
-    '{more, select, yes {Das war {saber}; das nächste folgt.} other {Das ist {saber}. {named, select, yes {Danke, {to}. } other {}}Wenn dir etwas rätselhaft ist, schreib uns; alles steht auch im Begleitheft.}}',
+    '{more, select, yes {Das war {saber}; das nächste folgt.} other {Das war {saber}. {named, select, yes {Danke, {to}. } other {}}Wenn du Fragen hast, schreib uns; alles steht auch im Begleitheft.}}',
   'topic.differs.what': 'was anders ist als beim letzten',
   'topic.differs': 'Dein letztes kennst du. Das ist hier anders: {what}.',
   'topic.heft.what': 'wie es in der Hand liegt',
@@ -213,10 +214,10 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'topic.never.what': '{screw}: nicht anfassen',
   'topic.never': `Lass {screw_acc} in Ruhe: {dummy, select, yes {das ist nur Zierde und verklebt} other {ohne sie hält {purpose, select, bladeRetention {die Klinge} joint {die Verbindung} chassis {das Chassis} cover {die Abdeckung} sleeve {die Hülse} switch {der Schalter} decoration {die Zierde} other {das Ganze}} nicht}}.{noted, select, yes { {note}.} other {}}`,
   'topic.task': `{task, select,
-    powerOn {Zuerst bekommt es Strom.} powerOff {Dann wird der Strom getrennt.} bladeIn {Jetzt kommt die Klinge hinein.} bladeOut {Die Klinge kommt wieder heraus.}
-    open {Jetzt wird es geöffnet.} cellIn {So kommt eine Zelle hinein.} cellOut {So kommt die Zelle heraus.} close {Und wieder zu.}
-    charge {So wird es geladen.} card {So kommst du an die Karte.} port {So kommst du an den Anschluss.} other {Und so zeigt sich, was darin ist.}} {steps}{why, select, yes {{task, select, powerOn { Ohne ihn wacht nichts auf.} powerOff { So leert nichts die Zelle, während es liegt.} bladeIn { Was sie hält, hält sie davon ab, davonzufliegen.} bladeOut { Ohne sie reist das Schwert sicher.}
-    open { Nur, wenn es dunkel ist.} cellIn { Falsch herum kann sie auf Dauer Schaden nehmen.} close { Geschlossen verrutscht innen nichts.} charge { Halb voll liegt sie am liebsten.} card { Ihre Klänge und Einstellungen sind auf dieser Karte.} other {}}} other {}}`,
+    powerOn {Schalte zuerst den Strom ein.} powerOff {Dann trenn den Strom.} bladeIn {Jetzt setz die Klinge ein.} bladeOut {Nimm die Klinge wieder heraus.}
+    open {Jetzt öffnen wir es.} cellIn {So kommt eine Zelle hinein.} cellOut {So kommt die Zelle heraus.} close {Und jetzt wieder schließen.}
+    charge {So lädst du es.} card {So kommst du an die Karte.} port {So kommst du an den Anschluss.} other {Und das liegt darunter.}} {steps}{why, select, yes {{task, select, powerOn { Ohne Strom tut sich nichts.} powerOff { So leert nichts die Zelle, während es liegt.} bladeIn { Die Schrauben sorgen dafür, dass sie nicht wegfliegt.} bladeOut { Ohne sie reist das Schwert sicher.}
+    open { Nur, wenn es dunkel ist.} cellIn { Falsch herum kann sie auf Dauer Schaden nehmen.} close { Geschlossen verrutscht innen nichts.} charge { Am besten halb voll lagern.} card { Alle Klänge und Einstellungen sind auf dieser Karte.} other {}}} other {}}`,
   'topic.assemble.what': 'zusammengesetzt: {what}',
   'topic.assemble': '{first, select, yes {So kommt es zusammen, Stück für Stück. } other {}}{steps}',
   'topic.control': `{same, select, yes {} other {{state, select, lit {Bei leuchtender Klinge: } off {Bei dunkler Klinge: } asleep {Wenn es schläft: } menu {Im Menü „{mode}“: } muted {Wenn es stumm ist: } other {Im Kampfmodus: }}}}{gesture} – {what}.{limited, select, yes { Nur in {only}.} other {}}`,
@@ -225,14 +226,14 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'topic.firstAgain': `Zurück zum ersten Preset: {gesture}{times, plural, =1 {} =2 {, und noch einmal} other {, #-mal nacheinander}}.`,
   'topic.again': 'Und wieder dunkel: {gesture}.',
   'topic.likeFirst.what': `wie bei {saber}`,
-  'topic.likeFirst': `{about, select, controls {Bedient wird es wie {saber}: was du dort gesehen hast, kann es auch.} other {Was ich bei {saber} gesagt habe, gilt auch hier: achte genauso auf Zelle, Licht und Klinge.}}`,
+  'topic.likeFirst': `{about, select, controls {Bedient wird es genau wie {saber}.} other {Was ich bei {saber} gesagt habe, gilt auch hier: pass genauso auf Zelle, Licht und Klinge auf.}}`,
   'topic.off.what': 'wie man es ausschaltet',
   'topic.off': '(Noch schaltet es nichts aus.)',
   'topic.preset.what': 'Preset {preset}',
-  'topic.preset': `{look, select, battery {{preset} zeigt auf der Klinge, wie voll die Zelle ist} party {{preset} läuft durch viele Farben} varies {{preset} wechselt rund um {hue}} other {{preset} ist {hue}}}{reasoned, select, yes {: {why}} other {}}.{asked, select, you { Das hast du dir gewünscht.} no {} other { Das hat sich {asker} gewünscht.}}{needs, select, yes { Ganz sieht man es erst mit {blade}; hier siehst du einen Teil davon.} other {}}{unsure, select, yes { Hier sind wir nicht sicher: probier es und sag es uns.} other {}}`,
-  'topic.presets.asked': `{you, select, yes {Du hast dir {presets} gewünscht.} other {{who} hat sich {presets} gewünscht.}}`,
+  'topic.preset': `{look, select, battery {{preset} zeigt auf der Klinge, wie voll die Zelle ist} party {{preset} läuft durch viele Farben} varies {{preset} wechselt rund um {hue}} other {{preset} ist {hue}}}{reasoned, select, yes {: {why}} other {}}.{asked, select, you { Das hast du dir gewünscht.} no {} other { Das war die Idee von {asker}.}}{needs, select, yes { Ganz sieht man es erst mit {blade}; hier siehst du einen Teil davon.} other {}}{unsure, select, yes { Hier sind wir nicht sicher: probier es und sag es uns.} other {}}`,
+  'topic.presets.asked': `{you, select, yes {Du hast dir {presets} gewünscht.} other {{presets} war die Idee von {who}.}}`,
   'topic.presets':
-    '{n, plural, =2 {Zwei} =3 {Drei} =4 {Vier} =5 {Fünf} =6 {Sechs} other {#}} sind {hue}: {presets}.{told, select, yes { {deep} ist das tiefe, {pale} das helle.} other { Sie liegen nah beieinander.}}',
+    '{n, plural, =2 {Zwei} =3 {Drei} =4 {Vier} =5 {Fünf} =6 {Sechs} other {#}} sind {hue}: {presets}.{told, select, yes { {deep} ist der dunklere Ton, {pale} der hellere.} other { Sie liegen nah beieinander.}}',
   hue: `{pale, select, yes {blass} other {}}{hue, select, pink {rosa} red {rot} orange {orange} yellow {gelb} green {grün} teal {türkis} skyBlue {himmelblau} blue {blau} violet {violett} magenta {magenta} dark {dunkel} other {weiß}}`,
   'topic.demoBlade.what': '{blade} gehört der Werkbank, nicht in das Paket',
   'topic.demoBlade':
@@ -241,11 +242,11 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'topic.bladeToBuy': `Die Klinge{several, select, yes { für {socket_acc}} other {}} liegt nicht im Paket.{sized, select, yes { Such eine: {size}.} other {}}`,
   bladeSize: `{measured, select, yes {{diameter} dick} other {}}{measured, select, yes {{long, select, yes {, } other {}}} other {}}{long, select, yes {{length} lang} other {}}`,
   'topic.caution.what': 'Hinweis: {title}',
-  'topic.volume.what': 'Lautstärke ab Werk und höchste',
+  'topic.volume.what': 'Lautstärke bei Auslieferung und höchste',
   'topic.volume':
-    '{set, select, yes {Es geht mit Lautstärke {volume} hinaus.{known, select, yes { Nicht höher als {highest}: darüber leidet der Lautsprecher.} other {}}} other {Nicht höher als Lautstärke {highest}: darüber leidet der Lautsprecher.}}',
+    '{set, select, yes {Es wird mit Lautstärke {volume} ausgeliefert.{known, select, yes { Nicht höher als {highest}: darüber leidet der Lautsprecher.} other {}}} other {Nicht höher als Lautstärke {highest}: darüber leidet der Lautsprecher.}}',
   'topic.request.what': '{own, select, yes {unsere Idee} other {dein Wunsch}}: {text}',
-  'topic.request': `{own, select, yes {Eine Idee von uns: {text}.} other {{gift, select, yes {{giver} hat sich gewünscht: {text}.} other {Du hast dir gewünscht: {text}.}}}} {status, select, met {{answered, select, yes {{answer}.} other {Das ist drin.}}} open {Das ist noch offen{answered, select, yes {: {answer}} other {}}.} changed {Das ist anders geworden{answered, select, yes {: {answer}} other {}}.} other {Das haben wir nicht gemacht{answered, select, yes {: {answer}} other {}}.}}{told, select, yes { {gift, select, yes {Das haben wir am {on} gesagt.} other {Das haben wir dir am {on} gesagt.}}} other {}}`,
+  'topic.request': `{own, select, yes {Eine Idee von uns: {text}.} other {{gift, select, yes {{giver} hat sich gewünscht: {text}.} other {Du hast dir gewünscht: {text}.}}}} {status, select, met {{answered, select, yes {{answer}.} other {Und hier ist es.}}} open {Das ist noch offen{answered, select, yes {: {answer}} other {}}.} changed {Das ist anders geworden{answered, select, yes {: {answer}} other {}}.} other {Darauf haben wir verzichtet{answered, select, yes {: {answer}} other {}}.}}{told, select, yes { {gift, select, yes {Das haben wir am {on} gesagt.} other {Das haben wir dir am {on} gesagt.}}} other {}}`,
   'topic.arrival.what':
     '{what}: {fate, select, leftOver {übrig} returned {zurück} altered {geändert} used {verbaut} other {offen}}',
   'topic.arrival': `{gift, select, yes {{giver} hat das geschickt} other {Das hast du geschickt}}: {what}. {fate, select, leftOver {Es ist übrig{gift, select, yes {} other { und gehört dir}}} returned {Es kommt {gift, select, yes {} other {zu dir }}zurück} altered {Es wurde geändert} used {Es ist verbaut} other {Darüber ist noch nichts entschieden}}{noted, select, yes {: {note}} other {}}.{placed, select, yes { Jetzt ist es hier: {now}.} other {}}`,
@@ -256,7 +257,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'topic.toDo.what': `{who, select, client {bleibt für dich} other {versprochen und noch offen}}: {text}`,
   'topic.toDo': `{who, select, client {Eins bleibt für dich zu tun: {text}.} other {Eins sind wir dir noch schuldig: {text}{dated, select, yes {, bis {due}} other {}}.}}`,
   'topic.item.what': 'gehört dazu: {what}',
-  'topic.item': `{role, select, accessory {{from, select, shop {Dazu kommt {what}} client {Das hast du schon: {what}} notSupplied {Das musst du selbst besorgen: {what}} other {Das siehst du nur hier: {what}}}} spare {Als Ersatz liegt bei: {what}} other {{from, select, bench {Das siehst du nur hier, es bleibt bei uns: {what}} client {Zum Tauschen hast du schon: {what}} notSupplied {Zum Tauschen gibt es auch: {what}} other {Zum Tauschen liegt bei: {what}}}}}{named, select, yes {{role, select, alternative {, statt {of}} other {, für {of}}}} other {}}.{asked, select, yes { Frag nach: {ask}.} other {}}{placed, select, yes { Du findest es hier: {place}.} other {}}{noted, select, yes { {note}.} other {}}`,
+  'topic.item': `{role, select, accessory {{from, select, shop {Dazu kommt {what}} client {Das hast du schon: {what}} notSupplied {Das musst du selbst besorgen: {what}} other {Das siehst du nur hier: {what}}}} spare {Als Ersatz liegt bei: {what}} other {{from, select, bench {Das siehst du nur hier, es bleibt bei uns: {what}} client {Du hast auch schon {what}} notSupplied {Es gibt auch {what}} other {Dabei liegt auch {what}}}}}{named, select, yes {{role, select, alternative {, zum Tauschen mit {of_dat}} other {, für {of_acc}}}} other {}}.{asked, select, yes { Frag nach: {ask}.} other {}}{placed, select, yes { Du findest es hier: {place}.} other {}}{noted, select, yes { {note}.} other {}}`,
   'topic.items': `Dazu kommen {items}.`,
   'topic.notFor.what': 'nicht gemacht für {what}',
   'topic.notFor': 'Dafür ist es nicht gemacht: {what}. Der Grund: {why}.',
@@ -291,7 +292,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'topic.sleeps.what': 'wann es einschläft',
   'topic.sleeps': 'Liegt es still, schläft es nach {after} von selbst ein.',
   'topic.note.what': 'gut zu wissen: {of}',
-  'topic.note': `Zu {of_dat}: {note}.`,
+  'topic.note': `{of_zu}: {note}.`,
   duration: `{form, select, seconds {{n, plural, =1 {einer Sekunde} other {{text} Sekunden}}} minutes {{n, plural, =1 {einer Minute} other {{text} Minuten}}} other {{n, plural, =1 {einer Stunde} other {{text} Stunden}}}}`,
   ownWords: '{foreign, select, yes {„{text}“} other {{text}}}',
 
@@ -315,7 +316,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'test.errand': '{goal}, hin und zurück',
   'test.errand.expect': 'jeder der {n} Handgriffe wie beschrieben; danach zu, fest und dunkel',
   'test.control.expect': 'geht beim ersten Mal',
-  'test.volume': 'Lautstärke ab Werk',
+  'test.volume': 'Lautstärke bei Auslieferung',
   'test.display': '{display} gerade hinter dem Fenster',
   'test.display.expect': 'ganzes Bild zu sehen',
   'test.repair': 'Nach der Reparatur: {fix}',
@@ -740,10 +741,19 @@ function partedOrWhole(name: string): { stems: string[]; word: string } {
   return declined ? { stems: words.map((w) => w.replace(/(?:er|es|en|em|e)$/, '')), word } : { stems: [], word: name }
 }
 
+/** What stands for a thing that was named: he, she, it, they, as the subject and as the object. */
+const PRONOUNS = {
+  ...{ m: { it: 'er', them: 'ihn' }, f: { it: 'sie', them: 'sie' }, n: { it: 'es', them: 'es' } },
+  many: { it: 'sie', them: 'sie' },
+} as const
+
 function cases(noun: Noun): Cases {
   // A name whose gender nobody has said stands as it is.
   if ('name' in noun && !noun.gender && !noun.several)
-    return { bare: noun.name, nom: noun.name, acc: noun.name, dat: noun.name }
+    return {
+      ...{ bare: noun.name, nom: noun.name, acc: noun.name, dat: noun.name, zu: `zu ${noun.name}` },
+      ...PRONOUNS.f,
+    }
   const [name, gender] = 'name' in noun ? ([noun.name, noun.gender ?? 'f'] as const) : NOUNS[noun.kind]
   const many = 'name' in noun && noun.several === true
   const { stems, word } =
@@ -753,11 +763,14 @@ function cases(noun: Noun): Cases {
     [article, ...stems.map((x) => `${x}${ending}`), form].filter(Boolean).join(' ')
   const masculine = gender === 'm' && !many
   const strong = masculine ? 'er' : gender === 'n' && !many ? 'es' : 'e'
+  const dative = of(dat, 'en', many && !/[ns]$/.test(word) ? `${word}n` : weak(word, true))
   return {
     bare: 'name' in noun ? noun.name : [...stems.map((x) => `${x}${strong}`), word].join(' '),
     nom: of(nom, many ? 'en' : 'e', word),
     acc: of(acc, masculine || many ? 'en' : 'e', weak(word, masculine)),
-    dat: of(dat, 'en', many && !/[ns]$/.test(word) ? `${word}n` : weak(word, true)),
+    dat: dative,
+    zu: `zu ${dative}`.replace(/^zu dem /, 'zum ').replace(/^zu der /, 'zur '),
+    ...PRONOUNS[many ? 'many' : gender],
   }
 }
 

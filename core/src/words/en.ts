@@ -13,7 +13,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   task: `{task, select,
     powerOn {Switch it on} powerOff {Cut the power} bladeIn {Put the blade in} bladeOut {Take the blade out}
     open {Open the hilt} cellIn {Put the cell in} cellOut {Take the cell out} close {Close the hilt}
-    charge {Charge it} card {Reach the memory card} port {Reach the port} other {Show what is inside}}`,
+    charge {Charge it} card {Get to the memory card} port {Get to the port} other {Show what is inside}}`,
   state: `{state, select, asleep {asleep} off {off} lit {lit} menu {menu} muted {muted} combat {combat} other {}}`,
 
   seconds: `{form, select, half {half a second}
@@ -26,13 +26,13 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'play.dead':
     'Dead: {cut, select, yes {the power is cut} other {{named, select, yes {the {out} is out} other {there is no cell in it}}}}.',
   'play.did': '{what}{lasts, select, yes {, for as long as it is held} other {}}',
-  'play.ended': '{what}: over',
+  'play.ended': '{what}: released',
   'play.waits': 'waits {ms} ms: pressing {times} is another thing',
   'play.beep': 'beep {n}',
   'play.went': 'by itself: {to}',
-  'play.nothing': '{made} {times}: nothing here',
+  'play.nothing': '{made} {times}: nothing is set for that here',
   'play.chose': 'stands at {n}',
-  'practice.ask': `{state, select, lit {With the blade lit} off {With the blade off} asleep {While it sleeps} menu {In the {mode}} other {In {mode}}}, make it do this: {what}.`,
+  'practice.ask': `{state, select, lit {With the blade lit} off {With the blade off} asleep {While it sleeps} menu {In the {mode}} other {In {mode}}}, try this: {what}.`,
   'practice.hint': 'Like this: {gesture}.',
   'practice.right': 'That was it.',
   'practice.miss': `{code, select,
@@ -70,10 +70,10 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'step.screwOn': 'Screw on {section_nom}',
   'step.pullOff': 'Pull off {section_nom}',
   'step.pushOn': 'Push on {section_nom}',
-  goal: `{goal, select, powerOn {Switch it on} powerOff {Cut the power} charge {Charge it} cell {Swap the cell} card {Reach the card} port {Reach {name}}
-    bladeIn {{several, select, yes {Put in: {name}} other {Put the blade in}}} bladeOut {{several, select, yes {Take out: {name}} other {Take the blade out}}}
-    plugIn {{several, select, yes {Put in: {name}} other {Put the plug in}}} plugOut {{several, select, yes {Take out: {name}} other {Take the plug out}}}
-    show {Show: {name}} reset {Wake it when it freezes} open {Open the hilt} close {Close the hilt} other {Take it all apart}}`,
+  goal: `{goal, select, powerOn {Switch it on} powerOff {Cut the power} charge {Charge it} cell {Swap the cell} card {Get to the memory card} port {Get to {name}}
+    bladeIn {{several, select, yes {Put the blade in: {name}} other {Put the blade in}}} bladeOut {{several, select, yes {Take the blade out: {name}} other {Take the blade out}}}
+    plugIn {{several, select, yes {Put the plug in: {name}} other {Put the plug in}}} plugOut {{several, select, yes {Take the plug out: {name}} other {Take the plug out}}}
+    show {Show: {name}} reset {If it freezes} open {Open the hilt} close {Close the hilt} other {Take it all apart}}`,
   'step.aligned':
     '{text}{told, select, yes {: {landmark}} other {}}{turned, select, yes {, at {angle}° from the switch} other {}}',
   'step.byItself':
@@ -109,7 +109,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'step.partOut':
     '{how, select, lift {Lift off {name_nom}} liftOut {Lift out {name_nom}} slideOff {Slide {name_nom} off} unscrew {Unscrew {name_nom}} slide {Slide out {name_nom}} other {Take out {name_nom}}}',
   'step.partIn': '{how, select, unscrew {Screw {name_nom} back in} other {Put {name_nom} back}}',
-  'step.chargeIn': 'Charge it in {charger_nom}',
+  'step.chargeIn': 'Put the cell in {charger_nom}',
   'step.unplug': 'Unplug the charger',
   'step.softSurface': 'Work over a soft surface.',
   'step.noWireInThread': 'No wire in the thread.',
@@ -122,19 +122,19 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'step.loosenBlade': 'Loosen {screw_nom}; do not take it out',
   'step.bladeIn': `{how, select,
     clockwise {Turn the {what, select, plug {plug} other {blade}}{several, select, yes { of the {socket}} other {}} clockwise while pushing it in to the stop}
-    pushAndHold {Push the {what, select, plug {plug} other {blade}}{several, select, yes { of the {socket}} other {}} in to the stop and keep pressing}
+    pushAndHold {Push the {what, select, plug {plug} other {blade}}{several, select, yes { of the {socket}} other {}} in until it stops, and hold it there}
     other {Push the {what, select, plug {plug} other {blade}}{several, select, yes { of the {socket}} other {}} straight in to the stop; never twist it}}`,
   'step.bladeOut':
     '{how, select, clockwise {Turn the {what, select, plug {plug} other {blade}}{several, select, yes { of the {socket}} other {}} clockwise while pulling it out} other {Pull the {what, select, plug {plug} other {blade}}{several, select, yes { of the {socket}} other {}} straight out}}',
   'step.screws': `{act, select,
     loosen {Back {n, plural, =2 {both} other {all #}} {purpose, select, bladeRetention {blade screws} other {screws}} out{told, select, yes { with the {tool}} other {}}; leave them in}
     remove {Take {n, plural, =2 {both} other {all #}} {purpose, select, bladeRetention {blade screws} other {screws}} out{told, select, yes { with the {tool}} other {}}}
-    keep {Turn {n, plural, =2 {both} other {all #}} {purpose, select, bladeRetention {blade screws} other {screws}} back in so that they are not lost}
-    other {Tighten {n, plural, =2 {both} other {all #}} {purpose, select, bladeRetention {blade screws} other {screws}} until they hold; no more}}`,
-  'step.tightenBlade': 'Tighten {screw_nom} until it holds; no more',
-  'step.pullCheck': 'Pull at the {what, select, plug {plug} other {blade}}: it must not move',
+    keep {Screw {n, plural, =2 {both} other {all #}} {purpose, select, bladeRetention {blade screws} other {screws}} back in so that they do not get lost}
+    other {Tighten {n, plural, =2 {both} other {all #}} {purpose, select, bladeRetention {blade screws} other {screws}} until snug; do not overtighten}}`,
+  'step.tightenBlade': 'Tighten {screw_nom} until snug; do not overtighten',
+  'step.pullCheck': 'Give the {what, select, plug {plug} other {blade}} a firm tug: it must not move',
   'step.pullCheck.caution': 'Never swing before this check.',
-  'step.keepScrew': 'Turn {screw_nom} back in so that it is not lost',
+  'step.keepScrew': 'Screw {screw_nom} back in so that it does not get lost',
   poles:
     '{plus, select, emitter {plus pole towards the emitter} pommel {plus pole towards the pommel} other {}}{plus, select, unsaid {} other {{first, select, unsaid {} other {, }}}}{first, select, plus {plus pole in first} minus {minus pole in first} other {}}',
   'poles.recorded': 'As recorded: {poles}.',
@@ -151,7 +151,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
 
   'caution.cell.title': 'The cell',
   'caution.cell':
-    'Lithium-ion can burn. {told, select, yes {Polarity: {polarity}. } other {}}{protected, select, yes {Use a protected cell of the same size only. } other {}}Never a cell with a damaged wrap, never loose in a pocket, never charged unattended; store it part-charged. Sending it is a matter for the carrier and local rules: ask them.',
+    'Lithium-ion can burn. {told, select, yes {Polarity: {polarity}. } other {}}{protected, select, yes {Use a protected cell of the same size only. } other {}}Never a cell with a damaged wrap, never loose in a pocket, never charged unattended; store it part-charged. Before you post it, ask the carrier; local rules apply.',
   'caution.flash.title': 'Flashing light',
   'caution.flash':
     '{named, select, yes {{presets} flickers more than {limit} times a second} other {Some effects flash quickly}}: it can trigger seizures in people with photosensitive epilepsy. Warn those present.',
@@ -164,29 +164,30 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'caution.inside.title': 'Opening it',
   'caution.inside':
     'Work over a soft surface, support the chassis when pressing a cell in, do not press the speaker cone, and leave no wire in a thread. Card and USB sockets snap when levered.',
-  'caution.usual': 'These are the usual cautions. Local codes, the carrier’s rules and licensed practice come first.',
+  'caution.usual':
+    'These are the usual cautions. Local rules, your carrier’s rules and licensed professionals come first.',
 
   'action.seen': `{action, select,
     powerOn {it has power} powerOff {the power is cut} wake {it wakes} sleep {it goes to sleep}
-    ignite {{blade, select, no {it lights up} other {the blade comes out}}} retract {{blade, select, no {it goes dark} other {the blade goes in and it is dark}}}
-    nextPreset {the next preset comes up} previousPreset {the preset before comes up}
+    ignite {{blade, select, no {it lights up} other {the blade comes out}}} retract {{blade, select, no {it goes dark} other {the blade goes out}}}
+    nextPreset {the next preset comes up} previousPreset {it goes back to the previous preset}
     lock {it locks, as if two blades had caught each other} drag {the tip drags along and glows}
     melt {the tip melts its way} deflect {it sparks, as if it had caught a bolt} surge {a surge runs along the blade}
     quote {it says a line} track {a track plays} trackStop {the track stops} colour {the colour changes}
     volumeUp {it is a step louder} volumeDown {it is a step quieter} mute {it is mute} unmute {the sound is back}
     menuOpen {the menu opens} menuClose {the menu closes} combatOn {combat mode is on} combatOff {combat mode is off}
-    battery {it shows how full the cell is} choose {it goes one on} chooseBack {it goes one back}
-    keep {it keeps that one} discard {it leaves all as it was} other {something else happens}}`,
+    battery {it shows how full the cell is} choose {it moves on by one} chooseBack {it moves back by one}
+    keep {your choice is saved} discard {nothing is changed} other {something else happens}}`,
   'caution.spoken': `{caution, select,
     cell {Lithium cells can burn{told, select, yes {: {polarity}} other {}}. Take one of the same size, none with a damaged wrap, and never charge it unattended.}
-    flash {{named, select, yes {{presets} flickers} other {Some effects flash}} fast enough to trigger seizures in people with photosensitive epilepsy: warn those present.}
-    blade {Before you swing: the blade secured, the room clear, and nobody looks into the bare light.}
+    flash {{named, select, yes {{presets} flashes} other {Some effects flash}} fast enough to trigger seizures in people with photosensitive epilepsy: warn anyone watching.}
+    blade {Before you swing: secure the blade, clear the room, and don’t look into the bare light.}
     sharp {Mind the points of the hilt: they can hurt, and they catch on clothes.}
-    other {Over a soft surface, a hand under the chassis, no thumb on the speaker, no wire in a thread.}}`,
+    other {Work over something soft. Keep a hand under the chassis, your thumb off the speaker, and wires out of the threads.}}`,
   'topic.welcome.what': 'whose saber this is',
   'topic.welcome': `{named, select, yes {Hello {to}. } other {}}{of, plural, =1 {This is {saber}} other {This is {saber}, {nth, plural, =1 {the first} =2 {the second} =3 {the third} =4 {the fourth} =5 {the fifth} =6 {the sixth} other {number #}} of {of, plural, =2 {two} =3 {three} =4 {four} =5 {five} =6 {six} other {#}}}}{gift, select, yes {{given, select, yes {; {giver} had it made for you} other {; it was made for you}}} other {{named, select, yes {, and it is yours} other {}}}}.`,
   'topic.farewell.what': `goodbye`,
-  'topic.farewell': `{more, select, yes {That was {saber}; the next one follows.} other {That is {saber}. {named, select, yes {Thank you, {to}. } other {}}If anything puzzles you, write to us; it is all in the record as well.}}`,
+  'topic.farewell': `{more, select, yes {That was {saber}; the next one follows.} other {And that’s {saber}. {named, select, yes {Thank you, {to}. } other {}}If anything puzzles you, write to us; it is all in the record as well.}}`,
   'topic.differs.what': `what is different from the last one`,
   'topic.differs': `You know your last one. Here is what is different: {what}.`,
   'topic.heft.what': `how it lies in the hand`,
@@ -208,9 +209,9 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'topic.never.what': '{screw}: not to be touched',
   'topic.never': `Leave {screw_nom} alone: it {dummy, select, yes {is only decoration and glued} other {holds the {purpose, select, bladeRetention {blade retention} joint {joint} chassis {chassis} cover {cover} sleeve {sleeve} switch {switch} decoration {decoration} other {build}}}}.{noted, select, yes { {note}.} other {}}`,
   'topic.task': `{task, select,
-    powerOn {It gets its power first.} powerOff {Then the power is cut.} bladeIn {Now the blade goes in.} bladeOut {The blade comes out again.}
-    open {Now it is opened.} cellIn {This is how a cell goes in.} cellOut {This is how the cell comes out.} close {And closed again.}
-    charge {This is how it is charged.} card {This is how you reach the card.} port {This is how you reach the port.} other {And this shows what is inside.}} {steps}{why, select, yes {{task, select, powerOn { Without it nothing wakes.} powerOff { So nothing drains the cell while it lies.} bladeIn { What holds it keeps it from flying out.} bladeOut { Without it the saber travels safely.}
+    powerOn {First, switch the power on.} powerOff {Then cut the power.} bladeIn {Now put the blade in.} bladeOut {Now take the blade out.}
+    open {Now let’s open it up.} cellIn {This is how a cell goes in.} cellOut {This is how the cell comes out.} close {Now close it up again.}
+    charge {This is how you charge it.} card {This is how you reach the card.} port {This is how you reach the port.} other {And this is what lies beneath.}} {steps}{why, select, yes {{task, select, powerOn { Without it nothing wakes.} powerOff { So nothing drains the cell while it lies.} bladeIn { What holds it keeps it from flying out.} bladeOut { Without it the saber travels safely.}
     open { Only ever in the dark.} cellIn { The wrong way round it can be damaged for good.} close { Closed, nothing shifts inside.} charge { Half full is how it likes to lie.} card { Its sounds and settings are on that card.} other {}}} other {}}`,
   'topic.assemble.what': 'put together: {what}',
   'topic.assemble': '{first, select, yes {This is how it goes together, piece by piece. } other {}}{steps}',
@@ -220,13 +221,13 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'topic.firstAgain': `Back to the first preset: {gesture}{times, plural, =1 {} =2 {, and once more} other {, # times one after the other}}.`,
   'topic.again': 'And dark again: {gesture}.',
   'topic.likeFirst.what': `as with {saber}`,
-  'topic.likeFirst': `{about, select, controls {It is worked like {saber}: what you have seen there it does here too.} other {What I said of {saber} holds here as well: mind the cell, the light and the blade in the same way.}}`,
+  'topic.likeFirst': `{about, select, controls {It works just like {saber}.} other {What I said of {saber} holds here as well: take the same care with the cell, the light and the blade.}}`,
   'topic.off.what': 'how to turn it off',
   'topic.off': '(No control turns it off yet.)',
   'topic.preset.what': 'preset {preset}',
-  'topic.preset': `{look, select, battery {{preset} shows on the blade how full the cell is} party {{preset} runs through many colours} varies {{preset} varies around {hue}} other {{preset} is {hue}}}{reasoned, select, yes {: {why}} other {}}.{asked, select, you { You asked for this one.} no {} other { It was {asker} who asked for it.}}{needs, select, yes { It takes {blade} to be seen whole; here you see part of it.} other {}}{unsure, select, yes { We are not sure of this one: try it, and tell us.} other {}}`,
-  'topic.presets.asked': `{you, select, yes {You asked for {presets}.} other {It was {who} who asked for {presets}.}}`,
-  'topic.presets': `{n, plural, =2 {Two} =3 {Three} =4 {Four} =5 {Five} =6 {Six} other {#}} are {hue}: {presets}.{told, select, yes { {deep} is the deep one, {pale} the light one.} other { They lie close together.}}`,
+  'topic.preset': `{look, select, battery {{preset} shows on the blade how full the cell is} party {{preset} runs through many colours} varies {{preset} varies around {hue}} other {{preset} is {hue}}}{reasoned, select, yes {: {why}} other {}}.{asked, select, you { You asked for this one.} no {} other { That one was {asker}’s idea.}}{needs, select, yes { It takes {blade} to be seen whole; here you see part of it.} other {}}{unsure, select, yes { We are not sure of this one: try it, and tell us.} other {}}`,
+  'topic.presets.asked': `{you, select, yes {You asked for {presets}.} other {{presets} was {who}’s idea.}}`,
+  'topic.presets': `{n, plural, =2 {Two} =3 {Three} =4 {Four} =5 {Five} =6 {Six} other {#}} are {hue}: {presets}.{told, select, yes { {deep} is the deeper, {pale} the lighter.} other { They’re close together.}}`,
   hue: `{pale, select, yes {pale } other {}}{hue, select, pink {pink} red {red} orange {orange} yellow {yellow} green {green} teal {teal} skyBlue {sky blue} blue {blue} violet {violet} magenta {magenta} dark {dark} other {white}}`,
   'topic.demoBlade.what': "the {blade} is the bench's, not the shipped one",
   'topic.demoBlade': `The blade you see here is the bench’s own. {has, select, yes {Yours is another one{sized, select, yes {: {size}} other {}}.} other {Yours is yet to be bought.}}`,
@@ -235,12 +236,12 @@ const messages: Readonly<Record<SayingCode, string>> = {
   bladeSize: `{measured, select, yes {{diameter} across} other {}}{measured, select, yes {{long, select, yes {, } other {}}} other {}}{long, select, yes {{length} long} other {}}`,
   'topic.caution.what': 'caution: {title}',
   'topic.volume.what': 'shipped and highest volume',
-  'topic.volume': `{set, select, yes {It leaves here at volume {volume}.{known, select, yes { No higher than {highest}: above that the speaker suffers.} other {}}} other {Go no higher than volume {highest}: above that the speaker suffers.}}`,
+  'topic.volume': `{set, select, yes {It’s shipped at volume {volume}.{known, select, yes { No higher than {highest}: above that the speaker suffers.} other {}}} other {Go no higher than volume {highest}: above that the speaker suffers.}}`,
   'topic.request.what': '{own, select, yes {our own idea} other {your wish}}: {text}',
-  'topic.request': `{own, select, yes {An idea of ours: {text}.} other {{gift, select, yes {{giver} asked for this: {text}.} other {You asked for this: {text}.}}}} {status, select, met {{answered, select, yes {{answer}.} other {It is in there.}}} open {That is still open{answered, select, yes {: {answer}} other {}}.} changed {It came out differently{answered, select, yes {: {answer}} other {}}.} other {We did not do it{answered, select, yes {: {answer}} other {}}.}}{told, select, yes { {gift, select, yes {We said so on {on}.} other {We told you on {on}.}}} other {}}`,
+  'topic.request': `{own, select, yes {An idea of ours: {text}.} other {{gift, select, yes {{giver} asked for this: {text}.} other {You asked for this: {text}.}}}} {status, select, met {{answered, select, yes {{answer}.} other {And here it is.}}} open {That is still open{answered, select, yes {: {answer}} other {}}.} changed {It turned out differently{answered, select, yes {: {answer}} other {}}.} other {We didn’t do that one{answered, select, yes {: {answer}} other {}}.}}{told, select, yes { {gift, select, yes {We said so on {on}.} other {We told you on {on}.}}} other {}}`,
   'topic.arrival.what':
     '{what}: {fate, select, leftOver {left over} returned {returned} altered {altered} used {used} other {undecided}}',
-  'topic.arrival': `{gift, select, yes {{giver} sent this} other {You sent this}}: {what}. {fate, select, leftOver {It is left over{gift, select, yes {} other {, and it is yours}}} returned {It comes back{gift, select, yes {} other { to you}}} altered {It was altered} used {It is built in} other {Nothing is decided about it yet}}{noted, select, yes {: {note}} other {}}.{placed, select, yes { It is {now} now.} other {}}`,
+  'topic.arrival': `{gift, select, yes {{giver} sent this} other {You sent this}}: {what}. {fate, select, leftOver {It wasn’t used{gift, select, yes {} other {, and it’s yours}}} returned {It’s coming back{gift, select, yes {} other { to you}}} altered {It was altered} used {It is built in} other {Nothing is decided about it yet}}{noted, select, yes {: {note}} other {}}.{placed, select, yes { It is {now} now.} other {}}`,
   'topic.credit.what': `made by {who}`,
   'topic.credit': `{n, plural, =1 {{who} did this: {did}.} other {It is the work of several hands. {did}.}}`,
   'topic.fault.what': `found on arrival: {fault}`,
@@ -248,7 +249,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'topic.toDo.what': `{who, select, client {for you to do} other {promised and still owed}}: {text}`,
   'topic.toDo': `{who, select, client {One thing is left for you: {text}.} other {One thing we still owe you: {text}{dated, select, yes {, by {due}} other {}}.}}`,
   'topic.item.what': `goes with it: {what}`,
-  'topic.item': `{role, select, accessory {{from, select, shop {With it comes {what}} client {You have this already: {what}} notSupplied {This you have to get yourself: {what}} other {You only see this here: {what}}}} spare {A spare lies with it: {what}} other {{from, select, bench {You only see this here, it stays with us: {what}} client {You have this to change to: {what}} notSupplied {There is another one to be had: {what}} other {It comes with another one to change to: {what}}}}}{named, select, yes {{role, select, alternative {, in place of {of}} other {, for {of}}}} other {}}.{asked, select, yes { Ask for: {ask}.} other {}}{placed, select, yes { You find it here: {place}.} other {}}{noted, select, yes { {note}.} other {}}`,
+  'topic.item': `{role, select, accessory {{from, select, shop {With it comes {what}} client {You have this already: {what}} notSupplied {This you have to get yourself: {what}} other {You only see this here: {what}}}} spare {A spare lies with it: {what}} other {{from, select, bench {You only see this here, it stays with us: {what}} client {You have this to change to: {what}} notSupplied {There is another one to be had: {what}} other {It comes with another one to change to: {what}}}}}{named, select, yes {{role, select, alternative {, in place of {of_nom}} other {, for {of_nom}}}} other {}}.{asked, select, yes { Ask for: {ask}.} other {}}{placed, select, yes { You find it here: {place}.} other {}}{noted, select, yes { {note}.} other {}}`,
   'topic.items': `With it come {items}.`,
   'topic.notFor.what': `not made for {what}`,
   'topic.notFor': `It is not made for {what}: {why}.`,
@@ -359,13 +360,13 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'visit.when': `{of, select, yes {{saber}: } other {}}{on}{gone, select, yes { to {back}} other {, still here}}{known, select, yes { ({by})} other {}}`,
   'chapter.film': 'The film',
   'film.title': '{several, select, yes {{saber}, the film} other {The film}}',
-  'chapter.aside': 'Knowingly left open',
+  'chapter.aside': 'Left open, with your knowledge',
   'chapter.aside.head': '{column, select, why {What and why} who {Who decided} other {When}}',
   'chapter.credits': 'Who made what',
   'chapter.credits.head': '{column, select, who {Who} other {Did}}',
   'credits.none': 'Not recorded.',
   'chapter.spec': 'What it is',
-  'spec.name': `{row, select, hilt {Hilt} length {Length of the hilt} mass {Mass without blade} balance {Balance from the pommel} cell {Cell} speaker {Speaker} board {Sound board} firmware {Firmware} edition {Edition} recipient {Made for} cellFigures {Cell, to buy another} speakerFigures {Speaker, to buy another} lights {Lights and what feeds them} other {Power is cut by}}`,
+  'spec.name': `{row, select, hilt {Hilt} length {Length of the hilt} mass {Mass without blade} balance {Balance from the pommel} cell {Cell} speaker {Speaker} board {Sound board} firmware {Firmware} edition {Edition} recipient {Made for} cellFigures {Replacement cell} speakerFigures {Replacement speaker} lights {Lights and what feeds them} other {Power is cut by}}`,
   'spec.hilt': `{origin, select, bought {bought} kit {from a kit} clientOwn {your own} inherited {handed down} scratch {made from scratch} other {of a series}}; {known, select, yes {{materials}} other {material not recorded}}`,
   'spec.socket': 'Socket, {socket}',
   'spec.socketSize': '{bore}, {depth} deep',
@@ -416,16 +417,16 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'chapter.screws': 'Screw map',
   'chapter.screws.head': '{column, select, screw {Screw} where {Where} key {Key} holds {Holds} other {You may}}',
   'screw.holds': `{purpose, select, bladeRetention {blade retention} joint {joint} chassis {chassis} cover {cover} sleeve {sleeve} switch {switch} decoration {decoration} unsaid {not recorded} other {other}}`,
-  'screw.may': '{may, select, never {NOT touch it} loosen {loosen, not remove} other {remove}}',
-  'chapter.troubles': 'If something is odd',
+  'screw.may': '{may, select, never {Do not touch it} loosen {loosen, not remove} other {remove}}',
+  'chapter.troubles': 'Troubleshooting',
   'trouble.what': `{trouble, select, flicker {The first pixels flicker} freezes {It freezes} crackles {It crackles or goes dark when it is loud}
     muffled {It sounds muffled} loosePommel {The pommel works loose} noWake {It does not wake} noLight {It sounds, but the blade stays dark}
     loosensBlade {The blade wobbles} noCharge {It does not charge} other {It is odd}}`,
   'trouble.cure': `{trouble, select,
-    flicker {The contacts of blade and socket do not quite meet. Power cut, blade out, wipe both with a dry cloth, put it back to the stop, tighten it.}
+    flicker {The contacts of blade and socket do not quite meet. Power cut, blade out, wipe both with a dry cloth, push it fully in and tighten it.}
     freezes {{reset, select, cut {Cut the power, count to ten, restore it.} cell {Take the cell out, count to ten, put it back the right way round.} other {Leave it until it has gone to sleep, then wake it.}}}
     crackles {The cell is low: charge it. If it goes on when it is full, turn it down a step and write to us.}
-    muffled {Something lies before the speaker: look whether its openings are free, and never press on the cone.}
+    muffled {Something is covering the speaker: check that its openings are clear, and never press on the cone.}
     loosePommel {Turn it tight by hand, no tool and no glue. If it comes loose again and again, write to us.}
     noWake {{reset, select, cut {See whether the power is on; then charge it for an hour and try again.} cell {Charge it for an hour and try again; then see that the cell lies the right way round.} other {Charge it for an hour and try again; if it stays dark, write to us.}}}
     noLight {Put the blade in again to the stop. If it stays dark with its screws tight, the blade or its contacts need us: do not open them.}
@@ -433,10 +434,10 @@ const messages: Readonly<Record<SayingCode, string>> = {
     noCharge {Try another lead and another supply; the port should click. Never force it.}
     other {Write to us.}}`,
   'trouble.stop':
-    'Whatever is hot, swollen, smoking or smells: do not use it, do not open it, cut the power if you can without risk, put it where nothing burns, and write to us. Local fire codes and a qualified electrician come first.',
+    'Whatever is hot, swollen, smoking or smells: do not use it, do not open it, cut the power if you can without risk, put it where nothing burns, and write to us. Follow local fire rules; for anything on the mains, ask a licensed electrician.',
   'chapter.opening': 'Opening, cell and closing',
   'chapter.charging': 'Charging and storing',
-  'charging.name': `{row, select, runtime {Runs for} charging {Charging takes} circuit {It charges with, and up to} charged {Charged, as shipped} asleep {Left asleep it lasts} energy {Energy} volume {Volume as shipped} loudest {Highest it can be set to} brightness {Brightness as shipped} other {Highest safe volume}}`,
+  'charging.name': `{row, select, runtime {Runs for} charging {Charging takes} circuit {It charges with, and up to} charged {Charged, as shipped} asleep {Left asleep it lasts} energy {Energy} volume {Volume as shipped} loudest {Maximum setting} brightness {Brightness as shipped} other {Highest safe volume}}`,
   'charging.days': 'about {days} days',
   'chapter.tests': 'What was tested',
   'chapter.tests.head': '{column, select, test {Test} wanted {Wanted} found {Found} other {Verdict}}',
@@ -502,7 +503,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'chapter.before.head': '{column, select, what {It could} other {Now}}',
   'before.what': '{what}{kind, select, port { (port)} other {}}',
   'before.now': '{stays, select, yes {as before} other {{by, select, yes {instead: {instead}} other {no more}}}}',
-  'chapter.losses': 'What had to be made again',
+  'chapter.losses': 'Replaced along the way',
   'chapter.losses.head': '{column, select, what {What} why {Why} other {You were told on}}',
   'loss.what':
     '{what}, {how, select, spoilt {spoilt} remade {made again} other {replaced}} {on}{made, select, yes {, by {maker}} other {}}',
@@ -543,10 +544,10 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'cover.record': 'Record no. {number} · {date}',
   'cover.asked': `{given, select, yes {In {giver}’s words.} other {Your words.}}{answered, select, yes { {answer}} other {}}`,
   'cover.made': 'built, tested and signed',
-  'cover.page': 'Yours, in hand: press it, open it, ask us',
-  'apart.about': 'The numbers are the order in which your hands go.',
+  'cover.page': 'Scan to try it, open it, ask us',
+  'apart.about': 'Follow the numbers in order.',
   'apart.back': 'And back',
-  'cut.title': '{what, select, card {What your hands do} other {Your screws}}',
+  'cut.title': '{what, select, card {Controls} other {Your screws}}',
   'cut.screw': '{may, select, never {{name}: not yours} other {{name}{keyed, select, yes { · {key}} other {}}}}',
   'cut.here': 'cut out · {saber}',
   'sheet.title': '{saber}, on one sheet',
@@ -567,22 +568,22 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'pdf.drawing':
     '{which, select, section {Drawing of {saber} to scale, cut along its axis} apart {{saber} as far apart as its client takes it, numbered} other {The surface of {saber} unrolled, to scale}}; what it shows is said in words in this record.',
   'pdf.caution': 'Caution: {text}',
-  'page.inHand': 'Yours, in hand: press it, hold it, turn it',
+  'page.inHand': 'Try it here: press it, hold it, turn it',
   'page.hint': 'Now: {gesture}. {what}.',
   'page.asleep':
     '{state, select, asleep {It is asleep.} off {It is on, its blade dark.} lit {Its blade is lit.} menu {It is in the {mode}.} muted {It is lit, and mute.} other {It is in combat mode.}}',
-  'page.openWith': 'open it with me',
+  'page.openWith': 'open it step by step',
   'page.practise': 'try the controls',
-  'page.sound': '{on, select, yes {without sound} other {with sound}}',
+  'page.sound': '{on, select, yes {turn sound off} other {turn sound on}}',
   'page.move':
     '{motion, select, swing {swing} strike {strike} thrust {thrust} twist {twist} shake {shake} other {flick}}',
   'page.pose': '{pose, select, up {blade up} down {blade down} other {level}}',
-  'page.presets': 'What it can be',
+  'page.presets': 'Its looks',
   'page.choose': 'What would you like to do?',
   'page.back': 'back',
-  'page.next': '{last, select, yes {done} other {done, next}}',
-  'page.acts': '{n} of {of}{back, plural, =0 {} other {, then # to close}}',
-  'page.goesOn': 'Both hands full? It goes on in {seconds} s.',
+  'page.next': '{last, select, yes {done} other {done – next step}}',
+  'page.acts': 'Step {n} of {of}{back, plural, =0 {} other { (# more to close it up)}}',
+  'page.goesOn': 'Hands full? Next step in {seconds} s.',
   'page.wait': '{waits, select, yes {go on by itself} other {wait for me}}',
   'page.waits': `{why, select, lasts {This takes its time: go on when it is done.} poles {Look twice which way round, then go on.}
     power {See that it is so, then go on.} hold {It has to hold: go on when it does.} other {Wait for it, then go on.}}`,
@@ -600,22 +601,22 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'page.leave': 'close',
   'page.read': 'I have read this',
   'page.readOn': 'read on {on}',
-  'page.first': 'First of all',
-  'page.firstRead': 'Read what there is to mind',
+  'page.first': 'Start here',
+  'page.firstRead': 'Read the safety notes first',
   'page.firstLight': 'Light it: {gesture}',
   'page.firstDark': 'And out again: {gesture}',
   'page.ask': 'Ask us',
   'page.question': 'What would you like to know?',
-  'page.askIt': '{file, select, yes {put it into my reply} other {ask}}',
+  'page.askIt': '{file, select, yes {add to my message} other {ask}}',
   'page.asked':
     '{file, select, yes {{sent, select, yes {in the reply you saved} other {not saved yet}}} other {{sent, select, yes {we have it, {on}} other {on its way}}}}',
-  'page.notSent': 'It has not reached us yet ({why}). It is kept here and sent again by itself.',
+  'page.notSent': 'It has not reached us yet ({why}). We will keep it and try again automatically.',
   'page.reply':
     'This page lies on your own disk. Save your reply and send it to us{known, select, yes {: {contact}} other {}}.',
   'page.saveReply': 'save my reply',
   'page.copyReply': 'copy it as text',
   'page.film': 'watch the film',
-  'page.filmFile': 'The film is the file {file}. Beside this page, saved as one file, it plays right here.',
+  'page.filmFile': 'Save {file} in the same folder as this page and it will play here.',
   'page.more': 'All the rest',
   'page.revision': 'record no. {number}, {date}',
   'page.newer': 'This is record no. {number}, {date}. It takes the place of no. {given}, which this address came with.',
@@ -690,7 +691,8 @@ function cases(noun: Noun): Cases {
   const bare = 'name' in noun ? noun.name : `${WHICH[noun.which][0]}${NOUNS[noun.kind]}${WHICH[noun.which][1]}`
   // A name begins large in a list, not after its article; one of capitals and figures stays as it is.
   const the = `the ${/^\p{Lu}\p{Ll}/u.test(bare) ? bare[0]!.toLowerCase() + bare.slice(1) : bare}`
-  return { bare, nom: the, acc: the, dat: the }
+  const many = 'name' in noun && noun.several
+  return { bare, nom: the, acc: the, dat: the, zu: the, it: many ? 'they' : 'it', them: many ? 'them' : 'it' }
 }
 
 export const en: Tongue<SayingCode> = { messages, cases }

@@ -51,14 +51,19 @@ export type NounKind =
  */
 export type Noun = { name: string; gender?: Gender; several?: boolean } | { kind: NounKind; which: Which }
 
-/** A noun as a sentence takes it: bare, and with its article as the subject, the object and after "with". */
+/** A noun as a sentence takes it: bare, with its article as the subject, the object and after "with", and as a pronoun. */
 export interface Cases {
   bare: string
   nom: string
   acc: string
   dat: string
+  /** After German „zu“, which melts with its article: zum, zur. */
+  zu: string
+  /** What stands for it when it is spoken of again, as the subject and as the object. */
+  it: string
+  them: string
 }
-export const CASES = ['nom', 'acc', 'dat'] as const
+export const CASES = ['nom', 'acc', 'dat', 'zu', 'it', 'them'] as const
 
 /** A language: its sentences, and how it makes a noun. */
 export interface Tongue<Codes extends string> {

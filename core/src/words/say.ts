@@ -47,11 +47,17 @@ type Params<C extends SayingCode> = keyof Sayings[C] extends never ? [] : [param
 const said = new Map<string, string>()
 const MOST_SAID = 4000
 
-/** A noun is put in bare, and in its cases by the name of the parameter with `_nom`, `_acc` or `_dat` behind it. */
+/** Words that are no noun stand as they are wherever they stand; the language says what stands for them. */
+const plain = (language: Language, v: string | number) => ({
+  ...tongueOf(language).cases({ name: String(v) }),
+  ...{ bare: v, nom: v, acc: v, dat: v },
+})
+
+/** A noun is put in bare, and in its cases by the name of the parameter with `_nom`, `_acc`, `_dat` … behind it. */
 function values(language: Language, params: object): Record<string, string | number> {
   const out: Record<string, string | number> = {}
   for (const [key, v] of Object.entries(params as Record<string, string | number | Noun>)) {
-    const cases = typeof v === 'object' ? tongueOf(language).cases(v) : { bare: v, nom: v, acc: v, dat: v }
+    const cases = typeof v === 'object' ? tongueOf(language).cases(v) : plain(language, v)
     out[key] = cases.bare
     for (const c of CASES) out[`${key}_${c}`] = cases[c]
   }

@@ -19,7 +19,8 @@ export interface Sayings {
   state: { state: Words }
 
   // How a control is worked.
-  seconds: { form: 'half' | 'whole' | 'other'; n: number; text: Words }
+  /** `after`: behind a preposition of time, where a language has a case for it. */
+  seconds: { form: 'half' | 'whole' | 'other'; n: number; text: Words; after: 'yes' | 'no' }
   times: { n: number }
   input: { name: Thing }
   'input.unknown': Record<never, never>
@@ -284,7 +285,7 @@ export interface Sayings {
   'topic.item': {
     what: Words
     role: Words
-    of: Words
+    of: Thing
     named: 'yes' | 'no'
     from: Words
     ask: Words

@@ -214,7 +214,7 @@ export const FIRST: readonly Job[] = [
       }),
       need('adapter', 'sabers/items/of=blade:c02-b1', { s: 'adapter from ⅞ to 1 in', p: 'adapter from ⅞ to 1 in' }),
       need('fonts by who chose them, a music bank', 'sabers/presets/askedBy=Osk', {
-        s: 'It was Osk who asked for it',
+        s: 'That one was Osk’s idea',
         p: 'Tide table',
       }),
       need('helper credited', 'credits/who=Pell', { s: 'Pell did this: wound the string', p: 'wound the string' }),

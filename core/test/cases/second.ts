@@ -149,7 +149,7 @@ export const SECOND: readonly Job[] = [
         p: 'Middle Sluice',
       }),
       need('what is alike told once', 'sabers/controls/does=ignite', {
-        s: 'It is worked like Middle Sluice',
+        s: 'It works just like Middle Sluice',
         p: 'ignite',
       }),
       need('for whom each is', 'sabers/recipient/name=Ebba', { s: 'Hello Ebba', p: 'Ebba' }),
@@ -171,12 +171,12 @@ export const SECOND: readonly Job[] = [
         but: 'tight before it ships',
       }),
       need('volume as shipped and as possible', 'sabers/use/highestVolume', {
-        s: 'It leaves here at volume 60',
+        s: 'It’s shipped at volume 60',
         p: '90 %',
       }),
       need('strong flashing', 'sabers/presets/flickerHz', {
         bench: 'flashing.fast',
-        s: 'flickers fast enough to trigger seizures',
+        s: 'flashes fast enough to trigger seizures',
         p: 'Marsh light flickers',
       }),
     ],
@@ -338,11 +338,11 @@ export const SECOND: readonly Job[] = [
     carries: [
       need('ledger that comes out even', 'arrivals/shares/fate=returned', {
         bench: 'arrivals.sum',
-        s: 'You sent this: panel. It comes back to you',
+        s: 'You sent this: panel. It’s coming back to you',
         p: 'returned',
       }),
       need('what was left over', 'arrivals/shares/fate=leftOver', {
-        s: 'It is left over, and it is yours',
+        s: 'It wasn’t used, and it’s yours',
         p: 'left over',
       }),
       need('told by building it', 'sabers/order=build', {

@@ -157,9 +157,9 @@ export const THIRD: readonly Job[] = [
         p: 'clockwise too',
       }),
       need('tightened when it goes in, not told at removal first', 'sabers/hilt/sockets/retention', {
-        s: 'Tighten the blade screw until it holds',
-        h: 'Tighten the blade screw until it holds',
-        p: 'Tighten the blade screw until it holds',
+        s: 'Tighten the blade screw until snug',
+        h: 'Tighten the blade screw until snug',
+        p: 'Tighten the blade screw until snug',
       }),
       need('charger owned already', 'sabers/items/supplied=client', {
         s: 'You have this already: charger of your last one',

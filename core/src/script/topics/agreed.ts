@@ -2,6 +2,7 @@ import {
   byId,
   type Commission,
   nameOf,
+  nounOf,
   nounText,
   own,
   ownLarge,
@@ -13,7 +14,7 @@ import {
   toldWishes,
 } from '../../record'
 import { dayText, MAKER, type Reader } from '../../units'
-import { say, whether } from '../../words'
+import { large, say, whether } from '../../words'
 import { giftOf } from './readers'
 import { bare, listed, type Told, type Topic, topic, within } from './topic'
 
@@ -150,7 +151,7 @@ export const itemTopics = ({ reader, s }: Told): Topic[] =>
   s.items
     .filter((i) => i.role !== 'alternative' || i.shown || i.supplied === 'shop')
     .map((i) => {
-      const of = i.of ? nounText(reader, s, i.of) : undefined
+      const of = i.of ? nounOf(reader, s, i.of) : undefined
       const guarded = i.protected ? say(reader, 'item.protected') : ''
       const ask = [i.type && own(reader, i.type), i.size && own(reader, i.size), guarded].filter(Boolean).join(', ')
       const from = i.from ? own(reader, bare(i.from)) : ''
@@ -298,10 +299,12 @@ export const noteTopics = ({ reader, s }: Told): Topic[] =>
           topic({
             ...{ key: `note:${ref}`, chapter: 'care', must: false, weight: 3, show: ref },
             what: say(MAKER, 'topic.note.what', { of: name }),
-            say: say(reader, 'topic.note', {
-              of: partsOfRef(ref)!.kind === 'preset' ? name : (toldNoun(reader, s, ref) ?? name),
-              note: own(reader, bare(note)),
-            }),
+            say: large(
+              say(reader, 'topic.note', {
+                of: partsOfRef(ref)!.kind === 'preset' ? name : (toldNoun(reader, s, ref) ?? name),
+                note: own(reader, bare(note)),
+              }),
+            ),
           }),
         ]
       : [],

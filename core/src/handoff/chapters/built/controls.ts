@@ -75,7 +75,7 @@ function modes(reader: Reader, s: Saber): Block[] {
         (out?.s ?? set) === undefined
           ? '–'
           : say(reader, 'mode.ends', {
-              seconds: secondsInWords(reader, out?.s ?? set ?? 0),
+              seconds: secondsInWords(reader, out?.s ?? set ?? 0, true),
               to: goes === undefined ? '' : (modeById(s, goes)?.name ?? ''),
               leads: whether(goes),
             }),
