@@ -51,7 +51,7 @@ test('work, a spare, a limit: entered on the desks, judged, and on the client’
   await choose(page, 'Who supplies round cell', 'notSupplied')
   await saved(page)
   await open(page, `${server.url}/commission/crosswind/handoff`)
-  const against = page.getByRole('region', { name: 'What stands against it' })
+  const against = page.getByRole('region', { name: 'Open issues' })
   await expect(against.getByText('round cell: the client cannot buy it yet')).toBeVisible()
   await expect(against.getByText('Not made for full-contact duelling: why?')).toBeVisible()
   await open(page, `${server.url}/commission/crosswind/saber`)

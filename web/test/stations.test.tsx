@@ -58,11 +58,11 @@ describe('before the checks have come', () => {
     await fetchChecks()
     await lay('handoff', 'reed-warden')
     const issue = () => screen.getByRole<HTMLButtonElement>('button', { name: 'issue it to the client' })
-    expect(words()).toContain('The gate is open')
+    expect(words()).toContain('Ready to ship')
     expect(issue().disabled).toBe(false)
     act(() => useBench.setState({ judged: 'notYet', findings: [] }))
     expect(words()).toContain('Looking it over…')
-    expect(words()).not.toMatch(/gate is open|Nothing stands/)
+    expect(words()).not.toMatch(/Ready to ship|No open issues/)
     expect(issue().disabled).toBe(true)
     act(() => useBench.setState({ judged: 'failed' }))
     expect(words()).toContain('The checks did not come')
@@ -77,9 +77,9 @@ describe('before the checks have come', () => {
         <FindingsPanel list={[]} elsewhere={[]} />
       </MemoryRouter>,
     )
-    expect(words()).toContain('Nothing stands against it here')
+    expect(words()).toContain('No open issues here')
     act(() => useBench.setState({ judged: 'notYet' }))
-    expect(words()).not.toContain('Nothing stands')
+    expect(words()).not.toContain('No open issues')
   })
 })
 
@@ -196,7 +196,7 @@ describe('hilt', () => {
     expect(saber().hilt.story).toBe('Turned by her uncle')
     await choose('Where the hilt came from', 'inherited')
     expect(saber().hilt.origin).toBe('inherited')
-    await put('air kept all round', '0.4')
+    await put('clearance', '0.4')
     expect(saber().hilt.clearance.rivals?.[0] ?? saber().hilt.clearance).toMatchObject({ value: 0.4 })
   })
   costly('a joint says how far the two go into each other, which of them, and what it lets through', async () => {
@@ -204,9 +204,9 @@ describe('hilt', () => {
     act(() => bench().light(`section:${saber().hilt.sections[0]!.id}`))
     const joint = () => saber().hilt.sections[0]!.joint
     expect(document.querySelector('[data-select="Whose end goes into the other"]')).toBeNull()
-    await put('stand in each other', '6')
+    await put('engagement', '6')
     expect(joint().engagement).toMatchObject({ value: 6, unit: 'mm' })
-    await put('lets through Ø', '29')
+    await put('clear bore Ø', '29')
     expect(joint().passes).toMatchObject({ value: 29, unit: 'mm' })
     await choose('Whose end goes into the other', 'the next one')
     expect(joint().spigot).toBe('next')
@@ -229,7 +229,7 @@ describe('hilt', () => {
       const x = c.sabers[0]!.hilt.sections[1]!
       for (const k of ['length', 'outside', 'bore'] as const) x[k] = { ...x[k], source: 'assumed', with: 'model sheet' }
     })
-    await user.click(screen.getByRole('button', { name: 'checked: they hold here' }))
+    await user.click(screen.getByRole('button', { name: 'confirm these sizes' }))
     const x = saber().hilt.sections[1]!
     for (const k of ['length', 'outside', 'bore'] as const) {
       expect(x[k]).toMatchObject({ source: 'measured', with: 'checked on this hilt', on: todayIso() })
@@ -572,8 +572,8 @@ describe('walkthrough', () => {
     const beat = saber().beats.find((b) => b.covers.some((k) => k.startsWith('task:')))!
     await user.click(screen.getByRole('button', { name: `Remove beat ${saber().beats.indexOf(beat) + 1}` }))
     expect(screen.getByText('Not told yet: 1')).toBeTruthy()
-    await user.click(screen.getByRole('button', { name: 'set aside' }))
-    await user.type(screen.getByLabelText('Why it is set aside'), 'he knows{Enter}')
+    await user.click(screen.getByRole('button', { name: 'waive' }))
+    await user.type(screen.getByLabelText('Why it is waived'), 'he knows{Enter}')
     expect(saber().leftOut.at(-1)).toMatchObject({
       key: beat.covers[0],
       who: 'Maren',
@@ -590,17 +590,17 @@ describe('handoff', () => {
       delete c.shipped
       c.questions.push({ id: 'q9', text: 'Which key?', blocks: true })
     })
-    expect(screen.getByText('1 thing stands against shipping')).toBeTruthy()
+    expect(screen.getByText('1 thing to settle before shipping')).toBeTruthy()
     expect((screen.getByRole('button', { name: 'issue it to the client' }) as HTMLButtonElement).disabled).toBe(true)
     expect(screen.getByText('a day once the gate is open')).toBeTruthy()
     expect(screen.queryByLabelText('Shipped on')).toBeNull()
-    await user.click(screen.getByRole('button', { name: 'set aside' }))
-    await user.type(screen.getByLabelText('Why it is set aside'), 'asked by word of mouth{Enter}')
+    await user.click(screen.getByRole('button', { name: 'waive' }))
+    await user.type(screen.getByLabelText('Why it is waived'), 'asked by word of mouth{Enter}')
     expect(bench().record!.handoff.waivers.at(-1)).toMatchObject({ key: 'openQuestion:order:q9', who: 'Maren' })
-    expect(screen.getByText('The gate is open')).toBeTruthy()
+    expect(screen.getByText('Ready to ship')).toBeTruthy()
     expect(screen.getByLabelText('Shipped on')).toBeTruthy()
     await user.click(screen.getByRole('button', { name: 'Remove this waiver' }))
-    expect(screen.getByText('1 thing stands against shipping')).toBeTruthy()
+    expect(screen.getByText('1 thing to settle before shipping')).toBeTruthy()
   })
   costly('the box is drafted from the record and ticked off', async () => {
     await lay('handoff', 'crosswind', (c) => void (c.packing = []))

@@ -345,14 +345,14 @@ const messages: Readonly<Record<SayingCode, string>> = {
     'Das lässt sich nicht rückgängig machen.{agreed, select, yes { Zugestimmt: {who}, {on}.} other {}}',
   'request.text': '{text}{own, select, yes { (unsere Idee)} other {}}{several, select, yes { ({saber})} other {}}',
   'request.answer':
-    '{status, select, met {erfüllt} open {noch offen} changed {anders geworden} other {gelassen}}{answered, select, yes {: {answer}} other {}}{told, select, yes { (gesagt am {on})} other {}}{priced, select, yes {; {price}{took, select, yes {, angenommen {accepted}} other {}}} other {}}',
+    '{status, select, met {erfüllt} open {noch offen} changed {anders umgesetzt} other {nicht umgesetzt}}{answered, select, yes {: {answer}} other {}}{told, select, yes { (gesagt am {on})} other {}}{priced, select, yes {; {price}{took, select, yes {, angenommen {accepted}} other {}}} other {}}',
   'chapter.arrivals': `{given, select, yes {Was {giver} geschickt hat, und was daraus wurde} other {Was du geschickt hast, und was daraus wurde}}`,
   'chapter.arrivals.head': '{column, select, part {Teil} condition {Wie es ankam} other {Was daraus wurde}}',
   'arrival.what': '{quantity, plural, =1 {{what}} other {# × {what}}}',
   'fact.unsure':
     '{text} ({source, select, recalled {aus dem Gedächtnis} believed {vermutet} client {wie du sagtest} assumed {angenommen} other {nicht geklärt}})',
   'arrival.fate':
-    '{fate, select, leftOver {übrig} returned {zurück} altered {geändert} used {verbaut} other {offen}}{placed, select, yes { ({now})} other {}}{of, select, yes { in {saber}} other {}}{noted, select, yes {: {note}} other {}}',
+    '{fate, select, leftOver {nicht gebraucht} returned {zurück} altered {geändert} used {verbaut} other {offen}}{placed, select, yes { ({now})} other {}}{of, select, yes { in {saber}} other {}}{noted, select, yes {: {note}} other {}}',
   'chapter.questions': 'Was gefragt wurde',
   'chapter.questions.head': '{column, select, question {Frage} other {Antwort}}',
   'chapter.packing': 'Im Paket',
@@ -384,10 +384,10 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'chapter.cautions': 'Hinweise zur Sicherheit',
   'chapter.power': 'Ein- und Ausschalten',
   'chapter.controls': 'Bedienung',
-  'chapter.controls.head': '{column, select, state {Wenn es} gesture {Mach das} does {Dann} other {Gezeigt}}',
+  'chapter.controls.head': '{column, select, state {Wenn es} gesture {Mach das} does {Dann} other {Stand}}',
   'control.state':
     '{state, select, asleep {schläft} off {dunkel ist} lit {leuchtet} menu {{mode}} muted {stumm ist} other {im Kampf ist}}{limited, select, yes { ({presets})} other {}}',
-  'control.status': '{status, select, unsure {nicht sicher: probier es} configured {eingerichtet} other {gezeigt}}',
+  'control.status': '{status, select, unsure {nicht sicher: probier es} configured {eingerichtet} other {eingerichtet und gezeigt}}',
   'control.cue': `{at, select, start {zuerst} step {bei jedem Schritt} other {am Ende}} {as, select,
     beep {ein Ton} voice {eine Stimme} sound {ein Klang} flash {ein Blitz} blade {ein Zeichen auf der Klinge} other {ein Summen}}{said, select, yes {: {says}} other {}}`,
   'chapter.modes.head': '{column, select, mode {Modus} chooses {Damit wählst du} other {Endet von selbst}}',
@@ -410,7 +410,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'card.unsure': 'Nicht sicher: probier es',
   'controls.standard':
     'Wie in „{name}“{n, plural, =0 {} one {, bis auf einen Handgriff} other {, bis auf # Handgriffe}}.',
-  'controls.statuses': `{configured, select, yes {Eingestellt: hier eingerichtet und probiert. } other {}}{shown, select, yes {Gezeigt: auch im Film zu sehen. } other {}}{unsure, select, yes {Nicht sicher: vielleicht geht es anders; probier es und sag es uns.} other {}}`,
+  'controls.statuses': `{configured, select, yes {Eingerichtet: hier eingestellt und probiert. } other {}}{shown, select, yes {Gezeigt: auch im Film zu sehen. } other {}}{unsure, select, yes {Nicht sicher: vielleicht geht es anders; probier es und sag es uns.} other {}}`,
   'topic.turnsMenu': `Dort wählst du {what, select, preset {das Preset} colour {die Farbe} volume {die Lautstärke} brightness {die Helligkeit} track {die Musik} profile {das Profil} effect {den Effekt} other {wie es sagt}}, indem du den Griff drehst.`,
   'controls.none': 'Bedienung: nicht festgehalten.',
   'chapter.presets': 'Presets',
@@ -429,7 +429,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'chapter.screws': 'Schraubenplan',
   'chapter.screws.head': '{column, select, screw {Schraube} where {Wo} key {Schlüssel} holds {Hält} other {Du darfst}}',
   'screw.holds': `{purpose, select, bladeRetention {Klinge} joint {Verbindung} chassis {Chassis} cover {Abdeckung} sleeve {Hülse} switch {Schalter} decoration {Zierde} unsaid {nicht festgehalten} other {anderes}}`,
-  'screw.may': '{may, select, never {NICHT anfassen} loosen {lösen, nicht entfernen} other {entfernen}}',
+  'screw.may': '{may, select, never {nicht anfassen} loosen {lösen, nicht entfernen} other {entfernen}}',
   'chapter.troubles': 'Wenn etwas seltsam ist',
   'trouble.what': `{trouble, select, flicker {Die ersten Pixel flackern} freezes {Es hängt} crackles {Es knistert oder wird dunkel, wenn es laut ist}
     muffled {Es klingt dumpf} loosePommel {Der Knauf lockert sich} noWake {Es wacht nicht auf} noLight {Es klingt, aber die Klinge bleibt dunkel}
@@ -452,7 +452,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'charging.name': `{row, select, runtime {Läuft} charging {Laden dauert} circuit {Lädt mit, und bis} charged {Geladen, so wie er verschickt wird} asleep {Schlafend hält es} energy {Energie} volume {Lautstärke ab Werk} loudest {Höchste Einstellung} brightness {Helligkeit ab Werk} other {Höchste sichere Lautstärke}}`,
   'charging.days': 'etwa {days} Tage',
   'chapter.tests': 'Was geprüft wurde',
-  'chapter.tests.head': '{column, select, test {Prüfung} wanted {Gewollt} found {Gefunden} other {Urteil}}',
+  'chapter.tests.head': '{column, select, test {Prüfung} wanted {Soll} found {Ist} other {Ergebnis}}',
   'test.verdict':
     '{standing, select, pass {bestanden} fail {nicht bestanden} retest {zu wiederholen} notPossible {hier nicht möglich} waived {mit Absicht ausgelassen} other {nicht gemacht}}',
   'tests.none': 'Prüfungen: nicht festgehalten.',
@@ -530,7 +530,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'notFor.title': 'Nicht gemacht für {what}',
   'preset.effect':
     '{effect, select, clash {Treffer} lock {Verkeilen} deflect {Abwehr} drag {Schleifen} melt {Schmelzen} other {Überladung}} {hue} {hex}',
-  'preset.time': '{way, select, out {hinaus} other {herein}} in {time}',
+  'preset.time': 'fährt in {time} {way, select, out {aus} other {ein}}',
   'preset.flashes': 'blitzt mit {rate}',
   'arrival.condition':
     '{whole, select, yes {ganzes Schwert: } other {}}{condition}{dated, select, yes { (notiert {on})} other {}}',
@@ -553,7 +553,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'cover.line': '{shop} · Begleitheft Nr. {number} · {date}',
   'cover.for': 'für {client}',
   'cover.fact':
-    '{row, select, length {Länge, ohne Klinge} mass {Gewicht, ohne Klinge} balance {Schwerpunkt ab Knauf} cell {Zelle} runtime {läuft, so wie du es führst} other {Klinge}}',
+    '{row, select, length {Länge, ohne Klinge} mass {Gewicht, ohne Klinge} balance {Schwerpunkt ab Knauf} cell {Zelle} runtime {Laufzeit bei deiner Nutzung} other {Klinge}}',
   'cover.record': 'Heft Nr. {number} · {date}',
   'cover.asked': `{given, select, yes {Mit den Worten von {giver}.} other {Deine Worte.}}{answered, select, yes { {answer}} other {}}`,
   'cover.made': 'gebaut, geprüft, unterschrieben',
@@ -584,7 +584,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'page.inHand': 'Deins, in der Hand: drück, halte, dreh',
   'page.hint': 'Jetzt: {gesture}. {what}.',
   'page.asleep':
-    '{state, select, asleep {Es schläft.} off {Es ist an, die Klinge dunkel.} lit {Die Klinge leuchtet.} menu {Es ist im Menü „{mode}“.} muted {Es leuchtet, stumm.} other {Es ist im Kampfmodus.}}',
+    '{state, select, asleep {Es schläft.} off {Eingeschaltet, Klinge aus.} lit {Die Klinge leuchtet.} menu {Es ist im Menü „{mode}“.} muted {Es leuchtet, stumm.} other {Es ist im Kampfmodus.}}',
   'page.openWith': 'mit mir öffnen',
   'page.practise': 'Bedienung üben',
   'page.sound': '{on, select, yes {ohne Ton} other {mit Ton}}',

@@ -207,7 +207,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
     other {This is {part_nom}.}}`,
   'topic.buttons': `It has {n, plural, =2 {two} =3 {three} =4 {four} other {#}} buttons: {parts}.`,
   'topic.never.what': '{screw}: not to be touched',
-  'topic.never': `Leave {screw_nom} alone: it {dummy, select, yes {is only decoration and glued} other {holds the {purpose, select, bladeRetention {blade retention} joint {joint} chassis {chassis} cover {cover} sleeve {sleeve} switch {switch} decoration {decoration} other {build}}}}.{noted, select, yes { {note}.} other {}}`,
+  'topic.never': `Leave {screw_nom} alone: it {dummy, select, yes {is only decoration and glued} other {holds the {purpose, select, bladeRetention {the blade} joint {a joint} chassis {chassis} cover {cover} sleeve {sleeve} switch {switch} decoration {decoration} other {build}}}}.{noted, select, yes { {note}.} other {}}`,
   'topic.task': `{task, select,
     powerOn {First, switch the power on.} powerOff {Then cut the power.} bladeIn {Now put the blade in.} bladeOut {Now take the blade out.}
     open {Now let’s open it up.} cellIn {This is how a cell goes in.} cellOut {This is how the cell comes out.} close {Now close it up again.}
@@ -335,14 +335,14 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'step.irreversible': 'This cannot be undone.{agreed, select, yes { Agreed by {who}, {on}.} other {}}',
   'request.text': '{text}{own, select, yes { (our own idea)} other {}}{several, select, yes { ({saber})} other {}}',
   'request.answer':
-    '{status, select, met {done} open {still open} changed {changed} other {declined}}{answered, select, yes {: {answer}} other {}}{told, select, yes { (told {on})} other {}}{priced, select, yes {; {price}{took, select, yes {, accepted {accepted}} other {}}} other {}}',
+    '{status, select, met {done} open {still open} changed {done differently} other {declined}}{answered, select, yes {: {answer}} other {}}{told, select, yes { (told {on})} other {}}{priced, select, yes {; {price}{took, select, yes {, accepted {accepted}} other {}}} other {}}',
   'chapter.arrivals': `{given, select, yes {What {giver} sent, and what became of it} other {What you sent, and what became of it}}`,
   'chapter.arrivals.head': '{column, select, part {Part} condition {How it arrived} other {What became of it}}',
   'arrival.what': '{quantity, plural, =1 {{what}} other {# × {what}}}',
   'fact.unsure':
     '{text} ({source, select, recalled {from memory} believed {believed} client {as you said} assumed {assumed} other {not settled}})',
   'arrival.fate':
-    '{fate, select, leftOver {left over} returned {returned} altered {altered} used {used} other {undecided}}{placed, select, yes { ({now})} other {}}{of, select, yes { in {saber}} other {}}{noted, select, yes {: {note}} other {}}',
+    '{fate, select, leftOver {not used} returned {returned} altered {altered} used {used} other {undecided}}{placed, select, yes { ({now})} other {}}{of, select, yes { in {saber}} other {}}{noted, select, yes {: {note}} other {}}',
   'chapter.questions': 'What was asked',
   'chapter.questions.head': '{column, select, question {Question} other {Answer}}',
   'chapter.packing': 'In the box',
@@ -374,10 +374,10 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'chapter.cautions': 'Cautions',
   'chapter.power': 'Switching on and off',
   'chapter.controls': 'Controls',
-  'chapter.controls.head': '{column, select, state {When it is} gesture {Do this} does {It will} other {Shown}}',
+  'chapter.controls.head': '{column, select, state {When it is} gesture {Do this} does {It will} other {Status}}',
   'control.state':
     '{state, select, asleep {asleep} off {off} lit {lit} menu {{mode}} muted {muted} other {combat}}{limited, select, yes { ({presets})} other {}}',
-  'control.status': '{status, select, unsure {not sure: try it} configured {configured} other {shown}}',
+  'control.status': '{status, select, unsure {not sure: try it} configured {set up} other {set up and shown}}',
   'control.cue': `{at, select, start {first} step {at each step} other {at the end}} {as, select,
     beep {a beep} voice {a voice} sound {a sound} flash {a flash} blade {a sign on the blade} other {a buzz}}{said, select, yes {: {says}} other {}}`,
   'chapter.modes.head': '{column, select, mode {Mode} chooses {Lets you choose} other {Ends by itself}}',
@@ -398,7 +398,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'card.ends': 'After {seconds} without a touch: {mode}',
   'card.unsure': 'Not sure: try it',
   'controls.standard': 'As in “{name}”{n, plural, =0 {} one {, but for one control} other {, but for # controls}}.',
-  'controls.statuses': `{configured, select, yes {Configured: set up and tried here. } other {}}{shown, select, yes {Shown: you see it in the film as well. } other {}}{unsure, select, yes {Not sure: it may not work as it says; try it, and tell us.} other {}}`,
+  'controls.statuses': `{configured, select, yes {Set up: configured and tried here. } other {}}{shown, select, yes {Shown: you see it in the film as well. } other {}}{unsure, select, yes {Not sure: it may not work as it says; try it, and tell us.} other {}}`,
   'topic.turnsMenu': `There you choose {what, select, preset {the preset} colour {the colour} volume {the volume} brightness {the brightness} track {the track} profile {the profile} effect {the effect} other {as it says}} by turning the hilt.`,
   'controls.none': 'Controls: not recorded.',
   'chapter.presets': 'Presets',
@@ -416,7 +416,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'blade.inBox': '{use, select, ship {yes} toBuy {no: to be bought} other {no: the bench’s own}}',
   'chapter.screws': 'Screw map',
   'chapter.screws.head': '{column, select, screw {Screw} where {Where} key {Key} holds {Holds} other {You may}}',
-  'screw.holds': `{purpose, select, bladeRetention {blade retention} joint {joint} chassis {chassis} cover {cover} sleeve {sleeve} switch {switch} decoration {decoration} unsaid {not recorded} other {other}}`,
+  'screw.holds': `{purpose, select, bladeRetention {the blade} joint {a joint} chassis {chassis} cover {cover} sleeve {sleeve} switch {switch} decoration {decoration} unsaid {not recorded} other {other}}`,
   'screw.may': '{may, select, never {Do not touch it} loosen {loosen, not remove} other {remove}}',
   'chapter.troubles': 'Troubleshooting',
   'trouble.what': `{trouble, select, flicker {The first pixels flicker} freezes {It freezes} crackles {It crackles or goes dark when it is loud}
@@ -440,7 +440,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'charging.name': `{row, select, runtime {Runs for} charging {Charging takes} circuit {It charges with, and up to} charged {Charged, as shipped} asleep {Left asleep it lasts} energy {Energy} volume {Volume as shipped} loudest {Maximum setting} brightness {Brightness as shipped} other {Highest safe volume}}`,
   'charging.days': 'about {days} days',
   'chapter.tests': 'What was tested',
-  'chapter.tests.head': '{column, select, test {Test} wanted {Wanted} found {Found} other {Verdict}}',
+  'chapter.tests.head': '{column, select, test {Test} wanted {Expected} found {Measured} other {Result}}',
   'test.verdict':
     '{standing, select, pass {passed} fail {failed} retest {to be repeated} notPossible {not possible here} waived {left out by choice} other {not done}}',
   'tests.none': 'Tests: not recorded.',
@@ -502,7 +502,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'chapter.owners.head': '{column, select, who {Whose hands} when {When} other {What they did}}',
   'chapter.before.head': '{column, select, what {It could} other {Now}}',
   'before.what': '{what}{kind, select, port { (port)} other {}}',
-  'before.now': '{stays, select, yes {as before} other {{by, select, yes {instead: {instead}} other {no more}}}}',
+  'before.now': '{stays, select, yes {as before} other {{by, select, yes {instead: {instead}} other {no longer}}}}',
   'chapter.losses': 'Replaced along the way',
   'chapter.losses.head': '{column, select, what {What} why {Why} other {You were told on}}',
   'loss.what':
@@ -518,7 +518,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'notFor.title': 'Not made for {what}',
   'preset.effect':
     '{effect, select, clash {clash} lock {lock} deflect {deflect} drag {drag} melt {melt} other {surge}} {hue} {hex}',
-  'preset.time': '{way, select, out {out} other {back in}} in {time}',
+  'preset.time': '{way, select, out {extends} other {retracts}} in {time}',
   'preset.flashes': 'flashes at {rate}',
   'arrival.condition':
     '{whole, select, yes {whole saber: } other {}}{condition}{dated, select, yes { (noted {on})} other {}}',
@@ -540,7 +540,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'cover.line': '{shop} · handoff record no. {number} · {date}',
   'cover.for': 'for {client}',
   'cover.fact':
-    '{row, select, length {length, without blade} mass {weight, without blade} balance {balances, from the pommel} cell {cell} runtime {runs, in your use} other {blade}}',
+    '{row, select, length {length, without blade} mass {weight, without blade} balance {balance point, from the pommel} cell {cell} runtime {runtime, in your use} other {blade}}',
   'cover.record': 'Record no. {number} · {date}',
   'cover.asked': `{given, select, yes {In {giver}’s words.} other {Your words.}}{answered, select, yes { {answer}} other {}}`,
   'cover.made': 'built, tested and signed',
@@ -571,7 +571,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'page.inHand': 'Try it here: press it, hold it, turn it',
   'page.hint': 'Now: {gesture}. {what}.',
   'page.asleep':
-    '{state, select, asleep {It is asleep.} off {It is on, its blade dark.} lit {Its blade is lit.} menu {It is in the {mode}.} muted {It is lit, and mute.} other {It is in combat mode.}}',
+    '{state, select, asleep {It is asleep.} off {It is on, blade off.} lit {Its blade is lit.} menu {It is in the {mode}.} muted {It is lit, and mute.} other {It is in combat mode.}}',
   'page.openWith': 'open it step by step',
   'page.practise': 'try the controls',
   'page.sound': '{on, select, yes {turn sound off} other {turn sound on}}',

@@ -343,7 +343,7 @@ export const SECOND: readonly Job[] = [
       }),
       need('what was left over', 'arrivals/shares/fate=leftOver', {
         s: 'It wasn’t used, and it’s yours',
-        p: 'left over',
+        p: 'not used',
       }),
       need('told by building it', 'sabers/order=build', {
         s: 'This is how it goes together, piece by piece',

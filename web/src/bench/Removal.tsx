@@ -11,10 +11,10 @@ export function RemovalSheet() {
   if (!asked) return null
   const name = nameOfThing(asked.target.kind, asked.target.value)
   return (
-    <Modal title={`Take out ${name}?`} close={() => answer(false)}>
+    <Modal title={`Remove ${name}?`} close={() => answer(false)}>
       {asked.goes.length ? (
         <>
-          <p className="mt-1">With it go, since they cannot stand without it:</p>
+          <p className="mt-1">These depend on it and go with it:</p>
           <ul className="mt-1 mb-2">
             {asked.goes.map((t) => (
               <li key={t.ref} className="border-rule border-b py-0.5">
@@ -38,10 +38,10 @@ export function RemovalSheet() {
       ) : null}
       <div className="mt-4 flex gap-2">
         <button type="button" className="btn btn-main" onClick={() => answer(true)}>
-          Take it out
+          Remove it
         </button>
         <button type="button" className="btn" onClick={() => answer(false)}>
-          Leave it
+          Keep it
         </button>
       </div>
     </Modal>

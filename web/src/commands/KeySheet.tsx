@@ -20,7 +20,7 @@ export function KeySheet({ list, drawing, close }: { list: readonly Command[]; d
     ...(drawing ? DRAWING : []),
   ]
   return (
-    <Modal title="What the keys do" close={close} wide="max-w-lg">
+    <Modal title="Keyboard shortcuts" close={close} wide="max-w-lg">
       <dl className="mt-3 grid grid-cols-[auto_1fr] gap-x-5 gap-y-1">
         {rows.map(([keys, words]) => (
           <div key={words} className="contents">

@@ -86,7 +86,7 @@ export const BENCH_COMMANDS: readonly Command[] = [
   },
   {
     id: 'redo',
-    words: 'Redo it',
+    words: 'Redo',
     keys: ['ctrl+shift+z'],
     menu: true,
     can: (s) => (s.bench!.redos ? undefined : 'There is nothing to redo.'),

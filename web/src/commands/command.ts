@@ -29,7 +29,7 @@ export interface Command {
 export const go = (s: Scope, path: string) => void s.navigate(path)
 
 /** On every page. */
-export const KEYS: Command = { id: 'keys', words: 'What the keys do', keys: ['?'], run: (s) => s.show('keys') }
+export const KEYS: Command = { id: 'keys', words: 'Keyboard shortcuts', keys: ['?'], run: (s) => s.show('keys') }
 
 /** Runs a command if it can be done; says whether it was. */
 export function perform(c: Command, s: Scope): boolean {

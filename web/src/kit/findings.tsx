@@ -28,9 +28,9 @@ export function FindingsPanel({
   const order = useOrder()
   const navigate = useNavigate()
   return (
-    <section aria-label="What stands against it" className="flex h-full min-h-0 flex-col">
+    <section aria-label="Open issues" className="flex h-full min-h-0 flex-col">
       <h2 className="h2 mb-1">
-        {judged === 'yes' ? list.length ? 'What stands against it' : 'Nothing stands against it here' : <NotJudged />}
+        {judged === 'yes' ? list.length ? 'Open issues' : 'No open issues here' : <NotJudged />}
       </h2>
       <div className="relative min-h-0 flex-1 overflow-y-auto pr-1" tabIndex={-1}>
         <ol>

@@ -8,7 +8,7 @@ export function SetAside({ by, onSet }: { by: string; onSet: (who: string, reaso
   if (!open)
     return (
       <button type="button" className="text-brass" onClick={() => setOpen(true)}>
-        set aside
+        waive
       </button>
     )
   return (
@@ -16,7 +16,7 @@ export function SetAside({ by, onSet }: { by: string; onSet: (who: string, reaso
       <input
         autoFocus
         className="cell"
-        aria-label="Why it is set aside"
+        aria-label="Why it is waived"
         placeholder={`why? signed ${by}`}
         value={reason}
         onChange={(e) => setReason(e.target.value)}

@@ -112,7 +112,7 @@ function Standing({ row }: { row: RackRow }) {
           {row.gate > 1 ? <span className="text-quiet shrink-0">and {row.gate - 1} more</span> : null}
         </>
       ) : (
-        <span>{row.shipped ? 'Handed over' : 'Nothing stands against it'}</span>
+        <span>{row.shipped ? 'Handed over' : 'No open issues'}</span>
       )}
     </div>
   )

@@ -116,7 +116,7 @@ function Head({
           {person?.name}
         </Link>
         <button type="button" className="btn-plain btn" onClick={() => void signOut()}>
-          leave
+          sign out
         </button>
       </div>
     </header>

@@ -26,7 +26,7 @@ export const scriptWords: WordsOf<typeof rules> = {
     },
   },
   neverTold: {
-    rule: 'What must be told is derived from what was built; a gap is closed or set aside by name.',
+    rule: 'What must be told is derived from what was built; a gap is closed, or waived by name.',
     says: {
       noScript: (p) => ({
         title: 'No walkthrough yet',

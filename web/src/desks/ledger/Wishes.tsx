@@ -20,8 +20,8 @@ export function Wishes() {
   const usual = order.requests.find((r) => r.price)?.price?.currency ?? 'EUR'
   const ranked = order.requests.toSorted((a, b) => (a.rank ?? 99) - (b.rank ?? 99))
   return (
-    <section aria-label="The wishes, from asking to telling">
-      <h2 className="h2 mb-1">The wishes, from asking to telling</h2>
+    <section aria-label="Requests">
+      <h2 className="h2 mb-1">Requests</h2>
       {order.requests.length ? (
         <table className="w-full table-fixed text-left">
           <thead className="label">

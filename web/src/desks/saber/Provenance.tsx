@@ -11,8 +11,8 @@ export function Provenance() {
   const edit = useEditThing('provenance')
   const remove = useRemove()
   return (
-    <section aria-label="Through whose hands it went">
-      <h2 className="h2">Through whose hands it went</h2>
+    <section aria-label="Provenance">
+      <h2 className="h2">Provenance</h2>
       {saber.provenance.map((x) => {
         const set = (run: (y: Owner) => void) => edit('earlier hand', x.id, run)
         const { given, text, tick } = bound(x, set)

@@ -52,7 +52,7 @@ export function Procedures() {
   return (
     <div className="grid grid-cols-[250px_minmax(0,1fr)_250px] gap-7">
       <section aria-label="What somebody will want to do">
-        <h2 className="h2">What they will want to do</h2>
+        <h2 className="h2">Client tasks</h2>
         {all.map((x, i) => (
           <GoalRow
             key={`${x.goal.kind} ${x.goal.at}`}

@@ -98,14 +98,14 @@ function Person() {
       <TextCell title="country" label="Country" {...text('country')} />
       <TextCell title="how to reach them" label="Contact" {...text('contact')} />
       <SelectCell
-        title="reads and hears"
+        title="language"
         label="Language"
         value={order.client.language ?? 'en'}
         onCommit={(v) => put('language', v)}
         {...languages}
       />
       <SelectCell
-        title="thinks in"
+        title="units"
         label="Measures"
         value={order.client.measures ?? 'both'}
         options={['both', ...MEASURES] as const}

@@ -15,7 +15,7 @@ export function Gate() {
   const who = (saber?: string) =>
     saber && order.sabers.length > 1 ? `${order.sabers.find((s) => s.id === saber)?.name}: ` : ''
   const setAside = (key: string, title: string) => (name: string, reason: string) =>
-    edit('set aside', (d) => {
+    edit('waived', (d) => {
       d.handoff.waivers.push({ key, who: name, reason: `${title}: ${reason}`.slice(0, 400), on: todayIso() })
     })
   return (
@@ -24,14 +24,14 @@ export function Gate() {
         {!gate ? (
           <NotJudged />
         ) : gate.length ? (
-          `${gate.length} ${gate.length === 1 ? 'thing stands' : 'things stand'} against shipping`
+          `${gate.length} ${gate.length === 1 ? 'thing' : 'things'} to settle before shipping`
         ) : (
-          'The gate is open'
+          'Ready to ship'
         )}
       </h2>
       {gate?.length !== 0 ? null : (
         <p className="text-fine flex items-center gap-2">
-          <Mark level="fine" /> Nothing stands against shipping.
+          <Mark level="fine" /> Ready to ship.
         </p>
       )}
       <ul>
@@ -53,7 +53,7 @@ export function Gate() {
           </li>
         ))}
       </ul>
-      {order.handoff.waivers.length ? <h3 className="label mt-3">set aside by name</h3> : null}
+      {order.handoff.waivers.length ? <h3 className="label mt-3">waived by name</h3> : null}
       {order.handoff.waivers.map((w) => (
         <div key={w.key} className="text-quiet flex items-center">
           <span className="flex-1">

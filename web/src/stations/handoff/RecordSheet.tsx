@@ -141,12 +141,12 @@ function Shipped({ standing }: { standing: number | undefined }) {
         {order.shipped || standing === 0 ? (
           <DateCell className="w-44" label="Shipped on" {...day('shipped')} />
         ) : (
-          <span className="text-quiet">a day once the gate is open</span>
+          <span className="text-quiet">a day once it is ready to ship</span>
         )}
       </div>
       {order.shipped && standing ? (
         <Refused
-          why={`It has left, and ${standing} ${standing === 1 ? 'thing stands' : 'things stand'} against shipping as it is written. Set each aside with a name and a reason: that is printed.`}
+          why={`It has left, and ${standing} ${standing === 1 ? 'thing is' : 'things are'} not settled as it is written. Waive each with a name and a reason: that is printed.`}
         />
       ) : null}
     </>

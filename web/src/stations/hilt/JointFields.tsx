@@ -14,13 +14,13 @@ export function JointFields({ section: x, onEdit }: { section: Section; onEdit: 
       <div className="grid grid-cols-3 gap-2">
         {joint.kind === 'thread' ? <Thread section={x} onEdit={onEdit} /> : null}
         <FactField
-          label="stand in each other"
+          label="engagement"
           value={joint.engagement}
           of={OF.engagement}
           onCommit={(v) => onEdit((y) => void (y.joint.engagement = v))}
         />
         <FactField
-          label="lets through Ø"
+          label="clear bore Ø"
           value={joint.passes}
           of={OF.passes}
           onCommit={(v) => onEdit((y) => void (y.joint.passes = v))}
@@ -77,7 +77,7 @@ function Thread({ section: { joint }, onEdit }: { section: Section; onEdit: (run
       />
       {joint.stop === false ? (
         <FactField
-          label="closes too far by"
+          label="over-travel"
           value={joint.overTravel}
           of={OF.overTravel}
           onCommit={(v) => onEdit((y) => void (y.joint.overTravel = v))}

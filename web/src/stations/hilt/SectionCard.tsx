@@ -56,7 +56,7 @@ export function SectionCard({ section: x, n }: { section: Section; n: number }) 
       </div>
       {SIZES.some(([key]) => fromModel(x[key])) ? (
         <button type="button" className="btn mt-1 min-h-7! w-full px-2! py-0.5! text-[0.87rem]" onClick={confirm}>
-          checked: they hold here
+          confirm these sizes
         </button>
       ) : null}
       <div className="mt-1 grid grid-cols-2 gap-1.5">

@@ -10,7 +10,7 @@ export function WholeHilt() {
     <section aria-label="The whole hilt" className="mb-2 space-y-1.5">
       <div className="grid grid-cols-2 gap-2">
         <FactField
-          label="air kept all round"
+          label="clearance"
           value={hilt.clearance}
           of={Hilt.properties.clearance}
           onCommit={(v) => edit('clearance', (s) => void (s.hilt.clearance = v))}

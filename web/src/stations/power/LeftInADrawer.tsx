@@ -33,7 +33,7 @@ const spell = (h: number) =>
 export function LeftInADrawer({ saber }: { saber: Saber }) {
   return (
     <>
-      <h2 className="h2 mt-2">Left in a drawer, empty after</h2>
+      <h2 className="h2 mt-2">Storage life: empty after</h2>
       <p className="text-quiet text-[0.87rem]">→ is how this saber is put away</p>
       {LEFT_WAYS.map((way) => (
         <div key={way} className={OWN_WAY[saber.cutPower] === way ? 'bg-card border-brassline border-l-2 pl-1' : ''}>

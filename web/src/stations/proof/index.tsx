@@ -38,7 +38,7 @@ export default function Proof() {
           <h2 className="h2">Tests</h2>
           {proposed.length ? (
             <button type="button" className="btn btn-main ml-auto" onClick={takeUp}>
-              take up {proposed.length} proposed
+              add {proposed.length} suggested tests
             </button>
           ) : null}
         </div>

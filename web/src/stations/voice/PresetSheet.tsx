@@ -87,7 +87,7 @@ function Fields({ saber, preset: p, set }: { saber: Saber; preset: Preset; set: 
         {...given('flickerHz')}
       />
       <TextCell
-        title="tracks, by comma"
+        title="tracks (comma-separated)"
         label="Tracks"
         value={p.tracks.join(', ')}
         onCommit={(v) =>

@@ -16,8 +16,8 @@ export function Readiness({ order, saber }: { order: Commission; saber: Saber })
       return next
     })
   return (
-    <section aria-label="Before the lamp goes on" className="mt-5">
-      <h2 className="h2">Before the lamp goes on</h2>
+    <section aria-label="Filming checklist" className="mt-5">
+      <h2 className="h2">Filming checklist</h2>
       <ul>
         {list.map((x) => (
           <li key={`${x.key} ${x.what}`} className="border-rule border-b py-1">
