@@ -3,6 +3,7 @@ import { buildHandoff, drawnSaber, handedSaber } from '@nubrin/core/handoff'
 import { readCommission, writeCommission } from '@nubrin/core/import'
 import type { Commission } from '@nubrin/core/record'
 import { dayText, MAKER } from '@nubrin/core/units'
+import { drawn } from './drawn'
 import { full } from './full'
 import { demo, TODAY } from './samples'
 
@@ -132,7 +133,9 @@ describe('a record with every field filled', () => {
     expect(inward.length).toBeGreaterThan(15)
     for (const l of inward) expect(text()).not.toContain(l.says)
   })
-  test.each(choices.map((c) => [c.way, c.words] as const))('%s: none of its keys reaches a reader', (way, words) => {
+  // Each of them makes the document anew: a share of those of every list.
+  const some = drawn(choices, 1 / 2, (c) => [c.way.split('/').slice(1, 3).join('/')])
+  test.each(some.map((c) => [c.way, c.words] as const))('%s: none of its keys reaches a reader', (way, words) => {
     const at = way.split('/').slice(1)
     const last = at.pop()!
     for (const word of words.filter((w) => /[a-z][A-Z]/.test(w))) {
