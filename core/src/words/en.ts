@@ -207,7 +207,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
     other {This is {part_nom}.}}`,
   'topic.buttons': `It has {n, plural, =2 {two} =3 {three} =4 {four} other {#}} buttons: {parts}.`,
   'topic.never.what': '{screw}: not to be touched',
-  'topic.never': `Leave {screw_nom} alone: it {dummy, select, yes {is only decoration and glued} other {holds the {purpose, select, bladeRetention {the blade} joint {a joint} chassis {chassis} cover {cover} sleeve {sleeve} switch {switch} decoration {decoration} other {build}}}}.{noted, select, yes { {note}.} other {}}`,
+  'topic.never': `Leave {screw_nom} alone: it {dummy, select, yes {is only decoration and glued} other {holds {purpose, select, bladeRetention {the blade} joint {the hilt together} chassis {the chassis} cover {the cover} sleeve {the sleeve} switch {the switch} decoration {the decoration} other {it together}}}}.{noted, select, yes { {note}.} other {}}`,
   'topic.task': `{task, select,
     powerOn {First, switch the power on.} powerOff {Then cut the power.} bladeIn {Now put the blade in.} bladeOut {Now take the blade out.}
     open {Now let’s open it up.} cellIn {This is how a cell goes in.} cellOut {This is how the cell comes out.} close {Now close it up again.}
