@@ -387,7 +387,8 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'chapter.controls.head': '{column, select, state {Wenn es} gesture {Mach das} does {Dann} other {Stand}}',
   'control.state':
     '{state, select, asleep {schläft} off {dunkel ist} lit {leuchtet} menu {{mode}} muted {stumm ist} other {im Kampf ist}}{limited, select, yes { ({presets})} other {}}',
-  'control.status': '{status, select, unsure {nicht sicher: probier es} configured {eingerichtet} other {eingerichtet und gezeigt}}',
+  'control.status':
+    '{status, select, unsure {nicht sicher: probier es} configured {eingerichtet} other {eingerichtet und gezeigt}}',
   'control.cue': `{at, select, start {zuerst} step {bei jedem Schritt} other {am Ende}} {as, select,
     beep {ein Ton} voice {eine Stimme} sound {ein Klang} flash {ein Blitz} blade {ein Zeichen auf der Klinge} other {ein Summen}}{said, select, yes {: {says}} other {}}`,
   'chapter.modes.head': '{column, select, mode {Modus} chooses {Damit wählst du} other {Endet von selbst}}',
