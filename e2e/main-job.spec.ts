@@ -155,12 +155,12 @@ test('the main job: from a wish to the PDF and the client’s page', async ({ pa
   await station(page, '1', 'Brief')
   await choose(page, 'Status of request 1', 'met')
   await chooseWords(page, 'Where request 1 is met', 'pommel')
-  // Declined and the client not told yet: that stands against shipping until it is set aside by name.
+  // Declined and the client not told yet: that is to be settled before shipping, or waived by name.
   await choose(page, 'Status of request 2', 'declined')
 
   // Proof
   await station(page, '8', 'Proof')
-  await page.getByRole('button', { name: /take up \d+ proposed/ }).click()
+  await page.getByRole('button', { name: /add \d+ suggested tests/ }).click()
   for (const b of await page.getByRole('button', { name: 'passes' }).all()) await b.click()
   const limits: Record<string, string> = {
     'Cell voltage at rest': '3.9',
@@ -190,7 +190,7 @@ test('the main job: from a wish to the PDF and the client’s page', async ({ pa
   await station(page, '9', 'Walkthrough')
   await page.getByRole('button', { name: 'compose from the record' }).click()
   await page.getByText('Everything is told').waitFor()
-  await page.getByRole('button', { name: /hold the button for two seconds: the blade goes in/ }).click()
+  await page.getByRole('button', { name: /hold the button for two seconds: the blade goes out/ }).click()
   const say = page.getByLabel(/^Say, beat/)
   const right = await say.inputValue()
   await say.fill(right.replace('two seconds', 'one second'))
