@@ -221,16 +221,16 @@ test('the main job: from a wish to the PDF and the client’s page', async ({ pa
   await page.getByRole('tab', { name: 'Send it' }).click()
   await add(page, 'who: did what', 'Maren: all of it')
   for (
-    let left = await page.getByRole('button', { name: 'waive' }).count();
+    let left = await page.getByRole('button', { name: 'waive', exact: true }).count();
     left > 0;
-    left = await page.getByRole('button', { name: 'waive' }).count()
+    left = await page.getByRole('button', { name: 'waive', exact: true }).count()
   ) {
-    await page.getByRole('button', { name: 'waive' }).first().click()
+    await page.getByRole('button', { name: 'waive', exact: true }).first().click()
     await page.getByLabel('Why it is waived').fill('agreed with the client')
     await page.keyboard.press('Enter')
     await page.waitForTimeout(60)
   }
-  await page.getByText('Ready to ship').waitFor()
+  await page.getByText('Ready to ship', { exact: true }).waitFor()
   await page.getByRole('button', { name: 'issue it to the client' }).click()
   const link = await page.getByTestId('client-link').getAttribute('href')
   await saved(page)

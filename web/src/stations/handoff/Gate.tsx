@@ -31,7 +31,7 @@ export function Gate() {
       </h2>
       {gate?.length !== 0 ? null : (
         <p className="text-fine flex items-center gap-2">
-          <Mark level="fine" /> Ready to ship.
+          <Mark level="fine" /> Everything is settled.
         </p>
       )}
       <ul>
