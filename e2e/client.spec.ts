@@ -31,7 +31,7 @@ test('the client’s page is their saber: pressed, opened step by step, practise
   await expect(sheet.getByText('See that it is so, then go on.')).toBeVisible()
   await sheet.getByRole('button', { name: 'done – next step' }).click()
   await expect(sheet.getByText('Unscrew the pommel')).toBeVisible()
-  await expect(sheet.getByText(/It goes on in \d+ s/)).toBeVisible()
+  await expect(sheet.getByText(/Next step in \d+ s/)).toBeVisible()
   await sheet.getByRole('button', { name: 'wait for me' }).click()
   await sheet.getByRole('button', { name: 'done – next step' }).click()
   await expect(sheet.getByText('Draw the chassis out by its ring')).toBeVisible()
