@@ -41,6 +41,9 @@ describe.each(LANGUAGES)('in every script in %s', (language: Language) => {
       c.client.language = language
       for (const s of c.sabers) {
         const acts = proceduresOf(readerOf(c), s)
+        const used = new Set(
+          acts.flatMap((p) => (p.ok ? p.acts.flatMap((x) => x.does.map((d) => d.at as string)) : [])),
+        )
         for (const school of SCHOOLS) {
           const beats = compose(c, s, school)
           for (const b of beats) {
@@ -52,12 +55,9 @@ describe.each(LANGUAGES)('in every script in %s', (language: Language) => {
           }
           const at = (key: string) => beats.findIndex((b) => b.covers.includes(key))
           for (const b of beats.filter((x) => x.task)) {
-            const used = new Set(
-              acts.flatMap((p) => (p.ok ? p.acts.flatMap((x) => x.does.map((d) => d.at as string)) : [])),
-            )
             for (const ref of used) {
               const note = at(`note:${ref}`)
-              const first = beats.findIndex((x) => x.task && b.say && x.say.length > 0 && handles(s, x, ref, acts))
+              const first = beats.findIndex((x) => x.task && b.say && x.say.length > 0 && handles(x, ref, acts))
               if (note >= 0 && first >= 0) expect([ref, note < first]).toEqual([ref, true])
             }
           }
@@ -67,7 +67,7 @@ describe.each(LANGUAGES)('in every script in %s', (language: Language) => {
   )
 })
 /** Whether a beat's piece has an act on a thing, by the words of that act in it. */
-function handles(_s: Saber, b: { say: string }, ref: string, all: ReturnType<typeof proceduresOf>): boolean {
+function handles(b: { say: string }, ref: string, all: ReturnType<typeof proceduresOf>): boolean {
   return all.some((p) => p.ok && p.acts.some((x) => x.does.some((d) => d.at === ref) && b.say.includes(x.text)))
 }
 

@@ -1,6 +1,17 @@
 import { known } from '../facts'
 import { byId, type FittedPart, kindRule, type PartKind, purposeOf, refTo, type Saber } from '../record'
-import { bodyOf, type HiltShape, inWall, layOut, narrowest, needRadius, onAxis, spanOf, widest } from '../room'
+import {
+  bodyOf,
+  type HiltShape,
+  inWall,
+  layOut,
+  narrowest,
+  needRadius,
+  onAxis,
+  sleeveInner,
+  spanOf,
+  widest,
+} from '../room'
 import type { Blocked, Body, Joint, Way } from './joint'
 import { polesOf } from './poles'
 
@@ -116,9 +127,8 @@ function screwsOf(s: Saber, p: FittedPart, purpose: 'chassis' | 'sleeve'): Pick<
 /** The ways of a sleeve along the outside: over nothing that is wider than it is within. */
 function over(s: Saber, p: FittedPart, shape: HiltShape): { ways: Way[]; blocked: Blocked[] } {
   const span = spanOf(p)
-  const [d, wall] = [known(p.specs.diameter), known(p.specs.wall)]
   if (!span) return { ways: [], blocked: [{ code: 'placeUnknown', at: refTo('part', p.id), name: p.name }] }
-  const inner = d === undefined || wall === undefined ? Number.POSITIVE_INFINITY : d - 2 * wall
+  const inner = sleeveInner(p) ?? Number.POSITIVE_INFINITY
   const how = p.heldBy === 'thread' ? 'unscrew' : 'slide'
   const blocked: Blocked[] = []
   const ways = (['pommel', 'emitter'] as const).flatMap((towards): Way[] => {

@@ -242,6 +242,12 @@ export function narrowest(
   return best
 }
 
+/** How wide a sleeve is within, mm; undefined where its diameter or its wall is not known. */
+export function sleeveInner(p: FittedPart): number | undefined {
+  const [d, wall] = [known(p.specs.diameter), known(p.specs.wall)]
+  return d === undefined || wall === undefined ? undefined : d - 2 * wall
+}
+
 /** The widest outside over a length, mm, with its section; undefined where nothing of the hilt lies there. */
 export function widest(shape: HiltShape, from: number, to: number): { d: number; section: Section } | undefined {
   let best: { d: number; section: Section } | undefined

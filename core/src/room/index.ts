@@ -47,6 +47,7 @@ export {
   roundApart,
   sectionAt,
   sideOpenings,
+  sleeveInner,
   socketSpan,
   spanOf,
   widest,

@@ -139,7 +139,10 @@ function wayToPreset(s: Saber, from: number, to: readonly string[], shown: reado
 function firstAgain(reader: Reader, s: Saber, beats: readonly Beat[]): Beat[] {
   const rowOf = (b: Beat) => s.controls.find((r) => b.perform === `row:${r.id}`)
   const rows = beats.flatMap((b) => rowOf(b) ?? [])
-  const made = beats.flatMap((b) => Array.from({ length: b.times ?? 1 }, () => rowOf(b) ?? []).flat())
+  const made = beats.flatMap((b) => {
+    const row = rowOf(b)
+    return row ? Array<ControlRow>(b.times ?? 1).fill(row) : []
+  })
   const preset = made.reduce<number | undefined>((at, r) => presetAfter(s, at, r), 0)
   if (!preset) return [...beats]
   const back = backToFirst(s, preset, rows)

@@ -19,6 +19,7 @@ export type { Order } from './order'
 export { firstSentenceEnd, merged, type Stray, splitAt, straysOf } from './place'
 export { type Ready, readinessOf } from './readiness'
 export { type Rehearsal, rehearse, spokenSeconds, type Trouble } from './rehearse'
+export { turnsSaid } from './said'
 export { guessSeconds } from './seconds'
 export { inOneBreath, spokenPart } from './spoken'
 export { type Stale, staleSentences } from './stale'
@@ -38,7 +39,7 @@ export {
   topicsOf,
   waysToWear,
 } from './topics'
-export { giftOf, listenerOf, type Reader, readersOf } from './topics/readers'
+export { giftOf, isName, listenerOf, type Reader, readersOf } from './topics/readers'
 export { proposeTrim, SHORT, spokenLength, targetOf } from './trim'
 export { troubleText } from './trouble-words'
 export { MOST_EXACT, type WalkCost, walkCost, walked } from './walk'

@@ -94,17 +94,14 @@ const OPPOSITES: readonly (readonly [Action, RegExp, Action, RegExp])[] = [
 /** The words of a beat about a control, held against it. Nothing said is nothing wrong; of several counts one has to be right. */
 export function saidOfRow(s: Saber, beat: Beat, row: ControlRow): Otherwise[] {
   const had = READ.get(beat)
-  const same = had?.row === row && had.inputs === s.inputs && had.spoken === s.spoken && had.blades === s.blades
-  if (had && same) return had.said
+  const reads = [row, s.inputs, s.spoken, s.blades, s.hilt]
+  if (had?.reads.every((v, i) => v === reads[i])) return had.said
   const said = readAgainst(s, beat, row)
-  READ.set(beat, { row, inputs: s.inputs, spoken: s.spoken, blades: s.blades, said })
+  READ.set(beat, { reads, said })
   return said
 }
-/** Each beat is read once for the control that it shows. */
-const READ = new WeakMap<
-  Beat,
-  { row: ControlRow; inputs: Saber['inputs']; spoken: Saber['spoken']; blades: Saber['blades']; said: Otherwise[] }
->()
+/** Each beat is read once for the control that it shows, and for what else of the saber the reading hangs on. */
+const READ = new WeakMap<Beat, { reads: readonly unknown[]; said: Otherwise[] }>()
 
 function readAgainst(s: Saber, beat: Beat, row: ControlRow): Otherwise[] {
   const text = `${beat.say}. ${beat.doText ?? ''}`.toLowerCase()
@@ -154,16 +151,22 @@ const ACTS: Partial<Record<Action, string>> = {
   ...{ menuOpen: 'opens the menu', menuClose: 'closes the menu' },
 }
 
+/** Every way that a text turns something, in English or German. */
+export function turnsSaid(text: string): Set<'clockwise' | 'anticlockwise'> {
+  const said = new Set<'clockwise' | 'anticlockwise'>()
+  for (const m of text.toLowerCase().matchAll(/\b(anti-?|counter-?)?clockwise\b/g))
+    said.add(m[1] ? 'anticlockwise' : 'clockwise')
+  for (const m of text.toLowerCase().matchAll(/\b(gegen den |im )uhrzeigersinn\b/g))
+    said.add(m[1] === 'im ' ? 'clockwise' : 'anticlockwise')
+  return said
+}
+
 /** The words of a beat about a task, held against its steps: which way is turned, and which screw. */
 export function saidOfTask(s: Saber, beat: Beat, { acts }: Piece): Otherwise[] {
   const text = `${beat.say}. ${beat.doText ?? ''}`.toLowerCase()
   const out: Otherwise[] = []
   const turned = new Set(acts.map((x) => x.direction).filter((d) => d === 'clockwise' || d === 'anticlockwise'))
-  const said = new Set<string>()
-  for (const m of text.matchAll(/\b(anti-?|counter-?)?clockwise\b/g)) said.add(m[1] ? 'anticlockwise' : 'clockwise')
-  for (const m of text.matchAll(/\b(gegen den |im )uhrzeigersinn\b/g))
-    said.add(m[1] === 'im ' ? 'clockwise' : 'anticlockwise')
-  const wrong = [...said].find((d) => turned.size > 0 && !turned.has(d as 'clockwise'))
+  const wrong = [...turnsSaid(text)].find((d) => turned.size > 0 && !turned.has(d))
   if (wrong) out.push({ about: 'direction', said: wrong, is: [...turned].join(' or ') })
   const places = acts.flatMap((x) => {
     const to = partsOfRef(x.does[0]?.at ?? x.place ?? '')

@@ -1,6 +1,8 @@
+import { known } from '../../facts'
 import {
   byId,
   type Commission,
+  type Item,
   nameOf,
   nounOf,
   nounText,
@@ -146,6 +148,9 @@ const about = (c: Commission, s: Saber, ref: Ref | undefined): boolean => {
   return to?.kind === 'saber' ? to.id === s.id : isOf(c, s, ref)
 }
 
+const itemText = (reader: Reader, i: Item): string =>
+  `${i.quantity > 1 ? `${i.quantity} × ` : ''}${within(reader, bare(i.what))}`
+
 /** What goes with it, what has to be bought, and what is only seen here. */
 export const itemTopics = ({ reader, s }: Told): Topic[] =>
   s.items
@@ -156,12 +161,11 @@ export const itemTopics = ({ reader, s }: Told): Topic[] =>
       const ask = [i.type && own(reader, i.type), i.size && own(reader, i.size), guarded].filter(Boolean).join(', ')
       const from = i.from ? own(reader, bare(i.from)) : ''
       const buys = i.supplied === 'notSupplied'
-      const quantity = i.quantity > 1 ? `${i.quantity} × ` : ''
       return topic({
         ...{ key: `item:${i.id}`, chapter: 'care', must: buys, weight: buys ? 1 : 3 },
         what: say(MAKER, 'topic.item.what', { what: i.what }),
         say: say(reader, 'topic.item', {
-          ...{ what: `${quantity}${within(reader, bare(i.what))}`, role: i.role, from: i.supplied },
+          ...{ what: itemText(reader, i), role: i.role, from: i.supplied },
           ...{ of: of ?? '', named: whether(of), ask, asked: whether(ask), place: from, placed: whether(from) },
           ...{ note: i.note ? own(reader, bare(i.note)) : '', noted: whether(i.note) },
         }),
@@ -180,9 +184,7 @@ export const itemsText = (reader: Reader, s: Saber, ids: readonly string[]): str
   say(reader, 'topic.items', {
     items: listed(
       reader,
-      s.items
-        .filter((i) => ids.includes(i.id))
-        .map((i) => `${i.quantity > 1 ? `${i.quantity} × ` : ''}${within(reader, bare(i.what))}`),
+      s.items.filter((i) => ids.includes(i.id)).map((i) => itemText(reader, i)),
     ),
   })
 
@@ -199,7 +201,7 @@ export const limitTopics = ({ reader, s }: Told): Topic[] =>
 /** What was wrong, why, and what was done about it. Who is given it hears what was done, and not what the shop had got wrong. */
 export const fixTopics = ({ reader, c, s }: Told): Topic[] =>
   s.fixes.map((f) => {
-    const fault = f.fault && typeof f.fault.value === 'string' ? f.fault.value : ''
+    const fault = known(f.fault) ?? ''
     return topic({
       ...{ key: `fix:${f.id}`, chapter: 'requests', must: s.job === 'repair', weight: 1 },
       what: say(MAKER, 'topic.fix.what', { fix: f.fix }),
@@ -267,7 +269,7 @@ export const decisionTopics = ({ reader, c, s }: Told): Topic[] =>
 /** Whose hands it went through before; what is only believed is said to be believed. */
 export const ownerTopics = ({ reader, s }: Told): Topic[] =>
   s.provenance.map((o) => {
-    const did = typeof o.did?.value === 'string' ? o.did.value : ''
+    const did = known(o.did) ?? ''
     return topic({
       ...{ key: `owner:${o.id}`, chapter: 'requests', must: false, weight: 1 },
       what: say(MAKER, 'topic.owner.what', { who: o.who }),

@@ -4,15 +4,12 @@ import { type Commission, clientBlade, colourOf, hueText, nounOf, own, refTo, ty
 import { MAKER, type Reader } from '../../units'
 import { say, whether } from '../../words'
 import { asSpoken } from './amounts'
-import { listenerOf } from './readers'
+import { isName, listenerOf } from './readers'
 import { needsBlade } from './settings'
 import { bare, listed, type Told, type Topic, topic } from './topic'
 
-/** Whether who asked is who listens: by the name, or the first of it. */
-const isListener = (c: Commission, s: Saber, who: string): boolean => {
-  const [to, asker] = [listenerOf(c, s).toLowerCase(), who.trim().toLowerCase()]
-  return to !== '' && (to === asker || to.split(/\s+/)[0] === asker)
-}
+/** Whether who asked is who listens. */
+const isListener = (c: Commission, s: Saber, who: string): boolean => isName(listenerOf(c, s), who)
 
 /** Each preset by its colour, why it is there, and who asked for it. */
 export const presetTopics = ({ reader, c, s }: Told): Topic[] =>

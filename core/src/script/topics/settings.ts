@@ -53,7 +53,7 @@ export function displayTopics({ reader, s }: Told): Topic[] {
 export function linkTopics({ reader, s }: Told): Topic[] {
   const { link } = s.settings
   if (!link) return []
-  const code = typeof link.code?.value === 'string' ? link.code.value : ''
+  const code = known(link.code) ?? ''
   return [
     topic({
       ...{ key: 'link', chapter: 'care', must: true, weight: 1 },
@@ -69,7 +69,7 @@ export function linkTopics({ reader, s }: Told): Topic[] {
 /** To what its motions are set, and with what in the socket they were tried. */
 export function senseTopics({ reader, s }: Told): Topic[] {
   const all = s.settings.sensitivities.flatMap((x) => {
-    const value = typeof x.value.value === 'string' ? x.value.value : ''
+    const value = known(x.value) ?? ''
     return value
       ? [
           say(reader, 'topic.sense.one', {
@@ -122,7 +122,7 @@ export const missingTopics = ({ reader, s }: Told): Topic[] =>
   s.parts
     .filter((p) => p.supplied === 'notSupplied')
     .map((p) => {
-      const type = typeof p.type?.value === 'string' ? own(reader, bare(p.type.value)) : ''
+      const type = own(reader, bare(known(p.type) ?? ''))
       const [note, length] = [p.note ? own(reader, bare(p.note)) : '', known(p.specs.length)]
       return topic({
         ...{ key: `missing:${p.id}`, chapter: 'care', must: true },

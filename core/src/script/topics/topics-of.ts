@@ -37,8 +37,8 @@ export type TopicMemory = Map<string, { read: readonly unknown[]; topics: Topic[
 
 /** Sources that are dear, and all that they read beside the client. */
 const READS = new Map<(t: Told) => Topic[], (s: Saber) => readonly unknown[]>([
-  [controlTopics, (s) => [s.controls, s.modes, s.inputs, s.presets, s.spoken, s.parts, s.hilt.openings]],
-  [presetTopics, (s) => [s.presets, s.blades]],
+  [controlTopics, (s) => [s.controls, s.modes, s.inputs, s.presets, s.spoken, s.parts, s.hilt, s.blades]],
+  [presetTopics, (s) => [s.presets, s.blades, s.recipient]],
 ])
 
 function remembered(from: (t: Told) => Topic[], n: number, t: Told, memory: TopicMemory | undefined): Topic[] {

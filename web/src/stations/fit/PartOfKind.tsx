@@ -62,10 +62,9 @@ export function PartOfKind(props: Props) {
         <SelectCell
           title="goes along with"
           label="Goes along with"
-          value={p.on ?? ''}
           options={['', ...carriers.map((q) => q.id)]}
           words={(id) => carriers.find((q) => q.id === id)?.name ?? 'what lies round it'}
-          onCommit={(v) => onEdit((x) => void (v ? (x.on = v) : delete x.on))}
+          {...bound(p, onEdit).maybe('on')}
         />
       ) : null}
     </>

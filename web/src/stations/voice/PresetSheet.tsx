@@ -110,10 +110,9 @@ function Fields({ saber, preset: p, set }: { saber: Saber; preset: Preset; set: 
         <SelectCell
           title="to be seen whole it takes"
           label="Blade that the look takes"
-          value={p.needs ?? ''}
           options={['', ...blades.map((b) => b.id)]}
           words={(id) => blades.find((b) => b.id === id)?.name ?? 'any blade'}
-          onCommit={(v) => set((x) => void (v ? (x.needs = v) : delete x.needs))}
+          {...maybe('needs')}
         />
       ) : null}
     </div>

@@ -1,12 +1,10 @@
 import type { Commission } from '../../../record'
+import { isName } from '../../../script'
 import { say, whether } from '../../../words'
 import { type OrderChapter, table } from '../../block'
 
 /** Whether a question is put to the client: to nobody by name, or to his. */
-const isClient = (c: Commission, to: string | undefined): boolean => {
-  const [who, client] = [to?.trim().toLowerCase() ?? '', c.client.name.trim().toLowerCase()]
-  return !who || who === client || who === client.split(/\s+/)[0]
-}
+const isClient = (c: Commission, to: string | undefined): boolean => !to?.trim() || isName(c.client.name, to)
 
 /** What was asked and answered, by whom it was asked, and what the client has not answered yet; what was put to somebody else is not his. */
 export const questions: OrderChapter = (reader, c) => {

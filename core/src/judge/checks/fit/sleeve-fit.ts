@@ -1,6 +1,5 @@
-import { known } from '../../../facts'
 import { refTo } from '../../../record'
-import { layOut, spanOf, widest } from '../../../room'
+import { layOut, sleeveInner, spanOf, widest } from '../../../room'
 import { check } from '../../check'
 
 export const sleeveFit = check<{ tight: { sleeve: string; section: string; inner: number; outer: number } }>({
@@ -13,13 +12,13 @@ export const sleeveFit = check<{ tight: { sleeve: string; section: string; inner
     const shape = layOut(saber.hilt)
     return saber.parts.flatMap((p) => {
       const span = p.kind === 'sleeve' ? spanOf(p) : undefined
-      const [d, wall] = [known(p.specs.diameter), known(p.specs.wall)]
+      const inner = sleeveInner(p)
       const over = span && widest(shape, span.x0, span.x1)
-      if (!over || d === undefined || wall === undefined || d - 2 * wall >= over.d) return []
+      if (!over || inner === undefined || inner >= over.d) return []
       return [
         {
           ...{ code: 'tight' as const, subject: p.id, level: 'stop' as const, gate: true },
-          params: { sleeve: p.name, section: over.section.name, inner: d - 2 * wall, outer: over.d },
+          params: { sleeve: p.name, section: over.section.name, inner, outer: over.d },
           refs: [refTo('part', p.id), refTo('section', over.section.id)],
         },
       ]

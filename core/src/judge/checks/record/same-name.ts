@@ -1,4 +1,4 @@
-import { refTo, type Saber } from '../../../record'
+import { refTo } from '../../../record'
 import { check } from '../../check'
 
 /** A name as it is compared: whatever its case and the space around it. */
@@ -23,20 +23,19 @@ export const sameName = check<{ presets: Twice; screws: Twice; controls: Twice }
   scope: 'saber',
   source: 'what is told apart has names of its own',
   reads: ['presets', 'hilt', 'inputs'],
-  run: ({ saber }: { saber: Saber }) => [
-    ...doubles(saber.presets, (p) => p.name).map(({ name, all }) => ({
-      ...{ code: 'presets' as const, subject: `preset-${plain(name)}`, level: 'caution' as const },
-      ...{ params: { name, n: all.length }, refs: all.map((p) => refTo('preset', p.id)) },
-    })),
-    ...doubles(saber.hilt.fasteners, (f) => f.name).map(({ name, all }) => ({
-      ...{ code: 'screws' as const, subject: `screw-${plain(name)}`, level: 'caution' as const },
-      ...{ params: { name, n: all.length }, refs: all.map((f) => refTo('fastener', f.id)) },
-    })),
-    ...doubles(saber.inputs, (i) => i.name).map(({ name, all }) => ({
-      ...{ code: 'controls' as const, subject: `input-${plain(name)}`, level: 'caution' as const },
-      ...{ params: { name, n: all.length }, refs: all.map((i) => refTo('input', i.id)) },
-    })),
-  ],
+  run: ({ saber: s }) =>
+    (
+      [
+        { code: 'presets', kind: 'preset', subject: 'preset', list: s.presets },
+        { code: 'screws', kind: 'fastener', subject: 'screw', list: s.hilt.fasteners },
+        { code: 'controls', kind: 'input', subject: 'input', list: s.inputs },
+      ] as const
+    ).flatMap(({ code, kind, subject, list }) =>
+      doubles<{ id: string; name: string }>(list, (x) => x.name).map(({ name, all }) => ({
+        ...{ code, subject: `${subject}-${plain(name)}`, level: 'caution' as const },
+        ...{ params: { name, n: all.length }, refs: all.map((x) => refTo(kind, x.id)) },
+      })),
+    ),
 })
 
 /** People who work on it, and editions of an order, that are the same. */
