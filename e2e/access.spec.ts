@@ -113,7 +113,7 @@ test('axe finds nothing on any screen; 1024 px and 200 % hold', async ({ page, s
   await page.evaluate(() => {
     for (const d of document.querySelectorAll('details')) d.open = true
   })
-  await page.getByText('The numbers are the order').waitFor()
+  await page.getByText('Follow the numbers in order').waitFor()
   await check('the client’s page, unfolded')
   // As wide as a small phone, and as a large screen at four times its size.
   await page.setViewportSize({ width: 320, height: 800 })

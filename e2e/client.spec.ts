@@ -233,7 +233,7 @@ test('a client who reads German gets all of it in German', async ({ page, server
   await saved(page)
   const link = await issued(page, server.url, 'reed-warden')
   await page.goto(server.url + link)
-  await expect(page.getByText('Es ist an, die Klinge dunkel.')).toBeVisible()
+  await expect(page.getByText('Eingeschaltet, Klinge aus.')).toBeVisible()
   await expect(page.getByRole('button', { name: 'mit mir öffnen' })).toBeVisible()
   await expect(page.getByRole('heading', { name: 'Wenn etwas seltsam ist' })).toBeVisible()
   await expect(page.locator('main')).toHaveAttribute('lang', 'de')

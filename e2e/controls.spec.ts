@@ -28,7 +28,7 @@ test('the drawn saber is pressed, lit, held and killed; practice says what was d
   await page.keyboard.down('x')
   await expect(came).toContainText('lock, for as long as it is held')
   await page.keyboard.up('x')
-  await expect(came).toContainText('lock: over')
+  await expect(came).toContainText('lock: released')
 
   // The blade is struck with the pointer; the pose is taken by a key.
   await page.keyboard.press('ArrowUp')

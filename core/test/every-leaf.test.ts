@@ -16,6 +16,7 @@ const INWARD: [string, string][] = [
   ['/client/country', 'where it is sent is on the parcel'],
   ['/client/contact', 'how the client is reached is the shop’s'],
   ['/client/note', 'what the shop knows of the client'],
+  ['/translations/*', 'stand in the record of a client who reads another language; see told.test'],
   ['/ordered', 'days of the order are on its bill'],
   ['/deadline', 'days of the order are on its bill'],
   ['/shipped', 'the record is dated itself'],

@@ -18,6 +18,7 @@ export interface Shape {
   'x-kind'?: Kind
   'x-names'?: Kind[]
   'x-fact'?: string
+  'x-words'?: true
 }
 
 /** A leaf of the full record: where it stands by field, and how it would be read in a document. */
@@ -26,6 +27,8 @@ interface Leaf {
   /** Its pointer, by position. */
   way: string
   says: string
+  /** It is the shop’s own language, as the schema says. */
+  words: boolean
 }
 /** A field that takes one of some words: its pointer, and the words. */
 interface Choice {
@@ -60,7 +63,7 @@ export function fullOf(schema: Shape, like: Shape = schema): { record: Commissio
     return `q${LETTERS[Math.floor(n / 676) % 26]}${LETTERS[Math.floor(n / 26) % 26]}${LETTERS[n % 26]}q`
   }
   const notes = like === schema ? undefined : notesOf(like)
-  const make = (shape: Shape, at: string, way: string): unknown => {
+  const make = (shape: Shape, at: string, way: string, inWords = false): unknown => {
     const bare = shape.$ref ? schema.$defs![shape.$ref.replace('#/$defs/', '')]! : shape
     if (bare.$ref) return make(bare, at, way)
     const note = notes?.get(at)
@@ -77,7 +80,7 @@ export function fullOf(schema: Shape, like: Shape = schema): { record: Commissio
     if (s.anyOf) {
       // Choices are not told apart by their value: their words are the catalogue's.
       const free = s.anyOf.find((x) => x.const === undefined && x.type !== 'null' && !x.anyOf)
-      if (free) return make(free, at, way)
+      if (free) return make(free, at, way, inWords)
       const words = s.anyOf.flatMap((x) => (typeof x.const === 'string' ? [x.const] : []))
       if (words.length > 1) choices.push({ way, words })
       return make(s.anyOf.find((x) => x.type !== 'null')!, at, way)
@@ -94,14 +97,14 @@ export function fullOf(schema: Shape, like: Shape = schema): { record: Commissio
         if (fact && ['rivals', 'trail', 'tol', 'with', 'on', 'by'].includes(k)) return []
         if (fact && k === 'source') return [[k, 'measured']]
         if (k === 'aside') return []
-        return [[k, make(x, fact && k === 'value' ? at : `${at}/${k}`, `${way}/${k}`)]]
+        return [[k, make(x, fact && k === 'value' ? at : `${at}/${k}`, `${way}/${k}`, Boolean(s['x-words']))]]
       })
       return Object.fromEntries(entries)
     }
     if (s.type === 'boolean') return !at.endsWith('/stays')
     if (s.type === 'number' || s.type === 'integer') {
       const value = Math.min(s.maximum ?? 1e9, Math.max(s.minimum ?? 0, 11))
-      leaves.push({ at, way, says: '#' })
+      leaves.push({ at, way, says: '#', words: false })
       return value
     }
     const says =
@@ -124,7 +127,7 @@ export function fullOf(schema: Shape, like: Shape = schema): { record: Commissio
                       : s.pattern
                         ? `own-${word()}`
                         : word()
-    leaves.push({ at, way, says })
+    leaves.push({ at, way, says, words: inWords || Boolean(s['x-words']) })
     return says
   }
   return { record: make(schema, '', '') as Commission, leaves, choices }

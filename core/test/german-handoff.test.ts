@@ -19,8 +19,10 @@ const ENGLISH =
 function typed(c: Commission): string[] {
   const out = new Set<string>()
   const walk = (v: unknown) => {
-    if (typeof v === 'string' && /\p{L}/u.test(v)) out.add(v)
-    else if (typeof v === 'object' && v !== null) for (const x of Object.values(v)) walk(x)
+    if (typeof v === 'string' && /\p{L}/u.test(v)) {
+      out.add(v)
+      out.add(v.replace(/\.+$/, ''))
+    } else if (typeof v === 'object' && v !== null) for (const x of Object.values(v)) walk(x)
   }
   walk(c)
   return [...out].filter((w) => w.length > 2).sort((a, b) => b.length - a.length)

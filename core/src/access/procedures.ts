@@ -16,7 +16,7 @@ import {
   type Wording,
   wordsOf,
 } from '../machine'
-import { type Act, byId, own, type Procedure, partsOfRef, type Saber, type Step } from '../record'
+import { type Act, byId, type Procedure, partsOfRef, type Saber, type Step } from '../record'
 import { dayText, MAKER, type Reader } from '../units'
 import { say, whether } from '../words'
 import { keyOfAct, keyOfStep } from './keys'
@@ -222,7 +222,7 @@ function worded(
   said: Step | undefined,
   before: State,
 ): ToldAct {
-  const landmark = said?.landmark === undefined ? undefined : own(reader, said.landmark)
+  const landmark = said?.landmark
   const told = { before, landmark, turns: said?.turns }
   const made = x.act && wordsOf(reader, s, assembly, x.act, told)
   const drafted = x.act && (reader === MAKER ? made : wordsOf(MAKER, s, assembly, x.act, told))
@@ -230,17 +230,14 @@ function worded(
   const caution = his(said?.caution, drafted?.caution)
   const tool = his(said?.tool, drafted?.tool)
   const place = said?.place ?? made?.place ?? x.act?.at
-  const whole = cautionOf(reader, said, caution === undefined ? made?.caution : own(reader, caution))
+  const whole = cautionOf(reader, said, caution ?? made?.caution)
   const recorded = poles(reader, s, x.act, text)
   const kept = x.act?.do === 'tighten' ? heldBy(assembly, x.act.at.slice('fastener:'.length)) : undefined
-  const spoken = tool === undefined ? made?.tool : own(reader, tool)
-  const cue = said?.cue === undefined ? made?.cue : own(reader, said.cue)
+  const spoken = tool ?? made?.tool
+  const cue = said?.cue ?? made?.cue
   return {
     ...{ key: keyOf(x), does: x.does, back: x.back },
-    text:
-      text === undefined
-        ? (made?.text ?? say(reader, 'step.unsaidPole'))
-        : withMore(reader, own(reader, text), said!, landmark),
+    text: text === undefined ? (made?.text ?? say(reader, 'step.unsaidPole')) : withMore(reader, text, said!, landmark),
     direction: said?.direction ?? made?.direction ?? 'none',
     ...(place ? { place } : {}),
     ...(spoken ? { tool: spoken } : {}),

@@ -1,5 +1,5 @@
 import { known, UNSURE } from '../facts'
-import { byId, type ControlRow, isForeign, nounOf, own, refTo, type Saber } from '../record'
+import { byId, type ControlRow, isForeign, nounOf, refTo, type Saber } from '../record'
 import { formatNumber, type Reader } from '../units'
 import { say, whether } from '../words'
 
@@ -13,12 +13,12 @@ export function secondsInWords(reader: Reader, s: number, after = false): string
 
 /** What a control does, in the maker's own words when he gave any. */
 export const doingOf = (reader: Reader, row: ControlRow): string =>
-  (row.says === undefined ? undefined : own(reader, row.says)) ?? say(reader, 'action', { action: row.does })
+  row.says ?? say(reader, 'action', { action: row.does })
 
 /** What a hand notices on the way: a beep at each step, a voice at the end. */
 export const cuesOf = (reader: Reader, r: ControlRow): string[] =>
   (r.cues ?? []).map((c) =>
-    say(reader, 'control.cue', { at: c.at, as: c.as, says: c.says ? own(reader, c.says) : '', said: whether(c.says) }),
+    say(reader, 'control.cue', { at: c.at, as: c.as, says: c.says ?? '', said: whether(c.says) }),
   )
 
 /** The gesture of a row as an instruction: "hold the rear button for two seconds with the blade up". */

@@ -105,6 +105,9 @@ export const factOf = <U extends Unit>(unit: U) =>
 /** The schema of words that are a fact. */
 export const textFactOf = (maxLength = 240) =>
   T.Unsafe<TextFact>(T.Object(withHistory(T.String({ maxLength })), { ...closed, 'x-fact': 'text' }))
+/** The schema of words that are a fact and may reach a client, in the language of the record. */
+export const wordsFactOf = (maxLength = 240) =>
+  T.Unsafe<TextFact>(T.Object(withHistory(T.String({ maxLength })), { ...closed, 'x-fact': 'text', 'x-words': true }))
 /** The schema of a choice that is a fact. */
 export const choiceFactOf = <const C extends readonly string[]>(choices: C) =>
   T.Unsafe<ChoiceFact<C[number]>>(

@@ -1,9 +1,9 @@
 import { formatFact, known } from '../facts'
 import { balance } from '../fit'
 import { runtime } from '../power'
-import { type Commission, clientBlade, own, ownLarge, type Saber } from '../record'
+import { type Commission, clientBlade, type Saber } from '../record'
 import type { Reader } from '../units'
-import { say } from '../words'
+import { large, say } from '../words'
 import { orderGiver } from './addressee'
 import type { FactRow } from './block'
 import { asText, hiltLength, orNotRecorded } from './values'
@@ -23,8 +23,8 @@ export function coverOf(reader: Reader, c: Commission): Cover {
     ...(wish
       ? {
           quote: {
-            text: own(reader, wish.text).replace(/^[“„"]|[”“"]$/g, ''),
-            answer: wish.answer ? ownLarge(reader, wish.answer) : '',
+            text: wish.text.replace(/^[“„"]|[”“"]$/g, ''),
+            answer: wish.answer ? large(wish.answer) : '',
             ...(orderGiver(c) ? { giver: orderGiver(c) } : {}),
           },
         }

@@ -1,4 +1,4 @@
-import { type Commission, languageOf, readerOf, type Saber, saberTitle, writtenIn } from '../record'
+import { type Commission, languageOf, readerOf, type Saber, saberTitle, told, writtenIn } from '../record'
 import { listed } from '../script'
 import type { Language, Measures, Reader } from '../units'
 import { say } from '../words'
@@ -50,7 +50,7 @@ export interface ShopCard {
  * opened, lit, charged and cared for, what was tested and who made it. Nothing is stated as fact that the record does not hold as fact.
  */
 export function buildHandoff(c: Commission, shop: string, date: string, from?: ShopCard): HandoffDocument {
-  return whole(readerOf(c), c, shop, date, from)
+  return whole(readerOf(c), told(c), shop, date, from)
 }
 
 function whole(reader: Reader, c: Commission, shop: string, date: string, from?: ShopCard): HandoffDocument {

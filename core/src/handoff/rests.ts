@@ -1,6 +1,6 @@
 import type { TSchema } from '@sinclair/typebox'
 import { isFact } from '../facts'
-import { Commission, isObject, type Kind, nameOfThing, readerOf, THINGS } from '../record'
+import { Commission, isObject, type Kind, nameOfThing, readerOf, THINGS, told } from '../record'
 import type { Reader } from '../units'
 import type { Chapter } from './block'
 import { AFTER, BEFORE, OF_A_SABER } from './chapters'
@@ -141,7 +141,7 @@ export function restsOf(c: Commission, id: string): RestedLine[] {
   if (!writer) return []
   const read = (x: Commission): string[] | undefined => {
     try {
-      return chapterLines(writer(x)!)
+      return chapterLines(writer(told(x))!)
     } catch {
       return undefined
     }

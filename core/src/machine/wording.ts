@@ -5,7 +5,6 @@ import {
   type Fastener,
   type Material,
   nounOf,
-  own,
   partsOfRef,
   type Ref,
   refTo,
@@ -65,7 +64,7 @@ const marked = (reader: Reader, text: string, landmark: string | undefined): str
 
 /** How something is held when it goes in: by what one recognises it, and at which clock angle. */
 function aligned(reader: Reader, j: Joint, text: string, said: string | undefined): string {
-  const landmark = said ?? (j.landmark && own(reader, j.landmark))
+  const landmark = said ?? j.landmark
   const angle = j.angle === undefined ? '' : formatNumber(reader, j.angle, 0)
   return landmark || angle
     ? say(reader, 'step.aligned', {
@@ -80,7 +79,7 @@ function aligned(reader: Reader, j: Joint, text: string, said: string | undefine
 
 /** What is felt where it is right, and what comes about by itself where it opens. */
 function cueOf(reader: Reader, j: Joint, on: boolean): { cue?: string } {
-  if (on) return j.feels ? { cue: say(reader, 'joint.feels', { what: own(reader, j.feels) }) } : {}
+  if (on) return j.feels ? { cue: say(reader, 'joint.feels', { what: j.feels }) } : {}
   const itself = j.byItself ?? 'nothing'
   const cue = [
     itself === 'nothing' ? '' : say(reader, 'step.byItself', { itself }),
@@ -118,7 +117,7 @@ function sectionWords(reader: Reader, s: Saber, j: Joint, act: Act, on: boolean,
     return on ? aligned(reader, j, text, told.landmark) : turnedOften(reader, text, told.turns ?? j.turns)
   }
   const caution = j.hurts
-    ? own(reader, j.hurts)
+    ? j.hurts
     : say(reader, on ? (j.noStop ? 'step.noStop' : 'step.noWireInThread') : 'step.softSurface')
   const base = { place: act.at, caution, ...cueOf(reader, j, on) }
   if (act.how === 'unscrew')
@@ -131,7 +130,7 @@ function sectionWords(reader: Reader, s: Saber, j: Joint, act: Act, on: boolean,
     const text = say(reader, 'step.turn', { section, back: whether(on) })
     return {
       ...cueOf(reader, j, on),
-      ...(j.hurts ? { caution: own(reader, j.hurts) } : {}),
+      ...(j.hurts ? { caution: j.hurts } : {}),
       ...{ place: act.at, direction: 'none' },
       text: on ? aligned(reader, j, text, told.landmark) : turnedOften(reader, text, told.turns ?? j.turns),
     }
@@ -172,7 +171,7 @@ function bladeWords(reader: Reader, s: Saber, j: Joint, on: boolean, said: Told)
   const text = say(reader, on ? 'step.bladeIn' : 'step.bladeOut', what)
   return {
     ...cueOf(reader, j, on),
-    ...(j.hurts && on ? { caution: own(reader, j.hurts) } : {}),
+    ...(j.hurts && on ? { caution: j.hurts } : {}),
     text: on ? aligned(reader, j, text, said.landmark) : marked(reader, text, said.landmark),
     place: refTo('socket', socket.id),
     direction: socket.insertion === 'clockwise' ? 'clockwise' : on ? 'push' : 'pull',
@@ -186,7 +185,7 @@ const BRITTLE: ReadonlySet<Material> = new Set<Material>(['resin', 'PLA', 'polyc
 function partWords(reader: Reader, s: Saber, j: Joint, act: Act, on: boolean, told: Told): Wording | undefined {
   const p = byId(s.parts, partsOfRef(act.at)?.id)
   if (!p) return undefined
-  const base = { place: act.at, ...(j.hurts ? { caution: own(reader, j.hurts) } : {}), ...cueOf(reader, j, on) }
+  const base = { place: act.at, ...(j.hurts ? { caution: j.hurts } : {}), ...cueOf(reader, j, on) }
   const how = act.how ?? 'pull'
   const end = act.towards ?? 'pommel'
   const direction: Direction = how === 'unscrew' ? turned(j, on) : how === 'lift' && !on ? 'lift' : on ? 'push' : 'pull'
@@ -200,7 +199,7 @@ function partWords(reader: Reader, s: Saber, j: Joint, act: Act, on: boolean, to
       }
     const { plus, leads } = polesOf(p)
     if (!plus) return undefined
-    const landmark = told.landmark ?? (p.landmark && own(reader, p.landmark))
+    const landmark = told.landmark ?? p.landmark
     const text = say(reader, 'step.cellIn', {
       ...cell,
       plus,
@@ -220,7 +219,7 @@ function partWords(reader: Reader, s: Saber, j: Joint, act: Act, on: boolean, to
         text: say(reader, 'step.chassisOut', { name, how, end, tethered: whether(j.tethered) }),
         direction,
       }
-    const mark = told.landmark ?? (p.landmark && own(reader, p.landmark))
+    const mark = told.landmark ?? p.landmark
     const text = say(reader, 'step.chassisIn', { name, how, end })
     return { caution, ...base, text: aligned(reader, j, text, j.landmark ? told.landmark : mark), direction }
   }

@@ -159,5 +159,6 @@ export {
 } from './walk/references'
 export { hueText } from './words/hue'
 export { languageOf, readerOf, writtenIn } from './words/reader'
-export { isForeign, nounOf, nounText, own, ownLarge, toldNoun, toldText } from './words/spoken'
+export { isForeign, nounOf, nounText, toldNoun, toldText } from './words/spoken'
+export { hasWords, type Put, retold, retoldSaber, told, toldSaber, translationsOf } from './words/told'
 export { keyWords } from './words/words'

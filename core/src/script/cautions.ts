@@ -1,7 +1,7 @@
 import { known } from '../facts'
 import { FLASH_LIMIT_HZ } from '../light'
 import { polesBeside } from '../machine'
-import { own, type Saber } from '../record'
+import type { Saber } from '../record'
 import type { Reader } from '../units'
 import { say, whether } from '../words'
 
@@ -23,7 +23,7 @@ export function cautionsOf(reader: Reader, s: Saber): Caution[] {
     // Which way round, and which sort to buy, matters where a client changes it.
     const loose = cells.filter((c) => c.removable)
     // What is recorded stands beside the maker's own words on it.
-    const landmarks = loose.flatMap((c) => (c.landmark ? [polesBeside(reader, c, own(reader, c.landmark))] : []))
+    const landmarks = loose.flatMap((c) => (c.landmark ? [polesBeside(reader, c, c.landmark)] : []))
     out.push({
       key: 'cell',
       ...(landmarks.length ? { polarity: landmarks.join('; ') } : {}),

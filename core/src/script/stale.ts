@@ -12,6 +12,7 @@ import {
   readerOf,
   type Saber,
   shelfOf,
+  toldSaber,
 } from '../record'
 import { tellsBy, wordsAfter } from './compose'
 import { liveBeats, lostFacts } from './live'
@@ -53,7 +54,7 @@ const VOLUME = /\b(?:volume|lautstärke)\D{0,12}(\d{1,3})\b/gi
 export function staleSentences(c: Commission, s: Saber, told: readonly Topic[] = topicsOf(c, s)): Stale[] {
   const topics = new Map(told.map((t) => [t.key, t]))
   const tells = tellsBy(c, s, told)
-  const live = liveBeats(readerOf(c), s)
+  const live = liveBeats(readerOf(c), toldSaber(c, s))
   const beats = live.flatMap((beat, i): Stale[] => {
     const missing = beat.covers.filter((k) => !topics.has(k))
     if (missing.length) return missing.map((what) => ({ code: 'gone', beat, what }))

@@ -1,5 +1,5 @@
 import Papa from 'papaparse'
-import { type Beat, type Commission, readerOf, type Saber, type Take } from '../record'
+import { type Beat, type Commission, readerOf, type Saber, type Take, toldSaber } from '../record'
 import type { Reader } from '../units'
 import { say } from '../words'
 import { type CueTime, cueTimes, firstWords, stamp } from './export'
@@ -80,8 +80,8 @@ export function leftOutOf(reader: Reader, s: Saber, take?: Take): Beat[] {
 }
 
 /** Text to put beside a film, in the client's language: what it is, its chapters, and where the rest is read. */
-export function descriptionOf(c: Commission, s: Saber, take?: Take): string {
-  const reader = readerOf(c)
+export function descriptionOf(c: Commission, saber: Saber, take?: Take): string {
+  const [reader, s] = [readerOf(c), toldSaber(c, saber)]
   const lines = cueTimes(reader, s, take).map((x) => `${stamp(x.startMs).slice(0, 8)} ${firstWords(x.beat)}`)
   const left = leftOutOf(reader, s, take).map((b) => `- ${firstWords(b)}`)
   return [

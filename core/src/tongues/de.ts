@@ -294,7 +294,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'topic.note.what': 'gut zu wissen: {of}',
   'topic.note': `{of_zu}: {note}.`,
   duration: `{form, select, seconds {{n, plural, =1 {einer Sekunde} other {{text} Sekunden}}} minutes {{n, plural, =1 {einer Minute} other {{text} Minuten}}} other {{n, plural, =1 {einer Stunde} other {{text} Stunden}}}}`,
-  ownWords: '{foreign, select, yes {„{text}“} other {{text}}}',
+  ownWords: '„{text}“',
 
   'test.cellVolts': 'Spannung der Zelle in Ruhe',
   'test.sleepCurrent': 'Strom im Schlaf',

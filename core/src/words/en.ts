@@ -285,7 +285,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'topic.note.what': `good to know: {of}`,
   'topic.note': `About {of_nom}: {note}.`,
   duration: `{form, select, seconds {{n, plural, =1 {one second} other {{text} seconds}}} minutes {{n, plural, =1 {one minute} other {{text} minutes}}} other {{n, plural, =1 {one hour} other {{text} hours}}}}`,
-  ownWords: `{foreign, select, yes {“{text}”} other {{text}}}`,
+  ownWords: '“{text}”',
 
   'test.cellVolts': 'Cell voltage at rest',
   'test.sleepCurrent': 'Current when asleep',

@@ -64,13 +64,17 @@ function values(language: Language, params: object): Record<string, string | num
   return out
 }
 
+/** What stands in quotes already is not put in quotes again. */
+const onceQuoted = (text: string): string =>
+  /„„|““/.test(text) ? text.replace(/„„([^„“]*)““/g, '„$1“').replace(/““([^“”]*)””/g, '“$1”') : text
+
 /** Words a code in the language that is spoken. Parameters are checked by their types; what they hold is put in as it stands. */
 export function say<C extends SayingCode>(reader: Reader, code: C, ...[params]: Params<C>): string {
   const language = reader.language
   const key = `${language} ${params === undefined ? code : `${code} ${JSON.stringify(params)}`}`
   const known = said.get(key)
   if (known !== undefined) return known
-  const words = String(formatOf(code, language).format(params && values(language, params)))
+  const words = onceQuoted(String(formatOf(code, language).format(params && values(language, params))))
   if (said.size >= MOST_SAID) said.clear()
   said.set(key, words)
   return words

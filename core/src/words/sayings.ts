@@ -378,7 +378,7 @@ export interface Sayings {
   'topic.note.what': { of: Words }
   'topic.note': { of: Thing; note: Words }
   duration: { form: 'seconds' | 'minutes' | 'hours'; n: number; text: Words }
-  ownWords: { text: Words; foreign: 'yes' | 'no' }
+  ownWords: { text: Words }
 
   // Tests.
   'test.cellVolts': Record<never, never>

@@ -2,7 +2,7 @@ import { API } from '@nubrin/core/api'
 import { cadCsv, cadDxf, cadSvg } from '@nubrin/core/drawing'
 import { handoffFileName } from '@nubrin/core/handoff'
 import { writeCommission } from '@nubrin/core/import'
-import { asCopy, byId, type Commission, readerOf } from '@nubrin/core/record'
+import { asCopy, byId, type Commission, readerOf, toldSaber } from '@nubrin/core/record'
 import { markdownOf, tellingOrder, webVttOf } from '@nubrin/core/script'
 import type { Response, Router } from 'express'
 import { Op as Sql } from 'sequelize'
@@ -157,14 +157,14 @@ function givingOut(r: Router, store: Commissions, library: Library) {
   serve(r, API.scriptMarkdown, async ({ params, who, res }) => {
     const { record } = await store.load(who.shopId, params.id)
     const text = tellingOrder(record)
-      .map((s) => markdownOf(readerOf(record), s.name, s))
+      .map((s) => markdownOf(readerOf(record), s.name, toldSaber(record, s)))
       .join('\n')
     return send(res, 'walkthrough.md', 'text/markdown; charset=utf-8', text)
   })
   serve(r, API.scriptVtt, async ({ params, query, who, res }) => {
     const { record } = await store.load(who.shopId, params.id)
     const saber = saberOf(record, query.saber)
-    const captions = webVttOf(readerOf(record), saber, byId(saber.takes, query.take))
+    const captions = webVttOf(readerOf(record), toldSaber(record, saber), byId(saber.takes, query.take))
     return send(res, 'walkthrough.vtt', 'text/vtt; charset=utf-8', captions)
   })
   for (const [route, kind, type, write] of [

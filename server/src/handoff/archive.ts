@@ -1,5 +1,5 @@
 import { cardManifest, type HandoffDocument } from '@nubrin/core/handoff'
-import { type Commission, readerOf } from '@nubrin/core/record'
+import { type Commission, readerOf, toldSaber } from '@nubrin/core/record'
 import { webVttOf } from '@nubrin/core/script'
 import yazl from 'yazl'
 import { addRecord } from '../commissions/archive'
@@ -30,7 +30,7 @@ export async function handoffArchive({ document, record, pdf, page, shopId, libr
   add('handoff.pdf', pdf)
   add('saber.html', page)
   for (const s of record.sabers) {
-    const captions = webVttOf(readerOf(record), s, s.takes.at(-1))
+    const captions = webVttOf(readerOf(record), toldSaber(record, s), s.takes.at(-1))
     add(`captions/${s.id}.vtt`, captions)
     add(`card/${s.id}.json`, `${JSON.stringify(cardManifest(s), null, 2)}\n`)
   }

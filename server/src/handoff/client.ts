@@ -11,7 +11,7 @@ import {
   takeReply,
 } from '@nubrin/core/handoff'
 import { lift } from '@nubrin/core/import'
-import type { Commission } from '@nubrin/core/record'
+import { type Commission, told } from '@nubrin/core/record'
 import { diffOps } from '@nubrin/core/record/ops'
 import { type Request, Router } from 'express'
 import { rateLimit } from 'express-rate-limit'
@@ -55,7 +55,7 @@ async function readFrozen(db: Tables, id: string): Promise<Frozen> {
   const row = (await db.handoffs.findByPk(id, { attributes: ['document', 'record', 'commissionId'] }))!
   const record = lift(row.record) as Commission
   // One that was issued before replies did not know what it is of.
-  return { document: { ...liftHandoff(row.document, record), of: row.commissionId }, record }
+  return { document: { ...liftHandoff(row.document, told(record)), of: row.commissionId }, record }
 }
 
 interface With {
@@ -105,14 +105,15 @@ export function clientRoutes({ db, store, library, papers, work, webFolder }: Wi
         : differences((await frozenOf(own.id)).document, (await frozenOf(newest.id)).document).map((x) => x.title)
     res.set('Cache-Control', 'private, no-store')
     const which = { given: own.number, newest: newest.number, changed }
-    return { document, ...which, sabers: record.sabers.map(handedSaber), media: record.media }
+    const { sabers, media } = told(record)
+    return { document, ...which, sabers: sabers.map(handedSaber), media }
   })
   serve(r, API.clientPdf, async ({ params, query, req, res }) => {
     const { id, of, whom, document, record } = await find(params.token, query)
     const { paper, extent: usual = 'full' } = record.handoff
     const extent = query.extent ?? usual
     const link = new URL(`/c/${params.token}`, await addressOf(db, of, req)).href
-    const ask = { document, sabers: record.sabers, paper, extent, link }
+    const ask = { document, sabers: told(record).sabers, paper, extent, link }
     const pdf = await papers.of(`${id} ${paper} ${extent} ${sha256(link)}`, whom, async () => ask)
     sendPdf(res, pdf, handoffFileName(record))
     return undefined

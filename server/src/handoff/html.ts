@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { type HandoffDocument, handedSaber, handedSounds } from '@nubrin/core/handoff'
-import type { Commission, Saber } from '@nubrin/core/record'
+import { type Commission, type Saber, told } from '@nubrin/core/record'
 import { Once } from '../base/once'
 import type { Library } from '../media/library'
 import type { Done, Whom, Work } from '../work/kinds'
@@ -84,7 +84,8 @@ export async function pageFile(of: OfPage): Promise<Uint8Array> {
   const { webFolder, library, work, whom, shopId, record, document, key } = of
   const photos = await photosFor(record, shopId, library)
   const sounds = await soundsFor(record, shopId, library, work, whom)
-  const page = { document, sabers: record.sabers.map(handedSaber), media: record.media, keep: key }
+  const { sabers, media } = told(record)
+  const page = { document, sabers: sabers.map(handedSaber), media, keep: key }
   return Buffer.from(handoffHtml(webFolder, page, new Map([...photos, ...sounds])))
 }
 

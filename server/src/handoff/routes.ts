@@ -1,7 +1,7 @@
 import { API } from '@nubrin/core/api'
 import { differences, handoffFileName, labelOf, liftHandoff, readReply, type ShopCard } from '@nubrin/core/handoff'
 import { lift } from '@nubrin/core/import'
-import { type Commission, readerOf } from '@nubrin/core/record'
+import { type Commission, readerOf, told, toldSaber } from '@nubrin/core/record'
 import type { Router } from 'express'
 import { newId, secret, sha256, today } from '../base/ids'
 import { gateIn, standing } from '../commissions/shipping'
@@ -38,7 +38,7 @@ export function handoffRoutes(r: Router, { store, db, library, papers, work, web
     const key = `${record.id} ${revision} ${JSON.stringify([name, said])} ${today()} ${paper} ${extent}`
     const pdf = await papers.of(key, who, async () => ({
       document: await work.run('document', { record, shop: name, date: today(), from: cardOf(said) }, who),
-      ...{ sabers: record.sabers, paper, extent },
+      ...{ sabers: told(record).sabers, paper, extent },
     }))
     sendPdf(res, pdf, handoffFileName(record))
     return undefined
@@ -51,7 +51,7 @@ export function handoffRoutes(r: Router, { store, db, library, papers, work, web
     const paper = query.paper ?? 'A5'
     const { name } = await settingsOf(db, who.shopId)
     const pdf = await papers.card(`${record.id} ${revision} ${saber.id} ${name} ${paper}`, who, () => ({
-      saber,
+      saber: toldSaber(record, saber),
       paper,
       shop: name,
       reader: readerOf(record),
@@ -125,7 +125,7 @@ export function handoffRoutes(r: Router, { store, db, library, papers, work, web
     const row = await db.handoffs.findOne({ where: { commissionId: id, number: Number(number) || 0 } })
     if (!row) throw new NotFound(`There is no handoff no. ${number} of this commission.`)
     const record = lift(row.record) as Commission
-    return { key: row.id, document: liftHandoff(row.document, record), record }
+    return { key: row.id, document: liftHandoff(row.document, told(record)), record }
   }
   serve(r, API.differs, async ({ params, who }) => {
     const before = await frozen(who.shopId, params.id, params.other)
@@ -140,7 +140,7 @@ export function handoffRoutes(r: Router, { store, db, library, papers, work, web
     const { key, document, record } = await frozen(who.shopId, params.id, params.number)
     const { paper, extent = 'full' } = record.handoff
     const pdf = await papers.of(`${key} ${paper} ${extent}`, who, async () => ({
-      ...{ document, sabers: record.sabers, paper, extent },
+      ...{ document, sabers: told(record).sabers, paper, extent },
     }))
     const { shopId } = who
     const page = await papers.page(key, () =>

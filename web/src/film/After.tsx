@@ -1,4 +1,4 @@
-import { type Commission, readerOf, type Saber, type Take } from '@nubrin/core/record'
+import { type Commission, readerOf, type Saber, type Take, toldSaber } from '@nubrin/core/record'
 import {
   type CueTime,
   type Cut,
@@ -72,7 +72,8 @@ function useFilm(cues: readonly CueTime[]) {
 type Film = ReturnType<typeof useFilm>
 
 /** What became of a take: the film beside its script, what to cut, what was said anew, and what goes with the film. */
-export function After({ order, saber, take }: { order: Commission; saber: Saber; take: Take }) {
+export function After({ order, saber: recorded, take }: { order: Commission; saber: Saber; take: Take }) {
+  const saber = toldSaber(order, recorded)
   const reader = useMemo(() => readerOf(order), [order])
   const cues = useMemo(() => cueTimes(reader, saber, take), [reader, saber, take])
   const cuts = useMemo(() => cutsOf(reader, saber, take), [reader, saber, take])
@@ -225,8 +226,8 @@ function Marked({ saber, take }: { saber: Saber; take: Take }) {
 }
 
 /** Files to put beside the film, made when they are asked for. */
-function GoesWith({ order, saber, take }: { order: Commission; saber: Saber; take: Take }) {
-  const reader = readerOf(order)
+function GoesWith({ order, saber: recorded, take }: { order: Commission; saber: Saber; take: Take }) {
+  const [reader, saber] = [readerOf(order), toldSaber(order, recorded)]
   const stem = fileStem(`${order.title} ${saber.name} take`)
   const files = [
     ['captions (WebVTT)', 'captions.vtt', () => webVttOf(reader, saber, take)],

@@ -1,4 +1,4 @@
-import { type Commission, readerOf, type Saber } from '@nubrin/core/record'
+import { type Commission, readerOf, type Saber, toldSaber } from '@nubrin/core/record'
 import { firstOpen, liveBeats, overBy, rehearse, remaining, troubleText } from '@nubrin/core/script'
 import { type ReactNode, useEffect, useMemo } from 'react'
 import { useNavigate, useParams, useSearchParams } from 'react-router'
@@ -41,7 +41,7 @@ function Filming({ order, saber }: { order: Commission; saber: Saber }) {
   useAwake()
   const reader = useMemo(() => readerOf(order), [order])
   const run = useMemo(() => rehearse(reader, saber), [reader, saber])
-  const beats = useMemo(() => liveBeats(reader, saber), [reader, saber])
+  const beats = useMemo(() => liveBeats(reader, toldSaber(order, saber)), [reader, order, saber])
   const beat = beats[film.at]!
   const spoken = beats.filter((b) => !b.leftTo)
   const nth = spoken.indexOf(beat) + 1

@@ -62,7 +62,7 @@ export const makeAjv = () => {
     inlineRefs: false,
     code: { optimize: false },
   })
-  ajv.addVocabulary(['x-fact', 'x-kind', 'x-names', 'x-note'])
+  ajv.addVocabulary(['x-fact', 'x-kind', 'x-names', 'x-note', 'x-words'])
   const compiled = new WeakMap<object, ValidateFunction>()
   return {
     compile<T>(schema: object): ValidateFunction<T> {

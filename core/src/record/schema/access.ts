@@ -2,7 +2,7 @@ import type { Static } from '@sinclair/typebox'
 import * as T from '@sinclair/typebox'
 import { Act } from './machine'
 import { ownId, ref } from './ref'
-import { Consent, Day, Line, list, obj, oneOf, opt } from './schema-kit'
+import { Consent, Day, Line, list, obj, oneOf, opt, Words } from './schema-kit'
 
 /** What somebody wants of a saber in hand: a way there, and back to closed where it was opened. */
 export const GOALS = [
@@ -27,15 +27,15 @@ export const Step = obj({
   /** What it is said of; a way or a pole in it is his, instead of the plan's. */
   act: opt(Act),
   /** In his own words; without any they are made from the act. */
-  text: opt(Line),
+  text: opt(Words),
   place: opt(ref()),
-  tool: opt(Line),
+  tool: opt(Words),
   direction: opt(oneOf(DIRECTIONS)),
   turns: opt(T.Number({ minimum: 0 })),
-  caution: opt(Line),
+  caution: opt(Words),
   /** How the right place or way round is recognised, and how one knows that it worked. */
-  landmark: opt(Line),
-  cue: opt(Line),
+  landmark: opt(Words),
+  cue: opt(Words),
   /** Of an act of his own: it is on the way back, and what it changes. */
   back: opt(T.Boolean()),
   does: opt(list(Act, 8)),

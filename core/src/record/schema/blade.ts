@@ -2,7 +2,7 @@ import type { Static } from '@sinclair/typebox'
 import { factOf } from '../../facts/fact'
 import { SUPPLIED } from './part'
 import { idOf, ownId } from './ref'
-import { Line, noted, obj, oneOf, opt } from './schema-kit'
+import { Line, noted, obj, oneOf, opt, Words } from './schema-kit'
 
 export const BLADE_USES = ['ship', 'demo', 'toBuy'] as const
 export const BLADE_KINDS = ['pixel', 'string', 'inHilt', 'plug'] as const
@@ -30,15 +30,15 @@ export const Blade = obj({
   ledsTotal: opt(factOf('×')),
   groupCurrent: opt(factOf('mA')),
   forwardVolts: opt(factOf('V')),
-  tip: opt(Line),
-  diffusion: opt(Line),
+  tip: opt(Words),
+  diffusion: opt(Words),
   /** How many pixels the board is set to for it. */
   configured: opt(factOf('×')),
   supplied: opt(oneOf(SUPPLIED)),
   /** A sleeve between the tube and a wider socket. */
   adapter: opt(
     obj({
-      name: Line,
+      name: Words,
       outside: factOf('mm'),
       bore: factOf('mm'),
       /** How far it reaches into the socket, where that is less than the socket is deep. */
@@ -52,7 +52,7 @@ export const Blade = obj({
 /** An independently addressed run of LEDs. */
 export const Zone = obj({
   id: ownId('zone'),
-  name: Line,
+  name: Words,
   kind: oneOf(ZONE_KINDS),
   leds: factOf('×'),
   channelCurrent: factOf('mA'),

@@ -5,13 +5,13 @@ import { LANGUAGES, MEASURES } from '../../units'
 import { FilmOf, Parcel, Receipt, Visit } from './handed'
 import { idOf, ownId, ref } from './ref'
 import { JOBS, Saber } from './saber'
-import { Day, Hash, Line, list, Mark, Money, noted, obj, oneOf, opt, Text } from './schema-kit'
+import { Day, Hash, Line, list, Mark, Money, noted, obj, oneOf, opt, Prose, Text, Words } from './schema-kit'
 import { Waiver } from './script'
 import { ToDo, Warranty } from './whole'
 
 /** The version this code writes. Older ones are lifted when they are read; newer ones are refused by name. */
 export const FORMAT = 'nubrin-commission'
-export const FORMAT_VERSION = 12
+export const FORMAT_VERSION = 13
 
 export const PURPOSES = ['display', 'costume', 'duelling', 'beginner', 'stage'] as const
 /** Who wished it: the client, the maker himself, or the shop offers it and the client may take it. */
@@ -35,7 +35,7 @@ const Quantity = T.Integer({ minimum: 1, maximum: 999 })
 /** A wish of the client, and what became of it. */
 export const Request = obj({
   id: ownId('request'),
-  text: Line,
+  text: Words,
   saber: opt(idOf('saber')),
   /** Asked where nothing is said. What is offered blocks nothing until it is accepted. */
   shape: opt(oneOf(REQUEST_SHAPES)),
@@ -46,19 +46,19 @@ export const Request = obj({
   price: opt(Money),
   status: oneOf(REQUEST_STATES),
   where: opt(ref()),
-  answer: opt(Line),
+  answer: opt(Words),
   toldOn: opt(Day),
   shopNote: noted.shopNote,
 })
 /** A part that the client sent. */
 export const Arrival = obj({
   id: ownId('arrival'),
-  what: Line,
+  what: Words,
   quantity: Quantity,
   /** A loose part, or a whole saber that is to be worked on. */
   whole: opt(T.Boolean()),
   saber: opt(idOf('saber')),
-  condition: Line,
+  condition: Words,
   /** The day on which its condition was noted, before work began. */
   conditionOn: opt(Day),
   /** What became of it, in as many shares as it was split into; their counts come to the quantity. */
@@ -68,20 +68,20 @@ export const Arrival = obj({
   ),
   /** What was wrong with it, and what each became: work, a wish, or knowingly left. */
   faults: list(
-    obj({ id: ownId('fault'), text: Line, became: opt(ref('toDo', 'request', 'fix')), left: opt(Line) }),
+    obj({ id: ownId('fault'), text: Words, became: opt(ref('toDo', 'request', 'fix')), left: opt(Words) }),
     20,
   ),
   ...noted,
 })
 export const Question = obj({
   id: ownId('question'),
-  text: Line,
+  text: Words,
   /** Whom it is put to; the client where nothing is said. */
   to: opt(Line),
   /** Who puts it; the shop where nothing is said. */
   askedBy: opt(oneOf(ASKERS)),
   askedOn: opt(Day),
-  answer: opt(Line),
+  answer: opt(Words),
   answeredOn: opt(Day),
   blocks: T.Boolean(),
 })
@@ -98,14 +98,14 @@ export const Photo = obj({
   hash: Hash,
   type: Line,
   name: Line,
-  caption: opt(Line),
+  caption: opt(Words),
   place: opt(ref()),
   bytes: T.Integer({ minimum: 0 }),
 })
 /** A line of the packing list. */
 export const Packed = obj({
   id: ownId('packed'),
-  what: Line,
+  what: Words,
   quantity: Quantity,
   packed: T.Boolean(),
   /** The saber it goes with, and the parcel it goes in; the first where nothing is said. */
@@ -129,6 +129,16 @@ const KeptAside = obj({
   why: Line,
 })
 
+/** Words of the record as a client reads them who reads another language: by what stands in the record, wherever it stands. */
+export const Translation = obj({
+  id: ownId('translation'),
+  language: oneOf(LANGUAGES),
+  text: T.String({ minLength: 1, maxLength: 8000 }),
+  says: T.String({ minLength: 1, maxLength: 8000 }),
+})
+/** What is done where words reach a client in a language that he does not read: nothing ships, or they are printed as quoted. */
+export const UNTRANSLATED = ['block', 'quote'] as const
+
 export const Commission = obj({
   format: T.Literal(FORMAT),
   version: T.Literal(FORMAT_VERSION),
@@ -149,14 +159,17 @@ export const Commission = obj({
   }),
   /** The language in which the shop has written this record; English where nothing is said. */
   writtenIn: opt(oneOf(LANGUAGES)),
+  translations: opt(list(Translation, 2000)),
+  /** Nothing ships with words that he does not read, where nothing is said. */
+  untranslated: opt(oneOf(UNTRANSLATED)),
   ordered: opt(Day),
   deadline: opt(Day),
   shipped: opt(Day),
-  brief: Text,
+  brief: Prose,
   requests: list(Request, 120),
   arrivals: list(Arrival, 200),
   questions: list(Question, 120),
-  credits: list(obj({ id: ownId('credit'), who: Line, did: Line }), 60),
+  credits: list(obj({ id: ownId('credit'), who: Line, did: Words }), 60),
   packing: list(Packed, 120),
   /** Where it goes. Without one all goes to the client. */
   parcels: list(Parcel, 12),
@@ -164,7 +177,7 @@ export const Commission = obj({
   visits: list(Visit, 60),
   log: list(LogEntry, 400),
   /** Who works on it in the shop. */
-  people: list(obj({ id: ownId('person'), name: Line, does: opt(Line) }), 24),
+  people: list(obj({ id: ownId('person'), name: Line, does: opt(Words) }), 24),
   toDos: list(ToDo, 200),
   /** Who gives it, where it is a gift. */
   giver: opt(Line),
@@ -174,7 +187,7 @@ export const Commission = obj({
   handoff: obj({
     paper: oneOf(['A4', 'Letter'] as const),
     waivers: list(Waiver, 120),
-    words: opt(Text),
+    words: opt(Prose),
     extent: opt(oneOf(EXTENTS)),
     films: list(FilmOf, 12),
     /** What the client has read, as he said. */
@@ -193,6 +206,7 @@ export const Commission = obj({
 })
 
 export type Commission = Static<typeof Commission>
+export type Translation = Static<typeof Translation>
 export type Request = Static<typeof Request>
 export type Arrival = Static<typeof Arrival>
 export type Question = Static<typeof Question>

@@ -3,7 +3,7 @@ import * as T from '@sinclair/typebox'
 import { factOf } from '../../facts/fact'
 import { STATUSES } from './preset'
 import { idOf, ownId } from './ref'
-import { Line, list, obj, oneOf, opt } from './schema-kit'
+import { Line, list, obj, oneOf, opt, Words } from './schema-kit'
 
 /** What a mode is to whoever looks and listens: whether it shines, whether it is heard, whether it only asks to choose. */
 export const STATES = ['asleep', 'off', 'lit', 'menu', 'muted', 'combat'] as const
@@ -78,7 +78,7 @@ export const Input = obj({
 /** One mode of a board: what is seen and heard in it, what it sits on, and what it does by itself. */
 export const Mode = obj({
   id: ownId('mode'),
-  name: Line,
+  name: Words,
   is: oneOf(STATES),
   /** The mode that it is opened over, and goes back to. */
   on: opt(idOf('mode')),
@@ -125,9 +125,9 @@ export const ControlRow = obj({
   does: oneOf(ACTIONS),
   to: opt(idOf('mode')),
   /** In the maker's words, when the action's own name does not say it. */
-  says: opt(Line),
+  says: opt(Words),
   presets: opt(list(idOf('preset'), 60)),
-  cues: opt(list(obj({ at: oneOf(CUE_AT), as: oneOf(CUE_AS), says: opt(Line) }), 6)),
+  cues: opt(list(obj({ at: oneOf(CUE_AT), as: oneOf(CUE_AS), says: opt(Words) }), 6)),
   status: oneOf(STATUSES),
   /** How it reads in the standard that it was taken from; what reads otherwise now is an exception. */
   standard: opt(Line),

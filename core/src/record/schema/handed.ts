@@ -2,7 +2,7 @@ import type { Static } from '@sinclair/typebox'
 import * as T from '@sinclair/typebox'
 import { factOf } from '../../facts/fact'
 import { idOf, ownId, ref } from './ref'
-import { Day, Line, list, noted, obj, oneOf, opt } from './schema-kit'
+import { Day, Line, list, noted, obj, oneOf, opt, Words } from './schema-kit'
 
 /** Where cells are in a parcel: built into what they drive, packed with it, or alone. */
 export const CELLS_ARE = ['inEquipment', 'withEquipment', 'alone'] as const
@@ -67,9 +67,9 @@ export const Visit = obj({
   id: ownId('visit'),
   saber: opt(idOf('saber')),
   cameOn: Day,
-  said: opt(Line),
-  found: opt(Line),
-  did: opt(Line),
+  said: opt(Words),
+  found: opt(Words),
+  did: opt(Words),
   fixes: list(ref('fix'), 20),
   backOn: opt(Day),
   by: opt(Line),

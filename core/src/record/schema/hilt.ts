@@ -2,7 +2,7 @@ import type { Static } from '@sinclair/typebox'
 import * as T from '@sinclair/typebox'
 import { choiceFactOf, factOf } from '../../facts/fact'
 import { idOf, ownId } from './ref'
-import { Day, Hex, Line, list, noted, obj, oneOf, opt, Text } from './schema-kit'
+import { Day, Hex, Line, list, noted, obj, oneOf, opt, Prose, Words } from './schema-kit'
 
 export const ROLES = ['pommel', 'grip', 'neck', 'shroud', 'emitter', 'extension', 'quillon'] as const
 export const MATERIALS = [
@@ -98,7 +98,7 @@ export const Fastener = obj({
 
 export const Opening = obj({
   id: ownId('opening'),
-  name: Line,
+  name: Words,
   kind: oneOf(OPENINGS),
   at: factOf('mm'),
   clock: factOf('deg'),
@@ -125,7 +125,7 @@ export const Socket = obj({
 
 export const Hilt = obj({
   origin: oneOf(ORIGINS),
-  story: opt(Text),
+  story: opt(Prose),
   sections: list(Section, 24),
   fasteners: list(Fastener, 60),
   openings: list(Opening, 60),

@@ -4,7 +4,7 @@ import { factOf } from '../../facts/fact'
 import { CLIENT_MAY } from './hilt'
 import { POLES } from './part'
 import { idOf, ownId, ref } from './ref'
-import { Line, list, noted, obj, oneOf, opt } from './schema-kit'
+import { list, noted, obj, oneOf, opt, Words } from './schema-kit'
 
 /** How a body leaves its place; the way back is the same the other way round. What is only turned stays on, and shows or frees what it covered. */
 export const HOWS = ['unscrew', 'pull', 'pressPull', 'turnPull', 'slide', 'lift', 'turn'] as const
@@ -43,10 +43,10 @@ export const Joint = obj({
   byItself: opt(oneOf(BY_ITSELF)),
   /** The one clock angle at which it goes in. */
   angle: opt(factOf('deg')),
-  landmark: opt(Line),
+  landmark: opt(Words),
   /** What is hurt when it is done wrong, and what is felt when it is right. */
-  hurts: opt(Line),
-  feels: opt(Line),
+  hurts: opt(Words),
+  feels: opt(Words),
   ...noted,
 })
 

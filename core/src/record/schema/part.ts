@@ -1,10 +1,10 @@
 import type { Static, TOptional, TUnsafe } from '@sinclair/typebox'
 import * as T from '@sinclair/typebox'
-import { choiceFactOf, colourFactOf, type Fact, factOf, textFactOf } from '../../facts/fact'
+import { choiceFactOf, colourFactOf, type Fact, factOf, wordsFactOf } from '../../facts/fact'
 import { MATERIALS } from './hilt'
 import { KINDS, type PartKind, SPECS, type SpecKey } from './kinds'
 import { idOf, ownId } from './ref'
-import { closed, Line, list, noted, obj, oneOf, opt } from './schema-kit'
+import { closed, Line, list, noted, obj, oneOf, opt, Words } from './schema-kit'
 
 export const CHASSIS_HELD_BY = ['thread', 'setScrew', 'length', 'magnets', 'rails', 'friction'] as const
 /** What keeps a cell in its place beside its contacts. */
@@ -21,7 +21,7 @@ export const FEEDS = ['resistor', 'driver', 'addressable'] as const
 /** One die of a module: it has a colour, a forward voltage and a rating of its own. */
 export const Die = obj({
   id: ownId('die'),
-  name: Line,
+  name: Words,
   colour: colourFactOf(),
   forwardVolts: factOf('V'),
   /** The most that it takes for good. */
@@ -45,7 +45,7 @@ export const FittedPart = obj({
   kind: PartKindSchema,
   name: Line,
   /** Which one it is, as it is read off the thing: the exact board, the exact cell. */
-  type: opt(textFactOf()),
+  type: opt(wordsFactOf()),
   /** The catalogue row it was copied from; the copy below is the saber's own. */
   catalogue: opt(T.String({ pattern: '^[a-z0-9][a-z0-9-]{1,47}$' })),
   specs: SpecMap,
@@ -94,10 +94,10 @@ export const FittedPart = obj({
   carries: opt(oneOf(CARRIES)),
   lot: opt(Line),
   /** How the pole or the right way round is recognised on this saber. */
-  landmark: opt(Line),
+  landmark: opt(Words),
   supplied: opt(oneOf(SUPPLIED)),
   /** What stands at the other end of a port: its lead, its supply, the program that speaks to it. */
-  otherEnd: opt(obj({ lead: opt(Line), supply: opt(Line), program: opt(Line) })),
+  otherEnd: opt(obj({ lead: opt(Words), supply: opt(Words), program: opt(Line) })),
   ...noted,
 })
 export type Die = Static<typeof Die>

@@ -2,7 +2,7 @@ import type { Static } from '@sinclair/typebox'
 import * as T from '@sinclair/typebox'
 import { colourFactOf, factOf, known } from '../../facts/fact'
 import { idOf, ownId } from './ref'
-import { Hash, Line, list, noted, obj, oneOf, opt } from './schema-kit'
+import { Hash, Line, list, noted, obj, oneOf, opt, Words } from './schema-kit'
 
 export const EVENTS = [
   'boot',
@@ -45,7 +45,7 @@ export const Preset = obj({
   font: Line,
   /** The licence of its sounds lets them be copied onto the client's page. */
   mayCopy: opt(T.Boolean()),
-  style: opt(Line),
+  style: opt(Words),
   /** Present only for a look that is not a blade colour. */
   look: opt(oneOf(LOOKS)),
   colour: colourFactOf(),
@@ -66,7 +66,7 @@ export const Preset = obj({
   tracks: list(Line, 60),
   sounds: list(Sound, 200),
   askedBy: opt(Line),
-  why: opt(Line),
+  why: opt(Words),
   /** The blade that it takes to be seen as it is. */
   needs: opt(idOf('blade')),
   status: oneOf(STATUSES),

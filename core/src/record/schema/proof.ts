@@ -1,8 +1,8 @@
 import type { Static } from '@sinclair/typebox'
 import * as T from '@sinclair/typebox'
-import { textFactOf } from '../../facts/fact'
+import { wordsFactOf } from '../../facts/fact'
 import { idOf, ownId, ref } from './ref'
-import { Day, Line, list, Mark, Moment, Money, noted, obj, oneOf, opt } from './schema-kit'
+import { Day, Line, list, Mark, Moment, Money, noted, obj, oneOf, opt, Words } from './schema-kit'
 
 /** How the saber is put together for a test. */
 export const SETUPS = ['any', 'plug', 'blade', 'opened'] as const
@@ -12,7 +12,7 @@ export const Reading = obj({
   at: Moment,
   by: Line,
   value: opt(T.Number()),
-  text: opt(Line),
+  text: opt(Words),
   pass: T.Boolean(),
   with: opt(Line),
   /** What it rested on when it was taken: each thing with a mark of what it was then. */
@@ -21,17 +21,17 @@ export const Reading = obj({
 export const Test = obj({
   id: ownId('test'),
   key: Line,
-  what: Line,
+  what: Words,
   place: opt(ref()),
   unit: opt(Line),
   min: opt(T.Number()),
   max: opt(T.Number()),
-  expect: opt(Line),
+  expect: opt(Words),
   setup: opt(oneOf(SETUPS)),
   /** Why it cannot be tried here. */
-  notPossible: opt(Line),
+  notPossible: opt(Words),
   /** Who let it be, and why; it is printed. */
-  waived: opt(obj({ who: Line, on: Day, why: Line })),
+  waived: opt(obj({ who: Line, on: Day, why: Words })),
   readings: list(Reading, 400),
   ...noted,
 })
@@ -41,10 +41,10 @@ export const Fix = obj({
   /** The moment from which it is mended, where it is known: what was measured later that day counts. */
   at: opt(Moment),
   /** As it was reported, before anybody looked. */
-  fault: opt(textFactOf()),
+  fault: opt(wordsFactOf()),
   reportedOn: opt(Day),
-  cause: Line,
-  fix: Line,
+  cause: Words,
+  fix: Words,
   /** How often it was opened and closed, or put to use, to prove it. */
   cycles: opt(T.Integer({ minimum: 0, maximum: 100_000 })),
   charge: opt(Money),

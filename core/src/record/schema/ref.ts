@@ -30,6 +30,7 @@ export const THINGS = {
   take: ['take', 'takes'],
   slip: ['mark of a take', 'marks of a take'],
   spokenName: ['spoken name', 'spoken names'],
+  translation: ['translation', 'translations'],
   toDo: ['to-do', 'to-dos'],
   item: ['thing that goes with it', 'things that go with it'],
   setting: ['setting', 'settings'],

@@ -10,7 +10,7 @@ import { FittedPart } from './part'
 import { Preset } from './preset'
 import { Fix, Test } from './proof'
 import { ownId, ref } from './ref'
-import { Consent, Day, Line, list, noted, obj, oneOf, opt } from './schema-kit'
+import { Consent, Day, Line, list, noted, obj, oneOf, opt, Words } from './schema-kit'
 import { Beat, ORDERS, SpokenName, Take, Telling, Waiver } from './script'
 import { Item, Loss, NotFor, Owner, Settings, Was } from './whole'
 
@@ -32,9 +32,9 @@ export const Decision = obj({
   by: Line,
   /** Whose choice it was; the shop's where nothing is said. */
   whose: opt(oneOf(CHOSE)),
-  chose: Line,
-  why: Line,
-  gaveUp: opt(Line),
+  chose: Words,
+  why: Words,
+  gaveUp: opt(Words),
   /** What it changes for good, and who agreed to that. */
   irreversible: opt(T.Boolean()),
   consent: opt(Consent),

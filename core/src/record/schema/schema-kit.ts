@@ -10,14 +10,18 @@ export const list = <S extends TSchema>(item: S, maxItems = 200) => T.Array(item
 export const opt = T.Optional
 
 /** Words for the client: they are printed and shared. */
-const ClientNote = T.String({ maxLength: 400, 'x-note': 'client' })
+const ClientNote = T.String({ maxLength: 400, 'x-note': 'client', 'x-words': true })
 /** Words for the shop: they are never printed, shared or spoken. */
 const ShopNote = T.String({ maxLength: 400, 'x-note': 'shop' })
 /** Two notes for two readers, on anything. */
 export const noted = { note: opt(ClientNote), shopNote: opt(ShopNote) }
 
+/** One line and a text that are no language: names, numbers, keys, addresses, or what stays in the shop. */
 export const Line = T.String({ maxLength: 240 })
 export const Text = T.String({ maxLength: 8000 })
+/** The shop's own words that may reach a client: they are in the language of the record, and are translated where he reads another. */
+export const Words = T.String({ maxLength: 240, 'x-words': true })
+export const Prose = T.String({ maxLength: 8000, 'x-words': true })
 export const Money = obj({
   amount: T.Number({ minimum: 0, maximum: 1e7 }),
   currency: T.String({ pattern: '^[A-Z]{3}$' }),

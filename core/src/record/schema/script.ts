@@ -4,7 +4,7 @@ import { LANGUAGES } from '../../units'
 import { GENDERS } from '../../words'
 import { TASKS } from './access'
 import { idOf, ownId, ref } from './ref'
-import { Day, Line, list, Mark, Moment, obj, oneOf, opt, Text } from './schema-kit'
+import { Day, Line, list, Mark, Moment, obj, oneOf, opt, Text, Words } from './schema-kit'
 
 /** Schools of telling. */
 export const ORDERS = ['pommelUp', 'outsideIn', 'operateFirst', 'build'] as const
@@ -18,7 +18,7 @@ export const Telling = obj({
   target: opt(T.Integer({ minimum: 30, maximum: 7200 })),
   readers: list(oneOf(READERS), 6),
   /** For one who has had another: what is different from that. */
-  differs: list(Line, 12),
+  differs: list(Words, 12),
 })
 /** A name for speaking, in one language, with what its grammar asks for. */
 export const SpokenName = obj({
@@ -76,7 +76,12 @@ export const Take = obj({
   endMs: opt(T.Integer({ minimum: 0 })),
 })
 /** A gap knowingly left open: who, why, when. */
-export const Waiver = obj({ key: Line, who: Line, reason: T.String({ minLength: 3, maxLength: 400 }), on: Day })
+export const Waiver = obj({
+  key: Line,
+  who: Line,
+  reason: T.String({ minLength: 3, maxLength: 400, 'x-words': true }),
+  on: Day,
+})
 
 export type Beat = Static<typeof Beat>
 export type Telling = Static<typeof Telling>

@@ -1,9 +1,9 @@
 import type { Static } from '@sinclair/typebox'
 import * as T from '@sinclair/typebox'
-import { factOf, textFactOf } from '../../facts/fact'
+import { factOf, textFactOf, wordsFactOf } from '../../facts/fact'
 import { PartKindSchema, SUPPLIED } from './part'
 import { ownId, ref } from './ref'
-import { Day, Line, list, Money, noted, obj, oneOf, opt, Text } from './schema-kit'
+import { Day, Line, list, Money, noted, obj, oneOf, opt, Prose, Words } from './schema-kit'
 
 export const SENSES = ['swing', 'clash', 'twist', 'thrust', 'shake', 'tilt', 'tap'] as const
 /** With what in the socket a value was tried: it is another one with a blade than with a plug. */
@@ -15,7 +15,7 @@ export const Settings = obj({
     obj({
       id: ownId('setting'),
       sense: oneOf(SENSES),
-      value: textFactOf(80),
+      value: wordsFactOf(80),
       triedWith: list(oneOf(TRIED_WITH), 2),
       ...noted,
     }),
@@ -28,21 +28,21 @@ export const Settings = obj({
   volumeSteps: opt(factOf('×')),
   /** The words with which the display greets, and what picture it shows then. */
   greeting: opt(Line),
-  picture: opt(Line),
+  picture: opt(Words),
   /** A wireless link: what it is called on a phone, and the code it asks for. */
   link: opt(obj({ name: opt(Line), code: opt(textFactOf(80)), program: opt(Line) })),
 })
 
-export const NotFor = obj({ id: ownId('limit'), what: Line, why: Line })
+export const NotFor = obj({ id: ownId('limit'), what: Words, why: Words })
 
 export const WAS_KINDS = ['port', 'feature'] as const
 /** Something an older saber could do; where it goes, what takes its place. */
 export const Was = obj({
   id: ownId('ability'),
-  what: Line,
+  what: Words,
   kind: oneOf(WAS_KINDS),
   stays: T.Boolean(),
-  insteadBy: opt(Line),
+  insteadBy: opt(Words),
   ...noted,
 })
 
@@ -52,8 +52,8 @@ export const Owner = obj({
   who: Line,
   /** It was who gets it now. */
   client: opt(T.Boolean()),
-  when: opt(Line),
-  did: opt(textFactOf(400)),
+  when: opt(Words),
+  did: opt(wordsFactOf(400)),
   ...noted,
 })
 
@@ -62,10 +62,10 @@ export const LOSS_KINDS = ['spoilt', 'remade', 'replaced'] as const
 export const Loss = obj({
   id: ownId('loss'),
   on: Day,
-  what: Line,
+  what: Words,
   about: opt(ref()),
   how: oneOf(LOSS_KINDS),
-  cause: Line,
+  cause: Words,
   maker: opt(Line),
   cost: opt(Money),
   toldOn: opt(Day),
@@ -76,7 +76,7 @@ export const ITEM_ROLES = ['accessory', 'alternative', 'spare'] as const
 /** Something that belongs to a saber and is not built in: a charger, a second pommel, a spare screw. */
 export const Item = obj({
   id: ownId('item'),
-  what: Line,
+  what: Words,
   role: oneOf(ITEM_ROLES),
   kind: opt(PartKindSchema),
   /** What it goes with, or what it stands in for. */
@@ -84,11 +84,11 @@ export const Item = obj({
   quantity: T.Integer({ minimum: 1, maximum: 999 }),
   supplied: oneOf(SUPPLIED),
   /** What has to be asked for where the client buys it. */
-  type: opt(Line),
-  size: opt(Line),
+  type: opt(Words),
+  size: opt(Words),
   protected: opt(T.Boolean()),
   /** Where it is to be had. */
-  from: opt(Line),
+  from: opt(Words),
   /** An alternative that is seen in the film. */
   shown: opt(T.Boolean()),
   ...noted,
@@ -99,7 +99,7 @@ export const TODO_BLOCKS = ['filming', 'shipping'] as const
 /** Work that is left, on anything. */
 export const ToDo = obj({
   id: ownId('toDo'),
-  text: Line,
+  text: Words,
   about: opt(ref()),
   who: oneOf(TODO_WHO),
   person: opt(Line),
@@ -114,7 +114,7 @@ export const ToDo = obj({
 })
 
 /** The shop's words on how long it stands behind the work, and what ends that. */
-export const Warranty = obj({ words: Text, ends: opt(Text) })
+export const Warranty = obj({ words: Prose, ends: opt(Prose) })
 
 export type Settings = Static<typeof Settings>
 export type Item = Static<typeof Item>

@@ -18,7 +18,7 @@ import { setAside } from './set-aside'
  * knew steps by their words alone. Version 6 knew one language. Version 7 ended when the box was closed. Version 8
  * kept the program's own reasons in English words. Version 9 knew a key by how it is moved, and said twice what holds a blade. Version 10 kept
  * the steps of ten tasks, and what a beat shows by their ids. Version 11 knew nothing that is only turned, no sleeves, boards that
- * are lifted, greetings or promises; what it has is read as it stands.
+ * are lifted, greetings or promises, and version 12 no translations; what they have is read as it stands.
  */
 const STEPS: readonly ((d: Loose) => Loose)[] = [
   ({ saber, due, ...rest }) => ({
@@ -38,6 +38,7 @@ const STEPS: readonly ((d: Loose) => Loose)[] = [
   liftScrews,
   liftProcedures,
   (d) => ({ ...d, version: 12 }),
+  (d) => ({ ...d, version: 13 }),
 ]
 
 /** Brings an older document one version on. A document whose version has no step is returned as it is. */

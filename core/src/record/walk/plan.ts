@@ -15,24 +15,41 @@ export interface Plan {
   kind?: Kind
   /** A reference: kinds it may name; `bare` when it is the id alone. */
   names?: { kinds: readonly Kind[]; bare: boolean }
+  /** The shop's own words that may reach a client; in the plan of words alone. */
+  words?: true
   fields?: readonly { key: string; plan: Plan; required: boolean }[]
   items?: Plan
 }
 
 /** The plan of a schema, of this version or an older one; undefined where nothing in it has such a meaning. */
-export function planOf(schema: TSchema, pieces: Record<string, TSchema> = schema.$defs ?? {}): Plan | undefined {
-  if (schema.$ref) return planOf(pieces[schema.$ref.slice('#/$defs/'.length)]!, pieces)
+export const planOf = (schema: TSchema): Plan | undefined => planBy(schema, meaningOf, schema.$defs ?? {})
+
+function meaningOf(schema: TSchema): Plan | undefined {
   if (schema['x-fact']) return { fact: schema['x-fact'] }
   if (schema['x-kind']) return { kind: schema['x-kind'] }
   if (schema['x-names']) return { names: { kinds: schema['x-names'], bare: !String(schema.pattern).includes(':') } }
+  return undefined
+}
+/** What is words, alone or as a fact. */
+const wordsIn = (schema: TSchema): Plan | undefined =>
+  schema['x-words'] ? { words: true, ...(schema['x-fact'] ? { fact: schema['x-fact'] } : {}) } : undefined
+
+function planBy(
+  schema: TSchema,
+  meaning: (schema: TSchema) => Plan | undefined,
+  pieces: Record<string, TSchema> = {},
+): Plan | undefined {
+  if (schema.$ref) return planBy(pieces[schema.$ref.slice('#/$defs/'.length)]!, meaning, pieces)
+  const own = meaning(schema)
+  if (own) return own
   if (schema.type === 'array') {
-    const items = planOf(schema.items, pieces)
+    const items = planBy(schema.items, meaning, pieces)
     return items && { items }
   }
   const properties = schema.properties as Record<string, TSchema> | undefined
   if (!properties) return undefined
   const fields = Object.entries(properties).flatMap(([key, s]) => {
-    const plan = planOf(s, pieces)
+    const plan = planBy(s, meaning, pieces)
     return plan ? [{ key, plan, required: ((schema.required ?? []) as string[]).includes(key) }] : []
   })
   return fields.length ? { fields } : undefined
@@ -40,6 +57,9 @@ export function planOf(schema: TSchema, pieces: Record<string, TSchema> = schema
 
 export const RECORD_PLAN: Plan = planOf(Commission)!
 export const SABER_PLAN: Plan = planOf(Saber)!
+/** Where the shop's own words stand in a record and in a saber. */
+export const RECORD_WORDS: Plan = planBy(Commission, wordsIn)!
+export const SABER_WORDS: Plan = planBy(Saber, wordsIn)!
 
 const holdsFacts = (p: Plan | undefined): boolean =>
   p !== undefined && (p.fact !== undefined || holdsFacts(p.items) || (p.fields ?? []).some((f) => holdsFacts(f.plan)))
@@ -85,6 +105,35 @@ export function walk(plan: Plan, value: unknown, visit: (plan: Plan, value: unkn
       step(f.plan, v[f.key], { path: `${at.path}/${f.key}`, pointer: `${at.pointer}/${f.key}`, within: at.within })
   }
   step(plan, value, { path: '', pointer: '', within: [] })
+}
+
+/**
+ * A value with other words, made by `put` from each of its own and where they stand; what has no words, or keeps them, is the same
+ * value as before.
+ */
+export function withWords<T>(plan: Plan, value: T, put: (text: string, path: string) => string): T {
+  const step = (p: Plan, v: unknown, path: string): unknown => {
+    if (p.words) {
+      if (typeof v === 'string') return put(v, path)
+      if (!isObject(v) || typeof v.value !== 'string') return v
+      const said = put(v.value, path)
+      return said === v.value ? v : { ...v, value: said }
+    }
+    if (p.items) {
+      if (!Array.isArray(v)) return v
+      const made = v.map((x, i) =>
+        step(p.items!, x, `${path}/${isObject(x) && typeof x.id === 'string' ? `@${x.id}` : i}`),
+      )
+      return made.some((x, i) => x !== v[i]) ? made : v
+    }
+    if (!isObject(v)) return v
+    const changed = (p.fields ?? []).flatMap((f) => {
+      const said = step(f.plan, v[f.key], `${path}/${f.key}`)
+      return said === v[f.key] ? [] : [[f.key, said] as const]
+    })
+    return changed.length ? { ...v, ...Object.fromEntries(changed) } : v
+  }
+  return step(plan, value, '') as T
 }
 
 export const isObject = (v: unknown): v is Record<string, unknown> =>

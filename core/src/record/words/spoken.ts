@@ -1,6 +1,6 @@
 import { known } from '../../facts'
 import type { Reader } from '../../units'
-import { large, type Noun, type NounKind, nounWords, say, type Which, whether } from '../../words'
+import { type Noun, type NounKind, nounWords, type Which } from '../../words'
 import { partsOfRef, type Ref } from '../schema/ref'
 import type { Saber } from '../schema/saber'
 import { byId, purposeOf, shelfOf } from '../walk/lookup'
@@ -8,12 +8,6 @@ import { nameOfThing } from '../walk/references'
 
 /** Whether what is in the record stands in another language than the one that is spoken. */
 export const isForeign = (reader: Reader): boolean => (reader.written ?? 'en') !== reader.language
-
-/** The maker's own words as they stand, marked as his where he wrote them in another language. */
-export const own = (reader: Reader, text: string): string =>
-  say(reader, 'ownWords', { text, foreign: whether(isForeign(reader)) })
-/** The same where a sentence begins. */
-export const ownLarge = (reader: Reader, text: string): string => (isForeign(reader) ? own(reader, text) : large(text))
 
 const COUNTED: readonly Which[] = ['first', 'second', 'third', 'fourth']
 

@@ -6,8 +6,6 @@ import {
   nameOf,
   nounOf,
   nounText,
-  own,
-  ownLarge,
   partsOfRef,
   type Ref,
   refTo,
@@ -50,8 +48,7 @@ const giverOf = ({ c, s }: Told) => {
   return { gift: whether(gift && giver), giver }
 }
 /** An answer begins a sentence where it stands alone. */
-const answer = (reader: Reader, status: string, text: string) =>
-  status === 'met' ? ownLarge(reader, text) : within(reader, text)
+const answer = (reader: Reader, status: string, text: string) => (status === 'met' ? large(text) : within(reader, text))
 
 /** What the client sent and gets back, keeps, or finds altered. */
 export const arrivalTopics = ({ reader, c, s }: Told): Topic[] =>
@@ -90,8 +87,8 @@ export const faultTopics = ({ reader, c, s }: Told): Topic[] =>
           say: say(reader, 'topic.fault', {
             ...{
               what: within(reader, bare(a.what)),
-              fault: own(reader, bare(f.text)),
-              left: f.left ? own(reader, bare(f.left)) : '',
+              fault: bare(f.text),
+              left: f.left ? bare(f.left) : '',
             },
             ...{ why: whether(f.left), became: becameOf(c, f.became), ...giverOf({ reader, c, s }) },
           }),
@@ -122,9 +119,8 @@ export const creditTopics = ({ reader, c }: Told): Topic[] =>
 export function creditsText(reader: Reader, c: Commission, ids: readonly string[]): string {
   const all = ids.map((id) => c.credits.find((k) => k.id === id)!)
   const [first] = all
-  if (all.length === 1)
-    return say(reader, 'topic.credit', { who: first!.who, did: own(reader, bare(first!.did)), n: 1 })
-  const each = all.map((k) => `${k.who}: ${own(reader, bare(k.did))}`).join('; ')
+  if (all.length === 1) return say(reader, 'topic.credit', { who: first!.who, did: bare(first!.did), n: 1 })
+  const each = all.map((k) => `${k.who}: ${bare(k.did)}`).join('; ')
   return say(reader, 'topic.credit', { who: '', did: each, n: all.length })
 }
 
@@ -158,8 +154,8 @@ export const itemTopics = ({ reader, s }: Told): Topic[] =>
     .map((i) => {
       const of = i.of ? nounOf(reader, s, i.of) : undefined
       const guarded = i.protected ? say(reader, 'item.protected') : ''
-      const ask = [i.type && own(reader, i.type), i.size && own(reader, i.size), guarded].filter(Boolean).join(', ')
-      const from = i.from ? own(reader, bare(i.from)) : ''
+      const ask = [i.type, i.size, guarded].filter(Boolean).join(', ')
+      const from = i.from ? bare(i.from) : ''
       const buys = i.supplied === 'notSupplied'
       return topic({
         ...{ key: `item:${i.id}`, chapter: 'care', must: buys, weight: buys ? 1 : 3 },
@@ -167,7 +163,7 @@ export const itemTopics = ({ reader, s }: Told): Topic[] =>
         say: say(reader, 'topic.item', {
           ...{ what: itemText(reader, i), role: i.role, from: i.supplied },
           ...{ of: of ?? '', named: whether(of), ask, asked: whether(ask), place: from, placed: whether(from) },
-          ...{ note: i.note ? own(reader, bare(i.note)) : '', noted: whether(i.note) },
+          ...{ note: i.note ? bare(i.note) : '', noted: whether(i.note) },
         }),
       })
     })
@@ -194,7 +190,7 @@ export const limitTopics = ({ reader, s }: Told): Topic[] =>
     topic({
       ...{ key: `limit:${n.id}`, chapter: 'care', must: true },
       what: say(MAKER, 'topic.notFor.what', { what: n.what }),
-      say: say(reader, 'topic.notFor', { what: within(reader, bare(n.what)), why: own(reader, bare(n.why)) }),
+      say: say(reader, 'topic.notFor', { what: within(reader, bare(n.what)), why: bare(n.why) }),
     }),
   )
 
@@ -206,9 +202,9 @@ export const fixTopics = ({ reader, c, s }: Told): Topic[] =>
       ...{ key: `fix:${f.id}`, chapter: 'requests', must: s.job === 'repair', weight: 1 },
       what: say(MAKER, 'topic.fix.what', { fix: f.fix }),
       say: say(reader, 'topic.fix', {
-        ...{ fault: own(reader, bare(fault)), reported: whether(fault) },
-        ...{ cause: own(reader, bare(f.cause)), known: whether(f.cause && !giftOf(c, s).gift) },
-        ...{ fix: own(reader, bare(f.fix)), cycles: f.cycles ?? 0, ...giverOf({ reader, c, s }) },
+        ...{ fault: bare(fault), reported: whether(fault) },
+        ...{ cause: bare(f.cause), known: whether(f.cause && !giftOf(c, s).gift) },
+        ...{ fix: bare(f.fix), cycles: f.cycles ?? 0, ...giverOf({ reader, c, s }) },
       }),
       ...(f.place && nameOf(s, f.place) ? { show: f.place } : {}),
     })
@@ -225,7 +221,7 @@ export const abilityTopics = ({ reader, s }: Told): Topic[] =>
         say: say(reader, 'topic.ability', {
           ...{
             what: within(reader, bare(w.what)),
-            instead: w.insteadBy ? own(reader, bare(w.insteadBy)) : '',
+            instead: w.insteadBy ? bare(w.insteadBy) : '',
             by: whether(w.insteadBy),
           },
         }),
@@ -241,7 +237,7 @@ export const lossTopics = ({ reader, c, s }: Told): Topic[] =>
       say: say(reader, 'topic.loss', {
         what: within(reader, bare(l.what)),
         how: l.how,
-        cause: ownLarge(reader, bare(l.cause)),
+        cause: large(bare(l.cause)),
       }),
     }),
   )
@@ -258,8 +254,8 @@ export const decisionTopics = ({ reader, c, s }: Told): Topic[] =>
       },
       what: say(MAKER, 'topic.decision.what', { chose: d.chose }),
       say: say(reader, 'topic.decision', {
-        ...{ chose: own(reader, bare(d.chose)), why: own(reader, bare(d.why)) },
-        ...{ gaveUp: d.gaveUp ? own(reader, bare(d.gaveUp)) : '', gave: whether(d.gaveUp) },
+        ...{ chose: bare(d.chose), why: bare(d.why) },
+        ...{ gaveUp: d.gaveUp ? bare(d.gaveUp) : '', gave: whether(d.gaveUp) },
         ...{ whose: d.whose ?? 'shop', ...giverOf({ reader, c, s }) },
       }),
       ...(d.about && nameOf(s, d.about) ? { show: d.about } : {}),
@@ -274,9 +270,9 @@ export const ownerTopics = ({ reader, s }: Told): Topic[] =>
       ...{ key: `owner:${o.id}`, chapter: 'requests', must: false, weight: 1 },
       what: say(MAKER, 'topic.owner.what', { who: o.who }),
       say: say(reader, 'topic.owner', {
-        ...{ who: own(reader, bare(o.who)), you: whether(o.client) },
-        ...{ when: o.when ? own(reader, bare(o.when)) : '', dated: whether(o.when) },
-        ...{ did: own(reader, bare(did)), known: whether(did) },
+        ...{ who: bare(o.who), you: whether(o.client) },
+        ...{ when: o.when ? bare(o.when) : '', dated: whether(o.when) },
+        ...{ did: bare(did), known: whether(did) },
         believed: whether(o.did && (o.did.source === 'believed' || o.did.source === 'recalled')),
       }),
     })
@@ -304,7 +300,7 @@ export const noteTopics = ({ reader, s }: Told): Topic[] =>
             say: large(
               say(reader, 'topic.note', {
                 of: partsOfRef(ref)!.kind === 'preset' ? name : (toldNoun(reader, s, ref) ?? name),
-                note: own(reader, bare(note)),
+                note: bare(note),
               }),
             ),
           }),

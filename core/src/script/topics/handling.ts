@@ -1,6 +1,6 @@
 import { piecesOf, proceduresOf } from '../../access'
 import { after, cuesOf, doingOf, EVERYDAY, gestureText, isOf, modeById, modeName } from '../../controls'
-import { byId, type ControlRow, nounText, own, refTo, type Saber, type Socket, type Task } from '../../record'
+import { byId, type ControlRow, nounText, refTo, type Saber, type Socket, type Task } from '../../record'
 import { MAKER, type Reader } from '../../units'
 import { large, say, whether } from '../../words'
 import { atHand, bladeComesOut, filmPieces } from '../at-hand'
@@ -82,7 +82,7 @@ export function controlTopics({ reader, s }: Told): Topic[] {
       const only = (r.presets ?? []).map((id) => byId(s.presets, id)?.name).filter((x) => x !== undefined)
       const params = {
         ...{ state: isOf(s, r.mode), mode: modeName(s, r.mode), gesture: gestureText(reader, s, r) },
-        what: r.says === undefined ? seenText(reader, s, r.does) : own(reader, r.says),
+        what: r.says ?? seenText(reader, s, r.does),
         ...{ only: only.length ? listed(reader, only) : '', limited: whether(r.presets?.length) },
       }
       const menu = modeById(s, after(s, r))

@@ -1,6 +1,6 @@
 import { known } from '../../facts'
 import { duties, hueWord } from '../../light'
-import { type Commission, clientBlade, colourOf, hueText, nounOf, own, refTo, type Saber } from '../../record'
+import { type Commission, clientBlade, colourOf, hueText, nounOf, refTo, type Saber } from '../../record'
 import { MAKER, type Reader } from '../../units'
 import { say, whether } from '../../words'
 import { asSpoken } from './amounts'
@@ -21,7 +21,7 @@ export const presetTopics = ({ reader, c, s }: Told): Topic[] =>
       say: say(reader, 'topic.preset', {
         preset: p.name,
         hue: hueText(reader, colourOf(p)),
-        why: p.why ? own(reader, bare(p.why)) : '',
+        why: p.why ? bare(p.why) : '',
         reasoned: whether(p.why),
         asker: p.askedBy ?? '',
         asked: !p.askedBy ? 'no' : isListener(c, s, p.askedBy) ? 'you' : 'other',

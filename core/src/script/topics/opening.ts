@@ -1,5 +1,5 @@
 import { balance } from '../../fit'
-import { nounText, own, purposeOf, type Ref, type Saber } from '../../record'
+import { nounText, purposeOf, type Ref, type Saber } from '../../record'
 import { formatNumber, MAKER, type Reader } from '../../units'
 import { say, whether } from '../../words'
 import { asSpoken } from './amounts'
@@ -30,10 +30,7 @@ export function openingTopics({ reader, c, s }: Told): Topic[] {
             ...{ key: 'differs', chapter: 'welcome', must: true, weight: 0 },
             what: say(MAKER, 'topic.differs.what'),
             say: say(reader, 'topic.differs', {
-              what: listed(
-                reader,
-                differs.map((x) => own(reader, x)),
-              ),
+              what: listed(reader, differs),
             }),
           }),
         ]

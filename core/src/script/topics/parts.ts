@@ -1,5 +1,5 @@
 import { known } from '../../facts'
-import { type FittedPart, kindRule, nounOf, own, type PartKind, purposeOf, refTo, type Saber } from '../../record'
+import { type FittedPart, kindRule, nounOf, type PartKind, purposeOf, refTo, type Saber } from '../../record'
 import { MAKER, type Reader } from '../../units'
 import { nounWords, say, whether } from '../../words'
 import { spokenPart } from '../spoken'
@@ -82,7 +82,7 @@ export const screwTopics = ({ reader, s }: Told): Topic[] =>
         say: say(reader, 'topic.never', {
           ...{ screw: nounOf(reader, s, refTo('fastener', f.id)) ?? f.name },
           ...{ dummy: whether(f.head === 'dummy'), purpose: purposeOf(s, f) ?? 'other' },
-          ...{ note: f.note ? own(reader, bare(f.note)) : '', noted: whether(f.note && f.head !== 'dummy') },
+          ...{ note: f.note ? bare(f.note) : '', noted: whether(f.note && f.head !== 'dummy') },
         }),
         show: refTo('fastener', f.id),
         must: true,

@@ -1,5 +1,5 @@
 import { known } from '../../facts'
-import { byId, nounOf, own, refTo, type Saber, toldNoun, toldText } from '../../record'
+import { byId, nounOf, refTo, type Saber, toldNoun, toldText } from '../../record'
 import { formatNumber, MAKER, type Reader } from '../../units'
 import { large, say, whether } from '../../words'
 import { bare, listed, type Told, type Topic, topic } from './topic'
@@ -41,7 +41,7 @@ export function displayTopics({ reader, s }: Told): Topic[] {
       what: say(MAKER, 'topic.display.what'),
       say: say(reader, 'topic.display', {
         ...{ greeting: greeting ?? '', greets: whether(greeting) },
-        ...{ picture: picture ? own(reader, bare(picture)) : '', pictured: whether(picture) },
+        ...{ picture: picture ? bare(picture) : '', pictured: whether(picture) },
         ...{ after, timed: whether(after) },
       }).trim(),
       ...(display ? { show: refTo('part', display.id) } : {}),
@@ -74,7 +74,7 @@ export function senseTopics({ reader, s }: Told): Topic[] {
       ? [
           say(reader, 'topic.sense.one', {
             ...{ sense: x.sense, value, with: x.triedWith.length === 1 ? x.triedWith[0]! : 'both' },
-            ...{ note: x.note ? own(reader, bare(x.note)) : '', noted: whether(x.note) },
+            ...{ note: x.note ? bare(x.note) : '', noted: whether(x.note) },
           }),
         ]
       : []
@@ -122,8 +122,8 @@ export const missingTopics = ({ reader, s }: Told): Topic[] =>
   s.parts
     .filter((p) => p.supplied === 'notSupplied')
     .map((p) => {
-      const type = own(reader, bare(known(p.type) ?? ''))
-      const [note, length] = [p.note ? own(reader, bare(p.note)) : '', known(p.specs.length)]
+      const type = bare(known(p.type) ?? '')
+      const [note, length] = [p.note ? bare(p.note) : '', known(p.specs.length)]
       return topic({
         ...{ key: `missing:${p.id}`, chapter: 'care', must: true },
         what: say(MAKER, 'topic.missing.what', { what: toldText(MAKER, s, refTo('part', p.id)) ?? p.name }),
@@ -151,7 +151,7 @@ export const lockedTopics = ({ reader, s }: Told): Topic[] =>
         what: say(MAKER, 'topic.locked.what', { section: x.name }),
         say: say(reader, 'topic.locked', {
           ...{ section: nounOf(reader, s, refTo('section', x.id)) ?? x.name },
-          ...{ note: x.joint.note ? own(reader, bare(x.joint.note)) : '', noted: whether(x.joint.note) },
+          ...{ note: x.joint.note ? bare(x.joint.note) : '', noted: whether(x.joint.note) },
         }),
       }),
     ]

@@ -1,4 +1,4 @@
-import { type Commission, readerOf, type Saber } from '../../record'
+import { type Commission, readerOf, type Saber, told, toldSaber } from '../../record'
 import { MAKER, type Reader } from '../../units'
 import { say } from '../../words'
 import { creditsText, itemsText, plainItems } from './agreed'
@@ -17,8 +17,8 @@ export interface Telling extends Topic {
  * Topics as they are told: buttons, presets that differ only a little, and those who made it in one breath each, where the first
  * of them stands.
  */
-export function tellingsOf(c: Commission, s: Saber, topics: readonly Topic[]): Telling[] {
-  const reader = readerOf(c)
+export function tellingsOf(order: Commission, saber: Saber, topics: readonly Topic[]): Telling[] {
+  const [reader, c, s] = [readerOf(order), told(order), toldSaber(order, saber)]
   const there = new Set(topics.map((t) => t.key))
   const all = (keys: readonly string[]) => keys.length > 1 && keys.every((k) => there.has(k))
   const group = (kind: string, ids: readonly string[], words: (ids: readonly string[]) => string) => ({
@@ -45,20 +45,18 @@ export function tellingsOf(c: Commission, s: Saber, topics: readonly Topic[]): T
   return first && first.id !== s.id ? likeFirst(reader, first, saidOf(c, first), tellings) : tellings
 }
 
-const SAID = new WeakMap<
-  Saber,
-  { client: Commission['client']; written: Commission['writtenIn']; said: ReadonlySet<string> }
->()
+const SAID = new WeakMap<Saber, { read: readonly unknown[]; said: ReadonlySet<string> }>()
 /** What is said of a saber's controls, and its cautions; worked out once for a saber as it is. */
 function saidOf(c: Commission, s: Saber): ReadonlySet<string> {
   const had = SAID.get(s)
-  if (had && had.client === c.client && had.written === c.writtenIn) return had.said
+  const read = [c.client, c.writtenIn, c.translations]
+  if (had?.read.every((v, i) => v === read[i])) return had.said
   const said = new Set(
     topicsOf(c, s)
       .filter((t) => t.key.startsWith('control:') || t.key.startsWith('caution:'))
       .map((t) => t.say),
   )
-  SAID.set(s, { client: c.client, written: c.writtenIn, said })
+  SAID.set(s, { read, said })
   return said
 }
 

@@ -1,4 +1,4 @@
-import { type Commission, isForeign, own, type Ref, type Saber, type Task } from '../../record'
+import type { Commission, Ref, Saber, Task } from '../../record'
 import type { Reader } from '../../units'
 
 export type Chapter =
@@ -67,11 +67,7 @@ export function listed(reader: Reader, words: readonly string[]): string {
 
 /** The maker's words within a sentence: a name keeps its capital, any other beginning is small. */
 export const within = (reader: Reader, text: string): string =>
-  isForeign(reader)
-    ? own(reader, text)
-    : /^[A-Z](?: |[a-z])/.test(text) && reader.language === 'en'
-      ? text[0]!.toLowerCase() + text.slice(1)
-      : text
+  /^[A-Z](?: |[a-z])/.test(text) && reader.language === 'en' ? text[0]!.toLowerCase() + text.slice(1) : text
 
 /** The maker's words without the full stop that the sentence around them brings. */
 export const bare = (text: string): string => text.trim().replace(/[.]+$/, '')

@@ -1,4 +1,4 @@
-import { type Commission, readerOf, type Saber } from '../../record'
+import { type Commission, readerOf, type Saber, told, toldSaber } from '../../record'
 import {
   abilityTopics,
   arrivalTopics,
@@ -45,7 +45,7 @@ function remembered(from: (t: Told) => Topic[], n: number, t: Told, memory: Topi
   const reads = memory && READS.get(from)?.(t.s)
   if (!reads) return from(t)
   const key = `${n} ${t.s.id}`
-  const read = [...reads, t.c.client, t.c.writtenIn]
+  const read = [...reads, t.c.client, t.c.writtenIn, t.c.translations]
   const known = memory.get(key)
   if (known?.read.every((v, i) => v === read[i])) return known.topics
   const topics = from(t)
@@ -96,4 +96,4 @@ const SOURCES: readonly ((t: Told) => Topic[])[] = [
  * record in place.
  */
 export const topicsOf = (c: Commission, s: Saber, memory?: TopicMemory): Topic[] =>
-  SOURCES.flatMap((from, n) => remembered(from, n, { reader: readerOf(c), c, s }, memory))
+  SOURCES.flatMap((from, n) => remembered(from, n, { reader: readerOf(c), c: told(c), s: toldSaber(c, s) }, memory))

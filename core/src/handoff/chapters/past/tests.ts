@@ -1,5 +1,5 @@
 import { latest, limitText, proposeTests, standing } from '../../../proof'
-import { isForeign, nameOf, own, type Saber, type Test } from '../../../record'
+import { isForeign, nameOf, type Saber, type Test } from '../../../record'
 import { dayText, formatNumber, type Reader } from '../../../units'
 import { say, whether } from '../../../words'
 import { type Block, type SaberChapter, table } from '../../block'
@@ -20,9 +20,7 @@ function worded(reader: Reader, s: Saber): (t: Test) => Test {
   const plan = new Map(proposeTests(reader, s).map((p) => [p.key, p]))
   return (t) => {
     const p = plan.get(t.key)
-    return p
-      ? { ...t, what: p.what, ...(p.expect && t.expect ? { expect: p.expect } : {}) }
-      : { ...t, what: own(reader, t.what) }
+    return p ? { ...t, what: p.what, ...(p.expect && t.expect ? { expect: p.expect } : {}) } : t
   }
 }
 

@@ -1,0 +1,99 @@
+import type { Reader } from '../../units'
+import { large, nounWords, say } from '../../words'
+import type { Commission } from '../schema/commission'
+import { refTo } from '../schema/ref'
+import type { Saber } from '../schema/saber'
+import { RECORD_WORDS, SABER_WORDS, withWords } from '../walk/plan'
+import { languageOf, readerOf, writtenIn } from './reader'
+import { isForeign, nounOf } from './spoken'
+
+/** How the shop's words are put for their reader: what stands in the record, and where. */
+export type Put = (text: string, path: string) => string
+
+/** A number with its unit is read in every language; so is what is written in capitals alone. */
+const MEASURE = /\d[\d.,]*\s*(mm|cm|m|g|kg|V|A|mA|mAh|Ah|W|Wh|Hz|kHz|s|ms|min|h)(?!\p{L})/gu
+/** Whether a text has words in it, which are in some language: figures, sizes and designations have none. */
+export const hasWords = (text: string): boolean => /\p{Ll}{2,}/u.test(text.replace(MEASURE, ''))
+
+/** The translations of a record into its client's language, by what is translated. */
+export function translationsOf(c: Pick<Commission, 'translations' | 'client'>): ReadonlyMap<string, string> {
+  const language = languageOf(c)
+  return new Map((c.translations ?? []).filter((t) => t.language === language).map((t) => [t.text, t.says]))
+}
+
+/** Translated where it has been, else quoted as the shop's own. */
+function putFor(reader: Reader, c: Commission): Put {
+  const says = translationsOf(c)
+  return (text) => {
+    const words = text.trim()
+    if (!hasWords(words)) return text
+    return says.get(words) ?? say(reader, 'ownWords', { text: words.replace(/[.]+$/, '') })
+  }
+}
+
+/** What was told lately: a record and a saber as they are give the same again, and are not told twice. */
+const RECORDS = new WeakMap<Commission, Commission>()
+const SABERS = new WeakMap<Saber, { read: readonly unknown[]; told: Saber }>()
+const TOLD = new WeakSet<object>()
+
+/**
+ * A record as its client reads it: the shop's own words in his language where they are translated, quoted where they are not, and
+ * things called what they are called there. The same record where it is in his language. Everything that is told to a client is
+ * told from it.
+ */
+export function told(c: Commission): Commission {
+  if (TOLD.has(c) || !isForeign(readerOf(c))) return c
+  const known = RECORDS.get(c)
+  if (known) return known
+  const made = retold(c, putFor(readerOf(c), c), (s) => toldSaber(c, s))
+  TOLD.add(made)
+  RECORDS.set(c, made)
+  return made
+}
+
+/** One saber of a record as its client reads it; the same value again while nothing changes in it. */
+export function toldSaber(c: Commission, s: Saber): Saber {
+  const reader = readerOf(c)
+  if (TOLD.has(s) || !isForeign(reader)) return s
+  const read = [c.translations, languageOf(c), writtenIn(c)]
+  const known = SABERS.get(s)
+  if (known?.read.every((v, i) => v === read[i])) return known.told
+  const made = withNames(reader, s, withWords(SABER_WORDS, s, putFor(reader, c)))
+  TOLD.add(made)
+  SABERS.set(s, { read, told: made })
+  return made
+}
+
+/** A record with its words put by a rule; for whoever asks which of them arrive where. */
+export function retold(c: Commission, put: Put, ofSaber: (s: Saber) => Saber): Commission {
+  const { sabers, ...order } = c
+  return { ...withWords(RECORD_WORDS, order, put), sabers: sabers.map(ofSaber) } as Commission
+}
+
+/** The same of a saber, its paths beginning with its own; things are called what they are called for the reader. */
+export const retoldSaber = (reader: Reader, s: Saber, put: Put): Saber =>
+  withNames(
+    reader,
+    s,
+    withWords(SABER_WORDS, s, (text, path) => put(text, `/sabers/@${s.id}${path}`)),
+  )
+
+/** Sections, screws, sockets and inputs by their names in the reader's language, else by what they are. */
+function withNames(reader: Reader, from: Saber, s: Saber): Saber {
+  const named =
+    (kind: 'section' | 'fastener' | 'socket' | 'input') =>
+    <T extends { id: string; name: string }>(x: T): T => {
+      const noun = nounOf(reader, from, refTo(kind, x.id))
+      return noun ? { ...x, name: large(nounWords(reader, noun, 'bare')) } : x
+    }
+  return {
+    ...s,
+    inputs: s.inputs.map(named('input')),
+    hilt: {
+      ...s.hilt,
+      sections: s.hilt.sections.map(named('section')),
+      fasteners: s.hilt.fasteners.map(named('fastener')),
+      sockets: s.hilt.sockets.map(named('socket')),
+    },
+  }
+}
