@@ -12,8 +12,8 @@ const CORE = [
   ['fit', 'access'],
   ['proof', 'box'],
   ['script'],
-  ['judge'],
   ['handoff'],
+  ['judge'],
   ['api'],
 ]
 const SERVER = [

@@ -106,6 +106,7 @@ const BRINGS: Record<string, string> = {
   parcels: 'stop gate parcel; note parcel',
   lithium: 'stop gate parcel',
   afterwards: 'caution ',
+  translated: 'caution gate ',
   unpacked: 'caution gate ',
   unsureControl: 'caution gate row',
   unusual: 'caution preset',

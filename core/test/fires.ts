@@ -242,6 +242,7 @@ export const FIRES: Record<string, Mutation> = {
     s.hilt.sections[0]!.name = 'clawed pommel'
     delete s.hilt.sections[0]!.sharp
   },
+  translated: (_s, c) => void (c.client.language = 'de'),
   letters: (s) => void (s.hilt.sections[0]!.name = 'ดาบ'),
   carried: (s) => {
     const [a, b] = [part(s, 'chassis'), part(s, 'board')]

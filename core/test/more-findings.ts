@@ -24,6 +24,12 @@ export const MORE: readonly Mutation[] = [
     const all = s.access.flatMap((p) => p.steps).filter((x) => x.act?.do === 'cut' || x.act?.do === 'restore')
     for (const x of all) x.text = 'Slide the kill switch towards the pommel'
   },
+  (_s, c) => {
+    const [wish] = c.requests
+    wish!.text = 'Reed Warden for 2 evenings'
+    c.client.language = 'de'
+    c.translations = [{ id: 'tr1', language: 'de', text: wish!.text, says: 'Für 3 Abende' }]
+  },
   (_s, c) => void c.questions.push({ id: 'q8', text: 'Which case?', blocks: false }),
   (_s, c) => {
     const a = c.arrivals[0]!

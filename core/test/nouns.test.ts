@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals'
 import { gestureText } from '@nubrin/core/controls'
-import { nounOf, readerOf, type Saber } from '@nubrin/core/record'
+import { INPUT_KINDS, KINDS, nounOf, ROLES, readerOf, type Saber, SCREW_PURPOSES } from '@nubrin/core/record'
 import { MAKER } from '@nubrin/core/units'
-import { type Noun, nounWords } from '@nubrin/core/words'
+import { guessNoun, type Noun, type NounKind, nounWords } from '@nubrin/core/words'
 import { done } from './samples'
 
 const DE = { language: 'de' } as const
@@ -123,5 +123,50 @@ describe('a thing as it is spoken of', () => {
     expect(which(2, false)).toEqual(['first', 'second'])
     expect(which(4)).toEqual(['first', 'second', 'third', 'fourth'])
     expect(which(5)).toEqual(['first', 'second', 'third', 'fourth', 'none'])
+  })
+})
+
+describe('what a name most likely is', () => {
+  test.each([
+    ['Taste', { gender: 'f' }],
+    ['vordere Taste', { gender: 'f' }],
+    ['kupferner Knopf', { gender: 'm' }],
+    ['Einstellrad', { gender: 'n' }],
+    ['kleines Rad', { gender: 'n' }],
+    ['das Lichtlein', { gender: 'n' }],
+    ['Verriegelung', { gender: 'f' }],
+    ['Kupferring', { gender: 'm' }],
+    ['Gewindestift', { gender: 'm' }],
+    ['Seitenfenster', { gender: 'n' }],
+    ['Klingenschraube', { gender: 'f' }],
+    ['Klingenschrauben', { several: true }],
+    ['Ringe', { several: true }],
+    ['Schalter', { gender: 'm' }],
+    ['Trennschlüssel', { gender: 'm' }],
+    ['Quarz', {}],
+  ])('%s in German', (name, is) => expect(guessNoun(DE, name)).toEqual(is))
+  test.each([
+    ['upper blade screw', {}],
+    ['blade screws', { several: true }],
+    ['chassis', {}],
+    ['brass', {}],
+  ])('%s in English', (name, is) => expect(guessNoun(MAKER, name)).toEqual(is))
+  // The catalogue's own nouns are known for sure: their gender shows in what they are called.
+  test('every noun of the catalogue is guessed as it is', () => {
+    const OF = { 'der ': 'm', 'die ': 'f', 'das ': 'n' } as const
+    const kinds: NounKind[] = [
+      ...(Object.keys(KINDS) as (keyof typeof KINDS)[]).map((k) => `part.${k}` as const),
+      ...ROLES.map((r) => `section.${r}` as const),
+      ...SCREW_PURPOSES.map((p) => `screw.${p}` as const),
+      ...INPUT_KINDS.map((k) => `input.${k}` as const),
+      ...(['socket', 'blade', 'plug'] as const),
+    ]
+    const wrong = kinds.flatMap((kind) => {
+      const noun = { kind, which: 'none' } as const
+      const is = OF[nounWords(DE, noun).slice(0, 4) as keyof typeof OF]
+      const guess = guessNoun(DE, nounWords(DE, noun, 'bare'))
+      return guess.gender === is ? [] : [`${kind}: ${JSON.stringify(guess)}`]
+    })
+    expect(wrong).toEqual([])
   })
 })

@@ -160,5 +160,5 @@ export {
 export { hueText } from './words/hue'
 export { languageOf, readerOf, writtenIn } from './words/reader'
 export { isForeign, nounOf, nounText, toldNoun, toldText } from './words/spoken'
-export { hasWords, type Put, retold, retoldSaber, told, toldSaber, translationsOf } from './words/told'
+export { hasWords, type Put, retold, told, toldSaber, translationsOf } from './words/told'
 export { keyWords } from './words/words'

@@ -775,5 +775,112 @@ function cases(noun: Noun): Cases {
   }
 }
 
+/** Heads of compounds in a workshop that no ending tells; with those that things are called by what they are. */
+const HEADS: Readonly<Record<string, Gender>> = {
+  ...{
+    knopf: 'm',
+    stift: 'm',
+    bolzen: 'm',
+    ring: 'm',
+    kragen: 'm',
+    deckel: 'm',
+    haken: 'm',
+    magnet: 'm',
+    riegel: 'm',
+    fuß: 'm',
+  },
+  ...{
+    kopf: 'm',
+    zapfen: 'm',
+    dorn: 'm',
+    kristall: 'm',
+    stein: 'm',
+    draht: 'm',
+    clip: 'm',
+    chip: 'm',
+    stecker: 'm',
+    akku: 'm',
+  },
+  ...{
+    hebel: 'm',
+    regler: 'm',
+    sockel: 'm',
+    kern: 'm',
+    adapter: 'm',
+    kühlkörper: 'm',
+    schlitz: 'm',
+    rand: 'm',
+    punkt: 'm',
+  },
+  ...{
+    rad: 'n',
+    rohr: 'n',
+    loch: 'n',
+    fenster: 'n',
+    gewinde: 'n',
+    glied: 'n',
+    licht: 'n',
+    band: 'n',
+    kabel: 'n',
+    ende: 'n',
+  },
+  ...{
+    gitter: 'n',
+    stück: 'n',
+    blech: 'n',
+    holz: 'n',
+    leder: 'n',
+    kreuz: 'n',
+    auge: 'n',
+    display: 'n',
+    gehäuse: 'n',
+    chassis: 'n',
+  },
+  ...{ fach: 'n', lager: 'n', pedal: 'n', siegel: 'n', emblem: 'n', modul: 'n' },
+  ...{
+    feder: 'f',
+    mutter: 'f',
+    diode: 'f',
+    nut: 'f',
+    kappe: 'f',
+    platte: 'f',
+    nadel: 'f',
+    klammer: 'f',
+    karte: 'f',
+    led: 'f',
+  },
+}
+/** What a noun ends in, with its gender: the longest that fits tells. */
+const ENDINGS: readonly (readonly [ending: RegExp, gender: Gender])[] = [
+  [/(?:ung|heit|keit|schaft|ion|tät|ik|ur|enz|anz|ei)$/, 'f'],
+  [/(?:chen|lein|ment|um)$/, 'n'],
+  [/(?:ling|ismus|or|ich|ig)$/, 'm'],
+  [/e$/, 'f'],
+  [/er$/, 'm'],
+]
+const KNOWN: readonly (readonly [head: string, gender: Gender])[] = [
+  ...Object.entries(HEADS),
+  ...Object.values(NOUNS).map(([word, gender]) => [word.toLowerCase(), gender] as const),
+].sort((a, b) => b[0].length - a[0].length)
+
+/** By an article or adjective before it, by the last word of a compound, by its ending. */
+function guess(name: string): { gender?: Gender; several?: true } {
+  const { stems, word } = partedOrWhole(name.replace(/^(?:der|die|das)\s+/i, ''))
+  const [last = ''] = word.trim().toLowerCase().split(/\s+/)
+  const head = KNOWN.find(([h]) => last.endsWith(h))?.[1] ?? ENDINGS.find(([e]) => e.test(last))?.[1]
+  const before = name
+    .trim()
+    .match(/^(?:der|die|das)\s/i)?.[0]
+    .trim()
+    .toLowerCase()
+  const article = before && ({ der: 'm', die: 'f', das: 'n' } as const)[before as 'der']
+  const strong = stems.length ? name.trim().match(/^\p{Ll}+(er|es)\s/u)?.[1] : undefined
+  const gender = article ?? (strong === 'es' ? 'n' : strong === 'er' && head !== 'f' ? 'm' : head)
+  const many = KNOWN.some(
+    ([h]) => last.endsWith(`${h}n`) || (!/e$/.test(h) && (last.endsWith(`${h}e`) || last.endsWith(`${h}er`))),
+  )
+  return many ? { several: true } : gender ? { gender } : {}
+}
+
 /** Everything that is peculiar to German. */
-export const de: Tongue<SayingCode> = { messages, cases }
+export const de: Tongue<SayingCode> = { messages, cases, guess }

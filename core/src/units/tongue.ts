@@ -1,6 +1,8 @@
 /** The languages there is a catalogue for. */
 export const LANGUAGES = ['en', 'de'] as const
 export type Language = (typeof LANGUAGES)[number]
+/** What a maker calls them. */
+export const LANGUAGE_NAME: Readonly<Record<Language, string>> = { en: 'English', de: 'German' }
 /** In what a reader thinks of lengths. */
 export const MEASURES = ['mm', 'inch'] as const
 export type Measures = (typeof MEASURES)[number]

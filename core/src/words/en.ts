@@ -695,4 +695,7 @@ function cases(noun: Noun): Cases {
   return { bare, nom: the, acc: the, dat: the, zu: the, it: many ? 'they' : 'it', them: many ? 'them' : 'it' }
 }
 
-export const en: Tongue<SayingCode> = { messages, cases }
+/** A plural by its ending, not of words like glass and chassis. */
+const guess = (name: string) => (/[^siu]s$/i.test(name.trim()) ? { several: true as const } : {})
+
+export const en: Tongue<SayingCode> = { messages, cases, guess }

@@ -69,6 +69,8 @@ export const CASES = ['nom', 'acc', 'dat', 'zu', 'it', 'them'] as const
 export interface Tongue<Codes extends string> {
   messages: Readonly<Record<Codes, string>>
   cases: (noun: Noun) => Cases
+  /** What gender and number a name most likely has; nothing where the language asks for none, or the name does not tell. */
+  guess: (name: string) => { gender?: Gender; several?: true }
 }
 
 /** A sentence begins large. */

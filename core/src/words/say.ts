@@ -1,7 +1,7 @@
 import { IntlMessageFormat } from 'intl-messageformat'
 import { type Language, learnLittle, type Reader } from '../units'
 import { en } from './en'
-import { CASES, type Noun, type Tongue } from './noun'
+import { CASES, type Gender, type Noun, type Tongue } from './noun'
 import type { SayingCode, Sayings } from './sayings'
 
 /** What is spoken: English always, every other language once it has been learnt. */
@@ -86,6 +86,10 @@ export const nounWords = (
   noun: Noun,
   form: keyof ReturnType<Tongue<SayingCode>['cases']> = 'nom',
 ): string => tongueOf(reader.language).cases(noun)[form]
+
+/** What gender and number a name most likely has in a reader's language; a guess, for somebody to look at. */
+export const guessNoun = (reader: Pick<Reader, 'language'>, name: string): { gender?: Gender; several?: true } =>
+  tongueOf(reader.language).guess(name)
 
 /** `yes` when there is something to say, for a message that chooses. */
 export const whether = (v: unknown): 'yes' | 'no' => (v ? 'yes' : 'no')

@@ -1,5 +1,4 @@
 import type { Station } from '@nubrin/core/judge'
-import type { Language } from '@nubrin/core/units'
 
 /** What the stations are called. */
 export const STATION_NAME: Record<Station, string> = {
@@ -14,9 +13,6 @@ export const STATION_NAME: Record<Station, string> = {
   walkthrough: 'Walkthrough',
   handoff: 'Handoff',
 }
-
-/** The languages as the shop calls them. */
-export const LANGUAGE_NAME: Record<Language, string> = { en: 'English', de: 'German' }
 
 /** What somebody of the shop may do. */
 export const ROLE_WORDS = {

@@ -22,7 +22,7 @@ import {
   wayIn,
   wires,
 } from './fit'
-import { afterwards, bladesToBuy, goesWith, letters, lithium, parcels, unpacked } from './handoff'
+import { afterwards, bladesToBuy, goesWith, letters, lithium, parcels, translated, unpacked } from './handoff'
 import {
   bladeHeld,
   boreWall,
@@ -203,6 +203,7 @@ export const CHECKS: readonly Check[] = [
   parcels,
   letters,
   lithium,
+  translated,
   afterwards,
   bladesToBuy,
   client,

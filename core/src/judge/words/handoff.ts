@@ -1,4 +1,5 @@
 import { refusalWords } from '../../box'
+import { LANGUAGE_NAME } from '../../units'
 import type { WordsOf } from '../check'
 import type * as rules from '../checks/handoff'
 import { listed } from '../text'
@@ -168,6 +169,21 @@ export const handoffWords: WordsOf<typeof rules> = {
         title: `Parcel to ${p.to}: nothing is in it`,
         detail: 'No line of the packing list goes into it.',
         remedy: 'Put something into it, or let the parcel go.',
+      }),
+    },
+  },
+  translated: {
+    rule: 'What reaches a client is in the language he reads, with the same numbers and names, or is quoted because you chose that.',
+    says: {
+      missing: (p) => ({
+        title: `${p.n === 1 ? 'One text' : `${p.n} texts`} not yet in ${LANGUAGE_NAME[p.language]}`,
+        detail: `The client reads ${LANGUAGE_NAME[p.language]}; “${p.text}”${p.n > 1 ? ` and ${p.n - 1} more` : ''} reaches him in ${LANGUAGE_NAME[p.written]}${p.quoted ? ', in quotes, as you chose' : ''}.`,
+        remedy: 'Translate at the translation desk, or choose there to print what is missing in quotes.',
+      }),
+      departs: (p) => ({
+        title: `Translation ${p.way === 'lost' ? 'leaves out' : 'adds'} ${p.kind === 'name' ? 'the name ' : ''}${p.what}`,
+        detail: `“${p.text}” is translated as “${p.says}”.`,
+        remedy: 'Correct the translation, or the original, at the translation desk.',
       }),
     },
   },

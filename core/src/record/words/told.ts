@@ -45,8 +45,9 @@ export function told(c: Commission): Commission {
   if (TOLD.has(c) || !isForeign(readerOf(c))) return c
   const known = RECORDS.get(c)
   if (known) return known
-  const made = retold(c, putFor(readerOf(c), c), (s) => toldSaber(c, s))
-  TOLD.add(made)
+  const { sabers, ...order } = c
+  const words = withWords(RECORD_WORDS, order, putFor(readerOf(c), c))
+  const made = mark({ ...words, sabers: sabers.map((s) => toldSaber(c, s)) } as Commission)
   RECORDS.set(c, made)
   return made
 }
@@ -58,25 +59,30 @@ export function toldSaber(c: Commission, s: Saber): Saber {
   const read = [c.translations, languageOf(c), writtenIn(c)]
   const known = SABERS.get(s)
   if (known?.read.every((v, i) => v === read[i])) return known.told
-  const made = withNames(reader, s, withWords(SABER_WORDS, s, putFor(reader, c)))
-  TOLD.add(made)
+  const made = mark(withNames(reader, s, withWords(SABER_WORDS, s, putFor(reader, c))))
   SABERS.set(s, { read, told: made })
   return made
 }
 
-/** A record with its words put by a rule; for whoever asks which of them arrive where. */
-export function retold(c: Commission, put: Put, ofSaber: (s: Saber) => Saber): Commission {
+/** A record of a foreign client with its words put by a rule of the asker’s; the paths are those in the record. */
+export function retold(c: Commission, put: Put): Commission {
+  const reader = readerOf(c)
   const { sabers, ...order } = c
-  return { ...withWords(RECORD_WORDS, order, put), sabers: sabers.map(ofSaber) } as Commission
+  const under =
+    (s: Saber): Put =>
+    (text, path) =>
+      put(text, `/sabers/@${s.id}${path}`)
+  const made = {
+    ...withWords(RECORD_WORDS, order, put),
+    sabers: sabers.map((s) => mark(withNames(reader, s, withWords(SABER_WORDS, s, under(s))))),
+  } as Commission
+  return mark(made)
 }
-
-/** The same of a saber, its paths beginning with its own; things are called what they are called for the reader. */
-export const retoldSaber = (reader: Reader, s: Saber, put: Put): Saber =>
-  withNames(
-    reader,
-    s,
-    withWords(SABER_WORDS, s, (text, path) => put(text, `/sabers/@${s.id}${path}`)),
-  )
+/** What is told already is not told again. */
+function mark<T extends object>(made: T): T {
+  TOLD.add(made)
+  return made
+}
 
 /** Sections, screws, sockets and inputs by their names in the reader's language, else by what they are. */
 function withNames(reader: Reader, from: Saber, s: Saber): Saber {

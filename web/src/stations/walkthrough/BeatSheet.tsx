@@ -10,10 +10,9 @@ import {
   type Stray,
   splitAt,
 } from '@nubrin/core/script'
-import { MAKER } from '@nubrin/core/units'
+import { LANGUAGE_NAME, MAKER } from '@nubrin/core/units'
 import { say } from '@nubrin/core/words'
 import { useState } from 'react'
-import { LANGUAGE_NAME } from '../../base/names'
 import { freshId } from '../../data'
 import { bound, CountCell, GroupedSelect, RefPicker, SelectCell, TextCell } from '../../kit'
 import { useEditSaber, useEditThing, useLight } from '../../store/commission'

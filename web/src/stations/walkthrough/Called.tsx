@@ -1,7 +1,6 @@
 import type { Saber } from '@nubrin/core/record'
-import { LANGUAGES } from '@nubrin/core/units'
+import { LANGUAGE_NAME, LANGUAGES } from '@nubrin/core/units'
 import { GENDERS } from '@nubrin/core/words'
-import { LANGUAGE_NAME } from '../../base/names'
 import { freshId } from '../../data'
 import { CheckBox, RefPicker, RemoveButton, SelectCell, TextCell } from '../../kit'
 import { useEditSaber, useEditThing } from '../../store/commission'

@@ -1,7 +1,7 @@
 import { type Commission, LENGTHS, READERS, type Saber } from '@nubrin/core/record'
 import { readersOf, SHORT } from '@nubrin/core/script'
+import { LANGUAGE_NAME } from '@nubrin/core/units'
 import { Link } from 'react-router'
-import { LANGUAGE_NAME } from '../../base/names'
 import { AddLine, CheckBox, CountCell, RemoveButton, SelectCell, TextCell } from '../../kit'
 import { useEditSaber } from '../../store/commission'
 
