@@ -154,6 +154,9 @@ const OTHERWISE: [string, string][] = [
   ['/packing/what', 'added by name: stations.test'],
   ['/packing/key', 'what a line was drafted from'],
   ['/media/*', 'taken from the picture: e2e main job'],
+  ['/translations/text', 'the words that are translated: translation.test'],
+  ['/translations/language', 'the client’s: translation.test'],
+  ['/untranslated', 'one of two: translation.test'],
   ['*Profile/*', 'dragged and typed on the profile: e2e hilt'],
   ['*/joint/overTravel', 'asked where nothing stops the thread: stations.test'],
   ['*/parts/kind', 'what was taken from the shelf, or made: e2e fit'],
@@ -308,6 +311,11 @@ async function whole(view: keyof typeof VIEWS) {
     // What is open lies on the desk; what is done is not shown there.
     if (view === 'facts') c.sabers[0]!.hilt.sections[0]!.length.source = 'recalled'
     for (const t of c.toDos) t.done = false
+    if (view === 'translation') {
+      Object.assign(c, { writtenIn: 'en' }).client.language = 'de'
+      c.translations = [{ id: 'own-translation', language: 'de', text: c.requests[0]!.text, says: 'Wunsch' }]
+      c.sabers[0]!.spoken = [{ id: 'own-spokenname', of: 'input:own-input', language: 'de', name: 'Knopf' }]
+    }
   })
   await enterAll()
   if (view === 'controls') {

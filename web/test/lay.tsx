@@ -14,6 +14,7 @@ import { FactsDesk } from '../src/desks/facts'
 import { LedgerDesk } from '../src/desks/ledger'
 import { SaberDesk } from '../src/desks/saber'
 import { ToDoDesk } from '../src/desks/to-do'
+import { TranslationDesk } from '../src/desks/translation'
 import Access from '../src/stations/access'
 import Brief from '../src/stations/brief'
 import Controls from '../src/stations/controls'
@@ -32,6 +33,7 @@ export const VIEWS: Partial<Record<Station | Desk, ComponentType<{ cut: number }
   ledger: LedgerDesk,
   saber: SaberDesk,
   'to-do': ToDoDesk,
+  translation: TranslationDesk,
   brief: Brief,
   hilt: Hilt,
   fit: Fit,

@@ -1,4 +1,16 @@
-import { type Commission, hasWords, isForeign, readerOf, retold, translationsOf } from '../record'
+import {
+  type Commission,
+  hasWords,
+  isForeign,
+  keyWords,
+  nameOfThing,
+  type Ref,
+  readerOf,
+  retold,
+  THINGS,
+  thingsOf,
+  translationsOf,
+} from '../record'
 import { topicsOf } from '../script'
 import { controlsCard } from './card'
 import { buildHandoff } from './document'
@@ -16,8 +28,9 @@ export interface ToTranslate {
   text: string
   /** What it says in his language; absent while nobody has said. */
   says?: string
-  /** Where it stands in the record, by identity. */
+  /** Where it stands in the record, by identity, and whose field it is there. */
   paths: string[]
+  of: { ref?: Ref; kind: string; name: string; field: string }
   arrives: Arriving[]
   /** What a translation lost or brought. */
   wrong: Departure[]
@@ -46,12 +59,13 @@ export function toTranslate(c: Commission): ToTranslate[] {
   const says = translationsOf(c)
   const all = new Map<string, ToTranslate>()
   const numbers: string[] = []
+  const ownerOf = ownersIn(c)
   const marked = retold(c, (whole, path) => {
     const text = whole.trim()
     if (!hasWords(text)) return whole
     let one = all.get(text)
     if (!one) {
-      one = { text, paths: [], arrives: [], wrong: [] }
+      one = { text, paths: [], of: ownerOf(path, text), arrives: [], wrong: [] }
       all.set(text, one)
       numbers.push(text)
     }
@@ -61,7 +75,7 @@ export function toTranslate(c: Commission): ToTranslate[] {
   for (const { in: where, line } of linesOf(marked))
     for (const m of line.matchAll(MARKED)) {
       const one = all.get(numbers[m[1]!.codePointAt(0)! - FIRST_MARK]!)!
-      const sentence = (part: string) => part.replace(MARKED, '$2')
+      const sentence = (part: string) => part.replace(MARKED, (_, __, own: string) => says.get(own) ?? own)
       const here = {
         in: where,
         before: sentence(line.slice(0, m.index)),
@@ -103,6 +117,22 @@ function linesOf(c: Commission): { in: string; line: string }[] {
   }
   walk('page', c.media)
   return out
+}
+
+/** Whose a path of a record is: the thing it lies in, as it is called on a screen, and the field. */
+function ownersIn(c: Commission): (path: string, text: string) => ToTranslate['of'] {
+  const things = new Map(thingsOf(c).map((t) => [t.path, t]))
+  return (path, text) => {
+    const steps = path.split('/')
+    const field = steps.findLast((x) => /^[a-z]/i.test(x)) ?? ''
+    for (let n = steps.length; n > 1; n--) {
+      const t = things.get(steps.slice(0, n).join('/'))
+      if (!t) continue
+      const name = nameOfThing(t.kind, t.value)
+      return { ref: t.ref, kind: THINGS[t.kind][0], name: name === text ? '' : name, field: keyWords(field) }
+    }
+    return { kind: 'order', name: '', field: keyWords(field) }
+  }
 }
 
 /** Names that stay as they are in every language: of sabers, presets and fonts, and of people. */

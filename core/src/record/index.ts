@@ -24,6 +24,8 @@ export {
   REQUEST_STATES,
   Request,
   SUPPLIES,
+  type Translation,
+  UNTRANSLATED,
 } from './schema/commission'
 export {
   ACTIONS,

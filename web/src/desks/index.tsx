@@ -1,13 +1,15 @@
-import { openFacts } from '@nubrin/core/record'
+import { isForeign, openFacts, readerOf } from '@nubrin/core/record'
 import { type ComponentType, useMemo } from 'react'
 import { Link } from 'react-router'
 import { later } from '../base/later'
 import { useOrder } from '../store/commission'
 
-/** Pages that go across the stations: what is not settled, what is left to do, how it went, and what a saber is beside its parts. */
-export const DESKS = ['facts', 'to-do', 'ledger', 'saber'] as const
+/** Pages that go across the stations: what is not settled, what is left to do, how it went, what a saber is beside its parts, and its words in another language. */
+export const DESKS = ['facts', 'to-do', 'ledger', 'saber', 'translation'] as const
 export type Desk = (typeof DESKS)[number]
-export const DESK_NAME: Record<Desk, string> = { facts: 'Facts', 'to-do': 'To-do', ledger: 'Ledger', saber: 'Saber' }
+export const DESK_NAME: Record<Desk, string> = {
+  ...{ facts: 'Facts', 'to-do': 'To-do', ledger: 'Ledger', saber: 'Saber', translation: 'Translation' },
+}
 export const isDesk = (name: string | undefined): name is Desk => (DESKS as readonly string[]).includes(name ?? '')
 
 export const DESK_VIEW: Record<Desk, ComponentType> = {
@@ -15,6 +17,7 @@ export const DESK_VIEW: Record<Desk, ComponentType> = {
   'to-do': later(() => import('./to-do').then((m) => m.ToDoDesk)),
   ledger: later(() => import('./ledger').then((m) => m.LedgerDesk)),
   saber: later(() => import('./saber').then((m) => m.SaberDesk)),
+  translation: later(() => import('./translation').then((m) => m.TranslationDesk)),
 }
 
 /** The way to the desks, with how much lies on each. */
@@ -26,7 +29,7 @@ export function DeskLinks({ at }: { at: Desk | undefined }) {
   }
   return (
     <nav aria-label="Desks" className="flex shrink-0 gap-1">
-      {DESKS.map((d) => (
+      {DESKS.filter((d) => d !== 'translation' || isForeign(readerOf(order))).map((d) => (
         <Link
           key={d}
           to={`/commission/${order.id}/${d}`}

@@ -1,5 +1,5 @@
 import type { Reader } from '../../units'
-import { large, nounWords, say } from '../../words'
+import { large, nounWords, say, speaks } from '../../words'
 import type { Commission } from '../schema/commission'
 import { refTo } from '../schema/ref'
 import type { Saber } from '../schema/saber'
@@ -32,7 +32,7 @@ function putFor(reader: Reader, c: Commission): Put {
 }
 
 /** What was told lately: a record and a saber as they are give the same again, and are not told twice. */
-const RECORDS = new WeakMap<Commission, Commission>()
+const RECORDS = new WeakMap<Commission, { spoken: boolean; told: Commission }>()
 const SABERS = new WeakMap<Saber, { read: readonly unknown[]; told: Saber }>()
 const TOLD = new WeakSet<object>()
 
@@ -43,12 +43,13 @@ const TOLD = new WeakSet<object>()
  */
 export function told(c: Commission): Commission {
   if (TOLD.has(c) || !isForeign(readerOf(c))) return c
+  const spoken = speaks(languageOf(c))
   const known = RECORDS.get(c)
-  if (known) return known
+  if (known?.spoken === spoken) return known.told
   const { sabers, ...order } = c
   const words = withWords(RECORD_WORDS, order, putFor(readerOf(c), c))
   const made = mark({ ...words, sabers: sabers.map((s) => toldSaber(c, s)) } as Commission)
-  RECORDS.set(c, made)
+  RECORDS.set(c, { spoken, told: made })
   return made
 }
 
@@ -56,7 +57,7 @@ export function told(c: Commission): Commission {
 export function toldSaber(c: Commission, s: Saber): Saber {
   const reader = readerOf(c)
   if (TOLD.has(s) || !isForeign(reader)) return s
-  const read = [c.translations, languageOf(c), writtenIn(c)]
+  const read = [c.translations, languageOf(c), writtenIn(c), speaks(languageOf(c))]
   const known = SABERS.get(s)
   if (known?.read.every((v, i) => v === read[i])) return known.told
   const made = mark(withNames(reader, s, withWords(SABER_WORDS, s, putFor(reader, c))))
