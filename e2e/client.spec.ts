@@ -41,7 +41,7 @@ test('the client’s page is their saber: pressed, opened step by step, practise
   await page.keyboard.press('Escape')
   // The controls are asked for, one after the other.
   await page.getByRole('button', { name: 'try the controls' }).click()
-  await expect(page.getByRole('dialog', { name: 'try the controls' }).getByText(/make it do this/)).toBeVisible()
+  await expect(page.getByRole('dialog', { name: 'try the controls' }).getByText(/try this/)).toBeVisible()
   await page.getByRole('dialog', { name: 'try the controls' }).getByRole('button', { name: 'close' }).click()
   // What was asked, what may be odd, and the cautions stand open; that they were read is kept.
   await expect(page.getByText('It sounds muffled')).toBeVisible()
@@ -231,11 +231,20 @@ test('a client who reads German gets all of it in German', async ({ page, server
   await page.getByRole('button', { name: 'compose again' }).click()
   await expect(page.getByRole('button', { name: /^Hallo Ilsabet Vorne\. Das ist Reed Warden/ })).toBeVisible()
   await saved(page)
+  // His words are put beside the shop's own; what is left is printed in quotes, as the maker chooses.
+  await page.getByRole('link', { name: 'Translation' }).click()
+  await page.getByLabel('In German: The colour of the marsh at dawn').fill('Die Farbe der Marsch im Morgengrauen')
+  await page.keyboard.press('Enter')
+  await page.getByRole('radio', { name: 'print in quotes' }).click()
+  await saved(page)
   const link = await issued(page, server.url, 'reed-warden')
   await page.goto(server.url + link)
+  await expect(page.getByText('Die Farbe der Marsch im Morgengrauen').first()).toBeAttached()
+  await expect(page.getByText('„No visible screws“').first()).toBeAttached()
+  await expect(page.getByText('The colour of the marsh at dawn')).toHaveCount(0)
   await expect(page.getByText('Eingeschaltet, Klinge aus.')).toBeVisible()
-  await expect(page.getByRole('button', { name: 'mit mir öffnen' })).toBeVisible()
-  await expect(page.getByRole('heading', { name: 'Wenn etwas seltsam ist' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Schritt für Schritt öffnen' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Wenn etwas nicht stimmt' })).toBeVisible()
   await expect(page.locator('main')).toHaveAttribute('lang', 'de')
   const pdf = await page.request.get(`${server.url}/api${link.replace('/c/', '/client/')}/handoff.pdf`, {
     timeout: 60_000,

@@ -192,7 +192,7 @@ test('blades: what to take off, what adapter, what is left to do, and what the c
     .locator('aside')
     .getByText(/roll in the film/)
     .waitFor()
-  await page.getByRole('checkbox', { name: 'roll in the film' }).check()
+  await page.getByRole('checkbox', { name: 'roll in the film', exact: true }).check()
   await expect
     .poll(
       async () =>

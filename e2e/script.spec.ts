@@ -69,7 +69,7 @@ test('a saber is told in German, short, to somebody who duels; what is left goes
 
 test('a film is driven by the pedal: slips, a retake, something new; what became of it', async ({ page, server }) => {
   await signIn(page, server.url)
-  await page.goto(`${server.url}/film/ember-fair/ef1`)
+  await page.goto(`${server.url}/film/ember-fair/ef2`)
   await page.getByTestId('say').waitFor()
   const first = await page.getByTestId('say').textContent()
   // Nothing is noted before the clock runs; the first press only starts it.

@@ -1,7 +1,7 @@
 import { expect, test } from '@jest/globals'
 import { proceduresOf } from '@nubrin/core/access'
 import { buildHandoff, type HandoffDocument } from '@nubrin/core/handoff'
-import { type Commission, readerOf, type Saber, type Task } from '@nubrin/core/record'
+import { type Commission, readerOf, type Saber, type Task, toldSaber } from '@nubrin/core/record'
 import { compose, filmPieces, markdownOf, webVttOf } from '@nubrin/core/script'
 import { learnAll } from '@nubrin/core/tongues'
 import { LANGUAGES, type Language, type Reader } from '@nubrin/core/units'
@@ -61,7 +61,7 @@ function inScript(c: Commission, reader: Reader, s: Saber, d: HandoffDocument): 
     }
   const texts = [markdownOf(reader, c.title, s), webVttOf(reader, s)].map(close)
   for (const text of texts)
-    for (const { task, acts } of filmPieces(s, proceduresOf(reader, s))) {
+    for (const { task, acts } of filmPieces(s, proceduresOf(reader, toldSaber(c, s)))) {
       const beat = s.beats.find((b) => b.task === task)!
       if (beat.leftTo) {
         if (text === texts[0] && !text.includes(close(say(reader, 'script.leftTo', { leftTo: beat.leftTo }))))

@@ -109,10 +109,12 @@ describe('every goal', () => {
     const s = bare(both(without('killSwitch'), cell({ removable: false })))
     expect(why(s, 'card').some((w) => w.startsWith('live'))).toBe(true)
     const reads = (x: Saber) => frozenOf(MAKER, x).find((p) => p.goal === 'card')!.cannot
-    expect(reads(s)).toMatch(/^It stays under power, and nothing that you can reach cuts it\. That is for the shop/)
+    expect(reads(s)).toMatch(
+      /^It stays under power, and nothing that you can reach cuts it\. Only the shop should open this/,
+    )
     const shut = bare((x) => void (x.hilt.fasteners = [...x.hilt.fasteners]))
     screw(SEAM + 3, { clientMay: 'never' })(shut)
-    expect(reads(shut)).toMatch(/^That is for the shop/)
+    expect(reads(shut)).toMatch(/^Only the shop should open this/)
   })
   test('power that is cut by nothing on record, or by a key of which nobody has said what it does, is asked for', () => {
     for (const change of [
@@ -134,9 +136,9 @@ describe('opening', () => {
   })
   test('where nothing cuts, one sees that the blade is dark', () => {
     const s = bare(both(without('killSwitch'), (x) => void (x.cutPower = 'none')))
-    expect(texts(s, 'cell')[0]).toBe('See that the blade is dark')
-    expect(texts(s, 'bladeOut')[0]).toBe('See that the blade is dark')
-    expect(texts(s, 'bladeIn')[0]).not.toBe('See that the blade is dark')
+    expect(texts(s, 'cell')[0]).toBe('Make sure the blade is off')
+    expect(texts(s, 'bladeOut')[0]).toBe('Make sure the blade is off')
+    expect(texts(s, 'bladeIn')[0]).not.toBe('Make sure the blade is off')
   })
   test('screws of its joint go first and come back last; those of the other end are left alone', () => {
     const s = bare(both(screw(SEAM + 3), screw(SEAM + 150, { id: 'far', name: 'far screw' })))

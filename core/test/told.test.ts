@@ -1,9 +1,10 @@
 import { describe, expect, test } from '@jest/globals'
 import { buildHandoff, controlsCard, drawnSaber, handedSaber } from '@nubrin/core/handoff'
+import { judgeCommission, makeJudge } from '@nubrin/core/judge'
 import { type Commission, hasWords, readerOf, told } from '@nubrin/core/record'
-import { liveBeats, topicsOf } from '@nubrin/core/script'
+import { liveBeats, type TopicMemory, topicsOf } from '@nubrin/core/script'
 import { full } from './full'
-import { TODAY } from './samples'
+import { demo, TODAY } from './samples'
 
 const { record, leaves } = full()
 const german = (c: Commission): Commission => ({
@@ -108,6 +109,22 @@ describe('a record as its client reads it', () => {
     }
     expect(told(more).sabers[0]!.presets[0]!.why).toBe('Darum')
     expect(first.sabers[0]!.presets[0]!.why).toMatch(/^„.*“$/)
+  })
+  test('what was remembered of it is forgotten when a translation changes: topics, and what is judged', () => {
+    const c = german(demo('reed-warden'))
+    const wish = c.requests[0]!.text
+    const more = { ...c, translations: [{ id: 't1', language: 'de' as const, text: wish, says: 'Ein Kristall' }] }
+    const memory: TopicMemory = new Map()
+    const judge = makeJudge()
+    for (const x of [c, more, c]) {
+      expect(topicsOf(x, x.sabers[0]!, memory)).toEqual(topicsOf(structuredClone(x), structuredClone(x.sabers[0]!)))
+      expect(judge(x, TODAY)).toEqual(judgeCommission(structuredClone(x), TODAY))
+    }
+    expect(
+      topicsOf(more, more.sabers[0]!, memory)
+        .map((t) => t.say)
+        .join(),
+    ).toContain('Ein Kristall')
   })
   test('a translation into another language is none', () => {
     const c = {

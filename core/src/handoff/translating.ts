@@ -101,11 +101,11 @@ function linesOf(c: Commission): { in: string; line: string }[] {
       if (v.includes(END)) out.push({ in: where, line: v })
     } else if (typeof v === 'object' && v !== null) for (const x of Object.values(v)) walk(where, x)
   }
-  const document = buildHandoff(c, '', '')
-  walk('cover', document.cover)
-  for (const chapter of document.chapters)
+  const handed = buildHandoff(c, '', '')
+  walk('cover', handed.cover)
+  for (const chapter of handed.chapters)
     walk(chapter.saber ? chapter.id.replace(new RegExp(`-${chapter.saber}$`), '') : chapter.id, chapter.blocks)
-  walk('procedures', document.procedures)
+  walk('procedures', handed.procedures)
   for (const s of c.sabers) {
     walk(
       'script',

@@ -29,7 +29,7 @@ const UNTOLD: ReadonlySet<keyof Saber> = new Set(['tests', 'takes', 'leftOut', '
 export const TOPICS_READ: readonly Reads[] = [
   ...SABER_FIELDS.map((f) => f.key).filter((key) => !UNTOLD.has(key)),
   ...(['order.client', 'order.requests', 'order.arrivals', 'order.purpose', 'order.toDos', 'order.credits'] as const),
-  ...(['order.giver', 'order.writtenIn', 'order.first', 'order.told'] as const),
+  ...(['order.giver', 'order.writtenIn', 'order.translations', 'order.first', 'order.told'] as const),
 ]
 
 export interface Worded {

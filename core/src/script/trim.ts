@@ -1,4 +1,4 @@
-import { type Beat, type Commission, readerOf, type Saber, type Task } from '../record'
+import { type Beat, type Commission, readerOf, type Saber, type Task, toldSaber } from '../record'
 import { rehearse } from './rehearse'
 import { type Topic, topicsOf } from './topics'
 
@@ -48,12 +48,12 @@ export function proposeTrim(
     return s.beats.map((b): Beat => (ids.has(b.id) ? { ...b, leftTo: 'paper' } : b))
   }
   const reader = readerOf(c)
-  const troubles = rehearse(reader, s).troubles.length
+  const troubles = rehearse(reader, toldSaber(c, s)).troubles.length
   for (const g of groups) {
     if (spokenLength(without()) <= target) break
     for (const id of g.ids) out.add(id)
     const moved = s.beats.some((b) => g.ids.includes(b.id) && (b.perform || b.task))
-    if (moved && rehearse(reader, { ...s, beats: without() }).troubles.length > troubles)
+    if (moved && rehearse(reader, { ...toldSaber(c, s), beats: without() }).troubles.length > troubles)
       for (const id of g.ids) out.delete(id)
   }
   const ids = gone()

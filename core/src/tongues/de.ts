@@ -12,7 +12,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   task: `{task, select,
     powerOn {Einschalten} powerOff {Vom Strom trennen} bladeIn {Klinge einsetzen} bladeOut {Klinge herausnehmen}
     open {Griff öffnen} cellIn {Zelle einsetzen} cellOut {Zelle herausnehmen} close {Griff schließen}
-    charge {Laden} card {An die Speicherkarte kommen} port {An den Anschluss kommen} other {Zeigen, was darin ist}}`,
+    charge {Laden} card {Speicherkarte entnehmen} port {Anschluss freilegen} other {Zeigen, was darin ist}}`,
   state: `{state, select, asleep {schlafend} off {aus} lit {leuchtend} menu {Menü} muted {stumm} combat {Kampf} other {}}`,
 
   seconds: `{form, select, half {{after, select, yes {einer halben Sekunde} other {eine halbe Sekunde}}}
@@ -23,22 +23,22 @@ const messages: Readonly<Record<SayingCode, string>> = {
   input: '{name_acc}',
   'input.unknown': 'die Taste',
   'play.dead':
-    'Tot: {cut, select, yes {der Strom ist getrennt} other {{named, select, yes {{out} fehlt} other {es ist keine Zelle darin}}}}.',
+    'Kein Strom: {cut, select, yes {er ist getrennt} other {{named, select, yes {{out} fehlt} other {es ist keine Zelle eingelegt}}}}.',
   'play.did': '{what}{lasts, select, yes {, solange gehalten wird} other {}}',
-  'play.ended': '{what}: vorbei',
-  'play.waits': 'wartet {ms} ms: {times} gedrückt ist etwas anderes',
+  'play.ended': '{what}: beendet',
+  'play.waits': 'wartet {ms} ms, denn {times} drücken bewirkt etwas anderes',
   'play.beep': 'Ton {n}',
   'play.went': 'von selbst: {to}',
   'play.nothing': '{made} {times}: hier geschieht nichts',
   'play.chose': 'steht auf {n}',
-  'practice.ask': `{state, select, lit {Bei leuchtender Klinge} off {Bei dunkler Klinge} asleep {Während es schläft} menu {Im Menü „{mode}“} other {In „{mode}“}}, bring es dazu: {what}.`,
+  'practice.ask': `{state, select, lit {Bei leuchtender Klinge} off {Bei dunkler Klinge} asleep {Während es schläft} menu {Im Menü „{mode}“} other {In „{mode}“}}, probier das: {what}.`,
   'practice.hint': 'So: {gesture}.',
   'practice.right': 'Das war es.',
   'practice.miss': `{code, select,
     mode {Es ist jetzt in „{mode}“, und dort bewirkt das nichts.}
     pose {Richtig gegriffen, aber halte die Klinge {pose, select, up {nach oben} down {nach unten} other {waagrecht}}.}
     input {Das war: {input}.}
-    count {Das war {did}; gebraucht wird {wants}.}
+    count {Das war {did}; nötig ist {wants}.}
     tooShort {{counted, select, yes {Zu früh: warte {beeps, plural, one {auf den Ton} other {auf # Töne}}, das dauert {from}.} other {Zu früh losgelassen, nach {held}: halte {from} lang.}}}
     tooLong {{counted, select, yes {Zu spät: lass nach {beeps, plural, one {dem Ton} other {# Tönen}} los.} other {Zu lang gehalten, {held} lang: lass spätestens nach {to} los.}}}
     gesture {So nicht.}
@@ -69,7 +69,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'step.screwOn': 'Schraub {section_acc} auf',
   'step.pullOff': 'Zieh {section_acc} ab',
   'step.pushOn': 'Schieb {section_acc} auf',
-  goal: `{goal, select, powerOn {Einschalten} powerOff {Vom Strom trennen} charge {Laden} cell {Zelle tauschen} card {Speicherkarte entnehmen} port {An den Anschluss kommen: {name}}
+  goal: `{goal, select, powerOn {Einschalten} powerOff {Vom Strom trennen} charge {Laden} cell {Zelle tauschen} card {Speicherkarte entnehmen} port {Anschluss freilegen: {name}}
     bladeIn {{several, select, yes {Klinge einsetzen: {name}} other {Klinge einsetzen}}} bladeOut {{several, select, yes {Klinge herausnehmen: {name}} other {Klinge herausnehmen}}}
     plugIn {{several, select, yes {Stopfen einsetzen: {name}} other {Stopfen einsetzen}}} plugOut {{several, select, yes {Stopfen herausnehmen: {name}} other {Stopfen herausnehmen}}}
     show {Zeigen: {name}} reset {Wenn es hängt} open {Griff öffnen} close {Griff schließen} other {Ganz zerlegen}}`,
@@ -79,7 +79,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
     '{itself, select, wakes {Dabei wacht es von selbst auf.} cutsPower {Das trennt den Strom von selbst.} other {Dabei wird das Display sichtbar.}}',
   'step.chargeBeside': 'Lade die Zelle in einem Ladegerät, das für sie gemacht ist',
   'step.unsaidPole': 'Leg die Zelle wieder ein. Wie herum, ist nicht festgehalten: frag uns vorher',
-  'step.dark': 'Die Klinge muss dunkel sein',
+  'step.dark': 'Vergewissere dich, dass die Klinge aus ist',
   'power.about': `{by, select,
     killSwitch {Ist {named, select, yes {{name_nom}} other {der Trennschalter}} aus, hat die Platine keinen Strom: nichts leuchtet, nichts weckt sie, und die Zelle behält ihre Ladung. Wieder eingeschaltet, beginnt sie von vorn.}
     killKey {{cuts, select, out {Solange {named, select, yes {{name_nom}} other {der Schlüssel}} nicht steckt} in {Solange {named, select, yes {{name_nom}} other {der Schlüssel}} steckt}
@@ -89,14 +89,14 @@ const messages: Readonly<Record<SayingCode, string>> = {
     cellOut {Nur ohne Zelle ist der Strom wirklich weg. Schlafend zieht sie noch ein wenig; bevor es Wochen liegt, nimm die Zelle heraus.}
     deepSleep {{timed, select, yes {Es schläft von selbst ein und zieht dann sehr wenig.} other {Schlafend zieht es sehr wenig.}}{cellOut, select, yes { Bevor es Monate liegt, nimm die Zelle heraus.} other { Bevor es Monate liegt, lade es halb voll.}}}
     other {Hier trennt nichts den Strom; schlafend zieht es noch ein wenig.{cellOut, select, yes { Bevor es Wochen liegt, nimm die Zelle heraus.} other { Lade es alle paar Wochen.}}}}`,
-  'joint.closed': '{joint}: bleibt zu, niemand öffnet das.',
+  'joint.closed': '{joint}: bleibt zu und wird nicht geöffnet.',
   'step.leftHand':
     '{text}, {way, select, clockwise {im Uhrzeigersinn} other {gegen den Uhrzeigersinn}}: es ist ein Linksgewinde',
   'step.tethered': 'Es hängt an Drähten: nicht weiter, als sie reichen.',
   'steps.as': 'Beginne wie unter „{like}“, 1 bis {n}.',
   'steps.closeAs': 'Dann schließ es wie dort.',
   'joint.feels': 'Du spürst: {what}.',
-  'joint.hurts': 'Falsch gemacht schadet es: {what}.',
+  'joint.hurts': 'Falsch gemacht: {what}.',
   'step.turnOff': 'Dreh {section_acc} und zieh',
   'step.turnOn': 'Schieb {section_acc} auf und dreh, bis es hält',
   'step.cellSlide':
@@ -119,7 +119,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'step.key': `{move, select, pushIn {Steck {key_acc} ein} pullOut {Zieh {key_acc} heraus} turn {Dreh {key_acc}} turnBack {Dreh {key_acc} zurück}
     inAndTurn {Steck {key_acc} ein und dreh} other {Dreh {key_acc} zurück und zieh heraus}}{to, select, off {, bis alles dunkel ist} other {}}`,
   'step.slide':
-    '{to, select, on {Schalte} other {Schalte}} {named, select, yes {{switch_acc}} other {den Trennschalter}} {to, select, on {ein} other {aus}}',
+    'Schalte {named, select, yes {{switch_acc}} other {den Trennschalter}} {to, select, on {ein} other {aus}}',
   'step.loosenBlade': 'Löse {screw_acc}; dreh {screw_them} nicht ganz heraus',
   'step.bladeIn': `{how, select,
     clockwise {Schieb {what, select, plug {den Stopfen} other {die Klinge}}{several, select, yes { ({socket})} other {}} bis zum Anschlag hinein und dreh {what, select, plug {ihn} other {sie}} dabei im Uhrzeigersinn}
@@ -212,7 +212,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
     other {Das ist {part_nom}.}}`,
   'topic.buttons': 'Es hat {n, plural, =2 {zwei} =3 {drei} =4 {vier} other {#}} Tasten: {parts}.',
   'topic.never.what': '{screw}: nicht anfassen',
-  'topic.never': `Lass {screw_acc} in Ruhe: {dummy, select, yes {das ist nur Zierde und verklebt} other {ohne sie hält {purpose, select, bladeRetention {die Klinge} joint {die Verbindung} chassis {das Chassis} cover {die Abdeckung} sleeve {die Hülse} switch {der Schalter} decoration {die Zierde} other {das Ganze}} nicht}}.{noted, select, yes { {note}.} other {}}`,
+  'topic.never': `Rühr {screw_acc} nicht an: {dummy, select, yes {das ist nur Zierde und verklebt} other {ohne sie hält {purpose, select, bladeRetention {die Klinge} joint {die Verbindung} chassis {das Chassis} cover {die Abdeckung} sleeve {die Hülse} switch {der Schalter} decoration {die Zierde} other {das Ganze}} nicht}}.{noted, select, yes { {note}.} other {}}`,
   'topic.task': `{task, select,
     powerOn {Schalte zuerst den Strom ein.} powerOff {Dann trenn den Strom.} bladeIn {Jetzt setz die Klinge ein.} bladeOut {Nimm die Klinge wieder heraus.}
     open {Jetzt öffnen wir es.} cellIn {So kommt eine Zelle hinein.} cellOut {So kommt die Zelle heraus.} close {Und jetzt wieder schließen.}
@@ -370,27 +370,27 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'visit.when': `{of, select, yes {{saber}: } other {}}{on}{gone, select, yes { bis {back}} other {, noch hier}}{known, select, yes { ({by})} other {}}`,
   'chapter.film': 'Der Film',
   'film.title': '{several, select, yes {{saber}, der Film} other {Der Film}}',
-  'chapter.aside': 'Wissentlich offen gelassen',
+  'chapter.aside': 'Bewusst offen gelassen',
   'chapter.aside.head': '{column, select, why {Was und warum} who {Wer entschied} other {Wann}}',
   'chapter.credits': 'Wer was gemacht hat',
   'chapter.credits.head': '{column, select, who {Wer} other {Hat gemacht}}',
   'credits.none': 'Nicht festgehalten.',
-  'chapter.spec': 'Was es ist',
-  'spec.name': `{row, select, hilt {Griff} length {Länge des Griffs} mass {Gewicht ohne Klinge} balance {Schwerpunkt vom Knauf} cell {Zelle} speaker {Lautsprecher} board {Soundplatine} firmware {Firmware} edition {Ausgabe} recipient {Gemacht für} cellFigures {Zelle, falls du eine kaufst} speakerFigures {Lautsprecher, falls du einen kaufst} lights {Lichter und was sie speist} other {Strom wird getrennt durch}}`,
+  'chapter.spec': 'Technische Daten',
+  'spec.name': `{row, select, hilt {Griff} length {Länge des Griffs} mass {Gewicht ohne Klinge} balance {Schwerpunkt vom Knauf} cell {Zelle} speaker {Lautsprecher} board {Soundplatine} firmware {Firmware} edition {Ausgabe} recipient {Gefertigt für} cellFigures {Ersatzzelle} speakerFigures {Ersatzlautsprecher} lights {Lichter und ihre Speisung} other {Stromtrennung}}`,
   'spec.hilt': `{origin, select, bought {gekauft} kit {aus einem Bausatz} clientOwn {dein eigener} inherited {geerbt} scratch {von Grund auf gemacht} other {aus einer Serie}}; {known, select, yes {{materials}} other {Werkstoff nicht festgehalten}}`,
   'spec.socket': 'Fassung, {socket}',
   'spec.socketSize': '{bore}, {depth} tief',
-  'spec.cutPower': `{way, select, killSwitch {den Trennschalter} killKey {{move, select, pushIn {Einstecken des Schlüssels} pullOut {Herausziehen des Schlüssels} turn {Drehen des Schlüssels} inAndTurn {Drehen des Schlüssels} turnBack {Zurückdrehen des Schlüssels} backAndOut {Zurückdrehen und Herausziehen des Schlüssels} other {den Schlüssel}}} cellOut {Entnehmen der Zelle} deepSleep {seinen eigenen Tiefschlaf} other {nichts außer dem Entnehmen der Zelle}}`,
+  'spec.cutPower': `{way, select, killSwitch {Trennschalter} killKey {{move, select, pushIn {Schlüssel einstecken} pullOut {Schlüssel herausziehen} turn {Schlüssel drehen} inAndTurn {Schlüssel drehen} turnBack {Schlüssel zurückdrehen} backAndOut {Schlüssel zurückdrehen und herausziehen} other {Schlüssel}}} cellOut {Zelle entnehmen} deepSleep {eigener Tiefschlaf} other {nur, indem man die Zelle entnimmt}}`,
   'chapter.cautions': 'Hinweise zur Sicherheit',
   'chapter.power': 'Ein- und Ausschalten',
   'chapter.controls': 'Bedienung',
-  'chapter.controls.head': '{column, select, state {Wenn es} gesture {Mach das} does {Dann} other {Stand}}',
+  'chapter.controls.head': '{column, select, state {Zustand} gesture {Handgriff} does {Wirkung} other {Status}}',
   'control.state':
-    '{state, select, asleep {schläft} off {dunkel ist} lit {leuchtet} menu {{mode}} muted {stumm ist} other {im Kampf ist}}{limited, select, yes { ({presets})} other {}}',
+    '{state, select, asleep {schlafend} off {Klinge aus} lit {leuchtend} menu {{mode}} muted {stumm} other {im Kampfmodus}}{limited, select, yes { ({presets})} other {}}',
   'control.status':
     '{status, select, unsure {nicht sicher: probier es} configured {eingerichtet} other {eingerichtet und gezeigt}}',
   'control.cue': `{at, select, start {zuerst} step {bei jedem Schritt} other {am Ende}} {as, select,
-    beep {ein Ton} voice {eine Stimme} sound {ein Klang} flash {ein Blitz} blade {ein Zeichen auf der Klinge} other {ein Summen}}{said, select, yes {: {says}} other {}}`,
+    beep {ein Ton} voice {eine Stimme} sound {ein Geräusch} flash {ein Blitz} blade {ein Zeichen auf der Klinge} other {ein Summen}}{said, select, yes {: {says}} other {}}`,
   'chapter.modes.head': '{column, select, mode {Modus} chooses {Damit wählst du} other {Endet von selbst}}',
   'mode.chooses': `{what, select, preset {das Preset} colour {die Farbe} volume {die Lautstärke} brightness {die Helligkeit}
     track {die Musik} profile {das Profil} effect {den Effekt} other {wie benannt}}{turning, select, yes { durch Drehen des Griffs} other {}}`,
@@ -404,13 +404,12 @@ const messages: Readonly<Record<SayingCode, string>> = {
     '{more, select, yes {Alles Weitere auf der Rückseite. } other {}}Nie eine leuchtende Klinge auf Augen richten.',
   'card.only': 'Nur in {presets}',
   'card.mode':
-    '{state, select, lit {Klinge leuchtet} off {Klinge dunkel} asleep {Schlafend} muted {Stumm} combat {Kampf} other {Im Menü „{mode}“}}',
+    '{state, select, lit {Klinge leuchtet} off {Klinge aus} asleep {Schlafend} muted {Stumm} combat {Kampf} other {Im Menü „{mode}“}}',
   'card.chooses': `Wählt {what, select, preset {das Preset} colour {die Farbe} volume {die Lautstärke} brightness {die Helligkeit}
     track {die Musik} profile {das Profil} effect {den Effekt} other {wie benannt}}{turning, select, yes { durch Drehen des Griffs} other {}}`,
   'card.ends': 'Nach {seconds} ohne Berührung: {mode}',
   'card.unsure': 'Nicht sicher: probier es',
-  'controls.standard':
-    'Wie in „{name}“{n, plural, =0 {} one {, bis auf einen Handgriff} other {, bis auf # Handgriffe}}.',
+  'controls.standard': 'Wie in „{name}“{n, plural, =0 {} one {, mit einer Ausnahme} other {, mit # Ausnahmen}}.',
   'controls.statuses': `{configured, select, yes {Eingerichtet: hier eingestellt und probiert. } other {}}{shown, select, yes {Gezeigt: auch im Film zu sehen. } other {}}{unsure, select, yes {Nicht sicher: vielleicht geht es anders; probier es und sag es uns.} other {}}`,
   'topic.turnsMenu': `Dort wählst du {what, select, preset {das Preset} colour {die Farbe} volume {die Lautstärke} brightness {die Helligkeit} track {die Musik} profile {das Profil} effect {den Effekt} other {wie es sagt}}, indem du den Griff drehst.`,
   'controls.none': 'Bedienung: nicht festgehalten.',
@@ -421,41 +420,41 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'preset.font': '{font}{has, select, yes {; Musik: {tracks}} other {}}',
   'chapter.blade': 'Die Klinge',
   'chapter.blade.head':
-    '{column, select, blade {Klinge} outside {Außen} length {Länge} light {Ihr Licht} other {Im Paket}}',
+    '{column, select, blade {Klinge} outside {Außen} length {Länge} light {Licht} other {Im Paket}}',
   'blade.light':
     '{kind, select, pixel {{density} LEDs je Meter, {strips} Streifen{set, select, yes {, auf {configured} Pixel eingestellt} other {}}} string {{groups} Gruppen zu {each}, {total} insgesamt} other {–}}',
   'blade.with':
     '{blade}, in ihrem Adapter ({adapter}: außen {outside}, innen {bore}{long, select, yes {, {length} lang} other {}})',
-  'blade.inBox': '{use, select, ship {ja} toBuy {nein: zu kaufen} other {nein: gehört der Werkbank}}',
+  'blade.inBox': '{use, select, ship {ja} toBuy {nein, bitte kaufen} other {nein, bleibt in der Werkstatt}}',
   'chapter.screws': 'Schraubenplan',
   'chapter.screws.head': '{column, select, screw {Schraube} where {Wo} key {Schlüssel} holds {Hält} other {Du darfst}}',
   'screw.holds': `{purpose, select, bladeRetention {Klinge} joint {Verbindung} chassis {Chassis} cover {Abdeckung} sleeve {Hülse} switch {Schalter} decoration {Zierde} unsaid {nicht festgehalten} other {anderes}}`,
   'screw.may': '{may, select, never {nicht anfassen} loosen {lösen, nicht entfernen} other {entfernen}}',
-  'chapter.troubles': 'Wenn etwas seltsam ist',
+  'chapter.troubles': 'Wenn etwas nicht stimmt',
   'trouble.what': `{trouble, select, flicker {Die ersten Pixel flackern} freezes {Es hängt} crackles {Es knistert oder wird dunkel, wenn es laut ist}
     muffled {Es klingt dumpf} loosePommel {Der Knauf lockert sich} noWake {Es wacht nicht auf} noLight {Es klingt, aber die Klinge bleibt dunkel}
-    loosensBlade {Die Klinge wackelt} noCharge {Es lädt nicht} other {Es ist seltsam}}`,
+    loosensBlade {Die Klinge wackelt} noCharge {Es lädt nicht} other {Etwas anderes}}`,
   'trouble.cure': `{trouble, select,
-    flicker {Die Kontakte von Klinge und Fassung treffen sich nicht ganz. Strom trennen, Klinge heraus, beide mit einem trockenen Tuch abwischen, bis zum Anschlag wieder hinein, anziehen.}
+    flicker {Die Kontakte von Klinge und Fassung treffen sich nicht ganz. Trenn den Strom, nimm die Klinge heraus, wisch beide Kontakte mit einem trockenen Tuch ab, setz die Klinge bis zum Anschlag wieder ein und mach sie fest.}
     freezes {{reset, select, cut {Trenn den Strom, zähl bis zehn, schalte wieder ein.} cell {Nimm die Zelle heraus, zähl bis zehn, leg sie richtig herum wieder ein.} other {Lass es liegen, bis es eingeschlafen ist, dann weck es.}}}
     crackles {Die Zelle ist schwach: lade sie. Bleibt es bei voller Zelle, stell eine Stufe leiser und schreib uns.}
-    muffled {Etwas liegt vor dem Lautsprecher: sieh nach, ob seine Öffnungen frei sind, und drück nie auf die Membran.}
+    muffled {Etwas verdeckt den Lautsprecher: prüf, ob seine Öffnungen frei sind, und drück nie auf die Membran.}
     loosePommel {Dreh ihn von Hand fest, ohne Werkzeug und ohne Kleber. Lockert er sich immer wieder, schreib uns.}
     noWake {{reset, select, cut {Sieh nach, ob der Strom an ist; lade dann eine Stunde und versuch es wieder.} other {Lade eine Stunde und versuch es wieder; sieh dann nach, ob die Zelle richtig herum liegt.}}}
-    noLight {Setz die Klinge noch einmal bis zum Anschlag ein. Bleibt sie mit festen Schrauben dunkel, brauchen Klinge oder Kontakte uns: öffne sie nicht.}
-    loosensBlade {Zieh ihre Schrauben an, bis sie halten, nicht mehr, und zieh daran, bevor du schwingst.}
+    noLight {Setz die Klinge noch einmal bis zum Anschlag ein. Bleibt sie trotzdem dunkel, öffne sie nicht und schreib uns: dann sind es die Klinge oder die Kontakte.}
+    loosensBlade {Zieh ihre Schrauben an, bis sie fest sitzen, aber überdreh sie nicht; zieh dann kräftig an der Klinge, bevor du schwingst.}
     noCharge {Versuch ein anderes Kabel und ein anderes Netzteil; der Stecker soll einrasten. Nie mit Gewalt.}
     other {Schreib uns.}}`,
   'trouble.stop':
-    'Was heiß ist, aufgebläht, raucht oder riecht: nicht benutzen, nicht öffnen, den Strom trennen, wenn es ohne Gefahr geht, dorthin legen, wo nichts brennt, und uns schreiben. Örtliche Brandvorschriften und geprüfte Fachleute gehen vor.',
+    'Wird etwas heiß, bläht es sich auf, raucht oder riecht es: nicht mehr benutzen und nicht öffnen. Trenn den Strom, wenn das gefahrlos geht, leg es dorthin, wo nichts brennen kann, und schreib uns. Örtliche Brandschutzregeln gehen vor; alles am Stromnetz ist Sache einer Elektrofachkraft.',
   'chapter.opening': 'Öffnen, Zelle und Schließen',
   'chapter.charging': 'Laden und Lagern',
-  'charging.name': `{row, select, runtime {Läuft} charging {Laden dauert} circuit {Lädt mit, und bis} charged {Geladen, so wie er verschickt wird} asleep {Schlafend hält es} energy {Energie} volume {Lautstärke ab Werk} loudest {Höchste Einstellung} brightness {Helligkeit ab Werk} other {Höchste sichere Lautstärke}}`,
-  'charging.days': 'etwa {days} Tage',
+  'charging.name': `{row, select, runtime {Laufzeit} charging {Ladezeit} circuit {Ladestrom und Ladeschluss} charged {Ladestand beim Versand} asleep {Standzeit im Schlaf} energy {Energie} volume {Lautstärke bei Auslieferung} loudest {Höchste Einstellung} brightness {Helligkeit bei Auslieferung} other {Höchste sichere Lautstärke}}`,
+  'charging.days': '{n, plural, =0 {weniger als ein Tag} =1 {etwa ein Tag} other {etwa {days} Tage}}',
   'chapter.tests': 'Was geprüft wurde',
   'chapter.tests.head': '{column, select, test {Prüfung} wanted {Soll} found {Ist} other {Ergebnis}}',
   'test.verdict':
-    '{standing, select, pass {bestanden} fail {nicht bestanden} retest {zu wiederholen} notPossible {hier nicht möglich} waived {mit Absicht ausgelassen} other {nicht gemacht}}',
+    '{standing, select, pass {bestanden} fail {nicht bestanden} retest {zu wiederholen} notPossible {hier nicht möglich} waived {bewusst ausgelassen} other {nicht gemacht}}',
   'tests.none': 'Prüfungen: nicht festgehalten.',
   'chapter.repairs.head':
     '{column, select, on {Repariert am} fault {Wie gemeldet} cause {Ursache} fix {Reparatur} other {Nachweis}}',
@@ -465,16 +464,16 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'test.port': '{port}: lädt und wird voll',
   'test.port.expect': 'beginnt, endet von selbst, nichts wird warm',
   'test.card': '{card} zurückgelesen',
-  'test.card.expect': 'jede Datei da und heil',
+  'test.card.expect': 'alle Dateien vorhanden und unversehrt',
   'test.zone': 'Jede LED: {zone}',
   'test.zone.expect': 'alle leuchten, in der richtigen Farbe',
   'test.farLed': 'Spannung am letzten Pixel, {blade}, alles weiß',
-  'test.sense': 'Es spricht an auf: {sense}',
+  'test.sense': 'Reagiert auf: {sense}',
   'test.sense.expect': 'jedes Mal, wenn es soll, nie von selbst',
   'test.link': 'Funkverbindung {link}',
   'test.link.expect': 'gefunden, nimmt den Code, ändert die Lautstärke',
   'test.spare': '{what} an seiner Stelle probiert',
-  'test.spare.expect': 'passt und geht',
+  'test.spare.expect': 'passt und funktioniert',
   'test.fit': '{blade} geht hinein und heraus',
   'test.fit.expect': 'von Hand, ohne Gewalt',
   'test.effects': 'Jeder Effekt von {preset}: {effects}',
@@ -484,50 +483,51 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'chapter.brief': 'Was gewünscht war',
   'brief.gift': 'Ein Geschenk von {giver}.',
   'chapter.decisions': 'Was gewählt wurde, und warum',
-  'chapter.decisions.head': '{column, select, chose {Gewählt} why {Weil} gaveUp {Dafür aufgegeben} other {Von}}',
+  'chapter.decisions.head': '{column, select, chose {Gewählt} why {Weil} gaveUp {Dafür verzichtet auf} other {Von}}',
   'decision.chose': '{text}{has, select, yes { ({about})} other {}}',
   'decision.by': `{whose, select, client {deine Wahl, } both {gemeinsam gewählt, } other {}}{by}, {on}{for, select, yes {; nicht rückgängig zu machen{agreed, select, yes {, zugestimmt {who}, {day}} other {}}} other {}}`,
-  'chapter.lights': 'Seine Lichter',
+  'chapter.lights': 'Lichter',
   'chapter.lights.head': '{column, select, light {Licht} leds {LEDs} other {Es zeigt}}',
   'light.name':
     '{name} ({kind, select, blade {in der Klinge} quillon {in der Parierstange} crystal {am Kristall} chassis {am Chassis} accent {Akzent} connector {am Kontakt} other {in der Taste}})',
   'light.die': '{die} ({hue}): {volts}, {amps}',
-  'light.does': '{follows, select, yes {was auch „{with}“ zeigt} other {eigenes Licht}}',
-  'chapter.settings': 'Worauf die Platine eingestellt ist',
-  'setting.name': `{row, select, sleepAfter {Schläft ein nach} displayTimeout {Display wird dunkel nach} displayAngle {Das Bild steht zur Schalterlinie bei} volumeSteps {Stufen der Lautstärke} greeting {Das Display grüßt mit} other {Funkverbindung}}`,
+  'light.does': '{follows, select, yes {dasselbe wie „{with}“} other {eigenes Licht}}',
+  'chapter.settings': 'Einstellungen der Platine',
+  'setting.name': `{row, select, sleepAfter {Schläft ein nach} displayTimeout {Display wird dunkel nach} displayAngle {Winkel des Bildes zur Schalterlinie} volumeSteps {Lautstärkestufen} greeting {Begrüßung auf dem Display} other {Funkverbindung}}`,
   'setting.greeting': `{greets, select, yes {„{greeting}“} other {}}{pictured, select, yes {{greets, select, yes {, } other {}}{picture}} other {}}`,
   'owner.who': `{who}{you, select, yes { (du)} other {}}`,
   'preset.needs': `ganz zu sehen nur mit {blade}`,
   'preset.unsure': `nicht sicher: probier es`,
   'setting.link': '{name}{coded, select, yes {, Code {code}} other {}}{by, select, yes {, mit {program}} other {}}',
-  'chapter.senses.head': '{column, select, sense {Spricht an auf} value {Eingestellt auf} other {Probiert mit}}',
+  'chapter.senses.head': '{column, select, sense {Reagiert auf} value {Eingestellt auf} other {Erprobt mit}}',
   sense:
     '{sense, select, swing {Schwung} clash {Treffer} twist {Drehen} thrust {Stoß} shake {Schütteln} tilt {Neigen} other {Antippen}}',
   triedWith: '{with, select, plug {dem Stopfen} other {der Klinge}}',
   'chapter.goesWith': 'Was dazugehört',
-  'chapter.goesWith.head': '{column, select, what {Was} for {Wofür} from {Woher} other {Wonach fragen}}',
+  'chapter.goesWith.head': '{column, select, what {Was} for {Wofür} from {Woher} other {Angaben für den Kauf}}',
   'item.role':
-    '{role, select, accessory {{named, select, yes {gehört zu: {of}} other {gehört zum Schwert}}} alternative {{named, select, yes {anstelle von: {of}} other {eins zur Wahl}}} other {{named, select, yes {Ersatz für: {of}} other {Ersatz}}}}',
-  'item.from': '{from, select, shop {im Paket} client {hast du} notSupplied {kaufst du} other {behält die Werkbank}}',
+    '{role, select, accessory {{named, select, yes {gehört zu: {of}} other {gehört zum Schwert}}} alternative {{named, select, yes {anstelle von: {of}} other {zur Auswahl}}} other {{named, select, yes {Ersatz für: {of}} other {Ersatz}}}}',
+  'item.from':
+    '{from, select, shop {im Paket} client {hast du} notSupplied {kaufst du} other {bleibt in der Werkstatt}}',
   'item.protected': 'geschützt',
   'chapter.before': 'Vor der Arbeit',
-  'chapter.owners.head': '{column, select, who {Wessen Hände} when {Wann} other {Was sie taten}}',
-  'chapter.before.head': '{column, select, what {Es konnte} other {Jetzt}}',
+  'chapter.owners.head': '{column, select, who {Bei wem} when {Wann} other {Was daran gemacht wurde}}',
+  'chapter.before.head': '{column, select, what {Vorher} other {Jetzt}}',
   'before.what': '{what}{kind, select, port { (Buchse)} other {}}',
   'before.now':
     '{stays, select, yes {wie zuvor} other {{by, select, yes {stattdessen: {instead}} other {nicht mehr}}}}',
-  'chapter.losses': 'Was noch einmal gemacht werden musste',
+  'chapter.losses': 'Was unterwegs ersetzt wurde',
   'chapter.losses.head': '{column, select, what {Was} why {Warum} other {Dir gesagt am}}',
   'loss.what':
-    '{what}, {how, select, spoilt {verdorben} remade {noch einmal gemacht} other {ersetzt}} {on}{made, select, yes {, von {maker}} other {}}',
+    '{what}, {how, select, spoilt {missglückt} remade {neu gefertigt} other {ersetzt}} {on}{made, select, yes {, von {maker}} other {}}',
   'chapter.notes': 'Gut zu wissen',
-  'chapter.notes.head': '{column, select, of {Wozu} other {Was du wissen solltest}}',
+  'chapter.notes.head': '{column, select, of {Zu} other {Was du wissen solltest}}',
   'note.joint': '{section}, die Verbindung',
   'chapter.left': `Was noch zu tun ist`,
   'chapter.left.head': '{column, select, what {Was} other {Von wem, bis wann}}',
-  'left.what': `{who, select, shop {Sind wir dir schuldig: } other {}}{text}{named, select, yes { ({on})} other {}}`,
-  'chapter.warranty': 'Wofür wir einstehen',
-  'warranty.ends': 'Das endet mit: {ends}',
+  'left.what': `{who, select, shop {Steht bei uns noch aus: } other {}}{text}{named, select, yes { ({on})} other {}}`,
+  'chapter.warranty': 'Unsere Garantie',
+  'warranty.ends': 'Sie erlischt durch: {ends}',
   'notFor.title': 'Nicht gemacht für {what}',
   'preset.effect':
     '{effect, select, clash {Treffer} lock {Verkeilen} deflect {Abwehr} drag {Schleifen} melt {Schmelzen} other {Überladung}} {hue} {hex}',
@@ -535,7 +535,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'preset.flashes': 'blitzt mit {rate}',
   'arrival.condition':
     '{whole, select, yes {ganzes Schwert: } other {}}{condition}{dated, select, yes { (notiert {on})} other {}}',
-  'arrival.fault': 'Mangel: {fault}{why, select, yes {, belassen: {left}} other {}}',
+  'arrival.fault': 'Mangel: {fault}{why, select, yes {, so gelassen: {left}} other {}}',
   'test.what':
     '{what}{setup, select, plug { (mit dem Stopfen)} blade { (mit der Klinge)} opened { (geöffnet)} other {}}',
   'test.notPossible': 'hier nicht möglich: {why}',
@@ -556,24 +556,23 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'cover.fact':
     '{row, select, length {Länge, ohne Klinge} mass {Gewicht, ohne Klinge} balance {Schwerpunkt ab Knauf} cell {Zelle} runtime {Laufzeit bei deiner Nutzung} other {Klinge}}',
   'cover.record': 'Heft Nr. {number} · {date}',
-  'cover.asked': `{given, select, yes {Mit den Worten von {giver}.} other {Deine Worte.}}{answered, select, yes { {answer}} other {}}`,
+  'cover.asked': `{given, select, yes {Mit den Worten von {giver}.} other {In deinen Worten.}}{answered, select, yes { {answer}} other {}}`,
   'cover.made': 'gebaut, geprüft, unterschrieben',
-  'cover.page': 'Deins, in der Hand: drück, öffne, frag uns',
-  'apart.about': 'Die Zahlen sind die Reihenfolge, in der deine Hände gehen.',
+  'cover.page': 'Scannen: ausprobieren, öffnen, uns fragen',
+  'apart.about': 'Folge den Zahlen der Reihe nach.',
   'apart.back': 'Und zurück',
-  'cut.title': '{what, select, card {Was deine Hände tun} other {Deine Schrauben}}',
-  'cut.screw': '{may, select, never {{name}: nicht deine} other {{name}{keyed, select, yes { · {key}} other {}}}}',
+  'cut.title': '{what, select, card {Bedienung} other {Schrauben}}',
+  'cut.screw': '{may, select, never {{name}: nicht anfassen} other {{name}{keyed, select, yes { · {key}} other {}}}}',
   'cut.here': 'zum Ausschneiden · {saber}',
   'sheet.title': '{saber}, auf einem Blatt',
-  'sheet.part':
-    '{part, select, first {Was deine Hände tun} open {Öffnen und schließen} mind {Gib acht} other {Deine Schrauben}}',
+  'sheet.part': '{part, select, first {Bedienung} open {Öffnen und schließen} mind {Vorsicht} other {Schrauben}}',
   'sheet.rest': 'Alles steht im ganzen Heft.',
-  'tests.bar': 'gewollt {wanted}{reckoned, select, yes {, gerechnet {computed}} other {}}, gefunden {found}',
-  'tests.legend': 'Band: was gewollt war. Raute: was gerechnet ist. Strich: was gefunden wurde.',
+  'tests.bar': 'Soll {wanted}{reckoned, select, yes {, berechnet {computed}} other {}}, Ist {found}',
+  'tests.legend': 'Band: Soll. Raute: berechnet. Strich: Ist.',
   'label.from': 'von',
   'label.to': 'an',
   'recall.subject': 'Bitte lies das: {saber}',
-  'recall.text': `Hallo {client},¶¶ein Teil, das in {n, plural, =1 {{sabers}} other {deinen Schwertern {sabers}}} steckt, wird zurückgerufen: {part}{ofLot, select, yes { aus Charge {lot}} other {}}.¶¶{why}¶¶Worum wir dich bitten: {todo}¶¶Schreib oder ruf an, wenn etwas unklar ist. Was heiß ist, sich bläht oder riecht, kommt dahin, wo nichts brennt, und wird nicht angefasst.¶¶{shop}`,
+  'recall.text': `Hallo {client},¶¶ein Teil, das in {n, plural, =1 {{sabers}} other {deinen Schwertern {sabers}}} steckt, wird zurückgerufen: {part}{ofLot, select, yes { aus Charge {lot}} other {}}.¶¶{why}¶¶Worum wir dich bitten: {todo}¶¶Schreib oder ruf an, wenn etwas unklar ist. Wird etwas heiß, bläht es sich oder riecht es: leg es dorthin, wo nichts brennen kann, und fass es nicht mehr an.¶¶{shop}`,
   'cover.legend':
     '„Etwa“ steht bei Werten, die nicht gemessen wurden. „Nicht festgehalten“ heißt genau das.{own, select, yes { Was in einer anderen Sprache dasteht, sind die eigenen Worte der Werkstatt.} other {}}',
   'pdf.title': '{title}: Begleitheft',
@@ -582,30 +581,30 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'pdf.drawing':
     '{which, select, section {Zeichnung von {saber} im Maßstab, längs geschnitten} apart {{saber} so weit auseinander, wie du es nimmst, mit Zahlen} other {Die Oberfläche von {saber}, abgewickelt, im Maßstab}}; was sie zeigt, steht auch in Worten in diesem Heft.',
   'pdf.caution': 'Achtung: {text}',
-  'page.inHand': 'Deins, in der Hand: drück, halte, dreh',
+  'page.inHand': 'Probier es hier: drücken, halten, drehen',
   'page.hint': 'Jetzt: {gesture}. {what}.',
   'page.asleep':
     '{state, select, asleep {Es schläft.} off {Eingeschaltet, Klinge aus.} lit {Die Klinge leuchtet.} menu {Es ist im Menü „{mode}“.} muted {Es leuchtet, stumm.} other {Es ist im Kampfmodus.}}',
-  'page.openWith': 'mit mir öffnen',
+  'page.openWith': 'Schritt für Schritt öffnen',
   'page.practise': 'Bedienung üben',
   'page.sound': '{on, select, yes {ohne Ton} other {mit Ton}}',
   'page.move':
     '{motion, select, swing {schwingen} strike {schlagen} thrust {stechen} twist {drehen} shake {schütteln} other {rucken}}',
-  'page.pose': '{pose, select, up {Klinge hoch} down {Klinge tief} other {waagrecht}}',
-  'page.presets': 'Was es sein kann',
+  'page.pose': '{pose, select, up {Klinge nach oben} down {Klinge nach unten} other {waagrecht}}',
+  'page.presets': 'Seine Looks',
   'page.choose': 'Was möchtest du tun?',
   'page.back': 'zurück',
-  'page.next': '{last, select, yes {fertig} other {getan, weiter}}',
-  'page.acts': '{n} von {of}{back, plural, =0 {} other {, dann # zum Schließen}}',
+  'page.next': '{last, select, yes {fertig} other {erledigt, weiter}}',
+  'page.acts': 'Schritt {n} von {of}{back, plural, =0 {} other {, danach # zum Schließen}}',
   'page.goesOn': 'Beide Hände voll? In {seconds} s geht es weiter.',
   'page.wait': '{waits, select, yes {von selbst weiter} other {auf mich warten}}',
-  'page.waits': `{why, select, lasts {Das braucht seine Zeit: weiter, wenn es fertig ist.} poles {Sieh zweimal hin, wie herum, dann weiter.}
-    power {Sieh nach, ob es so ist, dann weiter.} hold {Es muss halten: weiter, wenn es das tut.} other {Warte darauf, dann weiter.}}`,
+  'page.waits': `{why, select, lasts {Das dauert eine Weile: weiter, wenn es fertig ist.} poles {Prüf zweimal, wie herum, dann weiter.}
+    power {Prüf, ob es so ist, dann weiter.} hold {Vergewissere dich, dass es hält, dann weiter.} other {Warte darauf, dann weiter.}}`,
   'page.over': 'von vorn',
   'page.wayBack': 'nur wieder schließen',
   'page.done': 'Das war alles: {what}.',
   'page.cannot':
-    '{live, select, yes {Es bleibt unter Strom, und nichts, was du erreichst, trennt ihn. } other {}}Das ist Sache der Werkstatt: lass es zu und schreib uns.',
+    '{live, select, yes {Es bleibt unter Strom, und nichts, was du erreichst, trennt ihn. } other {}}Das darf nur die Werkstatt öffnen: lass es zu und schreib uns.',
   'page.again': 'noch einmal',
   'page.how': 'wie?',
   'page.showMe': 'zeig es mir',
@@ -616,22 +615,21 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'page.read': 'Das habe ich gelesen',
   'page.readOn': 'gelesen am {on}',
   'page.first': 'Als Erstes',
-  'page.firstRead': 'Lies, worauf zu achten ist',
-  'page.firstLight': 'Zünde es: {gesture}',
+  'page.firstRead': 'Lies zuerst die Sicherheitshinweise',
+  'page.firstLight': 'Zünden: {gesture}',
   'page.firstDark': 'Und wieder aus: {gesture}',
   'page.ask': 'Frag uns',
   'page.question': 'Was möchtest du wissen?',
-  'page.askIt': '{file, select, yes {in meine Antwort legen} other {fragen}}',
+  'page.askIt': '{file, select, yes {in meine Nachricht übernehmen} other {fragen}}',
   'page.asked':
-    '{file, select, yes {{sent, select, yes {in der gesicherten Antwort} other {noch nicht gesichert}}} other {{sent, select, yes {haben wir, {on}} other {unterwegs}}}}',
-  'page.notSent': 'Es ist noch nicht bei uns ({why}). Es bleibt hier und geht von selbst noch einmal los.',
+    '{file, select, yes {{sent, select, yes {in der gespeicherten Nachricht} other {noch nicht gespeichert}}} other {{sent, select, yes {gesendet am {on}} other {wird gesendet}}}}',
+  'page.notSent': 'Noch nicht gesendet ({why}). Wir heben es hier auf und versuchen es von selbst noch einmal.',
   'page.reply':
-    'Diese Seite liegt auf deiner eigenen Platte. Sichere deine Antwort und schick sie uns{known, select, yes {: {contact}} other {}}.',
-  'page.saveReply': 'meine Antwort sichern',
+    'Du siehst eine gespeicherte Kopie. Speichere deine Nachricht und schick sie uns{known, select, yes {: {contact}} other {}}.',
+  'page.saveReply': 'meine Nachricht speichern',
   'page.copyReply': 'als Text kopieren',
   'page.film': 'den Film ansehen',
-  'page.filmFile':
-    'Der Film ist die Datei {file}. Liegt sie neben dieser Seite, als Datei gesichert, läuft er gleich hier.',
+  'page.filmFile': 'Speichere {file} in denselben Ordner wie diese Seite, dann läuft der Film hier.',
   'page.more': 'Alles Weitere',
   'page.revision': 'Begleitheft Nr. {number}, {date}',
   'page.newer': 'Das ist Begleitheft Nr. {number}, {date}. Es ersetzt Nr. {given}, mit dem diese Adresse kam.',
@@ -650,7 +648,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'script.expect': 'Erwarten: {what}',
   'script.about': 'Etwa {seconds} s',
   'script.onPaper': 'Nicht im Film; zu lesen im Begleitheft:',
-  'script.leftTo': '{leftTo, select, picture {Auf einem Bild zu sehen} other {Dem Papier überlassen}}',
+  'script.leftTo': '{leftTo, select, picture {Auf einem Bild zu sehen} other {Steht im Begleitheft}}',
 
   'buy.adapter': '{name}: außen {outside}, innen {bore}{long, select, yes {, {length} mm lang} other {}}',
   'buy.tube': 'Rohr außen {size}',

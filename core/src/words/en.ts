@@ -27,7 +27,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
     'Dead: {cut, select, yes {the power is cut} other {{named, select, yes {the {out} is out} other {there is no cell in it}}}}.',
   'play.did': '{what}{lasts, select, yes {, for as long as it is held} other {}}',
   'play.ended': '{what}: released',
-  'play.waits': 'waits {ms} ms: pressing {times} is another thing',
+  'play.waits': 'waits {ms} ms, since pressing {times} does something else',
   'play.beep': 'beep {n}',
   'play.went': 'by itself: {to}',
   'play.nothing': '{made} {times}: nothing is set for that here',
@@ -80,7 +80,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
     '{itself, select, wakes {It wakes by itself then.} cutsPower {That cuts the power by itself.} other {Its display shows then.}}',
   'step.chargeBeside': 'Charge the cell in a charger made for it',
   'step.unsaidPole': 'Put the cell back in. Which way round is not recorded: ask us first',
-  'step.dark': 'See that the blade is dark',
+  'step.dark': 'Make sure the blade is off',
   'power.about': `{by, select,
     killSwitch {With {named, select, yes {{name_nom}} other {the kill switch}} off, the board has no current: nothing lights it, nothing wakes it, and the cell keeps its charge. Switched on again it starts anew.}
     killKey {{cuts, select, out {While {named, select, yes {{name_nom}} other {the key}} is out} in {While {named, select, yes {{name_nom}} other {the key}} is in}
@@ -96,7 +96,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'steps.as': 'Begin as under “{like}”, 1 to {n}.',
   'steps.closeAs': 'Then close it as there.',
   'joint.feels': 'You feel: {what}.',
-  'joint.hurts': 'Done wrong it hurts: {what}.',
+  'joint.hurts': 'If it is done wrong: {what}.',
   'step.turnOff': 'Turn {section_nom} and pull it off',
   'step.turnOn': 'Push {section_nom} on and turn it until it holds',
   'step.cellSlide':
@@ -365,7 +365,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'chapter.credits': 'Who made what',
   'chapter.credits.head': '{column, select, who {Who} other {Did}}',
   'credits.none': 'Not recorded.',
-  'chapter.spec': 'What it is',
+  'chapter.spec': 'Specification',
   'spec.name': `{row, select, hilt {Hilt} length {Length of the hilt} mass {Mass without blade} balance {Balance from the pommel} cell {Cell} speaker {Speaker} board {Sound board} firmware {Firmware} edition {Edition} recipient {Made for} cellFigures {Replacement cell} speakerFigures {Replacement speaker} lights {Lights and what feeds them} other {Power is cut by}}`,
   'spec.hilt': `{origin, select, bought {bought} kit {from a kit} clientOwn {your own} inherited {handed down} scratch {made from scratch} other {of a series}}; {known, select, yes {{materials}} other {material not recorded}}`,
   'spec.socket': 'Socket, {socket}',
@@ -413,7 +413,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
     '{kind, select, pixel {{density} LEDs a metre, {strips} strips{set, select, yes {, set to {configured} pixels} other {}}} string {{groups} groups of {each}, {total} in all} other {–}}',
   'blade.with':
     '{blade}, in its adapter ({adapter}: {outside} outside, {bore} inside{long, select, yes {, {length} long} other {}})',
-  'blade.inBox': '{use, select, ship {yes} toBuy {no: to be bought} other {no: the bench’s own}}',
+  'blade.inBox': '{use, select, ship {yes} toBuy {no, please buy one} other {no, it stays with us}}',
   'chapter.screws': 'Screw map',
   'chapter.screws.head': '{column, select, screw {Screw} where {Where} key {Key} holds {Holds} other {You may}}',
   'screw.holds': `{purpose, select, bladeRetention {the blade} joint {a joint} chassis {chassis} cover {cover} sleeve {sleeve} switch {switch} decoration {decoration} unsaid {not recorded} other {other}}`,
@@ -437,8 +437,8 @@ const messages: Readonly<Record<SayingCode, string>> = {
     'Whatever is hot, swollen, smoking or smells: do not use it, do not open it, cut the power if you can without risk, put it where nothing burns, and write to us. Follow local fire rules; for anything on the mains, ask a licensed electrician.',
   'chapter.opening': 'Opening, cell and closing',
   'chapter.charging': 'Charging and storing',
-  'charging.name': `{row, select, runtime {Runs for} charging {Charging takes} circuit {It charges with, and up to} charged {Charged, as shipped} asleep {Left asleep it lasts} energy {Energy} volume {Volume as shipped} loudest {Maximum setting} brightness {Brightness as shipped} other {Highest safe volume}}`,
-  'charging.days': 'about {days} days',
+  'charging.name': `{row, select, runtime {Runtime} charging {Charge time} circuit {Charge current and end voltage} charged {Charge level as shipped} asleep {Standby} energy {Energy} volume {Volume as shipped} loudest {Maximum setting} brightness {Brightness as shipped} other {Highest safe volume}}`,
+  'charging.days': '{n, plural, =0 {less than a day} =1 {about one day} other {about {days} days}}',
   'chapter.tests': 'What was tested',
   'chapter.tests.head': '{column, select, test {Test} wanted {Expected} found {Measured} other {Result}}',
   'test.verdict':
@@ -480,8 +480,8 @@ const messages: Readonly<Record<SayingCode, string>> = {
     '{name} ({kind, select, blade {in the blade} quillon {in the crossguard} crystal {at the crystal} chassis {on the chassis} accent {accent} connector {at the connector} other {in the button}})',
   'light.die': '{die} ({hue}): {volts}, {amps}',
   'light.does': '{follows, select, yes {what the {with} shows} other {its own light}}',
-  'chapter.settings': 'What the board is set to',
-  'setting.name': `{row, select, sleepAfter {Goes to sleep after} displayTimeout {Display goes dark after} displayAngle {Picture stands to the switch line at} volumeSteps {Steps of volume} greeting {Display greets with} other {Wireless link}}`,
+  'chapter.settings': 'Board settings',
+  'setting.name': `{row, select, sleepAfter {Goes to sleep after} displayTimeout {Display goes dark after} displayAngle {Picture angle to the switch line} volumeSteps {Volume steps} greeting {Display greeting} other {Wireless link}}`,
   'setting.greeting': `{greets, select, yes {“{greeting}”} other {}}{pictured, select, yes {{greets, select, yes {, } other {}}{picture}} other {}}`,
   'owner.who': `{who}{you, select, yes { (you)} other {}}`,
   'preset.needs': `seen whole only with {blade}`,
@@ -495,12 +495,11 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'chapter.goesWith.head': '{column, select, what {What} for {For} from {From} other {What to ask for}}',
   'item.role':
     '{role, select, accessory {{named, select, yes {goes with the {of}} other {goes with the saber}}} alternative {{named, select, yes {in place of the {of}} other {another one to choose}}} other {{named, select, yes {spare for the {of}} other {spare}}}}',
-  'item.from':
-    '{from, select, shop {in the box} client {you have it} notSupplied {you buy it} other {the bench keeps it}}',
+  'item.from': '{from, select, shop {in the box} client {you have it} notSupplied {you buy it} other {stays with us}}',
   'item.protected': 'protected',
   'chapter.before': 'Before the work',
-  'chapter.owners.head': '{column, select, who {Whose hands} when {When} other {What they did}}',
-  'chapter.before.head': '{column, select, what {It could} other {Now}}',
+  'chapter.owners.head': '{column, select, who {Owner} when {When} other {What was done}}',
+  'chapter.before.head': '{column, select, what {Before} other {Now}}',
   'before.what': '{what}{kind, select, port { (port)} other {}}',
   'before.now': '{stays, select, yes {as before} other {{by, select, yes {instead: {instead}} other {no longer}}}}',
   'chapter.losses': 'Replaced along the way',
@@ -585,13 +584,13 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'page.acts': 'Step {n} of {of}{back, plural, =0 {} other { (# more to close it up)}}',
   'page.goesOn': 'Hands full? Next step in {seconds} s.',
   'page.wait': '{waits, select, yes {go on by itself} other {wait for me}}',
-  'page.waits': `{why, select, lasts {This takes its time: go on when it is done.} poles {Look twice which way round, then go on.}
-    power {See that it is so, then go on.} hold {It has to hold: go on when it does.} other {Wait for it, then go on.}}`,
+  'page.waits': `{why, select, lasts {This takes a while: go on when it’s done.} poles {Check twice which way round it goes, then go on.}
+    power {Check that it’s so, then go on.} hold {Make sure it holds, then go on.} other {Wait for it, then go on.}}`,
   'page.over': 'start over',
   'page.wayBack': 'only close it again',
   'page.done': 'That was all: {what}.',
   'page.cannot':
-    '{live, select, yes {It stays under power, and nothing that you can reach cuts it. } other {}}That is for the shop: leave it closed, and write to us.',
+    '{live, select, yes {It stays under power, and nothing that you can reach cuts it. } other {}}Only the shop should open this. Leave it closed and contact us.',
   'page.again': 'again',
   'page.how': 'how?',
   'page.showMe': 'show me',
@@ -635,7 +634,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'script.expect': 'Expect: {what}',
   'script.about': 'About {seconds} s',
   'script.onPaper': 'Not in the film; read in the record:',
-  'script.leftTo': '{leftTo, select, picture {Seen on a picture} other {Left to paper}}',
+  'script.leftTo': '{leftTo, select, picture {Shown in a picture} other {In the handoff record}}',
 
   'buy.adapter': '{name}: {outside} outside, {bore} inside{long, select, yes {, {length} mm long} other {}}',
   'buy.tube': 'tube {size} outside',

@@ -562,7 +562,7 @@ export interface Sayings {
   'trouble.stop': Record<never, never>
   'chapter.charging': Record<never, never>
   'charging.name': { row: Words }
-  'charging.days': { days: Words }
+  'charging.days': { n: number; days: Words }
   'chapter.tests': Record<never, never>
   'chapter.tests.head': { column: 'test' | 'wanted' | 'found' | 'verdict' }
   'test.verdict': { standing: Words }

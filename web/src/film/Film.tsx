@@ -40,7 +40,7 @@ function Filming({ order, saber }: { order: Commission; saber: Saber }) {
   const { film, ms, act, jump, end } = useFilming(saber)
   useAwake()
   const reader = useMemo(() => readerOf(order), [order])
-  const run = useMemo(() => rehearse(reader, saber), [reader, saber])
+  const run = useMemo(() => rehearse(reader, toldSaber(order, saber)), [reader, order, saber])
   const beats = useMemo(() => liveBeats(reader, toldSaber(order, saber)), [reader, order, saber])
   const beat = beats[film.at]!
   const spoken = beats.filter((b) => !b.leftTo)

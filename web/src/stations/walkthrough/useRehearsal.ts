@@ -1,4 +1,4 @@
-import { type Commission, readerOf, type Saber } from '@nubrin/core/record'
+import { type Commission, readerOf, type Saber, toldSaber } from '@nubrin/core/record'
 import type { Rehearsal, Stray } from '@nubrin/core/script'
 import { useMemo } from 'react'
 import { useCode } from '../../base/later'
@@ -23,7 +23,7 @@ export function useRehearsal(order: Commission, saber: Saber): Rehearsed {
   return useMemo(() => {
     if (!code) return NOTHING
     const { rehearse, staleSentences, straysOf, troubleText } = code
-    const run = rehearse(readerOf(order), saber)
+    const run = rehearse(readerOf(order), toldSaber(order, saber))
     const troubles = new Map<string, string[]>()
     for (const t of run.troubles) troubles.set(t.beat.id, [...(troubles.get(t.beat.id) ?? []), troubleText(t)])
     const now = new Map(

@@ -28,7 +28,11 @@ function rows(reader: Reader, s: Saber): FactRow[] {
     {
       name: name('asleep'),
       ...(asleep.ok
-        ? { value: say(reader, 'charging.days', { days: formatNumber(reader, asleep.value / 24, 0) }) }
+        ? {
+            value: say(reader, 'charging.days', {
+              ...{ n: Math.round(asleep.value / 24), days: formatNumber(reader, asleep.value / 24, 0) },
+            }),
+          }
         : asText(reader, asleep)),
     },
     { name: name('energy'), ...asText(reader, wattHours(s), 1) },

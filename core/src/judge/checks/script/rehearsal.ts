@@ -1,4 +1,4 @@
-import { readerOf } from '../../../record'
+import { readerOf, toldSaber } from '../../../record'
 import { rehearse, type Trouble } from '../../../script'
 import { check } from '../../check'
 
@@ -28,6 +28,8 @@ export const rehearsal = check<{ hold: At; said: At; ends: At; impossible: At }>
   source: 'the saber as a machine',
   reads: [
     'order.client',
+    'order.writtenIn',
+    'order.translations',
     'controls',
     'modes',
     'access',
@@ -43,7 +45,7 @@ export const rehearsal = check<{ hold: At; said: At; ends: At; impossible: At }>
     'spoken',
   ],
   run: ({ commission, saber, machine }) =>
-    rehearse(readerOf(commission), saber, machine).troubles.map((t) => ({
+    rehearse(readerOf(commission), toldSaber(commission, saber), machine).troubles.map((t) => ({
       code:
         t.code === 'holdDiffers'
           ? 'hold'
