@@ -41,7 +41,7 @@ test('the drawn saber is pressed, lit, held and killed; practice says what was d
   await expect(now).toContainText('dead')
   await expect.poll(shines).toBe(0)
   await page.keyboard.press('z')
-  await expect(came).toContainText('Dead: the Cell 18650, protected, 15 A is out.')
+  await expect(came).toContainText('No power: the Cell 18650, protected, 15 A is out.')
   await page.getByRole('checkbox', { name: /^Cell 18650/ }).click()
   await expect(now).toContainText('blade off')
 

@@ -372,7 +372,7 @@ describe('practice', () => {
     ],
     ['too long', () => tried('lock', held('a', 5)), ['Held too long, five seconds: let go before four seconds.']],
     ['a hold for a tap', () => tried('twice', held('a', 1)), ['Held too long, one second: let go before 0.4 seconds.']],
-    ['once for twice', () => tried('twice', held('a', 0.1)), ['That was once; it wants twice.']],
+    ['once for twice', () => tried('twice', held('a', 0.1)), ['That was once; it needs twice.']],
     ['the other key', () => tried('twice', held('b', 0.1)), ['That was the rear key.']],
     [
       'before the beeps',
@@ -380,13 +380,13 @@ describe('practice', () => {
       ['Too soon: wait for 2 beeps, which takes two seconds.'],
     ],
     ['after the beeps', () => tried('beeps', held('b', 3.5)), ['Too late: let go after 2 beeps.']],
-    ['another pose', () => tried('raised', held('b', 0.1)), ['Right hand, but hold the saber with the blade up.']],
+    ['another pose', () => tried('raised', held('b', 0.1)), ['Right move, but hold the saber with the blade up.']],
     [
       'another mode',
       () => tried('twice', held('b', 0.1), 'm-off'),
       ['It is in blade off now, and there that does nothing.'],
     ],
-    ['another thing', () => tried('raised', held('a', 3), 'm-lit', 'up'), ['That was another thing: lock.']],
+    ['another thing', () => tried('raised', held('a', 3), 'm-lit', 'up'), ['That did something else: lock.']],
     ['another gesture', () => tried('twice', [{ t: 1, do: 'move', motion: 'thrust' }]), ['Not that way.']],
     [
       'a beep settles nothing',

@@ -16,7 +16,7 @@ describe('what came of a hand, as it is read', () => {
     ['held', { t: 1, what: 'began', row: ignites.id }, 'did: ignite, for as long as it is held', /solange gehalten/],
     ['over', { t: 1, what: 'ended', row: ignites.id }, 'did: ignite: released', /beendet$/],
     ['a beep', { t: 1, what: 'beep', input: 'x', n: 2 }, 'beep: beep 2', /^beep: Ton 2$/],
-    ['a choice', { t: 1, what: 'chose', choice: 3 }, 'cue: stands at 3', /^cue: steht auf 3$/],
+    ['a choice', { t: 1, what: 'chose', choice: 3 }, 'cue: set to 3', /^cue: steht auf 3$/],
     [
       'gone by itself',
       { t: 1, what: 'went', from: 'x', to: 'nowhere', after: 1 },

@@ -138,7 +138,7 @@ describe('a listener changes what is told', () => {
   test('a beginner hears why', () => {
     const { c, s } = keys(telling('beginner'))
     const say = (key: string) => topicsOf(c, s).find((t) => t.key === key)!.say
-    expect(say('task:powerOff')).toMatch(/So nothing drains the cell while it lies\.$/)
+    expect(say('task:powerOff')).toMatch(/That way nothing drains the cell in storage\.$/)
     s.telling!.readers = []
     expect(say('task:powerOff')).not.toContain('drains')
   })

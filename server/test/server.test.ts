@@ -496,7 +496,7 @@ describe('handing over', () => {
     expect(await leads(again.body.link)).toEqual([second, second, 'Changed later'])
     // What is otherwise is named by chapter, and the one that was printed is there as well, with its own files.
     const both = await client.ask('GET', `/client/${token}`)
-    expect([both.body.newest, both.body.changed]).toEqual([second, ['What it is']])
+    expect([both.body.newest, both.body.changed]).toEqual([second, ['Specification']])
     const own = await client.ask('GET', `/client/${token}?record=own`)
     expect(own.body).toMatchObject({ given: first, newest: second, changed: both.body.changed })
     expect([own.body.document.number, own.body.document.title]).toEqual([first, 'Reed Warden'])

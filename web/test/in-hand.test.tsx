@@ -85,7 +85,7 @@ describe('a saber in hand', () => {
     const [input] = s.inputs
     play().press(input!.id)
     play().release(input!.id)
-    expect(lines()[0]).toMatch(/^dead: /)
+    expect(lines()[0]).toMatch(/^dead: No power/)
     const count = lines().length
     play().pose('up')
     expect(lines()).toHaveLength(count)

@@ -31,7 +31,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'play.went': 'von selbst: {to}',
   'play.nothing': '{made} {times}: hier geschieht nichts',
   'play.chose': 'steht auf {n}',
-  'practice.ask': `{state, select, lit {Bei leuchtender Klinge} off {Bei dunkler Klinge} asleep {Während es schläft} menu {Im Menü „{mode}“} other {In „{mode}“}}, probier das: {what}.`,
+  'practice.ask': `{state, select, lit {Bei leuchtender Klinge} off {Bei ausgeschalteter Klinge} asleep {Während es schläft} menu {Im Menü „{mode}“} other {In „{mode}“}}, probier das: {what}.`,
   'practice.hint': 'So: {gesture}.',
   'practice.right': 'Das war es.',
   'practice.miss': `{code, select,
@@ -173,7 +173,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
     powerOn {es hat Strom} powerOff {der Strom ist weg} wake {es wacht auf} sleep {es schläft ein}
     ignite {{blade, select, no {es leuchtet auf} other {die Klinge fährt aus}}} retract {{blade, select, no {es wird dunkel} other {die Klinge fährt ein}}}
     nextPreset {das nächste Preset kommt} previousPreset {das Preset davor kommt}
-    lock {es verkeilt sich, als hätten sich zwei Klingen gefangen} drag {die Spitze schleift und glüht}
+    lock {die Klinge verkeilt sich, als hätte sie eine andere gefangen} drag {die Spitze schleift und glüht}
     melt {die Spitze brennt sich durch} deflect {es sprüht Funken, als hätte es einen Schuss abgefangen} surge {eine Überladung läuft die Klinge entlang}
     quote {es sagt einen Spruch} track {Musik läuft} trackStop {die Musik hält an} colour {die Farbe wechselt}
     volumeUp {es wird eine Stufe lauter} volumeDown {es wird eine Stufe leiser} mute {es ist stumm} unmute {der Ton ist wieder da}
@@ -201,30 +201,30 @@ const messages: Readonly<Record<SayingCode, string>> = {
     '{n, plural, =0 {} other {Fühl vor jedem Gang nach, ob alles hält: {screws}. }}{threads, plural, =0 {} other {Schläge lockern auch Gewinde: dreh von Hand nach, {joints}.}}',
   'topic.part': `{kind, select,
     speaker {Der Ton kommt {end, select, pommel {am Knauf} emitter {am Emitter} other {hier}} heraus: dort sitzt {part_nom}; lass das frei.}
-    killSwitch {Das ist {part_nom}: damit ist der Strom ganz weg.}
-    killKey {Das ist {part_nom}: damit ist der Strom ganz weg. Heb ihn gut auf.}
+    killSwitch {Das ist {part_nom}: damit trennst du den Strom ganz.}
+    killKey {Das ist {part_nom}: damit trennst du den Strom ganz. Heb {part_them} gut auf.}
     chargePort {Das ist {part_nom}.}
-    display {Das ist {part_nom}; man liest es durch das Fenster.}
+    display {Das ist {part_nom}; du liest {part_them} durch das Fenster.}
     chamber {Und das ist {part_nom}.}
     switch {Das ist {part_nom}.}
-    cover {Das ist {part_nom}; das geht ab.}
-    sleeve {Das ist {part_nom}; sie liegt über dem Griff.}
+    cover {Das ist {part_nom}; {part_it} lässt sich abnehmen.}
+    sleeve {Das ist {part_nom}; {part_it} sitzt über dem Griff.}
     other {Das ist {part_nom}.}}`,
   'topic.buttons': 'Es hat {n, plural, =2 {zwei} =3 {drei} =4 {vier} other {#}} Tasten: {parts}.',
   'topic.never.what': '{screw}: nicht anfassen',
-  'topic.never': `Rühr {screw_acc} nicht an: {dummy, select, yes {das ist nur Zierde und verklebt} other {ohne sie hält {purpose, select, bladeRetention {die Klinge} joint {die Verbindung} chassis {das Chassis} cover {die Abdeckung} sleeve {die Hülse} switch {der Schalter} decoration {die Zierde} other {das Ganze}} nicht}}.{noted, select, yes { {note}.} other {}}`,
+  'topic.never': `Rühr {screw_acc} nicht an: {dummy, select, yes {das ist nur Zierde und verklebt} other {ohne {screw_them} hält {purpose, select, bladeRetention {die Klinge} joint {die Verbindung} chassis {das Chassis} cover {die Abdeckung} sleeve {die Hülse} switch {der Schalter} decoration {die Zierde} other {das Ganze}} nicht}}.{noted, select, yes { {note}.} other {}}`,
   'topic.task': `{task, select,
     powerOn {Schalte zuerst den Strom ein.} powerOff {Dann trenn den Strom.} bladeIn {Jetzt setz die Klinge ein.} bladeOut {Nimm die Klinge wieder heraus.}
     open {Jetzt öffnen wir es.} cellIn {So kommt eine Zelle hinein.} cellOut {So kommt die Zelle heraus.} close {Und jetzt wieder schließen.}
-    charge {So lädst du es.} card {So kommst du an die Karte.} port {So kommst du an den Anschluss.} other {Und das liegt darunter.}} {steps}{why, select, yes {{task, select, powerOn { Ohne Strom tut sich nichts.} powerOff { So leert nichts die Zelle, während es liegt.} bladeIn { Die Schrauben sorgen dafür, dass sie nicht wegfliegt.} bladeOut { Ohne sie reist das Schwert sicher.}
-    open { Nur, wenn es dunkel ist.} cellIn { Falsch herum kann sie auf Dauer Schaden nehmen.} close { Geschlossen verrutscht innen nichts.} charge { Am besten halb voll lagern.} card { Alle Klänge und Einstellungen sind auf dieser Karte.} other {}}} other {}}`,
+    charge {So lädst du es.} card {So kommst du an die Karte.} port {So kommst du an den Anschluss.} other {Und das steckt darunter.}} {steps}{why, select, yes {{task, select, powerOn { Ohne Strom tut sich nichts.} powerOff { So entlädt sich die Zelle nicht, während es liegt.} bladeIn { Das sorgt dafür, dass sie nicht wegfliegt.} bladeOut { Auf Reisen gehört sie heraus.}
+    open { Nur, wenn alles aus ist.} cellIn { Falsch herum kann es dauerhaft Schaden nehmen.} close { So verrutscht innen nichts.} charge { Am besten halb voll lagern.} card { Alle Klänge und Einstellungen sind auf dieser Karte.} other {}}} other {}}`,
   'topic.assemble.what': 'zusammengesetzt: {what}',
   'topic.assemble': '{first, select, yes {So kommt es zusammen, Stück für Stück. } other {}}{steps}',
-  'topic.control': `{same, select, yes {} other {{state, select, lit {Bei leuchtender Klinge: } off {Bei dunkler Klinge: } asleep {Wenn es schläft: } menu {Im Menü „{mode}“: } muted {Wenn es stumm ist: } other {Im Kampfmodus: }}}}{gesture} – {what}.{limited, select, yes { Nur in {only}.} other {}}`,
+  'topic.control': `{same, select, yes {} other {{state, select, lit {Bei leuchtender Klinge: } off {Bei ausgeschalteter Klinge: } asleep {Wenn es schläft: } menu {Im Menü „{mode}“: } muted {Wenn es stumm ist: } other {Im Kampfmodus: }}}}{gesture} – {what}.{limited, select, yes { Nur in {only}.} other {}}`,
   'topic.toPreset': `Weiter zu {preset}: {gesture}{times, plural, =1 {} =2 {, und noch einmal} other {, #-mal nacheinander}}.`,
-  'topic.bladeLater': `{later, select, others {{told} {n, plural, =1 {Die Klinge für {sockets} geht} other {Die Klingen für {sockets} gehen}} genauso {out, select, yes {heraus} other {hinein}}; {n, plural, =1 {sie ist} other {sie sind}} nicht hier.} willNotEnter {{out, select, yes {Heraus kommt sie dann so. {steps}} other {Deine Klinge geht noch nicht hinein, darum nur gesagt. {steps}}}} other {{out, select, yes {Und so wieder heraus. {steps}} other {Hier ist keine Klinge, mit der es sich zeigen ließe; mit deiner geht es so. {steps}}}}}`,
+  'topic.bladeLater': `{later, select, others {{told} {n, plural, =1 {Die Klinge für {sockets} geht} other {Die Klingen für {sockets} gehen}} genauso {out, select, yes {heraus} other {hinein}}; {n, plural, =1 {sie ist} other {sie sind}} nicht hier.} willNotEnter {{out, select, yes {Heraus kommt sie dann so. {steps}} other {Deine Klinge geht noch nicht hinein, darum wird es nur beschrieben. {steps}}}} other {{out, select, yes {Und so wieder heraus. {steps}} other {Hier ist keine Klinge, mit der es sich zeigen ließe; mit deiner geht es so. {steps}}}}}`,
   'topic.firstAgain': `Zurück zum ersten Preset: {gesture}{times, plural, =1 {} =2 {, und noch einmal} other {, #-mal nacheinander}}.`,
-  'topic.again': 'Und wieder dunkel: {gesture}.',
+  'topic.again': 'Und wieder aus: {gesture}.',
   'topic.likeFirst.what': `wie bei {saber}`,
   'topic.likeFirst': `{about, select, controls {Bedient wird es genau wie {saber}.} other {Was ich bei {saber} gesagt habe, gilt auch hier: pass genauso auf Zelle, Licht und Klinge auf.}}`,
   'topic.off.what': 'wie man es ausschaltet',
@@ -235,9 +235,9 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'topic.presets':
     '{n, plural, =2 {Zwei} =3 {Drei} =4 {Vier} =5 {Fünf} =6 {Sechs} other {#}} sind {hue}: {presets}.{told, select, yes { {deep} ist der dunklere Ton, {pale} der hellere.} other { Sie liegen nah beieinander.}}',
   hue: `{pale, select, yes {blass} other {}}{hue, select, pink {rosa} red {rot} orange {orange} yellow {gelb} green {grün} teal {türkis} skyBlue {himmelblau} blue {blau} violet {violett} magenta {magenta} dark {dunkel} other {weiß}}`,
-  'topic.demoBlade.what': '{blade} gehört der Werkbank, nicht in das Paket',
+  'topic.demoBlade.what': '{blade} gehört der Werkstatt und kommt nicht ins Paket',
   'topic.demoBlade':
-    'Die Klinge, die du hier siehst, gehört der Werkbank. {has, select, yes {Deine ist eine andere{sized, select, yes {: {size}} other {}}.} other {Deine muss noch gekauft werden.}}',
+    'Die Klinge, die du hier siehst, gehört der Werkstatt. {has, select, yes {Deine ist eine andere{sized, select, yes {: {size}} other {}}.} other {Deine muss noch gekauft werden.}}',
   'topic.bladeToBuy.what': '{blade}, noch zu kaufen',
   'topic.bladeToBuy': `Die Klinge{several, select, yes { für {socket_acc}} other {}} liegt nicht im Paket.{sized, select, yes { Such eine: {size}.} other {}}`,
   bladeSize: `{measured, select, yes {{diameter} dick} other {}}{measured, select, yes {{long, select, yes {, } other {}}} other {}}{long, select, yes {{length} lang} other {}}`,
@@ -253,42 +253,42 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'topic.credit.what': 'gemacht von {who}',
   'topic.credit': '{n, plural, =1 {{who}: {did}.} other {Daran haben mehrere gearbeitet. {did}.}}',
   'topic.fault.what': 'bei der Ankunft gefunden: {fault}',
-  'topic.fault': `Als es zu uns kam, haben wir das gefunden ({what}): {fault}. {why, select, yes {Das blieb so: {left}.} other {{became, select, fix {Das ist repariert.} request {{gift, select, yes {Was daraus wird, ist abgesprochen.} other {Was daraus wird, hast du entschieden.}}} toDo {Das ist erledigt.} open {Das steht noch aus.} other {Das wurde festgehalten.}}}}`,
+  'topic.fault': `Bei der Ankunft haben wir notiert ({what}): {fault}. {why, select, yes {Wir haben es so gelassen: {left}.} other {{became, select, fix {Das ist repariert.} request {{gift, select, yes {Was daraus wird, ist abgesprochen.} other {Was daraus wird, hast du entschieden.}}} toDo {Das ist erledigt.} open {Das steht noch aus.} other {Das wurde festgehalten.}}}}`,
   'topic.toDo.what': `{who, select, client {bleibt für dich} other {versprochen und noch offen}}: {text}`,
   'topic.toDo': `{who, select, client {Eins bleibt für dich zu tun: {text}.} other {Eins sind wir dir noch schuldig: {text}{dated, select, yes {, bis {due}} other {}}.}}`,
   'topic.item.what': 'gehört dazu: {what}',
-  'topic.item': `{role, select, accessory {{from, select, shop {Dazu kommt {what}} client {Das hast du schon: {what}} notSupplied {Das musst du selbst besorgen: {what}} other {Das siehst du nur hier: {what}}}} spare {Als Ersatz liegt bei: {what}} other {{from, select, bench {Das siehst du nur hier, es bleibt bei uns: {what}} client {Du hast auch schon {what}} notSupplied {Es gibt auch {what}} other {Dabei liegt auch {what}}}}}{named, select, yes {{role, select, alternative {, zum Tauschen mit {of_dat}} other {, für {of_acc}}}} other {}}.{asked, select, yes { Frag nach: {ask}.} other {}}{placed, select, yes { Du findest es hier: {place}.} other {}}{noted, select, yes { {note}.} other {}}`,
+  'topic.item': `{role, select, accessory {{from, select, shop {Dazu kommt {what}} client {Das hast du schon: {what}} notSupplied {Das musst du selbst besorgen: {what}} other {Das ist nur für die Vorführung: {what}}}} spare {Als Ersatz liegt bei: {what}} other {{from, select, bench {Das ist nur für die Vorführung und bleibt bei uns: {what}} client {Du hast auch schon {what}} notSupplied {Es gibt auch {what}} other {Dabei liegt auch {what}}}}}{named, select, yes {{role, select, alternative {, zum Tauschen mit {of_dat}} other {, für {of_acc}}}} other {}}.{asked, select, yes { Frag nach: {ask}.} other {}}{placed, select, yes { Du bekommst es hier: {place}.} other {}}{noted, select, yes { {note}.} other {}}`,
   'topic.items': `Dazu kommen {items}.`,
   'topic.notFor.what': 'nicht gemacht für {what}',
   'topic.notFor': 'Dafür ist es nicht gemacht: {what}. Der Grund: {why}.',
   'topic.fix.what': 'repariert: {fix}',
-  'topic.fix': `{reported, select, yes {{gift, select, yes {{giver} hat} other {Du hast}} uns gesagt: {fault}. } other {}}{known, select, yes {Die Ursache: {cause}. } other {}}Was wir getan haben: {fix}.{cycles, plural, =0 {} =1 {} other { Seitdem #-mal probiert, ohne den Fehler.}}`,
+  'topic.fix': `{reported, select, yes {{gift, select, yes {{giver} hat} other {Du hast}} uns gesagt: {fault}. } other {}}{known, select, yes {Die Ursache: {cause}. } other {}}Was wir getan haben: {fix}.{cycles, plural, =0 {} =1 {} other { Seitdem wurde es #-mal ausprobiert, ohne dass der Fehler wiederkam.}}`,
   'topic.ability.what': 'geht nicht mehr: {what}',
   'topic.ability': 'Eins kann es nicht mehr: {what}.{by, select, yes { Stattdessen: {instead}.} other {}}',
   'topic.loss.what': 'neu gemacht: {what}',
   'topic.loss':
-    'Du sollst es wissen, {what}: das {how, select, spoilt {ist hier verdorben} remade {wurde ein zweites Mal gemacht} other {wurde ersetzt}}. {cause}.',
+    'Das solltest du wissen: {what}, {how, select, spoilt {hier missglückt} remade {neu gemacht} other {ersetzt}}. {cause}.',
   'topic.decision.what': 'gewählt: {chose}',
-  'topic.decision': `{whose, select, client {{gift, select, yes {{giver} hat gewählt} other {Du hast gewählt}}} both {{gift, select, yes {Mit {giver} wurde gewählt} other {Wir haben zusammen gewählt}}} other {Wir haben gewählt}}: {chose}. Der Grund: {why}.{gave, select, yes { Was es gekostet hat: {gaveUp}.} other {}}`,
+  'topic.decision': `{whose, select, client {{gift, select, yes {{giver} hat gewählt} other {Du hast gewählt}}} both {{gift, select, yes {Mit {giver} wurde gewählt} other {Wir haben zusammen gewählt}}} other {Wir haben gewählt}}: {chose}. Der Grund: {why}.{gave, select, yes { Dafür verzichtet auf: {gaveUp}.} other {}}`,
   'topic.storing.what': 'was das Trennen bewirkt, und wie man es weglegt',
   'topic.display.what': `was das Display zeigt`,
   'topic.display': `{greets, select, yes {Wenn es aufwacht, steht auf dem Display: „{greeting}“.} other {}}{pictured, select, yes { {greets, select, yes {Dazu siehst du: {picture}.} other {Wenn es aufwacht, zeigt das Display: {picture}.}}} other {}}{timed, select, yes { Nach {after} wird das Display von selbst dunkel.} other {}}`,
   'topic.link.what': `die Funkverbindung und ihr Code`,
-  'topic.link': `Man erreicht es auch ohne Kabel{named, select, yes {: such nach „{name}“} other {}}{by, select, yes {, mit {program}} other {}}.{coded, select, yes { Der Code ist {code}.} other {}}`,
+  'topic.link': `Du kannst dich ohne Kabel verbinden{named, select, yes {: such nach „{name}“} other {}}{by, select, yes {, mit {program}} other {}}.{coded, select, yes { Der Code ist {code}.} other {}}`,
   'topic.sense.what': `wie empfindlich es eingestellt ist`,
   'topic.sense.one': `{sense, select, swing {Schwung} clash {Schlag} twist {Drehung} thrust {Stoß} shake {Schütteln} tilt {Neigung} other {Tippen}} {value}{with, select, plug { (mit Stopfen probiert)} blade { (mit Klinge probiert)} other {}}{noted, select, yes { ({note})} other {}}`,
   'topic.sense': `So empfindlich ist es eingestellt: {all}.`,
   'topic.wear.what': `wie viele Kombinationen es gibt`,
   'topic.wear': `{looks, plural, one {# Preset} other {# Presets}}{blades, plural, =0 {} =1 {} =2 { und zwei Klingen} other { und # Klingen}}{pieces, plural, =1 {} =2 { und zwei Arten, den Griff abzuschließen} other { und # Arten, den Griff abzuschließen}}: das ergibt {all} Kombinationen.`,
   'topic.missing.what': `nicht im Paket: {what}`,
-  'topic.missing': `{part_nom} liegt nicht im Paket: besorg dir das selbst.{typed, select, yes { Frag nach {type}{protected, select, yes {, geschützt} other {}}{long, select, yes {, {length} mm lang} other {}}.} other {{protected, select, yes { Mit eigener Schutzschaltung.} other {}}}}{noted, select, yes { {note}.} other {}}`,
+  'topic.missing': `{part_nom} liegt nicht im Paket: bitte selbst besorgen.{typed, select, yes { Frag nach {type}{protected, select, yes {, geschützt} other {}}{long, select, yes {, {length} mm lang} other {}}.} other {{protected, select, yes { Mit eigener Schutzschaltung.} other {}}}}{noted, select, yes { {note}.} other {}}`,
   'topic.locked.what': `{section}: für immer zu`,
   'topic.locked': `Versuch nicht, {section_acc} abzuschrauben: diese Verbindung bleibt für immer zu.{noted, select, yes { {note}.} other {}}`,
   'topic.blades.what': `die Klingen, die dazugehören`,
   'topic.blades': `{n, plural, =2 {Zwei Klingen gehören dazu} =3 {Drei Klingen gehören dazu} other {# Klingen gehören dazu}}: {blades}. Sie gehen alle gleich hinein und heraus.`,
   'topic.lights': `{kind, select, strip {Innen leuchten {n, plural, =2 {zwei} =3 {drei} =4 {vier} other {#}} Streifen} other {{n, plural, =2 {Zwei} =3 {Drei} =4 {Vier} =5 {Fünf} =6 {Sechs} other {#}} kleine Lichter sitzen darin}}{named, select, yes {: {names}} other {}}.`,
   'topic.owner.what': `vor dir: {who}`,
-  'topic.owner': `{you, select, yes {{known, select, yes {Vor uns hattest du es in Händen{dated, select, yes {, {when}} other {}}: {did}.} other {Bevor es zu uns kam, gehörte es dir{dated, select, yes {, {when}} other {}}.}}} other {Vor dir war es hier: {who}{dated, select, yes {, {when}} other {}}{known, select, yes {{believed, select, yes {; geglaubt, nicht gewusst: {did}} other {: {did}}}} other {}}.}}`,
+  'topic.owner': `{you, select, yes {{known, select, yes {Vor uns hattest du es in Händen{dated, select, yes {, {when}} other {}}: {did}.} other {Bevor es zu uns kam, gehörte es dir{dated, select, yes {, {when}} other {}}.}}} other {Vor dir war es bei: {who}{dated, select, yes {, {when}} other {}}{known, select, yes {{believed, select, yes {; vermutlich: {did}} other {: {did}}}} other {}}.}}`,
   'topic.sleeps.what': 'wann es einschläft',
   'topic.sleeps': 'Liegt es still, schläft es nach {after} von selbst ein.',
   'topic.note.what': 'gut zu wissen: {of}',

@@ -9,7 +9,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
     deflect {deflect} surge {surge} quote {play a quote} track {play a track} trackStop {stop the track}
     colour {change the colour} volumeUp {louder} volumeDown {quieter} mute {mute} unmute {unmute}
     menuOpen {open the menu} menuClose {leave the menu} combatOn {combat mode on} combatOff {combat mode off}
-    battery {show the battery level} choose {one on} chooseBack {one back} keep {keep that one} discard {leave all as it was} other {something else}}`,
+    battery {show the battery level} choose {next entry} chooseBack {previous entry} keep {save the choice} discard {cancel} other {something else}}`,
   task: `{task, select,
     powerOn {Switch it on} powerOff {Cut the power} bladeIn {Put the blade in} bladeOut {Take the blade out}
     open {Open the hilt} cellIn {Put the cell in} cellOut {Take the cell out} close {Close the hilt}
@@ -24,26 +24,26 @@ const messages: Readonly<Record<SayingCode, string>> = {
   input: 'the {name}',
   'input.unknown': 'the button',
   'play.dead':
-    'Dead: {cut, select, yes {the power is cut} other {{named, select, yes {the {out} is out} other {there is no cell in it}}}}.',
+    'No power: {cut, select, yes {it is cut} other {{named, select, yes {the {out} is out} other {there is no cell in it}}}}.',
   'play.did': '{what}{lasts, select, yes {, for as long as it is held} other {}}',
   'play.ended': '{what}: released',
   'play.waits': 'waits {ms} ms, since pressing {times} does something else',
   'play.beep': 'beep {n}',
   'play.went': 'by itself: {to}',
   'play.nothing': '{made} {times}: nothing is set for that here',
-  'play.chose': 'stands at {n}',
+  'play.chose': 'set to {n}',
   'practice.ask': `{state, select, lit {With the blade lit} off {With the blade off} asleep {While it sleeps} menu {In the {mode}} other {In {mode}}}, try this: {what}.`,
   'practice.hint': 'Like this: {gesture}.',
   'practice.right': 'That was it.',
   'practice.miss': `{code, select,
     mode {It is in {mode} now, and there that does nothing.}
-    pose {Right hand, but hold the saber with the blade {pose, select, up {up} down {down} other {level}}.}
+    pose {Right move, but hold the saber with the blade {pose, select, up {up} down {down} other {level}}.}
     input {That was the {input}.}
-    count {That was {did}; it wants {wants}.}
+    count {That was {did}; it needs {wants}.}
     tooShort {{counted, select, yes {Too soon: wait for {beeps, plural, one {the beep} other {# beeps}}, which takes {from}.} other {Let go too soon, after {held}: hold it for {from}.}}}
     tooLong {{counted, select, yes {Too late: let go after {beeps, plural, one {the beep} other {# beeps}}.} other {Held too long, {held}: let go before {to}.}}}
     gesture {Not that way.}
-    other {That was another thing: {what}.}}`,
+    other {That did something else: {what}.}}`,
   'gesture.holdFor': ` {known, select,
       no {for a time not recorded}
       beeps {and let go after the {beeps, selectordinal, one {#st} two {#nd} few {#rd} other {#th}} beep}
@@ -82,19 +82,19 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'step.unsaidPole': 'Put the cell back in. Which way round is not recorded: ask us first',
   'step.dark': 'Make sure the blade is off',
   'power.about': `{by, select,
-    killSwitch {With {named, select, yes {{name_nom}} other {the kill switch}} off, the board has no current: nothing lights it, nothing wakes it, and the cell keeps its charge. Switched on again it starts anew.}
+    killSwitch {With {named, select, yes {{name_nom}} other {the kill switch}} off, the board has no current: nothing lights it, nothing wakes it, and the cell keeps its charge. Switch it back on and it starts up afresh.}
     killKey {{cuts, select, out {While {named, select, yes {{name_nom}} other {the key}} is out} in {While {named, select, yes {{name_nom}} other {the key}} is in}
-      turned {While {named, select, yes {{name_nom}} other {the key}} is turned} outIn {Without {named, select, yes {{name_nom}} other {the key}} in and turned}
-      inTurned {While {named, select, yes {{name_nom}} other {the key}} is in, turned or not} outTurned {Unless {named, select, yes {{name_nom}} other {the key}} is in and not turned}
+      turned {While {named, select, yes {{name_nom}} other {the key}} is turned} outIn {Unless {named, select, yes {{name_nom}} other {the key}} is in and turned}
+      inTurned {While {named, select, yes {{name_nom}} other {the key}} is in, turned or not} outTurned {While {named, select, yes {{name_nom}} other {the key}} is out or turned}
       other {With {named, select, yes {{name_nom}} other {the key}} cutting}}, the board has no current: nothing lights it, nothing wakes it, and the cell keeps its charge.}
-    cellOut {Only taking the cell out cuts the power. Asleep it still draws a little; before it lies for weeks, take the cell out.}
-    deepSleep {{timed, select, yes {It falls asleep by itself and then draws very little.} other {Asleep it draws very little.}}{cellOut, select, yes { Before it lies for months, take the cell out.} other { Before it lies for months, charge it half.}}}
-    other {Nothing cuts the power here; asleep it still draws a little.{cellOut, select, yes { Before it lies for weeks, take the cell out.} other { Charge it every few weeks.}}}}`,
-  'joint.closed': '{joint}: it stays closed, nobody opens it.',
+    cellOut {Only taking the cell out cuts the power. Asleep it still draws a little; before you store it for weeks, take the cell out.}
+    deepSleep {{timed, select, yes {It falls asleep by itself and then draws very little.} other {Asleep it draws very little.}}{cellOut, select, yes { Before you store it for months, take the cell out.} other { Before you store it for months, charge it to about half.}}}
+    other {Nothing cuts the power here; asleep it still draws a little.{cellOut, select, yes { Before you store it for weeks, take the cell out.} other { Charge it every few weeks.}}}}`,
+  'joint.closed': '{joint}: stays closed; nobody opens it.',
   'step.leftHand': '{text}, {way}: its thread is left-handed',
-  'step.tethered': 'It hangs on wires: no further than they reach.',
+  'step.tethered': 'It hangs on its wires: pull it no further than they reach.',
   'steps.as': 'Begin as under “{like}”, 1 to {n}.',
-  'steps.closeAs': 'Then close it as there.',
+  'steps.closeAs': 'Then close it the same way.',
   'joint.feels': 'You feel: {what}.',
   'joint.hurts': 'If it is done wrong: {what}.',
   'step.turnOff': 'Turn {section_nom} and pull it off',
@@ -112,7 +112,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'step.chargeIn': 'Put the cell in {charger_nom}',
   'step.unplug': 'Unplug the charger',
   'step.softSurface': 'Work over a soft surface.',
-  'step.noWireInThread': 'No wire in the thread.',
+  'step.noWireInThread': 'Keep wires out of the thread.',
   'step.noStop': 'Nothing stops this thread: stop as soon as it sits flush, and leave no wire in it.',
   'step.turn': 'Turn {section_nom}{back, select, yes { back} other {}}',
   'step.pressOff': 'Press the button of the joint and pull off {section_nom}',
@@ -154,7 +154,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
     'Lithium-ion can burn. {told, select, yes {Polarity: {polarity}. } other {}}{protected, select, yes {Use a protected cell of the same size only. } other {}}Never a cell with a damaged wrap, never loose in a pocket, never charged unattended; store it part-charged. Before you post it, ask the carrier; local rules apply.',
   'caution.flash.title': 'Flashing light',
   'caution.flash':
-    '{named, select, yes {{presets} flickers more than {limit} times a second} other {Some effects flash quickly}}: it can trigger seizures in people with photosensitive epilepsy. Warn those present.',
+    '{named, select, yes {{presets} flickers more than {limit} times a second} other {Some effects flash quickly}}: it can trigger seizures in people with photosensitive epilepsy. Warn anyone watching.',
   'caution.blade.title': 'Blade and eyes',
   'caution.blade':
     'Secure the blade before every swing and clear the room. Do not look into a bare socket or a blade plug at full light. Eye and hand protection when duelling.',
@@ -176,8 +176,8 @@ const messages: Readonly<Record<SayingCode, string>> = {
     quote {it says a line} track {a track plays} trackStop {the track stops} colour {the colour changes}
     volumeUp {it is a step louder} volumeDown {it is a step quieter} mute {it is mute} unmute {the sound is back}
     menuOpen {the menu opens} menuClose {the menu closes} combatOn {combat mode is on} combatOff {combat mode is off}
-    battery {it shows how full the cell is} choose {it moves on by one} chooseBack {it moves back by one}
-    keep {your choice is saved} discard {nothing is changed} other {something else happens}}`,
+    battery {it shows how full the cell is} choose {it goes to the next entry} chooseBack {it goes back one entry}
+    keep {your choice is saved} discard {nothing changes} other {something else happens}}`,
   'caution.spoken': `{caution, select,
     cell {Lithium cells can burn{told, select, yes {: {polarity}} other {}}. Take one of the same size, none with a damaged wrap, and never charge it unattended.}
     flash {{named, select, yes {{presets} flashes} other {Some effects flash}} fast enough to trigger seizures in people with photosensitive epilepsy: warn anyone watching.}
@@ -185,19 +185,19 @@ const messages: Readonly<Record<SayingCode, string>> = {
     sharp {Mind the points of the hilt: they can hurt, and they catch on clothes.}
     other {Work over something soft. Keep a hand under the chassis, your thumb off the speaker, and wires out of the threads.}}`,
   'topic.welcome.what': 'whose saber this is',
-  'topic.welcome': `{named, select, yes {Hello {to}. } other {}}{of, plural, =1 {This is {saber}} other {This is {saber}, {nth, plural, =1 {the first} =2 {the second} =3 {the third} =4 {the fourth} =5 {the fifth} =6 {the sixth} other {number #}} of {of, plural, =2 {two} =3 {three} =4 {four} =5 {five} =6 {six} other {#}}}}{gift, select, yes {{given, select, yes {; {giver} had it made for you} other {; it was made for you}}} other {{named, select, yes {, and it is yours} other {}}}}.`,
+  'topic.welcome': `{named, select, yes {Hello {to}. } other {}}{of, plural, =1 {This is {saber}} other {This is {saber}, {nth, plural, =1 {the first} =2 {the second} =3 {the third} =4 {the fourth} =5 {the fifth} =6 {the sixth} other {number #}} of {of, plural, =2 {two} =3 {three} =4 {four} =5 {five} =6 {six} other {#}}}}{gift, select, yes {{given, select, yes {; {giver} had it made for you} other {; it was made for you}}} other {{named, select, yes {, and it’s yours} other {}}}}.`,
   'topic.farewell.what': `goodbye`,
-  'topic.farewell': `{more, select, yes {That was {saber}; the next one follows.} other {And that’s {saber}. {named, select, yes {Thank you, {to}. } other {}}If anything puzzles you, write to us; it is all in the record as well.}}`,
+  'topic.farewell': `{more, select, yes {That was {saber}; the next one follows.} other {And that’s {saber}. {named, select, yes {Thank you, {to}. } other {}}If anything puzzles you, write to us. It’s all in the record, too.}}`,
   'topic.differs.what': `what is different from the last one`,
   'topic.differs': `You know your last one. Here is what is different: {what}.`,
-  'topic.heft.what': `how it lies in the hand`,
+  'topic.heft.what': `weight and balance`,
   'topic.heft': `{weighed, select, yes {Without its blade it weighs {mass}. } other {}}{balanced, select, yes {It balances {balance} from the pommel; that is where you hold it.} other {}}`,
   'topic.duel.what': `what works loose in a duel`,
   'topic.duel': `{n, plural, =0 {} =1 {Before every bout feel whether {screws} holds. } other {Before every bout feel whether {screws} hold. }}{threads, plural, =0 {} =1 {Blows also work on the thread of {joints}: turn it tight by hand.} other {Blows also work on the threads of {joints}: turn them tight by hand.}}`,
   'topic.part': `{kind, select,
-    speaker {The sound comes from {end, select, pommel {the pommel end} emitter {the emitter end} other {here}}: that is where {part_nom} sits; keep it free.}
+    speaker {The sound comes from {end, select, pommel {the pommel end} emitter {the emitter end} other {here}}: that’s where {part_nom} sits, so keep it clear.}
     killSwitch {This is {part_nom}: it cuts the power altogether.}
-    killKey {This is {part_nom}: it cuts the power altogether. Keep it where you find it.}
+    killKey {This is {part_nom}: it cuts the power altogether. Keep it somewhere safe.}
     chargePort {This is {part_nom}.}
     display {This is {part_nom}; you read it through its window.}
     chamber {And this is {part_nom}.}
@@ -211,21 +211,21 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'topic.task': `{task, select,
     powerOn {First, switch the power on.} powerOff {Then cut the power.} bladeIn {Now put the blade in.} bladeOut {Now take the blade out.}
     open {Now let’s open it up.} cellIn {This is how a cell goes in.} cellOut {This is how the cell comes out.} close {Now close it up again.}
-    charge {This is how you charge it.} card {This is how you reach the card.} port {This is how you reach the port.} other {And this is what lies beneath.}} {steps}{why, select, yes {{task, select, powerOn { Without it nothing wakes.} powerOff { So nothing drains the cell while it lies.} bladeIn { What holds it keeps it from flying out.} bladeOut { Without it the saber travels safely.}
-    open { Only ever in the dark.} cellIn { The wrong way round it can be damaged for good.} close { Closed, nothing shifts inside.} charge { Half full is how it likes to lie.} card { Its sounds and settings are on that card.} other {}}} other {}}`,
+    charge {This is how you charge it.} card {This is how you reach the card.} port {This is how you reach the port.} other {And this is what’s underneath.}} {steps}{why, select, yes {{task, select, powerOn { Without it nothing wakes.} powerOff { That way nothing drains the cell in storage.} bladeIn { That’s what keeps it from flying out.} bladeOut { Take it out whenever the saber travels.}
+    open { Only ever with everything off.} cellIn { The wrong way round, it can be damaged for good.} close { That way nothing shifts inside.} charge { Store it about half full.} card { All its sounds and settings are on that card.} other {}}} other {}}`,
   'topic.assemble.what': 'put together: {what}',
   'topic.assemble': '{first, select, yes {This is how it goes together, piece by piece. } other {}}{steps}',
   'topic.control': `{same, select, yes {} other {{state, select, lit {With the blade lit, } off {With the blade off, } asleep {When it sleeps, } menu {In the {mode}, } muted {In mute, } other {In combat mode, }}}}{gesture}: {what}.{limited, select, yes { In {only} only.} other {}}`,
   'topic.toPreset': `On to {preset}: {gesture}{times, plural, =1 {} =2 {, and once more} other {, # times one after the other}}.`,
-  'topic.bladeLater': `{later, select, others {{told} {n, plural, =1 {The one for {sockets} goes} other {Those for {sockets} go}} {out, select, yes {out} other {in}} in the same way; {n, plural, =1 {it is} other {they are}} not here to show.} willNotEnter {{out, select, yes {Out again it comes like this, once it goes in. {steps}} other {Your blade does not go in yet, so this is only told. {steps}}}} other {{out, select, yes {And out again like this. {steps}} other {There is no blade here to show it with; with yours it goes like this. {steps}}}}}`,
+  'topic.bladeLater': `{later, select, others {{told} {n, plural, =1 {The one for {sockets} goes} other {Those for {sockets} go}} {out, select, yes {out} other {in}} in the same way; {n, plural, =1 {it is} other {they are}} not here to show.} willNotEnter {{out, select, yes {Once it fits, it comes out like this. {steps}} other {Your blade does not go in yet, so this is only told. {steps}}}} other {{out, select, yes {And out again like this. {steps}} other {There is no blade here to show it with; with yours it goes like this. {steps}}}}}`,
   'topic.firstAgain': `Back to the first preset: {gesture}{times, plural, =1 {} =2 {, and once more} other {, # times one after the other}}.`,
   'topic.again': 'And dark again: {gesture}.',
   'topic.likeFirst.what': `as with {saber}`,
-  'topic.likeFirst': `{about, select, controls {It works just like {saber}.} other {What I said of {saber} holds here as well: take the same care with the cell, the light and the blade.}}`,
+  'topic.likeFirst': `{about, select, controls {It works just like {saber}.} other {What I said about {saber} goes for this one, too: take the same care with the cell, the light and the blade.}}`,
   'topic.off.what': 'how to turn it off',
   'topic.off': '(No control turns it off yet.)',
   'topic.preset.what': 'preset {preset}',
-  'topic.preset': `{look, select, battery {{preset} shows on the blade how full the cell is} party {{preset} runs through many colours} varies {{preset} varies around {hue}} other {{preset} is {hue}}}{reasoned, select, yes {: {why}} other {}}.{asked, select, you { You asked for this one.} no {} other { That one was {asker}’s idea.}}{needs, select, yes { It takes {blade} to be seen whole; here you see part of it.} other {}}{unsure, select, yes { We are not sure of this one: try it, and tell us.} other {}}`,
+  'topic.preset': `{look, select, battery {{preset} shows on the blade how full the cell is} party {{preset} runs through many colours} varies {{preset} varies around {hue}} other {{preset} is {hue}}}{reasoned, select, yes {: {why}} other {}}.{asked, select, you { You asked for this one.} no {} other { That one was {asker}’s idea.}}{needs, select, yes { You need {blade} to see all of it; here you see part of it.} other {}}{unsure, select, yes { We are not sure of this one: try it, and tell us.} other {}}`,
   'topic.presets.asked': `{you, select, yes {You asked for {presets}.} other {{presets} was {who}’s idea.}}`,
   'topic.presets': `{n, plural, =2 {Two} =3 {Three} =4 {Four} =5 {Five} =6 {Six} other {#}} are {hue}: {presets}.{told, select, yes { {deep} is the deeper, {pale} the lighter.} other { They’re close together.}}`,
   hue: `{pale, select, yes {pale } other {}}{hue, select, pink {pink} red {red} orange {orange} yellow {yellow} green {green} teal {teal} skyBlue {sky blue} blue {blue} violet {violet} magenta {magenta} dark {dark} other {white}}`,
@@ -236,43 +236,43 @@ const messages: Readonly<Record<SayingCode, string>> = {
   bladeSize: `{measured, select, yes {{diameter} across} other {}}{measured, select, yes {{long, select, yes {, } other {}}} other {}}{long, select, yes {{length} long} other {}}`,
   'topic.caution.what': 'caution: {title}',
   'topic.volume.what': 'shipped and highest volume',
-  'topic.volume': `{set, select, yes {It’s shipped at volume {volume}.{known, select, yes { No higher than {highest}: above that the speaker suffers.} other {}}} other {Go no higher than volume {highest}: above that the speaker suffers.}}`,
+  'topic.volume': `{set, select, yes {It’s shipped at volume {volume}.{known, select, yes { Don’t go above {highest}: the speaker would suffer.} other {}}} other {Go no higher than volume {highest}: above that the speaker suffers.}}`,
   'topic.request.what': '{own, select, yes {our own idea} other {your wish}}: {text}',
   'topic.request': `{own, select, yes {An idea of ours: {text}.} other {{gift, select, yes {{giver} asked for this: {text}.} other {You asked for this: {text}.}}}} {status, select, met {{answered, select, yes {{answer}.} other {And here it is.}}} open {That is still open{answered, select, yes {: {answer}} other {}}.} changed {It turned out differently{answered, select, yes {: {answer}} other {}}.} other {We didn’t do that one{answered, select, yes {: {answer}} other {}}.}}{told, select, yes { {gift, select, yes {We said so on {on}.} other {We told you on {on}.}}} other {}}`,
   'topic.arrival.what':
     '{what}: {fate, select, leftOver {left over} returned {returned} altered {altered} used {used} other {undecided}}',
-  'topic.arrival': `{gift, select, yes {{giver} sent this} other {You sent this}}: {what}. {fate, select, leftOver {It wasn’t used{gift, select, yes {} other {, and it’s yours}}} returned {It’s coming back{gift, select, yes {} other { to you}}} altered {It was altered} used {It is built in} other {Nothing is decided about it yet}}{noted, select, yes {: {note}} other {}}.{placed, select, yes { It is {now} now.} other {}}`,
+  'topic.arrival': `{gift, select, yes {{giver} sent this} other {You sent this}}: {what}. {fate, select, leftOver {It wasn’t used{gift, select, yes {} other {, and it’s yours}}} returned {It’s coming back{gift, select, yes {} other { to you}}} altered {It was altered} used {It’s built in} other {Nothing is decided about it yet}}{noted, select, yes {: {note}} other {}}.{placed, select, yes { It is {now} now.} other {}}`,
   'topic.credit.what': `made by {who}`,
   'topic.credit': `{n, plural, =1 {{who} did this: {did}.} other {It is the work of several hands. {did}.}}`,
   'topic.fault.what': `found on arrival: {fault}`,
-  'topic.fault': `When it came to us we found this ({what}): {fault}. {why, select, yes {It was left so: {left}.} other {{became, select, fix {That is repaired.} request {{gift, select, yes {It was agreed what becomes of it.} other {You decided what becomes of it.}}} toDo {That was seen to.} open {That is still to be done.} other {It was noted.}}}}`,
+  'topic.fault': `When it arrived, we noted this ({what}): {fault}. {why, select, yes {We left it as it was: {left}.} other {{became, select, fix {We repaired that.} request {{gift, select, yes {It was agreed what becomes of it.} other {You decided what becomes of it.}}} toDo {We saw to that.} open {That is still to be done.} other {It was noted.}}}}`,
   'topic.toDo.what': `{who, select, client {for you to do} other {promised and still owed}}: {text}`,
   'topic.toDo': `{who, select, client {One thing is left for you: {text}.} other {One thing we still owe you: {text}{dated, select, yes {, by {due}} other {}}.}}`,
   'topic.item.what': `goes with it: {what}`,
-  'topic.item': `{role, select, accessory {{from, select, shop {With it comes {what}} client {You have this already: {what}} notSupplied {This you have to get yourself: {what}} other {You only see this here: {what}}}} spare {A spare lies with it: {what}} other {{from, select, bench {You only see this here, it stays with us: {what}} client {You have this to change to: {what}} notSupplied {There is another one to be had: {what}} other {It comes with another one to change to: {what}}}}}{named, select, yes {{role, select, alternative {, in place of {of_nom}} other {, for {of_nom}}}} other {}}.{asked, select, yes { Ask for: {ask}.} other {}}{placed, select, yes { You find it here: {place}.} other {}}{noted, select, yes { {note}.} other {}}`,
+  'topic.item': `{role, select, accessory {{from, select, shop {With it comes {what}} client {You have this already: {what}} notSupplied {You’ll need to get this yourself: {what}} other {This is only for the demonstration: {what}}}} spare {There’s a spare in the box: {what}} other {{from, select, bench {This one is only shown here and stays with us: {what}} client {You already have this one to swap in: {what}} notSupplied {You can also get another one: {what}} other {It comes with another one to swap in: {what}}}}}{named, select, yes {{role, select, alternative {, in place of {of_nom}} other {, for {of_nom}}}} other {}}.{asked, select, yes { Ask for: {ask}.} other {}}{placed, select, yes { You can get it here: {place}.} other {}}{noted, select, yes { {note}.} other {}}`,
   'topic.items': `With it come {items}.`,
   'topic.notFor.what': `not made for {what}`,
-  'topic.notFor': `It is not made for {what}: {why}.`,
+  'topic.notFor': `It’s not made for {what}: {why}.`,
   'topic.fix.what': `repaired: {fix}`,
   'topic.fix': `{reported, select, yes {{gift, select, yes {{giver}} other {You}} told us: {fault}. } other {}}{known, select, yes {The cause: {cause}. } other {}}What we did: {fix}.{cycles, plural, =0 {} =1 {} other { Since then it was tried # times without the fault.}}`,
   'topic.ability.what': `no more: {what}`,
   'topic.ability': `One thing it can no longer do: {what}.{by, select, yes { Instead: {instead}.} other {}}`,
   'topic.loss.what': `made anew: {what}`,
-  'topic.loss': `You should know: {what} was {how, select, spoilt {spoilt here} remade {made a second time} other {replaced}}. {cause}.`,
+  'topic.loss': `One thing you should know: {what} was {how, select, spoilt {ruined here} remade {made again} other {replaced}}. {cause}.`,
   'topic.decision.what': `chosen: {chose}`,
-  'topic.decision': `{whose, select, client {{gift, select, yes {{giver} chose this} other {You chose this}}} both {{gift, select, yes {This was chosen with {giver}} other {We chose this together}}} other {We chose this}}: {chose}. The reason: {why}.{gave, select, yes { What it cost: {gaveUp}.} other {}}`,
+  'topic.decision': `{whose, select, client {{gift, select, yes {{giver} chose this} other {You chose this}}} both {{gift, select, yes {This was chosen with {giver}} other {We chose this together}}} other {We chose this}}: {chose}. The reason: {why}.{gave, select, yes { The trade-off: {gaveUp}.} other {}}`,
   'topic.storing.what': 'what cutting the power means, and how it is put away',
   'topic.display.what': `what its display shows`,
   'topic.display': `{greets, select, yes {When it wakes, its display says: “{greeting}”.} other {}}{pictured, select, yes { {greets, select, yes {With it you see {picture}.} other {When it wakes, its display shows {picture}.}}} other {}}{timed, select, yes { After {after} the display goes dark by itself.} other {}}`,
   'topic.link.what': `the wireless link and its code`,
-  'topic.link': `It can be reached without a wire{named, select, yes {: look for “{name}”} other {}}{by, select, yes { with {program}} other {}}.{coded, select, yes { The code is {code}.} other {}}`,
+  'topic.link': `You can connect to it wirelessly{named, select, yes {: look for “{name}”} other {}}{by, select, yes { with {program}} other {}}.{coded, select, yes { The code is {code}.} other {}}`,
   'topic.sense.what': `how sensitive it is set`,
   'topic.sense.one': `{sense, select, swing {swing} clash {clash} twist {twist} thrust {thrust} shake {shake} tilt {tilt} other {tap}} at {value}{with, select, plug { (tried with the plug in)} blade { (tried with the blade in)} other {}}{noted, select, yes { ({note})} other {}}`,
-  'topic.sense': `Its sensitivity is set like this: {all}.`,
+  'topic.sense': `Its sensitivity settings: {all}.`,
   'topic.wear.what': `how many combinations there are`,
   'topic.wear': `{looks, plural, one {# look} other {# looks}}{blades, plural, =0 {} =1 {} =2 { and two blades} other { and # blades}}{pieces, plural, =1 {} =2 { and two ways to finish the hilt} other { and # ways to finish the hilt}}: that makes {all} combinations.`,
   'topic.missing.what': `not in the box: {what}`,
-  'topic.missing': `{part_nom} is not in the box: get one yourself.{typed, select, yes { Ask for {type}{protected, select, yes {, protected} other {}}{long, select, yes {, {length} mm long} other {}}.} other {{protected, select, yes { It has to be a protected one.} other {}}}}{noted, select, yes { {note}.} other {}}`,
+  'topic.missing': `{part_nom} is not in the box: you’ll need to get one yourself.{typed, select, yes { Ask for {type}{protected, select, yes {, protected} other {}}{long, select, yes {, {length} mm long} other {}}.} other {{protected, select, yes { It has to be a protected one.} other {}}}}{noted, select, yes { {note}.} other {}}`,
   'topic.locked.what': `{section}: closed for life`,
   'topic.locked': `Do not try to unscrew {section_nom}: that joint stays closed for good.{noted, select, yes { {note}.} other {}}`,
   'topic.blades.what': `the blades that go with it`,
@@ -328,8 +328,8 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'handoff.noClient': 'client not recorded',
   'handoff.all': 'all',
   'handoff.ofSaber': '{saber}: {title}',
-  'chapter.words': 'A word with it',
-  'chapter.requests': `{given, select, yes {What {giver} asked for, and where it is} other {What you asked for, and where it is}}`,
+  'chapter.words': 'A few words',
+  'chapter.requests': `{given, select, yes {What {giver} asked for} other {What you asked for}}`,
   'chapter.requests.head': `{column, select, wish {{given, select, yes {The wish} other {Your wish}}} answer {Answer} other {Where}}`,
   'step.turned': `{text}, {part, select, quarter {a quarter turn} half {half a turn} other {{n, plural, =1 {one turn} =2 {two turns} =3 {three turns} other {# turns}}}}`,
   'step.irreversible': 'This cannot be undone.{agreed, select, yes { Agreed by {who}, {on}.} other {}}',

@@ -182,7 +182,7 @@ export const FIRST: readonly Job[] = [
     }),
     carries: [
       need('runtime against room, and what it cost', 'sabers/decisions/gaveUp=larger speaker', {
-        s: 'What it cost: the larger speaker',
+        s: 'The trade-off: the larger speaker',
         p: 'the larger speaker: its chamber was cut back',
       }),
       need('who chose', 'sabers/decisions/whose=client', { s: 'You chose this: two cells of 21700', p: 'your choice' }),
@@ -284,7 +284,7 @@ export const FIRST: readonly Job[] = [
         p: 'blade, 81 cm',
       }),
       need('what the short blade cannot show', 'sabers/presets/needs=c03-b1', {
-        s: 'It takes blade, 81 cm to be seen whole',
+        s: 'You need blade, 81 cm to see all of it',
         p: 'seen whole only with blade, 81 cm',
       }),
       need('muffled sound against the vents', 'sabers/parts/kind=speaker', {
@@ -563,7 +563,7 @@ export const FIRST: readonly Job[] = [
       }),
       need('another pommel, shown and not shipped', 'sabers/items/supplied=bench', {
         bench: 'goesWith.shown',
-        s: 'You only see this here, it stays with us: pommel with a ring',
+        s: 'This one is only shown here and stays with us: pommel with a ring',
         p: 'Seen in the film; yours has none.',
       }),
     ],

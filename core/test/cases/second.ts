@@ -97,7 +97,7 @@ export const SECOND: readonly Job[] = [
         p: 'reworked, its cap kept',
       }),
       need('adapter for later, and where it is to be had', 'sabers/items/from=letter', {
-        s: 'You find it here: the address in the letter',
+        s: 'You can get it here: the address in the letter',
         p: 'the address in the letter',
       }),
       need('no blade comes out', 'sabers/blades/kind=inHilt', {
@@ -360,7 +360,7 @@ export const SECOND: readonly Job[] = [
         p: 'Lift off the short panel',
       }),
       need('magnets, so not for duelling', 'sabers/notFor/what=duelling', {
-        s: 'It is not made for duelling: magnets hold the panels',
+        s: 'It’s not made for duelling: magnets hold the panels',
         p: 'magnets hold the panels',
       }),
       need('dummy cell for charging', 'sabers/items/what=dummy cell', {
@@ -368,7 +368,7 @@ export const SECOND: readonly Job[] = [
         p: 'dummy cell for charging',
       }),
       need('bent screw on arrival', 'arrivals/faults/left', {
-        s: 'one bent. It was left so: a spare is fitted',
+        s: 'one bent. We left it as it was: a spare is fitted',
         p: 'a spare is fitted',
       }),
     ],
@@ -650,7 +650,7 @@ export const SECOND: readonly Job[] = [
         p: 'Copy it before the first evening.',
       }),
       need('level shown on the shipped blade only', 'sabers/presets/needs=c14-b1', {
-        s: 'It takes blade, 81 cm to be seen whole',
+        s: 'You need blade, 81 cm to see all of it',
         p: 'seen whole only with blade, 81 cm',
       }),
       need('a control nobody is sure of', 'sabers/controls/status=unsure', {

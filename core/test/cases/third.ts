@@ -65,11 +65,11 @@ export const THIRD: readonly Job[] = [
     }),
     carries: [
       need('spare parts in the box', 'sabers/items/role=spare', {
-        s: 'A spare lies with it: 2 × spare blade screw',
+        s: 'There’s a spare in the box: 2 × spare blade screw',
         p: 'spare blade screw',
       }),
       need('alternative in the box', 'sabers/items/role=alternative', {
-        s: 'It comes with another one to change to: second pommel',
+        s: 'It comes with another one to swap in: second pommel',
         p: 'second pommel',
       }),
       need('squealing thread to grease before it ships', 'toDos/text=grease', {
@@ -295,10 +295,10 @@ export const THIRD: readonly Job[] = [
     }),
     carries: [
       need('faults found on arrival', 'arrivals/faults/text=card bent', {
-        s: 'we found this (your saber): card bent, unreadable',
+        s: 'we noted this (your saber): card bent, unreadable',
         p: 'card bent, unreadable',
       }),
-      need('what became of each', 'arrivals/faults/became', { s: 'cell flat. That was seen to', p: 'cell flat' }),
+      need('what became of each', 'arrivals/faults/became', { s: 'cell flat. We saw to that', p: 'cell flat' }),
       need('screw found glued, left so', 'arrivals/faults/left=agreed', {
         s: 'left as it is, agreed',
         p: 'left as it is, agreed',
@@ -474,7 +474,7 @@ export const THIRD: readonly Job[] = [
         p: 'test blade',
       }),
       need('cell named and not sent', 'sabers/parts/supplied=notSupplied', {
-        s: 'The cell is not in the box: get one yourself',
+        s: 'The cell is not in the box: you’ll need to get one yourself',
         p: '18650, protected',
       }),
       need('how long it may be', 'sabers/parts/note=No longer', {
@@ -555,7 +555,7 @@ export const THIRD: readonly Job[] = [
         p: 'A gift from Aud',
       }),
       need('why each thing is done', 'purpose=beginner', {
-        s: 'Without it the saber travels safely',
+        s: 'Take it out whenever the saber travels',
         p: 'Put the blade in',
       }),
       need('plug turned down', 'sabers/joints/landmark=flat side', {
