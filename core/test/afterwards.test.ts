@@ -98,7 +98,7 @@ describe('two records compared', () => {
     const c = demo('reed-warden')
     const before = build(c)
     delete c.handoff.words
-    c.visits.push({ id: 'v1', cameOn: '2028-04-02', said: 'it hums', fixes: [] })
+    c.visits.push({ id: 'v1', cameOn: '2028-04-02', said: 'it hums', repairs: [] })
     const told = differences(before, build(c))
     expect(told.map((d) => d.chapter)).toEqual(expect.arrayContaining(['visits', 'words']))
     expect(told.find((d) => d.chapter === 'words')!.come).toEqual([])

@@ -399,7 +399,7 @@ describe('a repair', () => {
     const bell = c.sabers.find((s) => s.job === 'repair')!
     const said = () => judgeCommission(c, TODAY).filter((f) => f.code === 'noRepair')
     expect(said()).toEqual([])
-    bell.fixes = []
+    bell.repairs = []
     expect(said()).toMatchObject([{ saber: bell.id, level: 'caution', gate: true }])
   })
 })

@@ -56,7 +56,7 @@ const INWARD: [string, string][] = [
   ['*/controls/standard', 'how it reads in the shop’s standard'],
   ['*/tests/key', 'which element the test is of'],
   ['*/tests/readings/rested', 'marks to know a change by'],
-  ['*/fixes/at', 'printed as a day'],
+  ['*/repairs/at', 'printed as a day'],
   ['*/tests/readings/by', 'who read it is the shop’s'],
   ['*/tests/readings/with', 'with what it was read is the shop’s'],
   ['*/tests/readings/at', 'printed as a day'],
@@ -161,7 +161,7 @@ describe('a record with every field filled', () => {
   test('what travels to be taken in hand carries no note, source, test or repair', () => {
     const handed = JSON.stringify(handedSaber(record.sabers[0]!))
     const inward =
-      /shopNote|\/(tests|fixes|losses|provenance|decisions|beats|takes|access|leftOut|items|before|notFor)\/|\/(with|by|on|trail|standard|why|askedBy)$/
+      /shopNote|\/(tests|repairs|losses|provenance|decisions|beats|takes|access|leftOut|items|before|notFor)\/|\/(with|by|on|trail|standard|why|askedBy)$/
     const there = worded.filter((l) => l.at.startsWith('/sabers/') && inward.test(l.at))
     expect(there.length).toBeGreaterThan(60)
     expect(there.filter((l) => /^q/.test(l.says) && handed.includes(l.says)).map((l) => l.at)).toEqual([])
@@ -231,9 +231,9 @@ const INNER_NUMBERS: [string, string][] = [
       'gauge',
       'dies',
       'leds',
-      'maxRms',
+      'maxOutputVoltsRms',
     ])
-    .concat(['coneArea', 'leastCell', 'cardBytes', 'wall', 'width'])
+    .concat(['coneArea', 'leastCell', 'cardMegabytes', 'wall', 'width'])
     .map((k): [string, string] => [`*/parts/specs/${k}`, 'what fit and power are reckoned with, or drawn']),
 ]
 describe('a number that changes changes what the client reads', () => {

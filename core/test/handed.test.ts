@@ -78,7 +78,7 @@ test('what is handed over says what was last read and found right', () => {
       }
     },
     'no repairs proved, none paid': (c) => {
-      for (const f of c.sabers[0]!.fixes) {
+      for (const f of c.sabers[0]!.repairs) {
         delete f.cycles
         delete f.charge
       }
@@ -101,7 +101,7 @@ test('what is handed over says what was last read and found right', () => {
         controls: [],
         access: [],
         tests: [],
-        fixes: [],
+        repairs: [],
         items: [],
         beats: [],
       })

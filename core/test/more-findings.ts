@@ -136,7 +136,7 @@ export const MORE: readonly Mutation[] = [
   },
   (s) => {
     s.job = 'repair'
-    s.fixes = []
+    s.repairs = []
   },
   (s) => void (s.beats = s.beats.filter((b) => !b.covers.some((k) => k.startsWith('task:')))),
   (s) => {
@@ -214,7 +214,7 @@ export const MORE: readonly Mutation[] = [
   (_s, c) =>
     void c.questions.push({ id: 'q9', text: 'Which oil?', askedBy: 'client', askedOn: '2026-11-10', blocks: false }),
   (_s, c) => {
-    c.visits.push({ id: 'vs1', cameOn: '2026-09-01', fixes: [] })
-    c.visits.push({ id: 'vs2', cameOn: '2026-09-01', backOn: '2026-09-04', said: 'mute', fixes: [] })
+    c.visits.push({ id: 'vs1', cameOn: '2026-09-01', repairs: [] })
+    c.visits.push({ id: 'vs2', cameOn: '2026-09-01', backOn: '2026-09-04', said: 'mute', repairs: [] })
   },
 ]

@@ -114,7 +114,7 @@ describe('limits come from what is computed, with its tolerance', () => {
     speaker.specs.impedance = fact(8, 'Ω', 'measured', { tol: 0 })
     speaker.specs.ratedWatts = fact(2, 'W', 'measured', { tol: 0 })
     // √(2·8) = 4 V of 5 V: 80 %. With 4.9 to 5.1 V it is 78 to 81 %.
-    board.specs.maxRms = fact(5, 'V', 'measured', { tol: 0.1 })
+    board.specs.maxOutputVoltsRms = fact(5, 'V', 'measured', { tol: 0.1 })
     expect(keyed(s, 'volume')).toMatchObject({ unit: '%', min: 1, max: 78 })
     speaker.specs.ratedWatts = fact(0.0001, 'W')
     expect(keyed(s, 'volume')!.max).toBe(1)
@@ -158,7 +158,7 @@ describe('limits come from what is computed, with its tolerance', () => {
     const s = done()
     s.parts.find((p) => p.kind === 'speaker')!.specs.impedance = fact(8, 'Ω', 'measured', { tol: 0 })
     s.parts.find((p) => p.kind === 'speaker')!.specs.ratedWatts = fact(2, 'W', 'measured', { tol: 0 })
-    s.parts.find((p) => p.kind === 'board')!.specs.maxRms = fact(5, 'V', 'measured', { tol: 0.1 })
+    s.parts.find((p) => p.kind === 'board')!.specs.maxOutputVoltsRms = fact(5, 'V', 'measured', { tol: 0.1 })
     s.use.volume = fact(promised, '%')
     expect(keyed(s, 'volume')).toMatchObject({ min, max })
     // Where nobody can say what is safe, the promise is still what is wanted.
@@ -297,7 +297,7 @@ describe('what happened to a saber stands in one line', () => {
     ]
     delete (c.arrivals[2] as { conditionOn?: string }).conditionOn
     s.decisions = [{ id: 'd1', on: '2026-02-01', by: 'Osk', chose: 'thinner wire', why: 'room' }]
-    s.fixes = [
+    s.repairs = [
       {
         id: 'f1',
         on: '2026-03-02',

@@ -416,12 +416,12 @@ describe('a test is as old as what it rests on', () => {
     const s = done()
     const t = lit(s)
     const at = (h: string) => ({ id: 'r1', at: `2026-11-20T${h}:00:00Z`, by: 'M', pass: true, value: 1 })
-    s.fixes = [{ id: 'fx', on: '2026-11-20', at: '2026-11-20T12:00:00Z', cause: 'c', fix: 'f', retest: [t.id] }]
+    s.repairs = [{ id: 'fx', on: '2026-11-20', at: '2026-11-20T12:00:00Z', cause: 'c', fix: 'f', retest: [t.id] }]
     t.readings = [at('14')]
     expect(standing(s, t)).toBe('pass')
     t.readings = [at('10')]
     expect(standing(s, t)).toBe('retest')
-    delete s.fixes[0]!.at
+    delete s.repairs[0]!.at
     t.readings = [at('14')]
     expect(standing(s, t)).toBe('retest')
   })

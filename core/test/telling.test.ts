@@ -234,7 +234,7 @@ describe('access and proof', () => {
     s.tests[0]!.readings.push({ id: 'r2', at: '2026-11-23T09:00:00Z', by: 'Osk', value: 0.4, pass: true })
     expect(standing(s, s.tests[0]!)).toBe('pass')
     // A fix of the reading's own day may have come after it, unless the test had failed before on that day.
-    s.fixes.push({ id: 'late', on: '2026-11-23', cause: 'a wire', fix: 'soldered', retest: [s.tests[0]!.id] })
+    s.repairs.push({ id: 'late', on: '2026-11-23', cause: 'a wire', fix: 'soldered', retest: [s.tests[0]!.id] })
     expect(standing(s, s.tests[0]!)).toBe('retest')
     s.tests[0]!.readings.push({ id: 'r0', at: '2026-11-23T08:00:00Z', by: 'Osk', value: 9, pass: false })
     expect(standing(s, s.tests[0]!)).toBe('pass')

@@ -189,6 +189,48 @@ describe('files of every version', () => {
     expect(aside.find((a) => a.path.endsWith('/length'))!.was).toContain('"V"')
     expect(aside.find((a) => a.path.endsWith('/where'))!.was).toBe('"part:gone"')
   })
+  test('what version 12 called a fix, a rms and bytes is kept under the names of the trade, and all that names it', () => {
+    const d = structuredClone(fixture('reed-warden.v12.json')) as {
+      sabers: Loose[]
+      visits: Loose[]
+      arrivals: Loose[]
+    }
+    const s = d.sabers[0] as Record<'parts' | 'fixes' | 'beats' | 'decisions' | 'leftOut', Loose[]>
+    const board = s.parts.find((p) => (p.specs as Loose).maxRms)!
+    const at = `/parts/@${board.id}/specs`
+    s.fixes.push({ id: 'fx1', on: '2026-11-20', cause: 'a loose wire', fix: 'soldered', retest: [] })
+    d.visits.push({ id: 'vs1', cameOn: '2026-11-19', fixes: ['fix:fx1'] })
+    Object.assign(d.arrivals[0]!, { faults: [{ id: 'fl1', text: 'mute', became: 'fix:fx1' }] })
+    Object.assign(s.beats[0]!, { say: `It gives [[${at}/maxRms]] at most. fix:fx1 it says.`, covers: ['fix:fx1'] })
+    s.leftOut.push({ key: 'fix:fx1', who: 'Maren', reason: 'shown elsewhere', on: '2026-11-20' })
+    s.decisions.push({
+      id: 'dc1',
+      on: '2026-11-20',
+      by: 'Maren',
+      chose: 'this',
+      why: 'fits',
+      layout: { [`${at}/maxRms`]: 2 },
+    })
+    const was = (board.specs as Loose).maxRms
+    const r = readDocument(d)
+    if (!r.ok) throw new Error(JSON.stringify(r.problems.slice(0, 3)))
+    const [now] = r.record.sabers
+    expect(now!.repairs).toMatchObject([{ id: 'fx1', fix: 'soldered' }])
+    expect([r.record.visits[0]!.repairs, r.record.arrivals[0]!.faults[0]!.became]).toEqual([
+      ['repair:fx1'],
+      'repair:fx1',
+    ])
+    expect(now!.parts.find((p) => p.id === board.id)!.specs.maxOutputVoltsRms).toEqual(was)
+    // Words that only look like a reference stay as they were written.
+    expect(now!.beats[0]).toMatchObject({
+      say: `It gives [[${at}/maxOutputVoltsRms]] at most. fix:fx1 it says.`,
+      covers: ['repair:fx1'],
+    })
+    expect([now!.leftOut.at(-1)!.key, now!.decisions.at(-1)!.layout]).toEqual([
+      'repair:fx1',
+      { [`${at}/maxOutputVoltsRms`]: 2 },
+    ])
+  })
   test('a fault is told in the words of its own version, a newer version by name', () => {
     const broken = { ...first, deadline: 'soon' }
     expect(readDocument(broken)).toMatchObject({ ok: false, problems: [{ path: '/deadline' }] })

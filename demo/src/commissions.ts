@@ -703,7 +703,7 @@ function emberFair(today: string): Commission {
   })
   a.tests = proveAll(a, at(today, -3))
   b.tests = proveAll(b, at(today, -2))
-  r.fixes = [
+  r.repairs = [
     {
       id: 'ef3-x1',
       on: day(today, -2),

@@ -176,7 +176,7 @@ describe('PDFs', () => {
     const page = (await new Visitor(server.url).ask('GET', `/client/${issued.body.link.split('/').pop()}`)).body
     expect(JSON.stringify(page.sabers)).not.toContain('SHOPSECRET')
     expect(JSON.stringify(page.sabers)).not.toContain('99.25')
-    expect(page.sabers[0]).toMatchObject({ tests: [], fixes: [], beats: [], decisions: [] })
+    expect(page.sabers[0]).toMatchObject({ tests: [], repairs: [], beats: [], decisions: [] })
     // And it is drawn as the shop draws it.
     const { drawSection } = await import('@nubrin/core/drawing')
     const view = { width: 760, height: 190 }

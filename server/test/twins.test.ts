@@ -235,3 +235,19 @@ describe.each([
       await expect(files.get(name)).rejects.toBeInstanceOf(NotFound)
   })
 })
+
+test('figures of the shelf have the names that the record has for them, however old their row', async () => {
+  const { parts } = tables(sequelize)
+  const rms = { value: 2.6, unit: 'V', source: 'datasheet' }
+  await parts.create({
+    id: 'old',
+    shopId: 'one',
+    kind: 'board',
+    name: 'An old board',
+    specs: { maxRms: rms, mass: rms },
+  } as never)
+  await sequelize.query("DELETE FROM migrations WHERE name = '008-names-of-figures'")
+  await migrate(sequelize)
+  const row = await parts.findOne({ where: { id: 'old' } })
+  expect(row!.specs).toEqual({ maxOutputVoltsRms: rms, mass: rms })
+})

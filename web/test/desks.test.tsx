@@ -202,7 +202,7 @@ describe('saber', () => {
     expect(names()).toEqual(['Lamplighter', 'Torch', 'Old Bellwether'])
     await press('copy', 2)
     const copy = bench().record!.sabers.at(-1)!
-    expect(copy).toMatchObject({ name: 'Old Bellwether, again', tests: [], fixes: [], takes: [] })
+    expect(copy).toMatchObject({ name: 'Old Bellwether, again', tests: [], repairs: [], takes: [] })
     expect(copy.hilt.sections[0]!.length).toMatchObject({ source: 'assumed' })
     const ids = JSON.stringify(bench().record).match(/"id":"[^"]+"/g)!
     expect(new Set(ids).size).toBe(ids.length)
@@ -378,16 +378,16 @@ describe('fields of other stations that are new', () => {
       ...{ setup: 'plug', notPossible: 'the meter is away', note: 'measured cold', shopNote: 'again in spring' },
       waived: { why: 'the client saw it', who: expect.any(String), on: expect.stringMatching(/^\d{4}-\d\d-\d\d$/) },
     })
-    const { on } = saber().fixes[0]!
+    const { on } = saber().repairs[0]!
     await put(`fault as reported, ${on}`, 'goes dark')
     await put(`Cause of ${on}`, 'a cold joint')
-    await put(`Fix of ${on}`, 'soldered anew')
+    await put(`Repair of ${on}`, 'soldered anew')
     await put(`Cycles of ${on}`, '40')
     await put(`Charge of ${on}`, '25')
     await put(`Note for the client on the repair of ${on}`, 'no charge for the wire')
     await put(`Shop note on the repair of ${on}`, 'use the sleeve')
     const reportedOn = await pickDay(`Repair of ${on} reported on`)
-    expect(saber().fixes[0]).toMatchObject({
+    expect(saber().repairs[0]).toMatchObject({
       ...{ cause: 'a cold joint', fix: 'soldered anew', cycles: 40, charge: { amount: 25, currency: 'EUR' } },
       ...{ reportedOn, note: 'no charge for the wire', shopNote: 'use the sleeve' },
       fault: { rivals: [said('goes dark', 'client')] },

@@ -176,7 +176,7 @@ const OTHERWISE: [string, string][] = [
   ['*/controls/standard', 'comes with the map that was taken over: stations.test'],
   ['*/mapFrom', 'comes with the map that was taken over: stations.test'],
   ['*/fasteners/confirmed/*', 'by the button that says it is so: fitting.test'],
-  ['*/fixes/at', 'the moment in which it is written down'],
+  ['*/repairs/at', 'the moment in which it is written down'],
   ['*/tests/key', 'which element the test is of'],
   ['*/tests/readings/*', 'taken as a reading: e2e main job'],
   ['*/beats/*', 'written in the script: e2e main job'],

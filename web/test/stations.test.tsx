@@ -37,7 +37,7 @@ describe('every station shows every demo order', () => {
         'access',
         'tests',
         'beats',
-        'fixes',
+        'repairs',
         'takes',
       ] as const)
         (s[key] as unknown[]).length = 0
@@ -544,11 +544,11 @@ describe('proof', () => {
   costly('a repair names the tests that it calls for again', async () => {
     await lay('proof', 'reed-warden')
     await user.type(screen.getByLabelText('Cause'), 'a cold joint')
-    await user.type(screen.getByLabelText('Fix'), 'soldered anew')
+    await user.type(screen.getByLabelText('Repair'), 'soldered anew')
     const first = saber().tests.find((t) => t.readings.length)!
     await user.click(screen.getByRole('checkbox', { name: first.what }))
     await user.click(screen.getByRole('button', { name: 'Record the repair' }))
-    expect(saber().fixes.at(-1)).toMatchObject({ cause: 'a cold joint', fix: 'soldered anew', retest: [first.id] })
+    expect(saber().repairs.at(-1)).toMatchObject({ cause: 'a cold joint', fix: 'soldered anew', retest: [first.id] })
   })
 })
 
@@ -658,9 +658,9 @@ describe('handoff', () => {
     await user.click(screen.getByRole('tab', { name: 'Afterwards' }))
     await user.type(await screen.findByLabelText('it is back: what the client says'), 'It hums{Enter}')
     const [v] = bench().record!.visits
-    expect(v).toMatchObject({ said: 'It hums', by: 'Maren', fixes: [] })
+    expect(v).toMatchObject({ said: 'It hums', by: 'Maren', repairs: [] })
     await user.click(screen.getByRole('checkbox', { name: /new wires in a sleeve/ }))
-    expect(bench().record!.visits[0]!.fixes).toEqual([`fix:${bench().record!.sabers[2]!.fixes[0]!.id}`])
+    expect(bench().record!.visits[0]!.repairs).toEqual([`repair:${bench().record!.sabers[2]!.repairs[0]!.id}`])
     await put(`What was found, ${v!.cameOn}`, 'a loose pin')
     expect(bench().record!.visits[0]!.found).toBe('a loose pin')
   })

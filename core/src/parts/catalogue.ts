@@ -154,7 +154,7 @@ const TABLE: Partial<Record<PartKind, Row[]>> = {
         sleepCurrent: 0.35,
         deepSleepCurrent: 0.02,
         contCurrent: 10,
-        maxRms: 2.6,
+        maxOutputVoltsRms: 2.6,
       },
     ],
     [
@@ -169,7 +169,7 @@ const TABLE: Partial<Record<PartKind, Row[]>> = {
         sleepCurrent: 0.28,
         deepSleepCurrent: 0.015,
         contCurrent: 15,
-        maxRms: 2.8,
+        maxOutputVoltsRms: 2.8,
       },
     ],
     [
@@ -184,7 +184,7 @@ const TABLE: Partial<Record<PartKind, Row[]>> = {
         sleepCurrent: 0.9,
         deepSleepCurrent: 0.06,
         contCurrent: 30,
-        maxRms: 3.4,
+        maxOutputVoltsRms: 3.4,
       },
     ],
     [
@@ -199,7 +199,7 @@ const TABLE: Partial<Record<PartKind, Row[]>> = {
         sleepCurrent: 0.3,
         deepSleepCurrent: 0.02,
         contCurrent: 12,
-        maxRms: 2.6,
+        maxOutputVoltsRms: 2.6,
       },
     ],
   ],
@@ -354,8 +354,8 @@ const TABLE: Partial<Record<PartKind, Row[]>> = {
     ['res-120', 'Resistor 120 Ω ¼ W', { ohms: 120, ratedWatts: 0.25, diameter: 2.4, length: 6.3 }],
   ],
   card: [
-    ['card-4', 'Memory card 4 GB', { cardBytes: 4000, length: 15, width: 11, height: 1 }],
-    ['card-16', 'Memory card 16 GB', { cardBytes: 16000, length: 15, width: 11, height: 1 }],
+    ['card-4', 'Memory card 4 GB', { cardMegabytes: 4000, length: 15, width: 11, height: 1 }],
+    ['card-16', 'Memory card 16 GB', { cardMegabytes: 16000, length: 15, width: 11, height: 1 }],
   ],
   tube: [
     tube('3/4', 19.05, 1.6, 660),

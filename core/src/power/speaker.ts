@@ -10,7 +10,7 @@ export function speakerWatts(saber: Saber, volume: NumberFact | undefined): Calc
   if (!board) g.missing('a sound board')
   const v = g.take('volume', volume)
   const z = g.take('impedance', speaker?.specs.impedance, speaker && refTo('part', speaker.id))
-  const rms = g.take("board's highest output", board?.specs.maxRms, board && refTo('part', board.id))
+  const rms = g.take("board's highest output", board?.specs.maxOutputVoltsRms, board && refTo('part', board.id))
   return g.figure(
     'W',
     '(Vrms × volume)² ÷ Z',
@@ -28,7 +28,7 @@ export function safeVolume(saber: Saber): Calculated {
   if (!board) g.missing('a sound board')
   const z = g.take('impedance', speaker?.specs.impedance, speaker && refTo('part', speaker.id))
   const p = g.take('rated power', speaker?.specs.ratedWatts, speaker && refTo('part', speaker.id))
-  const rms = g.take("board's highest output", board?.specs.maxRms, board && refTo('part', board.id))
+  const rms = g.take("board's highest output", board?.specs.maxOutputVoltsRms, board && refTo('part', board.id))
   return g.figure('%', 'min(100, √(P·Z) ÷ Vrms × 100), rounded down', 'P = Vrms²/Z', () =>
     Math.min(100, Math.floor((Math.sqrt(p * z) / rms) * 100)),
   )

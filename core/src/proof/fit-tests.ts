@@ -1,5 +1,5 @@
 import { balance, playOf, SOCKET_LIMITS } from '../fit'
-import { type Fix, partsOfRef, refTo, retentionOf, type Saber, type Socket } from '../record'
+import { partsOfRef, type Repair, refTo, retentionOf, type Saber, type Socket } from '../record'
 import type { Reader } from '../units'
 import { say } from '../words'
 import { between, notBeyond, type Planned, partRef, partsOf, predicted, wiresOf } from './planned'
@@ -121,12 +121,12 @@ export const spareTests = (reader: Reader, s: Saber): Planned[] =>
 const SET: ReadonlySet<string> = new Set(['setting', 'preset', 'row', 'mode', 'input', 'sound', 'zone', 'saber'])
 /** A repair is proved by what it was for: of something that is opened or moved, over and over. */
 export const repairTests = (reader: Reader, s: Saber): Planned[] =>
-  s.fixes.map((f) => ({
+  s.repairs.map((f) => ({
     test: repaired(reader, f),
     rests: f.place ? [f.place] : [],
   }))
 
-const repaired = (reader: Reader, f: Fix): Planned['test'] => {
+const repaired = (reader: Reader, f: Repair): Planned['test'] => {
   const common = {
     key: `fix-${f.id}`,
     what: say(reader, 'test.repair', { fix: f.fix }).slice(0, 240),

@@ -40,9 +40,9 @@ export function historyOf(c: Commission, s: Saber): Happening[] {
       ...{ on: d.on, kind: 'decided' as const, text: d.chose },
       ...(d.about ? { ref: d.about } : {}),
     })),
-    ...s.fixes.flatMap((f) => [
-      { on: f.reportedOn, kind: 'fault' as const, text: known(f.fault) ?? f.cause, ref: refTo('fix', f.id) },
-      { on: f.on, kind: 'repaired' as const, text: f.fix, ref: refTo('fix', f.id) },
+    ...s.repairs.flatMap((f) => [
+      { on: f.reportedOn, kind: 'fault' as const, text: known(f.fault) ?? f.cause, ref: refTo('repair', f.id) },
+      { on: f.on, kind: 'repaired' as const, text: f.fix, ref: refTo('repair', f.id) },
     ]),
     ...s.losses.map((l) => ({
       on: l.on,

@@ -24,7 +24,7 @@ export function standing(saber: Saber, test: Test): Standing {
   if (!last.pass) return 'fail'
   const day = last.at.slice(0, 10)
   const failedThatDay = test.readings.some((r) => !r.pass && r.at.slice(0, 10) === day)
-  const touched = saber.fixes
+  const touched = saber.repairs
     .filter((f) => f.retest.includes(test.id))
     .some((f) => f.on > day || (f.on === day && (f.at ? f.at > last.at : !failedThatDay)))
   return touched || changedSince(saber, test).length ? 'retest' : 'pass'

@@ -93,7 +93,7 @@ export {
   SUPPLIED,
 } from './schema/part'
 export { colourOf, EVENTS, effectColours, LOOKS, Preset, Sound, STATUSES, WHITE } from './schema/preset'
-export { Fix, Reading, SETUPS, Test } from './schema/proof'
+export { Reading, Repair, SETUPS, Test } from './schema/proof'
 export { ALL_KINDS, type Id, type Kind, partsOfRef, type Ref, refTo, THINGS } from './schema/ref'
 export { ReplyBody, ReplyFile } from './schema/reply'
 export { CHOSE, CIRCUIT, CUT_POWER, Decision, JOBS, KNOWS, Saber } from './schema/saber'

@@ -253,7 +253,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'topic.credit.what': 'gemacht von {who}',
   'topic.credit': '{n, plural, =1 {{who}: {did}.} other {Daran haben mehrere gearbeitet. {did}.}}',
   'topic.fault.what': 'bei der Ankunft gefunden: {fault}',
-  'topic.fault': `Bei der Ankunft haben wir notiert ({what}): {fault}. {why, select, yes {Wir haben es so gelassen: {left}.} other {{became, select, fix {Das ist repariert.} request {{gift, select, yes {Was daraus wird, ist abgesprochen.} other {Was daraus wird, hast du entschieden.}}} toDo {Das ist erledigt.} open {Das steht noch aus.} other {Das wurde festgehalten.}}}}`,
+  'topic.fault': `Bei der Ankunft haben wir notiert ({what}): {fault}. {why, select, yes {Wir haben es so gelassen: {left}.} other {{became, select, repair {Das ist repariert.} request {{gift, select, yes {Was daraus wird, ist abgesprochen.} other {Was daraus wird, hast du entschieden.}}} toDo {Das ist erledigt.} open {Das steht noch aus.} other {Das wurde festgehalten.}}}}`,
   'topic.toDo.what': `{who, select, client {bleibt für dich} other {versprochen und noch offen}}: {text}`,
   'topic.toDo': `{who, select, client {Eins bleibt für dich zu tun: {text}.} other {Eins sind wir dir noch schuldig: {text}{dated, select, yes {, bis {due}} other {}}.}}`,
   'topic.item.what': 'gehört dazu: {what}',

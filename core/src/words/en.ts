@@ -245,7 +245,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'topic.credit.what': `made by {who}`,
   'topic.credit': `{n, plural, =1 {{who} did this: {did}.} other {It is the work of several hands. {did}.}}`,
   'topic.fault.what': `found on arrival: {fault}`,
-  'topic.fault': `When it arrived, we noted this ({what}): {fault}. {why, select, yes {We left it as it was: {left}.} other {{became, select, fix {We repaired that.} request {{gift, select, yes {It was agreed what becomes of it.} other {You decided what becomes of it.}}} toDo {We saw to that.} open {That is still to be done.} other {It was noted.}}}}`,
+  'topic.fault': `When it arrived, we noted this ({what}): {fault}. {why, select, yes {We left it as it was: {left}.} other {{became, select, repair {We repaired that.} request {{gift, select, yes {It was agreed what becomes of it.} other {You decided what becomes of it.}}} toDo {We saw to that.} open {That is still to be done.} other {It was noted.}}}}`,
   'topic.toDo.what': `{who, select, client {for you to do} other {promised and still owed}}: {text}`,
   'topic.toDo': `{who, select, client {One thing is left for you: {text}.} other {One thing we still owe you: {text}{dated, select, yes {, by {due}} other {}}.}}`,
   'topic.item.what': `goes with it: {what}`,
@@ -445,7 +445,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
     '{standing, select, pass {passed} fail {failed} retest {to be repeated} notPossible {not possible here} waived {left out by choice} other {not done}}',
   'tests.none': 'Tests: not recorded.',
   'chapter.repairs.head':
-    '{column, select, on {Repaired on} fault {As reported} cause {Cause} fix {Fix} other {Proof}}',
+    '{column, select, on {Repaired on} fault {As reported} cause {Cause} fix {Repair} other {Proof}}',
   'chapter.walkthrough': 'Walkthrough',
   'test.peakCurrent': 'Current at the most, {look} of {preset}',
   look: '{look, select, steady {steady} clash {clash} lock {lock} deflect {deflect} drag {drag} melt {melt} surge {surge} other {white}}',

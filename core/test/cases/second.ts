@@ -123,7 +123,7 @@ export const SECOND: readonly Job[] = [
       b.use.highestVolume = fact(90, '%', 'measured')
       b.presets[0]!.flickerHz = fact(14, 'Hz', 'configured')
       r.job = 'repair'
-      r.fixes.push({
+      r.repairs.push({
         ...{
           id: 'c09-fix',
           on: on('10-10'),
@@ -153,11 +153,11 @@ export const SECOND: readonly Job[] = [
         p: 'ignite',
       }),
       need('for whom each is', 'sabers/recipient/name=Ebba', { s: 'Hello Ebba', p: 'Ebba' }),
-      need('repair with its cause', 'sabers/fixes/cause=thread', {
+      need('repair with its cause', 'sabers/repairs/cause=thread', {
         s: 'The cause: wires caught in the thread',
         p: 'wires caught in the thread',
       }),
-      need('how often it was opened and closed since', 'sabers/fixes/cycles', {
+      need('how often it was opened and closed since', 'sabers/repairs/cycles', {
         s: 'tried 30 times without the fault',
         p: '30 cycles',
       }),

@@ -92,7 +92,7 @@ export function searchText(r: Commission): string {
       s.name,
       ...s.parts.flatMap((p) => [p.name, p.lot, p.catalogue, known(p.type), p.note, p.shopNote]),
       ...s.presets.flatMap((p) => [p.name, p.font]),
-      ...s.fixes.flatMap((f) => [f.fix, f.cause]),
+      ...s.repairs.flatMap((f) => [f.fix, f.cause]),
     ]),
   ]
   return foundAs(words.filter((w) => w).join(' '))

@@ -96,6 +96,13 @@ const MIGRATIONS: { name: string; up: string[] }[] = [
       'UPDATE commissions c JOIN erasures e ON e.shop_id = c.shop_id AND JSON_CONTAINS(e.commission_ids, JSON_QUOTE(c.id)) SET c.erased_at = e.at WHERE c.erased_at IS NULL',
     ],
   },
+  {
+    name: '008-names-of-figures',
+    up: [
+      // The shelf's figures by the names that the record has for them since version 13.
+      `UPDATE parts SET specs = REPLACE(REPLACE(specs, '"maxRms":', '"maxOutputVoltsRms":'), '"cardBytes":', '"cardMegabytes":')`,
+    ],
+  },
 ]
 
 /**

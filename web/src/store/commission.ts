@@ -104,7 +104,7 @@ export const useStationFindings = (station: Station): Finding[] => {
 }
 
 type Lists =
-  | ('parts' | 'blades' | 'zones' | 'presets' | 'inputs' | 'modes' | 'controls' | 'tests' | 'fixes' | 'beats')
+  | ('parts' | 'blades' | 'zones' | 'presets' | 'inputs' | 'modes' | 'controls' | 'tests' | 'repairs' | 'beats')
   | ('items' | 'notFor' | 'before' | 'provenance' | 'losses' | 'decisions' | 'spoken')
 /** Changes one thing of a list of the saber on the bench, found by its id wherever it stands by then. */
 export function useEditThing<L extends Lists>(list: L) {

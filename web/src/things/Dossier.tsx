@@ -72,7 +72,7 @@ function spokenOf(c: Commission, target: Ref): { what: string; names: string[] }
     ),
     ...of(
       'repairs',
-      c.sabers.flatMap((s) => s.fixes.filter((f) => f.place === target).map((f) => `${f.on}: ${f.fix}`)),
+      c.sabers.flatMap((s) => s.repairs.filter((f) => f.place === target).map((f) => `${f.on}: ${f.fix}`)),
     ),
     ...of(
       'steps',

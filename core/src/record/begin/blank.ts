@@ -38,7 +38,7 @@ export function blankSaber(newId: NewId, name: string, job: Saber['job']): Saber
     joints: [],
     access: [],
     tests: [],
-    fixes: [],
+    repairs: [],
     decisions: [],
     beats: [],
     order: 'operateFirst',

@@ -114,7 +114,7 @@ export function withoutSpecimen(s: Saber, name: string, job: Saber['job']): Sabe
     parts: s.parts.map(({ lot: _lot, charged: _f, damaged: _d, ...part }) => part),
     ...{
       tests: [],
-      fixes: [],
+      repairs: [],
       takes: [],
       leftOut: [],
       beats: [],

@@ -68,7 +68,7 @@ export const Arrival = obj({
   ),
   /** What was wrong with it, and what each became: work, a wish, or knowingly left. */
   faults: list(
-    obj({ id: ownId('fault'), text: Words, became: opt(ref('toDo', 'request', 'fix')), left: opt(Words) }),
+    obj({ id: ownId('fault'), text: Words, became: opt(ref('toDo', 'request', 'repair')), left: opt(Words) }),
     20,
   ),
   ...noted,

@@ -70,7 +70,7 @@ export const Visit = obj({
   said: opt(Words),
   found: opt(Words),
   did: opt(Words),
-  fixes: list(ref('fix'), 20),
+  repairs: list(ref('repair'), 20),
   backOn: opt(Day),
   by: opt(Line),
   ...noted,

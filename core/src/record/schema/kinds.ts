@@ -30,7 +30,7 @@ export const SPECS = {
   idleCurrent: { unit: 'mA', label: 'idle current', min: 0, max: 1000 },
   sleepCurrent: { unit: 'mA', label: 'sleep current', min: 0, max: 100 },
   deepSleepCurrent: { unit: 'mA', label: 'deep-sleep current', min: 0, max: 20 },
-  maxRms: { unit: 'V', label: 'highest output, rms', min: 0.1, max: 12 },
+  maxOutputVoltsRms: { unit: 'V', label: 'highest output, rms', min: 0.1, max: 12 },
   pinCurrent: { unit: 'A', label: 'current per pin', min: 0.1, max: 20 },
   pins: { unit: '×', label: 'power pins a side', min: 1, max: 12 },
   leds: { unit: '×', label: 'LED count', min: 1, max: 2000 },
@@ -40,7 +40,7 @@ export const SPECS = {
   ohms: { unit: 'Ω', label: 'resistance', min: 0.01, max: 1e6 },
   gauge: { unit: '×', label: 'wire gauge, AWG', min: 14, max: 40 },
   leastCell: { unit: 'mm', label: 'shortest cell with contact', min: 20, max: 300 },
-  cardBytes: { unit: '×', label: 'card size, MB', min: 16, max: 1e6 },
+  cardMegabytes: { unit: '×', label: 'card size, MB', min: 16, max: 1e6 },
 } as const satisfies Record<string, SpecRule>
 export type SpecKey = keyof typeof SPECS
 /** What somebody may be hurt by when it is wrong: nobody stands behind it without having looked, or the sheet. */
@@ -84,7 +84,7 @@ export const KINDS = {
     label: 'sound board',
     glyph: 'slab',
     needs: slab,
-    extras: ['mass', 'idleCurrent', 'sleepCurrent', 'deepSleepCurrent', 'contCurrent', 'maxRms'],
+    extras: ['mass', 'idleCurrent', 'sleepCurrent', 'deepSleepCurrent', 'contCurrent', 'maxOutputVoltsRms'],
     inside: true,
     told: true,
   },
@@ -207,7 +207,7 @@ export const KINDS = {
   card: {
     label: 'memory card',
     glyph: 'slab',
-    needs: ['cardBytes'],
+    needs: ['cardMegabytes'],
     extras: ['length', 'width', 'height'],
     inside: false,
     told: true,

@@ -35,8 +35,8 @@ export const Test = obj({
   readings: list(Reading, 400),
   ...noted,
 })
-export const Fix = obj({
-  id: ownId('fix'),
+export const Repair = obj({
+  id: ownId('repair'),
   on: Day,
   /** The moment from which it is mended, where it is known: what was measured later that day counts. */
   at: opt(Moment),
@@ -55,4 +55,4 @@ export const Fix = obj({
 
 export type Reading = Static<typeof Reading>
 export type Test = Static<typeof Test>
-export type Fix = Static<typeof Fix>
+export type Repair = Static<typeof Repair>

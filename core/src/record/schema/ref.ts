@@ -24,7 +24,7 @@ export const THINGS = {
   step: ['step', 'steps'],
   test: ['test', 'tests'],
   reading: ['reading', 'readings'],
-  fix: ['repair', 'repairs'],
+  repair: ['repair', 'repairs'],
   decision: ['decision', 'decisions'],
   beat: ['beat', 'beats'],
   take: ['take', 'takes'],

@@ -8,7 +8,7 @@ import { Hilt } from './hilt'
 import { Joint } from './machine'
 import { FittedPart } from './part'
 import { Preset } from './preset'
-import { Fix, Test } from './proof'
+import { Repair, Test } from './proof'
 import { ownId, ref } from './ref'
 import { Consent, Day, Line, list, noted, obj, oneOf, opt, Words } from './schema-kit'
 import { Beat, ORDERS, SpokenName, Take, Telling, Waiver } from './script'
@@ -85,7 +85,7 @@ export const Saber = obj({
   joints: list(Joint, 60),
   access: list(Procedure, 80),
   tests: list(Test, 120),
-  fixes: list(Fix, 60),
+  repairs: list(Repair, 60),
   decisions: list(Decision, 60),
   beats: list(Beat, 200),
   order: oneOf(ORDERS),

@@ -7,6 +7,7 @@ import { liftHanded } from './from-7'
 import { liftReasons } from './from-8'
 import { liftScrews } from './from-9'
 import { liftProcedures } from './from-10'
+import { liftTradeNames } from './from-12'
 import type { Loose } from './loose'
 import { setAside } from './set-aside'
 
@@ -18,7 +19,7 @@ import { setAside } from './set-aside'
  * knew steps by their words alone. Version 6 knew one language. Version 7 ended when the box was closed. Version 8
  * kept the program's own reasons in English words. Version 9 knew a key by how it is moved, and said twice what holds a blade. Version 10 kept
  * the steps of ten tasks, and what a beat shows by their ids. Version 11 knew nothing that is only turned, no sleeves, boards that
- * are lifted, greetings or promises, and version 12 no translations; what they have is read as it stands.
+ * are lifted, greetings or promises, which are read as they stand. Version 12 knew no translations, and called some things by names of its own.
  */
 const STEPS: readonly ((d: Loose) => Loose)[] = [
   ({ saber, due, ...rest }) => ({
@@ -38,7 +39,7 @@ const STEPS: readonly ((d: Loose) => Loose)[] = [
   liftScrews,
   liftProcedures,
   (d) => ({ ...d, version: 12 }),
-  (d) => ({ ...d, version: 13 }),
+  liftTradeNames,
 ]
 
 /** Brings an older document one version on. A document whose version has no step is returned as it is. */

@@ -196,10 +196,10 @@ export const limitTopics = ({ reader, s }: Told): Topic[] =>
 
 /** What was wrong, why, and what was done about it. Who is given it hears what was done, and not what the shop had got wrong. */
 export const fixTopics = ({ reader, c, s }: Told): Topic[] =>
-  s.fixes.map((f) => {
+  s.repairs.map((f) => {
     const fault = known(f.fault) ?? ''
     return topic({
-      ...{ key: `fix:${f.id}`, chapter: 'requests', must: s.job === 'repair', weight: 1 },
+      ...{ key: `repair:${f.id}`, chapter: 'requests', must: s.job === 'repair', weight: 1 },
       what: say(MAKER, 'topic.fix.what', { fix: f.fix }),
       say: say(reader, 'topic.fix', {
         ...{ fault: bare(fault), reported: whether(fault) },

@@ -9,7 +9,7 @@ export function tellingOrder(c: Pick<Commission, 'sabers'>): Saber[] {
     s.presets.length -
     alikePresets(s).reduce((n, ids) => n + ids.length - 1, 0) +
     s.parts.filter(introduced).length +
-    [s.items, s.fixes, s.losses, s.decisions, s.notFor, s.provenance, s.blades].reduce(
+    [s.items, s.repairs, s.losses, s.decisions, s.notFor, s.provenance, s.blades].reduce(
       (n, list) => n + list.length,
       0,
     ) +

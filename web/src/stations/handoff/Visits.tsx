@@ -28,7 +28,7 @@ export function Visits() {
         onAdd={(said) =>
           edit('it came back', (d) => {
             const by = me ? { by: me } : {}
-            d.visits.push({ id: freshId(), cameOn: todayIso(), said, fixes: [], ...by })
+            d.visits.push({ id: freshId(), cameOn: todayIso(), said, repairs: [], ...by })
           })
         }
       />
@@ -43,7 +43,7 @@ function Visit({ visit: v }: { visit: V }) {
   const set = (run: (x: V) => void) => edit('visit', v.id, run)
   const { day, text } = bound(v, set)
   const sabers = v.saber ? order.sabers.filter((s) => s.id === v.saber) : order.sabers
-  const fixes = sabers.flatMap((s) => s.fixes)
+  const repairs = sabers.flatMap((s) => s.repairs)
   return (
     <article aria-label={`Visit of ${v.cameOn}`} className="bg-card border-rule mb-3 border p-3">
       <div className="grid grid-cols-[1fr_1fr_auto] items-end gap-3">
@@ -69,14 +69,16 @@ function Visit({ visit: v }: { visit: V }) {
         <TextCell title="what was found" label={`What was found, ${v.cameOn}`} {...text('found')} />
         <TextCell title="what was done" label={`What was done, ${v.cameOn}`} {...text('did')} />
       </div>
-      {fixes.length ? <p className="label mt-1">repairs made at this visit (written at Proof)</p> : null}
-      {fixes.map((f) => {
-        const ref = refTo('fix', f.id)
+      {repairs.length ? <p className="label mt-1">repairs made at this visit (written at Proof)</p> : null}
+      {repairs.map((f) => {
+        const ref = refTo('repair', f.id)
         return (
           <CheckBox
             key={f.id}
-            checked={v.fixes.includes(ref)}
-            onChange={(on) => set((x) => void (x.fixes = on ? [...x.fixes, ref] : x.fixes.filter((y) => y !== ref)))}
+            checked={v.repairs.includes(ref)}
+            onChange={(on) =>
+              set((x) => void (x.repairs = on ? [...x.repairs, ref] : x.repairs.filter((y) => y !== ref)))
+            }
           >
             {f.on}: {f.fix}
           </CheckBox>

@@ -1,14 +1,14 @@
-import type { Fix } from '@nubrin/core/record'
+import type { Repair } from '@nubrin/core/record'
 import { bound, DateCell, Labelled, NumberCell, RefPicker, setText, TextCell, TextFactField } from '../../kit'
 import { useEditThing, useSaber } from '../../store/commission'
 import { MoneyCell } from '../../things/Money'
 import { Notes } from '../../things/Notes'
 
 /** A repair in full: the fault as it was reported, where it was, the proof in cycles, and what it cost. */
-export function RepairDetails({ fix: f }: { fix: Fix }) {
+export function RepairDetails({ fix: f }: { fix: Repair }) {
   const saber = useSaber()
-  const edit = useEditThing('fixes')
-  const set = (run: (x: Fix) => void) => edit('repair', f.id, run)
+  const edit = useEditThing('repairs')
+  const set = (run: (x: Repair) => void) => edit('repair', f.id, run)
   const { choice, day, given } = bound(f, set)
   return (
     <div className="grid grid-cols-2 gap-x-3 gap-y-1">
@@ -30,7 +30,7 @@ export function RepairDetails({ fix: f }: { fix: Fix }) {
       <TextCell title="cause" label={`Cause of ${f.on}`} {...choice('cause')} />
       <TextCell
         title="what was done"
-        label={`Fix of ${f.on}`}
+        label={`Repair of ${f.on}`}
         value={f.fix}
         onCommit={(v) => set((x) => void (x.fix = v || x.fix))}
       />
@@ -45,7 +45,7 @@ export function RepairDetails({ fix: f }: { fix: Fix }) {
         <MoneyCell
           label={`Charge of ${f.on}`}
           value={f.charge}
-          usual={saber.fixes.find((x) => x.charge)?.charge?.currency ?? 'EUR'}
+          usual={saber.repairs.find((x) => x.charge)?.charge?.currency ?? 'EUR'}
           onCommit={(v) => set((x) => void (v ? (x.charge = v) : delete x.charge))}
         />
       </Labelled>

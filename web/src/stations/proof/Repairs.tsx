@@ -16,7 +16,7 @@ export function Repairs({ saber }: { saber: Saber }) {
   return (
     <section aria-label="Repairs">
       <h2 className="h2">Repairs</h2>
-      {saber.fixes.map((f) => (
+      {saber.repairs.map((f) => (
         <div key={f.id} className="border-rule border-b py-1">
           <div className="flex gap-1 leading-tight">
             <p className="flex-1">
@@ -25,7 +25,7 @@ export function Repairs({ saber }: { saber: Saber }) {
                 <span className="text-brass block">calls for {f.retest.length} tests again</span>
               ) : null}
             </p>
-            <RemoveButton what="repair" onClick={() => remove(`fix:${f.id}`)} />
+            <RemoveButton what="repair" onClick={() => remove(`repair:${f.id}`)} />
           </div>
           <details>
             <summary className="text-brass cursor-pointer">
@@ -56,7 +56,7 @@ function NewRepair({ saber }: { saber: Saber }) {
     editSaber(
       'repair',
       (s) =>
-        void s.fixes.push({
+        void s.repairs.push({
           id: freshId(),
           on: todayIso(),
           at: new Date().toISOString(),
@@ -82,7 +82,7 @@ function NewRepair({ saber }: { saber: Saber }) {
       />
       <input
         className="cell"
-        aria-label="Fix"
+        aria-label="Repair"
         placeholder="what was done"
         value={fix}
         onChange={(e) => setFix(e.target.value)}

@@ -13,7 +13,7 @@ export const visits: OrderChapter = (reader, c) => {
     blocks: table(
       [head('when'), head('said'), head('found'), head('did')],
       c.visits.map((v) => {
-        const done = [v.did, ...v.fixes.map((f) => nameIn(c, f)), v.note].filter((x) => x)
+        const done = [v.did, ...v.repairs.map((f) => nameIn(c, f)), v.note].filter((x) => x)
         return [
           say(reader, 'visit.when', {
             ...{ on: dayText(reader, v.cameOn), back: dayText(reader, v.backOn ?? ''), gone: whether(v.backOn) },

@@ -57,7 +57,7 @@ function repairs(reader: Reader, s: Saber): Block[] {
   const head = (column: 'on' | 'fault' | 'cause' | 'fix' | 'proof') => say(reader, 'chapter.repairs.head', { column })
   return table(
     [head('on'), head('fault'), head('cause'), head('fix'), head('proof')],
-    s.fixes.map((f) => [
+    s.repairs.map((f) => [
       say(reader, 'repair.on', {
         on: dayText(reader, f.on),
         reported: dayText(reader, f.reportedOn ?? ''),

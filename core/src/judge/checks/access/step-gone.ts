@@ -19,7 +19,7 @@ export const stepGone = check<{
     'controls',
     'access',
     'tests',
-    'fixes',
+    'repairs',
     'decisions',
     'beats',
     'takes',

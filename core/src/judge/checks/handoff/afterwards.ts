@@ -66,7 +66,7 @@ export const afterwards = check<{
             : [],
         ),
       ...c.visits.map(told).flatMap(({ v, saber, shared }) => {
-        const open = [...(v.found ? [] : ['what was found']), ...(v.did || v.fixes.length ? [] : ['what was done'])]
+        const open = [...(v.found ? [] : ['what was found']), ...(v.did || v.repairs.length ? [] : ['what was done'])]
         return v.backOn && open.length
           ? [{ ...shared, code: 'unsaid' as const, params: { saber, what: open.join(' and ') } }]
           : []

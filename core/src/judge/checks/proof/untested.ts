@@ -38,7 +38,7 @@ export const untested = check<{
     'inputs',
     'controls',
     'tests',
-    'fixes',
+    'repairs',
     'settings',
     'items',
   ],
@@ -49,7 +49,7 @@ export const untested = check<{
     const allowed = new Map(planned.map((p) => [p.test.key, p.allowed]))
     const open = saber.tests.filter((t) => standing(saber, t) === 'none')
     return [
-      ...(saber.job === 'repair' && !saber.fixes.length
+      ...(saber.job === 'repair' && !saber.repairs.length
         ? [
             {
               code: 'noRepair' as const,

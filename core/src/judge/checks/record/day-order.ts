@@ -42,7 +42,9 @@ function pairs(c: Commission): Pair[] {
     ...c.toDos.map((t) => one(`done-${t.id}`, t.text, 'ordered', 'done', [ordered, t.doneOn], `toDo:${t.id}`)),
     ...c.visits.map((v) => one(`visit-${v.id}`, v.saber ?? c.title, 'cameBack', 'wentBack', [v.cameOn, v.backOn])),
     ...c.sabers.flatMap((s) => [
-      ...s.fixes.map((f) => one(`fix-${f.id}`, f.fix, 'reported', 'repaired', [f.reportedOn, f.on], `fix:${f.id}`)),
+      ...s.repairs.map((f) =>
+        one(`fix-${f.id}`, f.fix, 'reported', 'repaired', [f.reportedOn, f.on], `repair:${f.id}`),
+      ),
       ...s.losses.map((l) => one(`loss-${l.id}`, l.what, 'lost', 'told', [l.on, l.toldOn])),
     ]),
   ]
