@@ -5,7 +5,7 @@
 const CORE = [
   ['units', 'light'],
   ['words'],
-  ['tongues', 'facts'],
+  ['languages', 'facts'],
   ['record'],
   ['parts', 'room', 'controls', 'voice'],
   ['drawing', 'power', 'import', 'machine'],

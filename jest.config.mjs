@@ -23,7 +23,11 @@ export default {
     '^@nubrin/demo$': '<rootDir>/demo/src/index.ts',
   },
   modulePathIgnorePatterns: ['<rootDir>/(\\.data|test-results)'],
-  setupFiles: ['<rootDir>/web/test/dom.ts', '<rootDir>/scripts/lib/shift-clock.mjs', '<rootDir>/core/test/tongues.ts'],
+  setupFiles: [
+    '<rootDir>/web/test/dom.ts',
+    '<rootDir>/scripts/lib/shift-clock.mjs',
+    '<rootDir>/core/test/languages.ts',
+  ],
   testTimeout: 180_000,
   maxWorkers: 2,
 }

@@ -1,13 +1,13 @@
 import { type MessageFormatElement, parse, TYPE } from '@formatjs/icu-messageformat-parser'
 import { describe, expect, test } from '@jest/globals'
-import { learnAll } from '@nubrin/core/tongues'
+import { loadLanguages } from '@nubrin/core/languages'
 import type { Language } from '@nubrin/core/units'
 import { type Noun, say } from '@nubrin/core/words'
-import { TONGUES } from '../src/tongues'
+import { PACKS } from '../src/languages'
 import { en } from '../src/words/en'
 
-learnAll()
-const CATALOGUES = { en, ...TONGUES }
+loadLanguages()
+const CATALOGUES = { en, ...PACKS }
 const CASED = /^(.+)_(nom|acc|dat|zu|it|them)$/
 
 /** What a message asks for: things in a case, choices with their options, numbers, and plain words. */

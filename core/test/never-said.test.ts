@@ -3,16 +3,16 @@ import { proceduresOf } from '@nubrin/core/access'
 import { proposePacking } from '@nubrin/core/box'
 import { fact } from '@nubrin/core/facts'
 import { buildHandoff } from '@nubrin/core/handoff'
+import { loadLanguages } from '@nubrin/core/languages'
 import { type Commission, partsOfRef, readerOf, type Saber } from '@nubrin/core/record'
 import { compose, rehearse } from '@nubrin/core/script'
-import { learnAll } from '@nubrin/core/tongues'
 import { LANGUAGES, type Language, MAKER } from '@nubrin/core/units'
 import { mm, on, order, part, pixelBlade, preset } from './cases/plain'
 import { drawn } from './drawn'
 import { kindOfOrder, ORDERS } from './orders'
 import { TODAY } from './samples'
 
-learnAll()
+loadLanguages()
 const SCHOOLS = ['pommelUp', 'outsideIn', 'operateFirst', 'build'] as const
 const told = (change: (s: Saber, c: Commission) => void) => {
   const c = order('n', 'Never', ['Never'])

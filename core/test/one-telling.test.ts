@@ -1,9 +1,9 @@
 import { expect, test } from '@jest/globals'
 import { proceduresOf } from '@nubrin/core/access'
 import { buildHandoff, type HandoffDocument } from '@nubrin/core/handoff'
+import { loadLanguages } from '@nubrin/core/languages'
 import { type Commission, readerOf, type Saber, type Task, toldSaber } from '@nubrin/core/record'
 import { compose, filmPieces, markdownOf, webVttOf } from '@nubrin/core/script'
-import { learnAll } from '@nubrin/core/tongues'
 import { LANGUAGES, type Language, type Reader } from '@nubrin/core/units'
 import { say } from '@nubrin/core/words'
 import fc from 'fast-check'
@@ -14,7 +14,7 @@ import { firstLost } from './follows'
 import { kindOfOrder, ORDERS } from './orders'
 import { TODAY } from './samples'
 
-learnAll()
+loadLanguages()
 const orders = LANGUAGES.flatMap((language) =>
   ORDERS.filter(([name]) => name !== 'twelve sabers').map(([name, make]) => [name, language, make] as const),
 )

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { type MessageFormatElement, parse, TYPE } from '@formatjs/icu-messageformat-parser'
 import { describe, expect, test } from '@jest/globals'
-import { TONGUES } from '@nubrin/core/tongues'
+import { PACKS } from '@nubrin/core/languages'
 import { LANGUAGES, MAKER } from '@nubrin/core/units'
 import { en, say, whether } from '@nubrin/core/words'
 
@@ -24,7 +24,7 @@ const declared = new Map(
   ].map((m) => [m[1]!, [...m[2]!.matchAll(/(\w+)\??:/g)].map((p) => p[1]!)] as const),
 )
 
-const CATALOGUES = { en, ...TONGUES }
+const CATALOGUES = { en, ...PACKS }
 /** A thing may stand in any of its cases. */
 const plain = (param: string) => param.replace(/_(nom|acc|dat|zu|it|them)$/, '')
 

@@ -12,7 +12,7 @@ const quiet = Object.fromEntries(
 )
 const planter = new Instrumenter(quiet)
 /** What is only words or looks says nothing about what a test notices: a catalogue, and the classes of a page. */
-const WORDS = /\/(words|tongues|gallery)\/|-words\.ts$|(^|\/)index\.ts$|\/names\.ts$/
+const WORDS = /\/(words|languages|gallery)\/|-words\.ts$|(^|\/)index\.ts$|\/names\.ts$/
 /** What a route says of itself is read by people. */
 const said = {
   name: 'said',

@@ -1,7 +1,7 @@
 import { existsSync } from 'node:fs'
 import { join } from 'node:path'
 import { API, openApi } from '@nubrin/core/api'
-import { learnAll } from '@nubrin/core/tongues'
+import { loadLanguages } from '@nubrin/core/languages'
 import compression from 'compression'
 import express, { type Express } from 'express'
 import helmet from 'helmet'
@@ -52,7 +52,7 @@ export interface Parts {
 
 /** The whole server: API under /api, the built interface everywhere else. */
 export function createApp({ config, db, store, library, outbox, work, pegs, disk, cookieSecret, log }: Parts): Express {
-  learnAll()
+  loadLanguages()
   const papers = new Papers(work)
   const app = express()
   app.disable('x-powered-by')

@@ -1,8 +1,8 @@
 import { buildHandoff, readerOfHandoff } from '@nubrin/core/handoff'
 import { readEarlierCsv } from '@nubrin/core/import'
 import { gateOf, judgeCommission } from '@nubrin/core/judge'
+import { loadLanguages } from '@nubrin/core/languages'
 import { blankCommission } from '@nubrin/core/record'
-import { learnAll } from '@nubrin/core/tongues'
 import { plainWav, readWav } from '@nubrin/core/voice'
 import { Invalid } from './http/problem'
 import { plainPhoto } from './media/photo'
@@ -10,7 +10,7 @@ import { pegOf } from './rack/peg'
 import { readParts } from './shelf/bring-in'
 import type { Asked, Done, JobName } from './work/kinds'
 
-learnAll()
+loadLanguages()
 
 /**
  * What takes long, or reads what strangers made: it runs beside the requests, in threads of its own, with limits of time

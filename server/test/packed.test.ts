@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import { buildHandoff, handedSaber } from '@nubrin/core/handoff'
 import { writeCommission } from '@nubrin/core/import'
-import { learnAll } from '@nubrin/core/tongues'
+import { loadLanguages } from '@nubrin/core/languages'
 import { LANGUAGES } from '@nubrin/core/units'
 import fc from 'fast-check'
 import { drawn, tries } from '../../core/test/drawn'
@@ -16,7 +16,7 @@ import type { Library } from '../src/media/library'
 import type { Work } from '../src/work/kinds'
 import { zip } from './harness'
 
-learnAll()
+loadLanguages()
 /** A shop that has lost every file: what is not there is named, and the rest goes on. */
 const library = {
   has: async () => new Set<string>(),

@@ -5,8 +5,8 @@ import { join } from 'node:path'
 import { inflateSync } from 'node:zlib'
 import { afterAll, describe, expect, test } from '@jest/globals'
 import { buildHandoff, type HandoffDocument, readerOfHandoff } from '@nubrin/core/handoff'
+import { loadLanguages } from '@nubrin/core/languages'
 import type { Commission, PdfExtent } from '@nubrin/core/record'
-import { learnAll } from '@nubrin/core/tongues'
 import { LANGUAGES } from '@nubrin/core/units'
 import { say } from '@nubrin/core/words'
 import { chapterLines } from '../../core/src/handoff/lines'
@@ -16,7 +16,7 @@ import { kindOfOrder, ORDERS } from '../../core/test/orders'
 import { TODAY } from '../../core/test/samples'
 import { handoffPdf } from '../src/handoff/pdf'
 
-learnAll()
+loadLanguages()
 const folder = mkdtempSync(join(tmpdir(), 'nubrin-print-'))
 afterAll(() => rmSync(folder, { recursive: true, force: true }))
 

@@ -1,8 +1,8 @@
 /** @jest-environment jsdom */
 import { afterEach, describe, expect, test } from '@jest/globals'
 import { buildHandoff, handedSaber } from '@nubrin/core/handoff'
+import { loadLanguages } from '@nubrin/core/languages'
 import type { Commission } from '@nubrin/core/record'
-import { learnAll } from '@nubrin/core/tongues'
 import { LANGUAGES } from '@nubrin/core/units'
 import { demoCommissions } from '@nubrin/demo'
 import { act, cleanup, fireEvent, render, screen } from '@testing-library/react'
@@ -12,7 +12,7 @@ import { kindOfOrder, ORDERS } from '../../core/test/orders'
 import { TODAY } from '../../core/test/samples'
 import { ClientView } from '../src/client/ClientView'
 
-learnAll()
+loadLanguages()
 // There is no canvas here; what is drawn on it says nothing.
 HTMLCanvasElement.prototype.getContext = () => null
 afterEach(() => {

@@ -1,9 +1,9 @@
 /** @jest-environment jsdom */
 import { afterEach, describe, expect, jest, test } from '@jest/globals'
 import { buildHandoff, type FrozenProcedure, handedSaber, readerOfHandoff } from '@nubrin/core/handoff'
+import { loadLanguages } from '@nubrin/core/languages'
 import { isOff, machineOf } from '@nubrin/core/machine'
 import type { Saber } from '@nubrin/core/record'
-import { learnAll } from '@nubrin/core/tongues'
 import { LANGUAGES } from '@nubrin/core/units'
 import { act, cleanup, fireEvent, render, screen } from '@testing-library/react'
 import { statesIn } from '../../core/src/handoff/figures'
@@ -13,7 +13,7 @@ import { TODAY } from '../../core/test/samples'
 import { ReaderOfPage } from '../src/base/reader'
 import { OpenWith } from '../src/client/OpenWith'
 
-learnAll()
+loadLanguages()
 afterEach(() => {
   cleanup()
   jest.useRealTimers()

@@ -1,12 +1,12 @@
 /** @jest-environment jsdom */
 import { describe, expect, test } from '@jest/globals'
 import { toTranslate } from '@nubrin/core/handoff'
+import { loadLanguages } from '@nubrin/core/languages'
 import type { Commission } from '@nubrin/core/record'
-import { learnAll } from '@nubrin/core/tongues'
 import { act, fireEvent, screen, within } from '@testing-library/react'
 import { bench, lay, put } from './lay'
 
-learnAll()
+loadLanguages()
 const german = (run?: (c: Commission) => void) =>
   lay('translation', 'reed-warden', (c) => {
     c.client.language = 'de'

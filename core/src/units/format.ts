@@ -1,4 +1,4 @@
-import type { Reader } from './tongue'
+import type { Reader } from './language'
 
 /** What stands before the decimals, by language. */
 const POINT = { en: '.', de: ',' } as const

@@ -1,4 +1,4 @@
-import type { Language, Reader } from './tongue'
+import type { Language, Reader } from './language'
 
 /** The few words that stand around a number, apart from all others: a screen of numbers needs no more of a language. */
 export interface LittleWords {

@@ -1,5 +1,5 @@
 import { formatNumber, inchFraction } from './format'
-import { MAKER } from './tongue'
+import { MAKER } from './language'
 
 /** Standard sizes a typed value is held against, per kind of thing. Millimetres, with the name the trade uses. */
 const NOMINALS = {

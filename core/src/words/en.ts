@@ -1,4 +1,4 @@
-import type { Cases, Noun, NounKind, Tongue, Which } from './noun'
+import type { Cases, LanguagePack, Noun, NounKind, Which } from './noun'
 import type { SayingCode } from './sayings'
 
 /** English, in ICU MessageFormat. */
@@ -697,4 +697,4 @@ function cases(noun: Noun): Cases {
 /** A plural by its ending, not of words like glass and chassis. */
 const guess = (name: string) => (/[^siu]s$/i.test(name.trim()) ? { several: true as const } : {})
 
-export const en: Tongue<SayingCode> = { messages, cases, guess }
+export const en: LanguagePack<SayingCode> = { messages, cases, guess }

@@ -1,5 +1,14 @@
 export { en } from './en'
 export { SHAPING, UNSEEN, unprinted } from './letters'
-export { type Cases, GENDERS, type Gender, large, type Noun, type NounKind, type Tongue, type Which } from './noun'
-export { guessNoun, learn, nounWords, say, speaks, whether } from './say'
+export {
+  type Cases,
+  GENDERS,
+  type Gender,
+  type LanguagePack,
+  large,
+  type Noun,
+  type NounKind,
+  type Which,
+} from './noun'
+export { guessNoun, loadLanguage, nounWords, say, speaks, whether } from './say'
 export type { SayingCode, Sayings } from './sayings'

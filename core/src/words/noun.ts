@@ -66,7 +66,7 @@ export interface Cases {
 export const CASES = ['nom', 'acc', 'dat', 'zu', 'it', 'them'] as const
 
 /** A language: its sentences, and how it makes a noun. */
-export interface Tongue<Codes extends string> {
+export interface LanguagePack<Codes extends string> {
   messages: Readonly<Record<Codes, string>>
   cases: (noun: Noun) => Cases
   /** What gender and number a name most likely has; nothing where the language asks for none, or the name does not tell. */

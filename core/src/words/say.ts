@@ -1,24 +1,24 @@
 import { IntlMessageFormat } from 'intl-messageformat'
 import { type Language, learnLittle, type Reader } from '../units'
 import { en } from './en'
-import { CASES, type Gender, type Noun, type Tongue } from './noun'
+import { CASES, type Gender, type LanguagePack, type Noun } from './noun'
 import type { SayingCode, Sayings } from './sayings'
 
 /** What is spoken: English always, every other language once it has been learnt. */
-const TONGUES: Partial<Record<Language, Tongue<SayingCode>>> = { en }
+const PACKS: Partial<Record<Language, LanguagePack<SayingCode>>> = { en }
 
 /** Takes a language in. What was said without it is forgotten. */
-export function learn(language: Language, its: Tongue<SayingCode>): void {
-  TONGUES[language] = its
+export function loadLanguage(language: Language, its: LanguagePack<SayingCode>): void {
+  PACKS[language] = its
   learnLittle(language, its.messages as Record<'notRecorded' | 'about', string>)
   made.clear()
   said.clear()
 }
 /** Whether a language can be spoken. */
-export const speaks = (language: Language): boolean => TONGUES[language] !== undefined
+export const speaks = (language: Language): boolean => PACKS[language] !== undefined
 
 /** What has not been learnt is said in English, rather than not at all. */
-const tongueOf = (language: Language): Tongue<SayingCode> => TONGUES[language] ?? en
+const packOf = (language: Language): LanguagePack<SayingCode> => PACKS[language] ?? en
 
 // Each message would ask the machine anew which of its languages this is; the answer never changes.
 const { resolveLocale } = IntlMessageFormat
@@ -35,7 +35,7 @@ function formatOf(code: SayingCode, language: Language): IntlMessageFormat {
   const found = made.get(key)
   if (found) return found
   // Line breaks in a catalogue are for whoever writes it.
-  const text = tongueOf(language).messages[code].replace(/\s*\n\s*/g, ' ')
+  const text = packOf(language).messages[code].replace(/\s*\n\s*/g, ' ')
   const format = new IntlMessageFormat(text, language, undefined, { ignoreTag: true })
   made.set(key, format)
   return format
@@ -49,7 +49,7 @@ const MOST_SAID = 4000
 
 /** Words that are no noun stand as they are wherever they stand; the language says what stands for them. */
 const plain = (language: Language, v: string | number) => ({
-  ...tongueOf(language).cases({ name: String(v) }),
+  ...packOf(language).cases({ name: String(v) }),
   ...{ bare: v, nom: v, acc: v, dat: v },
 })
 
@@ -57,7 +57,7 @@ const plain = (language: Language, v: string | number) => ({
 function values(language: Language, params: object): Record<string, string | number> {
   const out: Record<string, string | number> = {}
   for (const [key, v] of Object.entries(params as Record<string, string | number | Noun>)) {
-    const cases = typeof v === 'object' ? tongueOf(language).cases(v) : plain(language, v)
+    const cases = typeof v === 'object' ? packOf(language).cases(v) : plain(language, v)
     out[key] = cases.bare
     for (const c of CASES) out[`${key}_${c}`] = cases[c]
   }
@@ -84,12 +84,12 @@ export function say<C extends SayingCode>(reader: Reader, code: C, ...[params]: 
 export const nounWords = (
   reader: Reader,
   noun: Noun,
-  form: keyof ReturnType<Tongue<SayingCode>['cases']> = 'nom',
-): string => tongueOf(reader.language).cases(noun)[form]
+  form: keyof ReturnType<LanguagePack<SayingCode>['cases']> = 'nom',
+): string => packOf(reader.language).cases(noun)[form]
 
 /** What gender and number a name most likely has in a reader's language; a guess, for somebody to look at. */
 export const guessNoun = (reader: Pick<Reader, 'language'>, name: string): { gender?: Gender; several?: true } =>
-  tongueOf(reader.language).guess(name)
+  packOf(reader.language).guess(name)
 
 /** `yes` when there is something to say, for a message that chooses. */
 export const whether = (v: unknown): 'yes' | 'no' => (v ? 'yes' : 'no')

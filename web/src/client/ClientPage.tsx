@@ -4,7 +4,7 @@ import { MAKER } from '@nubrin/core/units'
 import { say } from '@nubrin/core/words'
 import { useCallback, useEffect, useMemo, useState } from 'react'
 import { useParams, useSearchParams } from 'react-router'
-import { tonguesFor } from '../base/tongues'
+import { languagesFor } from '../base/languages'
 import { call, refusalText, urlOf, useClientPage, whichRecord } from '../data'
 import { ClientView } from './ClientView'
 
@@ -20,7 +20,7 @@ export default function ClientPage() {
   const reader = useMemo(() => (d ? readerOfHandoff(d) : MAKER), [d])
   const language = d?.language
   useEffect(() => {
-    if (language) void tonguesFor(language)?.then(() => learnt(true))
+    if (language) void languagesFor(language)?.then(() => learnt(true))
   }, [language])
   useEffect(() => {
     if (d) document.title = say(reader, 'page.title', { title: d.title, client: d.client })

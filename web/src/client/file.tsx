@@ -1,5 +1,5 @@
 import { readerOfHandoff } from '@nubrin/core/handoff'
-import { learnAll } from '@nubrin/core/tongues'
+import { loadLanguages } from '@nubrin/core/languages'
 import { say } from '@nubrin/core/words'
 import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
@@ -15,7 +15,7 @@ interface Carried extends ClientRecord {
 // The client's page as one file: all of it is in it, nothing is fetched, and it is opened from wherever it lies.
 const carried = JSON.parse(document.getElementById('carried')!.textContent!) as Carried
 const { document: d } = carried
-learnAll()
+loadLanguages()
 document.documentElement.lang = d.language
 document.title = say(readerOfHandoff(d), 'page.title', { title: d.title, client: d.client })
 const way = { file: { of: d.of, number: d.number } }

@@ -1,9 +1,9 @@
 import type { Api, GoodOf } from '@nubrin/core/api'
 import { type Commission, languageOf } from '@nubrin/core/record'
 import type { Op } from '@nubrin/core/record/ops'
+import { languagesFor } from '../base/languages'
 import { pathText } from '../base/pathText'
 import { tell } from '../base/toast'
-import { tonguesFor } from '../base/tongues'
 import { type ApiError, call, freshId, keepRead, keepUnsaved, keptUnsaved, readKept } from '../data'
 import { type Bench, type BenchState, EMPTY, type SaveState } from './bench-state'
 import { fetchChecks, judged } from './judging'
@@ -124,7 +124,7 @@ export class Sync {
     const mine = this.queue
     if (!mine) return
     const { get, set } = this.bench
-    void tonguesFor(languageOf(mine.shown))?.then(() => {
+    void languagesFor(languageOf(mine.shown))?.then(() => {
       // What was worded without them is worded again.
       if (this.queue === mine && get().record) set(this.look(get().record!))
     })

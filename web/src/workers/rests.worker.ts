@@ -1,8 +1,8 @@
 import { type RestedLine, restsOf } from '@nubrin/core/handoff'
+import { loadLanguages } from '@nubrin/core/languages'
 import type { Commission } from '@nubrin/core/record'
-import { learnAll } from '@nubrin/core/tongues'
 
-learnAll()
+loadLanguages()
 
 /** What each line of a chapter rests on. */
 self.onmessage = (e: MessageEvent<{ record: Commission; chapter: string }>) => {

@@ -2,7 +2,7 @@ import type { Commission } from '../schema/commission'
 import { liftNames, liftWaivers } from './from-2'
 import { liftWhole } from './from-4'
 import { liftActs } from './from-5'
-import { liftTongues } from './from-6'
+import { liftLanguages } from './from-6'
 import { liftHanded } from './from-7'
 import { liftReasons } from './from-8'
 import { liftScrews } from './from-9'
@@ -33,7 +33,7 @@ const STEPS: readonly ((d: Loose) => Loose)[] = [
   (d) => ({ ...d, version: 4 }),
   liftWhole,
   liftActs,
-  liftTongues,
+  liftLanguages,
   liftHanded,
   liftReasons,
   liftScrews,

@@ -1,4 +1,4 @@
-import { learnAll } from '@nubrin/core/tongues'
+import { loadLanguages } from '@nubrin/core/languages'
 
 /** Before each file of tests: whatever it asks for may be asked in any language. */
-learnAll()
+loadLanguages()

@@ -1,4 +1,4 @@
-import type { Cases, Gender, Noun, NounKind, SayingCode, Tongue, Which } from '../words'
+import type { Cases, Gender, LanguagePack, Noun, NounKind, SayingCode, Which } from '../words'
 
 /** German, in ICU MessageFormat. The client is "du"; things stand in their case: `_nom`, `_acc`, `_dat`. */
 const messages: Readonly<Record<SayingCode, string>> = {
@@ -881,4 +881,4 @@ function guess(name: string): { gender?: Gender; several?: true } {
 }
 
 /** Everything that is peculiar to German. */
-export const de: Tongue<SayingCode> = { messages, cases, guess }
+export const de: LanguagePack<SayingCode> = { messages, cases, guess }
