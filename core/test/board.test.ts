@@ -1,11 +1,11 @@
 import { describe, expect, test } from '@jest/globals'
 import {
+  type BoardEvent,
   type BoardState,
   type ControlMap,
   compile,
   eventsFor,
   type HandEvent,
-  type Happening,
   heldFrom,
   rowsDone,
   startOf,
@@ -31,7 +31,7 @@ const mapOf = (controls: ControlRow[], more: Partial<ControlMap> = {}): ControlM
 function play(map: ControlMap, mode: string, hand: [at: number, does: string][], preset = 0) {
   const b = compile(map)
   let state: BoardState = stateIn(b, startOf(b), mode, preset)
-  const happened: Happening[] = []
+  const happened: BoardEvent[] = []
   for (const [t, does] of hand) {
     const e: HandEvent = /^[a-d][+-]$/.test(does)
       ? { t, do: does[1] === '+' ? 'press' : 'release', input: does[0]! }

@@ -2,8 +2,8 @@ import { describe, expect, test } from '@jest/globals'
 import type { Beat, Saber, Take } from '@nubrin/core/record'
 import {
   chaptersVttOf,
+  clipsOf,
   cueTimes,
-  cutsOf,
   descriptionOf,
   type FilmAct,
   type Filming,
@@ -158,13 +158,13 @@ describe('after it is filmed', () => {
     ])
   })
   test('all tellings but the last, and what was marked, are cut', () => {
-    expect(cutsOf(MAKER, saber, take).map((c) => [c.beat.id, c.why, c.fromMs, c.toMs])).toEqual([
+    expect(clipsOf(MAKER, saber, take).map((c) => [c.beat.id, c.why, c.fromMs, c.toMs])).toEqual([
       ['a1', 'slip', 0, 2000],
       ['a1', 'retaken', 0, 4000],
       ['b1', 'retaken', 16_000, 22_000],
       ['d1', 'retaken', 22_000, 30_000],
     ])
-    expect(cutsOf(MAKER, { ...saber, beats: [BEATS[3]!] }, take).map((c) => c.beat.id)).toEqual(['d1'])
+    expect(clipsOf(MAKER, { ...saber, beats: [BEATS[3]!] }, take).map((c) => c.beat.id)).toEqual(['d1'])
   })
   test('chapters and captions are WebVTT, the table a CSV that starts no formula', () => {
     const vtt = chaptersVttOf(MAKER, saber, take)

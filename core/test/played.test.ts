@@ -1,5 +1,13 @@
 import { describe, expect, test } from '@jest/globals'
-import { compile, deadLine, type HandEvent, type Happening, playedLines, startOf, stepAll } from '@nubrin/core/controls'
+import {
+  type BoardEvent,
+  compile,
+  deadLine,
+  type HandEvent,
+  playedLines,
+  startOf,
+  stepAll,
+} from '@nubrin/core/controls'
 import { asShown, machineOf, outOrBack, powered } from '@nubrin/core/machine'
 import type { Saber } from '@nubrin/core/record'
 import { MAKER, type Reader } from '@nubrin/core/units'
@@ -9,9 +17,9 @@ const DE: Reader = { language: 'de', written: 'en' }
 
 describe('what came of a hand, as it is read', () => {
   const s = done()
-  const read = (h: Happening, reader: Reader = MAKER) => playedLines(reader, s, h).map((p) => `${p.what}: ${p.text}`)
+  const read = (h: BoardEvent, reader: Reader = MAKER) => playedLines(reader, s, h).map((p) => `${p.what}: ${p.text}`)
   const ignites = s.controls.find((r) => r.does === 'ignite')!
-  test.each<[string, Happening, string, RegExp]>([
+  test.each<[string, BoardEvent, string, RegExp]>([
     ['done', { t: 1, what: 'did', row: ignites.id }, 'did: ignite', /^did: zünden$/],
     ['held', { t: 1, what: 'began', row: ignites.id }, 'did: ignite, for as long as it is held', /solange gehalten/],
     ['over', { t: 1, what: 'ended', row: ignites.id }, 'did: ignite: released', /beendet$/],

@@ -634,8 +634,7 @@ function emberFair(today: string): Commission {
     client: { name: 'Hollowmere Pageant Guild', country: 'here' },
     ordered: day(today, -34),
     deadline: day(today, 6),
-    brief:
-      'Two new ones and the old one mended, all for one evening; whoever holds them has ten minutes to learn.',
+    brief: 'Two new ones and the old one mended, all for one evening; whoever holds them has ten minutes to learn.',
     requests: [
       { id: 'ef-r1', text: 'Same button on all three', status: 'met', where: 'input:ef1-i1' },
       { id: 'ef-r2', text: 'The old one must not drop out when it is opened', status: 'open', saber: 'ef3' },

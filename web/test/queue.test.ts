@@ -6,7 +6,7 @@ import fc from 'fast-check'
 import { tries } from '../../core/test/drawn'
 import { MemoryCommissions } from '../../server/src/commissions/memory-store'
 import { HttpProblem } from '../../server/src/http/problem'
-import { type Kept, Queue, type Revision } from '../src/store/queue'
+import { type Draft, Queue, type Revision } from '../src/store/queue'
 
 const start = (): Commission => {
   const c = demoCommissions('2026-11-24').find((x) => x.id === 'first-lantern')!
@@ -136,14 +136,14 @@ describe('the queue', () => {
   })
   test('what a gone tab left is taken over: sent again under its id, or passed over when it had arrived', () => {
     const q = fresh()
-    edit(q, 'title', (c) => void (c.title = 'Kept'))
+    edit(q, 'title', (c) => void (c.title = 'Draft'))
     const sent = q.next()!
     edit(q, 'brief', (c) => void (c.brief = 'later'))
     const kept = structuredClone(q.kept())!
     const other = rev(2, [{ op: 'set', at: '/purpose', value: 'stage', was: start().purpose }])
     const one = new Queue('x', applied(start(), other.ops), 2, newId)
     one.adopt(kept, [other])
-    expect(one.shown).toMatchObject({ title: 'Kept', brief: 'later', purpose: 'stage' })
+    expect(one.shown).toMatchObject({ title: 'Draft', brief: 'later', purpose: 'stage' })
     expect(one.next()).toEqual({ base: 2, ops: sent.ops, change: sent.change })
     const arrived = rev(2, sent.ops, 'me', sent.change)
     const two = new Queue('x', applied(start(), arrived.ops), 2, newId)
@@ -166,7 +166,7 @@ describe('two makers, reloads, lost replies, undo and no connection, in any orde
   const isOther = (e: unknown) => e instanceof HttpProblem && e.problems.some((p) => p.rule === 'otherHistory')
   class Maker {
     queue!: Queue
-    kept: Kept | undefined
+    kept: Draft | undefined
     offline = false
     constructor(
       readonly name: string,

@@ -1,7 +1,17 @@
 import { known } from '../facts'
 import type { ControlRow, Preset } from '../record'
 import { type Collision, collisions } from './collisions'
-import { type Board, compile, HELD, heldFrom, type Pattern, type Pose, sortOf, stemOf, THREE_POSES } from './compile'
+import {
+  type ControlProgram,
+  compile,
+  HELD,
+  heldFrom,
+  type Pattern,
+  type Pose,
+  sortOf,
+  stemOf,
+  THREE_POSES,
+} from './compile'
 import {
   after,
   type ControlMap,
@@ -100,7 +110,7 @@ function walkSpace(map: ControlMap): Analysis {
   }
 }
 
-const clashes = (map: ControlMap, b: Board, pairs: readonly Collision[]): Matter[] =>
+const clashes = (map: ControlMap, b: ControlProgram, pairs: readonly Collision[]): Matter[] =>
   pairs.map(
     ({ a, b: other, why }): Matter =>
       why === 'same'
@@ -114,14 +124,14 @@ const clashes = (map: ControlMap, b: Board, pairs: readonly Collision[]): Matter
   )
 
 /** The presets that have to be looked at in a mode: each of which a row there speaks, and one that stands for all others. */
-function classesOf(b: Board, mode: string): (string | undefined)[] {
+function classesOf(b: ControlProgram, mode: string): (string | undefined)[] {
   const special = new Set(b.rowsOf(mode).flatMap((r) => r.row.presets ?? []))
   const rest = b.map.presets.find((p) => !special.has(p.id))
   return [...special, ...(rest || !b.map.presets.length ? [rest?.id] : [])]
 }
 
 /** The poses that have to be looked at in a mode: each of which a row there speaks, and one that stands for the others. */
-function posesOf(b: Board, mode: string): Pose[] {
+function posesOf(b: ControlProgram, mode: string): Pose[] {
   const special = new Set(b.rowsOf(mode).map((r) => r.row.pose))
   const said = THREE_POSES.filter((p) => special.has(p))
   const other = THREE_POSES.find((p) => !special.has(p))
@@ -129,7 +139,7 @@ function posesOf(b: Board, mode: string): Pose[] {
 }
 
 /** Rows in their windows of time, in every context: too narrow for a hand, empty, overruled, cut off by a shorter one. */
-function windows(map: ControlMap, b: Board, pairs: readonly Collision[]): Matter[] {
+function windows(map: ControlMap, b: ControlProgram, pairs: readonly Collision[]): Matter[] {
   const seen = new Set<string>()
   const narrow = new Map<string, { from: number; to: number; presets: Set<string> }>()
   const cut = new Map<string, Set<string>>()
@@ -185,7 +195,7 @@ function windows(map: ControlMap, b: Board, pairs: readonly Collision[]): Matter
   return out
 }
 /** Two rows of one hand that are told apart by the gesture and still cannot both be made: what one of them does on the way to the other. */
-function across(map: ControlMap, b: Board): Matter[] {
+function across(map: ControlMap, b: ControlProgram): Matter[] {
   const hand = b.timing.handKeeps
   const out = new Map<string, Matter>()
   const put = (m: Matter) => out.set(`${m.code} ${m.rows.join()}`, m)
@@ -219,7 +229,7 @@ function across(map: ControlMap, b: Board): Matter[] {
 /** The shortest pause that a hand leaves between two taps, s: twice a quick finger. */
 const QUICK = 0.15
 /** Taps that count together within less than a hand leaves between them. */
-function gaps(map: ControlMap, b: Board): Matter[] {
+function gaps(map: ControlMap, b: ControlProgram): Matter[] {
   if (b.timing.tapGap >= QUICK) return []
   const rows = map.controls.filter((r) => (r.times ?? 1) > 1).map((r) => r.id)
   return rows.length ? [{ code: 'gapShort', rows, gap: ms(b.timing.tapGap) }] : []
@@ -280,7 +290,7 @@ function ways(map: ControlMap): Matter[] {
 const STEPS: ReadonlySet<ControlRow['does']> = new Set([
   ...(['choose', 'chooseBack', 'nextPreset', 'previousPreset', 'volumeUp', 'volumeDown', 'track', 'colour'] as const),
 ])
-function menus(map: ControlMap, b: Board): Matter[] {
+function menus(map: ControlMap, b: ControlProgram): Matter[] {
   return map.modes.flatMap((x): Matter[] => {
     if (x.is !== 'menu') return []
     const rows = b.rowsOf(x.id).map((r) => r.row)
@@ -355,7 +365,7 @@ function bags(map: ControlMap): Matter[] {
 }
 
 /** Taps that wait for another, and holds that are carried out only when they are let go, with the row that is the reason. */
-function delaysOf(map: ControlMap, b: Board): Delay[] {
+function delaysOf(map: ControlMap, b: ControlProgram): Delay[] {
   const told = new Map<string, Delay>()
   for (const mode of new Set(map.controls.map((r) => r.mode)))
     for (const preset of classesOf(b, mode))

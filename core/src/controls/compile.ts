@@ -117,7 +117,7 @@ interface PlacedRow {
 }
 
 /** A map made ready to be run: rows by mode, and each context the first time that it is asked for. */
-export interface Board {
+export interface ControlProgram {
   map: ControlMap
   context(mode: string, pose: Pose, preset: string | undefined): Context
   /** Rows of a mode, in the order of the map. */
@@ -126,7 +126,7 @@ export interface Board {
 }
 
 /** Makes a map ready to be run. What it says is remembered by the map, so the map must not be changed afterwards. */
-export function compile(map: ControlMap): Board {
+export function compile(map: ControlMap): ControlProgram {
   const timing = Object.fromEntries(
     (Object.keys(USUAL) as (keyof Timing)[]).map((k) => [k, timingOf(map, k)]),
   ) as Record<keyof Timing, number>

@@ -1,6 +1,6 @@
 export { type Analysis, analyse, type Delay, type Lost, type Matter } from './analyse'
 export { type Collision, collisions } from './collisions'
-export { type Board, compile, heldFrom, type Motion, type Pose, timingOf, USUAL, USUAL_HOLD } from './compile'
+export { type ControlProgram, compile, heldFrom, type Motion, type Pose, timingOf, USUAL, USUAL_HOLD } from './compile'
 export { cuesOf, doingOf, gestureText, secondsInWords } from './gesture'
 export { EVERYDAY, type Lesson, lessonsOf, type SlipFound, slipsOf } from './learning'
 export { MAP_FORMAT, MAP_VERSION, MapFile, writeMap } from './map-sheet'
@@ -27,10 +27,10 @@ export { eventsFor, heldFor, patternOf, rowsDone } from './perform'
 export { deadLine, type Played, playedLines } from './played'
 export { askText, hintText, type Miss, missText, type Tried, triedAt } from './practice'
 export {
+  type BoardEvent,
   type BoardState,
   COLOUR_STEPS,
   type HandEvent,
-  type Happening,
   isMuted,
   type Made,
   startOf,

@@ -1,5 +1,5 @@
 import type { ControlRow } from '../record'
-import type { Board } from './compile'
+import type { ControlProgram } from './compile'
 import { after, reach, rowsIn, startsOf } from './modes'
 import { eventsFor, heldFor, patternOf, rowsDone, type Slip } from './perform'
 import { type BoardState, stateIn, stepAll } from './simulate'
@@ -25,7 +25,7 @@ export const EVERYDAY: readonly ControlRow['does'][] = [
  * For each everyday gesture what one held a little longer, made once more, or made in play (lit instead of dark, dark instead of
  * lit) leads to. What leads where it should is left out.
  */
-export function slipsOf(b: Board, st: BoardState, rows: readonly ControlRow[]): SlipFound[] {
+export function slipsOf(b: ControlProgram, st: BoardState, rows: readonly ControlRow[]): SlipFound[] {
   const out: SlipFound[] = []
   const preset = b.map.presets[st.preset]?.id
   const live = rowsIn(b.map.controls, preset)
@@ -72,7 +72,7 @@ export interface Lesson {
  * What a beginner learns, in order: what lights it and makes it dark again first, then what he will want every day, then the
  * rest; each after what leads to it. Rows that cannot be reached are left out.
  */
-export function lessonsOf(b: Board, preset?: string): Lesson[] {
+export function lessonsOf(b: ControlProgram, preset?: string): Lesson[] {
   const live = rowsIn(b.map.controls, preset).filter((r) => r.status !== 'unsure')
   const starts = startsOf(b.map, live)
   const from = starts.at(-1)

@@ -1,6 +1,6 @@
 import type { ControlRow } from '../record'
-import { type Board, heldFrom, type Motion, type Pattern, type Pose, sortOf } from './compile'
-import type { HandEvent, Happening } from './simulate'
+import { type ControlProgram, heldFrom, type Motion, type Pattern, type Pose, sortOf } from './compile'
+import type { BoardEvent, HandEvent } from './simulate'
 
 /** How long a tap lasts, and what is left between two that count together; as a share of what the board allows. */
 const SHARE = 0.4
@@ -16,7 +16,12 @@ export interface Slip {
 }
 
 /** The pattern of a row where it is in force; in its own pose and first preset, else in those given. */
-export function patternOf(b: Board, r: ControlRow, pose: Pose, preset: string | undefined): Pattern | undefined {
+export function patternOf(
+  b: ControlProgram,
+  r: ControlRow,
+  pose: Pose,
+  preset: string | undefined,
+): Pattern | undefined {
   const at = r.pose === 'any' ? pose : r.pose
   const of = r.presets?.length && !(preset !== undefined && r.presets.includes(preset)) ? r.presets[0] : preset
   return b.context(r.mode, at, of).patterns.find((p) => p.row.id === r.id)
@@ -30,7 +35,7 @@ export const heldFor = (p: Pattern): number =>
  * What a hand does to make a row's gesture, from a moment on: the pose first, then presses, releases and motions. A row that is
  * never in force is made as it reads. `slip` makes it otherwise.
  */
-export function eventsFor(b: Board, r: ControlRow, t: number, slip: Slip = {}, preset?: string): HandEvent[] {
+export function eventsFor(b: ControlProgram, r: ControlRow, t: number, slip: Slip = {}, preset?: string): HandEvent[] {
   const out: HandEvent[] = []
   const pose = r.pose === 'any' ? undefined : r.pose
   let now = t
@@ -87,5 +92,5 @@ export function eventsFor(b: Board, r: ControlRow, t: number, slip: Slip = {}, p
 }
 
 /** The rows that were carried out, in their order. */
-export const rowsDone = (happened: readonly Happening[]): string[] =>
+export const rowsDone = (happened: readonly BoardEvent[]): string[] =>
   happened.flatMap((h) => (h.what === 'did' || h.what === 'began' ? [h.row] : []))

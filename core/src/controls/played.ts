@@ -3,7 +3,7 @@ import type { Reader } from '../units'
 import { say, whether } from '../words'
 import { doingOf } from './gesture'
 import { modeName, rowOfMap } from './modes'
-import type { Happening } from './simulate'
+import type { BoardEvent } from './simulate'
 
 /** What came of a hand, in one line. */
 export interface Played {
@@ -17,7 +17,7 @@ const cueLine = (reader: Reader, c: NonNullable<ControlRow['cues']>[number]): Pl
 })
 
 /** How a happening reads to who plays: what was done with its cues, what it waits for, where it went. Of a row that is gone nothing. */
-export function playedLines(reader: Reader, s: Saber, h: Happening): Played[] {
+export function playedLines(reader: Reader, s: Saber, h: BoardEvent): Played[] {
   const times = (n: number) => say(reader, 'times', { n })
   const row = 'row' in h ? rowOfMap(s, h.row) : undefined
   switch (h.what) {

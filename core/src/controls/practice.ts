@@ -1,11 +1,11 @@
 import { byId, type ControlRow, type Saber } from '../record'
 import type { Reader } from '../units'
 import { say } from '../words'
-import { type Board, type Pattern, type Pose, sortOf } from './compile'
+import { type ControlProgram, type Pattern, type Pose, sortOf } from './compile'
 import { doingOf, gestureText, secondsInWords } from './gesture'
 import { isOf, modeName, rowOfMap } from './modes'
 import { patternOf } from './perform'
-import type { Happening, Made } from './simulate'
+import type { BoardEvent, Made } from './simulate'
 
 /** Why a try was not what was asked for. Times in seconds. */
 export type Miss =
@@ -24,7 +24,7 @@ export type Tried = { ok: true } | { ok: false; miss: Miss }
  * Whether what came of a hand is the row that was asked for, else what was different. Undefined for what settles nothing yet: a
  * tap that waits, a beep, an effect that ends.
  */
-export function triedAt(b: Board, wanted: ControlRow, h: Happening): Tried | undefined {
+export function triedAt(b: ControlProgram, wanted: ControlRow, h: BoardEvent): Tried | undefined {
   if (h.what === 'did' || h.what === 'began') {
     if (h.row === wanted.id) return { ok: true }
     const did = rowOfMap(b.map, h.row)
@@ -38,7 +38,13 @@ export function triedAt(b: Board, wanted: ControlRow, h: Happening): Tried | und
   return h.what === 'nothing' ? { ok: false, miss: missOf(b, wanted, h.made) } : undefined
 }
 
-function timeMiss(b: Board, wanted: ControlRow, held: number, pose: Pose = 'level', preset?: string): Miss | undefined {
+function timeMiss(
+  b: ControlProgram,
+  wanted: ControlRow,
+  held: number,
+  pose: Pose = 'level',
+  preset?: string,
+): Miss | undefined {
   const p = patternOf(b, wanted, pose, preset)
   if (!p) return undefined
   const beeps = wanted.beeps === undefined ? {} : { beeps: wanted.beeps }
@@ -46,7 +52,7 @@ function timeMiss(b: Board, wanted: ControlRow, held: number, pose: Pose = 'leve
   return held >= p.to ? { code: 'tooLong', held, to: p.to, ...beeps } : undefined
 }
 
-function missOf(b: Board, wanted: ControlRow, made: Made): Miss {
+function missOf(b: ControlProgram, wanted: ControlRow, made: Made): Miss {
   const p: Pattern | undefined = patternOf(b, wanted, made.pose, b.map.presets[made.preset]?.id)
   if (made.mode !== wanted.mode) return { code: 'mode', is: made.mode }
   if (wanted.pose !== 'any' && made.pose !== wanted.pose) return { code: 'pose', is: made.pose, wants: wanted.pose }

@@ -1,6 +1,6 @@
 import { known } from '../facts'
 import type { ControlRow } from '../record'
-import { type Board, type Context, type Motion, type Pattern, type Pose, type Sort, tapKey } from './compile'
+import { type Context, type ControlProgram, type Motion, type Pattern, type Pose, type Sort, tapKey } from './compile'
 import { after, isOf, modeById, startsOf, timeOutOf } from './modes'
 
 /** A button that is held down. */
@@ -78,7 +78,7 @@ export interface Made {
 }
 
 /** What came of it, in the order of time. */
-export type Happening =
+export type BoardEvent =
   /** `held`: how long it was held until then, s, where it is a hold. */
   | { t: number; what: 'did' | 'began'; row: string; held?: number }
   | { t: number; what: 'ended'; row: string }
@@ -98,7 +98,7 @@ const EPS = 1e-9
 const inTime = (p: Pattern, long: number): boolean => long >= p.from - EPS && long < p.to - EPS
 
 /** The board as it is found with current: asleep where something wakes it, at its first preset. */
-export function startOf(b: Board): BoardState {
+export function startOf(b: ControlProgram): BoardState {
   const starts = startsOf(b.map, b.map.controls)
   return {
     ...{ t: 0, mode: starts.at(-1) ?? b.map.modes[0]?.id ?? '', pose: 'level', preset: 0 },
@@ -107,32 +107,32 @@ export function startOf(b: Board): BoardState {
 }
 
 /** As loud as it is shipped, in steps of the board; half way up where nobody has said. */
-const volumeAtFirst = (b: Board): number => {
+const volumeAtFirst = (b: ControlProgram): number => {
   const shipped = known(b.map.use?.volume)
   const steps = volumeSteps(b)
   return shipped === undefined
     ? Math.ceil(steps / 2)
     : Math.min(steps, Math.max(0, Math.round((shipped / 100) * steps)))
 }
-const volumeSteps = (b: Board): number =>
+const volumeSteps = (b: ControlProgram): number =>
   Math.max(1, Math.min(100, Math.round(known(b.map.settings.volumeSteps) ?? USUAL_STEPS)))
-const presetAt = (b: Board, n: number): string | undefined => b.map.presets[n]?.id
+const presetAt = (b: ControlProgram, n: number): string | undefined => b.map.presets[n]?.id
 
 /**
  * Runs the board on to an event and carries it out: what its deadlines bring on the way (holds that are reached, taps that
  * wait no longer, beeps, modes that end by themselves), then what the hand does. The state given is never changed. An event
  * before the state's own time counts as now; a press of what is held, and a release of what is not, do nothing.
  */
-export function step(b: Board, st: BoardState, e: HandEvent): { state: BoardState; happened: Happening[] } {
+export function step(b: ControlProgram, st: BoardState, e: HandEvent): { state: BoardState; happened: BoardEvent[] } {
   return stepAll(b, st, [e])
 }
 
 /** Runs a whole course of events. */
 export function stepAll(
-  b: Board,
+  b: ControlProgram,
   st: BoardState,
   events: readonly HandEvent[],
-): { state: BoardState; happened: Happening[] } {
+): { state: BoardState; happened: BoardEvent[] } {
   const run = new Run(b, st)
   for (const e of events) {
     const t = Math.max(run.now.t, Number.isFinite(e.t) ? e.t : run.now.t)
@@ -144,7 +144,7 @@ export function stepAll(
 }
 
 /** What a menu stands at when it is opened: what is set now. */
-function choiceIn(b: Board, st: BoardState, mode: string): number {
+function choiceIn(b: ControlProgram, st: BoardState, mode: string): number {
   const what = modeById(b.map, mode)?.chooses
   if (what === 'preset') return st.preset
   if (what === 'volume') return st.volume
@@ -153,7 +153,7 @@ function choiceIn(b: Board, st: BoardState, mode: string): number {
 }
 
 /** The board in a mode and a preset, as if it had been brought there: at rest, nothing held. */
-export function stateIn(b: Board, st: BoardState, mode: string, preset = st.preset): BoardState {
+export function stateIn(b: ControlProgram, st: BoardState, mode: string, preset = st.preset): BoardState {
   const { chord: _c, taps: _t, lasting: _l, ...rest } = st
   const now: BoardState = { ...rest, mode, preset, held: [], cut: false, idle: st.t, alone: 0 }
   return { ...now, choice: choiceIn(b, now, mode) }
@@ -161,9 +161,9 @@ export function stateIn(b: Board, st: BoardState, mode: string, preset = st.pres
 
 class Run {
   readonly now: BoardState
-  readonly happened: Happening[] = []
+  readonly happened: BoardEvent[] = []
   constructor(
-    private readonly b: Board,
+    private readonly b: ControlProgram,
     st: BoardState,
   ) {
     this.now = {
@@ -553,4 +553,4 @@ class Run {
 }
 
 /** Whether sound is heard in a mode. */
-export const isMuted = (b: Board, st: BoardState): boolean => isOf(b.map, st.mode) === 'muted'
+export const isMuted = (b: ControlProgram, st: BoardState): boolean => isOf(b.map, st.mode) === 'muted'

@@ -34,10 +34,10 @@ export interface Balance {
   /** Moment about the middle of the grip, N·cm; positive pulls the front down. */
   moment: Calculated
   /** What the sum is made of, heaviest first: g, and where its middle lies, mm from the pommel. */
-  loads: Load[]
+  loads: MassItem[]
 }
 
-interface Load {
+interface MassItem {
   name: string
   ref: Ref
   mass: number
@@ -84,7 +84,7 @@ export function balance(saber: Saber, blades: readonly Blade[] = [], plug?: Fitt
   const shape = layOut(saber.hilt)
   let m = 0
   let mx = 0
-  const loads: Load[] = []
+  const loads: MassItem[] = []
   const add = (name: string, ref: Ref, mass: number, x: number, about: boolean) => {
     m += mass
     mx += mass * x

@@ -25,8 +25,8 @@ export { gapsAlong, spacersFor } from './length/spacers'
 export { type CloseChance, chanceToClose, evenNumbers } from './length/tolerance'
 export { type Barred, barredParts } from './length/way-in'
 export { type Alternative, alternatives, exchange, exchanged } from './planning/alternatives'
-export { type LayoutWish, type PreparedLayouts, prepareLayouts, withLayout } from './planning/plan'
-export { gaveUpWords, layoutWords, verdictWords } from './planning/plan-words'
+export { gaveUpWords, layoutWords, verdictWords } from './planning/layout-words'
+export { type LayoutWish, type PreparedLayouts, prepareLayouts, withLayout } from './planning/layouts'
 export { HOLE_OF, seatAll, seatOf } from './planning/seats'
 export {
   type Arrangement,

@@ -14,11 +14,11 @@ export const TROUBLES = [
   'loosensBlade',
   'noCharge',
 ] as const
-export type Trouble = (typeof TROUBLES)[number]
+export type FaultHelp = (typeof TROUBLES)[number]
 
 const has = (s: Saber, kind: Saber['parts'][number]['kind']) => s.parts.some((p) => p.kind === kind)
 /** Whether a saber has what a trouble can come from. */
-const CAN: Record<Trouble, (s: Saber) => boolean> = {
+const CAN: Record<FaultHelp, (s: Saber) => boolean> = {
   flicker: (s) => s.blades.some((b) => b.kind === 'pixel') && s.hilt.sockets.length > 0,
   freezes: (s) => has(s, 'board'),
   crackles: (s) => has(s, 'speaker') && has(s, 'cell'),
@@ -39,7 +39,7 @@ const cutBy = (s: Saber) =>
       : 'none'
 
 /** Troubles that this saber can have, each with its cure. Usual ones; whatever is hot, swollen or smells is for the shop. */
-export const troublesOf = (reader: Reader, s: Saber): { key: Trouble; what: string; cure: string }[] =>
+export const troublesOf = (reader: Reader, s: Saber): { key: FaultHelp; what: string; cure: string }[] =>
   TROUBLES.filter((t) => CAN[t](s)).map((key) => ({
     ...{ key, what: say(reader, 'trouble.what', { trouble: key }) },
     cure: say(reader, 'trouble.cure', { trouble: key, reset: cutBy(s) }),

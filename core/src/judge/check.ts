@@ -1,5 +1,5 @@
 import type { Machine } from '../machine'
-import type { Load } from '../power'
+import type { LightLoad } from '../power'
 import { type Commission, type FactPlace, type Ref, SABER_FIELDS, type Saber } from '../record'
 import type { Topic } from '../script'
 import type { Level, Station } from './finding'
@@ -13,7 +13,7 @@ export interface Context {
   readonly facts: readonly FactPlace[]
   /** What its film must tell, what it draws in every look, and the saber as a machine: several checks ask, each is worked out once. */
   readonly topics: readonly Topic[]
-  readonly loads: readonly Load[]
+  readonly loads: readonly LightLoad[]
   readonly machine: Machine
 }
 

@@ -1,5 +1,5 @@
 import { type Machine, machineOf } from '../machine'
-import { type Load, loadsOf } from '../power'
+import { type LightLoad, loadsOf } from '../power'
 import { type Commission, type FactPlace, factPaths, type Saber } from '../record'
 import { firstSaid, type Topic, type TopicMemory, tellingOrder, topicsOf } from '../script'
 import type { Catalogue, Check, Context, Raised, Reads, Worded } from './check'
@@ -98,7 +98,7 @@ const readOf = (c: Commission, saber: Saber, today: string, what: Reads): unknow
 function contextOf(commission: Commission, saber: Saber, today: string, told: TopicMemory): Context {
   let facts: FactPlace[] | undefined
   let topics: Topic[] | undefined
-  let loads: Load[] | undefined
+  let loads: LightLoad[] | undefined
   let machine: Machine | undefined
   return {
     commission,
@@ -123,7 +123,7 @@ function contextOf(commission: Commission, saber: Saber, today: string, told: To
   }
 }
 
-interface Kept {
+interface Memo {
   read: unknown[]
   found: Finding[]
 }
@@ -135,10 +135,10 @@ export type Judge = (commission: Commission, today: string, withWaived?: boolean
  * judging everything anew. Sorted stops first, then by station. Keys are unique.
  */
 export function makeJudge(checks: readonly Check[] = CHECKS, words: Catalogue = WORDS): Judge {
-  let memory = new Map<string, Kept>()
+  let memory = new Map<string, Memo>()
   const told: TopicMemory = new Map()
   return (commission, today, withWaived = false) => {
-    const next = new Map<string, Kept>()
+    const next = new Map<string, Memo>()
     const out: Finding[] = []
     commission.sabers.forEach((saber, n) => {
       const ctx = contextOf(commission, saber, today, told)

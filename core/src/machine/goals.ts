@@ -1,8 +1,8 @@
 import { type Act, byId, type GoalKind, partsOfRef, refTo, type Saber, type Socket } from '../record'
 import { inWall } from '../room'
 import type { Assembly } from './assembly'
+import { type Disassembly, type Hands, planHome, planOff, planOn } from './disassembly'
 import type { Blocked, Body, Joint, Way } from './joint'
-import { type Hands, type Plan, planHome, planOff, planOn } from './plan'
 import { runAll } from './run'
 import { opensBy, seamsOf } from './seams'
 import type { State } from './state'
@@ -119,7 +119,9 @@ function farthest(s: Saber, a: Assembly, goals: readonly Goal[]): Pick<Goal, 'at
 }
 
 /** A goal reached, and the way back to closed, tight and dark. `from` is how it lies before, `turn` how many acts go out. */
-export type Errand = { ok: true; from: State; acts: Act[]; turn: number; risk: number } | Extract<Plan, { ok: false }>
+export type Errand =
+  | { ok: true; from: State; acts: Act[]; turn: number; risk: number }
+  | Extract<Disassembly, { ok: false }>
 
 /** How the saber lies before a goal: with power where it is cut first, its socket empty where something is put in, the blade in where it is to come out. */
 function before(a: Assembly, rest: State, g: Goal): State {
@@ -161,10 +163,10 @@ function currentFor(a: Assembly, st: State, port: Body): { acts: Act[]; st: Stat
 }
 
 /** A plan with acts before it. */
-const after = (acts: readonly Act[], p: Plan): Plan => (p.ok ? { ...p, acts: [...acts, ...p.acts] } : p)
+const after = (acts: readonly Act[], p: Disassembly): Disassembly => (p.ok ? { ...p, acts: [...acts, ...p.acts] } : p)
 
 /** The screws of an empty socket, turned back in so that they are not lost. */
-function kept(a: Assembly, p: Plan, body: Body): Plan {
+function kept(a: Assembly, p: Disassembly, body: Body): Disassembly {
   if (!p.ok) return p
   const acts = a.joints[body]!.held.flatMap((h): Act[] =>
     p.end.screws[h.screw] === undefined ? [] : [{ do: 'tighten', at: refTo('fastener', h.screw) }],
@@ -174,14 +176,14 @@ function kept(a: Assembly, p: Plan, body: Body): Plan {
 }
 
 /** What has to be off, whichever comes off best. */
-function throughBest(a: Assembly, st: State, g: Goal): Plan {
+function throughBest(a: Assembly, st: State, g: Goal): Disassembly {
   const ways = (g.through ?? []).map((b) => planOff(a, st, [b], g.hands))
   const [best] = ways.flatMap((p) => (p.ok ? [p] : [])).sort((p, q) => p.risk - q.risk || p.acts.length - q.acts.length)
   const blocked = ways.flatMap((p) => (p.ok ? [] : p.blocked))
   return best ?? { ok: false, blocked: blocked.length ? blocked : [{ code: 'closed', at: g.at!, name: g.name }] }
 }
 
-const there = (a: Assembly, st: State, g: Goal): Plan => {
+const there = (a: Assembly, st: State, g: Goal): Disassembly => {
   switch (g.kind) {
     case 'powerOn':
     case 'powerOff': {

@@ -12,7 +12,7 @@ export {
   moduleCurrent,
   zoneCurrent,
 } from './lights'
-export { type Load, loadsOf, looksOf, type ZoneBudget, zoneBudget } from './looks'
+export { type LightLoad, loadsOf, looksOf, type ZoneBudget, zoneBudget } from './looks'
 export { cellsIn, type Pack, packOf } from './pack'
 export { pixels } from './pixels'
 export {

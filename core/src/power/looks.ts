@@ -48,7 +48,7 @@ export function zoneBudget(saber: Saber, preset: Preset | undefined = saber.pres
 }
 
 /** One look of one preset as a load: what it draws, and whether it lasts. */
-export interface Load {
+export interface LightLoad {
   preset: Preset
   look: string
   colour: string
@@ -57,7 +57,7 @@ export interface Load {
 }
 
 /** Every look that this saber can show, of every preset, with what the whole saber draws then. None without a preset. */
-export const loadsOf = (saber: Saber): Load[] =>
+export const loadsOf = (saber: Saber): LightLoad[] =>
   saber.presets.flatMap((preset) =>
     seenOf(preset).map(({ look, colour }) => ({
       ...{ preset, look, colour, current: litCurrent(saber, colour) },

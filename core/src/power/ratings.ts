@@ -1,7 +1,7 @@
 import { type Calculated, known } from '../facts'
 import { type FittedPart, type Ref, refTo, type Saber, WHITE } from '../record'
 import { litCurrent } from './lights'
-import { type Load, loadsOf } from './looks'
+import { type LightLoad, loadsOf } from './looks'
 import { packOf } from './pack'
 import { wireGuideAmps } from './wire'
 
@@ -65,11 +65,11 @@ function ratingsUnder(saber: Saber, load: Calculated): { list: Rating[]; needs: 
 /** What is rated under several loads: its rating under the worst of them, and every load with its share, the worst first. */
 export interface LoadedRating {
   worst: Rating
-  loads: { load: Load; share: number }[]
+  loads: { load: LightLoad; share: number }[]
 }
 
 /** Every rating under each of some loads; loads that cannot be computed rate nothing. */
-export function ratingsOfLoads(saber: Saber, loads: readonly Load[]): LoadedRating[] {
+export function ratingsOfLoads(saber: Saber, loads: readonly LightLoad[]): LoadedRating[] {
   const found = new Map<string, LoadedRating>()
   for (const load of loads)
     for (const r of ratingsUnder(saber, load.current).list) {
@@ -82,7 +82,7 @@ export function ratingsOfLoads(saber: Saber, loads: readonly Load[]): LoadedRati
 }
 
 /** A rating under the look that asks most of it; without a preset under full white, which has no look of its own. */
-export type WorstRating = Rating & { by?: Load }
+export type WorstRating = Rating & { by?: LightLoad }
 
 /** Every rating under the worst look that lasts, of all presets, worst first. */
 export function worstRatings(saber: Saber): { list: WorstRating[]; needs: { name: string; ref: Ref }[] } {

@@ -12,7 +12,7 @@ export const HISTORY_KINDS = [
   'handedOver',
 ] as const
 /** Something that happened to a saber on a day. */
-export interface Happening {
+export interface HistoryEntry {
   on: string
   kind: (typeof HISTORY_KINDS)[number]
   text: string
@@ -23,7 +23,7 @@ export interface Happening {
  * What happened to one saber of an order, day by day, the oldest first: its order, what came in, what was decided, its faults
  * and repairs, what was lost, the days on which it was tested, and when it went out. What is of another saber is left out.
  */
-export function historyOf(c: Commission, s: Saber): Happening[] {
+export function historyOf(c: Commission, s: Saber): HistoryEntry[] {
   const own = (saber: string | undefined) => saber === undefined || saber === s.id
   const tested = new Map<string, { all: number; failed: number }>()
   for (const t of s.tests)
@@ -31,7 +31,7 @@ export function historyOf(c: Commission, s: Saber): Happening[] {
       const day = tested.get(r.at.slice(0, 10)) ?? { all: 0, failed: 0 }
       tested.set(r.at.slice(0, 10), { all: day.all + 1, failed: day.failed + (r.pass ? 0 : 1) })
     }
-  const list: (Omit<Happening, 'on'> & { on: string | undefined })[] = [
+  const list: (Omit<HistoryEntry, 'on'> & { on: string | undefined })[] = [
     { on: c.ordered, kind: 'ordered', text: c.title },
     ...c.arrivals.flatMap((a) =>
       own(a.saber) ? [{ on: a.conditionOn, kind: 'arrived' as const, text: `${a.what}: ${a.condition}` }] : [],

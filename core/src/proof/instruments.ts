@@ -1,7 +1,7 @@
 import { evenNumbers } from '../fit'
 import type { Saber } from '../record'
 import { formatNumber, MAKER } from '../units'
-import { plannedTests } from './plan'
+import { plannedTests } from './test-plan'
 
 /** What a bench has, by the units it shows; small stand-ins until a real one is plugged in. */
 const SHOWS: Record<string, string> = {

@@ -3,7 +3,7 @@ import {
   allowedCurrent,
   FAR_LED_VOLTS,
   farLedVolts,
-  type Load,
+  type LightLoad,
   leftAs,
   litBlades,
   litCurrent,
@@ -60,7 +60,7 @@ function cutTests(reader: Reader, s: Saber): Planned[] {
   }))
 }
 
-export function currentTests(reader: Reader, s: Saber, loads: readonly Load[]): Planned[] {
+export function currentTests(reader: Reader, s: Saber, loads: readonly LightLoad[]): Planned[] {
   const out: Planned[] = []
   const all = supplyOf(s)
   const lights = [
@@ -107,7 +107,7 @@ export function currentTests(reader: Reader, s: Saber, loads: readonly Load[]): 
 }
 
 /** The look that draws the most, of all presets. */
-function worst(loads: readonly Load[]) {
+function worst(loads: readonly LightLoad[]) {
   const all = loads.flatMap((l) => {
     const { colour, look, current } = l
     return current.ok ? [{ colour, look, preset: l.preset.name, amps: current.value, lasts: l.lasts !== 'flash' }] : []

@@ -1,8 +1,8 @@
 import { known, state } from '../facts'
 import { type Marked, marksOf, type Reading, type Ref, type Saber, type Test } from '../record'
 import { MAKER } from '../units'
-import { plannedTests } from './plan'
 import type { Planned } from './planned'
+import { plannedTests } from './test-plan'
 
 const plannedOf = (s: Saber, test: Pick<Test, 'key'>): Planned | undefined =>
   plannedTests(MAKER, s).find((p) => p.test.key === test.key)

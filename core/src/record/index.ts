@@ -145,7 +145,6 @@ export {
 } from './walk/lookup'
 export { type Counts, type Marked, markOf, marksOf } from './walk/mark'
 export { type FactPlace, factPaths, forEachFact, isNumberPlace, type NumberPlace } from './walk/places'
-export { isObject, SABER_FIELDS, SABER_PLAN, walk } from './walk/plan'
 export {
   danglingOf,
   findThing,
@@ -159,6 +158,7 @@ export {
   thingsOf,
   withoutThing,
 } from './walk/references'
+export { isObject, SABER_FIELDS, SABER_PLAN, walk } from './walk/schema-plan'
 export { hueText } from './words/hue'
 export { languageOf, readerOf, writtenIn } from './words/reader'
 export { isForeign, nounOf, nounText, toldNoun, toldText } from './words/spoken'

@@ -18,12 +18,11 @@ export { factToken, liveBeat, liveBeats, liveText, lostFacts, type Sayable, saya
 export type { Order } from './order'
 export { firstSentenceEnd, merged, type Stray, splitAt, straysOf } from './place'
 export { type Ready, readinessOf } from './readiness'
-export { type Rehearsal, rehearse, spokenSeconds, type Trouble } from './rehearse'
-export { turnsSaid } from './said'
+export { type Rehearsal, type RehearsalFault, rehearse, spokenSeconds } from './rehearse'
 export { guessSeconds } from './seconds'
 export { inOneBreath, spokenPart } from './spoken'
 export { type Stale, staleSentences } from './stale'
-export { type Cut, chaptersVttOf, cutsOf, descriptionOf, endOf, leftOutOf, takeCsvOf } from './take'
+export { type Clip, chaptersVttOf, clipsOf, descriptionOf, endOf, leftOutOf, takeCsvOf } from './take'
 export { toldNow, toldOtherwise } from './told'
 export {
   type Chapter,
@@ -43,3 +42,4 @@ export { giftOf, isName, listenerOf, type Reader, readersOf } from './topics/rea
 export { proposeTrim, SHORT, spokenLength, targetOf } from './trim'
 export { troubleText } from './trouble-words'
 export { MOST_EXACT, type WalkCost, walkCost, walked } from './walk'
+export { turnsSaid } from './wording-check'

@@ -17,9 +17,9 @@ import {
 import type { Reader } from '../units'
 import { atHand, filmPieces } from './at-hand'
 import { liveBeats } from './live'
-import { type Otherwise, saidOfRow, saidOfTask } from './said'
+import { type Mismatch, saidOfRow, saidOfTask } from './wording-check'
 
-export type Trouble =
+export type RehearsalFault =
   | { code: 'gone'; beat: Beat }
   | { code: 'wrongState'; beat: Beat; needs: string; is: string }
   | { code: 'noPower'; beat: Beat }
@@ -42,7 +42,7 @@ export type Trouble =
   | { code: 'endsOpen'; beat: Beat; off: string }
   | { code: 'endsLoose'; beat: Beat; screw: string }
   | { code: 'endsPreset'; beat: Beat; preset: string; n: number; back?: { gesture: string; times: number } }
-  | ({ code: 'saidDiffers'; beat: Beat } & Otherwise)
+  | ({ code: 'saidDiffers'; beat: Beat } & Mismatch)
 
 /** The saber in hand while the script is run. */
 interface Now {
@@ -70,7 +70,7 @@ const modeInWords = (s: Saber, id: string): string => {
 }
 
 export interface Rehearsal {
-  troubles: Trouble[]
+  troubles: RehearsalFault[]
   /** The saber after each beat. */
   states: { beat: string; powered: boolean; mode: string; preset: number | undefined; machine: State }[]
   seconds: number
@@ -95,7 +95,7 @@ export function rehearse(reader: Reader, saber: Saber, { assembly, rest }: Machi
     mode: startMode(s),
     preset: 0,
   }
-  const troubles: Trouble[] = []
+  const troubles: RehearsalFault[] = []
   const states: Rehearsal['states'] = []
   const shown = new Set<string>()
   const tellsBladeIn = s.beats.some((x) => !x.leftTo && x.task === 'bladeIn')
@@ -154,7 +154,7 @@ export function rehearse(reader: Reader, saber: Saber, { assembly, rest }: Machi
   const bladeTask = (beat: Beat) =>
     !beat.perform && (beat.task === 'bladeIn' || beat.task === 'bladeOut') && hand.cannot.length > 0
   /** Blades that a beat would show going in, and that are not there or do not go in. A composed beat says so itself. */
-  const noBlades = (beat: Beat): Trouble[] =>
+  const noBlades = (beat: Beat): RehearsalFault[] =>
     beat.by === 'composed' && pieces.has(beat.task!)
       ? []
       : hand.cannot.map(({ socket, blade }) =>
@@ -164,7 +164,7 @@ export function rehearse(reader: Reader, saber: Saber, { assembly, rest }: Machi
         )
   const used = new Set(s.controls.flatMap((r) => [r.input, r.other]))
   /** What a beat points at and nobody can see working: an input without a use, a display behind what is closed. */
-  const notSeen = (beat: Beat): Trouble[] => {
+  const notSeen = (beat: Beat): RehearsalFault[] => {
     const to = partsOfRef(beat.show ?? '')
     const input = to?.kind === 'input' ? byId(s.inputs, to.id) : undefined
     if (input && s.controls.length && !used.has(input.id)) return [{ code: 'unreached', beat, input: input.name }]
@@ -189,7 +189,7 @@ export function rehearse(reader: Reader, saber: Saber, { assembly, rest }: Machi
       const row = byId(s.controls, partsOfRef(beat.perform ?? '')?.id)
       if (row) {
         for (let n = 0; n < (beat.times ?? 1); n++) performRow(beat, row)
-        troubles.push(...saidOfRow(s, beat, row).map((o): Trouble => ({ code: 'saidDiffers', beat, ...o })))
+        troubles.push(...saidOfRow(s, beat, row).map((o): RehearsalFault => ({ code: 'saidDiffers', beat, ...o })))
       } else if (piece || bladeTask(beat)) {
         if (bladeTask(beat)) troubles.push(...noBlades(beat))
         if (!piece) {
@@ -197,7 +197,7 @@ export function rehearse(reader: Reader, saber: Saber, { assembly, rest }: Machi
           continue
         }
         performPiece(beat, piece)
-        troubles.push(...saidOfTask(s, beat, piece).map((o): Trouble => ({ code: 'saidDiffers', beat, ...o })))
+        troubles.push(...saidOfTask(s, beat, piece).map((o): RehearsalFault => ({ code: 'saidDiffers', beat, ...o })))
       } else troubles.push({ code: 'gone', beat })
     }
     troubles.push(...notSeen(beat))
@@ -223,7 +223,7 @@ export function rehearse(reader: Reader, saber: Saber, { assembly, rest }: Machi
 }
 
 /** What follows the farewell, and what is worked by hand and told only after it was used. */
-function outOfPlace(s: Saber, pieces: ReadonlyMap<Task, Piece>): Trouble[] {
+function outOfPlace(s: Saber, pieces: ReadonlyMap<Task, Piece>): RehearsalFault[] {
   const spoken = s.beats.filter((b) => !b.leftTo)
   // What introduces a part, by its place; without any nothing can be late.
   const last = spoken.findLastIndex((b) => b.covers.some((k) => k.startsWith('part:') || k.startsWith('fastener:')))
@@ -242,7 +242,7 @@ function outOfPlace(s: Saber, pieces: ReadonlyMap<Task, Piece>): Trouble[] {
     ]
   }
   const used = new Map<string, number>()
-  const late: Trouble[] = []
+  const late: RehearsalFault[] = []
   spoken.forEach((beat, i) => {
     for (const key of beat.covers) {
       const at = used.get(key)
@@ -254,7 +254,7 @@ function outOfPlace(s: Saber, pieces: ReadonlyMap<Task, Piece>): Trouble[] {
   })
   const told = new Set<Beat>()
   return [
-    ...(bye >= 0 ? spoken.slice(bye + 1).map((beat): Trouble => ({ code: 'afterFarewell', beat })) : []),
+    ...(bye >= 0 ? spoken.slice(bye + 1).map((beat): RehearsalFault => ({ code: 'afterFarewell', beat })) : []),
     ...late.filter((t) => !told.has(t.beat) && told.add(t.beat)),
   ]
 }
@@ -314,7 +314,7 @@ export function spokenSeconds(text: string): number[] {
   return out
 }
 
-function checkHold(s: Saber, beat: Beat, troubles: Trouble[]) {
+function checkHold(s: Saber, beat: Beat, troubles: RehearsalFault[]) {
   const row = beat.perform?.startsWith('row:') ? byId(s.controls, beat.perform.slice(4)) : undefined
   const hold = known(row?.hold)
   if (hold === undefined) return

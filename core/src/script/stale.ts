@@ -16,8 +16,8 @@ import {
 } from '../record'
 import { tellsBy, wordsAfter } from './compose'
 import { liveBeats, lostFacts } from './live'
-import { NUMBER_WORDS, numberSaid } from './said'
 import { type Topic, topicsOf } from './topics'
+import { NUMBER_WORDS, numberSaid } from './wording-check'
 
 /** A sentence that the record no longer bears out. */
 export type Stale =

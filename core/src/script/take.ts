@@ -6,7 +6,7 @@ import { type CueTime, cueTimes, firstWords, stamp } from './export'
 import { liveBeats } from './live'
 
 /** A stretch of a film that is to be cut out, ms from its beginning. */
-export interface Cut {
+export interface Clip {
   fromMs: number
   toMs: number
   beat: Beat
@@ -18,16 +18,16 @@ export interface Cut {
  * What to cut out of a take, in the order of time: every telling of a beat but the last one, and every slip that was marked
  * while it was filmed, from the beginning of the beat up to the mark. Marks of beats that are gone are left out.
  */
-export function cutsOf(reader: Reader, s: Saber, take: Take): Cut[] {
+export function clipsOf(reader: Reader, s: Saber, take: Take): Clip[] {
   const by = new Map(liveBeats(reader, s).map((b) => [b.id, b]))
   const marks = [...take.marks].sort((a, b) => a.atMs - b.atMs)
   const end = endOf(take)
-  const again = marks.flatMap((m, i): Cut[] => {
+  const again = marks.flatMap((m, i): Clip[] => {
     const beat = by.get(m.beat)
     const later = marks.slice(i + 1).some((x) => x.beat === m.beat)
     return beat && later ? [{ fromMs: m.atMs, toMs: marks[i + 1]?.atMs ?? end, beat, why: 'retaken' }] : []
   })
-  const slips = (take.slips ?? []).flatMap((x): Cut[] => {
+  const slips = (take.slips ?? []).flatMap((x): Clip[] => {
     const beat = by.get(x.beat)
     // What was begun anew is among the tellings that are not the last.
     if (!beat || x.kind !== 'slip') return []

@@ -1,9 +1,9 @@
 import { secondsInWords } from '../controls'
 import { MAKER } from '../units'
-import type { Trouble } from './rehearse'
+import type { RehearsalFault } from './rehearse'
 
 /** What was said beside what it is, by what it is about. */
-const SAID: Record<Extract<Trouble, { code: 'saidDiffers' }>['about'], (said: string, is: string) => string> = {
+const SAID: Record<Extract<RehearsalFault, { code: 'saidDiffers' }>['about'], (said: string, is: string) => string> = {
   count: (said, is) => `It says ${said}; the control wants ${is}.`,
   beeps: (said, is) => `It says ${said}; the control counts ${is}.`,
   pose: (said, is) => `It says ${said}; the control wants ${is}.`,
@@ -14,7 +14,7 @@ const SAID: Record<Extract<Trouble, { code: 'saidDiffers' }>['about'], (said: st
 }
 
 /** A trouble as a sentence for the maker. */
-export function troubleText(t: Trouble): string {
+export function troubleText(t: RehearsalFault): string {
   switch (t.code) {
     case 'gone':
       return 'It shows a control or task that is no longer in the record.'

@@ -16,7 +16,7 @@ import {
   type Saved,
 } from './store'
 
-export interface Kept extends Saved {
+export interface StoredRow extends Saved {
   shopId: string
   archived: boolean
   history: Revised[]
@@ -24,7 +24,7 @@ export interface Kept extends Saved {
 
 /** Commissions in memory, for tests: the same behaviour as in the database. */
 export class MemoryCommissions implements Commissions {
-  private readonly kept = new Map<string, Kept>()
+  private readonly kept = new Map<string, StoredRow>()
   private last = 0
 
   constructor(private readonly gate: Gate) {}
@@ -36,20 +36,20 @@ export class MemoryCommissions implements Commissions {
   }
 
   /** All of it, to be put back later, as a backup is. */
-  copy(): ReadonlyMap<string, Kept> {
+  copy(): ReadonlyMap<string, StoredRow> {
     return structuredClone(this.kept)
   }
-  putBack(copy: ReadonlyMap<string, Kept>): void {
+  putBack(copy: ReadonlyMap<string, StoredRow>): void {
     this.kept.clear()
     for (const [id, kept] of structuredClone(copy)) this.kept.set(id, kept)
   }
-  private find(shopId: string, id: string, { offRack = false }: Pick<MadeOn, 'offRack'> = {}): Kept {
+  private find(shopId: string, id: string, { offRack = false }: Pick<MadeOn, 'offRack'> = {}): StoredRow {
     const k = this.kept.get(id)
     if (!k || k.shopId !== shopId || (k.archived && !offRack))
       throw new NotFound(`There is no commission ${id} in this shop.`)
     return k
   }
-  private shown({ record, revision, savedAt, savedBy }: Kept): Saved {
+  private shown({ record, revision, savedAt, savedBy }: StoredRow): Saved {
     return structuredClone({ record, revision, savedAt, savedBy })
   }
 
@@ -64,7 +64,7 @@ export class MemoryCommissions implements Commissions {
     mayMake(who.role, undefined, record)
     await alongside?.()
     const at = this.now()
-    const kept: Kept = {
+    const kept: StoredRow = {
       record: structuredClone(record),
       revision: 1,
       savedAt: at,
@@ -116,7 +116,7 @@ export class MemoryCommissions implements Commissions {
   async there(shopId: string, id: string): Promise<void> {
     this.find(shopId, id)
   }
-  private sameHistory({ history }: Kept, base: number, at: string | undefined) {
+  private sameHistory({ history }: StoredRow, base: number, at: string | undefined) {
     const of = history.find((h) => h.revision === base)
     if (base && (!of || (at !== undefined && of.at !== at))) throw otherHistory(history.length)
   }

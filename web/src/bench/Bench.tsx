@@ -10,8 +10,8 @@ import { BenchDrawing } from '../drawing/BenchDrawing'
 import { Boundary, FindingsPanel } from '../kit'
 import { useBench, useOrder, useStationFindings } from '../store/commission'
 import { BenchHead } from './BenchHead'
+import { SaveProblem } from './SaveProblem'
 import { StationRuler } from './StationRuler'
-import { Trouble } from './Trouble'
 import { VIEW } from './views'
 
 const Dossier = later(() => import('../things/Dossier').then((m) => m.Dossier))
@@ -86,7 +86,7 @@ function Laid({ station, desk }: { station: Station; desk: Desk | undefined }) {
         <BenchDrawing station={station} findings={here} {...(cutting ? { cut, onCut: setCut } : {})} />
       </Boundary>
       <StationRuler station={desk ? undefined : station} />
-      <Trouble />
+      <SaveProblem />
       <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_minmax(270px,340px)]">
         <main className="relative min-h-0 overflow-y-auto px-5 py-3">
           <Boundary what={`The station ${STATION_NAME[station]}`} resetKeys={[order, station, desk]}>

@@ -1,7 +1,7 @@
 import { type DBSchema, openDB } from 'idb'
 
 /** What this browser keeps: work not acknowledged, by tab, and the last of what was read, for when the server is away. */
-interface Kept extends DBSchema {
+interface BrowserStore extends DBSchema {
   unsaved: {
     key: string
     value: { commission: string; tab: string; at: number; what: unknown }
@@ -10,7 +10,7 @@ interface Kept extends DBSchema {
   read: { key: string; value: { at: number; what: unknown } }
 }
 const open = () =>
-  openDB<Kept>('nubrin', 1, {
+  openDB<BrowserStore>('nubrin', 1, {
     upgrade(db) {
       db.createObjectStore('unsaved').createIndex('commission', 'commission')
       db.createObjectStore('read')

@@ -1,10 +1,10 @@
 import { type Commission, readerOf, type Saber, type Take, toldSaber } from '@nubrin/core/record'
 import {
+  type Clip,
   type CueTime,
-  type Cut,
   chaptersVttOf,
+  clipsOf,
   cueTimes,
-  cutsOf,
   descriptionOf,
   firstWords,
   leftOutOf,
@@ -76,7 +76,7 @@ export function After({ order, saber: recorded, take }: { order: Commission; sab
   const saber = toldSaber(order, recorded)
   const reader = useMemo(() => readerOf(order), [order])
   const cues = useMemo(() => cueTimes(reader, saber, take), [reader, saber, take])
-  const cuts = useMemo(() => cutsOf(reader, saber, take), [reader, saber, take])
+  const cuts = useMemo(() => clipsOf(reader, saber, take), [reader, saber, take])
   const left = useMemo(() => leftOutOf(reader, saber, take), [reader, saber, take])
   const film = useFilm(cues)
   const all = tellingOrder(order)
@@ -179,7 +179,7 @@ const Script = ({ cues, film }: { cues: readonly CueTime[]; film: Film }) => (
   </ol>
 )
 
-const ToCut = ({ cuts, seek }: { cuts: readonly Cut[]; seek: (ms: number) => void }) => (
+const ToCut = ({ cuts, seek }: { cuts: readonly Clip[]; seek: (ms: number) => void }) => (
   <section aria-label="To cut">
     <h2 className="h2">{cuts.length ? `To cut out: ${cuts.length}` : 'Nothing to cut out'}</h2>
     {cuts.map((c, i) => (

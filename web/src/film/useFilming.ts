@@ -13,13 +13,13 @@ const KEYS: Readonly<Record<string, FilmAct['do'] | 'open'>> = {
 }
 /** A take that is running is kept in this browser, so that a page that is loaded again goes on. */
 const keptAs = (saber: string) => `nubrin-film-${saber}`
-interface Kept {
+interface RunningTake {
   film: Filming
   started: number
 }
-function kept(saber: Saber): Kept | undefined {
+function kept(saber: Saber): RunningTake | undefined {
   try {
-    const k = JSON.parse(localStorage.getItem(keptAs(saber.id)) ?? 'null') as Kept | null
+    const k = JSON.parse(localStorage.getItem(keptAs(saber.id)) ?? 'null') as RunningTake | null
     const fits = k && saber.beats[k.film.at] && k.film.marks.every((m) => saber.beats.some((b) => b.id === m.beat))
     return fits ? k : undefined
   } catch {

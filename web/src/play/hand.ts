@@ -1,8 +1,8 @@
 import {
-  type Board,
+  type BoardEvent,
   type BoardState,
+  type ControlProgram,
   type HandEvent,
-  type Happening,
   isMuted,
   type Motion,
   rowOfMap,
@@ -38,7 +38,7 @@ export class Hand {
     this.hush()
     this.urlOf = urlOf
   }
-  light(board: Board): Lights {
+  light(board: ControlProgram): Lights {
     this.lights = new Lights(board)
     return this.lights
   }
@@ -70,7 +70,7 @@ export class Hand {
   }
 
   /** Light and sound of what came of an event. */
-  follow(saber: Saber, board: Board, state: BoardState, happened: readonly Happening[], live: boolean): void {
+  follow(saber: Saber, board: ControlProgram, state: BoardState, happened: readonly BoardEvent[], live: boolean): void {
     this.lights?.follow(state, happened, live)
     const { sounds } = this
     if (!sounds || !live) return
@@ -86,7 +86,7 @@ export class Hand {
     sounds.setVolume(state.volume / Math.max(1, known(saber.settings.volumeSteps) ?? USUAL_STEPS))
   }
   /** The board knows no swings and strikes of a lit blade: they sound and flash by themselves. */
-  moved(saber: Saber | undefined, board: Board, state: BoardState, motion: Motion): void {
+  moved(saber: Saber | undefined, board: ControlProgram, state: BoardState, motion: Motion): void {
     if (!this.lights || !shines(board.map, state.mode)) return
     if (motion === 'strike') this.lights.show(state, 'clash', state.t)
     const sound = motion === 'strike' ? 'clash' : motion === 'swing' ? 'swing' : undefined

@@ -1,8 +1,8 @@
 import {
-  type Board,
+  type BoardEvent,
   type BoardState,
   COLOUR_STEPS,
-  type Happening,
+  type ControlProgram,
   modeById,
   rowOfMap,
   shines,
@@ -37,7 +37,7 @@ export class Lights {
   }[] = []
   private flashed = Number.NEGATIVE_INFINITY
 
-  constructor(private readonly board: Board) {}
+  constructor(private readonly board: ControlProgram) {}
 
   private preset(st: BoardState): Preset | undefined {
     const { presets } = this.board.map
@@ -65,7 +65,7 @@ export class Lights {
   }
 
   /** Takes in what came of a hand; `powered` false puts everything out at once. */
-  follow(st: BoardState, happened: readonly Happening[], powered: boolean): void {
+  follow(st: BoardState, happened: readonly BoardEvent[], powered: boolean): void {
     const lit = powered && !st.cut && shines(this.board.map, st.mode)
     if (!powered) {
       Object.assign(this, { lit: false, from: 0, since: st.t, effects: [] })

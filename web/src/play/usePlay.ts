@@ -1,11 +1,11 @@
 import {
-  type Board,
+  type BoardEvent,
   type BoardState,
+  type ControlProgram,
   compile,
   deadLine,
   eventsFor,
   type HandEvent,
-  type Happening,
   isOf,
   type Motion,
   type Played,
@@ -32,14 +32,14 @@ interface Play {
   /** Whom it speaks to. */
   reader: Reader
   saber: Saber | undefined
-  board: Board | undefined
+  board: ControlProgram | undefined
   state: BoardState | undefined
   /** What is out of it, and whether the power is cut. */
   machine: State | undefined
   assembly: Assembly | undefined
   lines: Line[]
   /** What came last, for whoever watches a try. */
-  last: { n: number; happened: Happening[] }
+  last: { n: number; happened: BoardEvent[] }
   sound: boolean
   /** Takes a saber in hand; the same one again keeps what it was in. */
   take: (reader: Reader, saber: Saber, urlOf: (hash: string) => string) => void
@@ -84,7 +84,7 @@ function running(hand: Hand, get: Get, set: Set) {
     if (fresh.length) set({ lines: [...fresh, ...lines].slice(0, MOST_LINES) })
   }
   /** Takes in what came of an event. */
-  const follow = (state: BoardState, happened: Happening[]) => {
+  const follow = (state: BoardState, happened: BoardEvent[]) => {
     const { reader, board, saber, last } = get()
     if (!board || !saber) return
     hand.follow(saber, board, state, happened, isPowered(get()))

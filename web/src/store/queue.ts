@@ -36,7 +36,7 @@ export interface Revision {
   change?: string
 }
 /** What is kept in the browser of work that is not acknowledged. */
-export interface Kept {
+export interface Draft {
   commission: string
   base: number
   /** When that revision was saved: one of the same number may be another, once a backup was put back. */
@@ -265,7 +265,7 @@ export class Queue {
   }
 
   /** What is to be kept in the browser; nothing when all is acknowledged and settled. */
-  kept(): Kept | undefined {
+  kept(): Draft | undefined {
     if (!this.pending.length && !this.conflicts.length) return undefined
     return {
       commission: this.commission,
@@ -281,7 +281,7 @@ export class Queue {
    * Takes over what was kept by a tab that is gone. `since`: every revision after the one it was kept on, up to the one here.
    * What was under way is sent again under its id, unless it is there already.
    */
-  adopt(kept: Kept, since: readonly Revision[]): void {
+  adopt(kept: Draft, since: readonly Revision[]): void {
     const { flight } = kept
     const behind = since.filter((r) => r.revision > kept.base && r.revision <= this.revision)
     const readable = behind.every((r) => r.ops.every(isOp))
@@ -305,7 +305,7 @@ export class Queue {
    * Takes over what was kept on a revision that is none of this record any more, as after a backup was put back. Nothing of it
    * goes out by itself: what does not stand there is laid beside what does, for a person to say.
    */
-  layOpen(kept: Kept): void {
+  layOpen(kept: Draft): void {
     this.conflicts = [...this.conflicts, ...kept.conflicts]
     for (const change of unsent(kept, false))
       for (const op of change.ops) {
@@ -323,7 +323,7 @@ export class Queue {
 export const PUT_BACK = 'the backup that was put back'
 
 /** What is to be sent of what was kept: first what was under way, under its id, unless it has arrived. */
-function unsent({ flight, pending }: Kept, arrived: boolean): Change[] {
+function unsent({ flight, pending }: Draft, arrived: boolean): Change[] {
   if (!flight) return pending
   const [sent, rest] = [pending.slice(0, flight.count), pending.slice(flight.count)]
   if (arrived) return rest

@@ -7,7 +7,7 @@ import { tell } from '../base/toast'
 import { type ApiError, call, freshId, keepRead, keepUnsaved, keptUnsaved, readKept } from '../data'
 import { type Bench, type BenchState, EMPTY, type SaveState } from './bench-state'
 import { fetchChecks, judged } from './judging'
-import { type Kept, Queue, type Revision, type Undone } from './queue'
+import { type Draft, Queue, type Revision, type Undone } from './queue'
 import { useSession } from './session'
 
 /** How long to wait before trying again, ms; doubles with each failure. */
@@ -251,7 +251,7 @@ async function takeUp(queue: Queue, read: { revision: number; away: boolean }): 
   const id = queue.commission
   // A browser that keeps nothing has kept nothing; that is said with the first edit.
   for (const { what, forget } of await keptUnsaved(id).catch(() => [])) {
-    const kept = what as Kept
+    const kept = what as Draft
     if (read.away) queue.adopt(kept, [])
     else
       try {

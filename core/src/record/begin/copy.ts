@@ -3,8 +3,8 @@ import type { Commission } from '../schema/commission'
 import { partsOfRef } from '../schema/ref'
 import type { Saber } from '../schema/saber'
 import { marksOf } from '../walk/mark'
-import { RECORD_PLAN, walk } from '../walk/plan'
 import { thingsOf } from '../walk/references'
+import { RECORD_PLAN, walk } from '../walk/schema-plan'
 import { blankCommission } from './blank'
 
 /**

@@ -1,5 +1,5 @@
 import type { TSchema } from '@sinclair/typebox'
-import { isObject } from '../walk/plan'
+import { isObject } from '../walk/schema-plan'
 
 /** A piece of a record that is not what it was, with its own piece of the schema and where it stands (by position). */
 interface Piece {

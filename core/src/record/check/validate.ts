@@ -1,8 +1,8 @@
 import Ajv, { type ErrorObject, type ValidateFunction } from 'ajv'
 import { Commission, FORMAT, FORMAT_VERSION } from '../schema/commission'
 import { THINGS } from '../schema/ref'
-import { isObject } from '../walk/plan'
 import { danglingOf, thingsOf } from '../walk/references'
+import { isObject } from '../walk/schema-plan'
 import { differing } from './differing'
 import type { Problem } from './problem'
 

@@ -1,5 +1,5 @@
 import { isFact } from '../../facts/fact'
-import { isObject } from '../walk/plan'
+import { isObject } from '../walk/schema-plan'
 import { type Item, isKeyed, type Op } from './op'
 import { itemAt, stepTo } from './path'
 

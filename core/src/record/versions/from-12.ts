@@ -1,5 +1,5 @@
 import type { TSchema } from '@sinclair/typebox'
-import { planOf, walk } from '../walk/plan'
+import { planOf, walk } from '../walk/schema-plan'
 import { type Loose, listOf, object, text } from './loose'
 import v12 from './v12.schema.json' with { type: 'json' }
 

@@ -2,8 +2,8 @@ import type { TSchema } from '@sinclair/typebox'
 import { fact, isUnit } from '../../facts/fact'
 import type { Unit } from '../../units/unit'
 import type { Commission } from '../schema/commission'
-import { isObject, planOf, walk } from '../walk/plan'
 import { danglingOf, drop, thingsOf } from '../walk/references'
+import { isObject, planOf, walk } from '../walk/schema-plan'
 import v3 from './v3.schema.json' with { type: 'json' }
 
 /** What names what in the version that is lifted to: today's fields may mean by the same word something that was not there then. */

@@ -3,13 +3,13 @@ import type { Arrival, Commission, Request } from '../schema/commission'
 import type { Fastener, Section, Socket } from '../schema/hilt'
 import { type Kind, partsOfRef, type Ref, refTo } from '../schema/ref'
 import type { Saber } from '../schema/saber'
-import { isObject, type Plan, SABER_PLAN } from './plan'
 import { nameOfThing } from './references'
+import { isObject, SABER_PLAN, type SchemaPlan } from './schema-plan'
 
 /** The lists of a saber by the kind of thing they hold, read off the schema: the path of keys that leads to each. */
 const SHELVES: ReadonlyMap<Kind, readonly string[]> = (() => {
   const out = new Map<Kind, readonly string[]>()
-  const find = (plan: Plan, path: readonly string[]) => {
+  const find = (plan: SchemaPlan, path: readonly string[]) => {
     for (const f of plan.fields ?? []) {
       const kind = f.plan.items?.fields?.find((g) => g.key === 'id')?.plan.kind
       if (kind && !out.has(kind)) out.set(kind, [...path, f.key])

@@ -1,8 +1,8 @@
 import { type AnyFact, isFact, type NumberFact, type TextFact } from '../../facts/fact'
 import { type Kind, type Ref, refTo } from '../schema/ref'
 import type { Saber } from '../schema/saber'
-import { SABER_PLAN, walk } from './plan'
 import { nameOfThing } from './references'
+import { SABER_PLAN, walk } from './schema-plan'
 
 /** Where a fact stands in the saber: its path by identity, the thing that owns it, and words for both. */
 export interface FactPlace<F extends AnyFact<unknown> = NumberFact | TextFact> {

@@ -1,6 +1,6 @@
 import type { Commission } from '../schema/commission'
 import { type Kind, partsOfRef, type Ref, refTo, THINGS } from '../schema/ref'
-import { isObject, type Plan, RECORD_PLAN, walk } from './plan'
+import { isObject, RECORD_PLAN, type SchemaPlan, walk } from './schema-plan'
 
 /** A thing of a record with where it stands. */
 export interface Thing {
@@ -28,7 +28,7 @@ export interface Reference {
 }
 
 /** Every thing with an identity, in the order of the record. The same id twice is listed twice. `by`: the plan of an older version. */
-export function thingsOf(record: Commission, by: Plan = RECORD_PLAN): Thing[] {
+export function thingsOf(record: Commission, by: SchemaPlan = RECORD_PLAN): Thing[] {
   const out: Thing[] = []
   walk(by, record, (plan, value, at) => {
     if (!plan.kind || typeof value !== 'string') return
@@ -49,7 +49,7 @@ export function thingsOf(record: Commission, by: Plan = RECORD_PLAN): Thing[] {
 }
 
 /** Every reference of a record, leading somewhere or not. */
-export function referencesOf(record: Commission, by: Plan = RECORD_PLAN): Reference[] {
+export function referencesOf(record: Commission, by: SchemaPlan = RECORD_PLAN): Reference[] {
   const out: Reference[] = []
   walk(by, record, (plan, value, at) => {
     if (!plan.names || typeof value !== 'string') return
@@ -73,7 +73,7 @@ export function referencesOf(record: Commission, by: Plan = RECORD_PLAN): Refere
  * References that lead nowhere: to nothing, to a thing of a kind they may not name, or from inside one saber into another.
  * What belongs to the order may be named from anywhere, and the order may name things of any saber.
  */
-export function danglingOf(record: Commission, by: Plan = RECORD_PLAN): Reference[] {
+export function danglingOf(record: Commission, by: SchemaPlan = RECORD_PLAN): Reference[] {
   const homes = new Map<string, Set<string | undefined>>()
   for (const t of thingsOf(record, by)) {
     const at = homes.get(t.ref) ?? new Set()

@@ -3,7 +3,7 @@ import { large, nounWords, say, speaks } from '../../words'
 import type { Commission } from '../schema/commission'
 import { refTo } from '../schema/ref'
 import type { Saber } from '../schema/saber'
-import { RECORD_WORDS, SABER_WORDS, withWords } from '../walk/plan'
+import { RECORD_WORDS, SABER_WORDS, withWords } from '../walk/schema-plan'
 import { languageOf, readerOf, writtenIn } from './reader'
 import { isForeign, nounOf } from './spoken'
 

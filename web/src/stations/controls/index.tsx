@@ -4,7 +4,7 @@ import { Tabs } from '../../kit'
 import { Playing } from './Playing'
 
 const MapBench = later(() => import('./MapBench').then((m) => m.MapBench))
-const Trouble = later(() => import('./Trouble').then((m) => m.Trouble))
+const MapFaults = later(() => import('./MapFaults').then((m) => m.MapFaults))
 const Card = later(() => import('./Card').then((m) => m.Card))
 
 /** The board in hand, the map that it runs by, what could go wrong with it, and the card that goes to the client. */
@@ -25,7 +25,7 @@ export default function Controls() {
         [
           <Playing key="play" onMap={() => setAt(1)} />,
           <MapBench key="map" chosen={row} onChoose={setRow} />,
-          <Trouble key="trouble" onRow={toRow} />,
+          <MapFaults key="trouble" onRow={toRow} />,
           <Card key="card" />,
         ][i]
       }

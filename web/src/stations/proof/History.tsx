@@ -1,14 +1,14 @@
-import { type Happening, historyOf } from '@nubrin/core/proof'
+import { type HistoryEntry, historyOf } from '@nubrin/core/proof'
 import { scaleUtc, utcFormat } from 'd3'
 import { useMemo } from 'react'
 import { useLight, useOrder, useSaber } from '../../store/commission'
 
 const [W, PAD, ROW] = [1000, 14, 22]
-const COLOUR: Record<Happening['kind'], string> = {
+const COLOUR: Record<HistoryEntry['kind'], string> = {
   ...{ ordered: '#6b6556', arrived: '#6b6556', decided: '#8a6a2f', fault: '#a63a2b' },
   ...{ repaired: '#3d6b45', lost: '#a63a2b', tested: '#3d6b45', handedOver: '#2b3a4a' },
 }
-const KIND: Record<Happening['kind'], string> = {
+const KIND: Record<HistoryEntry['kind'], string> = {
   ...{ ordered: 'ordered', arrived: 'came in', decided: 'decided', fault: 'fault', repaired: 'repaired' },
   ...{ lost: 'lost', tested: 'tested', handedOver: 'out' },
 }

@@ -12,7 +12,7 @@ const History = later(() => import('./charts').then((m) => m.History))
 const PasteReadings = later(() => import('./PasteReadings').then((m) => m.PasteReadings))
 
 /** What a saber calls for is worked out by code that comes a moment later. */
-const PLAN = once(() => import('./plan-code'))
+const PLAN = once(() => import('./test-plan-code'))
 
 /** Tests with limits, readings and repairs. */
 export default function Proof() {

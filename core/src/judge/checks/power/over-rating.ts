@@ -1,4 +1,4 @@
-import { type Load, ratings, ratingsOfLoads, WHITE } from '../../../power'
+import { type LightLoad, ratings, ratingsOfLoads, WHITE } from '../../../power'
 import type { Saber } from '../../../record'
 import { check } from '../../check'
 
@@ -9,10 +9,10 @@ export interface Over {
   /** The looks that are too much, the worst first. */
   looks: string[]
 }
-const lookName = (l: Load) => (l.look === 'steady' ? l.preset.name : `${l.look} of ${l.preset.name}`)
+const lookName = (l: LightLoad) => (l.look === 'steady' ? l.preset.name : `${l.look} of ${l.preset.name}`)
 
 /** What is over its rating in some of the loads: each rated thing with those loads, the worst first. */
-const over = (saber: Saber, loads: readonly Load[]) =>
+const over = (saber: Saber, loads: readonly LightLoad[]) =>
   ratingsOfLoads(saber, loads)
     .map((f) => ({ rating: f.worst, loads: f.loads.filter((l) => l.share > 1) }))
     .filter((f) => f.loads.length)

@@ -1,9 +1,9 @@
 import { readerOf, toldSaber } from '../../../record'
-import { rehearse, type Trouble } from '../../../script'
+import { type RehearsalFault, rehearse } from '../../../script'
 import { check } from '../../check'
 
-export type At = { beat: number; trouble: Trouble }
-const STOPS: readonly Trouble['code'][] = [
+export type At = { beat: number; trouble: RehearsalFault }
+const STOPS: readonly RehearsalFault['code'][] = [
   ...([
     'holdDiffers',
     'endsLit',
@@ -19,7 +19,7 @@ const STOPS: readonly Trouble['code'][] = [
 ]
 
 /** How a film may not end. */
-const ENDS: readonly Trouble['code'][] = ['endsLit', 'endsOpen', 'endsLoose', 'endsPreset']
+const ENDS: readonly RehearsalFault['code'][] = ['endsLit', 'endsOpen', 'endsLoose', 'endsPreset']
 
 export const rehearsal = check<{ hold: At; said: At; ends: At; impossible: At }>({
   id: 'rehearsal',

@@ -1,4 +1,4 @@
-import { type Load, loadsOf } from '../power'
+import { type LightLoad, loadsOf } from '../power'
 import type { Ref, Saber, Test } from '../record'
 import { MAKER, type Reader } from '../units'
 import { errandTests } from './errand-tests'
@@ -24,7 +24,7 @@ const ALL = [
 ]
 
 /** The tests that a saber calls for, from what is fitted, promised and repaired. Nothing is predicted until it is asked. */
-export const plannedTests = (reader: Reader, s: Saber, loads: readonly Load[] = loadsOf(s)): Planned[] =>
+export const plannedTests = (reader: Reader, s: Saber, loads: readonly LightLoad[] = loadsOf(s)): Planned[] =>
   ALL.flatMap((tests) => tests(reader, s, loads))
 
 /** Tests proposed, with the limits that follow from what Power, Fit and Voice expect. */

@@ -7,7 +7,7 @@ import { isOff, powered, type State } from './state'
 /** Who carries a plan out: the client keeps his hands off what is the maker's. */
 export type Hands = 'client' | 'maker'
 
-export type Plan = { ok: true; acts: Act[]; risk: number; end: State } | { ok: false; blocked: Blocked[] }
+export type Disassembly = { ok: true; acts: Act[]; risk: number; end: State } | { ok: false; blocked: Blocked[] }
 
 /** Choices that a search looks at before it takes the best that it has. */
 const MOST_CHOICES = 4000
@@ -107,7 +107,7 @@ function inOrder(targets: readonly Body[], ways: ReadonlyMap<Body, Way>): Body[]
 const once = (list: readonly Blocked[]) =>
   list.filter((b, i) => list.findIndex((c) => c.code === b.code && c.at === b.at) === i)
 
-const finish = (a: Assembly, st: State, acts: Act[], risk: number): Plan => {
+const finish = (a: Assembly, st: State, acts: Act[], risk: number): Disassembly => {
   const { state, refused } = runAll(a, st, acts)
   // What a plan cannot carry out is no plan; it says where it stood.
   const at = refused && acts[refused.n]!.at
@@ -127,7 +127,7 @@ const finish = (a: Assembly, st: State, acts: Act[], risk: number): Plan => {
  * Takes bodies off, least risk first, then fewest acts; the power is cut before anything is opened. Where nothing cuts it and
  * something may only be touched dead, a cell or a contact comes off before it.
  */
-export function planOff(a: Assembly, st: State, targets: readonly Body[], by: Hands = 'client'): Plan {
+export function planOff(a: Assembly, st: State, targets: readonly Body[], by: Hands = 'client'): Disassembly {
   const plain = takeOff(a, st, targets, by)
   if (a.cutter || !powered(a, st)) return plain
   const dead = Object.values(a.joints).some((j) => j.dark && !j.cell)
@@ -148,7 +148,7 @@ function takeOff(
   targets: readonly Body[],
   by: Hands,
   barred: (j: Joint) => boolean = () => false,
-): Plan {
+): Disassembly {
   const chosen = choose(a, st, targets, by, undefined, barred)
   if (Array.isArray(chosen)) return { ok: false, blocked: once(chosen) }
   const acts: Act[] = []
@@ -211,7 +211,7 @@ function putBack(a: Assembly, st: State, bodies: readonly Body[]): { acts: Act[]
 }
 
 /** Puts a blade or plug, or what was taken out, in its place: another one in it goes first, and the joints that it loads are closed. */
-export function planOn(a: Assembly, st: State, body: Body, by: Hands = 'client'): Plan {
+export function planOn(a: Assembly, st: State, body: Body, by: Hands = 'client'): Disassembly {
   const j = a.joints[body]
   if (!j || mayNot(j, by)) return { ok: false, blocked: once(blockedBy(a, body)) }
   const acts: Act[] = []
@@ -234,7 +234,7 @@ export function planOn(a: Assembly, st: State, body: Body, by: Hands = 'client')
  * Closed, tight, dark and as it leaves the shop: what does not belong goes out, what belongs goes in by an order of its own,
  * every screw is tight, and the power is cut where something cuts it.
  */
-export function planHome(a: Assembly, st: State, by: Hands = 'client'): Plan {
+export function planHome(a: Assembly, st: State, by: Hands = 'client'): Disassembly {
   const foreign = a.spare.filter((b) => !isOff(st, b) && a.joints[b]!.place)
   const acts: Act[] = []
   let now = st

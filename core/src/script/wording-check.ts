@@ -3,7 +3,7 @@ import { type Action, type Beat, byId, type ControlRow, partsOfRef, type Saber }
 import { bladeComesOut } from './at-hand'
 
 /** Words of a beat that speak of another hand than the one that is done: what was said, and what it is. */
-export interface Otherwise {
+export interface Mismatch {
   about: 'count' | 'beeps' | 'pose' | 'input' | 'doing' | 'direction' | 'screw'
   said: string
   is: string
@@ -92,7 +92,7 @@ const OPPOSITES: readonly (readonly [Action, RegExp, Action, RegExp])[] = [
 ]
 
 /** The words of a beat about a control, held against it. Nothing said is nothing wrong; of several counts one has to be right. */
-export function saidOfRow(s: Saber, beat: Beat, row: ControlRow): Otherwise[] {
+export function saidOfRow(s: Saber, beat: Beat, row: ControlRow): Mismatch[] {
   const had = READ.get(beat)
   const reads = [row, s.inputs, s.spoken, s.blades, s.hilt]
   if (had?.reads.every((v, i) => v === reads[i])) return had.said
@@ -101,11 +101,11 @@ export function saidOfRow(s: Saber, beat: Beat, row: ControlRow): Otherwise[] {
   return said
 }
 /** Each beat is read once for the control that it shows, and for what else of the saber the reading hangs on. */
-const READ = new WeakMap<Beat, { reads: readonly unknown[]; said: Otherwise[] }>()
+const READ = new WeakMap<Beat, { reads: readonly unknown[]; said: Mismatch[] }>()
 
-function readAgainst(s: Saber, beat: Beat, row: ControlRow): Otherwise[] {
+function readAgainst(s: Saber, beat: Beat, row: ControlRow): Mismatch[] {
   const text = `${beat.say}. ${beat.doText ?? ''}`.toLowerCase()
-  const out: Otherwise[] = []
+  const out: Mismatch[] = []
   const wants = row.times ?? 1
   const right = new Set([wants, ...(beat.times ? [beat.times, wants * beat.times] : [])])
   const counts = spokenCounts(text)
@@ -162,9 +162,9 @@ export function turnsSaid(text: string): Set<'clockwise' | 'anticlockwise'> {
 }
 
 /** The words of a beat about a task, held against its steps: which way is turned, and which screw. */
-export function saidOfTask(s: Saber, beat: Beat, { acts }: Piece): Otherwise[] {
+export function saidOfTask(s: Saber, beat: Beat, { acts }: Piece): Mismatch[] {
   const text = `${beat.say}. ${beat.doText ?? ''}`.toLowerCase()
-  const out: Otherwise[] = []
+  const out: Mismatch[] = []
   const turned = new Set(acts.map((x) => x.direction).filter((d) => d === 'clockwise' || d === 'anticlockwise'))
   const wrong = [...turnsSaid(text)].find((d) => turned.size > 0 && !turned.has(d))
   if (wrong) out.push({ about: 'direction', said: wrong, is: [...turned].join(' or ') })

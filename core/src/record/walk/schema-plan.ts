@@ -8,7 +8,7 @@ import { Saber } from '../schema/saber'
  * The schema boiled down to what has a meaning beyond its type: facts, identities and references. Every walk over a record
  * (facts, look-ups, integrity, copies, lifts) follows this plan, so a new field needs no second list.
  */
-export interface Plan {
+export interface SchemaPlan {
   /** A fact: its unit, or what it holds beside numbers. */
   fact?: Unit | 'text' | 'choice' | 'colour'
   /** The identity of a thing. */
@@ -17,28 +17,28 @@ export interface Plan {
   names?: { kinds: readonly Kind[]; bare: boolean }
   /** The shop's own words that may reach a client; in the plan of words alone. */
   words?: true
-  fields?: readonly { key: string; plan: Plan; required: boolean }[]
-  items?: Plan
+  fields?: readonly { key: string; plan: SchemaPlan; required: boolean }[]
+  items?: SchemaPlan
 }
 
 /** The plan of a schema, of this version or an older one; undefined where nothing in it has such a meaning. */
-export const planOf = (schema: TSchema): Plan | undefined => planBy(schema, meaningOf, schema.$defs ?? {})
+export const planOf = (schema: TSchema): SchemaPlan | undefined => planBy(schema, meaningOf, schema.$defs ?? {})
 
-function meaningOf(schema: TSchema): Plan | undefined {
+function meaningOf(schema: TSchema): SchemaPlan | undefined {
   if (schema['x-fact']) return { fact: schema['x-fact'] }
   if (schema['x-kind']) return { kind: schema['x-kind'] }
   if (schema['x-names']) return { names: { kinds: schema['x-names'], bare: !String(schema.pattern).includes(':') } }
   return undefined
 }
 /** What is words, alone or as a fact. */
-const wordsIn = (schema: TSchema): Plan | undefined =>
+const wordsIn = (schema: TSchema): SchemaPlan | undefined =>
   schema['x-words'] ? { words: true, ...(schema['x-fact'] ? { fact: schema['x-fact'] } : {}) } : undefined
 
 function planBy(
   schema: TSchema,
-  meaning: (schema: TSchema) => Plan | undefined,
+  meaning: (schema: TSchema) => SchemaPlan | undefined,
   pieces: Record<string, TSchema> = {},
-): Plan | undefined {
+): SchemaPlan | undefined {
   if (schema.$ref) return planBy(pieces[schema.$ref.slice('#/$defs/'.length)]!, meaning, pieces)
   const own = meaning(schema)
   if (own) return own
@@ -55,13 +55,13 @@ function planBy(
   return fields.length ? { fields } : undefined
 }
 
-export const RECORD_PLAN: Plan = planOf(Commission)!
-export const SABER_PLAN: Plan = planOf(Saber)!
+export const RECORD_PLAN: SchemaPlan = planOf(Commission)!
+export const SABER_PLAN: SchemaPlan = planOf(Saber)!
 /** Where the shop's own words stand in a record and in a saber. */
-export const RECORD_WORDS: Plan = planBy(Commission, wordsIn)!
-export const SABER_WORDS: Plan = planBy(Saber, wordsIn)!
+export const RECORD_WORDS: SchemaPlan = planBy(Commission, wordsIn)!
+export const SABER_WORDS: SchemaPlan = planBy(Saber, wordsIn)!
 
-const holdsFacts = (p: Plan | undefined): boolean =>
+const holdsFacts = (p: SchemaPlan | undefined): boolean =>
   p !== undefined && (p.fact !== undefined || holdsFacts(p.items) || (p.fields ?? []).some((f) => holdsFacts(f.plan)))
 /** Every field of a saber, and whether there are facts in it. */
 export const SABER_FIELDS: readonly { key: keyof Saber; facts: boolean }[] = Object.keys(Saber.properties).map(
@@ -79,8 +79,12 @@ export interface Standing {
 }
 
 /** Walks a value along its plan and calls back for each fact, identity and reference. What does not have the planned shape is passed over. */
-export function walk(plan: Plan, value: unknown, visit: (plan: Plan, value: unknown, at: Standing) => void): void {
-  const step = (p: Plan, v: unknown, at: Standing): void => {
+export function walk(
+  plan: SchemaPlan,
+  value: unknown,
+  visit: (plan: SchemaPlan, value: unknown, at: Standing) => void,
+): void {
+  const step = (p: SchemaPlan, v: unknown, at: Standing): void => {
     if (v === undefined || v === null) return
     if (p.fact || p.names || p.kind) {
       visit(p, v, at)
@@ -111,8 +115,8 @@ export function walk(plan: Plan, value: unknown, visit: (plan: Plan, value: unkn
  * A value with other words, made by `put` from each of its own and where they stand; what has no words, or keeps them, is the same
  * value as before.
  */
-export function withWords<T>(plan: Plan, value: T, put: (text: string, path: string) => string): T {
-  const step = (p: Plan, v: unknown, path: string): unknown => {
+export function withWords<T>(plan: SchemaPlan, value: T, put: (text: string, path: string) => string): T {
+  const step = (p: SchemaPlan, v: unknown, path: string): unknown => {
     if (p.words) {
       if (typeof v === 'string') return put(v, path)
       if (!isObject(v) || typeof v.value !== 'string') return v

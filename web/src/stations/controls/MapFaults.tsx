@@ -27,7 +27,7 @@ import { useBench, useEditSaber, useSaber } from '../../store/commission'
 const OF_THE_MAP: ReadonlySet<string> = new Set(['boardSpace', 'collision', 'noOff'])
 
 /** What the walk through the whole map finds, with what would mend it; what waits; where slips lead; what there is to learn. */
-export function Trouble({ onRow }: { onRow: (row: string) => void }) {
+export function MapFaults({ onRow }: { onRow: (row: string) => void }) {
   const saber = useSaber()
   const findings = useBench((b) => b.findings).filter((f) => f.saber === saber.id && OF_THE_MAP.has(f.check))
   const judged = useBench((b) => b.judged)

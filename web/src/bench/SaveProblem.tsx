@@ -48,7 +48,7 @@ function Decide({ c }: { c: Conflict }) {
 }
 
 /** What went wrong with saving, and how to mend it. */
-export function Trouble() {
+export function SaveProblem() {
   const order = useOrder()
   const save = useBench((b) => b.save)
   const conflicts = useBench((b) => b.conflicts)
