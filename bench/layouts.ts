@@ -1,5 +1,5 @@
 import { arrangementsOf, type Candidate, evenNumbers, findLayouts, type LayoutProblem, worth } from '@nubrin/core/fit'
-import { type Body, type Cavity, type Interval, needRadius, reachesOf } from '@nubrin/core/room'
+import { type Body, type Cavity, type Interval, needRadius, reachesOf } from '@nubrin/core/geometry'
 
 /**
  * A shelf of 500 parts. `alike`: sizes as catalogues print them, bare cells by their code, protected ones in half

@@ -25,8 +25,6 @@ import {
   wireRoom,
   wiresBlocked,
 } from '@nubrin/core/fit'
-import { fitFrom, GENERIC_CATALOGUE } from '@nubrin/core/parts'
-import type { Saber } from '@nubrin/core/record'
 import {
   bundleDiameter,
   type CrossSection,
@@ -37,7 +35,9 @@ import {
   profileFaults,
   profileFaultText,
   sectionFaults,
-} from '@nubrin/core/room'
+} from '@nubrin/core/geometry'
+import { fitFrom, GENERIC_CATALOGUE } from '@nubrin/core/parts'
+import type { Saber } from '@nubrin/core/record'
 import { MAKER } from '@nubrin/core/units'
 import fc from 'fast-check'
 import { tries } from './drawn'

@@ -1,6 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
 import { fact } from '@nubrin/core/facts'
-import type { FittedPart, Saber } from '@nubrin/core/record'
 import {
   type Body,
   bodyOf,
@@ -20,7 +19,8 @@ import {
   spareOf,
   startsOf,
   tightest,
-} from '@nubrin/core/room'
+} from '@nubrin/core/geometry'
+import type { FittedPart, Saber } from '@nubrin/core/record'
 import fc from 'fast-check'
 import { done, tube } from './samples'
 

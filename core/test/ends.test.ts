@@ -1,5 +1,4 @@
 import { describe, expect, test } from '@jest/globals'
-import { proposePacking } from '@nubrin/core/box'
 import { cadCsv, cadOf, drawSection, drawUnrolled, placeOf } from '@nubrin/core/drawing'
 import { fact, stated } from '@nubrin/core/facts'
 import {
@@ -13,12 +12,13 @@ import {
   inEndWall,
   ventShare,
 } from '@nubrin/core/fit'
+import { boreAt, cavityOf, layOut, narrowest, outerAt } from '@nubrin/core/geometry'
 import { buildHandoff } from '@nubrin/core/handoff'
 import { judgeCommission } from '@nubrin/core/judge'
 import { GENERIC_CATALOGUE } from '@nubrin/core/parts'
 import type { Commission, FittedPart, Opening, Saber } from '@nubrin/core/record'
-import { boreAt, cavityOf, layOut, narrowest, outerAt } from '@nubrin/core/room'
 import { topicsOf } from '@nubrin/core/script'
+import { proposePacking } from '@nubrin/core/shipping'
 import { MAKER } from '@nubrin/core/units'
 import fc from 'fast-check'
 import { demo, TODAY, tube } from './samples'

@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals'
 import { type Calculated, fact, stated } from '@nubrin/core/facts'
+import { layOut, socketSpan, spanOf } from '@nubrin/core/geometry'
 import * as power from '@nubrin/core/power'
 import type { FittedPart, Saber } from '@nubrin/core/record'
-import { layOut, socketSpan, spanOf } from '@nubrin/core/room'
 import { done, tube } from './samples'
 
 const val = (f: Calculated) => (f.ok ? f.value : Number.NaN)

@@ -12,8 +12,8 @@ import {
   standardKey,
   ventShare,
 } from '@nubrin/core/fit'
+import { boreAt, bundleDiameter, layOut, narrowest } from '@nubrin/core/geometry'
 import { GENERIC_CATALOGUE } from '@nubrin/core/parts'
-import { boreAt, bundleDiameter, layOut, narrowest } from '@nubrin/core/room'
 import { MAKER } from '@nubrin/core/units'
 import { demoCommissions } from '@nubrin/demo'
 import fc from 'fast-check'

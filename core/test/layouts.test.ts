@@ -22,9 +22,9 @@ import {
   withLayout,
   worth,
 } from '@nubrin/core/fit'
+import { type Body, type Cavity, cavityOf, needRadius, passable, reachesOf, spanOf } from '@nubrin/core/geometry'
 import { GENERIC_CATALOGUE } from '@nubrin/core/parts'
 import { litCurrent, WHITE } from '@nubrin/core/power'
-import { type Body, type Cavity, cavityOf, needRadius, passable, reachesOf, spanOf } from '@nubrin/core/room'
 import fc from 'fast-check'
 import { Front } from '../src/fit/search/front'
 import { firstFrom, lastBefore, leftAfter } from '../src/fit/search/room'

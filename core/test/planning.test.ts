@@ -14,10 +14,10 @@ import {
   spacersFor,
   verdictWords,
 } from '@nubrin/core/fit'
+import { cavityOf, spanOf } from '@nubrin/core/geometry'
 import { readCommission } from '@nubrin/core/import'
 import { fitFrom, GENERIC_CATALOGUE } from '@nubrin/core/parts'
 import { blankCommission, nameOf, type Saber } from '@nubrin/core/record'
-import { cavityOf, spanOf } from '@nubrin/core/room'
 import fc from 'fast-check'
 import { demo, done, TODAY, tube } from './samples'
 

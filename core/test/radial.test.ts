@@ -1,8 +1,17 @@
 import { describe, expect, test } from '@jest/globals'
 import { fact } from '@nubrin/core/facts'
 import { fitParts } from '@nubrin/core/fit'
+import {
+  BESIDE_GAP,
+  type Body,
+  crossSectionAt,
+  lay,
+  lieOf,
+  needRadius,
+  type Reach,
+  spareOf,
+} from '@nubrin/core/geometry'
 import type { FittedPart, Saber } from '@nubrin/core/record'
-import { BESIDE_GAP, type Body, crossSectionAt, lay, lieOf, needRadius, type Reach, spareOf } from '@nubrin/core/room'
 import fc from 'fast-check'
 import { tries } from './drawn'
 import { tube } from './samples'

@@ -1,5 +1,4 @@
 import { describe, expect, test } from '@jest/globals'
-import { carrierSays, cellsOf, cellsUnsent } from '@nubrin/core/box'
 import { compile, gestureText, secondsInWords, startOf } from '@nubrin/core/controls'
 import { fact, stated } from '@nubrin/core/facts'
 import { handedSaber } from '@nubrin/core/handoff'
@@ -18,6 +17,7 @@ import {
   type Saber,
 } from '@nubrin/core/record'
 import { compose } from '@nubrin/core/script'
+import { carrierSays, cellsOf, cellsUnsent } from '@nubrin/core/shipping'
 import { MAKER } from '@nubrin/core/units'
 import { say } from '@nubrin/core/words'
 import fc from 'fast-check'

@@ -1,6 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
 import { piecesOf, proceduresOf } from '@nubrin/core/access'
-import { proposePacking } from '@nubrin/core/box'
 import { gestureText, secondsInWords } from '@nubrin/core/controls'
 import { fact, stated } from '@nubrin/core/facts'
 import { buildHandoff } from '@nubrin/core/handoff'
@@ -23,6 +22,7 @@ import {
   uncovered,
   webVttOf,
 } from '@nubrin/core/script'
+import { proposePacking } from '@nubrin/core/shipping'
 import { MAKER } from '@nubrin/core/units'
 import fc from 'fast-check'
 import { demo, done, TODAY } from './samples'

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { fact, known } from '@nubrin/core/facts'
-import { profileFaults } from '@nubrin/core/room'
+import { profileFaults } from '@nubrin/core/geometry'
 import { demoCommissions } from '@nubrin/demo'
 import fc from 'fast-check'
 import { tries } from '../../core/test/drawn'

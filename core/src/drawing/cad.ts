@@ -1,6 +1,5 @@
 import Drawing from 'dxf-writer'
 import { known } from '../facts'
-import { kindRule, type Saber } from '../record'
 import {
   boreAt,
   cavityOf,
@@ -14,7 +13,8 @@ import {
   sideOf,
   socketSpan,
   spanOf,
-} from '../room'
+} from '../geometry'
+import { kindRule, type Saber } from '../record'
 
 /** Layers of an exported drawing, with the colour numbers every CAD program knows. */
 export const CAD_LAYERS = {

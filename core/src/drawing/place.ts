@@ -1,6 +1,6 @@
 import { known } from '../facts'
+import { layOut, openingSpan, socketSpan, spanOf } from '../geometry'
 import { partsOfRef, refTo, type Saber } from '../record'
-import { layOut, openingSpan, socketSpan, spanOf } from '../room'
 
 /** Where a reference stands along the hilt, mm from the pommel; undefined for things without a place. */
 export function placeOf(saber: Saber, ref: string | undefined): { x0: number; x1: number } | undefined {

@@ -1,6 +1,6 @@
 import { known } from '../facts'
+import { layOut } from '../geometry'
 import { type FittedPart, partsOfRef, type Ref, refTo, type Saber } from '../record'
-import { layOut } from '../room'
 import type { Reader } from '../units'
 import { drawBlade } from './painters/blade'
 import { type Canvas, MARGIN, type SectionView } from './painters/canvas'

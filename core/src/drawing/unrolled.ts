@@ -1,6 +1,6 @@
 import { known } from '../facts'
+import { certainty, layOut, outerAt, sideOpenings, spanOf } from '../geometry'
 import { type Fastener, refTo, type Saber } from '../record'
-import { certainty, layOut, outerAt, sideOpenings, spanOf } from '../room'
 import { formatNumber, type Reader } from '../units'
 import { Pen, type Pt, type Role, type Scene, type Spot } from './scene'
 

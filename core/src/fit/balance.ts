@@ -1,5 +1,4 @@
 import { type Calculated, Gather, known } from '../facts'
-import { type Blade, type FittedPart, kindRule, type Ref, refTo, type Saber, type Section } from '../record'
 import {
   clipped,
   crossAt,
@@ -10,7 +9,8 @@ import {
   type PlacedSection,
   socketSpan,
   spanOf,
-} from '../room'
+} from '../geometry'
+import { type Blade, type FittedPart, kindRule, type Ref, refTo, type Saber, type Section } from '../record'
 
 /** Densities, g/cm³, for masses nobody has weighed (handbook values at room temperature). */
 export const DENSITY: Record<string, number> = {

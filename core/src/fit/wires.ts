@@ -1,5 +1,4 @@
 import { known } from '../facts'
-import { type FittedPart, type PartKind, type Ref, refTo, type Saber } from '../record'
 import {
   bundleDiameter,
   type CrossSection,
@@ -14,7 +13,8 @@ import {
   roughlyFree,
   socketSpan,
   spanOf,
-} from '../room'
+} from '../geometry'
+import { type FittedPart, type PartKind, type Ref, refTo, type Saber } from '../record'
 
 /** Leads from one thing to another: how many, how thick, and why there are so many. */
 export interface Conductors {

@@ -1,4 +1,4 @@
-import type { CellsIn } from '../box'
+import type { CellsIn } from '../shipping'
 import { formatNumber, MAKER } from '../units'
 
 const WHERE: Record<CellsIn['are'], string> = {

@@ -1,6 +1,6 @@
-import { carrierOf, cellsOf, contentsOf, lithiumOf } from '../box'
 import { known } from '../facts'
 import type { Commission, Parcel } from '../record'
+import { carrierOf, cellsOf, contentsOf, lithiumOf } from '../shipping'
 import { cellsLine, confirmedLine, massLine, whichLine } from './label-words'
 
 /** What stands on a parcel: from and to whom, which of how many, what it weighs, and what its cells ask for. */

@@ -1,6 +1,6 @@
 import { type AnyFact, type Calculated, formatFact, known, missingText, type NumberFact, printable } from '../facts'
+import { layOut } from '../geometry'
 import { type GoalKind, isForeign, nameOf, type Saber } from '../record'
-import { layOut } from '../room'
 import { formatNumber, mmAndInch, type Reader } from '../units'
 import { say } from '../words'
 import type { Block } from './block'

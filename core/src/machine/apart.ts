@@ -1,6 +1,6 @@
 import { known } from '../facts'
+import { inWall, layOut, outerAt, spanOf } from '../geometry'
 import { type FittedPart, partsOfRef, refTo, type Saber } from '../record'
-import { inWall, layOut, outerAt, spanOf } from '../room'
 import type { Assembly } from './assembly'
 import type { Body, Joint, Way } from './joint'
 import type { State } from './state'

@@ -1,5 +1,5 @@
+import { mainSocket } from '../geometry'
 import { type Fastener, type Id, refTo, retentionOf, type Saber } from '../record'
-import { mainSocket } from '../room'
 import { corrected } from './corrections'
 import { insideJoints } from './inside'
 import type { Body, Joint } from './joint'

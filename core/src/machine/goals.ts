@@ -1,5 +1,5 @@
+import { inWall } from '../geometry'
 import { type Act, byId, type GoalKind, partsOfRef, refTo, type Saber, type Socket } from '../record'
-import { inWall } from '../room'
 import type { Assembly } from './assembly'
 import { type Disassembly, type Hands, planHome, planOff, planOn } from './disassembly'
 import type { Blocked, Body, Joint, Way } from './joint'

@@ -1,5 +1,4 @@
 import { known } from '../facts'
-import { byId, type FittedPart, kindRule, type PartKind, purposeOf, refTo, type Saber } from '../record'
 import {
   bodyOf,
   type HiltShape,
@@ -11,7 +10,8 @@ import {
   sleeveInner,
   spanOf,
   widest,
-} from '../room'
+} from '../geometry'
+import { byId, type FittedPart, kindRule, type PartKind, purposeOf, refTo, type Saber } from '../record'
 import type { Blocked, Body, Joint, Way } from './joint'
 import { polesOf } from './poles'
 

@@ -1,6 +1,6 @@
 import { known } from '../facts'
+import { layOut } from '../geometry'
 import { comesApart, type Fastener, type How, purposeOf, refTo, type Saber, type Section } from '../record'
-import { layOut } from '../room'
 import type { Blocked, Joint } from './joint'
 
 /** A joint-holding screw further from every seam than this is no screw of a joint that could be told, mm. */

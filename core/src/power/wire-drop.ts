@@ -1,6 +1,6 @@
 import { type Calculated, Gather } from '../facts'
+import { layOut, socketSpan, spanOf } from '../geometry'
 import { type Blade, refTo, type Saber, WHITE } from '../record'
-import { layOut, socketSpan, spanOf } from '../room'
 import { formatNumber, MAKER } from '../units'
 import { ocv } from './discharge'
 import { bladeCurrent, litCurrent } from './lights'

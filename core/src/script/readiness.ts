@@ -1,7 +1,7 @@
 import { proceduresOf } from '../access'
 import { known } from '../facts'
+import { layOut } from '../geometry'
 import { type Commission, partsOfRef, type Ref, type Saber } from '../record'
-import { layOut } from '../room'
 import { formatNumber, MAKER } from '../units'
 import { filmPieces } from './at-hand'
 

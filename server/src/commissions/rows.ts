@@ -1,7 +1,7 @@
 import { known } from '@nubrin/core/facts'
+import { layOut } from '@nubrin/core/geometry'
 import { type Commission, colourOf, nameIn } from '@nubrin/core/record'
 import { same } from '@nubrin/core/record/ops'
-import { layOut } from '@nubrin/core/room'
 import type { Transaction } from 'sequelize'
 import type { Tables } from '../db/models'
 import { mediaHashes } from './media-hashes'

@@ -1,7 +1,7 @@
 import type { Scene } from '@nubrin/core/drawing'
 import { known } from '@nubrin/core/facts'
+import { layOut, type ProfilePoint } from '@nubrin/core/geometry'
 import type { Saber, Section } from '@nubrin/core/record'
-import { layOut, type ProfilePoint } from '@nubrin/core/room'
 import { formatNumber, MAKER } from '@nubrin/core/units'
 import { type KeyboardEvent, type PointerEvent, useState } from 'react'
 

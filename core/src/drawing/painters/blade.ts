@@ -1,6 +1,6 @@
 import { known } from '../../facts'
+import { inArm, socketSpan } from '../../geometry'
 import { type Blade, refTo } from '../../record'
-import { inArm, socketSpan } from '../../room'
 import type { Canvas } from './canvas'
 
 /** A blade in its socket, lit where a colour is given, broken off at the edge of the page. */

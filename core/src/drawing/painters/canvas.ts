@@ -1,5 +1,5 @@
+import type { HiltShape } from '../../geometry'
 import type { Saber } from '../../record'
-import type { HiltShape } from '../../room'
 import type { Pen, Spot } from '../scene'
 
 export interface SectionView {

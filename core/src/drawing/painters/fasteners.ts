@@ -1,6 +1,6 @@
 import { known } from '../../facts'
+import { boreAt, outerAt } from '../../geometry'
 import { refTo, type Saber } from '../../record'
-import { boreAt, outerAt } from '../../room'
 import type { Canvas } from './canvas'
 
 /** Half the width of a screw of a thread, mm; a plain 3.5 where the thread is in words. */

@@ -1,6 +1,6 @@
 import { known } from '../../facts'
+import { certainty, inArm, socketSpan } from '../../geometry'
 import { refTo } from '../../record'
-import { certainty, inArm, socketSpan } from '../../room'
 import { formatNumber, type Reader } from '../../units'
 import { type Canvas, MARGIN } from './canvas'
 import { armsOf, quillonReach } from './quillons'

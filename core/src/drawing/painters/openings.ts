@@ -1,6 +1,6 @@
 import { known } from '../../facts'
+import { boreAt, type Certainty, certainty, openingSpan, outerAt } from '../../geometry'
 import { type Opening, refTo } from '../../record'
-import { boreAt, type Certainty, certainty, openingSpan, outerAt } from '../../room'
 import type { Canvas } from './canvas'
 
 /** The least certain of some facts. */

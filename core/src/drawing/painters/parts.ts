@@ -1,6 +1,6 @@
 import { known } from '../../facts'
+import { boreAt, lieOf, outerAt, sideOf, spanOf } from '../../geometry'
 import { type FittedPart, kindRule, type Ref, refTo } from '../../record'
-import { boreAt, lieOf, outerAt, sideOf, spanOf } from '../../room'
 import type { Pen } from '../scene'
 import type { Canvas } from './canvas'
 

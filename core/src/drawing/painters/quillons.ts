@@ -1,6 +1,6 @@
 import { known } from '../../facts'
+import { certainty, crossAt, type HiltShape } from '../../geometry'
 import { refTo, type Section } from '../../record'
-import { certainty, crossAt, type HiltShape } from '../../room'
 import { formatNumber, type Reader } from '../../units'
 import { hatch, type Pt } from '../scene'
 import { type Canvas, HATCH_GAP } from './canvas'

@@ -1,6 +1,6 @@
 import { known } from '../../facts'
+import { boreAt, certainty, clipped, outerAt, type PlacedSection } from '../../geometry'
 import { refTo } from '../../record'
-import { boreAt, certainty, clipped, outerAt, type PlacedSection } from '../../room'
 import { hatch, type Pt, type Role } from '../scene'
 import { type Canvas, HATCH_GAP } from './canvas'
 

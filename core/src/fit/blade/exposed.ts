@@ -1,6 +1,6 @@
 import { type Calculated, Gather } from '../../facts'
+import { layOut } from '../../geometry'
 import { type Blade, byId, refTo, type Saber, type Socket } from '../../record'
-import { layOut } from '../../room'
 import { formatNumber, MAKER } from '../../units'
 
 /** The socket a blade goes into. */

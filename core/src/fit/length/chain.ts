@@ -1,6 +1,6 @@
 import { type Calculated, Gather, known } from '../../facts'
+import { bodyOf, cavityOf, layOut, mainSocket, onAxis, socketSpan, spanOf, tightest } from '../../geometry'
 import { type FittedPart, kindRule, type Ref, refTo, type Saber } from '../../record'
-import { bodyOf, cavityOf, layOut, mainSocket, onAxis, socketSpan, spanOf, tightest } from '../../room'
 
 export interface PartFit {
   part: FittedPart

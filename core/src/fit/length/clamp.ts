@@ -1,6 +1,6 @@
 import { type Calculated, Gather, known } from '../../facts'
+import { layOut, sideOpenings, spanOf } from '../../geometry'
 import { type FittedPart, refTo, type Saber, type Section } from '../../record'
-import { layOut, sideOpenings, spanOf } from '../../room'
 import { axialSlack } from './chain'
 
 /** Wanted clamp of a chassis held by its length, and air before a speaker's face, mm: trade practice; the shop may change them. */

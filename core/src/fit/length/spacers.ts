@@ -1,6 +1,6 @@
 import { fact } from '../../facts'
+import { cavityOf, type Interval, onAxis, roundRoom, spanOf } from '../../geometry'
 import type { FittedPart, Saber } from '../../record'
-import { cavityOf, type Interval, onAxis, roundRoom, spanOf } from '../../room'
 import { axialSlack } from './chain'
 
 /** Air left around a spacer, and the shortest worth cutting, mm: trade practice. */

@@ -1,6 +1,6 @@
 import { known } from '../../facts'
+import { bodyOf, inWall, layOut, narrowest, needRadius, onAxis, spanOf } from '../../geometry'
 import { comesApart, type FittedPart, type Saber } from '../../record'
-import { bodyOf, inWall, layOut, narrowest, needRadius, onAxis, spanOf } from '../../room'
 
 /** A part that no end lets in: the way that lets most through, and what is missing there. */
 export interface Barred {

@@ -1,6 +1,6 @@
 import { fact, known } from '../../facts'
+import { sideOpenings, spanOf } from '../../geometry'
 import type { FittedPart, Opening, PartKind, Saber } from '../../record'
-import { sideOpenings, spanOf } from '../../room'
 
 /** Which opening a part that hangs in the wall stands in or behind. */
 export const HOLE_OF: Partial<Record<PartKind, Opening['kind']>> = {

@@ -1,4 +1,4 @@
-import type { Body, Cavity, Interval } from '../../room'
+import type { Body, Cavity, Interval } from '../../geometry'
 
 /** One row that a slot may take. Sizes in mm, mass in g. */
 export interface Candidate {

@@ -1,4 +1,4 @@
-import { type Body, type Cavity, earliest, type Interval, meet, passable, startsOf } from '../../room'
+import { type Body, type Cavity, earliest, type Interval, meet, passable, startsOf } from '../../geometry'
 import { type Arrangement, type Class, classesOf, type LayoutProblem } from './problem'
 
 export const EPS = 1e-9

@@ -1,4 +1,4 @@
-import { type Body, type Cavity, meet, passable, startsOf } from '../../room'
+import { type Body, type Cavity, meet, passable, startsOf } from '../../geometry'
 import type { Candidate, Class, LayoutProblem, LayoutResult, Verdict } from './problem'
 import { EPS, heardFrom } from './room'
 

@@ -1,7 +1,7 @@
 import { missingText } from '../../facts'
 import { brokenText, CLAMP, changeText, duelReasonText, GRILLE_AIR, shoppingNeedText } from '../../fit'
+import { LEAST_WALL } from '../../geometry'
 import { SPECS } from '../../record'
-import { LEAST_WALL } from '../../room'
 import { formatNumber, MAKER, mmAndInch } from '../../units'
 import type { WordsOf } from '../check'
 import type * as rules from '../checks/fit'

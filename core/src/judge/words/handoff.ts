@@ -1,4 +1,4 @@
-import { refusalWords } from '../../box'
+import { refusalWords } from '../../shipping'
 import { LANGUAGE_NAME } from '../../units'
 import type { WordsOf } from '../check'
 import type * as rules from '../checks/handoff'

@@ -1,6 +1,6 @@
 import { keyMm } from '../../fit'
+import { profileFaultText } from '../../geometry'
 import { keyWords } from '../../record'
-import { profileFaultText } from '../../room'
 import { formatNumber, MAKER } from '../../units'
 import type { WordsOf } from '../check'
 import type * as rules from '../checks/hilt'

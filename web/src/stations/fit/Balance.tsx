@@ -1,6 +1,6 @@
 import { type Balance as BalanceOf, balance, balanceWhatIfs, changeWords, gripMiddle } from '@nubrin/core/fit'
+import { layOut } from '@nubrin/core/geometry'
 import type { Blade, FittedPart, Saber } from '@nubrin/core/record'
-import { layOut } from '@nubrin/core/room'
 import { formatNumber, MAKER } from '@nubrin/core/units'
 import { useMemo, useState } from 'react'
 import { FigureView } from '../../kit'

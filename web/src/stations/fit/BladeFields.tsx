@@ -1,5 +1,5 @@
+import { inArm, layOut } from '@nubrin/core/geometry'
 import { Blade, type Saber } from '@nubrin/core/record'
-import { inArm, layOut } from '@nubrin/core/room'
 import type { SizeKind, Unit } from '@nubrin/core/units'
 import { FactField, type FactSchema } from '../../kit'
 

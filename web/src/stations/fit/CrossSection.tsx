@@ -1,6 +1,6 @@
 import { wireRoom } from '@nubrin/core/fit'
+import { crossSectionAt } from '@nubrin/core/geometry'
 import type { Saber } from '@nubrin/core/record'
-import { crossSectionAt } from '@nubrin/core/room'
 import { formatNumber, MAKER } from '@nubrin/core/units'
 import { useMemo } from 'react'
 

@@ -1,8 +1,8 @@
 import { fact, known, stated } from '@nubrin/core/facts'
 import { seatOf } from '@nubrin/core/fit'
+import { socketSpan, spanOf } from '@nubrin/core/geometry'
 import { type CataloguePart, kindRule } from '@nubrin/core/parts'
 import type { FittedPart, Saber } from '@nubrin/core/record'
-import { socketSpan, spanOf } from '@nubrin/core/room'
 
 /** Where a part off the shelf goes at first: a button, display or port to its opening, a connector before the socket, what lies inside behind the last. */
 export function placeOf(saber: Saber, row: CataloguePart, today: string): Partial<FittedPart> {

@@ -1,5 +1,5 @@
-import { isPacked, parcelOf, proposePacking } from '@nubrin/core/box'
 import { Packed, SUPPLIES } from '@nubrin/core/record'
+import { isPacked, parcelOf, proposePacking } from '@nubrin/core/shipping'
 import { MAKER } from '@nubrin/core/units'
 import { useState } from 'react'
 import { freshId } from '../../data'

@@ -1,3 +1,4 @@
+import { Parcel } from '@nubrin/core/record'
 import {
   CARRIERS,
   carrierOf,
@@ -7,8 +8,7 @@ import {
   expectedMass,
   lithiumOf,
   refusalWords,
-} from '@nubrin/core/box'
-import { Parcel } from '@nubrin/core/record'
+} from '@nubrin/core/shipping'
 import { freshId, todayIso, urlOf } from '../../data'
 import {
   AddLine,

@@ -1,6 +1,6 @@
 import { known } from '@nubrin/core/facts'
+import { type ProfilePoint, profileFaults, profileFaultText } from '@nubrin/core/geometry'
 import type { Section } from '@nubrin/core/record'
-import { type ProfilePoint, profileFaults, profileFaultText } from '@nubrin/core/room'
 import { formatNumber, MAKER, parseFaultText, parseMeasure } from '@nubrin/core/units'
 import { useState } from 'react'
 import { Refused, RemoveButton, TextCell } from '../../kit'

@@ -1,5 +1,5 @@
+import { certainty, layOut } from '@nubrin/core/geometry'
 import type { Saber } from '@nubrin/core/record'
-import { certainty, layOut } from '@nubrin/core/room'
 import { formatNumber, MAKER } from '@nubrin/core/units'
 import { useMemo } from 'react'
 import { TOOLS, type Tool } from './putOn'

@@ -1,6 +1,6 @@
-import { isPacked, parcelOf, proposePacking } from '../../../box'
 import { known } from '../../../facts'
 import { byId, type Commission, isForeign, type Packed } from '../../../record'
+import { isPacked, parcelOf, proposePacking } from '../../../shipping'
 import { dayText, formatNumber, type Reader } from '../../../units'
 import { say, whether } from '../../../words'
 import { type Block, type OrderChapter, table } from '../../block'

@@ -1,6 +1,6 @@
 import { known } from '../../../facts'
 import { HOLE_OF } from '../../../fit'
-import { inWall, sideOpenings, spanOf } from '../../../room'
+import { inWall, sideOpenings, spanOf } from '../../../geometry'
 import { check } from '../../check'
 
 /** How far a button's or port's middle may lie from that of its hole, mm. */

@@ -1,6 +1,6 @@
 import { sized } from '../../../facts'
+import { mainSocket } from '../../../geometry'
 import { byId } from '../../../record'
-import { mainSocket } from '../../../room'
 import { check } from '../../check'
 
 export const bladeSeat = check<{

@@ -1,5 +1,5 @@
 import { known } from '../../../facts'
-import { layOut, sideOpenings, spanOf } from '../../../room'
+import { layOut, sideOpenings, spanOf } from '../../../geometry'
 import { check } from '../../check'
 
 /** A display turned from its window by more than this is not read through it, degrees. */

@@ -1,6 +1,6 @@
 import { known } from '../../../facts'
 import { balance } from '../../../fit'
-import { layOut } from '../../../room'
+import { layOut } from '../../../geometry'
 import { check } from '../../check'
 
 export interface Lies {

@@ -1,5 +1,5 @@
+import { layOut, sleeveInner, spanOf, widest } from '../../../geometry'
 import { refTo } from '../../../record'
-import { layOut, sleeveInner, spanOf, widest } from '../../../room'
 import { check } from '../../check'
 
 export const sleeveFit = check<{ tight: { sleeve: string; section: string; inner: number; outer: number } }>({

@@ -1,7 +1,7 @@
 import { known } from '../../../facts'
 import { judgedSeats, type Seat as Place, type SocketFit } from '../../../fit'
+import { inArm, layOut, leastOuter, socketSpan } from '../../../geometry'
 import { type Blade, byId, type Saber } from '../../../record'
-import { inArm, layOut, leastOuter, socketSpan } from '../../../room'
 import { check } from '../../check'
 
 export interface Seat {

@@ -1,5 +1,5 @@
 import { fitParts } from '../../../fit'
-import { layOut, outerAt } from '../../../room'
+import { layOut, outerAt } from '../../../geometry'
 import { check } from '../../check'
 
 interface Tight {

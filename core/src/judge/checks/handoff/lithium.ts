@@ -1,5 +1,13 @@
-import { type CarrierSays, type CellsIn, carrierOf, cellsOf, cellsUnsent, confirmation, lithiumOf } from '../../../box'
 import { refTo } from '../../../record'
+import {
+  type CarrierSays,
+  type CellsIn,
+  carrierOf,
+  cellsOf,
+  cellsUnsent,
+  confirmation,
+  lithiumOf,
+} from '../../../shipping'
 import { check } from '../../check'
 
 const countOf = (cells: readonly CellsIn[]) => cells.reduce((n, x) => n + x.count, 0)

@@ -1,6 +1,6 @@
-import { carrierOf, contentsOf, expectedMass } from '../../../box'
 import { known } from '../../../facts'
 import { refTo } from '../../../record'
+import { carrierOf, contentsOf, expectedMass } from '../../../shipping'
 import { check } from '../../check'
 
 /** By how much a parcel may differ from what it should weigh: tape and a kitchen scale, g or share, whichever is more. */

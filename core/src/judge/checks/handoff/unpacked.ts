@@ -1,4 +1,4 @@
-import { isPacked, proposePacking } from '../../../box'
+import { isPacked, proposePacking } from '../../../shipping'
 import { MAKER } from '../../../units'
 import { check } from '../../check'
 

@@ -1,5 +1,5 @@
 import { known } from '../../../facts'
-import { LEAST_WALL } from '../../../room'
+import { LEAST_WALL } from '../../../geometry'
 import { check } from '../../check'
 
 interface Wall {

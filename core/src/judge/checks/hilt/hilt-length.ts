@@ -1,4 +1,4 @@
-import { layOut } from '../../../room'
+import { layOut } from '../../../geometry'
 import { check } from '../../check'
 
 export const hiltLength = check<{ unknown: Record<never, never> }>({

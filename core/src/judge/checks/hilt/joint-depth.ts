@@ -1,5 +1,5 @@
 import { known } from '../../../facts'
-import { deepestJoint } from '../../../room'
+import { deepestJoint } from '../../../geometry'
 import { check } from '../../check'
 
 export const jointDepth = check<{

@@ -1,6 +1,6 @@
 import { known } from '../../../facts'
+import { type HiltShape, layOut, outerAt, roundApart, sideOpenings } from '../../../geometry'
 import type { Opening } from '../../../record'
-import { type HiltShape, layOut, outerAt, roundApart, sideOpenings } from '../../../room'
 import { check } from '../../check'
 
 export const openingPlace = check<{

@@ -1,4 +1,4 @@
-import { type ProfileFault, sectionFaults } from '../../../room'
+import { type ProfileFault, sectionFaults } from '../../../geometry'
 import { check } from '../../check'
 
 export const profile = check<{ faults: { section: string; first: ProfileFault; more: number } }>({

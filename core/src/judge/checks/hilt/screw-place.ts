@@ -1,6 +1,6 @@
 import { known } from '../../../facts'
+import { layOut, roundApart, sideOpenings } from '../../../geometry'
 import { type Fastener, purposeOf } from '../../../record'
-import { layOut, roundApart, sideOpenings } from '../../../room'
 import { check } from '../../check'
 
 /** How far a place may be off on paper, mm. */

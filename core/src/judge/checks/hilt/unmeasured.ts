@@ -1,4 +1,4 @@
-import { certainty } from '../../../room'
+import { certainty } from '../../../geometry'
 import { check } from '../../check'
 
 export const unmeasured = check<{ noHilt: Record<never, never>; section: { section: string; missing: string[] } }>({

@@ -1,6 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
 import { fact } from '@nubrin/core/facts'
-import type { FittedPart, Saber } from '@nubrin/core/record'
 import {
   type Cavity,
   type CavityPiece,
@@ -18,7 +17,8 @@ import {
   roughlyFree,
   sectionFaults,
   startsOf,
-} from '@nubrin/core/room'
+} from '@nubrin/core/geometry'
+import type { FittedPart, Saber } from '@nubrin/core/record'
 import fc from 'fast-check'
 import { tries } from './drawn'
 import { tube } from './samples'

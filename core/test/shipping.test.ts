@@ -1,4 +1,8 @@
 import { describe, expect, test } from '@jest/globals'
+import { fact } from '@nubrin/core/facts'
+import { balance } from '@nubrin/core/fit'
+import { judgeCommission } from '@nubrin/core/judge'
+import type { Commission } from '@nubrin/core/record'
 import {
   CARRIERS,
   type Carrier,
@@ -12,11 +16,7 @@ import {
   lithiumOf,
   proposePacking,
   refusalWords,
-} from '@nubrin/core/box'
-import { fact } from '@nubrin/core/facts'
-import { balance } from '@nubrin/core/fit'
-import { judgeCommission } from '@nubrin/core/judge'
-import type { Commission } from '@nubrin/core/record'
+} from '@nubrin/core/shipping'
 import { MAKER } from '@nubrin/core/units'
 import fc from 'fast-check'
 import { demo, TODAY } from './samples'
