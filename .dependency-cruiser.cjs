@@ -30,7 +30,7 @@ const WEB = [
   ['base', 'data', 'workers'],
   ['store'],
   ['kit'],
-  ['play', 'things', 'commands', 'door'],
+  ['play', 'shared', 'commands', 'door'],
   ['drawing'],
   ['stations', 'desks', 'client', 'film', 'rack', 'shelf', 'shop'],
   ['bench'],

@@ -5,7 +5,7 @@ import {
   alternatives,
   axialSlack,
   balance,
-  barredParts,
+  blockedParts,
   cellTooShort,
   fitParts,
   grilleAir,
@@ -170,17 +170,17 @@ describe('what a joint lets through', () => {
       length: mm(20),
       bore: mm(15),
     })
-    expect(barredParts(s).map((b) => b.part.id)).toEqual(barred ? ['cell'] : [])
+    expect(blockedParts(s).map((b) => b.part.id)).toEqual(barred ? ['cell'] : [])
   })
   test('what lies across a joint that comes apart is put together round', () => {
     const s = withCell(32, 24, { kind: 'thread', length: mm(8), passes: mm(22), spigot: 'this' })
     // Neither end lets it in, and the joint itself is too narrow for it.
     s.hilt.sections[0]!.bore = mm(28)
-    expect(barredParts(s)).toEqual([])
+    expect(blockedParts(s)).toEqual([])
     const glued = structuredClone(s)
     glued.hilt.sections[0]!.joint!.kind = 'glue'
     glued.hilt.sections.push({ ...structuredClone(s.hilt.sections[1]!), id: 's9', length: mm(20), bore: mm(15) })
-    expect(barredParts(glued).map((b) => b.part.id)).toEqual(['cell'])
+    expect(blockedParts(glued).map((b) => b.part.id)).toEqual(['cell'])
   })
   test('the neck is as narrow as it says over its thread, and no wider than the bores', () => {
     const s = two({ kind: 'thread', length: mm(8), passes: mm(22) })

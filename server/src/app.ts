@@ -29,7 +29,7 @@ import { mediaRoutes } from './media/routes'
 import { selfRoutes, signInRoutes } from './people/routes'
 import { csrf, sessions, signedIn } from './people/sessions'
 import { joinRoutes, teamRoutes } from './people/team'
-import type { Pegs } from './rack/pegs'
+import type { RackStore } from './rack/rack-store'
 import { rackRoutes } from './rack/routes'
 import { recallRoutes } from './shelf/recall'
 import { shelfRoutes } from './shelf/routes'
@@ -44,14 +44,25 @@ export interface Parts {
   library: Library
   outbox: Outbox
   work: Work
-  pegs: Pegs
+  rackStore: RackStore
   disk: Disk
   cookieSecret: string
   log: Logger
 }
 
 /** The whole server: API under /api, the built interface everywhere else. */
-export function createApp({ config, db, store, library, outbox, work, pegs, disk, cookieSecret, log }: Parts): Express {
+export function createApp({
+  config,
+  db,
+  store,
+  library,
+  outbox,
+  work,
+  rackStore,
+  disk,
+  cookieSecret,
+  log,
+}: Parts): Express {
   loadLanguages()
   const papers = new Papers(work)
   const app = express()
@@ -110,7 +121,7 @@ export function createApp({ config, db, store, library, outbox, work, pegs, disk
   api.use(signedIn, csrf)
   selfRoutes(api, db, config)
   teamRoutes(api, db)
-  rackRoutes(api, pegs, db)
+  rackRoutes(api, rackStore, db)
   commissionRoutes(api, { store, db, library, work })
   mediaRoutes(api, library, work, (shopId, id) => store.there(shopId, id))
   eraseRoutes(api, { db, library, outbox, data: config.dataFolder })

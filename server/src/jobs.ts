@@ -6,7 +6,7 @@ import { blankCommission } from '@nubrin/core/record'
 import { plainWav, readWav } from '@nubrin/core/voice'
 import { Invalid } from './http/problem'
 import { plainPhoto } from './media/photo'
-import { pegOf } from './rack/peg'
+import { rackEntryOf } from './rack/rack-entry'
 import { readParts } from './shelf/bring-in'
 import type { Asked, Done, JobName } from './work/kinds'
 
@@ -55,7 +55,7 @@ export const JOBS: { [K in JobName]: (ask: Asked<K>) => Promise<Done<K>> } = {
     return { facts, bytes: plainWav(bytes) }
   },
   async pressed({ sounds, most }) {
-    const { pressSounds } = await import('./handoff/press')
+    const { pressSounds } = await import('./handoff/encode-sounds')
     return pressSounds(sounds, most)
   },
   async unpack({ bytes }) {
@@ -72,6 +72,6 @@ export const JOBS: { [K in JobName]: (ask: Asked<K>) => Promise<Done<K>> } = {
     return readEarlierCsv(new TextDecoder().decode(bytes))
   },
   async pegs({ records, today }) {
-    return records.map((c) => pegOf(c, today))
+    return records.map((c) => rackEntryOf(c, today))
   },
 }

@@ -20,7 +20,7 @@ import { Library } from './media/library'
 import { fillLikeness } from './people/likeness'
 import { isPassword } from './people/passwords'
 import { invite } from './people/team'
-import { Pegs } from './rack/pegs'
+import { RackStore } from './rack/rack-store'
 import { DEMO_SIGN_IN, seed } from './seed'
 import { ThreadWork } from './work'
 
@@ -49,7 +49,7 @@ async function main() {
   const store = new SqlCommissions(db, gateIn(work))
   const rules = createHash('sha256').update(readFileSync(script)).digest('hex').slice(0, 40)
   const disk = new Disk(config.dataFolder)
-  const pegs = new Pegs(db, work, rules, disk)
+  const rackStore = new RackStore(db, work, rules, disk)
 
   const server = createServer(
     createApp({
@@ -59,7 +59,7 @@ async function main() {
       library,
       outbox,
       work,
-      pegs,
+      rackStore,
       disk,
       cookieSecret: cookieSecret(config.dataFolder),
       log,
@@ -76,7 +76,7 @@ async function main() {
   const address = `http://127.0.0.1:${config.port}`
   console.log(`Nubrin is at ${address}\n${welcome(address)}\nCtrl-C stops it.`)
   const tidy = () => {
-    void sweep(pegs)
+    void sweep(rackStore)
     library.sweep().catch((e) => log.error(e))
   }
   const sweeping = setInterval(tidy, 10 * 60_000)
@@ -141,11 +141,11 @@ async function neverUsed(config: Config, db: Tables): Promise<boolean> {
 
 let sweepingNow = false
 /** Brings the rack up to date quietly, a little at a time. */
-async function sweep(pegs: Pegs): Promise<void> {
+async function sweep(rackStore: RackStore): Promise<void> {
   if (sweepingNow) return
   sweepingNow = true
   try {
-    while (await pegs.sweep()) await new Promise((r) => setTimeout(r, 50))
+    while (await rackStore.sweep()) await new Promise((r) => setTimeout(r, 50))
   } catch (e) {
     log.error(e)
   } finally {

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import { API, type Route } from '@nubrin/core/api'
-import { PAGE } from '../src/rack/pegs'
+import { PAGE } from '../src/rack/rack-store'
 import { type Server, startServer, Visitor } from './harness'
 
 let server: Server

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { Secret, TOTP } from 'otpauth'
-import { beyond, newFactor, stepOfCode } from '../src/people/factor'
+import { beyond, newFactor, stepOfCode } from '../src/people/totp'
 
 const NOW = Date.parse('2026-11-30T12:00:10Z')
 const { secret } = newFactor('Maren', 'Nubrin')

@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { type Looked, settled } from '../src/rack/first-found'
+import { type Looked, topHits } from '../src/rack/merge-hits'
 
 const PLACES = ['open', 'shipped', 'model']
 /** Everything that hangs in a shop, on few days so that many share one. */
@@ -12,7 +12,7 @@ const shop = fc
     all.map(({ place, day, hit }, i): Looked => ({ id: `c${i}`, place, due: `2026-11-0${day}`, hit: hit ? 1 : 0 })),
   )
 
-test('what is settled by looking at the first ones is what looking at all gives; the rest is not settled', () => {
+test('what is topHits by looking at the first ones is what looking at all gives; the rest is not topHits', () => {
   let [some, none] = [0, 0]
   fc.assert(
     fc.property(shop, fc.integer({ min: 1, max: 12 }), fc.integer({ min: 1, max: 8 }), (all, per, want) => {
@@ -22,7 +22,7 @@ test('what is settled by looking at the first ones is what looking at all gives;
           .sort((a, b) => b.due.localeCompare(a.due))
           .slice(0, per),
       )
-      const got = settled(looked, per, want)
+      const got = topHits(looked, per, want)
       if (!got) {
         none++
         return
@@ -41,9 +41,9 @@ test('what is settled by looking at the first ones is what looking at all gives;
   expect(Math.min(some, none)).toBeGreaterThan(200)
 })
 
-test('a word that all of them have is settled by the first ones', () => {
+test('a word that all of them have is topHits by the first ones', () => {
   const all = Array.from({ length: 12 }, (_, i): Looked => ({ id: `c${i}`, place: 'open', due: '2026-11-01', hit: 1 }))
-  expect(settled(all, 12, 5)).toEqual(['c0', 'c1', 'c2', 'c3', 'c4'])
-  expect(settled(all, 12, 13)).toBeUndefined()
-  expect(settled(all, 13, 13)).toHaveLength(12)
+  expect(topHits(all, 12, 5)).toEqual(['c0', 'c1', 'c2', 'c3', 'c4'])
+  expect(topHits(all, 12, 13)).toBeUndefined()
+  expect(topHits(all, 13, 13)).toHaveLength(12)
 })

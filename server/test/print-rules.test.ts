@@ -267,7 +267,7 @@ describe('the rules notice faults', () => {
 describe('sounds that a page carries', () => {
   test('pressed in Ogg Vorbis, much smaller, the same again as the same bytes, never more than may', async () => {
     const { makeSounds } = await import('@nubrin/demo')
-    const { pressSounds } = await import('../src/handoff/press')
+    const { pressSounds } = await import('../src/handoff/encode-sounds')
     const sounds = makeSounds(110, ['ignite', 'hum', 'clash']).map((m, i) => ({ hash: `${i}`, bytes: m.bytes }))
     const all = await pressSounds(sounds, 1e6)
     expect(all).toHaveLength(3)

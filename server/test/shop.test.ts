@@ -14,7 +14,7 @@ import { costly } from '../../core/test/costly'
 import { drawn } from '../../core/test/drawn'
 import { sha256 } from '../src/base/ids'
 import { isLoopback } from '../src/http/limits'
-import { PAGE } from '../src/rack/pegs'
+import { PAGE } from '../src/rack/rack-store'
 import { type Server, startServer, Visitor, zip } from './harness'
 
 let server: Server
@@ -561,10 +561,10 @@ describe('the rack', () => {
       base: revision,
       ops: [{ op: 'set', at: '/title', value: 'Cinder Oath anew' }],
     })
-    const { pegOf } = await import('../src/rack/peg')
+    const { rackEntryOf } = await import('../src/rack/rack-entry')
     const { revision: _r, savedAt: _a, savedBy: _b, ...shown } = (await row()) as unknown as Record<string, unknown>
     expect(shown).toEqual(
-      JSON.parse(JSON.stringify(pegOf(await record('cinder-oath'), new Date().toISOString().slice(0, 10)))),
+      JSON.parse(JSON.stringify(rackEntryOf(await record('cinder-oath'), new Date().toISOString().slice(0, 10)))),
     )
     const found = async (q: string) =>
       ((await me.ask('GET', `/rack?q=${encodeURIComponent(q)}`)).body.commissions as { id: string }[]).map((c) => c.id)

@@ -3,7 +3,7 @@ import { type ComponentType, StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router'
 import './app.css'
-import { later } from './base/later'
+import { lazyView } from './base/lazy'
 import { askClientPage, queries, whichRecord } from './data'
 import { SignedIn } from './door/SignIn'
 import { Boundary, Toasts } from './kit'
@@ -11,7 +11,7 @@ import { Boundary, Toasts } from './kit'
 const unrolling = <p className="text-quiet p-6">Unrolling the drawing…</p>
 /** A screen whose code comes when it is first shown. */
 const screen = (load: () => Promise<{ default: ComponentType }>) => {
-  const Screen = later(async () => (await load()).default, { waiting: unrolling })
+  const Screen = lazyView(async () => (await load()).default, { waiting: unrolling })
   return <Screen />
 }
 

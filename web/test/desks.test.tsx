@@ -5,7 +5,7 @@ import { MemoryRouter } from 'react-router'
 import { costly } from '../../core/test/costly'
 import { todayIso } from '../src/data'
 import { DESKS } from '../src/desks'
-import { Dossier } from '../src/things/Dossier'
+import { Dossier } from '../src/shared/Dossier'
 import { all, bench, choose, lay, pickDay, put, saber, user } from './lay'
 
 const press = (name: string | RegExp, nth = 0) => user.click(screen.getAllByRole('button', { name })[nth]!)

@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import { afterEach, expect, jest, test } from '@jest/globals'
 import { act, cleanup, render, screen } from '@testing-library/react'
-import { later } from '../src/base/later'
+import { lazyView } from '../src/base/lazy'
 import { once } from '../src/base/once'
 import { Boundary } from '../src/kit'
 
@@ -24,7 +24,7 @@ function cut() {
 
 test('a part that cannot be fetched leaves what stands beside it, says so, and comes with the connection', async () => {
   const line = cut()
-  const Part = later(line.load)
+  const Part = lazyView(line.load)
   render(
     <Boundary what="The station">
       <input aria-label="Brief" defaultValue="half typed" />
@@ -42,7 +42,7 @@ test('a part that cannot be fetched leaves what stands beside it, says so, and c
 test('it is asked for again by itself, and no more once it is gone from the page', async () => {
   jest.useFakeTimers()
   const line = cut()
-  const Part = later(line.load)
+  const Part = lazyView(line.load)
   const { unmount } = render(<Part />)
   await act(() => jest.advanceTimersByTimeAsync(10_000))
   expect(line.asked()).toBeGreaterThan(2)

@@ -11,7 +11,7 @@ import { drawn } from '../../core/test/drawn'
 import { kindOfOrder, ORDERS } from '../../core/test/orders'
 import { TODAY } from '../../core/test/samples'
 import { ReaderOfPage } from '../src/base/reader'
-import { OpenWith } from '../src/client/OpenWith'
+import { Disassembly } from '../src/client/Disassembly'
 
 loadLanguages()
 afterEach(() => {
@@ -50,7 +50,7 @@ function* opened(
       ready()
       render(
         <ReaderOfPage value={readerOfHandoff(d)}>
-          <OpenWith saber={handedSaber(saber)} procedures={own} keep="told" start={p} onLeave={() => undefined} />
+          <Disassembly saber={handedSaber(saber)} procedures={own} keep="told" start={p} onLeave={() => undefined} />
         </ReaderOfPage>,
       )
       yield { saber, p }
@@ -130,7 +130,7 @@ describe('the client’s phone', () => {
     const p = d.procedures.find((x) => x.goal === 'cell')!
     render(
       <ReaderOfPage value={readerOfHandoff(d)}>
-        <OpenWith
+        <Disassembly
           saber={handedSaber(c.sabers[0]!)}
           procedures={d.procedures}
           keep="k"

@@ -1,5 +1,5 @@
 export { API, type Api, type RouteName } from './all'
 export { openApi, refusalsOf } from './openapi'
 export { ROLES, type Role, reaching } from './people'
-export type { Peg } from './rack'
+export type { RackEntry } from './rack'
 export { type BodyOf, type GoodOf, type ParamsOf, paramNames, type QueryOf, type Route } from './route'

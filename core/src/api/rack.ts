@@ -47,7 +47,7 @@ const RackRow = T.Object(
   closed,
 )
 /** What is kept of a commission for the rack: all but what its row says anyway. */
-export type Peg = Omit<T.Static<typeof RackRow>, 'revision' | 'savedAt' | 'savedBy'>
+export type RackEntry = Omit<T.Static<typeof RackRow>, 'revision' | 'savedAt' | 'savedBy'>
 
 const KnownClient = T.Object(
   {

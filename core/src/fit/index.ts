@@ -12,6 +12,7 @@ export { keyMm, keysAlike, standardKey } from './fasteners'
 export { axialSlack, fitParts, inEndWall, inSeat, overlaps, type PartFit, type Slack, ventShare } from './length/chain'
 export { CLAMP, type Clamp, clampOf, GRILLE_AIR, grilleAir, overClosing } from './length/clamp'
 export { cellTooShort } from './length/contact'
+export { type BlockedPart, blockedParts } from './length/insertion'
 export {
   type Broken,
   brokenText,
@@ -23,7 +24,6 @@ export {
 } from './length/review'
 export { gapsAlong, spacersFor } from './length/spacers'
 export { type CloseChance, chanceToClose, evenNumbers } from './length/tolerance'
-export { type Barred, barredParts } from './length/way-in'
 export { type Alternative, alternatives, exchange, exchanged } from './planning/alternatives'
 export { gaveUpWords, layoutWords, verdictWords } from './planning/layout-words'
 export { type LayoutWish, type PreparedLayouts, prepareLayouts, withLayout } from './planning/layouts'

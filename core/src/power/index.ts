@@ -2,7 +2,6 @@ export { WHITE } from '../record'
 export { type ChargeEnd, chargersOf, chargeTime, type Overcharged, overcharged, wattHours, wrongEnds } from './charging'
 export { type DieFault, dieFaults, diesOf, isModule, moduleWatts } from './dies'
 export { type Discharge, type DischargeInput, discharge, ocv, usableShare } from './discharge'
-export { idleCurrent, LEFT_WAYS, type LeftWay, leftAs, restCurrent, standby } from './keeping'
 export { ledResistors, type WantedResistor } from './led-resistors'
 export {
   bladeCurrent,
@@ -27,5 +26,6 @@ export {
 export { chooseResistor, nextE24, type ResistorChoice } from './resistor'
 export { meanCurrent, type Runtime, runtime } from './runtime'
 export { safeVolume, speakerWatts } from './speaker'
+export { idleCurrent, LEFT_WAYS, type LeftWay, leftAs, restCurrent, standby } from './storage'
 export { awgDiameterMm, wireGuideAmps, wireOhms } from './wire'
 export { FAR_LED_VOLTS, farLedVolts, wireDrop } from './wire-drop'

@@ -2,10 +2,10 @@ import { type Calculated, Gather } from '../facts'
 import { colourOf, type Preset, refTo, type Saber, WHITE } from '../record'
 import { formatNumber, MAKER } from '../units'
 import { type Discharge, discharge } from './discharge'
-import { idleCurrent } from './keeping'
 import { litCurrent } from './lights'
 import { cellsIn, notePack, packOf } from './pack'
 import { speakerWatts } from './speaker'
+import { idleCurrent } from './storage'
 
 /**
  * Mean current over the use profile, A: lit for its share with the speaker, on and dark otherwise. A brightness that the board

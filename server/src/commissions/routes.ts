@@ -109,11 +109,11 @@ export function commissionRoutes(r: Router, { store, db, library, work }: With):
     })
     return undefined
   })
-  takingIn(r, store, library, work)
-  givingOut(r, store, library)
+  importRoutes(r, store, library, work)
+  exportRoutes(r, store, library)
 }
 
-function takingIn(r: Router, store: Commissions, library: Library, work: Work) {
+function importRoutes(r: Router, store: Commissions, library: Library, work: Work) {
   serve(
     r,
     API.takeIn,
@@ -138,7 +138,7 @@ function takingIn(r: Router, store: Commissions, library: Library, work: Work) {
   )
 }
 
-function givingOut(r: Router, store: Commissions, library: Library) {
+function exportRoutes(r: Router, store: Commissions, library: Library) {
   serve(r, API.exportJson, async ({ params, who, res }) => {
     const { record } = await store.load(who.shopId, params.id)
     return send(res, `${fileName(record)}.json`, 'application/json', writeCommission(record))

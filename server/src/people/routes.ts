@@ -7,11 +7,11 @@ import type { Tables, User } from '../db/models'
 import { Conflict, HttpProblem, NotFound } from '../http/problem'
 import { serve } from '../http/serve'
 import { personOf } from './devices'
-import { beyond, newFactor, stepOfCode } from './factor'
 import { atTheDoor, byAddress, inside } from './guesses'
 import { hashPassword, isPassword } from './passwords'
 import { cookieName, csrf, generateToken } from './sessions'
 import { openSession } from './sign-in'
+import { beyond, newFactor, stepOfCode } from './totp'
 
 declare module 'express-session' {
   interface SessionData {

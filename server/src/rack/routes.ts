@@ -7,20 +7,22 @@ import { Op } from 'sequelize'
 import type { Tables } from '../db/models'
 import { NotFound } from '../http/problem'
 import { JsonText, serve } from '../http/serve'
-import { PAGE, type Pegs } from './pegs'
+import { PAGE, type RackStore } from './rack-store'
 import { leftToDo } from './to-dos'
 
 /** How far back the habit of a shop, and the sabers of a client, are looked at. */
 const MOST_POLES = 20
 
 /** The rack, and the shop's clients. */
-export function rackRoutes(r: Router, pegs: Pegs, db: Tables): void {
+export function rackRoutes(r: Router, rackStore: RackStore, db: Tables): void {
   serve(r, API.rack, async ({ query, who }) => {
     const place = query.place ?? 'open'
     const [due, id] = query.after?.split(' ') ?? []
     const [rows, counts] = await Promise.all([
-      query.q ? pegs.found(who.shopId, query.q) : pegs.page(who.shopId, place, due && id ? { due, id } : undefined),
-      query.after || query.q ? undefined : pegs.counts(who.shopId),
+      query.q
+        ? rackStore.found(who.shopId, query.q)
+        : rackStore.page(who.shopId, place, due && id ? { due, id } : undefined),
+      query.after || query.q ? undefined : rackStore.counts(who.shopId),
     ])
     const more = !query.q && rows.length > PAGE
     const page = more ? rows.slice(0, PAGE) : rows
@@ -30,7 +32,7 @@ export function rackRoutes(r: Router, pegs: Pegs, db: Tables): void {
       ...(counts ? { counts } : {}),
       next: more && last ? `${last.due} ${last.id}` : null,
     })
-    return new JsonText(`${head.slice(0, -1)},"commissions":${await pegs.shown(page, who)}}`)
+    return new JsonText(`${head.slice(0, -1)},"commissions":${await rackStore.shown(page, who)}}`)
   })
   serve(r, API.toDos, async ({ who }) => leftToDo(db, who.shopId))
   serve(r, API.clientOf, async ({ params, who }) => {

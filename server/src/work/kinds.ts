@@ -1,4 +1,4 @@
-import type { Peg } from '@nubrin/core/api'
+import type { RackEntry } from '@nubrin/core/api'
 import type { CardPaper, HandoffDocument, ParcelLabel, ShopCard } from '@nubrin/core/handoff'
 import type { EarlierRows, PartRows } from '@nubrin/core/import'
 import type { Finding } from '@nubrin/core/judge'
@@ -45,7 +45,7 @@ interface Jobs {
   earlier: { ask: { bytes: Uint8Array }; done: EarlierRows }
   /** A photo as it is kept. */
   photo: { ask: { bytes: Uint8Array; name: string }; done: Accepted }
-  pegs: { ask: { records: readonly Commission[]; today: string }; done: Peg[] }
+  pegs: { ask: { records: readonly Commission[]; today: string }; done: RackEntry[] }
 }
 export type JobName = keyof Jobs
 export type Asked<K extends JobName> = Jobs[K]['ask']

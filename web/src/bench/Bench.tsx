@@ -1,7 +1,7 @@
 import { STATIONS, type Station } from '@nubrin/core/judge'
 import { useCallback, useEffect, useState } from 'react'
 import { Link, useParams } from 'react-router'
-import { fetchWhenIdle, later } from '../base/later'
+import { fetchWhenIdle, lazyView } from '../base/lazy'
 import { STATION_NAME } from '../base/names'
 import { KeySheet, type Sheet, useCommands, useKeys } from '../commands'
 import { BENCH_COMMANDS } from '../commands/bench'
@@ -14,12 +14,12 @@ import { SaveProblem } from './SaveProblem'
 import { StationRuler } from './StationRuler'
 import { VIEW } from './views'
 
-const Dossier = later(() => import('../things/Dossier').then((m) => m.Dossier))
-const AddFact = later(() => import('./AddFact').then((m) => m.AddFact))
-const History = later(() => import('./History').then((m) => m.History))
-const KeepModel = later(() => import('./KeepModel').then((m) => m.KeepModel))
-const Phone = later(() => import('./Phone').then((m) => m.Phone))
-const RemovalSheet = later(() => import('./Removal').then((m) => m.RemovalSheet))
+const Dossier = lazyView(() => import('../shared/Dossier').then((m) => m.Dossier))
+const AddFact = lazyView(() => import('./AddFact').then((m) => m.AddFact))
+const History = lazyView(() => import('./History').then((m) => m.History))
+const KeepModel = lazyView(() => import('./KeepModel').then((m) => m.KeepModel))
+const Phone = lazyView(() => import('./Phone').then((m) => m.Phone))
+const RemovalSheet = lazyView(() => import('./Removal').then((m) => m.RemovalSheet))
 
 /** A commission on the bench: its drawing above, one station's work in the middle, what stands against it at the side. */
 export default function Bench() {

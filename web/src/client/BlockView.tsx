@@ -1,7 +1,7 @@
 import { type Block, type FrozenProcedure, farthestOf } from '@nubrin/core/handoff'
 import type { Saber } from '@nubrin/core/record'
 import { say } from '@nubrin/core/words'
-import { later } from '../base/later'
+import { lazyView } from '../base/lazy'
 import { useReader } from '../base/reader'
 import { Drawing } from './Drawing'
 import { FilmView } from './FilmView'
@@ -9,7 +9,7 @@ import { Lost } from './Lost'
 import { TableView } from './TableView'
 
 /** What lies apart is drawn when its chapter is opened. */
-const ApartDrawing = later(() => import('./ApartDrawing').then((m) => m.ApartDrawing), { lost: <Lost /> })
+const ApartDrawing = lazyView(() => import('./ApartDrawing').then((m) => m.ApartDrawing), { lost: <Lost /> })
 
 type Of<K extends Block['kind']> = Extract<Block, { kind: K }>
 

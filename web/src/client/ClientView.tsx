@@ -3,7 +3,7 @@ import type { Commission, PdfExtent, Saber } from '@nubrin/core/record'
 import { dayText } from '@nubrin/core/units'
 import { say, whether } from '@nubrin/core/words'
 import { useEffect, useMemo, useState } from 'react'
-import { later } from '../base/later'
+import { lazyView } from '../base/lazy'
 import { ReaderOfPage, useReader } from '../base/reader'
 import { todayIso } from '../data/local'
 import { BlockView } from './BlockView'
@@ -11,11 +11,11 @@ import { Lost } from './Lost'
 import { useReplies, type Way } from './replies'
 
 /** What is in hand, opened and practised comes a moment after the words. */
-const InHand = later(() => import('./InHand').then((m) => m.InHand), { lost: <Lost /> })
-const OpenWith = later(() => import('./OpenWith').then((m) => m.OpenWith), { lost: <Lost /> })
-const FirstThings = later(() => import('./FirstThings').then((m) => m.FirstThings), { lost: <Lost /> })
-const Ask = later(() => import('./Ask').then((m) => m.Ask), { lost: <Lost /> })
-const Practise = later(() => import('./Practise').then((m) => m.Practise), { lost: <Lost /> })
+const InHand = lazyView(() => import('./InHand').then((m) => m.InHand), { lost: <Lost /> })
+const Disassembly = lazyView(() => import('./Disassembly').then((m) => m.Disassembly), { lost: <Lost /> })
+const FirstThings = lazyView(() => import('./FirstThings').then((m) => m.FirstThings), { lost: <Lost /> })
+const Ask = lazyView(() => import('./Ask').then((m) => m.Ask), { lost: <Lost /> })
+const Practise = lazyView(() => import('./Practise').then((m) => m.Practise), { lost: <Lost /> })
 
 // Its code comes while the record does.
 void InHand.fetch().catch(() => undefined)
@@ -101,7 +101,7 @@ function Record({ page, keep, mediaUrl, along, way }: Shown) {
         </div>
       ) : null}
       {doing?.what === 'open' ? (
-        <OpenWith
+        <Disassembly
           saber={saber}
           procedures={procedures}
           keep={`nubrin-open-${keep}-${saber.id}`}

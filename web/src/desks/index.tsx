@@ -1,7 +1,7 @@
 import { isForeign, openFacts, readerOf } from '@nubrin/core/record'
 import { type ComponentType, useMemo } from 'react'
 import { Link } from 'react-router'
-import { later } from '../base/later'
+import { lazyView } from '../base/lazy'
 import { useOrder } from '../store/commission'
 
 /** Pages that go across the stations: what is not settled, what is left to do, how it went, what a saber is beside its parts, and its words in another language. */
@@ -13,11 +13,11 @@ export const DESK_NAME: Record<Desk, string> = {
 export const isDesk = (name: string | undefined): name is Desk => (DESKS as readonly string[]).includes(name ?? '')
 
 export const DESK_VIEW: Record<Desk, ComponentType> = {
-  facts: later(() => import('./facts').then((m) => m.FactsDesk)),
-  'to-do': later(() => import('./to-do').then((m) => m.ToDoDesk)),
-  ledger: later(() => import('./ledger').then((m) => m.LedgerDesk)),
-  saber: later(() => import('./saber').then((m) => m.SaberDesk)),
-  translation: later(() => import('./translation').then((m) => m.TranslationDesk)),
+  facts: lazyView(() => import('./facts').then((m) => m.FactsDesk)),
+  'to-do': lazyView(() => import('./to-do').then((m) => m.ToDoDesk)),
+  ledger: lazyView(() => import('./ledger').then((m) => m.LedgerDesk)),
+  saber: lazyView(() => import('./saber').then((m) => m.SaberDesk)),
+  translation: lazyView(() => import('./translation').then((m) => m.TranslationDesk)),
 }
 
 /** The way to the desks, with how much lies on each. */

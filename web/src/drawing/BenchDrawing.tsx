@@ -5,7 +5,7 @@ import { type Kind, partsOfRef, type Saber, type Section } from '@nubrin/core/re
 import { MAKER } from '@nubrin/core/units'
 import { type PointerEvent, useMemo, useRef, useState } from 'react'
 import { useNavigate } from 'react-router'
-import { later } from '../base/later'
+import { lazyView } from '../base/lazy'
 import { useBench, useEditHilt, useSaber } from '../store/commission'
 import { Balloons } from './Balloons'
 import { hiltLength } from './hiltLength'
@@ -16,15 +16,15 @@ import { useWidth } from './useWidth'
 import { useZoom } from './useZoom'
 
 /** What only some stations show on it comes when it is shown. */
-const ActMark = later(() => import('./ActMark').then((m) => m.ActMark))
-const ProfileHandles = later(() => import('./ProfileHandles').then((m) => m.ProfileHandles))
-const DrawingNotes = later(() => import('./DrawingNotes').then((m) => m.DrawingNotes))
-const BalanceMark = later(() => import('./Marks').then((m) => m.BalanceMark))
-const PlayLayer = later(() => import('../play/PlayLayer').then((m) => m.PlayLayer))
-const BladeLight = later(() => import('../play/BladeLight').then((m) => m.BladeLight))
-const PullMark = later(() => import('./PullMark').then((m) => m.PullMark))
-const ZoomButtons = later(() => import('./ZoomButtons').then((m) => m.ZoomButtons))
-const CutMark = later(() => import('./Marks').then((m) => m.CutMark))
+const ActMark = lazyView(() => import('./ActMark').then((m) => m.ActMark))
+const ProfileHandles = lazyView(() => import('./ProfileHandles').then((m) => m.ProfileHandles))
+const DrawingNotes = lazyView(() => import('./DrawingNotes').then((m) => m.DrawingNotes))
+const BalanceMark = lazyView(() => import('./Marks').then((m) => m.BalanceMark))
+const PlayLayer = lazyView(() => import('../play/PlayLayer').then((m) => m.PlayLayer))
+const BladeLight = lazyView(() => import('../play/BladeLight').then((m) => m.BladeLight))
+const PullMark = lazyView(() => import('./PullMark').then((m) => m.PullMark))
+const ZoomButtons = lazyView(() => import('./ZoomButtons').then((m) => m.ZoomButtons))
+const CutMark = lazyView(() => import('./Marks').then((m) => m.CutMark))
 
 const HEIGHT = 262
 /** Bench beyond a saber that lies apart, mm. */

@@ -2,13 +2,13 @@ import { type Commission, readerOf, type Saber, toldSaber } from '@nubrin/core/r
 import { firstOpen, liveBeats, overBy, rehearse, remaining, troubleText } from '@nubrin/core/script'
 import { type ReactNode, useEffect, useMemo } from 'react'
 import { useNavigate, useParams, useSearchParams } from 'react-router'
-import { later } from '../base/later'
+import { lazyView } from '../base/lazy'
 import { useBench } from '../store/commission'
 import { BeatWords } from './BeatWords'
 import { useAwake, useFilming } from './useFilming'
 
-const NightDrawing = later(() => import('./NightDrawing').then((m) => m.NightDrawing))
-const After = later(() => import('./After').then((m) => m.After))
+const NightDrawing = lazyView(() => import('./NightDrawing').then((m) => m.NightDrawing))
+const TakeReview = lazyView(() => import('./TakeReview').then((m) => m.TakeReview))
 
 /** The filming view of a saber, or what became of a take of it. */
 export default function Film() {
@@ -23,7 +23,7 @@ export default function Film() {
   const saber = record?.sabers.find((s) => s.id === saberId) ?? record?.sabers[0]
   const take = saber?.takes.find((t) => t.id === asked.get('take'))
   if (!record || !saber) return <Dark>{error ?? 'Fetching the script…'}</Dark>
-  if (take) return <After order={record} saber={saber} take={take} />
+  if (take) return <TakeReview order={record} saber={saber} take={take} />
   if (!saber.beats.some((b) => !b.leftTo)) return <Dark>There is no script yet: compose it under Walkthrough.</Dark>
   return <Filming key={saber.id} order={record} saber={saber} />
 }

@@ -1,16 +1,16 @@
 import { useWindowVirtualizer } from '@tanstack/react-virtual'
 import { useCallback, useEffect, useRef, useState } from 'react'
 import { Link } from 'react-router'
-import { fetchWhenIdle, later } from '../base/later'
+import { fetchWhenIdle, lazyView } from '../base/lazy'
 import { KeySheet, type Sheet, useCommands, useKeys } from '../commands'
 import { RACK_COMMANDS } from '../commands/rack'
 import { type RackRow, useFound, useRack } from '../data'
 import { Refused } from '../kit'
 import { useSession } from '../store/session'
 import { ModelSheet } from './ModelSheet'
-import { Peg } from './Peg'
+import { RackEntry } from './RackEntry'
 
-const NewCommission = later(() => import('./NewCommission').then((m) => m.NewCommission))
+const NewCommission = lazyView(() => import('./NewCommission').then((m) => m.NewCommission))
 
 type Pages = ReturnType<typeof useRack>
 const rowsOf = (p: Pages): RackRow[] => p.data?.pages.flatMap((x) => x.commissions) ?? []
@@ -47,7 +47,7 @@ export default function Rack() {
             {counts?.shipped ? 'a commission' : 'the first commission'}.
           </p>
         ) : null}
-        <Pegs rows={rows.filter((r) => r.job !== 'model')} more={finding ? undefined : open} />
+        <RackEntries rows={rows.filter((r) => r.job !== 'model')} more={finding ? undefined : open} />
         {!finding && counts?.shipped ? <HandedOver count={counts.shipped} /> : null}
         {sheets.length ? (
           <section aria-label="Model sheets" className="px-5 py-3">
@@ -130,7 +130,7 @@ function HandedOver({ count }: { count: number }) {
   return (
     <section aria-label="Handed over">
       {past ? (
-        <Pegs rows={rowsOf(shipped)} more={shipped} />
+        <RackEntries rows={rowsOf(shipped)} more={shipped} />
       ) : (
         <button type="button" className="btn-plain btn m-3" onClick={() => setPast(true)}>
           {count === 1 ? 'one handed over' : `${count} handed over`}: show
@@ -142,8 +142,8 @@ function HandedOver({ count }: { count: number }) {
 
 const PEG_PX = 115
 
-/** Pegs below one another; only those near the window are drawn, and the next page comes as its end is reached. */
-function Pegs({ rows, more }: { rows: readonly RackRow[]; more: Pages | undefined }) {
+/** RackEntries below one another; only those near the window are drawn, and the next page comes as its end is reached. */
+function RackEntries({ rows, more }: { rows: readonly RackRow[]; more: Pages | undefined }) {
   const list = useRef<HTMLUListElement>(null)
   const view = useWindowVirtualizer({
     count: rows.length,
@@ -162,7 +162,7 @@ function Pegs({ rows, more }: { rows: readonly RackRow[]; more: Pages | undefine
     <>
       <ul ref={list} className="relative" style={{ height: view.getTotalSize() }}>
         {items.map((v) => (
-          <Peg
+          <RackEntry
             key={v.key}
             row={rows[v.index]!}
             at={v.start - view.options.scrollMargin}

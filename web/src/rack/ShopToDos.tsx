@@ -2,8 +2,8 @@ import { useEffect, useState } from 'react'
 import { Link } from 'react-router'
 import { type LeftToDo, todayIso, useLeftToDo } from '../data'
 import { dayText, Empty, Refused, SelectCell, Tabs, tell } from '../kit'
+import { WAITS, waitsFor } from '../shared/waits'
 import { useSession } from '../store/session'
-import { WAITS, waitsFor } from '../things/waits'
 import { shipsIn } from './days'
 
 const BY = { blocks: 'by what it holds up', person: 'by person', commission: 'by commission' } as const

@@ -2,11 +2,11 @@ import type { Api, GoodOf } from '@nubrin/core/api'
 import type { CataloguePart } from '@nubrin/core/parts'
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { later } from '../base/later'
+import { lazyView } from '../base/lazy'
 import { refusalText, useRecall } from '../data'
 import { dayText, Refused } from '../kit'
 
-const RecallLetters = later(() => import('./RecallLetters').then((m) => m.RecallLetters))
+const RecallLetters = lazyView(() => import('./RecallLetters').then((m) => m.RecallLetters))
 
 type Answer = GoodOf<Api['recall']>
 

@@ -1,8 +1,8 @@
 import { useEffect } from 'react'
 import { Link } from 'react-router'
 import { useSession } from '../store/session'
+import { Account } from './Account'
 import { Archive } from './Archive'
-import { Myself } from './Myself'
 import { People } from './People'
 import { Sessions } from './Sessions'
 import { Settings } from './Settings'
@@ -32,7 +32,7 @@ export default function Shop() {
         </div>
         <div className="space-y-7">
           {owner ? <People /> : null}
-          <Myself />
+          <Account />
           <Sessions />
         </div>
       </main>

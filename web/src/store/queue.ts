@@ -1,6 +1,6 @@
 import type { Commission, Problem } from '@nubrin/core/record'
 import { applyOps, invertOps, type Op, rebaseOps, same, touched, valueAt } from '@nubrin/core/record/ops'
-import { insist } from './insist'
+import { keepMine } from './keep-mine'
 
 /** One edit of the maker, not acknowledged yet. A frozen one was sent under its id already and is sent again only as it was. */
 export interface Change {
@@ -195,7 +195,7 @@ export class Queue {
   settle(id: string, whose: 'mine' | 'theirs'): boolean {
     const c = this.conflicts.find((x) => x.id === id)
     if (!c) return false
-    const ops = whose === 'mine' ? insist(this.shown, c.mine, c.theirs) : []
+    const ops = whose === 'mine' ? keepMine(this.shown, c.mine, c.theirs) : []
     if (whose === 'mine' && !ops) return false
     this.conflicts = this.conflicts.filter((x) => x !== c)
     return ops?.length ? this.edit(c.label, ops) : true

@@ -1,10 +1,10 @@
 import { CHOSE, type Decision } from '@nubrin/core/record'
 import { freshId, todayIso } from '../../data'
 import { AddLine, bound, CheckBox, DateCell, Labelled, RemoveButton, SelectCell, TextCell } from '../../kit'
+import { Notes } from '../../shared/Notes'
+import { PlaceCell } from '../../shared/PlaceCell'
 import { useEditSaber, useEditThing, useRemove, useSaber } from '../../store/commission'
 import { useSession } from '../../store/session'
-import { Notes } from '../../things/Notes'
-import { PlaceCell } from '../../things/PlaceCell'
 
 const WHOSE = { '': 'the shop’s', shop: 'the shop’s', client: 'the client’s', both: 'chosen together' }
 

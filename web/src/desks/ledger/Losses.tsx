@@ -1,10 +1,10 @@
 import { LOSS_KINDS, type Loss } from '@nubrin/core/record'
 import { freshId, todayIso } from '../../data'
 import { AddLine, bound, DateCell, RemoveButton, SelectCell, TextCell } from '../../kit'
+import { MoneyCell } from '../../shared/Money'
+import { Notes } from '../../shared/Notes'
+import { PlaceCell } from '../../shared/PlaceCell'
 import { useEditSaber, useEditThing, useRemove, useSaber } from '../../store/commission'
-import { MoneyCell } from '../../things/Money'
-import { Notes } from '../../things/Notes'
-import { PlaceCell } from '../../things/PlaceCell'
 
 /** Parts that were spoilt, made again or replaced: why, by whom, at what cost, and whether the client knows. */
 export function Losses() {

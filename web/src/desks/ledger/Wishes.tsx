@@ -1,8 +1,8 @@
 import { type Commission, nameIn, type Request } from '@nubrin/core/record'
 import { Link } from 'react-router'
 import { NumberCell, setText, TextCell } from '../../kit'
+import { MoneyCell } from '../../shared/Money'
 import { useEditEntry, useOrder } from '../../store/commission'
-import { MoneyCell } from '../../things/Money'
 
 const STATUS = { open: 'open', met: 'met', changed: 'changed', declined: 'declined' }
 

@@ -1,8 +1,8 @@
 import { WAS_KINDS, type Was } from '@nubrin/core/record'
 import { freshId } from '../../data'
 import { AddLine, bound, CheckBox, RemoveButton, SelectCell, TextCell } from '../../kit'
+import { Notes } from '../../shared/Notes'
 import { useEditSaber, useEditThing, useRemove, useSaber } from '../../store/commission'
-import { Notes } from '../../things/Notes'
 
 /** What an older saber could do before the work; for each that goes, what takes its place. */
 export function Before() {

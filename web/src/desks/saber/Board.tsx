@@ -11,8 +11,8 @@ import {
   TextCell,
   TextFactField,
 } from '../../kit'
+import { Notes } from '../../shared/Notes'
 import { useEditSaber, useSaber } from '../../store/commission'
-import { Notes } from '../../things/Notes'
 
 const FACTS = [
   ['sleepAfter', 'sleeps after'],

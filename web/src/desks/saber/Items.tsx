@@ -1,10 +1,10 @@
 import { ITEM_ROLES, type Item, KINDS, kindRule, type PartKind } from '@nubrin/core/record'
 import { freshId } from '../../data'
 import { AddLine, bound, CheckBox, CountCell, RemoveButton, SelectCell, TextCell } from '../../kit'
+import { Notes } from '../../shared/Notes'
+import { PlaceCell } from '../../shared/PlaceCell'
+import { SuppliedCell } from '../../shared/Supplied'
 import { useEditSaber, useEditThing, useRemove, useSaber } from '../../store/commission'
-import { Notes } from '../../things/Notes'
-import { PlaceCell } from '../../things/PlaceCell'
-import { SuppliedCell } from '../../things/Supplied'
 
 const ROLE_WORDS = { accessory: 'goes with', alternative: 'stands in for', spare: 'spare of' }
 const KIND_KEYS = Object.keys(KINDS) as PartKind[]

@@ -1,8 +1,8 @@
 import type { Owner } from '@nubrin/core/record'
 import { freshId } from '../../data'
 import { AddLine, bound, CheckBox, RemoveButton, TextCell, TextFactField } from '../../kit'
+import { Notes } from '../../shared/Notes'
 import { useEditSaber, useEditThing, useRemove, useSaber } from '../../store/commission'
-import { Notes } from '../../things/Notes'
 
 /** Whose hands it went through before, and what each did to it as far as that is known. */
 export function Provenance() {

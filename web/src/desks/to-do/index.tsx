@@ -2,10 +2,10 @@ import { nameIn, type Ref } from '@nubrin/core/record'
 import { useState } from 'react'
 import { freshId } from '../../data'
 import { AddLine, CheckBox, Empty, GroupedSelect, SelectCell } from '../../kit'
+import { placesOfOrder } from '../../shared/places'
+import { ToDoRow } from '../../shared/ToDos'
+import { WAITS } from '../../shared/waits'
 import { useEdit, useOrder } from '../../store/commission'
-import { placesOfOrder } from '../../things/places'
-import { ToDoRow } from '../../things/ToDos'
-import { WAITS } from '../../things/waits'
 
 /** All the work that is left on a commission, by what waits for it. */
 export function ToDoDesk() {

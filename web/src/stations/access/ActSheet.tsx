@@ -1,12 +1,12 @@
 import { moved, type Possible, procedureIn, saysNothing, stepFor, type ToldAct } from '@nubrin/core/access'
 import type { Act, Saber, Step } from '@nubrin/core/record'
-import { later } from '../../base/later'
+import { lazyView } from '../../base/lazy'
 import { freshId } from '../../data'
 import { bound, CheckBox, NumberCell, RefPicker, SelectCell, setText, TextCell } from '../../kit'
 import { useEditSaber, useRemove } from '../../store/commission'
 
 /** It brings a calendar, which few acts need. */
-const Consent = later(() => import('./Consent').then((m) => m.Consent))
+const Consent = lazyView(() => import('./Consent').then((m) => m.Consent))
 
 /** What the maker says of the act in hand: his words, tool, what to mind, how one knows that it worked; blank stands for what is drafted. */
 export function ActSheet({ saber, told: p, act, n }: { saber: Saber; told: Possible; act: ToldAct; n: number }) {

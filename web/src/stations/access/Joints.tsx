@@ -14,8 +14,8 @@ import {
   TextCell,
   tell,
 } from '../../kit'
+import { Notes } from '../../shared/Notes'
 import { useBench, useEditSaber, useLight } from '../../store/commission'
-import { Notes } from '../../things/Notes'
 
 const HOW = {
   unscrew: 'is unscrewed',
@@ -48,7 +48,7 @@ const opensFirst = (all: readonly Joint[]): Joint | undefined =>
     : all.find((j) => !j.place && j.ways.some((w) => !w.after.length))
 
 /** What the maker says of a joint, begun where nothing is said yet. */
-function saidOf(s: Saber, body: Body): Said {
+function ensureJoint(s: Saber, body: Body): Said {
   const had = s.joints.find((x) => x.body === body)
   if (had) return had
   const begun: Said = { id: freshId(), body }
@@ -76,7 +76,7 @@ export function Joints({ saber, assembly }: { saber: Saber; assembly: Assembly }
     }
     setOpen(body)
     editSaber(`joint of ${j.name}`, (s) => {
-      const y = saidOf(s, body)
+      const y = ensureJoint(s, body)
       if ('towards' in said) y.towards = said.towards
       else if (!(y.held ?? j.held).some((h) => h.screw === said.screw))
         y.held = [...(y.held ?? j.held), { screw: said.screw, by: 'loosen' }]
@@ -120,7 +120,7 @@ function useSay({ body, name }: Joint) {
   const editSaber = useEditSaber()
   return (run: (y: Said) => void) =>
     editSaber(`joint of ${name}`, (s) => {
-      const y = saidOf(s, body)
+      const y = ensureJoint(s, body)
       run(y)
       if (Object.keys(y).length === 2) s.joints = s.joints.filter((x) => x !== y)
     })

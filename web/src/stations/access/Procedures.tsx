@@ -2,16 +2,16 @@ import { lookedAt, proceduresOf, statesOf, type Told, type ToldAct } from '@nubr
 import { apartIn, choicesOf, goalText, machineOf } from '@nubrin/core/machine'
 import { MAKER } from '@nubrin/core/units'
 import { useEffect, useMemo, useState } from 'react'
-import { later } from '../../base/later'
+import { lazyView } from '../../base/lazy'
 import { Mark } from '../../kit'
 import { wayOf } from '../../play'
 import { useBench, useLight, useSaber } from '../../store/commission'
-import { Lying } from './Lying'
+import { HandState } from './HandState'
 import { Poles } from './Poles'
 import { Procedure } from './Procedure'
 import { useLookThrough } from './useLookThrough'
 
-const Joints = later(() => import('./Joints').then((m) => m.Joints))
+const Joints = lazyView(() => import('./Joints').then((m) => m.Joints))
 
 const NONE: readonly ToldAct[] = []
 
@@ -82,7 +82,7 @@ export function Procedures() {
       )}
       <div className="space-y-5">
         <Poles saber={saber} />
-        <Lying saber={saber} assembly={assembly} state={state} />
+        <HandState saber={saber} assembly={assembly} state={state} />
         <Joints saber={saber} assembly={assembly} />
       </div>
     </div>

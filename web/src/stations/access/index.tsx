@@ -1,9 +1,9 @@
 import { useState } from 'react'
-import { later } from '../../base/later'
+import { lazyView } from '../../base/lazy'
 import { Tabs } from '../../kit'
 import { Procedures } from './Procedures'
 
-const Screws = later(() => import('./Screws').then((m) => m.Screws))
+const Screws = lazyView(() => import('./Screws').then((m) => m.Screws))
 
 /** What hands do with this saber: each way there and back, gone on the drawing, with what the maker says of its acts. */
 export default function Access() {

@@ -1,7 +1,7 @@
 import { freshId, todayIso } from '../../data'
 import { AddLine, CheckBox, DateCell, RemoveButton, setText, TextCell } from '../../kit'
+import { Answer } from '../../shared/Answer'
 import { useEdit, useEditEntry, useOrder, useRemove } from '../../store/commission'
-import { Answer } from '../../things/Answer'
 
 /** What has to be asked, whether it was, and whether the saber waits for the answer. */
 export function Questions() {

@@ -1,8 +1,8 @@
 import { type Arrival, FATES, findThing, shared, keyWords as words } from '@nubrin/core/record'
 import { freshId } from '../../data'
 import { bound, CountCell, GroupedSelect, RemoveButton, SelectCell } from '../../kit'
+import { placesOfOrder } from '../../shared/places'
 import { useOrder } from '../../store/commission'
-import { placesOfOrder } from '../../things/places'
 
 type Share = Arrival['shares'][number]
 

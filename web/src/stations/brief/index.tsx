@@ -1,12 +1,12 @@
-import { later } from '../../base/later'
+import { lazyView } from '../../base/lazy'
 import { Arrivals } from './Arrivals'
 import { Client } from './Client'
 import { Questions } from './Questions'
 import { Requests } from './Requests'
 
 /** What the wishes do not need to be read: it comes right after. */
-const Photos = later(() => import('./Photos').then((m) => m.Photos))
-const KeptAsideList = later(() => import('./KeptAside').then((m) => m.KeptAsideList))
+const Photos = lazyView(() => import('./Photos').then((m) => m.Photos))
+const KeptAsideList = lazyView(() => import('./KeptAside').then((m) => m.KeptAsideList))
 
 /** What the client wishes, what they sent, and what has to be asked. */
 export default function Brief() {

@@ -3,7 +3,7 @@ import { powered } from '@nubrin/core/machine'
 import type { Saber } from '@nubrin/core/record'
 import { MAKER } from '@nubrin/core/units'
 import { useEffect, useMemo, useState } from 'react'
-import { later } from '../../base/later'
+import { lazyView } from '../../base/lazy'
 import { urlOf } from '../../data'
 import { Empty } from '../../kit'
 import { Hands, Practice, useHandKeys, usePlay } from '../../play'
@@ -12,8 +12,8 @@ import { useBench, useLight, useSaber } from '../../store/commission'
 const mediaUrl = (hash: string) => urlOf('stored', { params: { hash } })
 
 /** What may be taken out, and whether it sounds, comes a moment later. */
-const Parts = later(() => import('./Parts').then((m) => m.Parts))
-const SoundSwitch = later(() => import('./Parts').then((m) => m.SoundSwitch))
+const Parts = lazyView(() => import('./Parts').then((m) => m.Parts))
+const SoundSwitch = lazyView(() => import('./Parts').then((m) => m.SoundSwitch))
 
 /** The saber in hand: pressed, moved and lit by its own map; what it is in, what is possible from here, and what came of it. */
 export function Playing({ onMap }: { onMap: () => void }) {

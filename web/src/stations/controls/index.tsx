@@ -1,11 +1,11 @@
 import { useState } from 'react'
-import { later } from '../../base/later'
+import { lazyView } from '../../base/lazy'
 import { Tabs } from '../../kit'
 import { Playing } from './Playing'
 
-const MapBench = later(() => import('./MapBench').then((m) => m.MapBench))
-const MapFaults = later(() => import('./MapFaults').then((m) => m.MapFaults))
-const Card = later(() => import('./Card').then((m) => m.Card))
+const MapBench = lazyView(() => import('./MapBench').then((m) => m.MapBench))
+const MapFaults = lazyView(() => import('./MapFaults').then((m) => m.MapFaults))
+const Card = lazyView(() => import('./Card').then((m) => m.Card))
 
 /** The board in hand, the map that it runs by, what could go wrong with it, and the card that goes to the client. */
 export default function Controls() {

@@ -2,7 +2,7 @@ import { fact, known } from '@nubrin/core/facts'
 import { adapterFor } from '@nubrin/core/fit'
 import { Blade, type Saber } from '@nubrin/core/record'
 import { bound, FactField, type FactSchema, Labelled, RemoveButton, TextCell } from '../../kit'
-import { SuppliedCell } from '../../things/Supplied'
+import { SuppliedCell } from '../../shared/Supplied'
 
 const SIZES = [
   ['outside', 'its outside'],

@@ -2,9 +2,9 @@ import type { CataloguePart } from '@nubrin/core/parts'
 import type { Saber } from '@nubrin/core/record'
 import { useState } from 'react'
 import { SelectCell } from '../../kit'
+import { DoesNotFit, useStaysOut } from './DoesNotFit'
 import { ChosenLayout, PickedLayout } from './PickedLayout'
 import { Missing, Searching } from './Searching'
-import { StaysOut, useStaysOut } from './StaysOut'
 import { MEASURES, type Measure, TradeOff } from './TradeOff'
 import { type Search, useLayouts } from './useLayouts'
 import { WhatMayVary } from './WhatMayVary'
@@ -47,7 +47,7 @@ export function Layouts({ saber, rows }: { saber: Saber; rows: CataloguePart[] }
             onPick={search.pick}
           />
         ) : null}
-        <StaysOut list={out.list} open={!found?.feasible} />
+        <DoesNotFit list={out.list} open={!found?.feasible} />
         {prepared?.unseated.length ? (
           <p className="text-brass text-[0.87rem]">
             Not counted, since neither a place nor a free opening is known: {prepared.unseated.join(', ')}.

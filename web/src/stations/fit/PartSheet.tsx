@@ -11,9 +11,9 @@ import {
   TextCell,
   TextFactField,
 } from '../../kit'
+import { Notes } from '../../shared/Notes'
+import { SuppliedCell } from '../../shared/Supplied'
 import { useEditThing } from '../../store/commission'
-import { Notes } from '../../things/Notes'
-import { SuppliedCell } from '../../things/Supplied'
 import { OtherEnd } from './OtherEnd'
 import { PartOfKind } from './PartOfKind'
 

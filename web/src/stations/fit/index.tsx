@@ -2,7 +2,7 @@ import { balance } from '@nubrin/core/fit'
 import { partsOfRef } from '@nubrin/core/record'
 import { formatNumber, MAKER } from '@nubrin/core/units'
 import { useEffect, useMemo, useState } from 'react'
-import { fetchWhenIdle, later } from '../../base/later'
+import { fetchWhenIdle, lazyView } from '../../base/lazy'
 import { useCatalogue } from '../../data'
 import { FigureView, Tabs } from '../../kit'
 import { useBench, useSaber } from '../../store/commission'
@@ -12,9 +12,9 @@ import { CrossSection } from './CrossSection'
 import { Parts } from './Parts'
 import { Wires } from './Wires'
 
-const Layouts = later(() => import('./Layouts').then((m) => m.Layouts))
-const Blades = later(() => import('./Blades').then((m) => m.Blades))
-const BalanceBench = later(() => import('./Balance').then((m) => m.BalanceBench))
+const Layouts = lazyView(() => import('./Layouts').then((m) => m.Layouts))
+const Blades = lazyView(() => import('./Blades').then((m) => m.Blades))
+const BalanceBench = lazyView(() => import('./Balance').then((m) => m.BalanceBench))
 
 const BENCHES = ['Parts', 'Layouts', 'Blades', 'Balance'] as const
 

@@ -14,8 +14,8 @@ import {
   SelectCell,
   setText,
 } from '../../kit'
+import { Notes } from '../../shared/Notes'
 import { useEdit, useEditEntry, useOrder, useRemove } from '../../store/commission'
-import { Notes } from '../../things/Notes'
 
 type Line = ReturnType<typeof useOrder>['packing'][number]
 const SUPPLY_WORDS = { packed: 'in a parcel', hasAlready: 'the client has it', toBuy: 'the client buys it' } as const

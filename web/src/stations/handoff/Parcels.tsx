@@ -23,8 +23,8 @@ import {
   SelectCell,
   TextCell,
 } from '../../kit'
+import { Notes } from '../../shared/Notes'
 import { useEdit, useEditEntry, useOrder, useRemove } from '../../store/commission'
-import { Notes } from '../../things/Notes'
 
 type K = ReturnType<typeof useOrder>['parcels'][number]
 const MARK = { taken: 'fine', confirm: 'caution', refused: 'stop', unknown: 'caution' } as const

@@ -1,9 +1,9 @@
 import { refTo } from '@nubrin/core/record'
 import { freshId, todayIso } from '../../data'
 import { AddLine, bound, CheckBox, DateCell, RemoveButton, SelectCell, TextCell } from '../../kit'
+import { Notes } from '../../shared/Notes'
 import { useEdit, useEditEntry, useOrder, useRemove } from '../../store/commission'
 import { useSession } from '../../store/session'
-import { Notes } from '../../things/Notes'
 
 type V = ReturnType<typeof useOrder>['visits'][number]
 

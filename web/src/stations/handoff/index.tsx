@@ -1,14 +1,14 @@
 import { useState } from 'react'
-import { later } from '../../base/later'
+import { lazyView } from '../../base/lazy'
 import { Tabs } from '../../kit'
 import { Credits } from './Credits'
 import { Gate } from './Gate'
 import { RecordSheet } from './RecordSheet'
 
-const Films = later(() => import('./Films').then((m) => m.Films))
-const Box = later(() => import('./Box').then((m) => m.Box))
-const Reading = later(() => import('./Reading').then((m) => m.Reading))
-const Afterwards = later(() => import('./Afterwards').then((m) => m.Afterwards))
+const Films = lazyView(() => import('./Films').then((m) => m.Films))
+const Box = lazyView(() => import('./Box').then((m) => m.Box))
+const Reading = lazyView(() => import('./Reading').then((m) => m.Reading))
+const Afterwards = lazyView(() => import('./Afterwards').then((m) => m.Afterwards))
 
 /** What stands against shipping and the record for the client, the box, what each sentence rests on, and what comes back. */
 export default function Handoff() {

@@ -12,9 +12,9 @@ import {
 } from '@nubrin/core/record'
 import { todayIso } from '../../data'
 import { bound, CheckBox, ChoiceFactField, FactField, SelectCell, TextCell } from '../../kit'
+import { Notes } from '../../shared/Notes'
 import { useEditHilt, useRemove } from '../../store/commission'
 import { useSession } from '../../store/session'
-import { Notes } from '../../things/Notes'
 import { Sheet } from './Sheet'
 
 const ORIGIN_WORDS = { hilt: 'the hilt', kit: 'the kit', shop: 'the shop', client: 'the client' }

@@ -1,7 +1,7 @@
 import { known } from '@nubrin/core/facts'
 import { Section, SPIGOTS } from '@nubrin/core/record'
 import { FactField, SelectCell } from '../../kit'
-import { Notes } from '../../things/Notes'
+import { Notes } from '../../shared/Notes'
 
 const { properties: OF } = Section.properties.joint
 

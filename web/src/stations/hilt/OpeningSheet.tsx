@@ -1,7 +1,7 @@
 import { FACES, OPENINGS, Opening, keyWords as words } from '@nubrin/core/record'
 import { bound, ColourCell, FactField, Labelled, SelectCell } from '../../kit'
+import { Notes } from '../../shared/Notes'
 import { useEditHilt, useRemove } from '../../store/commission'
-import { Notes } from '../../things/Notes'
 import { Sheet } from './Sheet'
 
 const LENGTHS = {

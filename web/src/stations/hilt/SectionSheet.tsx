@@ -1,7 +1,7 @@
 import { Section } from '@nubrin/core/record'
 import { bound, CheckBox, FactField } from '../../kit'
+import { Notes } from '../../shared/Notes'
 import { useEditHilt, useRemove } from '../../store/commission'
-import { Notes } from '../../things/Notes'
 import { JointFields } from './JointFields'
 import { Profile } from './Profile'
 import { Sheet } from './Sheet'

@@ -1,7 +1,7 @@
 import { Socket } from '@nubrin/core/record'
 import { bound, FactField, SelectCell } from '../../kit'
+import { Notes } from '../../shared/Notes'
 import { useEditHilt, useRemove } from '../../store/commission'
-import { Notes } from '../../things/Notes'
 import { Sheet } from './Sheet'
 
 export function SocketSheet({ socket: x }: { socket: Socket }) {

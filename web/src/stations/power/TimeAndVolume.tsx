@@ -3,12 +3,12 @@ import { chargeTime, runtime, safeVolume, speakerWatts, wattHours } from '@nubri
 import type { Preset, Saber } from '@nubrin/core/record'
 import { formatNumber, MAKER } from '@nubrin/core/units'
 import { useMemo } from 'react'
-import { later } from '../../base/later'
+import { lazyView } from '../../base/lazy'
 import { FigureView } from '../../kit'
 import { LeftInADrawer } from './LeftInADrawer'
 import { UseProfile } from './UseProfile'
 
-const Discharge = later(() => import('./Discharge').then((m) => m.Discharge))
+const Discharge = lazyView(() => import('./Discharge').then((m) => m.Discharge))
 
 /** How long it runs in its use, how long it keeps, how it charges, and how loud it may be. */
 export function TimeAndVolume({ saber, preset }: { saber: Saber; preset: Preset | undefined }) {

@@ -2,8 +2,8 @@ import { fact } from '@nubrin/core/facts'
 import { type Saber, ZONE_KINDS, Zone } from '@nubrin/core/record'
 import { freshId } from '../../data'
 import { AddLine, bound, FactField, RemoveButton, SelectCell, TextCell } from '../../kit'
+import { Notes } from '../../shared/Notes'
 import { useEditSaber, useEditThing, useRemove } from '../../store/commission'
-import { Notes } from '../../things/Notes'
 
 /** Name, kind, LEDs, what one draws lit and idle, whose colour it shows. */
 const COLUMNS = 'grid grid-cols-[minmax(0,1fr)_76px_50px_56px_56px_88px_32px] gap-2'

@@ -1,8 +1,8 @@
 import type { Repair } from '@nubrin/core/record'
 import { bound, DateCell, Labelled, NumberCell, RefPicker, setText, TextCell, TextFactField } from '../../kit'
+import { MoneyCell } from '../../shared/Money'
+import { Notes } from '../../shared/Notes'
 import { useEditThing, useSaber } from '../../store/commission'
-import { MoneyCell } from '../../things/Money'
-import { Notes } from '../../things/Notes'
 
 /** A repair in full: the fault as it was reported, where it was, the proof in cycles, and what it cost. */
 export function RepairDetails({ fix: f }: { fix: Repair }) {

@@ -2,13 +2,13 @@ import { known } from '@nubrin/core/facts'
 import { touchedBy } from '@nubrin/core/proof'
 import type { Ref, Saber } from '@nubrin/core/record'
 import { useState } from 'react'
-import { later } from '../../base/later'
+import { lazyView } from '../../base/lazy'
 import { freshId, todayIso } from '../../data'
 import { CheckBox, RefPicker, RemoveButton } from '../../kit'
 import { useEditSaber, useRemove } from '../../store/commission'
 import { SETUP_WORDS } from './setups'
 
-const RepairDetails = later(() => import('./RepairDetails').then((m) => m.RepairDetails))
+const RepairDetails = lazyView(() => import('./RepairDetails').then((m) => m.RepairDetails))
 
 /** What was mended, and which tests that calls for again. */
 export function Repairs({ saber }: { saber: Saber }) {

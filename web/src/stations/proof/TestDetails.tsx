@@ -1,9 +1,9 @@
 import { SETUPS, type Test } from '@nubrin/core/record'
 import { todayIso } from '../../data'
 import { bound, Labelled, NumberCell, SelectCell, TextCell } from '../../kit'
+import { Notes } from '../../shared/Notes'
 import { useEditThing } from '../../store/commission'
 import { useSession } from '../../store/session'
-import { Notes } from '../../things/Notes'
 import { SETUP_WORDS } from './setups'
 
 /** How a test is set up, why it cannot be done here, and what is noted on it. */

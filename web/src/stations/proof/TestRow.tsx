@@ -2,13 +2,13 @@ import { type Expected, latest, limitText, standing } from '@nubrin/core/proof'
 import type { Saber, Test } from '@nubrin/core/record'
 import { formatNumber, MAKER } from '@nubrin/core/units'
 import { useState } from 'react'
-import { later } from '../../base/later'
+import { lazyView } from '../../base/lazy'
 import { Mark, RemoveButton } from '../../kit'
 import { useLight, useRemove } from '../../store/commission'
 import { TakeReading } from './TakeReading'
 
-const TestDetails = later(() => import('./TestDetails').then((m) => m.TestDetails))
-const LimitBar = later(() => import('./charts').then((m) => m.LimitBar))
+const TestDetails = lazyView(() => import('./TestDetails').then((m) => m.TestDetails))
+const LimitBar = lazyView(() => import('./charts').then((m) => m.LimitBar))
 
 const STAND = {
   none: ['empty', 'no reading'],

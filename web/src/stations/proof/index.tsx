@@ -1,15 +1,15 @@
 import { MAKER } from '@nubrin/core/units'
 import { useMemo } from 'react'
-import { later, useCode } from '../../base/later'
+import { lazyView, useCode } from '../../base/lazy'
 import { once } from '../../base/once'
 import { freshId } from '../../data'
 import { AddLine, Empty } from '../../kit'
 import { useEditSaber, useSaber } from '../../store/commission'
 import { TestRow } from './TestRow'
 
-const Repairs = later(() => import('./Repairs').then((m) => m.Repairs))
-const History = later(() => import('./charts').then((m) => m.History))
-const PasteReadings = later(() => import('./PasteReadings').then((m) => m.PasteReadings))
+const Repairs = lazyView(() => import('./Repairs').then((m) => m.Repairs))
+const History = lazyView(() => import('./charts').then((m) => m.History))
+const PasteReadings = lazyView(() => import('./PasteReadings').then((m) => m.PasteReadings))
 
 /** What a saber calls for is worked out by code that comes a moment later. */
 const PLAN = once(() => import('./test-plan-code'))

@@ -1,8 +1,8 @@
 import { fact } from '@nubrin/core/facts'
 import { LOOKS, Preset, type Saber, STATUSES } from '@nubrin/core/record'
 import { bound, CheckBox, ColourFactField, FactField, Labelled, RemoveButton, SelectCell, TextCell } from '../../kit'
+import { Notes } from '../../shared/Notes'
 import { useEditThing, useRemove } from '../../store/commission'
-import { Notes } from '../../things/Notes'
 import { Effects } from './Effects'
 import { Sounds } from './Sounds'
 

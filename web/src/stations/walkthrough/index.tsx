@@ -1,7 +1,7 @@
 import { type Beat, type Commission, ORDERS, type Saber } from '@nubrin/core/record'
 import { useCallback, useState } from 'react'
 import { Link } from 'react-router'
-import { later } from '../../base/later'
+import { lazyView } from '../../base/lazy'
 import { freshId } from '../../data'
 import { Empty, SelectCell, SortableList } from '../../kit'
 import { useEditSaber, useLight, useOrder, useSaber } from '../../store/commission'
@@ -9,13 +9,13 @@ import { BeatRow } from './BeatRow'
 import { COMPOSER, useRehearsal } from './useRehearsal'
 
 /** What stands beside the script, and what only an open beat needs; each comes a moment later. */
-const BeatSheet = later(() => import('./BeatSheet').then((m) => m.BeatSheet))
-const Reel = later(() => import('./Reel').then((m) => m.Reel))
-const ForWhom = later(() => import('./ForWhom').then((m) => m.ForWhom))
-const Called = later(() => import('./Called').then((m) => m.Called))
-const NotTold = later(() => import('./NotTold').then((m) => m.NotTold))
-const Readiness = later(() => import('./Readiness').then((m) => m.Readiness))
-const TakeAlong = later(() => import('./TakeAlong').then((m) => m.TakeAlong))
+const BeatSheet = lazyView(() => import('./BeatSheet').then((m) => m.BeatSheet))
+const ScriptTimeline = lazyView(() => import('./ScriptTimeline').then((m) => m.ScriptTimeline))
+const ForWhom = lazyView(() => import('./ForWhom').then((m) => m.ForWhom))
+const SpokenNames = lazyView(() => import('./SpokenNames').then((m) => m.SpokenNames))
+const NotTold = lazyView(() => import('./NotTold').then((m) => m.NotTold))
+const Readiness = lazyView(() => import('./Readiness').then((m) => m.Readiness))
+const TakeAlong = lazyView(() => import('./TakeAlong').then((m) => m.TakeAlong))
 
 const ORDER_WORDS = {
   pommelUp: 'from the pommel up',
@@ -95,7 +95,13 @@ export default function Walkthrough() {
               are kept when you compose again.
             </Empty>
           ) : run ? (
-            <Reel saber={saber} run={run} chosen={chosen} onChoose={choose} onTrim={() => void script.trim()} />
+            <ScriptTimeline
+              saber={saber}
+              run={run}
+              chosen={chosen}
+              onChoose={choose}
+              onTrim={() => void script.trim()}
+            />
           ) : null}
         </div>
         <SortableList items={saber.beats} name={(b) => b.say.slice(0, 30)} onMove={(next) => void script.reorder(next)}>
@@ -169,7 +175,7 @@ const Beside = ({ order, saber }: { order: Commission; saber: Saber }) => (
       <ForWhom order={order} saber={saber} />
     </div>
     {saber.beats.length ? <Readiness order={order} saber={saber} /> : null}
-    <Called saber={saber} />
+    <SpokenNames saber={saber} />
     <TakeAlong order={order} saber={saber} />
   </div>
 )

@@ -1,7 +1,7 @@
 import { type Commission, readerOf, type Saber, toldSaber } from '@nubrin/core/record'
 import type { Rehearsal, Stray } from '@nubrin/core/script'
 import { useMemo } from 'react'
-import { useCode } from '../../base/later'
+import { useCode } from '../../base/lazy'
 import { once } from '../../base/once'
 
 /** The composer’s code, for whoever needs it first. */

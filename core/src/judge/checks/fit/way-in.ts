@@ -1,4 +1,4 @@
-import { barredParts } from '../../../fit'
+import { blockedParts } from '../../../fit'
 import { check } from '../../check'
 
 export const wayIn = check<{ barred: { part: string; section: string; bore: number; short: number } }>({
@@ -8,7 +8,7 @@ export const wayIn = check<{ barred: { part: string; section: string; bore: numb
   source: 'geometry',
   reads: ['hilt', 'parts'],
   run: ({ saber }) =>
-    barredParts(saber).map((b) => ({
+    blockedParts(saber).map((b) => ({
       code: 'barred',
       subject: b.part.id,
       level: 'stop',

@@ -21,7 +21,7 @@ interface Hanging {
 }
 
 /** A commission on its peg: the hilt, its blade as far out as the work has come, and what blocks it. */
-export function Peg({ row, at, index, measure }: Hanging) {
+export function RackEntry({ row, at, index, measure }: Hanging) {
   const scene = useMemo(() => hiltScene(row.hilt, 250, 60), [row])
   const end = Math.max(...scene.spots.filter((s) => s.ref.startsWith('section')).map((s) => s.x1), 40)
   const next = STATIONS.find((s) => row.states[s] !== 'clear') ?? 'handoff'

@@ -5,7 +5,7 @@ import { applyOps, type Op, splitItem, touched, valueAt } from '@nubrin/core/rec
  * The operations that make mine stand after all, on the record as it is now. When theirs took the thing away, it comes back
  * first. Undefined when that cannot be done: what mine is about is gone for good.
  */
-export function insist(record: Commission, mine: Op, theirs?: Op): Op[] | undefined {
+export function keepMine(record: Commission, mine: Op, theirs?: Op): Op[] | undefined {
   const back: Op[] =
     theirs?.op === 'remove' && valueAt(record, theirs.at) === undefined
       ? [{ op: 'insert', at: splitItem(theirs.at).list, item: theirs.item, after: theirs.after }]

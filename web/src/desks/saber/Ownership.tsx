@@ -10,7 +10,7 @@ const KNOWS_WORDS = {
 }
 
 /** Whose it will be, which one it is, and how long the shop stands behind it. */
-export function Whole() {
+export function Ownership() {
   const order = useOrder()
   const saber = useSaber()
   const edit = useEdit()

@@ -3,7 +3,7 @@ import { bodyOf, inWall, layOut, narrowest, needRadius, onAxis, spanOf } from '.
 import { comesApart, type FittedPart, type Saber } from '../../record'
 
 /** A part that no end lets in: the way that lets most through, and what is missing there. */
-export interface Barred {
+export interface BlockedPart {
   part: FittedPart
   /** The section whose bore stops it, its diameter, and by how much it is too small, mm. */
   section: string
@@ -16,7 +16,7 @@ export interface Barred {
  * since a bore before it is narrower than the part with its clearance. What hangs in the wall comes from outside; the rear of
  * the pommel counts as closed. Only parts whose sizes and place are known, in a hilt that is measured, are judged.
  */
-export function barredParts(saber: Saber): Barred[] {
+export function blockedParts(saber: Saber): BlockedPart[] {
   const shape = layOut(saber.hilt)
   const clearance = known(saber.hilt.clearance)
   if (!shape.complete || clearance === undefined) return []
@@ -29,7 +29,7 @@ export function barredParts(saber: Saber): Barred[] {
       .map((s) => s.parts),
     shape.length,
   ]
-  return saber.parts.flatMap((part): Barred[] => {
+  return saber.parts.flatMap((part): BlockedPart[] => {
     const span = spanOf(part)
     const body = bodyOf({ ...part, beside: undefined as never }, saber)
     if (!span || !body || !onAxis(part) || inWall(part) || span.x0 < -0.05 || span.x1 > shape.length + 0.05) return []

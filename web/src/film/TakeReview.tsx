@@ -72,7 +72,7 @@ function useFilm(cues: readonly CueTime[]) {
 type Film = ReturnType<typeof useFilm>
 
 /** What became of a take: the film beside its script, what to cut, what was said anew, and what goes with the film. */
-export function After({ order, saber: recorded, take }: { order: Commission; saber: Saber; take: Take }) {
+export function TakeReview({ order, saber: recorded, take }: { order: Commission; saber: Saber; take: Take }) {
   const saber = toldSaber(order, recorded)
   const reader = useMemo(() => readerOf(order), [order])
   const cues = useMemo(() => cueTimes(reader, saber, take), [reader, saber, take])

@@ -2,7 +2,7 @@ import { type Assembly, powered, type State } from '@nubrin/core/machine'
 import { nameOf, type Saber } from '@nubrin/core/record'
 
 /** What one would see with this saber in hand now. */
-export function Lying({ saber, assembly, state }: { saber: Saber; assembly: Assembly; state: State }) {
+export function HandState({ saber, assembly, state }: { saber: Saber; assembly: Assembly; state: State }) {
   const off = state.off.filter((b) => !assembly.spare.includes(b))
   const inSockets = Object.values(assembly.joints).filter((j) => j.place && !state.off.includes(j.body))
   const power = powered(assembly, state)

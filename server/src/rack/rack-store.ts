@@ -7,7 +7,7 @@ import { foundAs, searchText } from '../commissions/rows'
 import type { CommissionRow, Tables } from '../db/models'
 import type { Disk } from '../http/disk'
 import type { Whom, Work } from '../work/kinds'
-import { type Looked, settled } from './first-found'
+import { type Looked, topHits } from './merge-hits'
 
 interface Counts {
   open: number
@@ -48,10 +48,10 @@ interface Row {
  * What hangs on the rack, kept beside each record and judged anew in the threads when the record, the day or the rules have
  * changed. What is shown is never older than its record; the rest is brought up to date quietly.
  */
-export class Pegs {
+export class RackStore {
   /** Counts by shop and day; what another server changes is seen when they are forgotten. */
   private readonly kept = new LRUCache<string, Counts>({ max: 200, ttl: BELIEVED })
-  /** Pegs by what they were judged from, as JSON text: they are sent as they are kept. */
+  /** Rack entries by what they were judged from, as JSON text: they are sent as they are kept. */
   private readonly texts = new LRUCache<string, string>({ max: REMEMBERED, ttl: REMEMBERED_FOR })
   private turn = 0
 
@@ -186,7 +186,7 @@ export class Pegs {
       `SELECT c.id, c.place, CAST(c.due AS CHAR) AS due, COALESCE(${tokens.map(() => HAS).join(' AND ')}, 0) AS hit FROM (${first.join(' UNION ALL ')}) x JOIN commissions c ON c.id = x.id ORDER BY c.place, c.due DESC`,
       { replacements: [...tokens.map((t) => `% ${t}%`), ...FOUND_IN.map(() => shopId)], type: QueryTypes.SELECT },
     )
-    return settled(rows, LOOKED_THROUGH, MOST_FOUND)
+    return topHits(rows, LOOKED_THROUGH, MOST_FOUND)
   }
 
   private async inTheIndex(shopId: string, tokens: readonly string[]): Promise<string[]> {

@@ -9,7 +9,7 @@ const clock = (s: number) => `${Math.floor(s / 60)}:${String(Math.round(s) % 60)
 const FAST = 6
 
 /** The whole script as a strip of time: each beat as long as it takes, what cannot be done marked, and the head that runs over it. */
-export function Reel({
+export function ScriptTimeline({
   saber,
   run,
   chosen,

@@ -35,7 +35,7 @@ export function useStaysOut({ found, ready, wish }: Search) {
   }, [found, ready, wish.cell])
 }
 
-export function StaysOut({ list, open }: { list: readonly Out[]; open: boolean }) {
+export function DoesNotFit({ list, open }: { list: readonly Out[]; open: boolean }) {
   if (!list.length) return null
   return (
     <details className="border-rule border-t pt-1" open={open}>

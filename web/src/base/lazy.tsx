@@ -47,7 +47,7 @@ export function useCode<T>(code: Once<T>): { now: T | undefined; lost: boolean }
  * opened by a key must not. What cannot be fetched leaves all around it as it is: it says so in its own place, and is asked for
  * until it comes.
  */
-export function later<P extends object>(
+export function lazyView<P extends object>(
   load: () => Promise<ComponentType<P>>,
   { waiting = null, lost = <Lost /> }: { waiting?: ReactNode; lost?: ReactNode } = {},
 ): Later<P> {

@@ -9,7 +9,7 @@ const KINDS = ['section', 'fastener', 'opening', 'socket', 'part', 'blade', 'inp
 const GENDER_WORDS = { none: 'no article', m: 'der', f: 'die', n: 'das' } as const
 
 /** What things are called when one speaks of them; what has no name here goes by what it is. */
-export function Called({ saber }: { saber: Saber }) {
+export function SpokenNames({ saber }: { saber: Saber }) {
   const edit = useEditThing('spoken')
   const editSaber = useEditSaber()
   const first = saber.inputs[0]

@@ -1,4 +1,4 @@
-import type { Peg } from '@nubrin/core/api'
+import type { RackEntry } from '@nubrin/core/api'
 import { known } from '@nubrin/core/facts'
 import { gateOf, judgeCommission, progress, stationStates } from '@nubrin/core/judge'
 import type { Commission, Hilt } from '@nubrin/core/record'
@@ -27,7 +27,7 @@ function outline(h: Hilt): Hilt {
 }
 
 /** A commission as it hangs on its peg on a day: how far it has come, and what blocks it. A shipped one is not judged. */
-export function pegOf(c: Commission, today: string): Peg {
+export function rackEntryOf(c: Commission, today: string): RackEntry {
   const list = c.shipped ? [] : judgeCommission(c, today)
   const gate = gateOf(list)
   const worst = list.find((f) => f.level === 'stop') ?? gate[0]

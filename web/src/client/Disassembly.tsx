@@ -32,7 +32,7 @@ function keptAt(keep: string, all: readonly FrozenProcedure[]): At {
 }
 
 /** One act at a time on the whole page: what to do, drawn as the saber lies then, to follow with both hands. */
-export function OpenWith({
+export function Disassembly({
   saber,
   procedures: all,
   keep,

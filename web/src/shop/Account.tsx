@@ -12,7 +12,7 @@ interface Passwords {
 }
 
 /** One’s own password and second factor. */
-export function Myself() {
+export function Account() {
   const person = useSession((s) => s.person)!
   return (
     <Block title={`${person.name}: signing in`}>

@@ -15,7 +15,7 @@ const order = (a: Looked, b: Looked) =>
  * were looked at, in their order; undefined where one that was not looked at might come before the last of them. A list that
  * is shorter was looked at whole.
  */
-export function settled(rows: readonly Looked[], per: number, want: number): string[] | undefined {
+export function topHits(rows: readonly Looked[], per: number, want: number): string[] | undefined {
   const lists = [...new Set(rows.map((r) => r.place))].map((place) => rows.filter((r) => r.place === place))
   const ends = lists.flatMap((l) => (l.length >= per ? [l.at(-1)!] : []))
   const hits = rows.filter((r) => r.hit).toSorted(order)

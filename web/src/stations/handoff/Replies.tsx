@@ -3,11 +3,11 @@ import type { ReplyFile } from '@nubrin/core/record'
 import { useState } from 'react'
 import { call, refusalText } from '../../data'
 import { dayText, FileButton, Refused, RemoveButton } from '../../kit'
+import { Answer } from '../../shared/Answer'
 import { useBench, useEdit, useOrder, useRemove } from '../../store/commission'
-import { Answer } from '../../things/Answer'
 
 /** What the client says back, by his page or as a small file: questions to answer, and what he has read. */
-export function CameBack() {
+export function Replies() {
   const order = useOrder()
   const edit = useEdit()
   const remove = useRemove()
