@@ -4,6 +4,7 @@ export { describeFormat } from './check/describe'
 export type { Problem } from './check/problem'
 export { DIRECTIONS, GOALS, type GoalKind, Looked, Procedure, Step, TASKS, type Task } from './schema/access'
 export { BLADE_KINDS, BLADE_USES, Blade, ZONE_KINDS, Zone } from './schema/blade'
+export { SENSES, type Settings, TRIED_WITH } from './schema/board-settings'
 export {
   Arrival,
   ASKERS,
@@ -45,7 +46,8 @@ export {
   STATES,
   Timing,
 } from './schema/controls'
-export { CELLS_ARE, FilmOf, Parcel, Receipt, Visit } from './schema/handed'
+export { CELLS_ARE, FilmOf, Parcel, Receipt, Visit } from './schema/delivery'
+export { ITEM_ROLES, type Item, TODO_BLOCKS, TODO_WHO, type ToDo } from './schema/extras'
 export {
   CLIENT_MAY,
   FACES,
@@ -67,6 +69,7 @@ export {
   SPIGOTS,
   TAKEN_OF_SCREW,
 } from './schema/hilt'
+export { LOSS_KINDS, type Loss, type Owner, WAS_KINDS, type Was } from './schema/history'
 export {
   KINDS,
   type KindRule,
@@ -110,22 +113,6 @@ export {
   Waiver,
 } from './schema/script'
 export {
-  ITEM_ROLES,
-  type Item,
-  LOSS_KINDS,
-  type Loss,
-  type Owner,
-  SENSES,
-  type Settings,
-  TODO_BLOCKS,
-  TODO_WHO,
-  type ToDo,
-  TRIED_WITH,
-  WAS_KINDS,
-  type Was,
-} from './schema/whole'
-export { choicesAt, OPEN_BECAUSE, type OpenBecause, type OpenFact, openFacts, schemaAt } from './walk/desk'
-export {
   adapterSupply,
   byId,
   clientBlade,
@@ -144,6 +131,7 @@ export {
   toldWishes,
 } from './walk/lookup'
 export { type Counts, type Marked, markOf, marksOf } from './walk/mark'
+export { choicesAt, OPEN_BECAUSE, type OpenBecause, type OpenFact, openFacts, schemaAt } from './walk/open-facts'
 export { type FactPlace, factPaths, forEachFact, isNumberPlace, type NumberPlace } from './walk/places'
 export {
   danglingOf,
@@ -160,7 +148,7 @@ export {
 } from './walk/references'
 export { isObject, SABER_FIELDS, SABER_PLAN, walk } from './walk/schema-plan'
 export { hueText } from './words/hue'
+export { isForeign, nounOf, nounText, toldNoun, toldText } from './words/nouns'
 export { languageOf, readerOf, writtenIn } from './words/reader'
-export { isForeign, nounOf, nounText, toldNoun, toldText } from './words/spoken'
 export { hasWords, type Put, retold, told, toldSaber, translationsOf } from './words/told'
 export { keyWords } from './words/words'

@@ -4,8 +4,8 @@ import type { Commission } from '../schema/commission'
 import { refTo } from '../schema/ref'
 import type { Saber } from '../schema/saber'
 import { RECORD_WORDS, SABER_WORDS, withWords } from '../walk/schema-plan'
+import { isForeign, nounOf } from './nouns'
 import { languageOf, readerOf, writtenIn } from './reader'
-import { isForeign, nounOf } from './spoken'
 
 /** How the shop's words are put for their reader: what stands in the record, and where. */
 export type Put = (text: string, path: string) => string
