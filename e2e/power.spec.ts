@@ -45,7 +45,7 @@ test('power: the use changes the runtime, a figure opens to its inputs, and what
   // Without a cell nothing is guessed.
   await open(page, `${server.url}/commission/first-lantern/power`)
   await page
-    .getByText(/not calculable, needs .*cell/i)
+    .getByText(/cannot be calculated without .*cell/i)
     .first()
     .waitFor()
 })

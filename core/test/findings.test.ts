@@ -155,7 +155,7 @@ describe('the sentences carry the numbers', () => {
   test('never told how to turn it off is a stop of its own', () => {
     expect(says('neverTold', FIRES.neverTold)[0]).toMatchObject({
       level: 'stop',
-      title: 'It never says how to turn it off',
+      title: 'The script never says how to turn it off',
     })
   })
   test('a bare removable cell stops a beginner’s saber and only cautions others', () => {
@@ -335,9 +335,9 @@ describe('the far end of a strip', () => {
     })
   test('red does with less; green and blue are named where they are lit', () => {
     expect(sags('#ff0000')).toEqual([])
-    expect(sags('#0000ff')[0]!.detail).toMatch(/its blue dies want/)
-    expect(sags('#00ff00')[0]!.detail).toMatch(/its green dies want/)
-    expect(sags('#ffffff')[0]!.detail).toMatch(/its green and blue dies want/)
+    expect(sags('#0000ff')[0]!.detail).toMatch(/its blue dies need/)
+    expect(sags('#00ff00')[0]!.detail).toMatch(/its green dies need/)
+    expect(sags('#ffffff')[0]!.detail).toMatch(/its green and blue dies need/)
     expect(sags('#ffffff')[0]!.title).toMatch(/V at the last pixel$/)
   })
 })

@@ -83,7 +83,7 @@ describe('what is not so is not said', () => {
         c.toDos.push({ id: 't', text: 'renew the cell', who: 'shop', done, ...(done ? { doneOn: on('09-12') } : {}) })
       }).of('fault:f')!.say
     expect(fault(true)).toContain('We saw to that.')
-    expect(fault(false)).toContain('That is still to be done.')
+    expect(fault(false)).toContain('That’s still to be done.')
     expect(fault(false)).not.toContain('seen to')
   })
   test('that it falls asleep by itself, only with the time that is set', () => {
@@ -141,7 +141,7 @@ describe('what is not so is not said', () => {
       })
     })
     expect(gift.of('request:r')!.say).toContain('Aud asked for this')
-    expect(gift.of('arrival:a')!.say).toContain('Aud sent this')
+    expect(gift.of('arrival:a')!.say).toContain('Aud sent us')
     expect(gift.of('decision:d')!.say).toContain('Aud chose this')
     expect(gift.all).not.toMatch(/\bYou (asked|sent|chose)\b/)
     const d = buildHandoff(gift.c, 'Shop', TODAY)

@@ -66,7 +66,7 @@ describe('blade current', () => {
     s.blades[0]!.density = fact(null, '1/m')
     const c = litCurrent(s, '#ffffff')
     expect(c.ok).toBe(false)
-    expect(!c.ok && missingText(c)).toBe('not calculable, needs LED density of blade, 92 cm')
+    expect(!c.ok && missingText(c)).toBe('cannot be calculated without LED density of blade, 92 cm')
     expect(ratings(s).list).toEqual([])
   })
   test('an assumed input makes the result about', () => {

@@ -186,7 +186,7 @@ describe('opening', () => {
     const p = possible(s, 'cell')
     expect(at(p, 'takeOff')).toMatchObject({
       ...{ text: 'Unscrew the pommel, four turns'.replace('four', '4'), caution: 'The thread is soft.' },
-      cue: 'It wakes by itself then.',
+      cue: 'It wakes by itself when you do this.',
     })
     expect(at(p, 'putOn')).toMatchObject({
       text: 'Screw on the pommel: the mark to the switch, at 30° from the switch',

@@ -121,8 +121,8 @@ export const SPEAKS: Way[] = [
       })
     },
     'stop',
-    /^Passed, and not allowed: Volume as shipped$/,
-    /^50\.5 % was read; .* allows 59 to 61 %\.$/,
+    /^Passed, but out of limits: Volume as shipped$/,
+    /^50\.5 % was read; .* allow 59 to 61 %\.$/,
   ],
   [
     'fittedResistor',
@@ -210,7 +210,7 @@ export const SPEAKS: Way[] = [
     },
     'note',
     /^Said as sure: 70 mm$/,
-    /only about so/,
+    /only as “about”/,
   ],
   ['unmeasured', 'no section at all', (s) => void (s.hilt.sections = []), 'caution', /^No hilt yet$/, /empty/],
   [
@@ -417,7 +417,7 @@ export const SPEAKS: Way[] = [
     (s) => chargesTo(s, 4.1),
     'note',
     /ends at 4\.1 V, a little before full$/,
-    /kind to the cell/,
+    /easy on the cell/,
   ],
   [
     'chargeEnd',
@@ -466,7 +466,7 @@ export const SPEAKS: Way[] = [
     (s) => lamp(s, { through: 'res', joined: 'series', dies: [die('one', 3.3, 350), die('two', 3.3, 350)] }, 1),
     'stop',
     /^lamp stays dark$/,
-    /want 6\.6 V; full, the pack has 4\.2 V\.$/,
+    /need 6\.6 V; a full pack has 4\.2 V\.$/,
   ],
   [
     'dies',
@@ -587,7 +587,7 @@ export const SPEAKS: Way[] = [
     },
     'stop',
     /: minus first would lie the wrong way round$/,
-    /^It goes in at the pommel end, and its plus pole looks to the emitter\.$/,
+    /^It goes in at the pommel end, and its plus pole faces the emitter\.$/,
   ],
   [
     'untested',
@@ -612,7 +612,7 @@ export const SPEAKS: Way[] = [
       b.say = 'Other words.'
     },
     'caution',
-    /^The film of 2026-11-20 shows what is otherwise by now$/,
+    /^The film of 2026-11-20 is out of date$/,
     /^beat 2, “Other words\.”$/,
   ],
   [
@@ -623,7 +623,7 @@ export const SPEAKS: Way[] = [
       s.controls.find((r) => r.hold)!.hold = fact(3, 's', 'configured')
     },
     'caution',
-    /^Handoff 1 tells otherwise by now$/,
+    /^Handoff 1 is out of date$/,
     /^Changed: /,
   ],
 ]

@@ -21,7 +21,7 @@ const IN_EVERY_LANGUAGE: [RegExp, string][] = [
     /\/(address|tracking|file|code|lot|edition|firmware|unit|thread|key|program|size|carrier|mapFrom)$/,
     'a designation or an address',
   ],
-  [/\/(presets|sabers|parts|blades|link|people)\/name$|^\/sabers\/name$|\/recipient\/name$|\/client\/name$/, 'a name'],
+  [/\/(presets|sabers|link|people)\/name$|^\/sabers\/name$|\/recipient\/name$|\/client\/name$/, 'a name'],
   [/\/(font|tracks|greeting|catalogue)$/, 'what it is called on the card, and what its display shows'],
   [/\/beats\/(say|doText|expect)$|\/spoken\/name$/, 'written in the client’s language already'],
 ]

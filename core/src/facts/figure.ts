@@ -110,8 +110,8 @@ export class Gather {
 const dedupe = <T extends { name: string; ref?: FigureRef }>(list: T[]) =>
   list.filter((n, i) => list.findIndex((m) => m.name === n.name && m.ref === n.ref) === i)
 
-/** "not calculable, needs the cell's capacity and the wire gauge" */
+/** "cannot be calculated without the cell's capacity and the wire gauge" */
 export function missingText(m: Missing): string {
   const names = m.needs.map((n) => n.name)
-  return `not calculable, needs ${names.length > 1 ? `${names.slice(0, -1).join(', ')} and ${names.at(-1)}` : names[0]}`
+  return `cannot be calculated without ${names.length > 1 ? `${names.slice(0, -1).join(', ')} and ${names.at(-1)}` : names[0]}`
 }

@@ -101,7 +101,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'step.turnOn': 'Schieb {section_acc} auf und dreh, bis es hält',
   'step.cellSlide':
     'Lass {several, select, yes {{cell_acc}} other {die Zelle}} am {end, select, emitter {Emitter} other {Knauf}} herausgleiten',
-  'step.chassisOut': `{how, select, unscrew {Schraub {name_acc} los und zieh} other {Zieh {name_acc}}} am {end, select, emitter {Emitter} other {Knauf}} heraus{tethered, select, yes {, nicht weiter, als die Drähte reichen} other {}}`,
+  'step.chassisOut': `{how, select, unscrew {Schraub {name_acc} los und zieh {name_them}} other {Zieh {name_acc}}} am {end, select, emitter {Emitter} other {Knauf}} heraus{tethered, select, yes {, nicht weiter, als die Drähte reichen} other {}}`,
   'step.chassisIn': `{how, select, unscrew {Schraub {name_acc}} other {Schieb {name_acc}}} vom {end, select, emitter {Emitter} other {Knauf}} her wieder hinein`,
   'step.chassis.caution':
     '{brittle, select, yes {Es ist spröde: halt es mit beiden Händen, auf ganzer Länge.} other {Stütz es auf ganzer Länge.}}',
@@ -181,13 +181,13 @@ const messages: Readonly<Record<SayingCode, string>> = {
     battery {es zeigt, wie voll die Zelle ist} choose {der nächste Eintrag kommt} chooseBack {der Eintrag davor kommt}
     keep {die Auswahl ist gespeichert} discard {alles bleibt, wie es war} other {es geschieht etwas anderes}}`,
   'caution.spoken': `{caution, select,
-    cell {Lithium-Zellen können brennen{told, select, yes {: {polarity}} other {}}. Nimm eine derselben Größe, keine mit beschädigter Hülle, und lade sie nie unbeaufsichtigt.}
+    cell {Lithium-Zellen können brennen{told, select, yes {, achte also auf die Pole: {polarity}} other {}}. Nimm eine derselben Größe, keine mit beschädigter Hülle, und lade sie nie unbeaufsichtigt.}
     flash {{named, select, yes {{presets} flackert} other {Manche Effekte blitzen}} so schnell, dass es bei lichtempfindlicher Epilepsie Anfälle auslösen kann: warne, wer dabei ist.}
     blade {Bevor du schwingst: sichere die Klinge, schaff Platz, und schau nicht ins nackte Licht.}
     sharp {Acht auf die Spitzen am Griff: sie können verletzen und bleiben an Kleidung hängen.}
     other {Arbeite über etwas Weichem. Eine Hand unter das Chassis, den Daumen weg vom Lautsprecher, und keinen Draht ins Gewinde.}}`,
   'topic.welcome.what': 'wessen Schwert das ist',
-  'topic.welcome': `{named, select, yes {Hallo {to}. } other {}}{of, plural, =1 {Das ist {saber}} other {Das ist {saber}, {nth, plural, =1 {das erste} =2 {das zweite} =3 {das dritte} =4 {das vierte} =5 {das fünfte} =6 {das sechste} other {Nummer #}} von {of, plural, =2 {zwei} =3 {drei} =4 {vier} =5 {fünf} =6 {sechs} other {#}}}}{gift, select, yes {{given, select, yes {; {giver} hat es für dich machen lassen} other {; es wurde für dich gemacht}}} other {{named, select, yes {, und es gehört dir} other {}}}}.`,
+  'topic.welcome': `{named, select, yes {Hallo {to}. } other {}}{of, plural, =1 {Das ist {saber}} other {Das ist {saber}, {nth, plural, =1 {das erste} =2 {das zweite} =3 {das dritte} =4 {das vierte} =5 {das fünfte} =6 {das sechste} =7 {das siebte} =8 {das achte} =9 {das neunte} =10 {das zehnte} =11 {das elfte} other {das zwölfte}} von {of, plural, =2 {zwei} =3 {drei} =4 {vier} =5 {fünf} =6 {sechs} =7 {sieben} =8 {acht} =9 {neun} =10 {zehn} =11 {elf} other {zwölf}}}}{gift, select, yes {{given, select, yes {; {giver} hat es für dich machen lassen} other {; es wurde für dich gemacht}}} other {{named, select, yes {, und es gehört dir} other {}}}}.`,
   'topic.farewell.what': 'Abschied',
   'topic.farewell':
     '{more, select, yes {Das war {saber}; das nächste folgt.} other {Das war {saber}. {named, select, yes {Danke, {to}. } other {}}Wenn du Fragen hast, schreib uns; alles steht auch im Begleitheft.}}',
@@ -239,7 +239,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'topic.demoBlade':
     'Die Klinge, die du hier siehst, gehört der Werkstatt. {has, select, yes {Deine ist eine andere{sized, select, yes {: {size}} other {}}.} other {Deine muss noch gekauft werden.}}',
   'topic.bladeToBuy.what': '{blade}, noch zu kaufen',
-  'topic.bladeToBuy': `Die Klinge{several, select, yes { für {socket_acc}} other {}} liegt nicht im Paket.{sized, select, yes { Such eine: {size}.} other {}}`,
+  'topic.bladeToBuy': `Die Klinge{several, select, yes { für {socket_acc}} other {}} liegt nicht im Paket.{sized, select, yes { Die richtige Größe: {size}.} other {}}`,
   bladeSize: `{measured, select, yes {{diameter} dick} other {}}{measured, select, yes {{long, select, yes {, } other {}}} other {}}{long, select, yes {{length} lang} other {}}`,
   'topic.caution.what': 'Hinweis: {title}',
   'topic.volume.what': 'Lautstärke bei Auslieferung und höchste',
@@ -249,7 +249,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'topic.request': `{own, select, yes {Eine Idee von uns: {text}.} other {{gift, select, yes {{giver} hat sich gewünscht: {text}.} other {Du hast dir gewünscht: {text}.}}}} {status, select, met {{answered, select, yes {{answer}.} other {Und hier ist es.}}} open {Das ist noch offen{answered, select, yes {: {answer}} other {}}.} changed {Das ist anders geworden{answered, select, yes {: {answer}} other {}}.} other {Darauf haben wir verzichtet{answered, select, yes {: {answer}} other {}}.}}{told, select, yes { {gift, select, yes {Das haben wir am {on} gesagt.} other {Das haben wir dir am {on} gesagt.}}} other {}}`,
   'topic.arrival.what':
     '{what}: {fate, select, leftOver {übrig} returned {zurück} altered {geändert} used {verbaut} other {offen}}',
-  'topic.arrival': `{gift, select, yes {{giver} hat das geschickt} other {Das hast du geschickt}}: {what}. {fate, select, leftOver {Es ist übrig{gift, select, yes {} other { und gehört dir}}} returned {Es kommt {gift, select, yes {} other {zu dir }}zurück} altered {Es wurde geändert} used {Es ist verbaut} other {Darüber ist noch nichts entschieden}}{noted, select, yes {: {note}} other {}}.{placed, select, yes { Jetzt ist es hier: {now}.} other {}}`,
+  'topic.arrival': `{gift, select, yes {{giver} hat uns geschickt} other {Du hast uns geschickt}}: {what}. {fate, select, leftOver {Es ist übrig{gift, select, yes {} other { und gehört dir}}} returned {Es kommt {gift, select, yes {} other {zu dir }}zurück} altered {Es wurde geändert} used {Es ist verbaut} other {Darüber ist noch nichts entschieden}}{noted, select, yes {: {note}} other {}}.{placed, select, yes { Jetzt ist es hier: {now}.} other {}}`,
   'topic.credit.what': 'gemacht von {who}',
   'topic.credit': '{n, plural, =1 {{who}: {did}.} other {Daran haben mehrere gearbeitet. {did}.}}',
   'topic.fault.what': 'bei der Ankunft gefunden: {fault}',
@@ -257,8 +257,8 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'topic.toDo.what': `{who, select, client {bleibt für dich} other {versprochen und noch offen}}: {text}`,
   'topic.toDo': `{who, select, client {Eins bleibt für dich zu tun: {text}.} other {Eins sind wir dir noch schuldig: {text}{dated, select, yes {, bis {due}} other {}}.}}`,
   'topic.item.what': 'gehört dazu: {what}',
-  'topic.item': `{role, select, accessory {{from, select, shop {Dazu kommt {what}} client {Das hast du schon: {what}} notSupplied {Das musst du selbst besorgen: {what}} other {Das ist nur für die Vorführung: {what}}}} spare {Als Ersatz liegt bei: {what}} other {{from, select, bench {Das ist nur für die Vorführung und bleibt bei uns: {what}} client {Du hast auch schon {what}} notSupplied {Es gibt auch {what}} other {Dabei liegt auch {what}}}}}{named, select, yes {{role, select, alternative {, zum Tauschen mit {of_dat}} other {, für {of_acc}}}} other {}}.{asked, select, yes { Frag nach: {ask}.} other {}}{placed, select, yes { Du bekommst es hier: {place}.} other {}}{noted, select, yes { {note}.} other {}}`,
-  'topic.items': `Dazu kommen {items}.`,
+  'topic.item': `{role, select, accessory {{from, select, shop {Außerdem im Paket: {what}} client {Das hast du schon: {what}} notSupplied {Das musst du selbst besorgen: {what}} other {Das ist nur für die Vorführung: {what}}}} spare {Als Ersatz liegt bei: {what}} other {{from, select, bench {Das ist nur für die Vorführung und bleibt bei uns: {what}} client {Du hast auch schon {what}} notSupplied {Es gibt auch {what}} other {Dabei liegt auch {what}}}}}{named, select, yes {{role, select, alternative {, zum Tauschen mit {of_dat}} other {, für {of_acc}}}} other {}}.{asked, select, yes { Frag nach: {ask}.} other {}}{placed, select, yes { Du bekommst es hier: {place}.} other {}}{noted, select, yes { {note}.} other {}}`,
+  'topic.items': `Außerdem im Paket: {items}.`,
   'topic.notFor.what': 'nicht gemacht für {what}',
   'topic.notFor': 'Dafür ist es nicht gemacht: {what}. Der Grund: {why}.',
   'topic.fix.what': 'repariert: {fix}',

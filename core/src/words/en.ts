@@ -77,7 +77,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'step.aligned':
     '{text}{told, select, yes {: {landmark}} other {}}{turned, select, yes {, at {angle}° from the switch} other {}}',
   'step.byItself':
-    '{itself, select, wakes {It wakes by itself then.} cutsPower {That cuts the power by itself.} other {Its display shows then.}}',
+    '{itself, select, wakes {It wakes by itself when you do this.} cutsPower {This also cuts the power.} other {This uncovers its display.}}',
   'step.chargeBeside': 'Charge the cell in a charger made for it',
   'step.unsaidPole': 'Put the cell back in. Which way round is not recorded: ask us first',
   'step.dark': 'Make sure the blade is off',
@@ -140,7 +140,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'poles.recorded': 'As recorded: {poles}.',
   'step.cellIn': `Put {several, select, yes {{cell_nom}} other {the cell}} {kept, select, groove {into its groove} clip {into its clip} other {in}}{first, select, plus {, plus pole first} minus {, minus pole first} other {}}{plus, select, emitter {, plus pole towards the emitter} other {, plus pole towards the pommel}}{told, select, yes {: {landmark}} other {}}`,
   'step.cellIn.caution': 'Never a cell with a damaged wrap. Support the chassis while pressing.',
-  'step.cellOut': `Lift {several, select, yes {{cell_nom}} other {the cell}} out{kept, select, ribbon { by its ribbon} groove { of its groove} clip { of its clip, one end first} other { at its middle}}`,
+  'step.cellOut': `Lift {several, select, yes {{cell_nom}} other {the cell}} out{kept, select, ribbon { by its ribbon} groove { of its groove} clip { of its clip, one end first} other { by its middle}}`,
   'step.cellOut.caution': 'No metal tool against the wrap.',
   'step.chargePort': 'Plug the charger into {port_nom}',
   'step.chargePort.caution': 'Never charge unattended.',
@@ -179,13 +179,13 @@ const messages: Readonly<Record<SayingCode, string>> = {
     battery {it shows how full the cell is} choose {it goes to the next entry} chooseBack {it goes back one entry}
     keep {your choice is saved} discard {nothing changes} other {something else happens}}`,
   'caution.spoken': `{caution, select,
-    cell {Lithium cells can burn{told, select, yes {: {polarity}} other {}}. Take one of the same size, none with a damaged wrap, and never charge it unattended.}
+    cell {Lithium cells can burn{told, select, yes {, so mind the poles: {polarity}} other {}}. Take one of the same size, none with a damaged wrap, and never charge it unattended.}
     flash {{named, select, yes {{presets} flashes} other {Some effects flash}} fast enough to trigger seizures in people with photosensitive epilepsy: warn anyone watching.}
     blade {Before you swing: secure the blade, clear the room, and don’t look into the bare light.}
     sharp {Mind the points of the hilt: they can hurt, and they catch on clothes.}
     other {Work over something soft. Keep a hand under the chassis, your thumb off the speaker, and wires out of the threads.}}`,
   'topic.welcome.what': 'whose saber this is',
-  'topic.welcome': `{named, select, yes {Hello {to}. } other {}}{of, plural, =1 {This is {saber}} other {This is {saber}, {nth, plural, =1 {the first} =2 {the second} =3 {the third} =4 {the fourth} =5 {the fifth} =6 {the sixth} other {number #}} of {of, plural, =2 {two} =3 {three} =4 {four} =5 {five} =6 {six} other {#}}}}{gift, select, yes {{given, select, yes {; {giver} had it made for you} other {; it was made for you}}} other {{named, select, yes {, and it’s yours} other {}}}}.`,
+  'topic.welcome': `{named, select, yes {Hello {to}. } other {}}{of, plural, =1 {This is {saber}} other {This is {saber}, {nth, plural, =1 {the first} =2 {the second} =3 {the third} =4 {the fourth} =5 {the fifth} =6 {the sixth} =7 {the seventh} =8 {the eighth} =9 {the ninth} =10 {the tenth} =11 {the eleventh} other {the twelfth}} of {of, plural, =2 {two} =3 {three} =4 {four} =5 {five} =6 {six} =7 {seven} =8 {eight} =9 {nine} =10 {ten} =11 {eleven} other {twelve}}}}{gift, select, yes {{given, select, yes {; {giver} had it made for you} other {; it was made for you}}} other {{named, select, yes {, and it’s yours} other {}}}}.`,
   'topic.farewell.what': `goodbye`,
   'topic.farewell': `{more, select, yes {That was {saber}; the next one follows.} other {And that’s {saber}. {named, select, yes {Thank you, {to}. } other {}}If anything puzzles you, write to us. It’s all in the record, too.}}`,
   'topic.differs.what': `what is different from the last one`,
@@ -217,7 +217,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'topic.assemble': '{first, select, yes {This is how it goes together, piece by piece. } other {}}{steps}',
   'topic.control': `{same, select, yes {} other {{state, select, lit {With the blade lit, } off {With the blade off, } asleep {When it sleeps, } menu {In the {mode}, } muted {In mute, } other {In combat mode, }}}}{gesture}: {what}.{limited, select, yes { In {only} only.} other {}}`,
   'topic.toPreset': `On to {preset}: {gesture}{times, plural, =1 {} =2 {, and once more} other {, # times one after the other}}.`,
-  'topic.bladeLater': `{later, select, others {{told} {n, plural, =1 {The one for {sockets} goes} other {Those for {sockets} go}} {out, select, yes {out} other {in}} in the same way; {n, plural, =1 {it is} other {they are}} not here to show.} willNotEnter {{out, select, yes {Once it fits, it comes out like this. {steps}} other {Your blade does not go in yet, so this is only told. {steps}}}} other {{out, select, yes {And out again like this. {steps}} other {There is no blade here to show it with; with yours it goes like this. {steps}}}}}`,
+  'topic.bladeLater': `{later, select, others {{told} {n, plural, =1 {The one for {sockets} goes} other {Those for {sockets} go}} {out, select, yes {out} other {in}} in the same way; {n, plural, =1 {it is} other {they are}} not here to show.} willNotEnter {{out, select, yes {Once it fits, it comes out like this. {steps}} other {Your blade doesn’t fit yet, so I’ll only describe it. {steps}}}} other {{out, select, yes {And out again like this. {steps}} other {There is no blade here to show it with; with yours it goes like this. {steps}}}}}`,
   'topic.firstAgain': `Back to the first preset: {gesture}{times, plural, =1 {} =2 {, and once more} other {, # times one after the other}}.`,
   'topic.again': 'And dark again: {gesture}.',
   'topic.likeFirst.what': `as with {saber}`,
@@ -238,19 +238,19 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'topic.volume.what': 'shipped and highest volume',
   'topic.volume': `{set, select, yes {It’s shipped at volume {volume}.{known, select, yes { Don’t go above {highest}: the speaker would suffer.} other {}}} other {Go no higher than volume {highest}: above that the speaker suffers.}}`,
   'topic.request.what': '{own, select, yes {our own idea} other {your wish}}: {text}',
-  'topic.request': `{own, select, yes {An idea of ours: {text}.} other {{gift, select, yes {{giver} asked for this: {text}.} other {You asked for this: {text}.}}}} {status, select, met {{answered, select, yes {{answer}.} other {And here it is.}}} open {That is still open{answered, select, yes {: {answer}} other {}}.} changed {It turned out differently{answered, select, yes {: {answer}} other {}}.} other {We didn’t do that one{answered, select, yes {: {answer}} other {}}.}}{told, select, yes { {gift, select, yes {We said so on {on}.} other {We told you on {on}.}}} other {}}`,
+  'topic.request': `{own, select, yes {An idea of ours: {text}.} other {{gift, select, yes {{giver} asked for this: {text}.} other {You asked for this: {text}.}}}} {status, select, met {{answered, select, yes {{answer}.} other {And here it is.}}} open {That’s still open{answered, select, yes {: {answer}} other {}}.} changed {It turned out differently{answered, select, yes {: {answer}} other {}}.} other {We didn’t do that one{answered, select, yes {: {answer}} other {}}.}}{told, select, yes { {gift, select, yes {We said so on {on}.} other {We told you on {on}.}}} other {}}`,
   'topic.arrival.what':
     '{what}: {fate, select, leftOver {left over} returned {returned} altered {altered} used {used} other {undecided}}',
-  'topic.arrival': `{gift, select, yes {{giver} sent this} other {You sent this}}: {what}. {fate, select, leftOver {It wasn’t used{gift, select, yes {} other {, and it’s yours}}} returned {It’s coming back{gift, select, yes {} other { to you}}} altered {It was altered} used {It’s built in} other {Nothing is decided about it yet}}{noted, select, yes {: {note}} other {}}.{placed, select, yes { It is {now} now.} other {}}`,
+  'topic.arrival': `{gift, select, yes {{giver} sent us} other {You sent us}}: {what}. {fate, select, leftOver {It wasn’t used{gift, select, yes {} other {, and it’s yours}}} returned {It’s coming back{gift, select, yes {} other { to you}}} altered {It was altered} used {It’s built in} other {Nothing is decided about it yet}}{noted, select, yes {: {note}} other {}}.{placed, select, yes { It is {now} now.} other {}}`,
   'topic.credit.what': `made by {who}`,
   'topic.credit': `{n, plural, =1 {{who} did this: {did}.} other {It is the work of several hands. {did}.}}`,
   'topic.fault.what': `found on arrival: {fault}`,
-  'topic.fault': `When it arrived, we noted this ({what}): {fault}. {why, select, yes {We left it as it was: {left}.} other {{became, select, repair {We repaired that.} request {{gift, select, yes {It was agreed what becomes of it.} other {You decided what becomes of it.}}} toDo {We saw to that.} open {That is still to be done.} other {It was noted.}}}}`,
+  'topic.fault': `When it arrived, we noted this ({what}): {fault}. {why, select, yes {We left it as it was: {left}.} other {{became, select, repair {We repaired that.} request {{gift, select, yes {It was agreed what becomes of it.} other {You decided what becomes of it.}}} toDo {We saw to that.} open {That’s still to be done.} other {We noted it.}}}}`,
   'topic.toDo.what': `{who, select, client {for you to do} other {promised and still owed}}: {text}`,
   'topic.toDo': `{who, select, client {One thing is left for you: {text}.} other {One thing we still owe you: {text}{dated, select, yes {, by {due}} other {}}.}}`,
   'topic.item.what': `goes with it: {what}`,
-  'topic.item': `{role, select, accessory {{from, select, shop {With it comes {what}} client {You have this already: {what}} notSupplied {You’ll need to get this yourself: {what}} other {This is only for the demonstration: {what}}}} spare {There’s a spare in the box: {what}} other {{from, select, bench {This one is only shown here and stays with us: {what}} client {You already have this one to swap in: {what}} notSupplied {You can also get another one: {what}} other {It comes with another one to swap in: {what}}}}}{named, select, yes {{role, select, alternative {, in place of {of_nom}} other {, for {of_nom}}}} other {}}.{asked, select, yes { Ask for: {ask}.} other {}}{placed, select, yes { You can get it here: {place}.} other {}}{noted, select, yes { {note}.} other {}}`,
-  'topic.items': `With it come {items}.`,
+  'topic.item': `{role, select, accessory {{from, select, shop {Also in the box: {what}} client {You have this already: {what}} notSupplied {You’ll need to get this yourself: {what}} other {This is only for the demonstration: {what}}}} spare {There’s a spare in the box: {what}} other {{from, select, bench {This one is only shown here and stays with us: {what}} client {You already have this one to swap in: {what}} notSupplied {You can also get another one: {what}} other {It comes with another one to swap in: {what}}}}}{named, select, yes {{role, select, alternative {, in place of {of_nom}} other {, for {of_nom}}}} other {}}.{asked, select, yes { Ask for: {ask}.} other {}}{placed, select, yes { You can get it here: {place}.} other {}}{noted, select, yes { {note}.} other {}}`,
+  'topic.items': `Also in the box: {items}.`,
   'topic.notFor.what': `not made for {what}`,
   'topic.notFor': `It’s not made for {what}: {why}.`,
   'topic.fix.what': `repaired: {fix}`,
@@ -305,7 +305,8 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'test.preset.expect': 'right font, right colour',
   'test.control': 'Control: {what}',
   'test.errand': '{goal}, there and back',
-  'test.errand.expect': 'each of the {n} acts as it is written; closed, tight and dark again',
+  'test.errand.expect':
+    '{n, plural, one {the step} other {all {n} steps}} as written; closed, tight and dark afterwards',
   'test.control.expect': 'does it, first try',
   'test.volume': 'Volume as shipped',
   'test.display': '{display} straight behind its window',

@@ -541,7 +541,7 @@ export const FIRST: readonly Job[] = [
         p: 'blade, 92 cm',
       }),
       need('ignition as long as the blade’s ramp', 'sabers/presets/extendMs', {
-        p: '800 ms',
+        p: '0.8 s',
         but: 'a time that is heard',
       }),
       need('a lock sound that is missing', 'sabers/presets/sounds/event=ignite', {

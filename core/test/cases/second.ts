@@ -237,9 +237,9 @@ export const SECOND: readonly Job[] = [
         p: 'Unscrew the chassis',
       }),
       need('starts by itself when it is taken out', 'sabers/joints/byItself=wakes', {
-        s: 'It wakes by itself then',
-        h: 'It wakes by itself then',
-        p: 'It wakes by itself then',
+        s: 'It wakes by itself when you do this',
+        h: 'It wakes by itself when you do this',
+        p: 'It wakes by itself when you do this',
       }),
       need('display aligned again when it is closed', 'sabers/joints/landmark=switch line', {
         s: 'the display to the switch line again',
@@ -274,7 +274,7 @@ export const SECOND: readonly Job[] = [
     told: [
       '9 of 12',
       '7.0 beta',
-      'It wakes by itself then',
+      'It wakes by itself when you do this',
       'leave them',
       'Under the emitter',
       'any file manager',
@@ -338,7 +338,7 @@ export const SECOND: readonly Job[] = [
     carries: [
       need('ledger that comes out even', 'arrivals/shares/fate=returned', {
         bench: 'arrivals.sum',
-        s: 'You sent this: panel. It’s coming back to you',
+        s: 'You sent us: panel. It’s coming back to you',
         p: 'returned',
       }),
       need('what was left over', 'arrivals/shares/fate=leftOver', {
@@ -364,7 +364,7 @@ export const SECOND: readonly Job[] = [
         p: 'magnets hold the panels',
       }),
       need('dummy cell for charging', 'sabers/items/what=dummy cell', {
-        s: 'With it comes dummy cell for charging',
+        s: 'Also in the box: dummy cell for charging',
         p: 'dummy cell for charging',
       }),
       need('bent screw on arrival', 'arrivals/faults/left', {
@@ -545,7 +545,7 @@ export const SECOND: readonly Job[] = [
         s: 'Do not try to unscrew the pommel',
         p: 'Locked with adhesive',
       }),
-      need('key packed', 'sabers/items/what=hex key', { s: 'With it comes hex key 2 mm', p: 'hex key 2 mm' }),
+      need('key packed', 'sabers/items/what=hex key', { s: 'Also in the box: hex key 2 mm', p: 'hex key 2 mm' }),
       need('battery gauge is no colour', 'sabers/presets/look=battery', {
         s: 'Gauge shows on the blade how full the cell is',
         p: 'shows how full the cell is',

@@ -309,7 +309,7 @@ export const THIRD: readonly Job[] = [
       }),
       need('socket tighter than the tube', 'sabers/blades/outside=25.6', {
         bench: 'socketFit.willNotEnter',
-        s: 'Your blade does not go in yet, so this is only told',
+        s: 'Your blade doesn’t fit yet, so I’ll only describe it',
         p: 'sand the socket for your tube',
       }),
       need('client’s work to do', 'toDos/who=client', {
@@ -317,7 +317,7 @@ export const THIRD: readonly Job[] = [
         p: 'sand the socket for your tube',
       }),
       need('half the chassis from the client', 'arrivals/what=chassis', {
-        s: 'You sent this: chassis, lower half. It was altered',
+        s: 'You sent us: chassis, lower half. It was altered',
         p: 'chassis, lower half',
       }),
       need('extra hours', 'log/hours', { but: 'on the bill, not in the record' }),
@@ -574,7 +574,7 @@ export const THIRD: readonly Job[] = [
         but: 'done before it ships',
       }),
       need('box, charger, card holder', 'sabers/items/what=card holder', {
-        s: 'With it come charger and card holder',
+        s: 'Also in the box: charger and card holder',
         p: 'card holder',
       }),
       need('a shop’s cause is not a child’s', 'sabers/losses/cause=off centre', {

@@ -26,7 +26,7 @@ export function Upkeep() {
       action={
         owner ? (
           <a className="btn" href="/api/shop/export.zip">
-            the whole shop as a file
+            export the whole shop
           </a>
         ) : undefined
       }

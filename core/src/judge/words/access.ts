@@ -61,7 +61,7 @@ export const accessWords: WordsOf<typeof rules> = {
         remedy: 'Ask the client, and note at the step who agreed and when.',
       }),
       decided: (p) => ({
-        title: 'Decided, and not to be undone',
+        title: 'A decision that cannot be undone',
         detail: `“${p.chose}”`,
         remedy: 'Ask the client, and note at the decision who agreed and when.',
       }),
@@ -72,7 +72,7 @@ export const accessWords: WordsOf<typeof rules> = {
     says: {
       differs: (p) => ({
         title: `The cell goes in the other way round than in ${p.other}`,
-        detail: `Plus looks to the ${p.here} here, to the ${p.there} there; a hand does what it has learnt.`,
+        detail: `Plus faces the ${p.here} here, the ${p.there} there; out of habit it will be put in the wrong way round.`,
         remedy: 'Turn it round, or say it first, in the film and on paper.',
       }),
     },
@@ -82,8 +82,8 @@ export const accessWords: WordsOf<typeof rules> = {
     says: {
       against: (p) => ({
         title: `${p.cell}: ${p.leads} first would lie the wrong way round`,
-        detail: `It goes in at the ${p.from} end, and its plus pole looks to the ${p.plus}.`,
-        remedy: 'Look which way it lies, and correct one of the two.',
+        detail: `It goes in at the ${p.from} end, and its plus pole faces the ${p.plus}.`,
+        remedy: 'Check which way it lies, and correct one of the two.',
       }),
       step: (p) => ({
         title: `${goalOf(plain(p.goal))}, step ${p.n}: ${p.leads} first is the wrong way round`,
@@ -103,28 +103,28 @@ export const accessWords: WordsOf<typeof rules> = {
       unseen: ({ goals }) => ({
         title:
           goals.length === 1
-            ? `${goalOf(goals[0]!)}: nobody has looked through it`
-            : `${goals.length} procedures nobody has looked through`,
+            ? `${goalOf(goals[0]!)}: not gone through yet`
+            : `${goals.length} procedures not gone through yet`,
         detail: `${goals.length === 1 ? '' : `${listed(goals.map(goalOf))}. `}They are drafted from the drawing.`,
         remedy: 'Go through each with the saber in hand, and say so.',
       }),
       changed: (p) => ({
-        title: `${goalOf(p.goal)}: it goes otherwise than ${p.who} has seen`,
+        title: `${goalOf(p.goal)}: changed since ${p.who} went through it`,
         detail: whatChanged(p.came.map(actText), p.gone.map(actText)),
         remedy: 'Go through it once more, and say so.',
       }),
       unused: (p) => ({
-        title: `${goalOf(p.goal)}: something said is not used`,
+        title: `${goalOf(p.goal)}: some of your words are no longer used`,
         detail: `“${p.text || (p.act ? actText(p.act) : '')}”: ${WHY_UNUSED[p.why]}.`,
-        remedy: 'Say it of the act that is there now, or remove it.',
+        remedy: 'Move it to the act that is there now, or remove it.',
       }),
       unsaid: (p) => ({
         title: `${p.what}: which way round is not recorded`,
         detail: `${goalOf(p.goal)} cannot tell it, and says that one has to ask.`,
-        remedy: 'Record to which end plus looks, or which pole goes first.',
+        remedy: 'Record which end plus faces, or which pole goes in first.',
       }),
       lost: (p) => ({
-        title: `${goalOf(plain(p.goal))}: what was said of it has no place any more`,
+        title: `${goalOf(plain(p.goal))}: your words for it have no place any more`,
         detail: `${p.n === 1 ? 'One thing is' : `${p.n} things are`} kept that nothing on this saber calls for.`,
         remedy: 'Fit what it was about, or remove it.',
       }),

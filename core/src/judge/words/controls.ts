@@ -36,7 +36,7 @@ export const controlsWords: WordsOf<typeof rules> = {
         detail: p.by.length
           ? `Wherever it could be, ${listed(p.by.map((x) => `“${x}”`))} stands before it.`
           : 'Wherever it could be, another control stands before it.',
-        remedy: 'Take it out, or take the other one out of a pose or a preset.',
+        remedy: 'Remove it, or limit the other one to a pose or a preset.',
       }),
       cutOff: (p) => ({
         title: `“${p.row}” is never reached`,
@@ -48,11 +48,11 @@ export const controlsWords: WordsOf<typeof rules> = {
         detail: p.rows.length
           ? `What is said of it cannot be done: ${listed(p.rows)}.`
           : 'No control and no time-out leads there.',
-        remedy: 'Record how one gets there, or take it out.',
+        remedy: 'Record how to get there, or remove it.',
       }),
       noOff: () => ({
         title: 'No mode is off',
-        detail: 'Of the modes recorded none is with the blade off.',
+        detail: 'None of the recorded modes has the blade off.',
         remedy: 'Say which one it is.',
       }),
       round: (p) => ({
@@ -66,7 +66,7 @@ export const controlsWords: WordsOf<typeof rules> = {
         remedy: 'Say it at the mode.',
       }),
       choosing: (p) => ({
-        title: `How does one go through ${p.mode}?`,
+        title: `How do you step through ${p.mode}?`,
         detail: 'No control steps through it, and it is not turned.',
         remedy: 'Record the control, or that it chooses by turning.',
       }),
@@ -78,7 +78,7 @@ export const controlsWords: WordsOf<typeof rules> = {
       noWayTo: (p) => ({
         title: `${p.effects.length ? `${p.effects.map(keyWords).join(', ')}: nothing calls it up` : LOST[p.what]}${p.presets.length && !p.all ? ` in ${listed(p.presets)}` : ''}`,
         detail: 'It is recorded, and no control that can be reached leads to it.',
-        remedy: 'Record the control, or take out what nobody can reach.',
+        remedy: 'Record the control, or remove what nobody can reach.',
       }),
       behind: (p) => ({
         title: p.why === 'gone' ? `“${p.row}” cannot be made` : `On the way to “${p.row}”: “${p.by}”`,
@@ -104,7 +104,7 @@ export const controlsWords: WordsOf<typeof rules> = {
       otherPreset: (p) => ({
         title: `“${p.row}” is never reached in its preset`,
         detail: `It is for ${listed(p.presets)}, and nothing leads to its mode there.`,
-        remedy: 'Record how one gets there, or give it to all presets.',
+        remedy: 'Record how to get there, or give it to all presets.',
       }),
       bag: (p) => ({
         title: 'It can light in a bag',
@@ -119,7 +119,7 @@ export const controlsWords: WordsOf<typeof rules> = {
       same: (p) => ({
         title: 'Two controls collide',
         detail: `${p.state}: “${p.gesture}” is both “${p.a}” and “${p.b}”.`,
-        remedy: 'Give one another gesture, pose or count.',
+        remedy: 'Give one of them another gesture, pose or count.',
       }),
       close: (p) => ({
         title: 'Two holds cannot be told apart',
@@ -189,7 +189,7 @@ export const controlsWords: WordsOf<typeof rules> = {
       unsure: (p) => ({
         title: `Not sure: ${p.does}`,
         detail: p.gesture,
-        remedy: 'Try it on the saber, then mark it configured or take it out.',
+        remedy: 'Try it on the saber, then mark it configured or remove it.',
       }),
     },
   },

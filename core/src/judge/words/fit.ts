@@ -84,7 +84,7 @@ export const fitWords: WordsOf<typeof rules> = {
     rule: 'A button stands in its hole and a port behind its hole.',
     says: {
       beside: (p) => ({
-        title: `${p.part} sits ${mm(Math.abs(p.off))} beside ${p.hole}`,
+        title: `${p.part} is ${mm(Math.abs(p.off))} off its hole, ${p.hole}`,
         detail: `Hole at ${formatNumber(MAKER, p.at, 1)}, its middle at ${formatNumber(MAKER, p.middle, 1)}.`,
         remedy: `Move it ${p.off > 0 ? 'back' : 'forward'} by ${mm(Math.abs(p.off))}, or correct the hole.`,
       }),
@@ -138,7 +138,7 @@ export const fitWords: WordsOf<typeof rules> = {
       notMadeFor: (p) => ({
         title: `Ordered for duelling: is contact among what ${p.saber} is not made for?`,
         detail: `Not made for: ${listed(p.limits)}.`,
-        remedy: 'If contact is among these, agree with the client what it is for; if not, leave it.',
+        remedy: 'If contact is among these, agree with the client what it is for; if not, waive this.',
       }),
       notForContact: (p) => ({
         title: `${p.blade}: not for contact`,
@@ -162,7 +162,7 @@ export const fitWords: WordsOf<typeof rules> = {
     rule: 'A chosen layout is held against every later fact.',
     says: {
       broke: (p) => ({
-        title: 'The chosen layout does not hold any more',
+        title: 'The chosen layout no longer holds',
         detail: `${changes(p)} Now: ${p.broke.map(brokenText).join('; ')}.`,
         remedy: `Search again. It was chosen for: “${p.why}”.`,
       }),
@@ -228,7 +228,7 @@ export const fitWords: WordsOf<typeof rules> = {
     says: {
       unknown: (p) => ({
         title: `${p.what === 'sleeve' ? `The adapter of ${p.blade}` : p.blade}: fit in ${p.what === 'tubeInSleeve' ? 'its adapter' : `the ${p.socket}`} unknown`,
-        detail: `not calculable, needs ${SIZES[p.what][p.needs]}`,
+        detail: `Cannot be calculated without ${SIZES[p.what][p.needs]}.`,
         remedy: 'Measure it.',
       }),
       willNotEnter: (p) => ({
@@ -237,7 +237,7 @@ export const fitWords: WordsOf<typeof rules> = {
         remedy: opened(p),
       }),
       wrongSize: (p) => ({
-        title: p.what === 'tube' ? `${p.blade}: wrong size, or wants an adapter` : `${standing(p)} has the wrong size`,
+        title: p.what === 'tube' ? `${p.blade}: wrong size, or needs an adapter` : `${standing(p)} has the wrong size`,
         detail: numbers(p),
         remedy: `${p.what === 'tube' ? 'An adapter or the right tube' : 'Another adapter'}; a shim would be ${mm(p.fit.shimPerSideMm)} per side.`,
       }),
@@ -297,7 +297,7 @@ export const fitWords: WordsOf<typeof rules> = {
         remedy: wayIn(p),
       }),
       tight: (p) => ({
-        title: `${p.part} goes in by ${mm(p.spare)}`,
+        title: `${p.part} goes in with ${mm(p.spare)} to spare`,
         detail: `Bore ${mm(p.bore)} in the ${p.section}. Tolerances may eat it.`,
         remedy: 'Try the part itself before printing.',
       }),

@@ -25,7 +25,7 @@ export const handoffWords: WordsOf<typeof rules> = {
         remedy: 'Write it down at the visit.',
       }),
       outdated: (p) => ({
-        title: `Handoff ${p.number} tells otherwise by now`,
+        title: `Handoff ${p.number} is out of date`,
         detail: [
           ...(p.changed.length
             ? [
@@ -41,8 +41,8 @@ export const handoffWords: WordsOf<typeof rules> = {
       }),
       noRecord: () => ({
         title: 'Shipped without a record',
-        detail: 'A day of shipping is entered, and no handoff was issued.',
-        remedy: 'Issue the handoff, or take the day back.',
+        detail: 'A shipping date is entered, but no handoff was issued.',
+        remedy: 'Issue the handoff, or remove the date.',
       }),
     },
   },
@@ -67,16 +67,16 @@ export const handoffWords: WordsOf<typeof rules> = {
       unprotected: (p) => ({
         title: `${p.what}: protected or bare?`,
         detail: 'The client buys the cell; a bare one where a protected one belongs has no cut-off of its own.',
-        remedy: 'Say that it has to be protected, or set this aside with the reason.',
+        remedy: 'Say that it has to be protected, or waive this with the reason.',
       }),
       shown: (p) => ({
         title: `${p.what} is in the film and does not ship`,
-        detail: 'What is seen is taken for what comes.',
+        detail: 'The client will expect to get what the film shows.',
         remedy: 'Ship it, leave it out of the film, or say so in the film.',
       }),
       noReason: (p) => ({
         title: `Not made for ${p.what}: why?`,
-        detail: 'A limit is kept when its reason is known.',
+        detail: 'People respect a limit when they know the reason.',
         remedy: 'Say the reason.',
       }),
     },
@@ -87,7 +87,7 @@ export const handoffWords: WordsOf<typeof rules> = {
       unprinted: (p) => ({
         title: `${p.letters}${p.more ? ` and ${p.more} more` : ''} will not print`,
         detail: `“${p.text}”${p.texts > 1 ? ` and ${p.texts - 1} more` : ''}: on paper an empty frame stands for each of these letters. The client's page shows them.`,
-        remedy: 'Write it in other letters, or set this aside and hand over the page.',
+        remedy: 'Write it in other letters, or waive this and hand over the page.',
       }),
     },
   },
@@ -108,7 +108,7 @@ export const handoffWords: WordsOf<typeof rules> = {
         title:
           p.was === 'none'
             ? `${p.cell}: not confirmed for the parcel to ${p.to}`
-            : `${p.cell}: what was confirmed is not the parcel to ${p.to} as it is`,
+            : `${p.cell}: the confirmation no longer fits the parcel to ${p.to}`,
         detail: `${p.damaged === 'yes' ? 'It is damaged. ' : ''}${
           p.was === 'other'
             ? 'Its cells, carrier or border have changed since. '
@@ -152,8 +152,8 @@ export const handoffWords: WordsOf<typeof rules> = {
         detail: `On the scale ${Math.round(p.weighs)} g; what is on its list comes to ${Math.round(p.expected)} g.`,
         remedy:
           p.weighs < p.expected
-            ? 'Look what is missing from the box.'
-            : 'Look what lies in it that is not on the list.',
+            ? 'Check what is missing from the box.'
+            : 'Check what is in it that is not on the list.',
       }),
       heavy: (p) => ({
         title: `Parcel to ${p.to}: too heavy for ${p.carrier}`,
@@ -168,7 +168,7 @@ export const handoffWords: WordsOf<typeof rules> = {
       empty: (p) => ({
         title: `Parcel to ${p.to}: nothing is in it`,
         detail: 'No line of the packing list goes into it.',
-        remedy: 'Put something into it, or let the parcel go.',
+        remedy: 'Put something into it, or remove the parcel.',
       }),
     },
   },
@@ -196,14 +196,14 @@ export const handoffWords: WordsOf<typeof rules> = {
         remedy: 'Draft it from the record.',
       }),
       open: ({ items }) => ({
-        title: `${items.length} not packed`,
+        title: `${items.length} ${items.length === 1 ? 'item' : 'items'} not packed`,
         detail: items.join('; '),
         remedy: 'Pack it and tick it off.',
       }),
       missing: ({ items }) => ({
-        title: `${items.length} not on the packing list`,
+        title: `${items.length} ${items.length === 1 ? 'item' : 'items'} not on the packing list`,
         detail: items.join('; '),
-        remedy: 'Take it up from the record, or set this aside with the reason.',
+        remedy: 'Add it from the record, or waive this with the reason.',
       }),
     },
   },

@@ -68,7 +68,7 @@ export const hiltWords: WordsOf<typeof rules> = {
     rule: 'Two sections stand in each other by less than half the shorter one, no further than the thread is long, and let no more through than the bore of the one that goes in.',
     says: {
       deep: (p) => ({
-        title: `${p.section} and ${p.next} cannot stand ${mm(p.engagement)} in each other`,
+        title: `${p.section} and ${p.next} cannot engage by ${mm(p.engagement)}`,
         detail: `The shorter of the two takes ${mm(p.most)} at most; no more is taken off the hilt’s length.`,
         remedy: 'Measure how far the end goes in.',
       }),
@@ -118,9 +118,9 @@ export const hiltWords: WordsOf<typeof rules> = {
         remedy: 'Correct the one that is wrong.',
       }),
       facing: (p) => ({
-        title: `${p.name}: which way does plus look?`,
+        title: `${p.name}: which way does plus face?`,
         detail: `The landmark says “${p.landmark}”; the record turns it to the ${p.is}.`,
-        remedy: 'Look at the saber, and correct the one that is wrong before anybody puts a cell in.',
+        remedy: 'Check the saber, and correct the one that is wrong before anybody puts a cell in.',
       }),
       resin: (p) => ({
         title: `Is ${p.name} made of resin?`,
@@ -139,7 +139,7 @@ export const hiltWords: WordsOf<typeof rules> = {
     says: {
       nothing: (p) => ({
         title: `${p.owner}: ${keyWords(p.field)} ${mm(p.value)}`,
-        detail: 'A size of nothing or less cannot be cut.',
+        detail: 'A size must be greater than zero.',
         remedy: 'Measure it, or empty the field until you have.',
       }),
     },
@@ -228,7 +228,7 @@ export const hiltWords: WordsOf<typeof rules> = {
       meet: (p) => ({
         title: `${p.a} and ${p.b} are in one place`,
         detail: 'Their threads cut into each other.',
-        remedy: 'Correct the place of one of them, or take the one that is not there out.',
+        remedy: 'Correct the place of one of them, or remove the one that is not there.',
       }),
       inHole: (p) => ({
         title: `${p.screw} stands in ${p.opening}`,
@@ -246,9 +246,9 @@ export const hiltWords: WordsOf<typeof rules> = {
     rule: 'What the program took as usual when a screw was clicked in is told to nobody until somebody has looked.',
     says: {
       usual: (p) => ({
-        title: `${p.screw}: ${listed(p.taken.map((t) => TAKEN[t]))} as usual, not as seen`,
-        detail: 'It was clicked in, and nobody has looked at the screw itself; none of it is printed.',
-        remedy: 'Look at it, and change it or say that it is so.',
+        title: `${p.screw}: ${listed(p.taken.map((t) => TAKEN[t]))} assumed, not checked`,
+        detail: 'It was placed with a click, and nobody has checked the screw itself; none of it is printed.',
+        remedy: 'Check it, and change it or confirm it.',
       }),
     },
   },
@@ -262,7 +262,7 @@ export const hiltWords: WordsOf<typeof rules> = {
       }),
       section: (p) => ({
         title: `${p.section}: not measured`,
-        detail: `${p.missing.join(', ')} not recorded; drawn dotted with a stand-in.`,
+        detail: `${p.missing.join(', ')} not recorded; drawn dotted with an assumed size.`,
         remedy: 'Measure it, or enter the client’s or the drawing’s figure as such.',
       }),
     },
@@ -273,7 +273,7 @@ export const hiltWords: WordsOf<typeof rules> = {
       range: (p) => ({
         title: `${p.owner}: ${keyWords(p.field.replace(/Ms$/, ''))} ${formatNumber(MAKER, p.value)}${unitText(p.unit)}`,
         detail: `Usually from ${formatNumber(MAKER, p.low)} to ${formatNumber(MAKER, p.high)}${unitText(p.unit)}.`,
-        remedy: 'Look again, and correct it if a comma or a unit has slipped.',
+        remedy: 'Check it, and correct it if a comma or a unit has slipped.',
       }),
       cell: (p) => ({
         title: `${p.cell}: ${mm(p.length)} long at ${mm(p.diameter)}`,

@@ -27,16 +27,16 @@ export const powerWords: WordsOf<typeof rules> = {
       over: (p) => ({
         title: `${p.charger} charges to ${volts(p.ends)} V; ${volts(p.wanted)} V is full`,
         detail: `${p.series > 1 ? `${p.series} × ` : ''}${p.cell}. A lithium cell that is charged further can burn.`,
-        remedy: 'Fit what ends at the right voltage, or correct the figure.',
+        remedy: 'Fit one that ends at the right voltage, or correct the figure.',
       }),
       other: (p) => ({
         title: `${p.charger} ends at ${volts(p.ends)} V; these cells are full at ${volts(p.wanted)} V`,
         detail: `${p.series > 1 ? `${p.series} × ` : ''}${p.cell}. It is made for other cells, or for another number of them.`,
-        remedy: 'Fit what belongs to these cells, or correct the figure.',
+        remedy: 'Fit one made for these cells, or correct the figure.',
       }),
       gentle: (p) => ({
         title: `${p.charger} ends at ${volts(p.ends)} V, a little before full`,
-        detail: `${p.cell} is full at ${volts(p.wanted)} V. It is kind to the cell, and it runs shorter.`,
+        detail: `${p.cell} is full at ${volts(p.wanted)} V. That is easy on the cell, but the runtime is shorter.`,
         remedy: 'Nothing needs to be done.',
       }),
       unbalanced: (p) => ({
@@ -47,12 +47,12 @@ export const powerWords: WordsOf<typeof rules> = {
       balanceUnsaid: (p) => ({
         title: `Does ${p.charger} keep ${p.series} cells in series level?`,
         detail: 'Without that, one of them is charged too far while another is still filling.',
-        remedy: 'Look at its datasheet, and say so at Fit.',
+        remedy: 'Check its datasheet, and say so at Fit.',
       }),
       endless: (p) => ({
         title: `${p.charger} does not end its charge`,
         detail: 'A lithium cell that stays on the charger can burn.',
-        remedy: 'Fit what ends by itself.',
+        remedy: 'Fit a charger that ends the charge by itself.',
       }),
     },
   },
@@ -78,8 +78,8 @@ export const powerWords: WordsOf<typeof rules> = {
         remedy: 'Add the part, or choose another way.',
       }),
       noSleep: (p) => ({
-        title: 'Power is said to be cut by deep sleep',
-        detail: `What ${p.board} draws in deep sleep is not recorded: it is not known to have one.`,
+        title: 'Deep sleep is named as the way to cut power',
+        detail: `What ${p.board} draws in deep sleep is not recorded, so it may have none.`,
         remedy: 'Enter its deep-sleep current, or choose another way.',
       }),
       keyUnsaid: (p) => ({
@@ -104,7 +104,7 @@ export const powerWords: WordsOf<typeof rules> = {
     says: {
       unlike: (p) => ({
         title: `${p.led}: unlike dies side by side on one resistor`,
-        detail: `${listed(p.dies.map((d, i) => `${d} ${volts(p.volts[i]!)} V`))}. The one that wants least takes nearly all of the current.`,
+        detail: `${listed(p.dies.map((d, i) => `${d} ${volts(p.volts[i]!)} V`))}. The die with the lowest forward voltage takes nearly all of the current.`,
         remedy: 'Give each its own resistor, or feed it by a driver.',
       }),
       unlimited: (p) => ({
@@ -115,12 +115,12 @@ export const powerWords: WordsOf<typeof rules> = {
       over: (p) => ({
         title: `${p.die}: ${formatNumber(MAKER, p.amps, 2)} A, rated ${formatNumber(MAKER, p.takes, 2)} A`,
         detail: `${p.led} with a full cell behind ${formatNumber(MAKER, p.ohms)} Ω.`,
-        remedy: 'Take the resistor that Power computes, or a driver.',
+        remedy: 'Use the resistor that Power computes, or a driver.',
       }),
       dark: (p) => ({
         title: `${p.led} stays dark`,
-        detail: `Its dies in series want ${volts(p.wants)} V; full, the pack has ${volts(p.pack)} V.`,
-        remedy: 'Join fewer in series, or raise the voltage by a driver.',
+        detail: `Its dies in series need ${volts(p.wants)} V; a full pack has ${volts(p.pack)} V.`,
+        remedy: 'Join fewer in series, or raise the voltage with a driver.',
       }),
       howFed: (p) => ({
         title: `${p.led}: what limits its current?`,
@@ -134,7 +134,7 @@ export const powerWords: WordsOf<typeof rules> = {
       }),
       hot: (p) => ({
         title: `${p.led}: ${formatNumber(MAKER, p.watts, 1)} W of heat, ${formatNumber(MAKER, p.takes, 1)} W carried off`,
-        detail: `By ${p.sink}. What is not carried off cooks the dies and what holds them.`,
+        detail: `By ${p.sink}. Heat that is not carried off damages the dies and what holds them.`,
         remedy: 'A larger heatsink, or less current.',
       }),
       noSink: (p) => ({
@@ -149,7 +149,7 @@ export const powerWords: WordsOf<typeof rules> = {
     says: {
       sags: (p) => ({
         title: `${p.blade}: ${formatNumber(MAKER, p.volts)} V at the last pixel`,
-        detail: `In ${listed(p.presets)}, half charged; its ${p.dies.join(' and ')} dies want ${FAR_LED_VOLTS} V, so the tip shifts in colour.`,
+        detail: `In ${listed(p.presets)}, half charged; its ${p.dies.join(' and ')} dies need ${FAR_LED_VOLTS} V, so the colour shifts at the tip.`,
         remedy: 'Feed the strip at both ends, thicker wire, or less brightness.',
       }),
     },
@@ -258,7 +258,7 @@ export const powerWords: WordsOf<typeof rules> = {
     rule: 'A figure with a missing input is not calculated.',
     says: {
       missing: (p) => ({
-        title: 'Not calculable yet',
+        title: 'Cannot be calculated yet',
         detail: missingText({ ok: false, needs: p.needs }),
         remedy: 'Enter what is missing.',
       }),
@@ -286,7 +286,7 @@ export const powerWords: WordsOf<typeof rules> = {
     says: {
       cut: (p) => ({
         title: title(p),
-        detail: 'With the power cut it keeps for years of self-discharge.',
+        detail: 'With the power cut, only self-discharge drains it, over years.',
         remedy: 'Tell the client to cut the power for storage.',
       }),
       uncut: (p) => ({

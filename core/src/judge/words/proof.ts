@@ -9,9 +9,9 @@ export const proofWords: WordsOf<typeof rules> = {
     rule: 'What is fitted and set up is tested once, after the last fix that touched it.',
     says: {
       proposed: ({ tests }) => ({
-        title: `${tests.length} ${tests.length === 1 ? 'test is' : 'tests are'} proposed and not taken up`,
+        title: `${tests.length} ${tests.length === 1 ? 'test is' : 'tests are'} suggested but not added`,
         detail: listed(tests),
-        remedy: `Take ${tests.length === 1 ? 'it' : 'them'} up under Proof.`,
+        remedy: `Add ${tests.length === 1 ? 'it' : 'them'} under Proof.`,
       }),
       open: ({ tests }) => ({
         title: `${tests.length} ${tests.length === 1 ? 'test has' : 'tests have'} no reading`,
@@ -21,17 +21,17 @@ export const proofWords: WordsOf<typeof rules> = {
       failed: (p) => ({
         title: `Failed: ${p.test}`,
         detail: `${p.last?.value === undefined ? (p.last?.text ?? 'failed') : `${formatNumber(MAKER, p.last.value)} ${p.unit}`}; wanted ${p.wanted}.`,
-        remedy: 'Find the cause, record the fix, test again.',
+        remedy: 'Find the cause, record the repair, test again.',
       }),
       forbidden: (p) => ({
-        title: `Passed, and not allowed: ${p.test}`,
-        detail: `${formatNumber(MAKER, p.value)} ${p.unit} was read; what is on its way, or was promised, allows ${p.allowed}.`,
-        remedy: 'Mend it, or correct the rating or the promise where that is wrong; then test again.',
+        title: `Passed, but out of limits: ${p.test}`,
+        detail: `${formatNumber(MAKER, p.value)} ${p.unit} was read; the parts it passes, or what was promised, allow ${p.allowed}.`,
+        remedy: 'Repair it, or correct the rating or the promise if that is wrong; then test again.',
       }),
       noRepair: (p) => ({
         title: `${p.saber} is here for repair, and no repair is recorded`,
         detail: 'Neither the cause nor what was done is known.',
-        remedy: 'Record the cause and the fix; its test is proposed then.',
+        remedy: 'Record the cause and the repair; its test is suggested then.',
       }),
       changed: (p) => ({
         title: `Test again: ${p.test}`,
@@ -40,7 +40,7 @@ export const proofWords: WordsOf<typeof rules> = {
       }),
       retest: (p) => ({
         title: `Test again: ${p.test}`,
-        detail: 'A fix came after its last reading.',
+        detail: 'It was repaired after the last reading.',
         remedy: 'Repeat the test.',
       }),
     },

@@ -56,8 +56,8 @@ export const recordWords: WordsOf<typeof rules> = {
     says: {
       gone: (p) => ({
         title: `It can no longer ${p.what}`,
-        detail: 'Nothing is said to take its place; the client will look for it.',
-        remedy: 'Say what takes its place, in as few words as “nothing: asked for”.',
+        detail: 'No replacement is recorded; the client will look for it.',
+        remedy: 'Enter what replaces it, or “nothing, as asked”.',
       }),
     },
   },
@@ -94,7 +94,7 @@ export const recordWords: WordsOf<typeof rules> = {
       near: (p) => ({
         title: p.days === 0 ? 'Ships today' : `Ships in ${days(p.days)}`,
         detail: `Promised for ${p.deadline}.`,
-        remedy: 'Clear what still stands against it.',
+        remedy: 'Settle the open issues.',
       }),
     },
   },
@@ -198,8 +198,8 @@ export const recordWords: WordsOf<typeof rules> = {
     rule: 'What goes along with another does not carry it.',
     says: {
       circle: (p) => ({
-        title: `${p.part} goes along with itself`,
-        detail: 'It is fastened to something that is fastened to it.',
+        title: `${p.part} is fastened to itself`,
+        detail: 'What it is fastened to is fastened to it.',
         remedy: 'Say which of them carries the other.',
       }),
     },
@@ -218,12 +218,12 @@ export const recordWords: WordsOf<typeof rules> = {
     rule: 'People and editions of one order are told apart by name.',
     says: {
       people: (p) => ({
-        title: `${p.name} stands ${p.n} times among the people`,
+        title: `${p.name} is listed ${p.n} times among the people`,
         detail: 'Are they one person, or two?',
-        remedy: 'Take one out, or add a surname.',
+        remedy: 'Remove one, or add a surname.',
       }),
       edition: (p) => ({
-        title: `Edition ${p.name} is given ${p.n} times`,
+        title: `Edition ${p.name} is used ${p.n === 2 ? 'twice' : `${p.n} times`}`,
         detail: listed(p.sabers),
         remedy: 'Give each saber a number of its own.',
       }),

@@ -34,14 +34,14 @@ export const scriptWords: WordsOf<typeof rules> = {
         remedy: 'Compose it from the record.',
       }),
       off: (p) => ({
-        title: 'It never says how to turn it off',
-        detail: `${p.gesture}.`,
-        remedy: 'Add the beat.',
+        title: 'The script never says how to turn it off',
+        detail: `Left out: ${p.gesture}.`,
+        remedy: 'Add that beat.',
       }),
       gaps: ({ topics }) => ({
         title: `${topics.length} ${topics.length === 1 ? 'thing is' : 'things are'} not told`,
         detail: listed(topics),
-        remedy: 'Add a beat, or set it aside with a reason.',
+        remedy: 'Add a beat, or waive it with a reason.',
       }),
     },
   },
@@ -49,8 +49,8 @@ export const scriptWords: WordsOf<typeof rules> = {
     rule: 'Every line of the script can be carried out on this saber, in this order.',
     says: {
       hold: worded('the hold is told wrong', 'Correct the words, or the board.'),
-      said: worded('it is told otherwise than it is', 'Correct the words, or show the other control.'),
-      ends: worded('it may not end like this', MOVE),
+      said: worded('the words do not match the record', 'Correct the words, or show the other control.'),
+      ends: worded('a film must not end like this', MOVE),
       impossible: worded('cannot be done here', MOVE),
     },
   },
@@ -63,7 +63,7 @@ export const scriptWords: WordsOf<typeof rules> = {
         remedy: 'Compose them again, or say it in your own words.',
       }),
       filmed: (p) => ({
-        title: `The film of ${p.on} shows what is otherwise by now`,
+        title: `The film of ${p.on} is out of date`,
         detail: listed([
           ...p.beats.map((b) => `beat ${b.n}, “${b.say}”`),
           ...(p.gone ? [`${p.gone} ${p.gone === 1 ? 'beat is' : 'beats are'} gone`] : []),
@@ -73,7 +73,7 @@ export const scriptWords: WordsOf<typeof rules> = {
       gone: (p) => ({
         title: `Beat ${p.n} tells of what is gone`,
         detail: `“${p.say}”`,
-        remedy: 'Take the beat out, or tell something else with it.',
+        remedy: 'Remove the beat, or tell something else with it.',
       }),
       differs: (p) => ({
         title: `Said: ${p.said}. Recorded: ${p.is}`,
@@ -82,7 +82,7 @@ export const scriptWords: WordsOf<typeof rules> = {
       }),
       unsure: (p) => ({
         title: `Said as sure: ${p.said}`,
-        detail: `The record knows it of ${p.of} only about so. “${p.text}”`,
+        detail: `The record has it only as “about” (${p.of}). “${p.text}”`,
         remedy: 'Say “about”, or measure it.',
       }),
     },

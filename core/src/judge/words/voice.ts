@@ -21,7 +21,7 @@ export const voiceWords: WordsOf<typeof rules> = {
       alike: (p) => ({
         title: `${p.a} and ${p.b} look alike`,
         detail: `ΔE00 ${formatNumber(MAKER, p.difference, 1)} between ${p.colours[0]} and ${p.colours[1]}.`,
-        remedy: 'Move one, or tell the client which is which.',
+        remedy: 'Change one, or tell the client which is which.',
       }),
     },
   },
@@ -98,7 +98,7 @@ export const voiceWords: WordsOf<typeof rules> = {
       silent: (p) => ({
         title: `${p.preset}: no sound for ${p.events.map(keyWords).join(', ')}`,
         detail: 'The controls can reach it and the font stays silent there.',
-        remedy: 'Add the sound, or take the control out of this preset.',
+        remedy: 'Add the sound, or remove the control from this preset.',
       }),
     },
   },
@@ -117,7 +117,7 @@ export const voiceWords: WordsOf<typeof rules> = {
     says: {
       unset: (p) => ({
         title: `Sensitivity of the ${p.sense}: not recorded`,
-        detail: 'It stands there without a value.',
+        detail: 'It is listed without a value.',
         remedy: 'Enter what the board is set to.',
       }),
       untried: (p) => ({
@@ -133,7 +133,7 @@ export const voiceWords: WordsOf<typeof rules> = {
       unsure: (p) => ({
         title: `Not sure: preset ${p.preset}`,
         detail: 'The handoff and the film would tell it as a fact.',
-        remedy: 'Play it on the saber, then mark it configured or take it out.',
+        remedy: 'Play it on the saber, then mark it configured or remove it.',
       }),
     },
   },

@@ -2,7 +2,7 @@ import type { Static } from '@sinclair/typebox'
 import { factOf } from '../../facts/fact'
 import { SUPPLIED } from './part'
 import { idOf, ownId } from './ref'
-import { Line, noted, obj, oneOf, opt, Words } from './schema-kit'
+import { noted, obj, oneOf, opt, Words } from './schema-kit'
 
 export const BLADE_USES = ['ship', 'demo', 'toBuy'] as const
 export const BLADE_KINDS = ['pixel', 'string', 'inHilt', 'plug'] as const
@@ -10,7 +10,7 @@ export const ZONE_KINDS = ['blade', 'quillon', 'crystal', 'chassis', 'accent', '
 
 export const Blade = obj({
   id: ownId('blade'),
-  name: Line,
+  name: Words,
   socket: idOf('socket'),
   use: oneOf(BLADE_USES),
   kind: oneOf(BLADE_KINDS),

@@ -43,7 +43,7 @@ export const PartKindSchema = oneOf(Object.keys(KINDS) as unknown as readonly Pa
 export const FittedPart = obj({
   id: ownId('part'),
   kind: PartKindSchema,
-  name: Line,
+  name: Words,
   /** Which one it is, as it is read off the thing: the exact board, the exact cell. */
   type: opt(wordsFactOf()),
   /** The catalogue row it was copied from; the copy below is the saber's own. */

@@ -37,7 +37,7 @@ export function Provenance() {
               />
             </div>
             <CheckBox {...tick('client')}>
-              it was the client<span className="sr-only">: {x.who}</span>
+              this client<span className="sr-only">: {x.who}</span>
             </CheckBox>
             <Notes of={x} what={x.who} onEdit={set} />
           </div>

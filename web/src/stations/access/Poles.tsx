@@ -23,12 +23,12 @@ export function Poles({ saber }: { saber: Saber }) {
   return (
     <section aria-label="Which way round" className="border-brassline mb-3 border-l-3 pl-3">
       <p className="flex items-start gap-2 font-semibold">
-        <Mark level="caution" size={16} /> Plus looks to the {here} here
+        <Mark level="caution" size={16} /> Plus faces the {here} here
       </p>
       {other ? (
         <p>
-          In {order.client.name ? `${order.client.name}’s` : 'the client’s'} {other.saber} it looks to the {other.end}.
-          Say it first, in the film and on paper.
+          In {order.client.name ? `${order.client.name}’s` : 'the client’s'} {other.saber} it faces the {other.end}. Say
+          it first, in the film and on paper.
         </p>
       ) : null}
       {unlike ? (

@@ -230,8 +230,8 @@ function NotUsed({ told: p }: { told: Told }) {
   if (!p.unused.length) return null
   return (
     <div className="mt-3">
-      <p className="label">said, and no longer used</p>
-      <ul aria-label="Said, and no longer used">
+      <p className="label">no longer used</p>
+      <ul aria-label="No longer used">
         {p.unused.map(({ step, why }) => (
           <li key={`${step.id} ${why}`} className="border-rule flex items-center gap-2 border-b py-1">
             <Mark level="caution" size={14} />

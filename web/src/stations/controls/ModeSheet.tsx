@@ -50,7 +50,7 @@ export function ModeSheet({ saber, mode: m }: { saber: Saber; mode: Mode }) {
         />
         <FactField label="ends by itself after" of={Mode.properties.after} source="configured" {...given('after')} />
         <SelectCell
-          title="and is then"
+          title="leads to"
           label="And is then"
           options={others}
           words={(v) => (v ? nameOf(v) : m.on ? `${nameOf(m.on)} (usual)` : 'off (usual)')}

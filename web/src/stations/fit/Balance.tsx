@@ -87,7 +87,7 @@ const Where = ({
       <span className="text-quiet">
         {of.mass.ok && of.centre.ok
           ? `${of.mass.about ? 'about ' : ''}${formatNumber(MAKER, of.mass.value, 0)} g at ${formatNumber(MAKER, of.centre.value, 0)} mm`
-          : 'not calculable yet'}
+          : 'cannot be calculated yet'}
       </span>
     </span>
     {of.centre.ok ? (
@@ -115,7 +115,7 @@ function Figures({ saber, now }: { saber: Saber; now: Balanced }) {
       />
       {whatIfs.length ? (
         <>
-          <h2 className="h2 mt-3">What would move it</h2>
+          <h2 className="h2 mt-3">What would shift it</h2>
           <ul>
             {whatIfs.map((w) => (
               <li key={changeWords(w.what)} className="border-rule flex justify-between gap-2 border-b py-1">

@@ -50,7 +50,7 @@ export function WhatMayVary({ saber, search }: { saber: Saber; search: Search })
         onCommit={(chamber) => setWish(({ chamber: _c, ...w }) => (chamber === undefined ? w : { ...w, chamber }))}
       />
       <WishedLength
-        label="balance wanted at"
+        label="target balance"
         value={wish.balance}
         hint="any"
         onCommit={(balance) => setWish(({ balance: _b, ...w }) => (balance === undefined ? w : { ...w, balance }))}

@@ -53,7 +53,7 @@ function Visit({ visit: v }: { visit: V }) {
           value={v.cameOn}
           onCommit={(d) => set((x) => void (x.cameOn = d ?? x.cameOn))}
         />
-        <DateCell title="went back on" label={`Went back on, ${v.cameOn}`} {...day('backOn')} />
+        <DateCell title="sent back on" label={`Sent back on, ${v.cameOn}`} {...day('backOn')} />
         <RemoveButton what={`the visit of ${v.cameOn}`} onClick={() => remove(`visit:${v.id}`)} />
       </div>
       <div className="grid grid-cols-2 gap-x-3 gap-y-1">

@@ -1,6 +1,6 @@
-import { formatFact, known } from '../../../facts'
+import { formatFact, known, printable } from '../../../facts'
 import { byId, colourOf, effectColours, hueText, type Preset, type Saber } from '../../../record'
-import type { Reader } from '../../../units'
+import { formatNumber, type Reader } from '../../../units'
 import { say, whether } from '../../../words'
 import { type SaberChapter, table } from '../../block'
 
@@ -39,8 +39,14 @@ const needed = (s: Saber, p: Preset) => byId(s.blades, p.needs)?.name
 
 /** Its effects with a colour of their own, and the times and flashes that were set. */
 function effects(reader: Reader, p: Preset): string {
-  const ms = (f: Preset['extendMs'], way: 'out' | 'in') =>
-    known(f) === undefined ? [] : [say(reader, 'preset.time', { way, time: formatFact(reader, f, 0) })]
+  const ms = (f: Preset['extendMs'], way: 'out' | 'in') => {
+    const v = known(f)
+    if (v === undefined || !f) return []
+    const time = `${formatNumber(reader, v / 1000, 3)} s`
+    return [
+      say(reader, 'preset.time', { way, time: printable(f) === 'plain' ? time : say(reader, 'about', { what: time }) }),
+    ]
+  }
   const all = [
     ...effectColours(p).map(([effect, hex]) =>
       say(reader, 'preset.effect', { effect, hue: hueText(reader, hex), hex }),
