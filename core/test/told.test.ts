@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { buildHandoff, controlsCard, drawnSaber, handedSaber } from '@nubrin/core/handoff'
+import { buildHandoff, controlsCard, drawnSaber, handedSaber, toTranslate } from '@nubrin/core/handoff'
 import { judgeCommission, makeJudge } from '@nubrin/core/judge'
 import { type Commission, hasWords, readerOf, told } from '@nubrin/core/record'
 import { liveBeats, type TopicMemory, topicsOf } from '@nubrin/core/script'
@@ -96,6 +96,17 @@ describe('a record as its client reads it', () => {
   test('is the record itself where he reads what it is written in', () => {
     const own = { ...german(record), client: { ...record.client, language: 'en' as const } }
     expect(told(own)).toBe(own)
+  })
+  test('somebody’s name is the same in every language; words for somebody are words', () => {
+    const c = german(structuredClone(record))
+    const [s] = c.sabers
+    s!.provenance[0]!.who = 'Ilsabet Vorne'
+    s!.presets[0]!.askedBy = 'the Guild'
+    expect([told(c).sabers[0]!.provenance[0]!.who, told(c).sabers[0]!.presets[0]!.askedBy]).toEqual([
+      'Ilsabet Vorne',
+      '„the Guild“',
+    ])
+    expect(toTranslate(c).map((t) => t.text)).toContain('the Guild')
   })
   test('is told once, and again as soon as a translation changes', () => {
     const c = german(record)

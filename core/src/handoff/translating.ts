@@ -1,5 +1,6 @@
 import {
   type Commission,
+  hasMoreThanNames,
   hasWords,
   isForeign,
   keyWords,
@@ -60,9 +61,9 @@ export function toTranslate(c: Commission): ToTranslate[] {
   const all = new Map<string, ToTranslate>()
   const numbers: string[] = []
   const ownerOf = ownersIn(c)
-  const marked = retold(c, (whole, path) => {
+  const marked = retold(c, (whole, path, name) => {
     const text = whole.trim()
-    if (!hasWords(text)) return whole
+    if (!(name ? hasMoreThanNames : hasWords)(text)) return whole
     let one = all.get(text)
     if (!one) {
       one = { text, paths: [], of: ownerOf(path, text), arrives: [], wrong: [] }

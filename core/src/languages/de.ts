@@ -45,7 +45,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
     other {Das war etwas anderes: {what}.}}`,
   'gesture.holdFor': ` {known, select,
       no {(wie lange, ist nicht festgehalten)}
-      beeps {und lass nach dem {beeps}. Ton los}
+      beeps {und lass nach dem {beeps, plural, =1 {ersten} =2 {zweiten} =3 {dritten} =4 {vierten} =5 {fünften} =6 {sechsten} other {#.}} Ton los}
       held {so lange du willst}
       other {{about, select, yes {etwa } other {}}{seconds} lang}}{bounded, select, yes {, und lass spätestens nach {most} los} other {}}{lasts, select, yes {, und halte weiter} other {}}`,
   gesture: `{gesture, select,
@@ -86,7 +86,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
       turned {Solange {named, select, yes {{name_nom}} other {der Schlüssel}} gedreht ist} outIn {Solange {named, select, yes {{name_nom}} other {der Schlüssel}} nicht steckt und gedreht ist}
       inTurned {Solange {named, select, yes {{name_nom}} other {der Schlüssel}} steckt, gedreht oder nicht} outTurned {Solange {named, select, yes {{name_nom}} other {der Schlüssel}} nicht steckt oder gedreht ist}
       other {Solange {named, select, yes {{name_nom}} other {der Schlüssel}} trennt}}, hat die Platine keinen Strom: nichts leuchtet, nichts weckt sie, und die Zelle behält ihre Ladung.}
-    cellOut {Nur ohne Zelle ist der Strom wirklich weg. Schlafend zieht sie noch ein wenig; bevor es Wochen liegt, nimm die Zelle heraus.}
+    cellOut {Nur ohne Zelle ist der Strom wirklich weg. Schlafend zieht sie noch ein wenig; bevor du es wochenlang liegen lässt, nimm die Zelle heraus.}
     deepSleep {{timed, select, yes {Es schläft von selbst ein und zieht dann sehr wenig.} other {Schlafend zieht es sehr wenig.}}{cellOut, select, yes { Bevor es Monate liegt, nimm die Zelle heraus.} other { Bevor es Monate liegt, lade es halb voll.}}}
     other {Hier trennt nichts den Strom; schlafend zieht es noch ein wenig.{cellOut, select, yes { Bevor es Wochen liegt, nimm die Zelle heraus.} other { Lade es alle paar Wochen.}}}}`,
   'joint.closed': '{joint}: bleibt zu und wird nicht geöffnet.',
@@ -117,7 +117,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'step.turn': 'Dreh {section_acc}{back, select, yes { zurück} other {}}',
   'step.pressOff': 'Drück den Knopf der Verbindung und zieh {section_acc} ab',
   'step.key': `{move, select, pushIn {Steck {key_acc} ein} pullOut {Zieh {key_acc} heraus} turn {Dreh {key_acc}} turnBack {Dreh {key_acc} zurück}
-    inAndTurn {Steck {key_acc} ein und dreh} other {Dreh {key_acc} zurück und zieh heraus}}{to, select, off {, bis alles dunkel ist} other {}}`,
+    inAndTurn {Steck {key_acc} ein und dreh {key_them}} other {Dreh {key_acc} zurück und zieh {key_them} heraus}}{to, select, off {, bis alles dunkel ist} other {}}`,
   'step.slide':
     'Schalte {named, select, yes {{switch_acc}} other {den Trennschalter}} {to, select, on {ein} other {aus}}',
   'step.loosenBlade': 'Löse {screw_acc}; dreh {screw_them} nicht ganz heraus',
@@ -377,7 +377,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'credits.none': 'Nicht festgehalten.',
   'chapter.spec': 'Technische Daten',
   'spec.name': `{row, select, hilt {Griff} length {Länge des Griffs} mass {Gewicht ohne Klinge} balance {Schwerpunkt vom Knauf} cell {Zelle} speaker {Lautsprecher} board {Soundplatine} firmware {Firmware} edition {Ausgabe} recipient {Gefertigt für} cellFigures {Ersatzzelle} speakerFigures {Ersatzlautsprecher} lights {Lichter und ihre Speisung} other {Stromtrennung}}`,
-  'spec.hilt': `{origin, select, bought {gekauft} kit {aus einem Bausatz} clientOwn {dein eigener} inherited {geerbt} scratch {von Grund auf gemacht} other {aus einer Serie}}; {known, select, yes {{materials}} other {Werkstoff nicht festgehalten}}`,
+  'spec.hilt': `{origin, select, bought {gekauft} kit {aus einem Bausatz} clientOwn {dein eigener} inherited {geerbt} scratch {von Grund auf gebaut} other {aus einer Serie}}; {known, select, yes {{materials}} other {Werkstoff nicht festgehalten}}`,
   'spec.socket': 'Fassung, {socket}',
   'spec.socketSize': '{bore}, {depth} tief',
   'spec.cutPower': `{way, select, killSwitch {Trennschalter} killKey {{move, select, pushIn {Schlüssel einstecken} pullOut {Schlüssel herausziehen} turn {Schlüssel drehen} inAndTurn {Schlüssel drehen} turnBack {Schlüssel zurückdrehen} backAndOut {Schlüssel zurückdrehen und herausziehen} other {Schlüssel}}} cellOut {Zelle entnehmen} deepSleep {eigener Tiefschlaf} other {nur, indem man die Zelle entnimmt}}`,
@@ -455,7 +455,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'chapter.tests.head': '{column, select, test {Prüfung} wanted {Soll} found {Ist} other {Ergebnis}}',
   'test.verdict':
     '{standing, select, pass {bestanden} fail {nicht bestanden} retest {zu wiederholen} notPossible {hier nicht möglich} waived {bewusst ausgelassen} other {nicht gemacht}}',
-  'tests.none': 'Prüfungen: nicht festgehalten.',
+  'tests.none': 'Keine Prüfungen festgehalten.',
   'chapter.repairs.head':
     '{column, select, on {Repariert am} fault {Wie gemeldet} cause {Ursache} fix {Reparatur} other {Nachweis}}',
   'chapter.walkthrough': 'Vorführung',

@@ -46,7 +46,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
     other {That did something else: {what}.}}`,
   'gesture.holdFor': ` {known, select,
       no {for a time not recorded}
-      beeps {and let go after the {beeps, selectordinal, one {#st} two {#nd} few {#rd} other {#th}} beep}
+      beeps {and let go after the {beeps, selectordinal, =1 {first} =2 {second} =3 {third} =4 {fourth} =5 {fifth} =6 {sixth} one {#st} two {#nd} few {#rd} other {#th}} beep}
       held {for as long as you like}
       other {for {about, select, yes {about } other {}}{seconds}}}{bounded, select, yes {, and let go before {most}} other {}}{lasts, select, yes {, and keep holding} other {}}`,
   gesture: `{gesture, select,
@@ -207,7 +207,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
     other {This is {part_nom}.}}`,
   'topic.buttons': `It has {n, plural, =2 {two} =3 {three} =4 {four} other {#}} buttons: {parts}.`,
   'topic.never.what': '{screw}: not to be touched',
-  'topic.never': `Leave {screw_nom} alone: it {dummy, select, yes {is only decoration and glued} other {holds {purpose, select, bladeRetention {the blade} joint {the hilt together} chassis {the chassis} cover {the cover} sleeve {the sleeve} switch {the switch} decoration {the decoration} other {it together}}}}.{noted, select, yes { {note}.} other {}}`,
+  'topic.never': `Leave {screw_nom} alone: it{dummy, select, yes {’s only decoration, and it’s glued in} other { holds {purpose, select, bladeRetention {the blade} joint {the hilt together} chassis {the chassis} cover {the cover} sleeve {the sleeve} switch {the switch} decoration {the decoration} other {it together}}}}.{noted, select, yes { {note}.} other {}}`,
   'topic.task': `{task, select,
     powerOn {First, switch the power on.} powerOff {Then cut the power.} bladeIn {Now put the blade in.} bladeOut {Now take the blade out.}
     open {Now let’s open it up.} cellIn {This is how a cell goes in.} cellOut {This is how the cell comes out.} close {Now close it up again.}
@@ -225,7 +225,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'topic.off.what': 'how to turn it off',
   'topic.off': '(No control turns it off yet.)',
   'topic.preset.what': 'preset {preset}',
-  'topic.preset': `{look, select, battery {{preset} shows on the blade how full the cell is} party {{preset} runs through many colours} varies {{preset} varies around {hue}} other {{preset} is {hue}}}{reasoned, select, yes {: {why}} other {}}.{asked, select, you { You asked for this one.} no {} other { That one was {asker}’s idea.}}{needs, select, yes { You need {blade} to see all of it; here you see part of it.} other {}}{unsure, select, yes { We are not sure of this one: try it, and tell us.} other {}}`,
+  'topic.preset': `{look, select, battery {{preset} shows on the blade how full the cell is} party {{preset} runs through many colours} varies {{preset} varies around {hue}} other {{preset} is {hue}}}{reasoned, select, yes {: {why}} other {}}.{asked, select, you { You asked for this one.} no {} other { That one was {asker}’s idea.}}{needs, select, yes { You need {blade} to see all of it; here you see part of it.} other {}}{unsure, select, yes { We’re not sure about this one: try it and tell us.} other {}}`,
   'topic.presets.asked': `{you, select, yes {You asked for {presets}.} other {{presets} was {who}’s idea.}}`,
   'topic.presets': `{n, plural, =2 {Two} =3 {Three} =4 {Four} =5 {Five} =6 {Six} other {#}} are {hue}: {presets}.{told, select, yes { {deep} is the deeper, {pale} the lighter.} other { They’re close together.}}`,
   hue: `{pale, select, yes {pale } other {}}{hue, select, pink {pink} red {red} orange {orange} yellow {yellow} green {green} teal {teal} skyBlue {sky blue} blue {blue} violet {violet} magenta {magenta} dark {dark} other {white}}`,
@@ -294,7 +294,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'test.cutOffBy': 'Power cut while lit by {by}: everything goes dark',
   'test.cellOut': 'Cell taken out while lit: everything goes dark',
   'test.play': 'Play of {blade} in its socket, by feeler gauge',
-  'test.mass': 'Mass ready to hand, no blade',
+  'test.mass': 'Mass, ready to use, without blade',
   'test.extend': 'Blade out in {preset}, by stopwatch',
   'test.litCurrent': 'Current lit in {preset}',
   'test.pull': 'Blade held in the {socket}: pull by hand',
@@ -368,7 +368,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'credits.none': 'Not recorded.',
   'chapter.spec': 'Specification',
   'spec.name': `{row, select, hilt {Hilt} length {Length of the hilt} mass {Mass without blade} balance {Balance from the pommel} cell {Cell} speaker {Speaker} board {Sound board} firmware {Firmware} edition {Edition} recipient {Made for} cellFigures {Replacement cell} speakerFigures {Replacement speaker} lights {Lights and what feeds them} other {Power is cut by}}`,
-  'spec.hilt': `{origin, select, bought {bought} kit {from a kit} clientOwn {your own} inherited {handed down} scratch {made from scratch} other {of a series}}; {known, select, yes {{materials}} other {material not recorded}}`,
+  'spec.hilt': `{origin, select, bought {bought} kit {from a kit} clientOwn {your own} inherited {handed down} scratch {made from scratch} other {one of a series}}; {known, select, yes {{materials}} other {material not recorded}}`,
   'spec.socket': 'Socket, {socket}',
   'spec.socketSize': '{bore}, {depth} deep',
   'spec.cutPower': `{way, select, killSwitch {the kill switch} killKey {{move, select, pushIn {pushing the kill key in} pullOut {pulling the kill key out} turn {turning the kill key} inAndTurn {turning the kill key} turnBack {turning the kill key back} backAndOut {turning the kill key back and pulling it out} other {the kill key}}} cellOut {taking the cell out} deepSleep {its own deep sleep} other {nothing but taking the cell out}}`,
@@ -429,13 +429,13 @@ const messages: Readonly<Record<SayingCode, string>> = {
     crackles {The cell is low: charge it. If it goes on when it is full, turn it down a step and write to us.}
     muffled {Something is covering the speaker: check that its openings are clear, and never press on the cone.}
     loosePommel {Turn it tight by hand, no tool and no glue. If it comes loose again and again, write to us.}
-    noWake {{reset, select, cut {See whether the power is on; then charge it for an hour and try again.} cell {Charge it for an hour and try again; then see that the cell lies the right way round.} other {Charge it for an hour and try again; if it stays dark, write to us.}}}
+    noWake {{reset, select, cut {See whether the power is on; then charge it for an hour and try again.} cell {Charge it for an hour and try again; then check that the cell is the right way round.} other {Charge it for an hour and try again; if it stays dark, write to us.}}}
     noLight {Put the blade in again to the stop. If it stays dark with its screws tight, the blade or its contacts need us: do not open them.}
     loosensBlade {Tighten its screws until they hold, no more, and pull at it before you swing.}
     noCharge {Try another lead and another supply; the port should click. Never force it.}
     other {Write to us.}}`,
   'trouble.stop':
-    'Whatever is hot, swollen, smoking or smells: do not use it, do not open it, cut the power if you can without risk, put it where nothing burns, and write to us. Follow local fire rules; for anything on the mains, ask a licensed electrician.',
+    'If anything is hot, swollen, smoking or smells: do not use it, do not open it, cut the power if you can do so safely, put it where nothing can burn, and write to us. Follow local fire rules; for anything on the mains, ask a licensed electrician.',
   'chapter.opening': 'Opening, cell and closing',
   'chapter.charging': 'Charging and storing',
   'charging.name': `{row, select, runtime {Runtime} charging {Charge time} circuit {Charge current and end voltage} charged {Charge level as shipped} asleep {Standby} energy {Energy} volume {Volume as shipped} loudest {Maximum setting} brightness {Brightness as shipped} other {Highest safe volume}}`,

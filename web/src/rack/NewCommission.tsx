@@ -131,7 +131,7 @@ export function NewCommission({ rows, close }: { rows: readonly RackRow[]; close
             Not now
           </button>
           <FileButton
-            label="or take in a file"
+            label="or import a file"
             className="btn-plain btn ml-auto"
             accept=".json,.zip"
             onFiles={([f]) => void take(f!, false)}

@@ -3,6 +3,7 @@ import { brokenText, CLAMP, changeText, duelReasonText, GRILLE_AIR, shoppingNeed
 import { LEAST_WALL } from '../../geometry'
 import { SPECS } from '../../record'
 import { formatNumber, MAKER, mmAndInch } from '../../units'
+import { large } from '../../words'
 import type { WordsOf } from '../check'
 import type * as rules from '../checks/fit'
 import type { Held } from '../checks/fit/clamp'
@@ -75,7 +76,7 @@ export const fitWords: WordsOf<typeof rules> = {
     says: {
       tight: (p) => ({
         title: `${p.sleeve} does not go over the ${p.section}`,
-        detail: `Within it is ${formatNumber(MAKER, p.inner)} mm wide, the ${p.section} is ${formatNumber(MAKER, p.outer)} mm outside.`,
+        detail: `Inside it measures ${formatNumber(MAKER, p.inner)} mm; the ${p.section} is ${formatNumber(MAKER, p.outer)} mm across.`,
         remedy: 'Bore the sleeve, turn the section down, or correct the figures.',
       }),
     },
@@ -142,8 +143,8 @@ export const fitWords: WordsOf<typeof rules> = {
       }),
       notForContact: (p) => ({
         title: `${p.blade}: not for contact`,
-        detail: `${p.against.map(duelReasonText).join('; ')}.`,
-        remedy: 'Mend what is named, or agree with the client that it is for display.',
+        detail: `${large(p.against.map(duelReasonText).join('; '))}.`,
+        remedy: 'Fix what is named, or agree with the client that it is for display.',
       }),
     },
   },

@@ -6,7 +6,7 @@ import { FilmOf, Parcel, Receipt, Visit } from './delivery'
 import { ToDo, Warranty } from './extras'
 import { idOf, ownId, ref } from './ref'
 import { JOBS, Saber } from './saber'
-import { Day, Hash, Line, list, Mark, Money, noted, obj, oneOf, opt, Prose, Text, Words } from './schema-kit'
+import { Day, Hash, Line, list, Mark, Money, noted, obj, oneOf, opt, Prose, Text, Who, Words } from './schema-kit'
 import { Waiver } from './script'
 
 /** The version this code writes. Older ones are lifted when they are read; newer ones are refused by name. */
@@ -169,7 +169,7 @@ export const Commission = obj({
   requests: list(Request, 120),
   arrivals: list(Arrival, 200),
   questions: list(Question, 120),
-  credits: list(obj({ id: ownId('credit'), who: Line, did: Words }), 60),
+  credits: list(obj({ id: ownId('credit'), who: Who, did: Words }), 60),
   packing: list(Packed, 120),
   /** Where it goes. Without one all goes to the client. */
   parcels: list(Parcel, 12),
@@ -180,7 +180,7 @@ export const Commission = obj({
   people: list(obj({ id: ownId('person'), name: Line, does: opt(Words) }), 24),
   toDos: list(ToDo, 200),
   /** Who gives it, where it is a gift. */
-  giver: opt(Line),
+  giver: opt(Who),
   warranty: opt(Warranty),
   media: list(Photo, 400),
   sabers: T.Array(Saber, { minItems: 1, maxItems: 12 }),

@@ -2,7 +2,7 @@ import type { Static } from '@sinclair/typebox'
 import * as T from '@sinclair/typebox'
 import { wordsFactOf } from '../../facts/fact'
 import { ownId, ref } from './ref'
-import { Day, Line, Money, noted, obj, oneOf, opt, Words } from './schema-kit'
+import { Day, Money, noted, obj, oneOf, opt, Who, Words } from './schema-kit'
 
 export const NotFor = obj({ id: ownId('limit'), what: Words, why: Words })
 
@@ -20,7 +20,7 @@ export const Was = obj({
 /** Whose hands it went through before, and what they did to it as far as that is known. */
 export const Owner = obj({
   id: ownId('owner'),
-  who: Line,
+  who: Who,
   /** It was who gets it now. */
   client: opt(T.Boolean()),
   when: opt(Words),
@@ -37,7 +37,7 @@ export const Loss = obj({
   about: opt(ref()),
   how: oneOf(LOSS_KINDS),
   cause: Words,
-  maker: opt(Line),
+  maker: opt(Who),
   cost: opt(Money),
   toldOn: opt(Day),
   ...noted,

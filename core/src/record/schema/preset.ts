@@ -2,7 +2,7 @@ import type { Static } from '@sinclair/typebox'
 import * as T from '@sinclair/typebox'
 import { colourFactOf, factOf, known } from '../../facts/fact'
 import { idOf, ownId } from './ref'
-import { Hash, Line, list, noted, obj, oneOf, opt, Words } from './schema-kit'
+import { Hash, Line, list, noted, obj, oneOf, opt, Who, Words } from './schema-kit'
 
 export const EVENTS = [
   'boot',
@@ -65,7 +65,7 @@ export const Preset = obj({
   retractMs: opt(factOf('ms')),
   tracks: list(Line, 60),
   sounds: list(Sound, 200),
-  askedBy: opt(Line),
+  askedBy: opt(Who),
   why: opt(Words),
   /** The blade that it takes to be seen as it is. */
   needs: opt(idOf('blade')),

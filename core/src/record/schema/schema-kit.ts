@@ -21,6 +21,8 @@ export const Line = T.String({ maxLength: 240 })
 export const Text = T.String({ maxLength: 8000 })
 /** The shop's own words that may reach a client: they are in the language of the record, and are translated where he reads another. */
 export const Words = T.String({ maxLength: 240, 'x-words': true })
+/** Somebody’s name, or words for him: “the Guild”, “an unknown hand”. A name is the same in every language. */
+export const Who = T.String({ maxLength: 240, 'x-words': 'name' })
 export const Prose = T.String({ maxLength: 8000, 'x-words': true })
 export const Money = obj({
   amount: T.Number({ minimum: 0, maximum: 1e7 }),

@@ -16,7 +16,7 @@ export interface SchemaPlan {
   /** A reference: kinds it may name; `bare` when it is the id alone. */
   names?: { kinds: readonly Kind[]; bare: boolean }
   /** The shop's own words that may reach a client; in the plan of words alone. */
-  words?: true
+  words?: true | 'name'
   fields?: readonly { key: string; plan: SchemaPlan; required: boolean }[]
   items?: SchemaPlan
 }
@@ -32,7 +32,7 @@ function meaningOf(schema: TSchema): SchemaPlan | undefined {
 }
 /** What is words, alone or as a fact. */
 const wordsIn = (schema: TSchema): SchemaPlan | undefined =>
-  schema['x-words'] ? { words: true, ...(schema['x-fact'] ? { fact: schema['x-fact'] } : {}) } : undefined
+  schema['x-words'] ? { words: schema['x-words'], ...(schema['x-fact'] ? { fact: schema['x-fact'] } : {}) } : undefined
 
 function planBy(
   schema: TSchema,
@@ -115,12 +115,16 @@ export function walk(
  * A value with other words, made by `put` from each of its own and where they stand; what has no words, or keeps them, is the same
  * value as before.
  */
-export function withWords<T>(plan: SchemaPlan, value: T, put: (text: string, path: string) => string): T {
+export function withWords<T>(
+  plan: SchemaPlan,
+  value: T,
+  put: (text: string, path: string, name: boolean) => string,
+): T {
   const step = (p: SchemaPlan, v: unknown, path: string): unknown => {
     if (p.words) {
-      if (typeof v === 'string') return put(v, path)
+      if (typeof v === 'string') return put(v, path, p.words === 'name')
       if (!isObject(v) || typeof v.value !== 'string') return v
-      const said = put(v.value, path)
+      const said = put(v.value, path, p.words === 'name')
       return said === v.value ? v : { ...v, value: said }
     }
     if (p.items) {

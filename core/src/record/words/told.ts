@@ -8,12 +8,14 @@ import { isForeign, nounOf } from './nouns'
 import { languageOf, readerOf, writtenIn } from './reader'
 
 /** How the shop's words are put for their reader: what stands in the record, and where. */
-export type Put = (text: string, path: string) => string
+export type Put = (text: string, path: string, name: boolean) => string
 
 /** A number with its unit is read in every language; so is what is written in capitals alone. */
 const MEASURE = /\d[\d.,]*\s*(mm|cm|m|g|kg|V|A|mA|mAh|Ah|W|Wh|Hz|kHz|s|ms|min|h)(?!\p{L})/gu
 /** Whether a text has words in it, which are in some language: figures, sizes and designations have none. */
 export const hasWords = (text: string): boolean => /\p{Ll}{2,}/u.test(text.replace(MEASURE, ''))
+/** Whether what stands for somebody is words, and not his name: `the Guild`, `an unknown hand`. */
+export const hasMoreThanNames = (text: string): boolean => /(?<!\p{L})\p{Ll}{2,}/u.test(text)
 
 /** The translations of a record into its client's language, by what is translated. */
 export function translationsOf(c: Pick<Commission, 'translations' | 'client'>): ReadonlyMap<string, string> {
@@ -24,9 +26,9 @@ export function translationsOf(c: Pick<Commission, 'translations' | 'client'>): 
 /** Translated where it has been, else quoted as the shop's own. */
 function putFor(reader: Reader, c: Commission): Put {
   const says = translationsOf(c)
-  return (text) => {
+  return (text, _path, name) => {
     const words = text.trim()
-    if (!hasWords(words)) return text
+    if (!(name ? hasMoreThanNames : hasWords)(words)) return text
     return says.get(words) ?? say(reader, 'ownWords', { text: words.replace(/[.]+$/, '') })
   }
 }
@@ -71,8 +73,8 @@ export function retold(c: Commission, put: Put): Commission {
   const { sabers, ...order } = c
   const under =
     (s: Saber): Put =>
-    (text, path) =>
-      put(text, `/sabers/@${s.id}${path}`)
+    (text, path, name) =>
+      put(text, `/sabers/@${s.id}${path}`, name)
   const made = {
     ...withWords(RECORD_WORDS, order, put),
     sabers: sabers.map((s) => mark(withNames(reader, s, withWords(SABER_WORDS, s, under(s))))),

@@ -36,7 +36,7 @@ export function ActSheet({ saber, told: p, act, n }: { saber: Saber; told: Possi
       <div className="grid grid-cols-2 gap-2">
         <TextCell title="tool" label={`Tool of act ${n}`} placeholder={act.tool ?? ''} {...text('tool')} />
         <TextCell
-          title="what to mind"
+          title="caution"
           label={`Caution of act ${n}`}
           placeholder={act.caution ?? ''}
           className="text-brass"

@@ -60,8 +60,8 @@ export function PartOfKind(props: Props) {
       {LIFTED.includes(p.kind) ? <ComesOut part={p} onEdit={onEdit} /> : null}
       {carriers.length && !LOOSE.includes(p.kind) ? (
         <SelectCell
-          title="goes along with"
-          label="Goes along with"
+          title="fastened to"
+          label="Fastened to"
           options={['', ...carriers.map((q) => q.id)]}
           words={(id) => carriers.find((q) => q.id === id)?.name ?? 'what lies round it'}
           {...bound(p, onEdit).maybe('on')}
@@ -120,7 +120,7 @@ function Cell({ saber, part: p, onEdit }: Props) {
           {...bound(p, onEdit).given('leads')}
         />
       ) : null}
-      <FactField label="charged, shipped" of={FittedPart.properties.charged} {...bound(p, onEdit).given('charged')} />
+      <FactField label="charge as shipped" of={FittedPart.properties.charged} {...bound(p, onEdit).given('charged')} />
       {said ? (
         <TextCell
           title="which way round: the landmarks on this saber"

@@ -45,7 +45,7 @@ function useIssue() {
   return { issue, link, wrong }
 }
 
-/** The handoff record: paper, a word with it, the PDF, and its issue to the client. */
+/** The handoff record: paper, a few words, the PDF, and its issue to the client. */
 export function RecordSheet() {
   const order = useOrder()
   const standing = useGate()?.length
@@ -100,7 +100,7 @@ function How() {
         words={(v) => (v === 'full' ? 'all of it' : 'the short one')}
         onCommit={(v) => put('extent', v === 'full' ? undefined : v)}
       />
-      <TextCell title="a word with it" label="A word with it" {...text('words')} />
+      <TextCell title="a few words" label="A few words" {...text('words')} />
     </div>
   )
 }

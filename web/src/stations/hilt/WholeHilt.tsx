@@ -24,7 +24,7 @@ export function WholeHilt() {
       </div>
       <div className="grid grid-cols-[110px_minmax(0,1fr)] gap-2">
         <SelectCell
-          title="it came as"
+          title="received as"
           label="Where the hilt came from"
           value={hilt.origin}
           options={ORIGINS}

@@ -81,7 +81,7 @@ function Fields({ saber, preset: p, set }: { saber: Saber; preset: Preset; set: 
       <FactField label="extends in" of={Preset.properties.extendMs} source="configured" {...given('extendMs')} />
       <FactField label="goes back in" of={Preset.properties.retractMs} source="configured" {...given('retractMs')} />
       <FactField
-        label="flashes, a second"
+        label="flashes per second"
         of={Preset.properties.flickerHz}
         source="configured"
         {...given('flickerHz')}
