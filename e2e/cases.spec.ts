@@ -230,7 +230,7 @@ test('many looks on two blades, a greeting, a pommel that is only shown, and wha
   await hit(page, page.getByRole('button', { name: 'compose from the record' }))
   for (const told of [
     '3 looks and two blades: that makes 6',
-    'it stays with us: pommel with a ring',
+    'stays with us: pommel with a ring',
     'One thing we still owe you',
   ])
     await expect(page.getByText(told, { exact: false }).first()).toBeAttached()

@@ -95,7 +95,7 @@ test('a layout is searched, chosen and kept with the keyboard alone, and a later
   await restate(page, 'bore', '19', 1)
   await saved(page)
   await page.goto(`${server.url}/commission/crosswind/fit`)
-  await page.getByText('The chosen layout does not hold any more').waitFor()
+  await page.getByText('The chosen layout no longer holds').waitFor()
   await page.getByText(/It was chosen for: “the room is needed for the switch board”/).waitFor()
 })
 
@@ -192,7 +192,10 @@ test('blades: what to take off, what adapter, what is left to do, and what the c
     .locator('aside')
     .getByText(/roll in the film/)
     .waitFor()
-  await page.getByRole('checkbox', { name: 'roll in the film', exact: true }).check()
+  await page
+    .getByRole('checkbox', { name: /roll in the film$/ })
+    .first()
+    .check()
   await expect
     .poll(
       async () =>

@@ -106,13 +106,13 @@ test('the main job: from a wish to the PDF and the client’s page', async ({ pa
 
   await add(page, 'another light: crystal, accent, strip', 'lamp glow')
   await page
-    .getByText(/needs LEDs in lamp glow/)
+    .getByText(/without LEDs in lamp glow/)
     .first()
     .waitFor()
   await type(page, 'LEDs in lamp glow', '2')
   await type(page, 'mA per channel of lamp glow', '18')
   await expect
-    .poll(async () => (await page.getByText(/needs LEDs in lamp glow/).count()) === 0, {
+    .poll(async () => (await page.getByText(/without LEDs in lamp glow/).count()) === 0, {
       message: 'the light is counted',
     })
     .toBeTruthy()

@@ -31,6 +31,9 @@ export interface Finding {
   detail: string
   remedy: string
   refs: Ref[]
+  /** The field of the first of them in which it is put right, and the station or desk where that is, where it is not here. */
+  field?: string
+  at?: string
   /** True when it stands against shipping even though it is no stop. */
   gate: boolean
 }

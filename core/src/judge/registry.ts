@@ -5,6 +5,7 @@ import { firstSaid, type Topic, type TopicMemory, tellingOrder, topicsOf } from 
 import type { Catalogue, Check, Context, Raised, Reads, Worded } from './check'
 import { CHECKS } from './checks'
 import { type Finding, type Level, STATIONS, type Station } from './finding'
+import { putRightAt, putRightIn } from './put-right'
 import { WORDS } from './words'
 
 const WEIGHT: Record<Level, number> = { stop: 0, caution: 1, note: 2 }
@@ -65,6 +66,8 @@ function covers(waived: readonly string[], f: Finding): boolean {
 }
 
 function finding(check: Check, saber: Saber, m: Matter): Finding {
+  const field = putRightIn(check.id, m)
+  const at = putRightAt(check.id, field, m.refs?.[0])
   const whose = check.scope === 'saber' ? saber.id : 'order'
   return {
     key: keyOf(`${check.id}:${whose}:${m.subject}`, m.names),
@@ -79,6 +82,8 @@ function finding(check: Check, saber: Saber, m: Matter): Finding {
     remedy: m.remedy,
     refs: m.refs ?? [],
     gate: m.gate ?? m.level === 'stop',
+    ...(field === undefined ? {} : { field }),
+    ...(at === undefined || at === check.station ? {} : { at }),
   }
 }
 

@@ -5,6 +5,7 @@ export function ColourCell({
   onBegin,
   label,
   className = 'h-8 w-14',
+  field,
 }: {
   value: string
   onCommit: (hex: string) => void
@@ -12,10 +13,13 @@ export function ColourCell({
   onBegin?: () => void
   label: string
   className?: string
+  /** The field of its thing, by which one is led to it. */
+  field?: string | undefined
 }) {
   return (
     <input
       type="color"
+      data-field={field}
       aria-label={label}
       className={className}
       value={value}

@@ -14,6 +14,7 @@ export function DateCell({
   onCommit,
   label,
   className = '',
+  field,
   ...titled
 }: Titled & {
   /** ISO date, or nothing. */
@@ -30,6 +31,7 @@ export function DateCell({
         <Popover className="min-w-0 flex-1">
           <PopoverButton
             data-date={label}
+            data-field={field}
             aria-labelledby={`${name} ${shown}`}
             className="cell flex items-center gap-1 text-left"
             onFocus={() => void load()}

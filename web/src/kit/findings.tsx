@@ -3,6 +3,7 @@ import type { ReactNode } from 'react'
 import { useNavigate } from 'react-router'
 import { useBench, useOrder } from '../store/commission'
 import { ruleOf } from '../store/judging'
+import { focusField } from './focus-field'
 import { LEVEL_WORD, Mark } from './marks'
 
 /** In place of a verdict while there is none. */
@@ -23,10 +24,19 @@ export function FindingsPanel({
   quiet?: ReactNode
 }) {
   const light = useBench((b) => b.light)
+  const seek = useBench((b) => b.seek)
   const lit = useBench((b) => b.lit)
   const judged = useBench((b) => b.judged)
   const order = useOrder()
   const navigate = useNavigate()
+  /** Where it is put right: the desk or station, the thing, and its very field. */
+  const goTo = (f: Finding) => {
+    const way = `/commission/${order.id}/${f.at ?? f.station}`
+    if (!location.pathname.endsWith(way)) navigate(way)
+    light(f.refs[0])
+    seek(f.refs[0])
+    if (f.field) void focusField(f.field, f.refs[0])
+  }
   return (
     <section aria-label="Open issues" className="flex h-full min-h-0 flex-col">
       <h2 className="h2 mb-1">
@@ -55,7 +65,13 @@ export function FindingsPanel({
                 ) : null}
               </button>
               <p className="pl-[26px] leading-snug">{f.detail}</p>
-              <p className="text-brass pl-[26px] leading-snug font-medium">{f.remedy}</p>
+              <button
+                type="button"
+                className="text-brass block w-full pl-[26px] text-left leading-snug font-medium hover:underline"
+                onClick={() => goTo(f)}
+              >
+                {f.remedy}
+              </button>
               <details className="pl-[26px] text-[0.82rem]">
                 <summary className="text-quiet cursor-pointer">why</summary>
                 <p className="text-quiet">{ruleOf(f.check)}</p>

@@ -20,6 +20,7 @@ export function GroupedSelect<T extends string>({
   label,
   placeholder = '–',
   className = '',
+  field,
   ...titled
 }: Titled & {
   value: T | undefined
@@ -36,6 +37,7 @@ export function GroupedSelect<T extends string>({
       <Listbox value={value ?? ('' as T)} onChange={onCommit}>
         <ListboxButton
           data-select={label}
+          data-field={field}
           aria-labelledby={`${name} ${shown}`}
           className={`cell flex items-center gap-1 text-left [font-stretch:84%] ${className}`}
         >

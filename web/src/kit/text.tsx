@@ -32,6 +32,7 @@ export function TextCell({
   placeholder = '',
   lines,
   className = '',
+  field,
   ...titled
 }: Titled & {
   value: string
@@ -44,6 +45,7 @@ export function TextCell({
   const d = useDraft(value, onCommit)
   const shared = {
     value: d.draft,
+    'data-field': field,
     'aria-label': label,
     placeholder,
     className: `cell ${className}`,
@@ -136,6 +138,7 @@ function RuledCell({
   rule,
   placeholder,
   className = '',
+  field,
   ...titled
 }: Titled & {
   value: string
@@ -157,6 +160,7 @@ function RuledCell({
         <input
           className="cell"
           inputMode="decimal"
+          data-field={field}
           aria-label={label}
           aria-invalid={!!wrong}
           placeholder={placeholder}
@@ -179,12 +183,14 @@ function RuledCell({
   )
 }
 
-/** What stands over a field, where it stands by itself in a form, and how much of the form it takes. */
+/** What stands over a field, where it stands by itself in a form, how much of the form it takes, and which field it is. */
 export interface Titled {
   title?: string | undefined
   span?: string | undefined
+  /** The field of its thing, by which one is led to it. */
+  field?: string | undefined
 }
-export const Under = ({ title, span, children }: Titled & { children: ReactNode }) =>
+export const Under = ({ title, span, children }: Omit<Titled, 'field'> & { children: ReactNode }) =>
   title === undefined ? (
     children
   ) : (

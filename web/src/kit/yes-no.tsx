@@ -18,6 +18,7 @@ export function YesNoCell<T extends object, K extends keyof T & string>({
   const is = of[field] as boolean | undefined
   return (
     <SelectCell
+      field={field}
       title={title}
       label={label}
       value={is === undefined ? '' : is ? 'yes' : 'no'}

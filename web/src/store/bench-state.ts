@@ -25,6 +25,8 @@ export interface BenchState {
   saberId: string
   /** The thing lit on the drawing. */
   lit: Ref | undefined
+  /** The thing that one is led to, to put it right: its station opens where it has its fields. */
+  sought: Ref | undefined
   /** A saber shown on the drawing in place of the recorded one while something is only being considered. */
   preview: { saber: Saber; label: string } | undefined
   /** The saber as it lies apart on the bench while somebody plays with its machine. */
@@ -59,6 +61,7 @@ export interface BenchState {
   chooseSaber: (id: string) => void
   /** Lights a thing; what names no kind of thing lights nothing. */
   light: (ref: string | undefined) => void
+  seek: (ref: Ref | undefined) => void
   consider: (preview: BenchState['preview']) => void
   layApart: (apart: BenchState['apart']) => void
   showCut: (on: boolean) => void

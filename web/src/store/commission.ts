@@ -53,7 +53,7 @@ const editing = ({ get, set }: Bench, sync: Sync): Editing => ({
 
 type Looking = Pick<
   BenchState,
-  'chooseSaber' | 'light' | 'consider' | 'layApart' | 'showCut' | 'setPlaying' | 'sayOfJoint'
+  'chooseSaber' | 'light' | 'seek' | 'consider' | 'layApart' | 'showCut' | 'setPlaying' | 'sayOfJoint'
 >
 /** What is looked at, and how; the record knows nothing of it. */
 const looking = ({ set }: Bench): Looking => ({
@@ -63,6 +63,7 @@ const looking = ({ set }: Bench): Looking => ({
   layApart: (apart) => set({ apart }),
   showCut: (cutting) => set({ cutting }),
   setPlaying: (playing) => set({ playing }),
+  seek: (sought) => set({ sought }),
   sayOfJoint: (saidOfJoint) => set({ saidOfJoint }),
 })
 
@@ -72,7 +73,7 @@ export const useBench = create<BenchState>()((set, get) => {
   const sync = new Sync(bench)
   return {
     ...EMPTY,
-    ...{ id: undefined, saberId: '', cutting: false, playing: false, saidOfJoint: undefined },
+    ...{ id: undefined, saberId: '', cutting: false, playing: false, saidOfJoint: undefined, sought: undefined },
     ...editing(bench, sync),
     ...looking(bench),
     open: (id) => sync.open(id),

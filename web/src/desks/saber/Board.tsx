@@ -42,6 +42,7 @@ export function Board() {
         {FACTS.map(([key, label]) => (
           <FactField
             key={key}
+            field={key}
             label={label}
             value={settings[key]}
             of={OF[key]}

@@ -25,6 +25,7 @@ export function FactField<U extends Unit>({
   compact,
   confirms,
   looked,
+  field: key,
 }: {
   label: string
   value: Fact<U> | undefined
@@ -40,6 +41,8 @@ export function FactField<U extends Unit>({
   confirms?: boolean
   /** It can hurt somebody: from an assumption it becomes more only by looking. */
   looked?: boolean
+  /** The field of its thing, by which one is led to it. */
+  field?: string | undefined
 }) {
   const unit = unitOf(of) as U
   const field = useStated({ value, unit, source, compact: !!compact, confirms: !!confirms, onCommit })
@@ -54,6 +57,7 @@ export function FactField<U extends Unit>({
           className={`cell font-medium ${field.wrong ? 'border-stop!' : ''} ${value && !PLAIN.has(value.source) ? 'text-brass' : ''}`}
           aria-label={label}
           aria-invalid={!!field.wrong}
+          data-field={key}
           inputMode="decimal"
           placeholder="–"
           value={field.draft}

@@ -13,6 +13,8 @@ interface Props<V extends string> {
   /** What a statement made here usually is. */
   source?: Source
   onCommit: (f: AnyFact<V>) => void
+  /** The field of its thing, by which one is led to it. */
+  field?: string | undefined
 }
 
 /** A statement made here and now. */
@@ -51,6 +53,7 @@ export function TextFactField({
   onCommit,
   placeholder = '–',
   confirms,
+  field,
 }: Props<string> & { placeholder?: string; confirms?: boolean }) {
   const saying = useSaying()
   const stands = known(value) ?? ''
@@ -80,6 +83,7 @@ export function TextFactField({
       <div className="label truncate">{label}</div>
       <input
         className="cell"
+        data-field={field}
         aria-label={label}
         placeholder={placeholder}
         maxLength={240}
@@ -112,6 +116,7 @@ export function ChoiceFactField<C extends string>({
   words,
   none = 'not recorded',
   looked = false,
+  field,
 }: Props<C> & { options: readonly C[]; words?: (v: C) => string; none?: string; looked?: boolean }) {
   const saying = useSaying()
   const stands = known(value)
@@ -120,6 +125,7 @@ export function ChoiceFactField<C extends string>({
       <div className="label truncate">{label}</div>
       <SelectCell<C | ''>
         label={label}
+        field={field}
         value={stands ?? ''}
         options={['', ...options]}
         words={(v) => (v === '' ? none : (words?.(v) ?? v))}
@@ -137,12 +143,13 @@ export function ChoiceFactField<C extends string>({
  * A colour with its source. Picking takes the place of what was picked or set on the board; what somebody else said stands beside it until
  * it is settled. While the picker is dragged, only the colour it began from is kept as what was before.
  */
-export function ColourFactField({ label, value, onCommit, className }: Props<string> & { className?: string }) {
+export function ColourFactField({ label, value, onCommit, className, field }: Props<string> & { className?: string }) {
   const saying = useSaying()
   const began = useRef<AnyFact<string> | undefined>(undefined)
   return (
     <div className="min-w-0">
       <ColourCell
+        field={field}
         label={label}
         {...(className ? { className } : {})}
         value={known(value) ?? '#ffffff'}

@@ -25,6 +25,7 @@ export function TimingFields({ saber }: { saber: Saber }) {
           <div key={key} className="min-w-0">
             <FactField
               label={LABEL[key]}
+              field={key}
               value={saber.timing[key]}
               of={Timing.properties[key] as (typeof Timing.properties)['tapMost']}
               source="configured"

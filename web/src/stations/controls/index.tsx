@@ -1,6 +1,7 @@
-import { useState } from 'react'
+import { useEffect, useState } from 'react'
 import { lazyView } from '../../base/lazy'
 import { Tabs } from '../../kit'
+import { useBench } from '../../store/commission'
 import { Playing } from './Playing'
 
 const MapBench = lazyView(() => import('./MapBench').then((m) => m.MapBench))
@@ -15,6 +16,14 @@ export default function Controls() {
     setRow(id)
     setAt(1)
   }
+  const sought = useBench((b) => b.sought)
+  const seek = useBench((b) => b.seek)
+  useEffect(() => {
+    if (!sought?.startsWith('row:')) return
+    setRow(sought.slice('row:'.length))
+    setAt(1)
+    seek(undefined)
+  }, [sought, seek])
   return (
     <Tabs
       label="Controls"

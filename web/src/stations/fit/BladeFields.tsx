@@ -58,6 +58,7 @@ export function BladeFields({
   return [...COMMON, ...OWN[b.kind]].map(([key, label, kind]) => (
     <FactField<Unit>
       key={key}
+      field={key}
       compact
       label={label}
       {...(kind ? { kind: kind === 'bladeTube' && across ? 'armTube' : kind } : {})}

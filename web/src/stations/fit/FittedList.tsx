@@ -14,6 +14,7 @@ function Place({ part, onCommit }: { part: FittedPart; onCommit: (at: FittedPart
       hideLabel
       compact
       label={`${part.name}, rear face from the pommel`}
+      field="at"
       value={part.at}
       of={FittedPart.properties.at}
       onCommit={onCommit}
@@ -36,6 +37,7 @@ export function FittedList({ saber }: { saber: Saber }) {
           return (
             <div
               key={f.part.id}
+              data-of={`part:${f.part.id}`}
               className={`border-rule grid grid-cols-[minmax(0,1fr)_74px_118px_auto] items-center gap-2 border-b ${lit === `part:${f.part.id}` ? 'bg-card' : ''}`}
             >
               <button

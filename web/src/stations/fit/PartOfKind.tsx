@@ -22,6 +22,7 @@ export interface Props {
 const CLOCKED = (props: Props) => (
   <FactField
     label="clock angle"
+    field="clock"
     value={props.part.clock}
     of={FittedPart.properties.clock}
     onCommit={(v) => props.onEdit((x) => void (x.clock = v))}

@@ -58,6 +58,7 @@ export function PartSheet({ saber, part: p }: { saber: Saber; part: FittedPart }
         {[...rule.needs, ...rule.extras].map((k) => (
           <FactField<Unit>
             key={k}
+            field={`specs/${k}`}
             label={SPECS[k].label}
             value={p.specs[k]}
             of={SpecMap.properties[k] as unknown as FactSchema<Unit>}

@@ -43,6 +43,7 @@ export function OpeningSheet({ opening: x }: { opening: Opening }) {
         {LENGTHS[x.face ?? 'side'].map(([key, label]) => (
           <FactField
             key={key}
+            field={key}
             label={label}
             value={x[key]}
             of={Opening.properties[key]}

@@ -29,6 +29,7 @@ export function SectionCard({ section: x, n }: { section: Section; n: number }) 
   return (
     // biome-ignore lint/a11y/noStaticElementInteractions: focusing any field inside lights the section
     <div
+      data-of={`section:${x.id}`}
       className={`border-t-[3px] bg-card w-[168px] min-w-[150px] flex-1 px-2 pb-2 ${lit === `section:${x.id}` ? 'border-brassline' : 'border-ink'}`}
       onFocus={() => light(`section:${x.id}`)}
     >
@@ -45,6 +46,7 @@ export function SectionCard({ section: x, n }: { section: Section; n: number }) 
         {SIZES.map(([key, kind]) => (
           <FactField
             key={key}
+            field={key}
             compact
             label={key}
             kind={kind}

@@ -11,6 +11,7 @@ export function WholeHilt() {
       <div className="grid grid-cols-2 gap-2">
         <FactField
           label="clearance"
+          field="clearance"
           value={hilt.clearance}
           of={Hilt.properties.clearance}
           onCommit={(v) => edit('clearance', (s) => void (s.hilt.clearance = v))}

@@ -1,0 +1,81 @@
+import { type Kind, partsOfRef, type Ref } from '../record'
+import type { Finding } from './finding'
+
+type Matter = Pick<Finding, 'code' | 'params'>
+/** A field of the first thing that a finding names, where there is one that puts it right; by its key, or its path in that thing. */
+type Field = string | ((m: Matter) => string | undefined)
+
+/** What a check itself says of a field in what it found. */
+const said =
+  (key: string) =>
+  ({ params }: Matter): string | undefined => {
+    const v = (params as Record<string, unknown>)[key]
+    const first = Array.isArray(v) ? v[0] : v
+    return typeof first === 'string'
+      ? first
+      : ((first as { field?: string; key?: string })?.field ?? (first as { key?: string })?.key)
+  }
+const by =
+  (codes: Readonly<Record<string, string>>) =>
+  ({ code }: Matter): string | undefined =>
+    codes[code]
+
+/** Where each check's matters are put right, as the record has it. What is put right in several places, or by hand, has none. */
+const FIELDS: Readonly<Record<string, Field>> = {
+  // What one value says of itself.
+  ...{ contradiction: said('field'), impossible: said('field'), noSize: said('field'), unusual: said('field') },
+  ...{ recalled: said('values'), unmeasured: said('missing') },
+  specs: (m) =>
+    said('values')(m) ?? said('missing')(m) ?? ((m.params as { unplaced?: boolean }).unplaced ? 'at' : undefined),
+  // The hilt.
+  ...{
+    boreWall: 'bore',
+    sameKey: 'clientMay',
+    loose: 'looseNow',
+    bladeHeld: by({ never: 'clientMay' }),
+  },
+  ...{ openingPlace: 'at', screwPlace: 'at' },
+  // What lies in it.
+  ...{ tooWide: 'specs/diameter', atItsHole: 'at', overlap: 'at', displayWindow: 'at', grilleAir: 'at', carried: 'on' },
+  ...{ socketFit: 'outside', stringSums: 'ledsTotal', sleeveFit: 'specs/diameter', demoDiffers: 'use' },
+  // Power.
+  chargeCurrent: 'specs/chargeCurrent',
+  chargeEnd: by({ over: 'specs/chargeVolts', wrong: 'specs/chargeVolts', unlevel: 'balances', unended: 'endsCharge' }),
+  ...{
+    configuredPixels: 'configured',
+    fittedResistor: 'specs/ohms',
+    landmark: 'landmark',
+    poles: 'leads',
+  },
+  ...{ zones: 'leds', portEnd: by({ unsaid: 'otherEnd/lead' }), otherPole: 'faces' },
+  dies: by({ unnamed: 'through', unsaid: 'fed' }),
+  // Voice and controls.
+  ...{ alikeColours: 'colour', flashing: 'flickerHz', ignitionTime: 'extendMs', lostEffect: 'colour', noFont: 'font' },
+  ...{ unsurePreset: 'status', unsureControl: 'status', holdUnknown: 'hold', collision: 'gesture' },
+  // The order.
+  ...{ goesWith: by({ unsaid: 'type' }) },
+}
+
+/** The field in which a matter is put right, of the first thing that it names; undefined where no single one does it. */
+export function putRightIn(check: string, m: Matter): string | undefined {
+  const f = FIELDS[check]
+  return typeof f === 'function' ? f(m) : f
+}
+/** Where things have their fields: what is said of a cell is said at Fit, wherever it is missed. */
+const HOMES: Readonly<Partial<Record<Kind, string>>> = {
+  ...{ section: 'hilt', fastener: 'hilt', opening: 'hilt', socket: 'hilt', part: 'fit', blade: 'fit' },
+  ...{ preset: 'voice', row: 'controls', zone: 'power', item: 'saber' },
+}
+/** Matters that are put right on a desk of their own. */
+const DESKS: Readonly<Record<string, string>> = {
+  translated: 'translation',
+  toDos: 'to-do',
+  losses: 'ledger',
+  before: 'saber',
+}
+
+/** The station or desk where a matter is put right, where that is not the one that it is found at. */
+export function putRightAt(check: string, field: string | undefined, ref: Ref | undefined): string | undefined {
+  const kind = ref && partsOfRef(ref)?.kind
+  return DESKS[check] ?? (field && kind ? HOMES[kind] : undefined)
+}
