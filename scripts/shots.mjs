@@ -58,7 +58,7 @@ for (const [name, path] of Object.entries(views)) {
   if (name === 'walkthrough') await page.getByRole('button', { name: /^With the blade lit, press the rear/ }).click()
   if (name === 'handoff') {
     await page.getByRole('tab', { name: 'Read it' }).click()
-    await page.getByRole('button', { name: 'What it is' }).click()
+    await page.getByRole('button', { name: 'Specification' }).click()
     await page.getByRole('button', { name: /^Length of the hilt/ }).click()
   }
   if (name === 'film') for (let i = 0; i < 12; i++) await page.keyboard.press('PageDown')
