@@ -50,7 +50,7 @@ test('the drawn saber is pressed, lit, held and killed; practice says what was d
   await expect(now).toContainText('volume menu')
   // What was held to open it is let go with the next picture; a button that is down cannot be tapped.
   await expect(page.getByRole('button', { name: /(front|rear) button$/, pressed: true })).toHaveCount(0)
-  await tapKey(page, 'z')
+  await tapKey(page, 'x')
   await expect(now).toContainText('volume stands at 4')
   await page.getByRole('button', { name: /^keep that volume/ }).click()
   await expect(came).toContainText('volume kept')
