@@ -102,7 +102,7 @@ describe('words of an act', () => {
       () => undefined,
       'takeOff part:rw-p2',
       { how: 'lift' },
-      'Lift the cell out at its middle | lift | ',
+      'Lift the cell out by its middle | lift | ',
     ],
     [
       'a card back',

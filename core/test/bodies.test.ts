@@ -57,7 +57,7 @@ describe('what is only turned', () => {
   })
   test('shows, is turned back, and opens nothing', () => {
     expect(goal(collar, 'show')).toEqual(['takeOff section:emitter', 'putOn section:emitter'])
-    expect(spoken(collar, 'show')?.say).toContain('Turn the emitter. Its display shows then. Turn the emitter back.')
+    expect(spoken(collar, 'show')?.say).toContain('Turn the emitter. This uncovers its display. Turn the emitter back.')
     // Through the seam that it stands at nothing comes out.
     expect(off(collar, 'part:b-cell')).toEqual(['takeOff section:pommel', 'takeOff part:cell'])
     const glued = saber((s) => {
@@ -283,10 +283,10 @@ describe('several sockets', () => {
     const one = cross((s) => s.blades.push(pixelBlade('b-b2', 'arm blade', 'b-k2', 25.4, 180, { use: 'toBuy' })))
     const { say, troubles } = film(one)
     expect(troubles).toEqual([])
-    expect(say.say).toContain('The one for the left arm goes in in the same way; it is not here to show.')
+    expect(say.say).toContain('The one for the left arm goes in the same way; it isn’t here to show.')
     expect(say.say).not.toContain('arm screw')
     const nothingYet = cross()
-    expect(film(nothingYet).say.say).toContain('The one for the left arm goes in in the same way')
+    expect(film(nothingYet).say.say).toContain('The one for the left arm goes in the same way')
   })
   test('with one test blade for several ports, words of one’s own that show more are refused', () => {
     const s = cross((x) => x.blades.push(pixelBlade('b-b2', 'arm blade', 'b-k2', 25.4, 180, { use: 'toBuy' })))
@@ -299,7 +299,7 @@ describe('several sockets', () => {
     const s = saber((x) => void (x.blades[0]!.outside = mm(25.7)))
     const { say, troubles } = film(s)
     expect(say).not.toHaveProperty('task')
-    expect(say.say).toContain('Your blade does not go in yet')
+    expect(say.say).toContain('Your blade doesn’t fit yet')
     expect(troubles).toEqual([])
     s.beats = s.beats.map((b) => (b.id === say.id ? { ...b, task: 'bladeIn', by: 'own' } : b))
     expect(rehearse(MAKER, s).troubles).toContainEqual(

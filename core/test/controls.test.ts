@@ -304,8 +304,8 @@ describe('gestures in words', () => {
     ['hold the front key and press the rear key once', { gesture: 'holdThenTap', other: 'b' }],
     ['press the front key and the rear key together', { gesture: 'chord', other: 'b' }],
     ['hold the front key and the rear key together for one second', { gesture: 'chord', other: 'b', hold: hold(1) }],
-    ['hold the front key and let go after the 1st beep', { gesture: 'hold', beeps: 1 }],
-    ['hold the front key and let go after the 3rd beep', { gesture: 'hold', beeps: 3, hold: hold(2) }],
+    ['hold the front key and let go after the first beep', { gesture: 'hold', beeps: 1 }],
+    ['hold the front key and let go after the third beep', { gesture: 'hold', beeps: 3, hold: hold(2) }],
     [
       'hold the front key for one second, and let go before three seconds',
       { gesture: 'hold', hold: hold(1), most: hold(3) },

@@ -173,7 +173,7 @@ describe('what is not so is not said', () => {
   })
   test('a look nobody is sure of as a fact', () => {
     const { of } = told((s) => void (s.presets[1]!.status = 'unsure'))
-    expect(of('preset:n-p2')!.say).toContain('We are not sure of this one')
+    expect(of('preset:n-p2')!.say).toContain('We’re not sure about this one')
     expect(of('preset:n-p1')!.say).not.toContain('not sure')
   })
   test('that somebody else had it, when it was who gets it now', () => {

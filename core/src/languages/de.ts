@@ -88,7 +88,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
       other {Solange {named, select, yes {{name_nom}} other {der Schlüssel}} trennt}}, hat die Platine keinen Strom: nichts leuchtet, nichts weckt sie, und die Zelle behält ihre Ladung.}
     cellOut {Nur ohne Zelle ist der Strom wirklich weg. Schlafend zieht sie noch ein wenig; bevor du es wochenlang liegen lässt, nimm die Zelle heraus.}
     deepSleep {{timed, select, yes {Es schläft von selbst ein und zieht dann sehr wenig.} other {Schlafend zieht es sehr wenig.}}{cellOut, select, yes { Bevor es Monate liegt, nimm die Zelle heraus.} other { Bevor es Monate liegt, lade es halb voll.}}}
-    other {Hier trennt nichts den Strom; schlafend zieht es noch ein wenig.{cellOut, select, yes { Bevor es Wochen liegt, nimm die Zelle heraus.} other { Lade es alle paar Wochen.}}}}`,
+    other {Hier trennt nichts den Strom; schlafend zieht es noch ein wenig.{cellOut, select, yes { Bevor du es wochenlang liegen lässt, nimm die Zelle heraus.} other { Lade es alle paar Wochen.}}}}`,
   'joint.closed': '{joint}: bleibt zu und wird nicht geöffnet.',
   'step.leftHand':
     '{text}, {way, select, clockwise {im Uhrzeigersinn} other {gegen den Uhrzeigersinn}}: es ist ein Linksgewinde',

@@ -199,7 +199,7 @@ function partWords(reader: Reader, s: Saber, j: Joint, act: Act, on: boolean, to
       }
     const { plus, leads } = polesOf(p)
     if (!plus) return undefined
-    const landmark = told.landmark ?? p.landmark
+    const landmark = besidePoles(reader, told.landmark ?? p.landmark, plus)
     const text = say(reader, 'step.cellIn', {
       ...cell,
       plus,
@@ -318,4 +318,11 @@ export function wordsOf(reader: Reader, s: Saber, a: Assembly, act: Act, told: T
       return j.place ? bladeWords(reader, s, j, on, told) : partWords(reader, s, j, act, on, told)
     }
   }
+}
+
+/** A landmark beside the poles that the sentence itself names: what it begins with of them is not said again. */
+function besidePoles(reader: Reader, landmark: string | undefined, plus: 'emitter' | 'pommel'): string | undefined {
+  const poles = say(reader, 'poles', { plus, first: 'unsaid' })
+  if (!landmark?.toLowerCase().startsWith(poles.toLowerCase())) return landmark
+  return landmark.slice(poles.length).replace(/^[\s,;:.]+/, '') || undefined
 }

@@ -468,7 +468,7 @@ export const SECOND: readonly Job[] = [
       }),
       need('dummy screw', 'sabers/hilt/fasteners/head=dummy', {
         bench: 'sameKey.dummy',
-        s: 'Leave the dummy screw alone: it is only decoration and glued',
+        s: 'Leave the dummy screw alone: it’s only decoration, and it’s glued in',
         p: 'Glued; it only looks like one.',
       }),
       need('tinted jewel', 'sabers/hilt/openings/note=red', {

@@ -88,7 +88,7 @@ export const THIRD: readonly Job[] = [
       }),
       need('preset nobody is sure of', 'sabers/presets/status=unsure', {
         bench: 'unsurePreset.unsure',
-        s: 'We are not sure of this one: try it',
+        s: 'We’re not sure about this one: try it',
         p: 'not sure: try it',
       }),
       need('short for who has had others', 'sabers/telling/differs', {
@@ -142,8 +142,8 @@ export const THIRD: readonly Job[] = [
         p: 'points and edges that can hurt',
       }),
       need('beeps counted in a hold', 'sabers/controls/beeps', {
-        s: 'let go after the 2nd beep',
-        p: 'let go after the 2nd beep',
+        s: 'let go after the second beep',
+        p: 'let go after the second beep',
       }),
       need('mute, and back', 'sabers/controls/does=unmute', { s: 'the sound is back', p: 'mute' }),
       need('blade turned in', 'sabers/hilt/sockets/insertion=clockwise', {
@@ -174,7 +174,7 @@ export const THIRD: readonly Job[] = [
         p: 'Aud (you)',
       }),
     ],
-    told: ['The upper point is the sharpest.', 'let go after the 2nd beep', 'drew the claws', 'clockwise too'],
+    told: ['The upper point is the sharpest.', 'let go after the second beep', 'drew the claws', 'clockwise too'],
     kept: [],
     raises: [],
   },
@@ -470,7 +470,7 @@ export const THIRD: readonly Job[] = [
         p: 'left blade, 18 cm',
       }),
       need('one test blade for three ports', 'sabers/blades/use=demo', {
-        s: 'go in in the same way; they are not here to show',
+        s: 'go in the same way; they aren’t here to show',
         p: 'test blade',
       }),
       need('cell named and not sent', 'sabers/parts/supplied=notSupplied', {
