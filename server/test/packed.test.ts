@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import { buildHandoff, handedSaber } from '@nubrin/core/handoff'
 import { writeCommission } from '@nubrin/core/import'
 import { loadLanguages } from '@nubrin/core/languages'
+import { told } from '@nubrin/core/record'
 import { LANGUAGES } from '@nubrin/core/units'
 import fc from 'fast-check'
 import { drawn, tries } from '../../core/test/drawn'
@@ -36,7 +37,7 @@ describe('file and archive', () => {
       const record = make()
       record.client.language = language
       const document = buildHandoff(record, 'Shop', TODAY)
-      const sabers = record.sabers.map(handedSaber)
+      const sabers = told(record).sabers.map(handedSaber)
       const of = { document, record, library, shopId: 's' }
       const page = await pageFile({ ...of, work, whom, webFolder: WEB, key: 'k' })
       const html = new TextDecoder().decode(page)
