@@ -1,8 +1,9 @@
 import { describe, expect, test } from '@jest/globals'
 import { fact } from '@nubrin/core/facts'
-import { judgeCommission } from '@nubrin/core/judge'
+import { judgeCommission, WORDS } from '@nubrin/core/judge'
 import { fitFrom, GENERIC_CATALOGUE } from '@nubrin/core/parts'
 import type { Commission, Saber } from '@nubrin/core/record'
+import { FIELDS } from '../src/judge/put-right'
 import { demo, TODAY } from './samples'
 import { SPEAKS } from './speaks'
 
@@ -35,3 +36,11 @@ describe('each way a check speaks, with its figures', () => {
     expect(f).toMatchObject({ title: 'A way to cut power is fitted but not named' })
   })
 })
+
+test.each(Object.entries(FIELDS))(
+  '%s: where it is put right is of a check and of codes that there are',
+  (check, field) => {
+    const { says } = WORDS[check]!
+    if (typeof field === 'object') expect(Object.keys(field).filter((code) => !(code in says))).toEqual([])
+  },
+)

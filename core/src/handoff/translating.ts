@@ -1,6 +1,5 @@
 import {
   type Commission,
-  hasMoreThanNames,
   hasWords,
   isForeign,
   keyWords,
@@ -63,7 +62,7 @@ export function toTranslate(c: Commission): ToTranslate[] {
   const ownerOf = ownersIn(c)
   const marked = retold(c, (whole, path, name) => {
     const text = whole.trim()
-    if (!(name ? hasMoreThanNames : hasWords)(text)) return whole
+    if (!hasWords(text, name)) return whole
     let one = all.get(text)
     if (!one) {
       one = { text, paths: [], of: ownerOf(path, text), arrives: [], wrong: [] }

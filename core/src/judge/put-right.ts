@@ -3,7 +3,7 @@ import type { Finding } from './finding'
 
 type Matter = Pick<Finding, 'code' | 'params'>
 /** A field of the first thing that a finding names, where there is one that puts it right; by its key, or its path in that thing. */
-type Field = string | ((m: Matter) => string | undefined)
+type Field = string | Readonly<Record<string, string>> | ((m: Matter) => string | undefined)
 
 /** What a check itself says of a field in what it found. */
 const said =
@@ -15,13 +15,9 @@ const said =
       ? first
       : ((first as { field?: string; key?: string })?.field ?? (first as { key?: string })?.key)
   }
-const by =
-  (codes: Readonly<Record<string, string>>) =>
-  ({ code }: Matter): string | undefined =>
-    codes[code]
 
-/** Where each check's matters are put right, as the record has it. What is put right in several places, or by hand, has none. */
-const FIELDS: Readonly<Record<string, Field>> = {
+/** Where each check's matters are put right, by their codes where these differ. What is put right in several places, or by hand, has none. */
+export const FIELDS: Readonly<Record<string, Field>> = {
   // What one value says of itself.
   ...{ contradiction: said('field'), impossible: said('field'), noSize: said('field'), unusual: said('field') },
   ...{ recalled: said('values'), unmeasured: said('missing') },
@@ -32,7 +28,7 @@ const FIELDS: Readonly<Record<string, Field>> = {
     boreWall: 'bore',
     sameKey: 'clientMay',
     loose: 'looseNow',
-    bladeHeld: by({ never: 'clientMay' }),
+    bladeHeld: { never: 'clientMay' },
   },
   ...{ openingPlace: 'at', screwPlace: 'at' },
   // What lies in it.
@@ -40,26 +36,29 @@ const FIELDS: Readonly<Record<string, Field>> = {
   ...{ socketFit: 'outside', stringSums: 'ledsTotal', sleeveFit: 'specs/diameter', demoDiffers: 'use' },
   // Power.
   chargeCurrent: 'specs/chargeCurrent',
-  chargeEnd: by({ over: 'specs/chargeVolts', wrong: 'specs/chargeVolts', unlevel: 'balances', unended: 'endsCharge' }),
+  chargeEnd: {
+    ...{ over: 'specs/chargeVolts', other: 'specs/chargeVolts', unbalanced: 'balances' },
+    ...{ balanceUnsaid: 'balances', endless: 'endsCharge' },
+  },
   ...{
     configuredPixels: 'configured',
     fittedResistor: 'specs/ohms',
     landmark: 'landmark',
     poles: 'leads',
   },
-  ...{ zones: 'leds', portEnd: by({ unsaid: 'otherEnd/lead' }), otherPole: 'faces' },
-  dies: by({ unnamed: 'through', unsaid: 'fed' }),
+  ...{ zones: 'leds', portEnd: { blank: 'otherEnd/lead', passes: 'switched' }, otherPole: 'faces' },
+  dies: { unsaid: 'fed' },
   // Voice and controls.
   ...{ alikeColours: 'colour', flashing: 'flickerHz', ignitionTime: 'extendMs', lostEffect: 'colour', noFont: 'font' },
   ...{ unsurePreset: 'status', unsureControl: 'status', holdUnknown: 'hold', collision: 'gesture' },
   // The order.
-  ...{ goesWith: by({ unsaid: 'type' }) },
+  ...{ goesWith: { unsaid: 'type', unprotected: 'protected' } },
 }
 
 /** The field in which a matter is put right, of the first thing that it names; undefined where no single one does it. */
 export function putRightIn(check: string, m: Matter): string | undefined {
   const f = FIELDS[check]
-  return typeof f === 'function' ? f(m) : f
+  return typeof f === 'function' ? f(m) : typeof f === 'object' ? f[m.code] : f
 }
 /** Where things have their fields: what is said of a cell is said at Fit, wherever it is missed. */
 const HOMES: Readonly<Partial<Record<Kind, string>>> = {

@@ -12,10 +12,14 @@ export type Put = (text: string, path: string, name: boolean) => string
 
 /** A number with its unit is read in every language; so is what is written in capitals alone. */
 const MEASURE = /\d[\d.,]*\s*(mm|cm|m|g|kg|V|A|mA|mAh|Ah|W|Wh|Hz|kHz|s|ms|min|h)(?!\p{L})/gu
-/** Whether a text has words in it, which are in some language: figures, sizes and designations have none. */
-export const hasWords = (text: string): boolean => /\p{Ll}{2,}/u.test(text.replace(MEASURE, ''))
-/** Whether what stands for somebody is words, and not his name: `the Guild`, `an unknown hand`. */
-export const hasMoreThanNames = (text: string): boolean => /(?<!\p{L})\p{Ll}{2,}/u.test(text)
+const LETTERS = /\p{Ll}{2,}/u
+const SMALL = /(?<!\p{L})\p{Ll}{2,}/u
+/**
+ * Whether a text has words in it, which are in some language: figures, sizes and designations have none, and what stands for
+ * somebody only where it is no name: `the Guild`, `an unknown hand`.
+ */
+export const hasWords = (text: string, name = false): boolean =>
+  (name ? SMALL : LETTERS).test(text.replace(MEASURE, ''))
 
 /** The translations of a record into its client's language, by what is translated. */
 export function translationsOf(c: Pick<Commission, 'translations' | 'client'>): ReadonlyMap<string, string> {
@@ -28,7 +32,7 @@ function putFor(reader: Reader, c: Commission): Put {
   const says = translationsOf(c)
   return (text, _path, name) => {
     const words = text.trim()
-    if (!(name ? hasMoreThanNames : hasWords)(words)) return text
+    if (!hasWords(words, name)) return text
     return says.get(words) ?? say(reader, 'ownWords', { text: words.replace(/[.]+$/, '') })
   }
 }
