@@ -3,7 +3,8 @@ import type { Finding } from './finding'
 
 type Matter = Pick<Finding, 'code' | 'params'>
 /** A field of the first thing that a finding names, where there is one that puts it right; by its key, or its path in that thing. */
-type Field = string | Readonly<Record<string, string>> | ((m: Matter) => string | undefined)
+type Said = string | ((m: Matter) => string | undefined)
+type Field = Said | Readonly<Record<string, Said>>
 
 /** What a check itself says of a field in what it found. */
 const said =
@@ -20,6 +21,7 @@ const said =
 export const FIELDS: Readonly<Record<string, Field>> = {
   // What one value says of itself.
   ...{ contradiction: said('field'), impossible: said('field'), noSize: said('field'), unusual: said('field') },
+  ...{ oddSize: (m) => said('field')(m) ?? 'thread', sameName: 'name' },
   ...{ recalled: said('values'), unmeasured: said('missing') },
   specs: (m) =>
     said('values')(m) ?? said('missing')(m) ?? ((m.params as { unplaced?: boolean }).unplaced ? 'at' : undefined),
@@ -29,6 +31,11 @@ export const FIELDS: Readonly<Record<string, Field>> = {
     sameKey: 'clientMay',
     loose: 'looseNow',
     bladeHeld: { never: 'clientMay' },
+    wrongKey: 'key',
+    takenScrew: said('taken'),
+    jointDepth: { deep: 'joint/engagement', thread: 'joint/engagement', wide: 'joint/passes' },
+    nameHints: { sharp: 'sharp', resin: 'material', converter: 'converter', material: 'material', facing: 'faces' },
+    hiltLength: 'length',
   },
   ...{ openingPlace: 'at', screwPlace: 'at' },
   // What lies in it.
@@ -46,27 +53,42 @@ export const FIELDS: Readonly<Record<string, Field>> = {
     landmark: 'landmark',
     poles: 'leads',
   },
-  ...{ zones: 'leds', portEnd: { blank: 'otherEnd/lead', passes: 'switched' }, otherPole: 'faces' },
+  ...{ zones: 'leds', portEnd: (m) => said('missing')(m) ?? 'switched', otherPole: 'faces' },
   dies: { unsaid: 'fed' },
+  protectedCell: { bare: 'protected' },
+  cutOff: { missing: 'cutPower', unused: 'cutPower', noSleep: 'specs/deepSleepCurrent', keyUnsaid: 'keyDoes/out' },
+  noFirmware: 'firmware',
+  loudVolume: {
+    ...{ faint: 'use/volume', unknown: 'use/volume', loud: 'use/volume' },
+    ...{ above: 'use/highestVolume', highest: 'use/highestVolume' },
+  },
   // Voice and controls.
   ...{ alikeColours: 'colour', flashing: 'flickerHz', ignitionTime: 'extendMs', lostEffect: 'colour', noFont: 'font' },
   ...{ unsurePreset: 'status', unsureControl: 'status', holdUnknown: 'hold', collision: 'gesture' },
   // The order.
   ...{ goesWith: { unsaid: 'type', unprotected: 'protected' } },
+  ...{ openQuestion: 'answer', client: 'client/name', sameInOrder: { edition: 'edition' } },
+  parcels: { apart: 'mass', heavy: 'carrier' },
+  lithium: {
+    ...{ noCarrier: 'carrier', refused: 'carrier', confirm: 'confirmedBy' },
+    unsecured: ({ params }) => ((params as { poles?: string }).poles === 'yes' ? 'polesCovered' : 'cannotWake'),
+  },
 }
 
 /** The field in which a matter is put right, of the first thing that it names; undefined where no single one does it. */
 export function putRightIn(check: string, m: Matter): string | undefined {
-  const f = FIELDS[check]
-  return typeof f === 'function' ? f(m) : typeof f === 'object' ? f[m.code] : f
+  const of = FIELDS[check]
+  const f = typeof of === 'object' ? of[m.code] : of
+  return typeof f === 'function' ? f(m) : f
 }
 /** Where things have their fields: what is said of a cell is said at Fit, wherever it is missed. */
 const HOMES: Readonly<Partial<Record<Kind, string>>> = {
   ...{ section: 'hilt', fastener: 'hilt', opening: 'hilt', socket: 'hilt', part: 'fit', blade: 'fit' },
   ...{ preset: 'voice', row: 'controls', zone: 'power', item: 'saber' },
 }
-/** Matters that are put right on a desk of their own. */
+/** Matters that are put right on a desk of their own, or at a station where their thing does not lie. */
 const DESKS: Readonly<Record<string, string>> = {
+  ...{ noFirmware: 'power', loudVolume: 'power', client: 'brief', sameInOrder: 'saber' },
   translated: 'translation',
   toDos: 'to-do',
   losses: 'ledger',

@@ -8,6 +8,7 @@ export function ComboCell({
   label,
   suggestions,
   className = '',
+  field,
   ...titled
 }: Titled & {
   value: string
@@ -32,6 +33,7 @@ export function ComboCell({
       >
         <ComboboxInput
           aria-label={label}
+          data-field={field}
           className={`cell ${className}`}
           onFocus={d.focus}
           onBlur={d.commit}

@@ -9,6 +9,7 @@ export function Answer({ of: q, label, placeholder }: { of: Question; label: str
   return (
     <TextCell
       label={label}
+      field="answer"
       placeholder={placeholder}
       value={q.answer ?? ''}
       onCommit={(v) =>

@@ -2,6 +2,7 @@ import type { Finding, Station } from '@nubrin/core/judge'
 import {
   type Commission,
   findThing,
+  type Kind,
   nameOfThing,
   partsOfRef,
   type Ref,
@@ -12,6 +13,7 @@ import {
 import { diffOps } from '@nubrin/core/record/ops'
 import type { Reader } from '@nubrin/core/units'
 import { produce } from 'immer'
+import { useEffect } from 'react'
 import { create } from 'zustand'
 import { type Bench, type BenchState, EMPTY } from './bench-state'
 import { Sync } from './sync'
@@ -102,6 +104,18 @@ export const useStationFindings = (station: Station): Finding[] => {
   const all = useBench((b) => b.findings)
   const saberId = useBench((b) => b.saberId)
   return all.filter((f) => f.station === station && (!f.saber || f.saber === saberId))
+}
+
+/** Where one is led to a thing of this kind, its view is opened; once. */
+export function useSought(kind: Kind, open: (id: string) => void) {
+  const sought = useBench((b) => b.sought)
+  const seek = useBench((b) => b.seek)
+  useEffect(() => {
+    const at = sought && partsOfRef(sought)
+    if (at?.kind !== kind) return
+    open(at.id)
+    seek(undefined)
+  }, [sought])
 }
 
 type Lists =

@@ -55,6 +55,7 @@ export function Ownership() {
         />
         <TextCell
           title="edition or serial number"
+          field="edition"
           label="Edition or serial number"
           value={saber.edition ?? ''}
           onCommit={(v) => editSaber('edition', (s) => setText(s, 'edition', v))}

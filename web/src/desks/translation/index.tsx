@@ -16,7 +16,6 @@ export function TranslationDesk() {
   const [all, setAll] = useState(true)
   // The sentences are in his language as soon as it has been fetched.
   const judged = useBench((b) => b.findings)
-  // biome-ignore lint/correctness/useExhaustiveDependencies: judged anew once his language is there
   const list = useMemo(() => toTranslate(order), [order, judged])
   const [to, from] = [LANGUAGE_NAME[languageOf(order)], LANGUAGE_NAME[writtenIn(order)]]
   if (!isForeign(readerOf(order)))
@@ -57,7 +56,6 @@ export function TranslationDesk() {
           </span>
         </div>
       </div>
-      {/* biome-ignore lint/a11y/noNoninteractiveElementInteractions: only passes the focus on, after the field has done its own */}
       <ol aria-label="Words to translate" onKeyDown={onward}>
         {list
           .filter((t) => all || t.says === undefined || t.wrong.length)

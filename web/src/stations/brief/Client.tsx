@@ -59,6 +59,7 @@ function Name() {
     <Labelled label="client" className="col-span-2">
       <ComboCell
         label="Client"
+        field="client/name"
         value={order.client.name}
         suggestions={[...new Set(named.map((c) => c.name))]}
         className="text-[1.1rem] font-semibold"

@@ -13,7 +13,7 @@ export function Questions() {
     <section aria-label="Questions to the client">
       <h2 className="h2">What we must ask</h2>
       {order.questions.map((q, i) => (
-        <div key={q.id} className="border-rule border-b pb-1">
+        <div key={q.id} data-of={`question:${q.id}`} className="border-rule border-b pb-1">
           <div className="flex items-center gap-1">
             <TextCell
               label={`Question ${i + 1}`}

@@ -23,9 +23,10 @@ export function Inputs({ saber }: { saber: Saber }) {
     <div className="flex flex-wrap items-center gap-2">
       <h2 className="h2">What hands can do</h2>
       {saber.inputs.map((n, i) => (
-        <span key={n.id} className="border-rule bg-card flex items-center border px-2">
+        <span key={n.id} data-of={`input:${n.id}`} className="border-rule bg-card flex items-center border px-2">
           <TextCell
             label={`Name of input ${i + 1}`}
+            field="name"
             className="w-28! border-0!"
             value={n.name}
             onCommit={(v) => set('input', n.id, (x) => void (x.name = v || n.name))}

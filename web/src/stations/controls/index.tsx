@@ -1,7 +1,7 @@
-import { useEffect, useState } from 'react'
+import { useState } from 'react'
 import { lazyView } from '../../base/lazy'
 import { Tabs } from '../../kit'
-import { useBench } from '../../store/commission'
+import { useSought } from '../../store/commission'
 import { Playing } from './Playing'
 
 const MapBench = lazyView(() => import('./MapBench').then((m) => m.MapBench))
@@ -16,14 +16,7 @@ export default function Controls() {
     setRow(id)
     setAt(1)
   }
-  const sought = useBench((b) => b.sought)
-  const seek = useBench((b) => b.seek)
-  useEffect(() => {
-    if (!sought?.startsWith('row:')) return
-    setRow(sought.slice('row:'.length))
-    setAt(1)
-    seek(undefined)
-  }, [sought, seek])
+  useSought('row', toRow)
   return (
     <Tabs
       label="Controls"

@@ -18,7 +18,10 @@ export function OtherEnd({ part: p, onEdit }: { part: FittedPart; onEdit: (run: 
     })
   return ENDS.map(([key, words]) => (
     <Labelled key={key} label={words}>
-      <TextCell label={`${words}: ${p.name}`} value={p.otherEnd?.[key] ?? ''} onCommit={(v) => set(key, v)} />
+      <TextCell
+        {...{ label: `${words}: ${p.name}`, field: `otherEnd/${key}`, value: p.otherEnd?.[key] ?? '' }}
+        onCommit={(v) => set(key, v)}
+      />
     </Labelled>
   ))
 }

@@ -133,7 +133,7 @@ function Cell({ saber, part: p, onEdit }: Props) {
       ) : null}
       <ComesOut part={p} onEdit={onEdit} />
       {p.removable ? <HeldBy part={p} onEdit={onEdit} of={CELL_HELD_BY} /> : null}
-      <CheckBox checked={!!p.protected} onChange={(on) => onEdit((x) => void (x.protected = on))}>
+      <CheckBox field="protected" checked={!!p.protected} onChange={(on) => onEdit((x) => void (x.protected = on))}>
         has its own protection
       </CheckBox>
       <CheckBox {...bound(p, onEdit).tick('damaged')}>damaged</CheckBox>

@@ -30,6 +30,7 @@ export function PartSheet({ saber, part: p }: { saber: Saber; part: FittedPart }
           title={rule.label}
           span="col-span-2"
           label="Part name"
+          field="name"
           className="font-semibold"
           value={p.name}
           onCommit={(v) => set((x) => void (x.name = v || x.name))}

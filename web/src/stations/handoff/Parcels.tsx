@@ -91,6 +91,7 @@ function OnItsWay({ parcel: k, asked, set }: { parcel: K; asked: boolean; set: S
       <div className="grid grid-cols-2 gap-x-3 gap-y-1">
         <TextCell
           title="confirmed by"
+          field="confirmedBy"
           label={`Who confirmed the parcel to ${k.to}`}
           value={k.confirmedBy ?? ''}
           onCommit={(v) => set((x) => confirm(order, x, v.trim()))}
@@ -116,7 +117,7 @@ function ParcelSheet({ parcel: k }: { parcel: K }) {
   const { tick } = bound(k, set)
   const loose = cellsOf(order, k)
   return (
-    <article aria-label={`Parcel to ${k.to}`} className="bg-card border-ink mb-3 border p-3">
+    <article aria-label={`Parcel to ${k.to}`} data-of={`parcel:${k.id}`} className="bg-card border-ink mb-3 border p-3">
       <div className="flex items-center gap-2">
         <h3 className="flex-1 text-[1.1rem] font-semibold">to {k.to}</h3>
         <a

@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { lazyView } from '../../base/lazy'
 import { Tabs } from '../../kit'
+import { useSought } from '../../store/commission'
 import { Credits } from './Credits'
 import { Gate } from './Gate'
 import { RecordSheet } from './RecordSheet'
@@ -13,6 +14,7 @@ const Afterwards = lazyView(() => import('./Afterwards').then((m) => m.Afterward
 /** What stands against shipping and the record for the client, the box, what each sentence rests on, and what comes back. */
 export default function Handoff() {
   const [at, setAt] = useState(0)
+  useSought('parcel', () => setAt(1))
   return (
     <Tabs
       label="Handoff"

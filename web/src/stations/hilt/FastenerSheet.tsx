@@ -62,6 +62,7 @@ export function FastenerSheet({ saber, fastener: x }: { saber: Saber; fastener: 
         <TextCell
           title="thread"
           label="Thread"
+          field="thread"
           value={x.thread}
           onCommit={(v) =>
             set((y) =>
@@ -77,6 +78,7 @@ export function FastenerSheet({ saber, fastener: x }: { saber: Saber; fastener: 
         <TextCell
           title="key"
           label="Key"
+          field="key"
           placeholder={standardKey(x.thread, x.head) ?? ''}
           value={x.key}
           onCommit={(v) => set((y) => seen(y, 'key', () => void (y.key = v)))}
@@ -87,6 +89,7 @@ export function FastenerSheet({ saber, fastener: x }: { saber: Saber; fastener: 
         <SelectCell
           title="holds"
           label="Holds"
+          field="purpose"
           options={['', ...SCREW_PURPOSES]}
           words={(v) => (v ? words(v) : purposeOf(saber, x) ? 'a blade' : 'not said')}
           value={x.purpose ?? ''}

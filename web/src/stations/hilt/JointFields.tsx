@@ -15,12 +15,14 @@ export function JointFields({ section: x, onEdit }: { section: Section; onEdit: 
         {joint.kind === 'thread' ? <Thread section={x} onEdit={onEdit} /> : null}
         <FactField
           label="engagement"
+          field="joint/engagement"
           value={joint.engagement}
           of={OF.engagement}
           onCommit={(v) => onEdit((y) => void (y.joint.engagement = v))}
         />
         <FactField
           label="clear bore Ø"
+          field="joint/passes"
           value={joint.passes}
           of={OF.passes}
           onCommit={(v) => onEdit((y) => void (y.joint.passes = v))}
@@ -49,6 +51,7 @@ function Thread({ section: { joint }, onEdit }: { section: Section; onEdit: (run
     <>
       <FactField
         label="thread length"
+        field="joint/length"
         value={joint.length}
         of={OF.length}
         onCommit={(v) => onEdit((y) => void (y.joint.length = v))}
@@ -78,6 +81,7 @@ function Thread({ section: { joint }, onEdit }: { section: Section; onEdit: (run
       {joint.stop === false ? (
         <FactField
           label="over-travel"
+          field="joint/overTravel"
           value={joint.overTravel}
           of={OF.overTravel}
           onCommit={(v) => onEdit((y) => void (y.joint.overTravel = v))}

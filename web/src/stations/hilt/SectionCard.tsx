@@ -36,6 +36,7 @@ export function SectionCard({ section: x, n }: { section: Section; n: number }) 
       <div className="flex items-center">
         <TextCell
           label={`Name of section ${n}`}
+          field="name"
           value={x.name}
           className="font-semibold"
           onCommit={(v) => set('section name', (y) => void (y.name = v || x.role))}
@@ -65,6 +66,7 @@ export function SectionCard({ section: x, n }: { section: Section; n: number }) 
         <SelectCell
           className="text-[0.88rem] [font-stretch:70%]"
           label={`Material of ${x.name}`}
+          field="material"
           value={x.material}
           options={MATERIALS}
           onCommit={(v) => set('material', (y) => void (y.material = v))}
@@ -72,6 +74,7 @@ export function SectionCard({ section: x, n }: { section: Section; n: number }) 
         <SelectCell
           className="text-[0.88rem] [font-stretch:70%]"
           label={`Joint of ${x.name} to the next`}
+          field="joint/kind"
           value={x.joint.kind}
           options={JOINTS}
           words={(j) => (j === 'none' ? 'no joint' : words(j))}

@@ -28,7 +28,7 @@ export function SectionSheet({ section: x }: { section: Section }) {
         <FactField label="weighed" of={Section.properties.mass} {...given('mass')} />
         <Notes of={x} what={x.name} onEdit={set} />
       </div>
-      <CheckBox checked={!!x.sharp} onChange={(on) => set((y) => void (y.sharp = on))}>
+      <CheckBox field="sharp" checked={!!x.sharp} onChange={(on) => set((y) => void (y.sharp = on))}>
         has points or edges that can hurt
       </CheckBox>
     </Sheet>

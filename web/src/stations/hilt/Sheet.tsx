@@ -25,6 +25,7 @@ export function Sheet({
       <div className="flex items-center">
         <TextCell
           label={`${what} name`}
+          field="name"
           className="font-semibold"
           value={name}
           onCommit={(v) => onName(v.trim() || name)}

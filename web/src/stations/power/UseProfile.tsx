@@ -35,6 +35,7 @@ function KeyCircuit({ saber }: { saber: Saber }) {
   return KEY_PLACES.map(([at, words]) => (
     <SelectCell
       key={at}
+      field={`keyDoes/${at}`}
       title={words}
       label={words}
       value={saber.keyDoes?.[at] ?? ''}
@@ -53,6 +54,7 @@ export function UseProfile({ saber }: { saber: Saber }) {
       {FACTS.map(([key, label, deed]) => (
         <FactField
           key={key}
+          field={`use/${key}`}
           label={label}
           value={saber.use[key]}
           of={Saber.properties.use.properties[key]}
@@ -62,6 +64,7 @@ export function UseProfile({ saber }: { saber: Saber }) {
       ))}
       <TextFactField
         label="Firmware"
+        field="firmware"
         placeholder="as the board names it"
         value={saber.firmware}
         onCommit={(f) => editSaber('firmware', (s) => void (s.firmware = f))}
@@ -69,6 +72,7 @@ export function UseProfile({ saber }: { saber: Saber }) {
       <SelectCell
         title="power is cut by"
         label="Power is cut by"
+        field="cutPower"
         value={saber.cutPower}
         options={Object.keys(CUT_WORDS) as Saber['cutPower'][]}
         words={(v) => CUT_WORDS[v]}

@@ -4,7 +4,7 @@ import { type SizeKind, type Suggestion, suggestCode, suggestNominal } from '../
 import { type Context, check } from '../../check'
 
 export const oddSize = check<{
-  size: { name: string; asked: Suggestion }
+  size: { name: string; field: 'length' | 'outside' | 'bore'; asked: Suggestion }
   thread: { name: string; asked: Suggestion }
 }>({
   id: 'oddSize',
@@ -13,10 +13,10 @@ export const oddSize = check<{
   source: 'nominal sizes',
   reads: ['hilt', 'blades'],
   run: ({ saber }) => {
-    const sizes = sizesOf(saber).flatMap(([subject, ref, name, value, kind]) => {
+    const sizes = sizesOf(saber).flatMap(([subject, ref, name, value, kind, field]) => {
       const asked = value === undefined ? undefined : suggestNominal(value, kind)
       return asked
-        ? [{ code: 'size' as const, subject, level: 'caution' as const, params: { name, asked }, refs: [ref] }]
+        ? [{ code: 'size' as const, subject, level: 'caution' as const, params: { name, field, asked }, refs: [ref] }]
         : []
     })
     const threads = saber.hilt.fasteners.flatMap((f) => {
@@ -37,15 +37,22 @@ export const oddSize = check<{
   },
 })
 
-type Size = [subject: string, ref: Ref, name: string, value: number | undefined, kind: SizeKind]
+type Size = [
+  subject: string,
+  ref: Ref,
+  name: string,
+  value: number | undefined,
+  kind: SizeKind,
+  field: 'length' | 'outside' | 'bore',
+]
 
 const sizesOf = (s: Context['saber']): Size[] => [
   ...s.hilt.sections.flatMap((x): Size[] => {
     const ref: Ref = `section:${x.id}`
     return [
-      [`${x.id}-l`, ref, `${x.name} length`, known(x.length), 'sectionLength'],
-      [`${x.id}-o`, ref, `${x.name} outside`, known(x.outside), 'outside'],
-      [`${x.id}-b`, ref, `${x.name} bore`, known(x.bore), 'bore'],
+      [`${x.id}-l`, ref, `${x.name} length`, known(x.length), 'sectionLength', 'length'],
+      [`${x.id}-o`, ref, `${x.name} outside`, known(x.outside), 'outside', 'outside'],
+      [`${x.id}-b`, ref, `${x.name} bore`, known(x.bore), 'bore', 'bore'],
     ]
   }),
   ...s.blades
@@ -54,8 +61,8 @@ const sizesOf = (s: Context['saber']): Size[] => [
       const socket = s.hilt.sockets.find((k) => k.id === b.socket)
       const arm = s.hilt.sections.find((x) => x.id === socket?.section)?.role === 'quillon'
       return [
-        [`${b.id}-d`, `blade:${b.id}`, `${b.name} tube`, known(b.outside), 'tube'],
-        [`${b.id}-l`, `blade:${b.id}`, `${b.name} length`, known(b.length), arm ? 'armTube' : 'bladeTube'],
+        [`${b.id}-d`, `blade:${b.id}`, `${b.name} tube`, known(b.outside), 'tube', 'outside'],
+        [`${b.id}-l`, `blade:${b.id}`, `${b.name} length`, known(b.length), arm ? 'armTube' : 'bladeTube', 'length'],
       ]
     }),
 ]

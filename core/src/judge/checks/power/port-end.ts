@@ -2,7 +2,8 @@ import { known } from '../../../facts'
 import { check } from '../../check'
 
 export const portEnd = check<{
-  blank: { port: string }
+  /** What nobody has said of its other end. */
+  blank: { port: string; missing: ('otherEnd/lead' | 'otherEnd/supply')[] }
   /** It is rated to switch the blade's current, and nobody has said whether that passes it. */
   passes: { port: string }
 }>({
@@ -13,15 +14,26 @@ export const portEnd = check<{
   reads: ['parts'],
   run: ({ saber }) => {
     const ports = saber.parts.filter((p) => p.kind === 'chargePort')
-    const raised = <C extends 'blank' | 'passes'>(code: C, p: (typeof ports)[number], gate: boolean) => ({
-      ...{ code, subject: code === 'blank' ? (p.id as string) : `${p.id}-passes`, level: 'caution' as const, gate },
-      ...{ params: { port: p.name }, refs: [`part:${p.id}` as const] },
+    const raised = (p: (typeof ports)[number]) => ({ level: 'caution' as const, refs: [`part:${p.id}` as const] })
+    return ports.flatMap((p) => {
+      const missing = (['lead', 'supply'] as const).filter((k) => !p.otherEnd?.[k]).map((k) => `otherEnd/${k}` as const)
+      const unsaid = p.switched === undefined && known(p.specs.contCurrent) !== undefined
+      return [
+        ...(missing.length
+          ? [
+              {
+                ...raised(p),
+                code: 'blank' as const,
+                subject: p.id as string,
+                gate: false,
+                params: { port: p.name, missing },
+              },
+            ]
+          : []),
+        ...(unsaid
+          ? [{ ...raised(p), code: 'passes' as const, subject: `${p.id}-passes`, gate: true, params: { port: p.name } }]
+          : []),
+      ]
     })
-    return [
-      ...ports.filter((p) => !(p.otherEnd?.lead && p.otherEnd.supply)).map((p) => raised('blank', p, false)),
-      ...ports
-        .filter((p) => p.switched === undefined && known(p.specs.contCurrent) !== undefined)
-        .map((p) => raised('passes', p, true)),
-    ]
   },
 })

@@ -1,3 +1,4 @@
+import { refTo } from '../../../record'
 import { check } from '../../check'
 
 export interface Asked {
@@ -20,6 +21,7 @@ export const openQuestion = check<{ blocking: Asked; open: Asked }>({
         subject: q.id,
         level: q.blocks ? 'stop' : 'note',
         params: { text: q.text, askedOn: q.askedOn },
+        refs: [refTo('question', q.id)],
         gate: q.blocks,
       })),
 })
