@@ -39,7 +39,7 @@ test('axe finds nothing on any screen; 1024 px and 200 % hold', async ({ page, s
   await check('rack')
   // What a station is for stands in its first view at 1280 × 800; nothing has to be scrolled for it.
   const mainAct = {
-    brief: page.getByLabel('one wish a line'),
+    brief: page.getByLabel('a wish, one per line'),
     hilt: page.getByLabel('length', { exact: true }).first(),
     fit: page.locator('[data-select="Kind of part"]'),
     power: page.locator('[data-select="Power is cut by"]'),

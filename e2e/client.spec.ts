@@ -152,7 +152,7 @@ test('the client asks and says what he has read; both lie at the bench, and a re
     of: 'reed-warden',
     says: [{ asks: 'May it hang in the sun?' }],
   })
-  const bring = page.getByText('bring in a reply').locator('input')
+  const bring = page.getByText('import a reply').locator('input')
   await bring.setInputFiles(reply)
   await expect(back.getByText('1 taken in.')).toBeVisible()
   await expect(back.getByText('“May it hang in the sun?”')).toBeVisible()

@@ -6,7 +6,7 @@ test('the drawn saber is pressed, lit, held and killed; practice says what was d
   await signIn(page, server.url)
   await page.goto(`${server.url}/commission/reed-warden/controls`)
   const now = page.getByRole('region', { name: 'What it is in' })
-  const came = page.getByRole('region', { name: 'What came of it' })
+  const came = page.getByRole('region', { name: 'What happened' })
   await expect(now).toContainText('blade off')
   /** How bright the middle of the blade is, as it is drawn: its alpha. */
   const shines = () =>
@@ -26,7 +26,7 @@ test('the drawn saber is pressed, lit, held and killed; practice says what was d
 
   // Held by its key: the lock lasts as long.
   await page.keyboard.down('x')
-  await expect(came).toContainText('lock, for as long as it is held')
+  await expect(came).toContainText('lock, while held')
   await page.keyboard.up('x')
   await expect(came).toContainText('lock: released')
 
@@ -36,7 +36,7 @@ test('the drawn saber is pressed, lit, held and killed; practice says what was d
   await expect(page.getByRole('region', { name: 'Possible from here' })).toContainText('play a track')
   await page.keyboard.press('ArrowDown')
 
-  // Without its cell it is dead and dark, and says why.
+  // Without its cell no power and dark, and says why.
   await page.getByRole('checkbox', { name: /^Cell 18650/ }).click()
   await expect(now).toContainText('dead')
   await expect.poll(shines).toBe(0)
@@ -51,7 +51,7 @@ test('the drawn saber is pressed, lit, held and killed; practice says what was d
   // What was held to open it is let go with the next picture; a button that is down cannot be tapped.
   await expect(page.getByRole('button', { name: /(front|rear) button$/, pressed: true })).toHaveCount(0)
   await tapKey(page, 'x')
-  await expect(now).toContainText('volume stands at 4')
+  await expect(now).toContainText('volume is at 4')
   await page.getByRole('button', { name: /^keep that volume/ }).click()
   await expect(came).toContainText('volume kept')
   await expect(now).toContainText('blade off')
@@ -96,7 +96,7 @@ test('a map is kept as a file and brought in again; a broken one names the field
   await bring({ ...sheet, controls: [{ ...rows[0], gesture: 'whistle' }, ...rows.slice(1)] })
   await expect(page.getByRole('alert')).toContainText('/controls/0/gesture: must be one of')
   await bring({ ...sheet, name: 'House map' })
-  await page.getByRole('button', { name: 'Take it over' }).click()
+  await page.getByRole('button', { name: 'Replace it' }).click()
   await expect(page.getByText('from “House map”, as it is')).toBeVisible()
   await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved')
   await page.reload()

@@ -27,7 +27,7 @@ test('a pile of doubtful facts is worked off from the keyboard, and nothing of i
   await expect(memory).toHaveCount(0)
   await saved(page)
   await page.reload()
-  await expect(page.getByRole('region', { name: 'Contradicted: which holds?' })).toBeVisible()
+  await expect(page.getByRole('region', { name: 'Contradictions: which is right?' })).toBeVisible()
   await expect(memory).toHaveCount(0)
   const { record } = (await (await page.request.get(`${server.url}/api/commissions/cinder-oath`)).json()) as {
     record: { sabers: { hilt: { sections: { name: string; length: object; outside: object }[] } }[] }

@@ -19,8 +19,8 @@ test('the main job: from a wish to the PDF and the client’s page', async ({ pa
   // Brief
   await page.getByLabel('Brief', { exact: true }).waitFor()
   await page.getByLabel('Brief', { exact: true }).fill('Something that looks found in a wreck.')
-  await add(page, 'one wish a line', 'A green like bottle glass')
-  await add(page, 'one wish a line', 'One button only')
+  await add(page, 'a wish, one per line', 'A green like bottle glass')
+  await add(page, 'a wish, one per line', 'One button only')
   await add(page, 'part, as it came', 'Old lamp ring')
   await choose(page, 'What became of Old lamp ring', 'used')
   const photo = join(folder, 'photo.jpg')
@@ -148,8 +148,8 @@ test('the main job: from a wish to the PDF and the client’s page', async ({ pa
   await station(page, '7', 'Access')
   await page.getByRole('button', { name: /^Swap the cell/ }).click()
   await page.getByRole('button', { name: 'next act' }).click()
-  await page.getByRole('button', { name: /^I have looked through all/ }).click()
-  await page.getByText('All of them looked through as they are.').waitFor()
+  await page.getByRole('button', { name: /^I have gone through all/ }).click()
+  await page.getByText('You have gone through all of them.').waitFor()
 
   // Brief again: the wishes are met, and where.
   await station(page, '1', 'Brief')

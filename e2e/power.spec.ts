@@ -17,7 +17,7 @@ test('power: the use changes the runtime, a figure opens to its inputs, and what
   await open(page, `${server.url}/commission/reed-warden/power`)
   const runtime = /^runtime in use/
   const before = await figure(page, runtime)
-  await restate(page, 'share of time lit', '30')
+  await restate(page, 'lit share', '30')
   await expect
     .poll(async () => (await figure(page, runtime)) > 1.6 * before, { message: 'about twice as long' })
     .toBeTruthy()

@@ -19,7 +19,7 @@ test('the script is put into own words, with a fact that lives in them', async (
   await page.keyboard.press('Enter')
   await expect(say).toHaveValue(/It runs on \[\[.*capacity\]\]/)
   await expect(page.getByText('It runs on 3000 mAh').first()).toBeVisible()
-  // Split behind its first sentence, joined again, and back to the words as composed.
+  // Split after its first sentence, joined again, and back to the words as composed.
   await say.fill('First this. Then that.')
   await say.blur()
   const before = (await told(page)).beats.length
@@ -60,7 +60,7 @@ test('a saber is told in German, short, to somebody who duels; what is left goes
   expect(s.beats.some((b) => b.covers.includes('duel') && /^Fühl vor jedem Gang/.test(b.say))).toBe(true)
   expect(s.beats.filter((b) => b.leftTo === 'paper').length).toBeGreaterThan(5)
   // A name for speaking, with its article, stands in every gesture from then on.
-  await page.getByRole('button', { name: '+ a name for speaking' }).click()
+  await page.getByRole('button', { name: '+ a spoken name' }).click()
   await type(page, 'Spoken name 1', 'kupferner Knopf')
   await chooseWords(page, 'Article, spoken name 1', 'der')
   await page.getByRole('button', { name: 'compose again' }).click()

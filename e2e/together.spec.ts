@@ -40,7 +40,7 @@ test('a lost connection keeps the work and sends it later; two makers do not ove
   await page.reload()
   await page.getByText(/yours is “the near islands”/i).waitFor()
   await expect(page.getByLabel('Country')).toHaveValue('the far islands')
-  await page.getByRole('button', { name: 'Put mine' }).click()
+  await page.getByRole('button', { name: 'Use mine' }).click()
   await saved(page)
   await page.reload()
   await expect(page.getByLabel('Country')).toHaveValue('the near islands')
@@ -92,7 +92,7 @@ test('a reply that was lost: another tab reads on, the first is reloaded without
 }) => {
   await signIn(page, server.url)
   await page.goto(`${server.url}/commission/first-lantern/brief`)
-  const wish = page.getByLabel('one wish a line')
+  const wish = page.getByLabel('a wish, one per line')
   await wish.waitFor()
   // The server carries it out; that it has never comes.
   let sent = 0
@@ -152,14 +152,14 @@ test('a backup is put back: two open tabs begin anew, and what was not sent stan
   for (const tab of [page, second]) await expect(tab.getByLabel('Country')).toHaveValue(before)
   await page.getByText(/contact: yours is “never sent”; the backup that was put back has/i).waitFor()
   await expect(page.getByLabel('Contact')).not.toHaveValue('never sent')
-  await page.getByRole('button', { name: 'Put mine' }).click()
+  await page.getByRole('button', { name: 'Use mine' }).click()
   await saved(page)
   await expect(second.getByLabel('Contact')).toHaveValue('never sent')
   await page.reload()
   await expect(page.getByLabel('Contact')).toHaveValue('never sent')
 })
 
-test('signed out in the middle of work: signing in again sends it', async ({ page, server }) => {
+test('signed out in the middle of work: sign-in again sends it', async ({ page, server }) => {
   await signIn(page, server.url)
   await page.goto(`${server.url}/commission/crosswind/brief`)
   await page.getByLabel('Country').waitFor()

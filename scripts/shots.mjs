@@ -84,7 +84,7 @@ const pdf = join(mkdtempSync(join(tmpdir(), 'nubrin-')), 'h.pdf')
 writeFileSync(pdf, Buffer.from(await (await page.request.get(`${url}/api/commissions/reed-warden/handoff.pdf`)).body()))
 // The cover and the saber taken apart, beside each other as they lie on a table.
 const sheets = execFileSync('pdftotext', [pdf, '-']).toString().split('\f')
-const apart = sheets.findIndex((t) => t.includes('The numbers are the order'))
+const apart = sheets.findIndex((t) => t.includes('Follow the numbers in order'))
 const pages = [1, apart + 1].map((n, i) => {
   const to = join(dirname(pdf), `p${i}`)
   execFileSync('pdftoppm', ['-png', '-r', '75', '-f', `${n}`, '-l', `${n}`, '-singlefile', pdf, to])

@@ -23,19 +23,19 @@ export async function healthOf(db: Tables, data: string): Promise<Health> {
   const parts = {
     database: await part(async () => {
       await db.sequelize.query('SELECT 1', { type: QueryTypes.SELECT })
-      return 'answers'
+      return 'answering'
     }).then((p) => (p.ok ? p : { ok: false, says: 'does not answer' })),
     files: await part(async () => {
       await access(data, constants.W_OK)
-      return 'can be written'
+      return 'writable'
     }).then((p) => (p.ok ? p : { ok: false, says: 'the data folder cannot be written' })),
     disk: await part(async () => {
       const s = await statfs(data).catch(() => {
         throw new Error('cannot be asked: the data folder is not there')
       })
       const free = s.bavail * s.bsize
-      if (free < LEAST_FREE) throw new Error(`only ${Math.round(free / 1e6)} MB are free`)
-      return free > 1e10 ? `${Math.round(free / 1e9)} GB are free` : `${Math.round(free / 1e6)} MB are free`
+      if (free < LEAST_FREE) throw new Error(`only ${Math.round(free / 1e6)} MB free`)
+      return free > 1e10 ? `${Math.round(free / 1e9)} GB free` : `${Math.round(free / 1e6)} MB free`
     }),
     backup: await lastBackup(data),
   }
@@ -51,6 +51,6 @@ async function lastBackup(data: string): Promise<{ ok: boolean; says: string }> 
     const age = hours < 48 ? `${Math.floor(hours)} hours` : `${Math.floor(hours / 24)} days`
     return { ok: !old, says: old ? `old: the last good one was taken ${age} ago` : `good, of ${at.slice(0, 16)}` }
   } catch {
-    return { ok: true, says: 'none was made yet' }
+    return { ok: true, says: 'none made yet' }
   }
 }

@@ -18,11 +18,11 @@ const button = (name: string | RegExp) => screen.getByRole('button', { name })
 const byId = (id: string) => saber().beats.find((b) => b.id === id)
 
 describe('a beat as a whole', () => {
-  costly('is split behind its first sentence, and where the caret stands', async () => {
+  costly('is split after its first sentence, and where the caret stands', async () => {
     await lay('walkthrough', 'reed-warden')
     const { beat, n } = await opened((b) => firstSentenceEnd(b.say) < b.say.length - 20)
     const count = saber().beats.length
-    await user.click(button('split behind its first sentence'))
+    await user.click(button('split after its first sentence'))
     const [first, second] = saber().beats.slice(n - 1, n + 1)
     expect(saber().beats).toHaveLength(count + 1)
     expect(`${first!.say} ${second!.say}`).toBe(beat.say)
@@ -62,7 +62,7 @@ describe('a beat as a whole', () => {
     await user.click(button('its composed words'))
     expect(byId(beat.id)).toMatchObject({ by: 'composed', say: beat.say })
   })
-  costly('that stands far from its kind says so, and is moved there', async () => {
+  costly('that stands out of place says so, and is moved there', async () => {
     await lay('walkthrough', 'reed-warden', (c) => {
       const s = c.sabers[0]!
       const [far] = s.beats.splice(
@@ -73,13 +73,13 @@ describe('a beat as a whole', () => {
     })
     const moved = saber().beats.at(-3)!
     await opened((b) => b.id === moved.id)
-    const move = await screen.findByRole('button', { name: /it stands far from its kind: move behind \d+/ })
+    const move = await screen.findByRole('button', { name: /out of place: move after \d+/ })
     const behind = Number(/\d+$/.exec(move.textContent!)![0])
     const after = saber().beats[behind - 1]!
     await user.click(move)
     const ids = saber().beats.map((b) => b.id)
     expect(ids.indexOf(moved.id)).toBe(ids.indexOf(after.id) + 1)
-    await waitFor(() => expect(screen.queryByRole('button', { name: /far from its kind/ })).toBeNull())
+    await waitFor(() => expect(screen.queryByRole('button', { name: /out of place/ })).toBeNull())
   })
   test('leads to the next, and the last to none', async () => {
     await lay('walkthrough', 'reed-warden')

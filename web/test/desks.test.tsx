@@ -5,6 +5,7 @@ import { MemoryRouter } from 'react-router'
 import { costly } from '../../core/test/costly'
 import { todayIso } from '../src/data'
 import { DESKS } from '../src/desks'
+import { dayText } from '../src/kit'
 import { Dossier } from '../src/shared/Dossier'
 import { all, bench, choose, lay, pickDay, put, saber, user } from './lay'
 
@@ -26,7 +27,7 @@ describe('facts', () => {
     await lay('facts', 'cinder-oath')
     const heads = screen.getAllByRole('heading', { level: 2 }).map((h) => h.textContent)
     expect(heads).toEqual([
-      ...['Contradicted: which holds? 1', 'Not recorded 2', 'From memory 2', 'Only believed 1'],
+      ...['Contradictions: which is right? 1', 'Not recorded 2', 'From memory 2', 'Assumed 1'],
       ...['Said by the client 1', 'Assumed 2'],
     ])
     const memory = screen.getByRole('region', { name: 'From memory' })
@@ -52,7 +53,7 @@ describe('facts', () => {
   })
   costly('words are read off the thing, a question mark leaves them in doubt', async () => {
     await lay('facts', 'cinder-oath')
-    const believed = screen.getByRole('region', { name: 'Only believed' })
+    const believed = screen.getByRole('region', { name: 'Believed, not checked' })
     const field = within(believed).getByLabelText('did')
     await user.clear(field)
     await user.type(field, 'turned and signed it?{Enter}')
@@ -80,7 +81,7 @@ describe('to-do', () => {
     await tick('done: polish the plug')
     expect(made()).toMatchObject({ done: true, doneOn: todayIso(), doneBy: 'Maren' })
     expect(screen.queryByText(/polish the plug/)).toBeNull()
-    await tick('with what is done')
+    await tick('show done')
     await choose('Whose work', 'Edda')
     await tick('done: polish the plug')
     expect('doneOn' in made() || 'doneBy' in made() || made().done).toBe(false)
@@ -202,7 +203,7 @@ describe('saber', () => {
     expect(names()).toEqual(['Lamplighter', 'Torch', 'Old Bellwether'])
     await press('copy', 2)
     const copy = bench().record!.sabers.at(-1)!
-    expect(copy).toMatchObject({ name: 'Old Bellwether, again', tests: [], repairs: [], takes: [] })
+    expect(copy).toMatchObject({ name: 'Old Bellwether, copy', tests: [], repairs: [], takes: [] })
     expect(copy.hilt.sections[0]!.length).toMatchObject({ source: 'assumed' })
     const ids = JSON.stringify(bench().record).match(/"id":"[^"]+"/g)!
     expect(new Set(ids).size).toBe(ids.length)
@@ -228,10 +229,10 @@ describe('saber', () => {
     await lay('saber', 'crosswind')
     await put('sleeps after', '5 min')
     await put('display goes dark after', '20')
-    await put('picture stands at', '90')
-    await put('steps of volume', '6')
+    await put('picture rotated by', '90')
+    await put('volume steps', '6')
     await put('Name of the link', 'hilt-7')
-    await put('code it asks for', '0042')
+    await put('pairing code', '0042')
     await put('Program of the link', 'the shop’s own')
     expect(saber().settings).toMatchObject({
       ...{ sleepAfter: { value: 300, unit: 's' }, displayTimeout: { value: 20 }, displayAngle: { value: 90 } },
@@ -379,7 +380,7 @@ describe('fields of other stations that are new', () => {
       waived: { why: 'the client saw it', who: expect.any(String), on: expect.stringMatching(/^\d{4}-\d\d-\d\d$/) },
     })
     const { on } = saber().repairs[0]!
-    await put(`fault as reported, ${on}`, 'goes dark')
+    await put(`fault as reported, ${dayText(on)}`, 'goes dark')
     await put(`Cause of ${on}`, 'a cold joint')
     await put(`Repair of ${on}`, 'soldered anew')
     await put(`Cycles of ${on}`, '40')

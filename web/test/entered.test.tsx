@@ -320,7 +320,7 @@ async function whole(view: keyof typeof VIEWS) {
   await enterAll()
   if (view === 'controls') {
     await act(async () => void fireEvent.click(screen.getByRole('tab', { name: 'The map' })))
-    await screen.findByRole('region', { name: 'How it reads a hand' })
+    await screen.findByRole('region', { name: 'Gesture timing' })
     await enterAll()
   }
   if (view === 'handoff')

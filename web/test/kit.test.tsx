@@ -105,7 +105,7 @@ describe('a fact in its field', () => {
   test('the first can be said to have been mistyped: one value, corrected, with the slip in the trail', async () => {
     const two = state(fact(30, 'mm', 'measured', { on: '2026-11-01' }), fact(31, 'mm', 'client'))
     const { commits } = held(two)
-    await user.click(screen.getByRole('button', { name: 'the first was only mistyped' }))
+    await user.click(screen.getByRole('button', { name: 'the first was a typo' }))
     expect(commits.at(-1)).toMatchObject({ value: 31, source: 'measured', trail: [{ value: 30 }] })
     expect(commits.at(-1)!.rivals).toBeUndefined()
   })

@@ -31,7 +31,7 @@ test('a part that cannot be fetched leaves what stands beside it, says so, and c
       <Part />
     </Boundary>,
   )
-  expect((await screen.findByRole('status')).textContent).toContain('has not come yet')
+  expect((await screen.findByRole('status')).textContent).toContain('has not loaded yet')
   expect(screen.getByLabelText('Brief')).toHaveProperty('value', 'half typed')
   line.mend()
   act(() => void window.dispatchEvent(new Event('online')))

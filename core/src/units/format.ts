@@ -29,11 +29,12 @@ export function inchFraction(mm: number, within = 0.06): string | undefined {
 /**
  * A length as its reader counts it: both readings for a bench, `22.2 mm · 7/8 in`, `47.6 mm · 1.874 in`; the inches first for
  * who thinks in them, the millimetres alone for who thinks in these.
+ * Nobody reads a thousandth of an inch of what is longer than a hand.
  */
 export function mmAndInch(reader: Reader, mm: number): string {
   const [metric, inch] = [
     `${formatNumber(reader, mm)} mm`,
-    `${inchFraction(mm) ?? formatNumber(reader, mm / 25.4, 3)} ${INCH[reader.language]}`,
+    `${inchFraction(mm) ?? formatNumber(reader, mm / 25.4, Math.abs(mm) < 100 ? 3 : 2)} ${INCH[reader.language]}`,
   ]
   const { measures } = reader
   if (measures === 'mm') return metric

@@ -8,7 +8,7 @@ export type Later<P> = ComponentType<P> & { fetch: () => Promise<void> }
 const AGAIN = 3000
 const Lost = () => (
   <p role="status" className="text-quiet">
-    This part has not come yet; it is asked for again.
+    This part has not loaded yet. Trying again.
   </p>
 )
 

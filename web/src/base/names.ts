@@ -18,6 +18,6 @@ export const STATION_NAME: Record<Station, string> = {
 export const ROLE_WORDS = {
   owner: 'Owner',
   maker: 'Maker',
-  helper: 'Helper (neither ships nor takes away)',
-  viewer: 'Viewer (looks only)',
+  helper: 'Helper (cannot ship or remove)',
+  viewer: 'Viewer (read only)',
 } as const

@@ -30,7 +30,7 @@ export function AddFact({ close }: { close: () => void }) {
   const [tool, setTool] = useState('')
   const [wrong, setWrong] = useState('')
   const save = () => {
-    if (!chosen) return setWrong('Choose what the value is of.')
+    if (!chosen) return setWrong('Choose what the value belongs to.')
     const { unit } = chosen.fact
     const read = parseMeasure(text, quantityOf(unit), unit)
     if (!read.ok) return setWrong(`“${text}” ${parseFaultText(read)}`)
@@ -79,7 +79,7 @@ export function AddFact({ close }: { close: () => void }) {
       <Refused why={wrong} className="mt-2" />
       <div className="mt-4 flex gap-2">
         <button type="button" className="btn btn-main" onClick={save}>
-          Write it down
+          Record it
         </button>
         <button type="button" className="btn" onClick={close}>
           Not now

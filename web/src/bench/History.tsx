@@ -1,10 +1,9 @@
 import type { Commission } from '@nubrin/core/record'
 import { applyOps, invertOp, invertOps, type Op, touched } from '@nubrin/core/record/ops'
 import { useQuery } from '@tanstack/react-query'
-import { format } from 'date-fns'
 import { pathText } from '../base/pathText'
 import { call } from '../data'
-import { Modal, Refused, tell } from '../kit'
+import { Modal, Refused, tell, timeText } from '../kit'
 import { useBench, useEdit, useOrder } from '../store/commission'
 import { valueText } from './valueText'
 
@@ -29,7 +28,7 @@ export function History({ close }: { close: () => void }) {
   const put = (label: string, ops: Op[]) => {
     const next = applyOps(order, ops)
     if (!next.ok) {
-      tell('That cannot be put back: what it was about is gone, or stands differently now.')
+      tell('That cannot be restored: what it was about is gone or has changed since.')
       return
     }
     edit(label, (d) => void Object.assign(d, next.value as Commission))
@@ -51,7 +50,7 @@ export function History({ close }: { close: () => void }) {
             <div className="flex items-center gap-3">
               <span className="font-semibold">{h.by}</span>
               <span className="text-quiet flex-1">
-                {format(new Date(h.at), 'd MMM yyyy HH:mm')} · revision {h.revision}
+                {timeText(h.at)} · revision {h.revision}
               </span>
               {h.revision < revision && h.ops.every(isOp) ? (
                 <button type="button" className="btn" onClick={() => backTo(h.revision)}>

@@ -30,8 +30,8 @@ export function KeepModel({ close }: { close: () => void }) {
   return (
     <Modal title="Keep as a model sheet" close={close}>
       <p className="text-quiet mt-1">
-        Hilt, parts, controls and steps are copied. A commission begun from it keeps a copy of its own, and has to
-        confirm every size that was measured here.
+        Hilt, parts, controls and steps are copied. A commission started from it has its own copy, on which every size
+        measured here must be confirmed.
       </p>
       <form className="mt-3" onSubmit={submit}>
         <label>
@@ -47,7 +47,7 @@ export function KeepModel({ close }: { close: () => void }) {
         <Refused why={keep.error ? refusalText(keep.error) : undefined} />
         <div className="mt-3 flex gap-2">
           <button type="submit" className="btn btn-main">
-            Keep it
+            Save as model sheet
           </button>
           <button type="button" className="btn" onClick={close}>
             Not now

@@ -14,7 +14,7 @@ export function RemovalSheet() {
     <Modal title={`Remove ${name}?`} close={() => answer(false)}>
       {asked.goes.length ? (
         <>
-          <p className="mt-1">These depend on it and go with it:</p>
+          <p className="mt-1">These depend on it and will be removed too:</p>
           <ul className="mt-1 mb-2">
             {asked.goes.map((t) => (
               <li key={t.ref} className="border-rule border-b py-0.5">
@@ -26,7 +26,7 @@ export function RemovalSheet() {
       ) : null}
       {asked.letsGo.length ? (
         <>
-          <p className="mt-1">These speak of it and stay without it:</p>
+          <p className="mt-1">These mention it and will stay:</p>
           <ul className="mt-1 max-h-48 overflow-y-auto">
             {asked.letsGo.map((r) => (
               <li key={r.pointer} className="border-rule border-b py-0.5">

@@ -33,11 +33,11 @@ function Decide({ c }: { c: Conflict }) {
           ? c.by === PUT_BACK
             ? `${c.by} has ${deed(c.theirs)}.`
             : `${c.by} saved ${deed(c.theirs)} meanwhile.`
-          : 'what it stood on is not there any more.'}
+          : 'what it depended on no longer exists.'}
       </p>
       {c.theirs ? (
         <button type="button" className="btn" onClick={() => settle(c.id, 'mine')}>
-          Put mine
+          Use mine
         </button>
       ) : null}
       <button type="button" className="btn" onClick={() => settle(c.id, 'theirs')}>
@@ -61,12 +61,14 @@ export function SaveProblem() {
       {save === 'signedOut' ? <SignInSheet done={() => void flush()} /> : null}
       {save === 'kept' && because ? (
         <Bar>
-          <p>{because} What you enter is kept in this browser and goes out by itself.</p>
+          <p>{because} What you enter is kept in this browser and sent as soon as possible.</p>
         </Bar>
       ) : null}
       {save === 'unkept' ? (
         <Bar>
-          <p>This browser keeps nothing (its store is full or forbidden). Stay on this page until it says “saved”.</p>
+          <p>
+            This browser cannot keep anything (its storage is full or blocked). Stay on this page until it says “saved”.
+          </p>
         </Bar>
       ) : null}
       {save === 'refused' ? (
@@ -77,10 +79,10 @@ export function SaveProblem() {
               .slice(0, 3)
               .map((p) => `${pathText(order, p.path)} ${p.message}${p.got ? ` (${p.got})` : ''}`)
               .join('; ')}
-            . Mend it, or take it back.
+            . Correct it, or undo it.
           </p>
           <button type="button" className="btn" onClick={takeBack}>
-            Take it back
+            Undo it
           </button>
         </Bar>
       ) : null}

@@ -114,7 +114,7 @@ function Record({ page, keep, mediaUrl, along, way }: Shown) {
   )
 }
 
-/** Whose it is, and which of several is in hand. */
+/** Ownership, and which of several is in hand. */
 function Head({ page, which, onChoose }: { page: ClientRecord; which: number; onChoose: (i: number) => void }) {
   const reader = useReader()
   const { document: d, sabers } = page

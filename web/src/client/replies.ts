@@ -20,7 +20,7 @@ const read = (keep: string): Said[] => {
 }
 
 /**
- * What the client says back, kept in this browser until the shop has it: with a server it is sent at once, and again when the
+ * What came back from the client, kept in this browser until the shop has it: with a server it is sent at once, and again when the
  * page is opened or the line is back; each has an id of its own, so that what was sent and not acknowledged is taken once.
  */
 export function useReplies(keep: string, way: Way) {

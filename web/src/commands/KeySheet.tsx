@@ -31,9 +31,9 @@ export function KeySheet({ list, drawing, close }: { list: readonly Command[]; d
           </div>
         ))}
       </dl>
-      <p className="text-quiet mt-3">Escape puts a sheet away. In lists, space and the arrow keys move an item.</p>
+      <p className="text-quiet mt-3">Escape closes a sheet. In lists, Space and the arrow keys move an item.</p>
       <button type="button" className="btn mt-3" onClick={close}>
-        Good
+        Close
       </button>
     </Modal>
   )

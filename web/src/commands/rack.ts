@@ -5,13 +5,13 @@ export const RACK_COMMANDS: readonly Command[] = [
   KEYS,
   {
     id: 'newCommission',
-    words: 'Begin a commission',
+    words: 'Start a commission',
     keys: ['n'],
     run: (s) => s.show('newCommission'),
   },
   { id: 'shelf', words: 'Open the shelf', keys: ['s'], run: (s) => go(s, '/shelf') },
-  { id: 'toDos', words: 'Open the work of the whole shop', keys: ['t'], run: (s) => go(s, '/to-dos') },
-  { id: 'shop', words: 'Open the shop’s own page', keys: ['o'], run: (s) => go(s, '/shop') },
+  { id: 'toDos', words: 'Open the shop’s to-do list', keys: ['t'], run: (s) => go(s, '/to-dos') },
+  { id: 'shop', words: 'Open the shop’s settings', keys: ['o'], run: (s) => go(s, '/shop') },
   {
     id: 'find',
     words: 'Find on the rack',

@@ -48,7 +48,7 @@ export default function SignInForm({ done }: { done?: () => void }) {
       {asksCode ? (
         <>
           <label className="label mt-3 block" htmlFor="code">
-            The code of your authenticator
+            Code from your authenticator
           </label>
           <input
             id="code"
@@ -62,7 +62,7 @@ export default function SignInForm({ done }: { done?: () => void }) {
       ) : null}
       <Refused why={refused} className="mt-2" />
       <button type="submit" className="btn btn-main mt-5" disabled={formState.isSubmitting}>
-        Open the shop
+        Sign in
       </button>
     </form>
   )

@@ -16,7 +16,7 @@ import {
 import { useMemo, useRef, useState } from 'react'
 import { Link } from 'react-router'
 import { freshId } from '../data'
-import { bound, CheckBox, FileButton, fileStem, saveText, TextCell } from '../kit'
+import { bound, CheckBox, dayText, FileButton, fileStem, saveText, TextCell } from '../kit'
 import { useEdit } from '../store/commission'
 
 const KIND = { slip: 'slip', retake: 'told again', saidNew: 'said something new' } as const
@@ -91,7 +91,7 @@ export function TakeReview({ order, saber: recorded, take }: { order: Commission
           {saber.name}: a take of {at(take.endMs ?? cues.at(-1)?.endMs ?? 0)} min
         </h1>
         <span className="text-quiet">
-          {take.at.slice(0, 10)}
+          {dayText(take.at)}
           {take.by ? `, ${take.by}` : ''}
         </span>
         <span className="ml-auto flex gap-2">
@@ -115,7 +115,7 @@ export function TakeReview({ order, saber: recorded, take }: { order: Commission
           {take.slips?.length ? <Marked saber={saber} take={take} /> : null}
           {left.length ? (
             <section aria-label="Not in the film" className="mt-5">
-              <h2 className="h2">Not in the film, read in the record</h2>
+              <h2 className="h2">Left to the record</h2>
               {left.map((b) => (
                 <p key={b.id} className="border-rule text-quiet border-b py-0.5">
                   {firstWords(b)}

@@ -9,7 +9,7 @@ import { LEVEL_WORD, Mark } from './marks'
 /** In place of a verdict while there is none. */
 export function NotJudged() {
   const judged = useBench((b) => b.judged)
-  return judged === 'failed' ? 'The checks did not come; reload once there is a connection' : 'Looking it over…'
+  return judged === 'failed' ? 'The checks could not be loaded; reload once you are online' : 'Checking…'
 }
 
 /** The judgements that concern a station, stops first; each lights its place and can be asked for its rule. */

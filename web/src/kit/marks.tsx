@@ -54,8 +54,8 @@ export const STATE_MARK: Record<StationState, 'stop' | 'caution' | 'fine' | 'emp
   empty: 'empty',
 }
 export const STATE_WORD: Record<StationState, string> = {
-  stop: 'stopped',
-  caution: 'look here',
+  stop: 'blocked',
+  caution: 'caution',
   clear: 'clear',
   empty: 'not begun',
 }

@@ -113,7 +113,7 @@ function Blade({ blade: b, upright, drags }: { blade: DrawnBlade; upright: boole
       />
       {along && !upright ? (
         <text x={b.length - r} y={r + 40} textAnchor="end" fontSize={12} fill="#5f594b" pointerEvents="none">
-          {b.leds} LEDs along it, drawn shorter than it is
+          {b.leds} LEDs, not drawn to length
         </text>
       ) : null}
       <rect

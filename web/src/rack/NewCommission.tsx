@@ -71,7 +71,7 @@ function hiltsOf(rows: readonly RackRow[]) {
       .filter((r) => (r.job === 'model') === sheets)
       .map((r) => ({ value: r.id, words: `${r.title} (sizes to be confirmed)` })),
   })
-  const bare = { title: '', choices: [{ value: '', words: 'a bare bench' }] }
+  const bare = { title: '', choices: [{ value: '', words: 'an empty hilt' }] }
   return [bare, hilts('model sheets', true), hilts('earlier hilts', false)].filter((g) => g.choices.length)
 }
 
@@ -120,7 +120,7 @@ export function NewCommission({ rows, close }: { rows: readonly RackRow[]; close
         <Asked control={control} name="purpose" label="What will it be used for?">
           {(cell) => <SelectCell {...cell} options={PURPOSES} />}
         </Asked>
-        <Asked control={control} name="model" label="Begin from the hilt of" span="col-span-2">
+        <Asked control={control} name="model" label="Start from the hilt of" span="col-span-2">
           {(cell) => <GroupedSelect {...cell} groups={hiltsOf(rows)} />}
         </Asked>
         <div className="col-span-2 flex items-center gap-2">

@@ -39,11 +39,11 @@ export default function Rack() {
       <main>
         <Refused why={open.error?.message ?? (finding ? found.error?.message : undefined)} className="p-5" />
         {finding && found.data && !rows.length ? (
-          <p className="text-quiet p-5">Nothing answers to “{find}”: no name, part, lot, wish or note.</p>
+          <p className="text-quiet p-5">Nothing found for “{find}”: no name, part, lot, wish or note.</p>
         ) : null}
         {!finding && open.data && !rows.length ? (
           <p className="text-quiet p-5">
-            {counts?.shipped ? 'Nothing is under way.' : 'The rack is empty.'} Press N to begin{' '}
+            {counts?.shipped ? 'Nothing is under way.' : 'The rack is empty.'} Press N to start{' '}
             {counts?.shipped ? 'a commission' : 'the first commission'}.
           </p>
         ) : null}
@@ -70,7 +70,7 @@ export default function Rack() {
 
 type Counts = NonNullable<Pages['data']>['pages'][number]['counts']
 const countText = (c: NonNullable<Counts>) =>
-  `${c.sabers} sabers on ${c.open} pegs · ${c.soon > 1 ? `${c.soon} ship within a week` : c.soon ? 'one ships within a week' : 'none ships this week'}`
+  `${c.sabers} sabers in ${c.open} commissions · ${c.soon > 1 ? `${c.soon} ship within a week` : c.soon ? 'one ships within a week' : 'none ships this week'}`
 
 /** Whose rack it is, what hangs on it, and where else one goes from here. */
 function Head({
@@ -88,7 +88,7 @@ function Head({
   const signOut = useSession((s) => s.signOut)
   return (
     <header className="border-rule flex h-[53px] items-center gap-4 border-b px-5">
-      <h1 className="text-[1.4rem]">On the rack</h1>
+      <h1 className="shrink-0 text-[1.4rem]">On the rack</h1>
       <p className="text-quiet truncate">{[person?.shop, counts && countText(counts)].filter(Boolean).join(' · ')}</p>
       <div className="ml-auto flex shrink-0 items-center gap-3">
         <button type="button" className="btn" onClick={onBegin}>
@@ -133,7 +133,7 @@ function HandedOver({ count }: { count: number }) {
         <RackEntries rows={rowsOf(shipped)} more={shipped} />
       ) : (
         <button type="button" className="btn-plain btn m-3" onClick={() => setPast(true)}>
-          {count === 1 ? 'one handed over' : `${count} handed over`}: show
+          show {count === 1 ? 'the one handed over' : `${count} handed over`}
         </button>
       )}
     </section>

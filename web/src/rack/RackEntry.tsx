@@ -1,12 +1,11 @@
 import { STATIONS, type Station } from '@nubrin/core/judge'
 import { keyWords } from '@nubrin/core/record'
-import { format, parseISO } from 'date-fns'
 import { useMemo } from 'react'
 import { Link } from 'react-router'
 import { STATION_NAME } from '../base/names'
 import type { RackRow } from '../data'
 import { SceneView } from '../drawing/SceneView'
-import { Mark, STATE_WORD } from '../kit'
+import { dayOfWeeks, Mark, STATE_WORD } from '../kit'
 import { daysTo } from './days'
 import { hiltScene } from './hiltScene'
 
@@ -119,13 +118,12 @@ function Standing({ row }: { row: RackRow }) {
 }
 
 function Due({ row }: { row: RackRow }) {
-  if (row.shipped)
-    return <div className="text-right font-semibold">shipped {format(parseISO(row.shipped), 'd MMM')}</div>
+  if (row.shipped) return <div className="text-right font-semibold">shipped {dayOfWeeks(row.shipped)}</div>
   if (!row.deadline) return <div className="text-right font-semibold">no date</div>
   const days = daysTo(row.deadline)
   return (
     <div className="text-right font-semibold">
-      {format(parseISO(row.deadline), 'EEE d MMM')}
+      {dayOfWeeks(row.deadline, true)}
       <div className={`font-normal ${days < 0 ? 'text-stop' : 'text-quiet'}`}>
         {days < 0 ? `${-days} days late` : days === 0 ? 'today' : `in ${days} days`}
       </div>

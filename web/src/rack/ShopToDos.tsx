@@ -6,7 +6,7 @@ import { WAITS, waitsFor } from '../shared/waits'
 import { useSession } from '../store/session'
 import { shipsIn } from './days'
 
-const BY = { blocks: 'by what it holds up', person: 'by person', commission: 'by commission' } as const
+const BY = { blocks: 'by what it blocks', person: 'by person', commission: 'by commission' } as const
 type By = keyof typeof BY
 const WAYS = Object.keys(BY) as By[]
 const groupOf: Record<By, (t: LeftToDo) => string> = {
@@ -59,7 +59,7 @@ export default function ShopToDos() {
         <Refused why={list.error?.message} />
         <Tabs label="Sorted" tabs={Object.values(BY)} at={WAYS.indexOf(way)} onChange={(i) => setWay(WAYS[i]!)} />
         {list.data && !mine.length ? (
-          <Empty title="Nothing is left to do">Work is written down on the to-do desk of a commission.</Empty>
+          <Empty title="Nothing is left to do">Add work on the to-do desk of a commission.</Empty>
         ) : null}
         {groups.map((g) => (
           <section key={g} aria-label={g} className="mt-4">

@@ -13,6 +13,7 @@ import {
 import { formatNumber, MAKER } from '@nubrin/core/units'
 import { useMemo } from 'react'
 import { urlOf } from '../data'
+import { dayText } from '../kit'
 import { useBench, useOrder } from '../store/commission'
 import { ToDosOf } from './ToDos'
 
@@ -33,7 +34,13 @@ function factLine(name: string, f: AnyFact<unknown>): Line[] {
   if (f.value === null) return []
   const value = typeof f.value === 'number' ? `${formatNumber(MAKER, f.value)}${unitOf(f)}` : chosen(String(f.value))
   const past = (f.trail?.length ?? 0) + (f.rivals?.length ?? 0)
-  const from = [SOURCE_WORDS[f.source], f.with, f.by, f.on, past ? `${past} other statement${past > 1 ? 's' : ''}` : '']
+  const from = [
+    SOURCE_WORDS[f.source],
+    f.with,
+    f.by,
+    f.on && dayText(f.on),
+    past ? `${past} other statement${past > 1 ? 's' : ''}` : '',
+  ]
   return [{ name, value, from: from.filter(Boolean).join(', ') }]
 }
 
@@ -43,6 +50,9 @@ function nameOfId(c: Commission, id: string): string | undefined {
   const thing = /^[a-z0-9][a-z0-9-]+$/.test(id) ? thingsOf(c).find((t) => t.id === id) : undefined
   return thing && nameOfThing(thing.kind, thing.value)
 }
+
+const inList = (list: readonly unknown[]): string =>
+  list.every((x) => typeof x === 'string') ? list.map(chosen).join(', ') : `${list.length}`
 
 function linesOf(c: Commission, value: Record<string, unknown>): Line[] {
   return Object.entries(value).flatMap(([key, v]): Line[] => {
@@ -57,8 +67,10 @@ function linesOf(c: Commission, value: Record<string, unknown>): Line[] {
           value: nameIn(c, v) ?? nameOfId(c, v) ?? (/^(note|shopNote|name)$/.test(key) ? v : chosen(v)),
         },
       ]
-    if (Array.isArray(v)) return v.length ? [{ name: keyWords(key), value: `${v.length}` }] : []
-    return linesOf(c, v as Record<string, unknown>)
+    if (Array.isArray(v)) return v.length ? [{ name: keyWords(key), value: inList(v) }] : []
+    const inner = linesOf(c, v as Record<string, unknown>)
+    // What a joint says is told from what its section says of the same name.
+    return key === 'specs' ? inner : inner.map((l) => ({ ...l, name: `${keyWords(key)}: ${l.name}` }))
   })
 }
 
@@ -72,7 +84,7 @@ function spokenOf(c: Commission, target: Ref): { what: string; names: string[] }
     ),
     ...of(
       'repairs',
-      c.sabers.flatMap((s) => s.repairs.filter((f) => f.place === target).map((f) => `${f.on}: ${f.fix}`)),
+      c.sabers.flatMap((s) => s.repairs.filter((f) => f.place === target).map((f) => `${dayText(f.on)}: ${f.fix}`)),
     ),
     ...of(
       'steps',
@@ -105,7 +117,7 @@ export function Dossier() {
   const lit = useBench((b) => b.lit)
   const thing = useMemo(() => findThing(order, lit), [order, lit])
   if (!thing || !lit)
-    return <p className="text-quiet mt-2">Touch anything on the drawing: all that is recorded of it is read here.</p>
+    return <p className="text-quiet mt-2">Select anything on the drawing to read what is recorded about it.</p>
   const photos = order.media.filter((m) => m.place === lit)
   return (
     <section

@@ -1,12 +1,12 @@
 import { type Ref, TODO_BLOCKS, TODO_WHO, type ToDo } from '@nubrin/core/record'
 import { freshId, todayIso } from '../data'
-import { AddLine, CheckBox, DateCell, RemoveButton, SelectCell, setText, TextCell } from '../kit'
+import { AddLine, CheckBox, DateCell, dayText, RemoveButton, SelectCell, setText, TextCell } from '../kit'
 import { useEdit, useEditEntry, useOrder, useRemove } from '../store/commission'
 import { useSession } from '../store/session'
 import { Notes } from './Notes'
 
 const WHO = { shop: 'the shop', client: 'the client' }
-const BLOCKS = { '': 'stands against nothing', filming: 'before filming', shipping: 'before it ships' }
+const BLOCKS = { '': 'blocks nothing', filming: 'before filming', shipping: 'before it ships' }
 
 /** One piece of work that is left: ticked off, for whom, by when, and what waits for it. */
 export function ToDoRow({ toDo: t, about }: { toDo: ToDo; about?: string | undefined }) {
@@ -36,7 +36,7 @@ export function ToDoRow({ toDo: t, about }: { toDo: ToDo; about?: string | undef
       </div>
       {t.done ? (
         <p className="text-quiet pl-7 text-[0.87rem]">
-          {['done', t.doneOn, t.doneBy && `by ${t.doneBy}`].filter(Boolean).join(' ')}
+          {['done', t.doneOn && dayText(t.doneOn), t.doneBy && `by ${t.doneBy}`].filter(Boolean).join(' ')}
         </p>
       ) : (
         <div className="grid grid-cols-[90px_minmax(0,1fr)_minmax(0,1fr)_minmax(0,1.4fr)] gap-2 pr-8 pl-7">
@@ -73,7 +73,7 @@ export function ToDoRow({ toDo: t, about }: { toDo: ToDo; about?: string | undef
           checked={!!t.promised}
           onChange={(on) => set('promised', t.id, (x) => void (on ? (x.promised = true) : delete x.promised))}
         >
-          promised: the client is told that it is owed<span className="sr-only">: {t.text}</span>
+          promised: the client is told it is still owed<span className="sr-only">: {t.text}</span>
         </CheckBox>
       ) : null}
       <details className="pr-8 pl-7 text-[0.93rem]">

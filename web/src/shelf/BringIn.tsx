@@ -14,10 +14,10 @@ export function BringIn({ close }: { close: () => void }) {
   }
   const refused = bringIn.error as ApiError | null
   return (
-    <Modal title="Bring parts in" close={close} wide="max-w-2xl">
+    <Modal title="Import parts" close={close} wide="max-w-2xl">
       <p className="text-quiet mt-1">
-        CSV or JSON, as this shelf gives it out. In CSV a heading may carry its unit, “length (in)”; cells may be
-        written 22.2, 22,2 or 7/8 in. Rows with a known id are changed, others are added.
+        CSV or JSON, as exported from this shelf. A CSV heading may carry its unit, “length (in)”; values may be written
+        22.2, 22,2 or 7/8 in. Rows with a known ID are updated, others are added.
       </p>
       <FileButton
         label={bringIn.isPending ? 'reading…' : 'choose a file'}

@@ -64,7 +64,7 @@ export function PartCard({
       </div>
       {part.kind === 'auxBoard' ? (
         <CheckBox checked={!!part.converter} onChange={(on) => put('converter', on || undefined)}>
-          turns the pack’s voltage into what pixels take
+          converts the pack voltage for the pixels
         </CheckBox>
       ) : null}
       <div className="border-rule mt-2 grid grid-cols-[68px_80px_minmax(0,1fr)_54px] gap-x-3 border-t pt-1">

@@ -16,12 +16,12 @@ function countOf({ carried, sabers, erased }: Answer): string {
   return [
     `${sabers} ${sabers === 1 ? 'saber' : 'sabers'}`,
     shown < sabers ? `the first ${shown} are shown` : '',
-    erased ? `${erased} ${erased === 1 ? 'is' : 'are'} of people whose data were erased: nobody can reach them` : '',
+    erased ? `${erased} ${erased === 1 ? 'is' : 'are'} of people whose data was erased: they cannot be contacted` : '',
   ]
     .filter(Boolean)
     .join('; ')
 }
-/** Whose it is and where, as far as the shop still knows. */
+/** Ownership and where, as far as the shop still knows. */
 const whereabouts = ({ client, shipped, place, lot }: Answer['carried'][number], ofLot: boolean) =>
   [
     '',

@@ -36,8 +36,8 @@ export function RecallLetters({ asked }: { asked: string }) {
     <section aria-label="Letters" className="bg-card border-ink mt-2 border p-3">
       <TextCell title="what is wrong with it" label="What is wrong with it" lines={2} value={why} onCommit={setWhy} />
       <TextCell
-        title="what the client is to do"
-        label="What the client is to do"
+        title="what the client should do"
+        label="What the client should do"
         lines={2}
         value={todo}
         onCommit={setTodo}
@@ -56,7 +56,7 @@ export function RecallLetters({ asked }: { asked: string }) {
       {letters?.erased ? (
         <p className="mt-1">
           {letters.erased === 1 ? 'One commission was' : `${letters.erased} commissions were`} erased: lot and part are
-          kept, and no way to reach the client.
+          kept, but the client cannot be contacted.
         </p>
       ) : null}
       {letters?.messages.map((l) => (

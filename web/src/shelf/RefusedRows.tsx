@@ -37,7 +37,7 @@ export function RefusedRows({
       <div className="mt-2 flex flex-wrap gap-2">
         {good ? (
           <button type="button" className="btn" onClick={onTakeGood}>
-            {good === 1 ? 'take the one good row' : `take the ${good} good rows`}
+            {good === 1 ? 'import the one valid row' : `import the ${good} valid rows`}
           </button>
         ) : null}
         {rejected ? (
@@ -46,7 +46,7 @@ export function RefusedRows({
             download={file.endsWith('.json') ? 'to-mend.json' : 'to-mend.csv'}
             href={`data:text/plain;charset=utf-8,${encodeURIComponent(rejected)}`}
           >
-            the faulty rows, to mend
+            download the rejected rows
           </a>
         ) : null}
       </div>

@@ -83,13 +83,13 @@ export default function Shelf() {
 /** Nothing answers, or the drawer is empty: what one can do then. */
 const Nothing = ({ find, kind, onAdd }: { find: string; kind: PartKind; onAdd: () => void }) => (
   <Empty
-    title={find ? `Nothing on the shelf answers to “${find}”` : `The drawer for ${KINDS[kind].label} is empty`}
+    title={find ? `Nothing on the shelf matches “${find}”` : `The drawer for ${KINDS[kind].label} is empty`}
     action={
       <button type="button" className="btn btn-main" onClick={onAdd}>
         put a {KINDS[kind].label} in
       </button>
     }
   >
-    Put one in by hand, or bring a list in as CSV or JSON.
+    Add one by hand, or import a list as CSV or JSON.
   </Empty>
 )

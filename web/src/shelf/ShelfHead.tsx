@@ -33,7 +33,7 @@ export function ShelfHead({
           onChange={(e) => onFind(e.target.value)}
         />
         <button type="button" className="btn" onClick={onBring}>
-          bring in
+          import
         </button>
         <a className="btn" href={urlOf('partsCsv')}>
           CSV

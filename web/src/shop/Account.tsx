@@ -15,7 +15,7 @@ interface Passwords {
 export function Account() {
   const person = useSession((s) => s.person)!
   return (
-    <Block title={`${person.name}: signing in`}>
+    <Block title={`${person.name}: sign-in`}>
       <NewPassword />
       <SecondFactor on={!!person.factor} />
     </Block>
@@ -30,7 +30,7 @@ function NewPassword() {
   return (
     <form noValidate className="grid grid-cols-[1fr_1fr_auto] items-end gap-3" onSubmit={handleSubmit(change)}>
       <label>
-        <span className="label">Password now</span>
+        <span className="label">Current password</span>
         <input
           type="password"
           autoComplete="current-password"
@@ -39,7 +39,7 @@ function NewPassword() {
         />
       </label>
       <label>
-        <span className="label">New one, ten characters or more</span>
+        <span className="label">New password, ten characters or more</span>
         <input
           type="password"
           autoComplete="new-password"
@@ -48,7 +48,7 @@ function NewPassword() {
         />
       </label>
       <button type="submit" className="btn">
-        change it
+        change password
       </button>
       <Refused why={formState.errors.next?.message} className="col-span-3" />
       <Why why={why} />
@@ -77,11 +77,11 @@ function SecondFactor({ on }: { on: boolean }) {
       <p className="mt-3 flex items-center gap-3">
         <span className="flex-1">
           {on
-            ? 'Signing in also asks for the code of your authenticator.'
-            : 'A second factor: an authenticator on your phone gives a code at each signing in.'}
+            ? 'Signing in also asks for a code from your authenticator.'
+            : 'Second factor: an authenticator app on your phone gives a code each time you sign in.'}
         </span>
         <button type="button" className="btn" onClick={() => void begin()}>
-          {on ? 'put another in its place' : 'turn it on'}
+          {on ? 'replace it' : 'turn it on'}
         </button>
         {on ? (
           <button type="button" className="btn" onClick={() => setDropping(true)}>
@@ -94,8 +94,8 @@ function SecondFactor({ on }: { on: boolean }) {
         <Confirm
           title="Second factor"
           fields={[
-            ...(on ? [['old', 'The code of the authenticator that is on'] as const] : []),
-            ['code', on ? 'The code that the new one shows' : 'The code it shows now'],
+            ...(on ? [['old', 'Code from the current authenticator'] as const] : []),
+            ['code', on ? 'Code from the new one' : 'The code it shows now'],
             ['password', 'Your password'],
           ]}
           close={() => setFactor(undefined)}
@@ -118,7 +118,7 @@ function SecondFactor({ on }: { on: boolean }) {
           title="Turn the second factor off"
           fields={[
             ['password', 'Your password'],
-            ['code', 'The code of your authenticator'],
+            ['code', 'Code from your authenticator'],
           ]}
           close={() => setDropping(false)}
           go={({ password = '', code = '' }) =>

@@ -15,7 +15,7 @@ export function Archive() {
   const again = () => client.invalidateQueries({ queryKey: ['archived'] })
   return (
     <Block title="Off the rack">
-      {list.data?.length === 0 ? <p className="text-quiet">Nothing was taken off.</p> : null}
+      {list.data?.length === 0 ? <p className="text-quiet">Nothing has been taken off the rack.</p> : null}
       <ul>
         {list.data?.map((c) => (
           <li key={c.id} className="border-rule flex items-center gap-3 border-b py-1.5">
@@ -25,10 +25,10 @@ export function Archive() {
               type="button"
               className="btn"
               onClick={() =>
-                void run(() => call('unarchive', { params: { id: c.id } }), 'It hangs on the rack again.').then(again)
+                void run(() => call('unarchive', { params: { id: c.id } }), 'It is back on the rack.').then(again)
               }
             >
-              hang it up again
+              put it back on the rack
             </button>
             {person?.role === 'owner' ? (
               <button type="button" className="btn" onClick={() => setErasing(c)}>
@@ -47,7 +47,7 @@ export function Archive() {
           yes={() => {
             const { id } = erasing
             setErasing(undefined)
-            void run(() => call('erase', { params: { id }, body: { why: 'asked for by the person' } }), 'Erased.').then(
+            void run(() => call('erase', { params: { id }, body: { why: 'requested by the person' } }), 'Erased.').then(
               again,
             )
           }}

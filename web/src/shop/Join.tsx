@@ -26,7 +26,7 @@ export default function Join() {
     queryFn: () => call('invitation', { params: { token: token! } }),
   })
   useEffect(() => {
-    document.title = 'Come in · Nubrin'
+    document.title = 'Join · Nubrin'
   }, [])
   return (
     <Porch>
@@ -46,14 +46,14 @@ type Invitation = GoodOf<Api['invitation']>
 
 /** What an invitation welcomes to, and what it says first. */
 const WELCOME: Record<Invitation['asks'], (i: Invitation) => { heading: string; words: string }> = {
-  shop: () => ({ heading: 'Your shop begins here', words: 'You become its owner; others are invited later.' }),
+  shop: () => ({ heading: 'Set up your shop', words: 'You will be its owner; you can invite others later.' }),
   person: (i) => ({
     heading: `Welcome to ${i.shop}`,
-    words: `${i.name}, you come in as ${ROLE_WORDS[i.role].toLowerCase()}.`,
+    words: `${i.name}, you join as ${ROLE_WORDS[i.role].toLowerCase()}.`,
   }),
   password: (i) => ({
     heading: 'Choose a new password',
-    words: `${i.name}, the old one and every open session have ended.`,
+    words: `${i.name}, your old password no longer works and every session has ended.`,
   }),
 }
 
@@ -93,7 +93,7 @@ function Accept({ token, invitation: i }: { token: string; invitation: Invitatio
           ? null
           : field('signIn', 'Sign-in name', {
               required: 'Choose a name to sign in with.',
-              pattern: { value: /^[\p{L}\p{N}._@-]{2,60}$/u, message: 'Letters, digits, . _ - @, no blanks.' },
+              pattern: { value: /^[\p{L}\p{N}._@-]{2,60}$/u, message: 'Letters, digits, . _ - @; no spaces.' },
             })}
         {field(
           'password',
@@ -103,8 +103,8 @@ function Accept({ token, invitation: i }: { token: string; invitation: Invitatio
         )}
         {field(
           'again',
-          'Once more',
-          { validate: (v) => v === watch('password') || 'The two are not the same.' },
+          'Repeat the password',
+          { validate: (v) => v === watch('password') || 'The passwords do not match.' },
           'password',
         )}
         <Refused why={refused} />

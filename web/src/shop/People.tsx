@@ -7,7 +7,7 @@ import { dayText, SelectCell } from '../kit'
 import { useSession } from '../store/session'
 import { Block, Sure, TellLink, useDeed, Why } from './parts'
 
-/** Who works here, what they may do, and who is invited. */
+/** People, what they may do, and who is invited. */
 export function People() {
   const client = useQueryClient()
   const list = useQuery({ queryKey: ['people'], queryFn: () => call('people', {}) })
@@ -31,7 +31,7 @@ export function People() {
       setLink({ title: `An invitation for ${name}`, link: r.link })
     })
   return (
-    <Block title="Who works here">
+    <Block title="People">
       <ul>
         {list.data?.people
           .filter((p) => !p.leftAt)
@@ -65,7 +65,7 @@ export function People() {
       {link ? <TellLink {...link} close={() => setLink(undefined)} /> : null}
       {going ? (
         <Sure
-          title={`${going.name} leaves`}
+          title={`${going.name}, remove`}
           words="Their sessions end and they cannot sign in any more. What they did stays in the records under their name."
           close={() => setGoing(undefined)}
           yes={() => {
@@ -96,10 +96,10 @@ function Here({
     <li className="border-rule grid grid-cols-[1fr_210px_auto] items-center gap-3 border-b py-1.5">
       <div className="min-w-0">
         <span className="font-semibold">{p.name}</span> <span className="text-quiet">{p.signIn}</span>
-        {p.factor ? <span className="text-quiet"> · with a code</span> : null}
+        {p.factor ? <span className="text-quiet"> · second factor on</span> : null}
       </div>
       <SelectCell
-        label={`What ${p.name} may do`}
+        label={`Role of ${p.name}`}
         value={p.role}
         options={ROLES}
         words={(r) => ROLE_WORDS[r]}
@@ -110,7 +110,7 @@ function Here({
           new password
         </button>
         <button type="button" className="btn" disabled={p.id === me?.id} onClick={onLeave}>
-          leaves
+          remove
         </button>
       </div>
     </li>
@@ -138,15 +138,9 @@ function Invite({ onInvite }: { onInvite: (name: string, role: Role) => Promise<
           onChange={(e) => setName(e.target.value)}
         />
       </label>
-      <SelectCell
-        label="What they may do"
-        value={role}
-        options={ROLES}
-        words={(r) => ROLE_WORDS[r]}
-        onCommit={setRole}
-      />
+      <SelectCell label="Role" value={role} options={ROLES} words={(r) => ROLE_WORDS[r]} onCommit={setRole} />
       <button type="submit" className="btn btn-main" disabled={!name.trim()}>
-        make a link
+        create a link
       </button>
     </form>
   )

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
-import { format } from 'date-fns'
 import { call } from '../data'
+import { timeText } from '../kit'
 import { Block, useDeed, Why } from './parts'
 
 /** A browser in a word or two, from what it says of itself. */
@@ -24,7 +24,7 @@ export function Sessions() {
               <span className="font-semibold">{s.person}</span>, {browserOf(s.agent)}
               {s.here ? ' (here)' : ''}
             </span>
-            <span className="text-quiet">{s.seen ? format(new Date(s.seen), 'd MMM HH:mm') : ''}</span>
+            <span className="text-quiet">{s.seen ? timeText(s.seen) : ''}</span>
             <button
               type="button"
               className="btn"
@@ -35,7 +35,7 @@ export function Sessions() {
                 )
               }
             >
-              end it
+              sign out
             </button>
           </li>
         ))}

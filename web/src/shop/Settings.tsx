@@ -10,15 +10,15 @@ type Form = GoodOf<Api['settings']>
 
 const NAMES: Record<keyof Form, string> = {
   name: 'Name',
-  contact: 'How it is reached',
+  contact: 'Contact',
   address: 'Address',
-  closing: 'Last words of a handoff',
+  closing: 'Closing words of a handoff',
   signature: 'Signature line',
-  publicUrl: 'Address clients reach it under, for links',
+  publicUrl: 'Web address for client links',
   linkDays: 'Days a client’s link lasts (0: always)',
 }
 
-/** What the shop says of itself, on paper and on clients' pages. */
+/** About the shop, on paper and on clients' pages. */
 export function Settings({ mayChange }: { mayChange: boolean }) {
   return mayChange ? <SettingsForm /> : <SettingsRead />
 }
@@ -27,7 +27,7 @@ function SettingsRead() {
   const settings = useQuery({ queryKey: ['settings'], queryFn: () => call('settings', {}) })
   const said = (Object.keys(NAMES) as (keyof Form)[]).filter((k) => settings.data?.[k] !== '')
   return (
-    <Block title="What the shop says of itself">
+    <Block title="About the shop">
       <dl>
         {settings.data
           ? said.map((k) => (
@@ -38,7 +38,7 @@ function SettingsRead() {
             ))
           : null}
       </dl>
-      <p className="text-quiet mt-3">Only an owner changes this.</p>
+      <p className="text-quiet mt-3">Only an owner can change this.</p>
     </Block>
   )
 }
@@ -67,7 +67,7 @@ function SettingsForm() {
     </label>
   )
   return (
-    <Block title="What the shop says of itself">
+    <Block title="About the shop">
       <form
         noValidate
         className="grid grid-cols-2 gap-3"
@@ -100,7 +100,7 @@ function SettingsForm() {
         <div className="col-span-2">
           <Why why={why} />
           <button type="submit" className="btn btn-main" disabled={!formState.isDirty}>
-            Keep it
+            Save
           </button>
         </div>
       </form>

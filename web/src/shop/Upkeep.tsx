@@ -5,10 +5,10 @@ import { useSession } from '../store/session'
 import { Block, useDeed, Why } from './parts'
 
 const NAMES: Record<string, string> = {
-  database: 'The database',
-  files: 'The folder of files',
-  disk: 'The disk',
-  backup: 'The backup',
+  database: 'Database',
+  files: 'File storage',
+  disk: 'Disk',
+  backup: 'Backup',
 }
 
 /** How each part of the server is, and the last good backup. */
@@ -52,15 +52,15 @@ function Earlier() {
   return (
     <div className="mt-3">
       <p className="text-quiet">
-        Earlier work comes in as CSV, a row a commission: client, title, shipped, and where known country, contact,
+        Import past work from CSV, one row per commission: client, title, shipped, and if known country, contact,
         sabers, job, ordered, note.
       </p>
       <FileButton
-        label="take earlier work in"
+        label="import past work"
         className="btn mt-1"
         accept=".csv,text/csv"
         onFiles={([f]) =>
-          void run(() => call('takeEarlier', { file: f! }), 'Taken in. It hangs among what was handed over.')
+          void run(() => call('takeEarlier', { file: f! }), 'Imported. It is under what was handed over.')
         }
       />
       <Why why={why} />

@@ -60,7 +60,7 @@ export class Sync {
   }
   settle(conflict: string, whose: 'mine' | 'theirs'): void {
     if (!this.queue) return
-    if (!this.queue.settle(conflict, whose)) tell('What yours was about is gone. It can only be left out now.')
+    if (!this.queue.settle(conflict, whose)) tell('What your change was about is gone. It can only be left out now.')
     this.changed()
   }
   takeBack(): void {

@@ -184,7 +184,7 @@ export const controlsWords: WordsOf<typeof rules> = {
     },
   },
   unsureControl: {
-    rule: 'A control marked "not sure" is tried before it is shown or printed.',
+    rule: 'A control marked “not sure” is tried before it is shown or printed.',
     says: {
       unsure: (p) => ({
         title: `Not sure: ${p.does}`,

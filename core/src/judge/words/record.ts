@@ -18,7 +18,8 @@ const days = (n: number) => `${n} ${n === 1 ? 'day' : 'days'}`
 
 const remedy = (p: Asked) => (p.askedOn ? 'Write the answer down when it comes.' : 'Ask, and note the day.')
 
-const detail = (p: Asked) => `“${p.text}”${p.askedOn ? ` Asked ${p.askedOn}.` : ' Not asked yet.'}`
+const detail = (p: Asked) =>
+  `“${p.text}”${p.askedOn ? ` Asked on ${dayText(MAKER, p.askedOn, 'near')}.` : ' Not asked yet.'}`
 
 const said = (p: Unsure) => p.values.map((v) => `${keyWords(v.field)} about ${saidText(v.value, v.unit)}`).join(', ')
 
@@ -79,7 +80,7 @@ export const recordWords: WordsOf<typeof rules> = {
         detail: p.claims
           .map((c) => `${saidText(c.value, p.unit)} (${SOURCE_WORDS[c.source]}${c.with ? `, ${c.with}` : ''})`)
           .join(' against '),
-        remedy: 'Make sure and settle it; the loser stays in the trail.',
+        remedy: 'Check, and choose the right one; the other stays in its history.',
       }),
     },
   },
@@ -88,12 +89,12 @@ export const recordWords: WordsOf<typeof rules> = {
     says: {
       past: (p) => ({
         title: `${days(-p.days)} past its date`,
-        detail: `Promised for ${p.deadline}.`,
+        detail: `Promised for ${dayText(MAKER, p.deadline, 'near')}.`,
         remedy: 'Tell the client a new date.',
       }),
       near: (p) => ({
         title: p.days === 0 ? 'Ships today' : `Ships in ${days(p.days)}`,
-        detail: `Promised for ${p.deadline}.`,
+        detail: `Promised for ${dayText(MAKER, p.deadline, 'near')}.`,
         remedy: 'Settle the open issues.',
       }),
     },
@@ -160,11 +161,11 @@ export const recordWords: WordsOf<typeof rules> = {
     },
   },
   recalled: {
-    rule: 'What is remembered, believed or assumed prints as "about" until somebody has made sure.',
+    rule: 'What is remembered, believed or assumed prints as “about” until somebody has made sure.',
     says: {
       fromMemory: (p) => ({
         title: `${p.owner}: from memory`,
-        detail: `${said(p)}. It prints as "about".`,
+        detail: `${said(p)}. It prints as “about”.`,
         remedy: 'Measure it, or read it off a datasheet.',
       }),
       believed: (p) => ({

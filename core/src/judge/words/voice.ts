@@ -128,7 +128,7 @@ export const voiceWords: WordsOf<typeof rules> = {
     },
   },
   unsurePreset: {
-    rule: 'A preset marked "not sure" is seen and heard before it is told or printed.',
+    rule: 'A preset marked “not sure” is seen and heard before it is told or printed.',
     says: {
       unsure: (p) => ({
         title: `Not sure: preset ${p.preset}`,

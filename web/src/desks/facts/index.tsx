@@ -16,10 +16,10 @@ import { ChoiceFactField, ColourFactField, Empty, FactField, type FactSchema, Te
 import { useBench, useEdit, useLight, useOrder } from '../../store/commission'
 
 const HEAD: Record<OpenBecause, string> = {
-  contradicted: 'Contradicted: which holds?',
+  contradicted: 'Contradictions: which is right?',
   unknown: 'Not recorded',
   recalled: 'From memory',
-  believed: 'Only believed',
+  believed: 'Believed, not checked',
   client: 'Said by the client',
   assumed: 'Assumed',
 }
@@ -46,15 +46,13 @@ export function FactsDesk() {
   if (!open.length)
     return (
       <Empty title="Every fact is settled">
-        All is measured, read, configured or computed. What is doubted or missing would lie here.
+        Everything is measured, read, configured or calculated. Anything in doubt or missing appears here.
       </Empty>
     )
   return (
     // biome-ignore lint/a11y/noStaticElementInteractions: only passes the focus on, after the field has done its own
     <div ref={page} className="space-y-5" onKeyDown={onward}>
-      <p className="text-quiet -mb-2">
-        Enter states what stands in the field as measured or read, and goes on to the next.
-      </p>
+      <p className="text-quiet -mb-2">Enter confirms the value as measured or read and moves to the next.</p>
       {OPEN_BECAUSE.map((because) => {
         const here = open.filter((f) => f.because === because)
         return here.length ? (

@@ -49,7 +49,7 @@ export function Parts() {
         </table>
       ) : (
         <p className="text-quiet">
-          The client sent nothing. What comes in is written down under{' '}
+          The client sent nothing. Record what arrives under{' '}
           <Link className="underline" to={`/commission/${id}/brief`}>
             Brief
           </Link>

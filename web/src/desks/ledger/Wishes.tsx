@@ -44,7 +44,7 @@ export function Wishes() {
         </table>
       ) : (
         <p className="text-quiet">
-          Nothing is wished yet. Wishes are written down under{' '}
+          No wishes yet. Record them under{' '}
           <Link className="underline" to={`/commission/${order.id}/brief`}>
             Brief
           </Link>

@@ -17,13 +17,13 @@ import { useEditSaber, useSaber } from '../../store/commission'
 const FACTS = [
   ['sleepAfter', 'sleeps after'],
   ['displayTimeout', 'display goes dark after'],
-  ['displayAngle', 'picture stands at'],
-  ['volumeSteps', 'steps of volume'],
+  ['displayAngle', 'picture rotated by'],
+  ['volumeSteps', 'volume steps'],
 ] as const
 const OF = Saber.properties.settings.properties
 type Sense = Settings['sensitivities'][number]
 
-/** What the board is set to, beside its sounds and controls. */
+/** Board settings, beside its sounds and controls. */
 export function Board() {
   const { settings } = useSaber()
   const editSaber = useEditSaber()
@@ -36,8 +36,8 @@ export function Board() {
       else delete x.link
     })
   return (
-    <section aria-label="What the board is set to">
-      <h2 className="h2 mb-1">What the board is set to</h2>
+    <section aria-label="Board settings">
+      <h2 className="h2 mb-1">Board settings</h2>
       <div className="grid grid-cols-4 gap-x-4 gap-y-2">
         {FACTS.map(([key, label]) => (
           <FactField
@@ -51,39 +51,39 @@ export function Board() {
           />
         ))}
         <TextCell
-          title="display greets with"
+          title="display greeting"
           span="col-span-2"
           label="Greeting of the display"
           value={settings.greeting ?? ''}
           onCommit={(v) => set((x) => setText(x, 'greeting', v))}
         />
         <TextCell
-          title="and shows"
+          title="display picture"
           span="col-span-2"
           label="Picture of the display"
           value={settings.picture ?? ''}
           onCommit={(v) => set((x) => setText(x, 'picture', v))}
         />
         <TextCell
-          title="link is called"
+          title="link name"
           label="Name of the link"
           value={settings.link?.name ?? ''}
           onCommit={(v) => link((l) => setText(l, 'name', v))}
         />
         <TextFactField
-          label="code it asks for"
+          label="pairing code"
           value={settings.link?.code}
           onCommit={(f) => link((l) => void (l.code = f))}
         />
         <TextCell
-          title="program on the phone"
+          title="phone app"
           span="col-span-2"
           label="Program of the link"
           value={settings.link?.program ?? ''}
           onCommit={(v) => link((l) => setText(l, 'program', v))}
         />
       </div>
-      <h3 className="label mt-2">sensitivity, and with what it was tried</h3>
+      <h3 className="label mt-2">sensitivity, and what it was tried with</h3>
       {settings.sensitivities.map((x) => (
         <Sensitivity key={x.id} of={x} onEdit={set} />
       ))}

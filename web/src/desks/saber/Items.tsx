@@ -6,7 +6,7 @@ import { PlaceCell } from '../../shared/PlaceCell'
 import { SuppliedCell } from '../../shared/Supplied'
 import { useEditSaber, useEditThing, useRemove, useSaber } from '../../store/commission'
 
-const ROLE_WORDS = { accessory: 'goes with', alternative: 'stands in for', spare: 'spare of' }
+const ROLE_WORDS = { accessory: 'goes with', alternative: 'replaces', spare: 'spare of' }
 const KIND_KEYS = Object.keys(KINDS) as PartKind[]
 
 /** What a saber needs beside what is built in: chargers, adapters, a second pommel, spare screws; who brings each. */
@@ -75,9 +75,9 @@ function ItemRow({ item: x }: { item: Item }) {
           words={(v) => (v ? kindRule(v).label : 'not said')}
           {...maybe('kind')}
         />
-        <TextCell title="type to ask for" label={`Type of ${x.what}`} {...text('type')} />
+        <TextCell title="type to order" label={`Type of ${x.what}`} {...text('type')} />
         <TextCell title="size" label={`Size of ${x.what}`} {...text('size')} />
-        <TextCell title="where it is to be had" label={`Where ${x.what} is to be had`} {...text('from')} />
+        <TextCell title="where to buy it" label={`Where ${x.what} is to be had`} {...text('from')} />
         <CheckBox {...tick('protected')}>
           protected<span className="sr-only">: {x.what}</span>
         </CheckBox>

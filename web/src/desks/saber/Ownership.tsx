@@ -30,11 +30,11 @@ export function Ownership() {
       else delete d.warranty
     })
   return (
-    <section aria-label="Whose it is">
-      <h2 className="h2 mb-1">Whose it is</h2>
+    <section aria-label="Ownership">
+      <h2 className="h2 mb-1">Ownership</h2>
       <div className="grid grid-cols-2 gap-x-4 gap-y-2">
         <TextCell
-          title="who gets it, if not the client"
+          title="recipient, if not the client"
           label="Recipient"
           value={saber.recipient?.name ?? ''}
           onCommit={(v) => recipient((r) => setText(r, 'name', v))}
@@ -61,7 +61,7 @@ export function Ownership() {
           onCommit={(v) => editSaber('edition', (s) => setText(s, 'edition', v))}
         />
         <TextCell
-          title="what the shop stands behind, and how long"
+          title="warranty: what it covers, for how long"
           span="col-span-2"
           lines={2}
           label="Warranty"
@@ -69,7 +69,7 @@ export function Ownership() {
           onCommit={(v) => warranty('words', v)}
         />
         <TextCell
-          title="what ends that"
+          title="what voids it"
           span="col-span-2"
           label="What ends the warranty"
           value={order.warranty?.ends ?? ''}

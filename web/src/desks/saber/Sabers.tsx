@@ -19,7 +19,7 @@ export function Sabers() {
     })
   const copy = (s: Saber) =>
     edit('copy a saber', (d) => {
-      if (d.sabers.length < MOST) d.sabers.push(anotherLike(order, s.id, `${s.name}, again`, freshId))
+      if (d.sabers.length < MOST) d.sabers.push(anotherLike(order, s.id, `${s.name}, copy`, freshId))
     })
   return (
     <section aria-label="The sabers of this order">

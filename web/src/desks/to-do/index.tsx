@@ -31,10 +31,10 @@ export function ToDoDesk() {
           />
         ) : null}
         <CheckBox checked={done} onChange={setDone}>
-          with what is done
+          show done
         </CheckBox>
       </div>
-      {mine.length ? null : <Empty title="Nothing is left to do">Work on any thing can be written down below.</Empty>}
+      {mine.length ? null : <Empty title="Nothing is left to do">Add work on anything below.</Empty>}
       {WAITS.map(([blocks, title]) => {
         const here = mine
           .filter((t) => t.blocks === blocks)

@@ -55,7 +55,7 @@ export function Row({ one, to }: { one: ToTranslate; to: string }) {
           {one.of.ref ? <ToThing to={one.of.ref}>{whose}</ToThing> : whose}
           {whose && field ? ' · ' : ''}
           {field}
-          {one.paths.length > 1 ? ` · stands in ${one.paths.length} places` : ''}
+          {one.paths.length > 1 ? ` · appears in ${one.paths.length} places` : ''}
         </p>
         <p lang={order.writtenIn ?? 'en'}>{one.text}</p>
         <ul lang={language} className="text-quiet mt-0.5 text-[0.85rem]">

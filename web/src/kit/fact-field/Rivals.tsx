@@ -37,7 +37,7 @@ export function Rivals<F extends AnyFact<unknown>>({
   return (
     <fieldset className="border-stop mt-1 border-l-2 pl-2 text-[0.82rem]" aria-label={`Two values for ${label}`}>
       <span className="text-stop font-semibold">{all.length === 2 ? 'Two values.' : `${all.length} values.`}</span>{' '}
-      Which holds?
+      Which is right?
       {all.map((c, i) => (
         <button
           type="button"
@@ -58,7 +58,7 @@ export function Rivals<F extends AnyFact<unknown>>({
             onCommit(correct(alone as F, { value: last.value, ...(last.tol ? { tol: last.tol } : {}) }))
           }}
         >
-          the first was only mistyped
+          the first was a typo
         </button>
       ) : null}
     </fieldset>

@@ -43,7 +43,7 @@ export function ActSheet({ saber, told: p, act, n }: { saber: Saber; told: Possi
           {...text('caution')}
         />
         <TextCell
-          title="how one knows it worked"
+          title="how to tell it worked"
           label={`Sign of act ${n}`}
           placeholder={act.cue ?? ''}
           {...text('cue')}

@@ -107,9 +107,7 @@ export function Joints({ saber, assembly }: { saber: Saber; assembly: Assembly }
           </div>
         )
       })}
-      <p className="label mt-1">
-        On the drawing: draw a part away to where it comes off; draw a screw onto what it holds.
-      </p>
+      <p className="label mt-1">On the drawing, drag a part to where it comes off, or a screw onto what it holds.</p>
       {joints.length ? null : <p className="text-quiet">No joint is recorded.</p>}
     </section>
   )
@@ -146,8 +144,8 @@ export function JointSheet({ saber, joint: j, asks }: { saber: Saber; joint: Joi
       ))}
       {j.place ? null : <ComesOff {...of} />}
       <TextCell title="lined up by" label={`Landmark at ${j.name}`} {...text('landmark')} />
-      <TextCell title="felt when it is right" label={`What is felt at ${j.name}`} {...text('feels')} />
-      <TextCell title="hurt when it is not" label={`What is hurt at ${j.name}`} {...text('hurts')} />
+      <TextCell title="felt when seated" label={`What is felt at ${j.name}`} {...text('feels')} />
+      <TextCell title="damaged if it is not" label={`What is hurt at ${j.name}`} {...text('hurts')} />
       {/* What holds a blade is said by its socket. */}
       {j.place ? null : (
         <>
@@ -182,7 +180,7 @@ function ComesOff({ joint: j, said }: OfJoint) {
         {...maybe('towards')}
       />
       <Choice
-        title="by itself, then"
+        title="then, by itself"
         label={`What happens by itself when ${j.name} comes off`}
         options={BY_ITSELF}
         words={(v) => ITSELF[v]}
@@ -201,13 +199,13 @@ function ComesOff({ joint: j, said }: OfJoint) {
         label={`Hand of ${j.name}`}
         options={['right', 'left'] as const}
         words={(v) => `${v}-handed`}
-        unsaid="as the hilt says"
+        unsaid="as at Hilt"
         {...maybe('hand')}
       />
       <FactField label="turns" of={OF.turns} {...given('turns')} />
       <FactField label="goes in at, clock" of={OF.angle} {...given('angle')} />
       <CheckBox className="self-end" {...tick('dark')}>
-        touched only with the power cut
+        only with the power cut
       </CheckBox>
       <CheckBox className="self-end" {...tick('tethered')}>
         hangs on wires

@@ -33,7 +33,7 @@ export function Poles({ saber }: { saber: Saber }) {
       ) : null}
       {unlike ? (
         <p>
-          The shop has {data.habit[there]} of its last sabers the other way round, {data.habit[here]} like this one.
+          Of the shop’s last sabers, {data.habit[there]} have it the other way round, {data.habit[here]} like this one.
         </p>
       ) : null}
     </section>

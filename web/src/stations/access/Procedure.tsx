@@ -9,10 +9,9 @@ import {
 } from '@nubrin/core/access'
 import { blockedText, type Choice } from '@nubrin/core/machine'
 import type { Saber } from '@nubrin/core/record'
-import { dayText, MAKER } from '@nubrin/core/units'
 import type { KeyboardEvent } from 'react'
 import { freshId } from '../../data'
-import { AddLine, Mark, RemoveButton } from '../../kit'
+import { AddLine, dayText, Mark, RemoveButton } from '../../kit'
 import { useEditSaber, useRemove } from '../../store/commission'
 import { ActSheet } from './ActSheet'
 import { useLookThrough } from './useLookThrough'
@@ -79,10 +78,7 @@ export function Procedure({ saber, told: p, n, words, choices, onStep, onLight }
         <AddLine
           label={last ? `an act of your own after ${n || p.acts.length}` : 'an act of your own'}
           onAdd={(text) =>
-            editSaber(
-              'an act of one’s own',
-              (s) => void ownAfter(procedureIn(s, p, freshId), p, last?.key, text, freshId),
-            )
+            editSaber('act of your own', (s) => void ownAfter(procedureIn(s, p, freshId), p, last?.key, text, freshId))
           }
         />
       ) : null}
@@ -101,9 +97,9 @@ function LookedAt({ saber, told: p }: { saber: Saber; told: Possible }) {
     <div className="flex flex-wrap items-center gap-3">
       <p className={is === 'looked' ? 'text-quiet' : 'text-brass'}>
         {is === 'drafted' ? 'Drafted from the drawing: nobody has gone through it with the saber in hand.' : null}
-        {is === 'looked' ? `Gone through by ${looked!.who || 'somebody'} on ${dayText(MAKER, looked!.on)}.` : null}
+        {is === 'looked' ? `Gone through by ${looked!.who || 'somebody'} on ${dayText(looked!.on)}.` : null}
         {is === 'changed'
-          ? `Otherwise than ${looked!.who || 'somebody'} went through it on ${dayText(MAKER, looked!.on)}${came.length ? `; new: ${names(came).join(', ')}` : ''}${gone.length ? `; ${gone.length} gone` : ''}.`
+          ? `Changed since ${looked!.who || 'somebody'} went through it on ${dayText(looked!.on)}${came.length ? `; new: ${names(came).join(', ')}` : ''}${gone.length ? `; ${gone.length} gone` : ''}.`
           : null}
       </p>
       {is === 'looked' ? null : (

@@ -68,7 +68,7 @@ export function Procedures() {
         {all.length ? (
           <LookAll />
         ) : (
-          <p className="text-quiet">Nothing of this saber comes apart yet: enter its hilt and its parts.</p>
+          <p className="text-quiet">Nothing comes apart yet: enter the hilt and its parts.</p>
         )}
       </section>
       {p ? (
@@ -119,10 +119,10 @@ function LookAll() {
       proceduresOf(MAKER, saber).filter((p) => p.ok && p.goal.hands === 'client' && lookedAt(p).is !== 'looked').length,
     [saber],
   )
-  if (!left) return <p className="text-quiet mt-2">All of them looked through as they are.</p>
+  if (!left) return <p className="text-quiet mt-2">You have gone through all of them.</p>
   return (
     <button type="button" className="btn mt-3 w-full" onClick={() => look()}>
-      I have looked through all ({left} left)
+      I have gone through all ({left} left)
     </button>
   )
 }

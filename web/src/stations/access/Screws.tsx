@@ -17,7 +17,7 @@ export function Screws() {
   const light = useLight()
   const { assembly } = useMemo(() => machineOf(saber), [saber])
   const screws = saber.hilt.fasteners
-  if (!screws.length) return <Empty title="No screw is recorded">They stand under Hilt.</Empty>
+  if (!screws.length) return <Empty title="No screw is recorded">Enter them at Hilt.</Empty>
   const holds = (f: Fastener) => heldBy(assembly, f.id).map((j) => (j.place ? `the blade: ${j.name}` : `the ${j.name}`))
   const turned = screws.filter((f) => f.clientMay !== 'never' && f.head !== 'dummy')
   const keys = [...new Set(turned.map((f) => f.key).filter((k) => k && k !== 'by hand'))]

@@ -9,7 +9,7 @@ const RISK: Record<Choice['way']['how'], string> = {
   unscrew: 'a thread can be crossed',
   pull: 'wires can be strained',
   pressPull: 'a catch can slip',
-  turnPull: 'what it holds can turn along',
+  turnPull: 'what it holds can turn with it',
   slide: 'what it slides past can be scraped',
   lift: 'what is lifted out can drop or short',
   turn: 'it can be turned too far',
@@ -56,8 +56,9 @@ export function Ways({ saber, told: p, choices }: { saber: Saber; told: Possible
             className={here ? 'font-semibold' : 'text-brass hover:underline'}
             onClick={() => take(c)}
           >
-            {BY[c.way.how]} {c.way.towards === 'aside' ? '' : `at the ${c.way.towards}`}
-            <span className="text-quiet font-normal"> {whyBehind(choices[0]!, c)}</span>
+            {BY[c.way.how]}
+            {c.way.towards === 'aside' ? '' : ` at the ${c.way.towards}`}
+            <span className="text-quiet font-normal"> ({whyBehind(choices[0]!, c)})</span>
           </button>
         )
       })}

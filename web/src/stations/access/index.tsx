@@ -11,7 +11,7 @@ export default function Access() {
   return (
     <Tabs
       label="Access"
-      tabs={['What hands do', 'Screws']}
+      tabs={['Procedures', 'Screws']}
       at={at}
       onChange={setAt}
       panels={(i) => [<Procedures key="hands" />, <Screws key="screws" />][i]}

@@ -1,6 +1,6 @@
 import type { Arrival } from '@nubrin/core/record'
 import { freshId, todayIso } from '../../data'
-import { AddLine, bound, CheckBox, CountCell, DateCell, RemoveButton, TextCell } from '../../kit'
+import { AddLine, bound, CheckBox, CountCell, DateCell, dayText, RemoveButton, TextCell } from '../../kit'
 import { useEdit, useEditEntry, useOrder, useRemove } from '../../store/commission'
 import { Faults } from './Faults'
 import { Shares } from './Shares'
@@ -64,7 +64,7 @@ function ArrivalRow({ arrival: a, n }: { arrival: Arrival; n: number }) {
       <details className="text-[0.93rem]">
         <summary className="text-brass cursor-pointer pl-3">
           {[
-            a.conditionOn ? `noted ${a.conditionOn}` : 'no day',
+            a.conditionOn ? `noted ${dayText(a.conditionOn)}` : 'no day',
             a.whole && 'whole saber',
             (a.note || a.shopNote) && 'notes',
           ]

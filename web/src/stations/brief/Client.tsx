@@ -39,7 +39,7 @@ export function Client() {
   )
 }
 
-/** Whose it is, and whether that is somebody who was here before. */
+/** Ownership, and whether that is somebody who was here before. */
 function Name() {
   const order = useOrder()
   const edit = useEdit()
@@ -96,7 +96,7 @@ function Person() {
   return (
     <>
       <TextCell title="country" label="Country" {...text('country')} />
-      <TextCell title="how to reach them" label="Contact" {...text('contact')} />
+      <TextCell title="contact" label="Contact" {...text('contact')} />
       <SelectCell
         title="language"
         label="Language"
@@ -119,7 +119,7 @@ function Person() {
         onCommit={(v) => edit('language of the record', (d) => void (d.writtenIn = v))}
         {...languages}
       />
-      <TextCell title="about them, for the shop only" span="col-span-2" label="About the client" {...text('note')} />
+      <TextCell title="notes on them, shop only" span="col-span-2" label="About the client" {...text('note')} />
     </>
   )
 }

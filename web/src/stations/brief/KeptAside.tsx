@@ -9,7 +9,7 @@ export function KeptAsideList() {
   return (
     <section aria-label="Kept aside">
       <h2 className="h2">Kept aside from an older file</h2>
-      <p className="text-quiet">Enter what still holds where it belongs, then let it go here.</p>
+      <p className="text-quiet">Enter what still applies where it belongs, then remove it here.</p>
       {order.aside.map((a) => (
         <div key={a.id} className="border-rule flex items-start gap-3 border-b py-1">
           <p className="min-w-0 flex-1 leading-tight">

@@ -14,7 +14,7 @@ export function Requests() {
         <RequestRow key={r.id} request={r} n={i + 1} />
       ))}
       <AddLine
-        label="one wish a line"
+        label="a wish, one per line"
         onAdd={(text) => edit('add request', (d) => void d.requests.push({ id: freshId(), text, status: 'open' }))}
       />
     </section>
@@ -46,7 +46,7 @@ function RequestRow({ request: r, n }: { request: Request; n: number }) {
           onCommit={(v) => set('whose wish', r.id, (x) => void (x.shape = v))}
         />
         {offered ? (
-          <span className="text-quiet self-center">taken up on</span>
+          <span className="text-quiet self-center">accepted on</span>
         ) : (
           <SelectCell
             label={`Status of request ${n}`}

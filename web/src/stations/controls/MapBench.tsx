@@ -10,7 +10,7 @@ import { AddMode, ModeSheet } from './ModeSheet'
 import { RowSheet } from './RowSheet'
 import { TimingFields } from './TimingFields'
 
-/** The map of the board: what hands can do, its modes with what is done in each, and how it reads time. */
+/** The map of the board: what hands can do, its modes show done in each, and how it reads time. */
 export function MapBench({
   chosen,
   onChoose,
@@ -37,8 +37,7 @@ export function MapBench({
       </div>
       {saber.inputs.length ? null : (
         <Empty title="Nothing to press yet">
-          Name the button first, or begin from a map that is there; then say, for each mode, what pressing and holding
-          does.
+          Name the button first, or start from a map you have; then say, for each mode, what pressing and holding does.
         </Empty>
       )}
       <div className="mt-3 flex gap-4 overflow-x-auto pb-1">

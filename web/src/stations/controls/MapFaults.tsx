@@ -39,7 +39,7 @@ export function MapFaults({ onRow }: { onRow: (row: string) => void }) {
         {judged === 'yes' ? null : <NotJudged />}
         {judged === 'yes' && !findings.length ? (
           <p className="text-fine mt-1">
-            ✓ Every mode is reached and left, every control can be made, and whatever is set up is called up.
+            ✓ Every mode can be entered and left, every control can be performed, and everything set up can be reached.
           </p>
         ) : null}
         <ul>
@@ -51,8 +51,8 @@ export function MapFaults({ onRow }: { onRow: (row: string) => void }) {
       </section>
       <div className="space-y-5">
         <Slips saber={saber} />
-        <section aria-label="What waits">
-          <h2 className="h2">What waits</h2>
+        <section aria-label="What is delayed">
+          <h2 className="h2">What is delayed</h2>
           <ul>
             {delays.map((d) => {
               const [r, why] = [rowOfMap(saber, d.row), rowOfMap(saber, d.because)]
@@ -61,12 +61,12 @@ export function MapFaults({ onRow }: { onRow: (row: string) => void }) {
                   <button type="button" className="font-semibold hover:underline" onClick={() => onRow(r.id)}>
                     {doingOf(MAKER, r)}
                   </button>{' '}
-                  {d.ms === undefined ? 'is carried out only when it is let go' : `comes ${d.ms} ms late`}, since there
-                  is “{doingOf(MAKER, why)}”.
+                  {d.ms === undefined ? 'acts only on release' : `acts ${d.ms} ms later`}, since there is “
+                  {doingOf(MAKER, why)}”.
                 </li>
               ) : null
             })}
-            {delays.length ? null : <li className="text-quiet">Nothing: each is carried out at once.</li>}
+            {delays.length ? null : <li className="text-quiet">Nothing: each acts at once.</li>}
           </ul>
         </section>
       </div>

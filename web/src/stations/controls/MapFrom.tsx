@@ -24,7 +24,7 @@ export function MapFrom({ saber }: { saber: Saber }) {
     // What names a control that gives way lets it go, as when it is taken out by hand.
     const gone = [...saber.controls.map((r) => refTo('row', r.id)), ...saber.modes.map((m) => refTo('mode', m.id))]
     const { record } = withoutThing(order, ...gone)
-    edit('take over a map', (d) => {
+    edit('use another map', (d) => {
       Object.assign(d, record)
       Object.assign(d.sabers.find((s) => s.id === saber.id)!, taken)
     })
@@ -45,10 +45,10 @@ export function MapFrom({ saber }: { saber: Saber }) {
     <section aria-label="Where the map comes from" className="ml-auto flex flex-wrap items-center gap-2">
       {saber.mapFrom ? (
         <span className="text-quiet">
-          from “{saber.mapFrom}”{exceptions ? `, ${exceptions} otherwise here` : ', as it is'}
+          from “{saber.mapFrom}”{exceptions ? `, ${exceptions} changed here` : ', as it is'}
         </span>
       ) : null}
-      <span className="label">begin from</span>
+      <span className="label">start from</span>
       {TEMPLATES.map((t) => (
         <button key={t} type="button" className="text-brass hover:underline" onClick={() => want(templateMap(t))}>
           {TEMPLATE_NAMES[t]}
@@ -62,14 +62,14 @@ export function MapFrom({ saber }: { saber: Saber }) {
       ) : null}
       <Refused why={wrong} className="w-full" />
       {asked ? (
-        <Modal title={`Take over “${asked.name}”?`} close={() => setAsked(undefined)}>
+        <Modal title={`Replace this map with “${asked.name}”?`} close={() => setAsked(undefined)}>
           <p className="mt-1">
-            The {saber.controls.length} controls and {saber.modes.length} modes recorded here give way to its{' '}
-            {asked.controls.length} controls. Beats and tests that name them go with them. It can be undone.
+            The {saber.controls.length} controls and {saber.modes.length} modes recorded here are replaced by its{' '}
+            {asked.controls.length} controls. Beats and tests that use them are removed too. You can undo this.
           </p>
           <div className="mt-3 flex gap-2">
             <button type="button" className="btn btn-main" onClick={() => take(asked)}>
-              Take it over
+              Replace it
             </button>
             <button type="button" className="btn" onClick={() => setAsked(undefined)}>
               Not now

@@ -27,7 +27,7 @@ export function ModeSheet({ saber, mode: m }: { saber: Saber; mode: Mode }) {
           onCommit={(v) => set((x) => void (x.name = v || m.name))}
         />
         <SelectCell
-          title="it is"
+          title="state"
           label="What the mode is"
           options={STATES}
           words={(is) => MODE_NAMES[is]}
@@ -35,7 +35,7 @@ export function ModeSheet({ saber, mode: m }: { saber: Saber; mode: Mode }) {
         />
         <SelectCell title="opened over" label="Opened over" options={others} words={nameOf} {...text('on')} />
         <SelectCell
-          title="lets one choose"
+          title="selects"
           label="Lets one choose"
           options={['', ...CHOICES]}
           words={(v) => (v ? words(v) : '–')}

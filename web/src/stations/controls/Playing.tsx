@@ -40,7 +40,7 @@ export function Playing({ onMap }: { onMap: () => void }) {
           </button>
         }
       >
-        Say what pressing and holding does in each mode, or begin from a map that is there; then it can be tried here.
+        Say what pressing and holding does in each mode, or start from a map you have; then try it here.
       </Empty>
     )
   return (
@@ -78,14 +78,14 @@ function Now({ saber }: { saber: Saber }) {
   const dead = !powered(assembly, machine)
   const facts = [
     preset ? `${preset.name}, preset ${saber.presets.indexOf(preset) + 1} of ${saber.presets.length}` : '',
-    mode?.chooses && mode.chooses !== 'preset' ? `${mode.chooses} stands at ${state.choice}` : `volume ${state.volume}`,
+    mode?.chooses && mode.chooses !== 'preset' ? `${mode.chooses} is at ${state.choice}` : `volume ${state.volume}`,
     state.track === undefined ? '' : `plays ${saber.presets[state.preset]?.tracks[state.track] ?? 'a track'}`,
     out ? `${modeName(saber, out.to)} after ${secondsInWords(MAKER, out.s)}` : '',
   ].filter(Boolean)
   return (
     <section aria-label="What it is in" aria-live="polite">
       <p className="text-[1.7rem] leading-tight font-semibold">{dead ? 'dead' : (mode?.name ?? 'no mode')}</p>
-      <p className="text-quiet">{dead ? 'Without current nothing answers.' : facts.join(' · ')}</p>
+      <p className="text-quiet">{dead ? 'No power: nothing responds.' : facts.join(' · ')}</p>
     </section>
   )
 }
@@ -149,8 +149,8 @@ const TONE = {
 function Came() {
   const lines = usePlay((p) => p.lines)
   return (
-    <section aria-label="What came of it" aria-live="polite">
-      <h2 className="h2">What came of it</h2>
+    <section aria-label="What happened" aria-live="polite">
+      <h2 className="h2">What happened</h2>
       <ol className="h-[190px] overflow-y-auto">
         {lines.length ? null : <li className="text-quiet">Press a button on the drawing, or its key.</li>}
         {lines.map((l) => (

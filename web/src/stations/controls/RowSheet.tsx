@@ -17,9 +17,9 @@ import { Cues } from './Cues'
 
 const RELEASE: Record<'' | (typeof RELEASES)[number], string> = {
   '': 'as usual',
-  reached: 'when its time has come',
-  letGo: 'when it is let go',
-  whileHeld: 'for as long as it is held',
+  reached: 'when the time is up',
+  letGo: 'on release',
+  whileHeld: 'while held',
 }
 const HELD: readonly ControlRow['gesture'][] = ['hold', 'chord', 'holdThenTap', 'holdStrike', 'holdFlick']
 const TWO_INPUTS: readonly ControlRow['gesture'][] = ['chord', 'holdThenTap']
@@ -107,21 +107,21 @@ function Does({ saber, row: r, set }: Part) {
         {...choice('does')}
       />
       <SelectCell
-        title="then it is"
+        title="then"
         label="Then it is"
         options={['', ...saber.modes.map((m) => m.id)]}
         words={(v) => (v ? modeName(saber, v) : `${modeName(saber, usual)} (usual)`)}
         {...maybe('to')}
       />
       <TextCell
-        title="in the maker’s words"
+        title="in your words"
         span="col-span-3"
         label="Says"
         placeholder={say(MAKER, 'action', { action: r.does })}
         {...text('says')}
       />
       <SelectCell
-        title="it is"
+        title="status"
         label="Status"
         options={STATUSES}
         words={(v) => (v === 'unsure' ? 'not sure' : v)}

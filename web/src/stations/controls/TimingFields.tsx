@@ -18,8 +18,8 @@ const LABEL: Record<keyof Timing, string> = {
 export function TimingFields({ saber }: { saber: Saber }) {
   const editSaber = useEditSaber()
   return (
-    <section aria-label="How it reads a hand" className="mt-4">
-      <h3 className="label">how it reads a hand; what is open is taken as boards usually have it</h3>
+    <section aria-label="Gesture timing" className="mt-4">
+      <h3 className="label">gesture timing; blanks use what boards usually have</h3>
       <div className="grid grid-cols-7 gap-3">
         {(Object.keys(LABEL) as (keyof Timing)[]).map((key) => (
           <div key={key} className="min-w-0">

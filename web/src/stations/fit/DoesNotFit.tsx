@@ -40,8 +40,7 @@ export function DoesNotFit({ list, open }: { list: readonly Out[]; open: boolean
   return (
     <details className="border-rule border-t pt-1" open={open}>
       <summary className="cursor-pointer">
-        <span className="text-stop font-semibold">✕</span> {list.length} on the shelf{' '}
-        {list.length === 1 ? 'stays' : 'stay'} out, and why
+        <span className="text-stop font-semibold">✕</span> {list.length} on the shelf left out, and why
       </summary>
       <ul className="mt-1 max-h-[150px] overflow-y-auto text-[0.92rem]">
         {list.map((r) => (

@@ -21,11 +21,11 @@ export function Layouts({ saber, rows }: { saber: Saber; rows: CataloguePart[] }
         <div className="flex items-baseline gap-2">
           <h2 className="h2 whitespace-nowrap">{title(search)}</h2>
           <p className="text-quiet truncate">
-            {found ? `of ${found.raw.toLocaleString('en')} tried; ${found.best.length} that none beats` : ''}
+            {found ? `of ${found.raw.toLocaleString('en')} tried; ${found.best.length} unbeaten` : ''}
           </p>
           <span className="ml-auto w-28 shrink-0">
             <SelectCell
-              label="What stands upright"
+              label="Vertical axis"
               value={measure}
               options={Object.keys(MEASURES) as Measure[]}
               words={(m) => MEASURES[m].label}
@@ -54,7 +54,7 @@ export function Layouts({ saber, rows }: { saber: Saber; rows: CataloguePart[] }
           </p>
         ) : null}
         {prepared?.unsized.length ? (
-          <p className="text-quiet text-[0.87rem]">Left out for want of a size: {prepared.unsized.join(', ')}.</p>
+          <p className="text-quiet text-[0.87rem]">Left out, size missing: {prepared.unsized.join(', ')}.</p>
         ) : null}
       </section>
       <section aria-label="What may vary">
@@ -68,6 +68,6 @@ export function Layouts({ saber, rows }: { saber: Saber; rows: CataloguePart[] }
 
 function title({ found, prepared }: Search): string {
   if (!found) return prepared?.needs.length ? 'Not calculable yet' : 'Searching…'
-  if (!found.feasible) return 'Nothing goes in like this'
-  return `${found.feasible.toLocaleString('en')} ${found.feasible === 1 ? 'goes' : 'go'} in`
+  if (!found.feasible) return 'Nothing fits like this'
+  return `${found.feasible.toLocaleString('en')} ${found.feasible === 1 ? 'fits' : 'fit'}`
 }

@@ -3,8 +3,8 @@ import { Labelled, TextCell } from '../../kit'
 
 const ENDS = [
   ['lead', 'lead it takes'],
-  ['supply', 'supply behind it'],
-  ['program', 'program that speaks to it'],
+  ['supply', 'supply it plugs into'],
+  ['program', 'software that talks to it'],
 ] as const
 
 /** What stands at the other end of a port; without it the client cannot use it. */

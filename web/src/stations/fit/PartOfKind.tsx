@@ -146,23 +146,23 @@ function Port(props: Props) {
     <>
       <CLOCKED {...props} />
       <YesNoCell
-        title="keeps cells in series level"
-        label="Keeps cells in series level"
+        title="balances cells in series"
+        label="Balances cells in series"
         of={props.part}
         field="balances"
         onEdit={props.onEdit}
       />
       <Charger {...props} />
       <YesNoCell
-        title="the blade’s current passes it"
-        label="The blade’s current passes it, and a plug cuts it"
+        title="carries the blade’s current"
+        label="Carries the blade’s current, and a plug cuts it"
         of={props.part}
         field="switched"
         onEdit={props.onEdit}
       />
       <YesNoCell
-        title="wants current while plugged into"
-        label="Wants current while something is plugged in"
+        title="draws current while plugged in"
+        label="Draws current while something is plugged in"
         of={props.part}
         field="wantsCurrent"
         onEdit={props.onEdit}
@@ -176,8 +176,8 @@ function Key({ saber, part: p, onEdit }: Props) {
   const ports = saber.parts.filter((q) => q.kind === 'chargePort')
   return ports.length ? (
     <SelectCell
-      title="sits, while it cuts, in"
-      label="Sits in, while it cuts"
+      title="when inserted, sits in"
+      label="Sits in, when inserted"
       value={p.sits ?? ''}
       options={['', ...ports.map((q) => q.id)]}
       words={(id) => ports.find((q) => q.id === id)?.name ?? 'none of the ports'}
@@ -236,7 +236,7 @@ function Wire({ part: p, onEdit }: Props) {
 function AuxBoard({ part: p, onEdit }: Props) {
   return (
     <CheckBox checked={!!p.converter} onChange={(on) => onEdit((x) => void (x.converter = on))}>
-      turns the pack’s voltage into what pixels take
+      converts the pack voltage for the pixels
     </CheckBox>
   )
 }

@@ -46,7 +46,7 @@ export function PartSheet({ saber, part: p }: { saber: Saber; part: FittedPart }
           />
         )}
         <ChoiceFactField
-          label={p.kind === 'cell' ? 'plus pole faces' : 'its front faces'}
+          label={p.kind === 'cell' ? 'plus pole faces' : 'front faces'}
           options={FACINGS}
           looked={p.kind === 'cell'}
           {...given('faces')}

@@ -13,7 +13,7 @@ function spacerWords(saber: Saber): string {
     .map((p) => formatNumber(MAKER, known(p.specs.length) ?? 0, 1))
   return lengths.length
     ? `with ${lengths.length === 1 ? 'a spacer' : 'spacers'} of ${lengths.join(', ')} mm`
-    : 'no gap wants a spacer'
+    : 'no gap needs a spacer'
 }
 
 /** The layout picked: what it is, what it gives up, and the reason it is chosen for. */

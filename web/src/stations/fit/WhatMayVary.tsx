@@ -36,8 +36,8 @@ export function WhatMayVary({ saber, search }: { saber: Saber; search: Search })
         onCommit={(v) => set({ beside: v !== 'inLine', inLine: v !== 'beside' })}
       />
       <SelectCell
-        title="speaker looks to"
-        label="Speaker looks"
+        title="speaker faces"
+        label="Speaker faces"
         value={wish.faces.length > 1 ? 'either' : wish.faces[0]!}
         options={['pommel', 'emitter', 'either'] as const}
         words={(v) => (v === 'either' ? 'either way' : v)}

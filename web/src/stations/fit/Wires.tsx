@@ -4,7 +4,7 @@ import { formatNumber, MAKER } from '@nubrin/core/units'
 import { useMemo } from 'react'
 import { Opens, ToThing } from '../../kit'
 
-const GOES = { one: 'in one bundle', two: 'in two bundles', singly: 'laid singly', no: '✕ do not pass' }
+const GOES = { one: 'in one bundle', two: 'in two bundles', singly: 'laid one by one', no: '✕ do not fit through' }
 
 /** The leads that pass the cut, counted from what is connected, against the room for them. */
 export function Wires({ saber, cut }: { saber: Saber; cut: number }) {

@@ -50,7 +50,7 @@ export function Compared() {
           <h3 className="font-semibold">{d.title}</h3>
           {d.gone.map((l, i) => (
             <p key={`g${i}`} className="text-quiet leading-tight">
-              <span className="sr-only">no more: </span>
+              <span className="sr-only">removed: </span>
               <s>{l}</s>
             </p>
           ))}

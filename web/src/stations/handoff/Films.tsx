@@ -1,7 +1,7 @@
 import { refTo } from '@nubrin/core/record'
 import { useState } from 'react'
 import { freshId } from '../../data'
-import { AddLine, Refused, RemoveButton, SelectCell, setText, TextCell } from '../../kit'
+import { AddLine, Refused, RemoveButton, SelectCell, setText, TextCell, timeText } from '../../kit'
 import { useEdit, useOrder, useRemove } from '../../store/commission'
 
 /** What a page can show, and the rule in words. */
@@ -70,7 +70,7 @@ export function Films() {
                 options={['', ...takes.map((t) => t.ref)]}
                 words={(v) => {
                   const t = takes.find((x) => x.ref === v)
-                  return t ? `take of ${t.at.slice(0, 16).replace('T', ' ')}` : 'no take'
+                  return t ? `take of ${timeText(t.at)}` : 'no take'
                 }}
                 onCommit={(v) => set(f.id, (x) => setText(x, 'take', v))}
               />

@@ -1,7 +1,7 @@
 import { Link } from 'react-router'
 import { STATION_NAME } from '../../base/names'
 import { todayIso } from '../../data'
-import { Mark, NotJudged, RemoveButton, SetAside } from '../../kit'
+import { dayText, Mark, NotJudged, RemoveButton, SetAside } from '../../kit'
 import { useEdit, useOrder } from '../../store/commission'
 import { useSession } from '../../store/session'
 import { useGate } from './useGate'
@@ -57,7 +57,7 @@ export function Gate() {
       {order.handoff.waivers.map((w) => (
         <div key={w.key} className="text-quiet flex items-center">
           <span className="flex-1">
-            {w.reason} ({w.who}, {w.on})
+            {w.reason} ({w.who}, {dayText(w.on)})
           </span>
           <RemoveButton
             what="this waiver"

@@ -122,8 +122,8 @@ function PackedLine({ line: p, open, onOpen }: { line: Line; open: boolean; onOp
             {...text('parcel')}
           />
           <SelectCell
-            title="how the client comes by it"
-            label={`How the client comes by ${p.what}`}
+            title="how the client gets it"
+            label={`How the client gets ${p.what}`}
             value={p.supply ?? 'packed'}
             options={SUPPLIES}
             words={(v) => SUPPLY_WORDS[v]}

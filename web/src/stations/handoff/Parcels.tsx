@@ -126,7 +126,7 @@ function ParcelSheet({ parcel: k }: { parcel: K }) {
           target="_blank"
           rel="noreferrer"
         >
-          its label
+          print its label
         </a>
         <RemoveButton what={`the parcel to ${k.to}`} onClick={() => remove(`parcel:${k.id}`)} />
       </div>
@@ -175,7 +175,7 @@ function answer(x: ReturnType<typeof lithiumOf>[number], k: K, holds: boolean): 
       return `${carrier} does not take it: ${refusalWords(x.why)}`
     case 'unknown':
       return x.needs === 'charge'
-        ? 'not to be judged: how full it is shipped is not recorded'
-        : 'not to be judged: voltage or capacity is not recorded'
+        ? 'cannot be judged: its charge as shipped is not recorded'
+        : 'cannot be judged: voltage or capacity is not recorded'
   }
 }

@@ -81,7 +81,7 @@ export function Reading() {
       <section aria-label="What it rests on" aria-live="polite">
         <h2 className="h2">What it rests on</h2>
         {chosen && !chosen.rests.length ? (
-          <p className="text-quiet">On nothing recorded: these words stand in every record.</p>
+          <p className="text-quiet">Nothing recorded: these words are in every record.</p>
         ) : null}
         {chosen?.rests.map((r) => (
           <RestRow key={r.path} rest={r} />

@@ -70,7 +70,7 @@ export function RecordSheet() {
           type="button"
           className="btn btn-main"
           disabled={standing !== 0}
-          title={standing === 0 ? '' : 'Resolve what stands against it, or set it aside by name'}
+          title={standing === 0 ? '' : 'Settle what blocks it, or waive it by name'}
           onClick={() => void issue()}
         >
           issue it to the client
@@ -124,7 +124,7 @@ const ItsLink = ({ link }: { link: string }) => (
       target="_blank"
       rel="noreferrer"
     >
-      its PDF, with the way there to photograph
+      its PDF, with a QR code for the page
     </a>
   </p>
 )
@@ -141,12 +141,12 @@ function Shipped({ standing }: { standing: number | undefined }) {
         {order.shipped || standing === 0 ? (
           <DateCell className="w-44" label="Shipped on" {...day('shipped')} />
         ) : (
-          <span className="text-quiet">a day once it is ready to ship</span>
+          <span className="text-quiet">set once it is ready to ship</span>
         )}
       </div>
       {order.shipped && standing ? (
         <Refused
-          why={`It has left, and ${standing} ${standing === 1 ? 'thing is' : 'things are'} not settled as it is written. Waive each with a name and a reason: that is printed.`}
+          why={`It has shipped, and ${standing} ${standing === 1 ? 'thing is' : 'things are'} not settled. Waive each with a name and a reason; both are printed.`}
         />
       ) : null}
     </>

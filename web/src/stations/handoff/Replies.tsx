@@ -6,7 +6,7 @@ import { dayText, FileButton, Refused, RemoveButton } from '../../kit'
 import { Answer } from '../../shared/Answer'
 import { useBench, useEdit, useOrder, useRemove } from '../../store/commission'
 
-/** What the client says back, by his page or as a small file: questions to answer, and what he has read. */
+/** What came back from the client, by his page or as a small file: questions to answer, and what he has read. */
 export function Replies() {
   const order = useOrder()
   const edit = useEdit()
@@ -26,20 +26,20 @@ export function Replies() {
     const { says, number, on } = reply
     const counted = (d: typeof now) => says.map((x): Taken => takeReply(d, x, number, on))
     const came = counted(structuredClone(now))
-    edit('take in a reply', (d) => void counted(d))
+    edit('import a reply', (d) => void counted(d))
     const n = (t: Taken) => came.filter((x) => x === t).length
-    const parts = [`${n('taken')} taken in`, n('there') && `${n('there')} there already`]
+    const parts = [`${n('taken')} imported`, n('there') && `${n('there')} there already`]
     setTold({
       good: `${parts.filter(Boolean).join(', ')}.`,
-      ...(n('tooMany') ? { wrong: `${n('tooMany')} not taken in: answer some questions first.` } : {}),
+      ...(n('tooMany') ? { wrong: `${n('tooMany')} not imported: answer some questions first.` } : {}),
     })
   }
   return (
     <section aria-label="What came back">
       <div className="flex items-baseline">
-        <h2 className="h2 flex-1">What the client says back</h2>
+        <h2 className="h2 flex-1">What came back from the client</h2>
         <FileButton
-          label="bring in a reply"
+          label="import a reply"
           accept=".json,.txt"
           className="btn-plain btn"
           onFiles={(f) => void take(f)}
@@ -49,7 +49,7 @@ export function Replies() {
       {told.good ? <p className="text-fine">{told.good}</p> : null}
       {asked.length + receipts.length ? null : (
         <p className="text-quiet">
-          Nothing yet. Questions and what was read come from the client’s page by themselves; from the page as a file
+          Nothing yet. Questions and read receipts arrive from the client’s page by themselves; from the page as a file
           they come as a reply that the client sends you.
         </p>
       )}

@@ -1,6 +1,6 @@
 import { refTo } from '@nubrin/core/record'
 import { freshId, todayIso } from '../../data'
-import { AddLine, bound, CheckBox, DateCell, RemoveButton, SelectCell, TextCell } from '../../kit'
+import { AddLine, bound, CheckBox, DateCell, dayText, RemoveButton, SelectCell, TextCell } from '../../kit'
 import { Notes } from '../../shared/Notes'
 import { useEdit, useEditEntry, useOrder, useRemove } from '../../store/commission'
 import { useSession } from '../../store/session'
@@ -17,7 +17,7 @@ export function Visits() {
       <h2 className="h2">It came back</h2>
       {order.visits.length ? null : (
         <p className="text-quiet">
-          Not yet. When it does, what is written here goes on in its record, and into the next handoff.
+          Not yet. When it does, what you enter here continues its record and goes into the next handoff.
         </p>
       )}
       {order.visits.map((v) => (
@@ -80,7 +80,7 @@ function Visit({ visit: v }: { visit: V }) {
               set((x) => void (x.repairs = on ? [...x.repairs, ref] : x.repairs.filter((y) => y !== ref)))
             }
           >
-            {f.on}: {f.fix}
+            {dayText(f.on)}: {f.fix}
           </CheckBox>
         )
       })}

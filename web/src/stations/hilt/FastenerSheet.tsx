@@ -11,7 +11,7 @@ import {
   keyWords as words,
 } from '@nubrin/core/record'
 import { todayIso } from '../../data'
-import { bound, CheckBox, ChoiceFactField, FactField, SelectCell, TextCell } from '../../kit'
+import { bound, CheckBox, ChoiceFactField, dayText, FactField, SelectCell, TextCell } from '../../kit'
 import { Notes } from '../../shared/Notes'
 import { useEditHilt, useRemove } from '../../store/commission'
 import { useSession } from '../../store/session'
@@ -107,7 +107,7 @@ export function FastenerSheet({ saber, fastener: x }: { saber: Saber; fastener: 
         title="the client may"
         label="The client may"
         options={CLIENT_MAY}
-        words={(v) => (v === 'never' ? 'NOT touch it' : v === 'loosen' ? 'loosen, not remove' : 'remove')}
+        words={(v) => (v === 'never' ? 'not touch it' : v === 'loosen' ? 'loosen, not remove' : 'remove')}
         {...choice('clientMay')}
       />
       <div className="flex flex-wrap gap-4">
@@ -120,14 +120,14 @@ export function FastenerSheet({ saber, fastener: x }: { saber: Saber; fastener: 
       </div>
       {x.taken?.length ? (
         <p className="border-brassline flex items-center gap-3 border-l-2 pl-2">
-          <span>{TAKEN_WORDS(x.taken)} taken as usual, and printed once you have looked.</span>
+          <span>{TAKEN_WORDS(x.taken)} assumed as usual; printed once you have checked.</span>
           <button type="button" className="btn" onClick={() => set((y) => confirm(y, me, todayIso()))}>
             It is so
           </button>
         </p>
       ) : x.confirmed ? (
         <p className="text-quiet">
-          Looked at by {x.confirmed.by}, {x.confirmed.on}.
+          Checked by {x.confirmed.by}, {dayText(x.confirmed.on)}.
         </p>
       ) : null}
       <ChoiceFactField

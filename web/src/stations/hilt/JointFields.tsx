@@ -39,7 +39,7 @@ export function JointFields({ section: x, onEdit }: { section: Section; onEdit: 
         ) : null}
       </div>
       {known(joint.engagement) ? (
-        <p className="text-quiet">Lengths are of the two apart; closed, they are this much shorter.</p>
+        <p className="text-quiet">Lengths are measured apart; closed, the two are this much shorter.</p>
       ) : null}
       <Notes of={joint} what={`the joint of ${x.name}`} onEdit={(run) => onEdit((y) => run(y.joint))} />
     </section>
@@ -64,7 +64,7 @@ function Thread({ section: { joint }, onEdit }: { section: Section; onEdit: (run
         onCommit={(v) => onEdit((y) => void (y.joint.hand = v))}
       />
       <SelectCell
-        title="it is stopped by"
+        title="stopped by"
         label="What stops the thread"
         value={joint.lockedForLife ? 'locked' : joint.stop === false ? 'nothing' : 'shoulder'}
         options={['shoulder', 'nothing', 'locked'] as const}

@@ -50,7 +50,7 @@ export function Profile({ section, which }: { section: Section; which: Which }) 
   }
   const takeOut = (i: number) => {
     if (points.length <= 2) commit(undefined)
-    else if (i === 0 || i === points.length - 1) setWrong('the ends stay; take the points between them away first')
+    else if (i === 0 || i === points.length - 1) setWrong('the ends stay; remove the points between them first')
     else commit(points.toSpliced(i, 1))
   }
   return (

@@ -25,7 +25,7 @@ export function UnrolledHead({
       {shape.sections.length ? (
         <span className="text-quiet whitespace-nowrap">
           {shape.sections.every((s) => certainty(s.section.length) === 'known') ? '' : 'about '}
-          {formatNumber(MAKER, shape.length, 1)} mm over all
+          {formatNumber(MAKER, shape.length, 1)} mm overall
         </span>
       ) : null}
       <span className="flex gap-1">

@@ -17,7 +17,7 @@ export function WholeHilt() {
           onCommit={(v) => edit('clearance', (s) => void (s.hilt.clearance = v))}
         />
         <FactField
-          label="wall of the closed end"
+          label="end wall thickness"
           value={hilt.endWall}
           of={Hilt.properties.endWall}
           onCommit={(v) => edit('end wall', (s) => void (s.hilt.endWall = v))}

@@ -41,8 +41,8 @@ export function Currents({ saber, preset }: { saber: Saber; preset: Preset | und
             <p className="text-quiet text-[0.87rem]">
               rated {formatNumber(MAKER, r.choice.ratingWatts, 2)} W or more;{' '}
               {r.choice.darkWhenEmpty
-                ? 'dark at the empty cell'
-                : `${formatNumber(MAKER, r.choice.currentEmpty * 1000, 0)} mA left at the empty cell`}
+                ? 'dark with the cell empty'
+                : `${formatNumber(MAKER, r.choice.currentEmpty * 1000, 0)} mA with the cell empty`}
             </p>
           ) : null}
         </div>

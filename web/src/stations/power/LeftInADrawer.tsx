@@ -33,8 +33,8 @@ const spell = (h: number) =>
 export function LeftInADrawer({ saber }: { saber: Saber }) {
   return (
     <>
-      <h2 className="h2 mt-2">Storage life: empty after</h2>
-      <p className="text-quiet text-[0.87rem]">→ is how this saber is put away</p>
+      <h2 className="h2 mt-2">Storage life</h2>
+      <p className="text-quiet text-[0.87rem]">→ how this saber is stored</p>
       {LEFT_WAYS.map((way) => (
         <div key={way} className={OWN_WAY[saber.cutPower] === way ? 'bg-card border-brassline border-l-2 pl-1' : ''}>
           <FigureView

@@ -13,7 +13,7 @@ export function Ratings({ saber, preset }: { saber: Saber; preset: Preset | unde
   const needs = [...(load.ok ? [] : load.needs), ...worst.needs]
   return (
     <>
-      <h2 className="h2">Everything the current passes, worst first</h2>
+      <h2 className="h2">Current path, worst first</h2>
       {worst.list.length ? (
         <>
           <ul className="mt-1">
@@ -26,7 +26,7 @@ export function Ratings({ saber, preset }: { saber: Saber; preset: Preset | unde
             ))}
           </ul>
           <p className="text-quiet mt-0.5 text-[0.87rem]">
-            Upright: the rating. Bar: {worst.list[0]!.by ? 'the look that draws most' : 'full white'}
+            Tick: the rating. Bar: {worst.list[0]!.by ? 'the look that draws most' : 'full white'}
             {preset ? `; dark: ${preset.name}` : ''}.
           </p>
         </>

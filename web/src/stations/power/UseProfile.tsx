@@ -11,7 +11,7 @@ const CUT_WORDS: Record<Saber['cutPower'], string> = {
 }
 /** Figures of its use, each with its words and what changing it is called. */
 const FACTS = [
-  ['litShare', 'share of time lit', 'use'],
+  ['litShare', 'lit share', 'use'],
   ['brightness', 'brightness', 'use'],
   ['volume', 'shipped volume', 'volume'],
   ['highestVolume', 'highest volume', 'volume'],
@@ -22,7 +22,7 @@ const KEY_PLACES = [
   ['in', 'with the key in'],
   ['turned', 'with the key turned'],
 ] as const
-const CIRCUIT_WORDS = { '': 'not said', closed: 'it has power', open: 'it is dead' } as const
+const CIRCUIT_WORDS = { '': 'not said', closed: 'has power', open: 'no power' } as const
 function KeyCircuit({ saber }: { saber: Saber }) {
   const editSaber = useEditSaber()
   const set = (at: 'out' | 'in' | 'turned', v: keyof typeof CIRCUIT_WORDS) =>
@@ -40,7 +40,7 @@ function KeyCircuit({ saber }: { saber: Saber }) {
       label={words}
       value={saber.keyDoes?.[at] ?? ''}
       options={['', 'closed', 'open']}
-      words={(v) => (at === 'turned' && !v ? 'it is not turned' : CIRCUIT_WORDS[v])}
+      words={(v) => (at === 'turned' && !v ? 'not turned' : CIRCUIT_WORDS[v])}
       onCommit={(v) => set(at, v)}
     />
   ))
@@ -63,9 +63,9 @@ export function UseProfile({ saber }: { saber: Saber }) {
         />
       ))}
       <TextFactField
-        label="Firmware"
+        label="firmware"
         field="firmware"
-        placeholder="as the board names it"
+        placeholder="as the board shows it"
         value={saber.firmware}
         onCommit={(f) => editSaber('firmware', (s) => void (s.firmware = f))}
       />

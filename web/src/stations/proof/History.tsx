@@ -1,6 +1,7 @@
 import { type HistoryEntry, historyOf } from '@nubrin/core/proof'
 import { scaleUtc, utcFormat } from 'd3'
 import { useMemo } from 'react'
+import { dayText } from '../../kit'
 import { useLight, useOrder, useSaber } from '../../store/commission'
 
 const [W, PAD, ROW] = [1000, 14, 22]
@@ -63,7 +64,7 @@ export function History() {
       <ol className="columns-2 gap-6 text-[0.92rem] leading-snug">
         {all.map((h, i) => (
           <li key={`${h.on}${h.kind}${i}`} className="break-inside-avoid">
-            <span className="text-quiet">{h.on}</span>{' '}
+            <span className="text-quiet">{dayText(h.on)}</span>{' '}
             <span style={{ color: COLOUR[h.kind] }} className="font-medium">
               {KIND[h.kind]}
             </span>{' '}

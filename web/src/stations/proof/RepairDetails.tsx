@@ -1,5 +1,5 @@
 import type { Repair } from '@nubrin/core/record'
-import { bound, DateCell, Labelled, NumberCell, RefPicker, setText, TextCell, TextFactField } from '../../kit'
+import { bound, DateCell, dayText, Labelled, NumberCell, RefPicker, setText, TextCell, TextFactField } from '../../kit'
 import { MoneyCell } from '../../shared/Money'
 import { Notes } from '../../shared/Notes'
 import { useEditThing, useSaber } from '../../store/commission'
@@ -12,10 +12,10 @@ export function RepairDetails({ fix: f }: { fix: Repair }) {
   const { choice, day, given } = bound(f, set)
   return (
     <div className="grid grid-cols-2 gap-x-3 gap-y-1">
-      <TextFactField label={`fault as reported, ${f.on}`} source="client" {...given('fault')} />
+      <TextFactField label={`fault as reported, ${dayText(f.on)}`} source="client" {...given('fault')} />
       <DateCell title="reported on" label={`Repair of ${f.on} reported on`} {...day('reportedOn')} />
       <DateCell
-        title="mended on"
+        title="repaired on"
         label={`Repair of ${f.on} done on`}
         value={f.on}
         onCommit={(v) => set((x) => void (x.on = v ?? x.on))}

@@ -4,7 +4,7 @@ import type { Ref, Saber } from '@nubrin/core/record'
 import { useState } from 'react'
 import { lazyView } from '../../base/lazy'
 import { freshId, todayIso } from '../../data'
-import { CheckBox, RefPicker, RemoveButton } from '../../kit'
+import { CheckBox, dayText, RefPicker, RemoveButton } from '../../kit'
 import { useEditSaber, useRemove } from '../../store/commission'
 import { SETUP_WORDS } from './setups'
 
@@ -20,10 +20,9 @@ export function Repairs({ saber }: { saber: Saber }) {
         <div key={f.id} className="border-rule border-b py-1">
           <div className="flex gap-1 leading-tight">
             <p className="flex-1">
-              <span className="text-quiet">{f.on}</span> {f.cause}. <span className="font-medium">{f.fix}</span>
-              {f.retest.length ? (
-                <span className="text-brass block">calls for {f.retest.length} tests again</span>
-              ) : null}
+              <span className="text-quiet">{dayText(f.on)}</span> {f.cause}.{' '}
+              <span className="font-medium">{f.fix}</span>
+              {f.retest.length ? <span className="text-brass block">{f.retest.length} tests to repeat</span> : null}
             </p>
             <RemoveButton what="repair" onClick={() => remove(`repair:${f.id}`)} />
           </div>
@@ -91,7 +90,7 @@ function NewRepair({ saber }: { saber: Saber }) {
         <>
           <RefPicker label="Where the repair is" saber={saber} value={place} onCommit={at} />
           <p className="label">
-            {place ? `touches ${again.length} ${again.length === 1 ? 'test' : 'tests'}` : 'which tests does it touch?'}
+            {place ? `affects ${again.length} ${again.length === 1 ? 'test' : 'tests'}` : 'which tests does it affect?'}
           </p>
           <div className="max-h-28 overflow-y-auto text-[0.9rem] leading-tight">
             {saber.tests

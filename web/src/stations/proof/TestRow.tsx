@@ -3,7 +3,7 @@ import type { Saber, Test } from '@nubrin/core/record'
 import { formatNumber, MAKER } from '@nubrin/core/units'
 import { useState } from 'react'
 import { lazyView } from '../../base/lazy'
-import { Mark, RemoveButton } from '../../kit'
+import { dayOfWeeks, dayText, Mark, RemoveButton } from '../../kit'
 import { useLight, useRemove } from '../../store/commission'
 import { TakeReading } from './TakeReading'
 
@@ -35,7 +35,7 @@ export function TestRow({
   const st = standing(saber, t)
   const last = latest(t)
   const reading = last
-    ? `${last.value === undefined ? (last.text ?? '') : `${formatNumber(MAKER, last.value)} ${t.unit ?? ''}`}, ${last.at.slice(5, 10)} ${last.by}`
+    ? `${last.value === undefined ? (last.text ?? '') : `${formatNumber(MAKER, last.value)} ${t.unit ?? ''}`}, ${dayOfWeeks(last.at)} ${last.by}`
     : 'no reading'
   return (
     <div className="border-rule border-b py-0.5">
@@ -46,7 +46,7 @@ export function TestRow({
         </span>
         <button type="button" className="text-left leading-tight font-medium" onClick={() => light(t.place)}>
           {t.what}
-          <span className="text-quiet block text-[0.87rem] font-normal">wanted: {limitText(MAKER, t)}</span>
+          <span className="text-quiet block text-[0.87rem] font-normal">should be: {limitText(MAKER, t)}</span>
         </button>
         <span
           className={`text-[0.92rem] ${st === 'fail' || st === 'retest' ? 'text-stop font-semibold' : 'text-quiet'}`}
@@ -71,7 +71,7 @@ export function TestRow({
         <TestDetails test={t} />
       ) : t.waived ? (
         <p className="text-brass pl-7 text-[0.87rem]">
-          left out by {t.waived.who}, {t.waived.on}: {t.waived.why}
+          left out by {t.waived.who}, {dayText(t.waived.on)}: {t.waived.why}
         </p>
       ) : t.notPossible ? (
         <p className="text-brass pl-7 text-[0.87rem]">not possible here: {t.notPossible}</p>

@@ -45,7 +45,7 @@ export default function Proof() {
         {saber.tests.length ? null : (
           <Empty title="Nothing proved yet">
             {proposed.length
-              ? 'The tests below follow from what is fitted and set up. Take them up, then enter what you find.'
+              ? 'The tests below follow from what is fitted and set up. Add them, then enter what you find.'
               : 'Fit parts and record controls; the tests follow from them.'}
           </Empty>
         )}

@@ -37,7 +37,7 @@ export function PresetSheet({ saber, preset: p, n }: { saber: Saber; preset: Pre
         <RemoveButton what={p.name} onClick={() => remove(`preset:${p.id}`)} />
       </div>
       <CheckBox className="text-quiet" {...tick('mayCopy')}>
-        its licence lets the client’s page carry it
+        its licence allows it on the client’s page
       </CheckBox>
       <Fields saber={saber} preset={p} set={set} />
       <Effects preset={p} onEdit={set} />
@@ -54,7 +54,7 @@ export function PresetSheet({ saber, preset: p, n }: { saber: Saber; preset: Pre
             })
           }
         >
-          let the blade extend as long as the ignite sound
+          match the blade to the ignition sound
         </button>
       ) : null}
     </section>
@@ -72,14 +72,14 @@ function Fields({ saber, preset: p, set }: { saber: Saber; preset: Preset; set: 
       <TextCell title="asked for by" label="Asked for by" {...text('askedBy')} />
       <TextCell title="why" label="Why this preset" {...text('why')} />
       <SelectCell
-        title="it is"
+        title="status"
         label="Status of the preset"
         options={STATUSES}
         words={(v) => (v === 'unsure' ? 'not sure' : v)}
         {...choice('status')}
       />
       <FactField label="extends in" of={Preset.properties.extendMs} source="configured" {...given('extendMs')} />
-      <FactField label="goes back in" of={Preset.properties.retractMs} source="configured" {...given('retractMs')} />
+      <FactField label="retracts in" of={Preset.properties.retractMs} source="configured" {...given('retractMs')} />
       <FactField
         label="flashes per second"
         of={Preset.properties.flickerHz}
@@ -100,7 +100,7 @@ function Fields({ saber, preset: p, set }: { saber: Saber; preset: Preset; set: 
         }
       />
       <SelectCell
-        title="looks like"
+        title="blade look"
         label="Look of the blade"
         options={['', ...LOOKS]}
         words={(v) => LOOK_WORDS[v]}
@@ -108,7 +108,7 @@ function Fields({ saber, preset: p, set }: { saber: Saber; preset: Preset; set: 
       />
       {blades.length ? (
         <SelectCell
-          title="to be seen whole it takes"
+          title="needs, for its full look"
           label="Blade that the look takes"
           options={['', ...blades.map((b) => b.id)]}
           words={(id) => blades.find((b) => b.id === id)?.name ?? 'any blade'}

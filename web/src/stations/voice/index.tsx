@@ -27,7 +27,7 @@ export default function Voice() {
   return (
     <div className="grid grid-cols-[minmax(0,5fr)_minmax(0,6fr)] gap-7">
       <section aria-label="Presets in order">
-        <h2 className="h2">Presets, in the saber’s order</h2>
+        <h2 className="h2">Presets, in order</h2>
         {saber.presets.length ? null : (
           <Empty title="No preset yet">
             A preset is a font, a colour and a reason in one position of the list. Name the first below.

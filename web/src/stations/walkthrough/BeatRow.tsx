@@ -44,7 +44,7 @@ export function BeatRow({
           {liveText(client, saber, b.say)}
         </button>
         {troubles.length || stray ? (
-          <span className="pt-1" title={troubles.join(' ') || 'far from its kind'}>
+          <span className="pt-1" title={troubles.join(' ') || 'out of place'}>
             <Mark level={troubles.length ? 'caution' : 'note'} size={16} />
           </span>
         ) : null}

@@ -144,7 +144,7 @@ function Fields({ saber, beat: b, n }: Open) {
         />
       </div>
       <SelectCell
-        title="it is"
+        title="told"
         label={`Left to, beat ${n}`}
         value={b.leftTo ?? 'spoken'}
         options={['spoken', ...LEFT_TO] as const}
@@ -194,7 +194,7 @@ function Acts({
   return (
     <div className="mt-2 flex flex-wrap gap-2">
       <button type="button" className="btn" onClick={split}>
-        split {inside ? 'here' : 'behind its first sentence'}
+        split {inside ? 'here' : 'after its first sentence'}
       </button>
       {joined ? (
         <button
@@ -212,7 +212,7 @@ function Acts({
       ) : null}
       {stray && nth ? (
         <button type="button" className="btn border-brass! text-brass" onClick={() => moveTo(stray.after)}>
-          it stands far from its kind: move behind {nth}
+          out of place: move after {nth}
         </button>
       ) : null}
       {next ? (

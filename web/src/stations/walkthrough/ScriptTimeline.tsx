@@ -64,7 +64,7 @@ export function ScriptTimeline({
         </button>
         {speed ? null : (
           <button type="button" className="btn-plain btn" onClick={play(FAST)}>
-            {FAST} times as fast
+            at {FAST} times the speed
           </button>
         )}
         <span className="text-quiet tabular-nums" role="timer">

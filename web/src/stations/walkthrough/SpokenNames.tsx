@@ -17,7 +17,9 @@ export function SpokenNames({ saber }: { saber: Saber }) {
     <section aria-label="Spoken names" className="mt-5">
       <h2 className="h2">What things are called</h2>
       {saber.spoken.length ? null : (
-        <p className="text-quiet">Each goes by its name here, or in another language by what it is.</p>
+        <p className="text-quiet">
+          Each thing goes by its own name, or in another language by what it is, unless you name it here.
+        </p>
       )}
       {saber.spoken.map((x, i) => (
         <div key={x.id} className="border-rule border-b py-1">
@@ -80,7 +82,7 @@ export function SpokenNames({ saber }: { saber: Saber }) {
             })
           }
         >
-          + a name for speaking
+          + a spoken name
         </button>
       ) : null}
     </section>

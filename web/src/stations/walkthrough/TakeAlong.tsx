@@ -22,7 +22,7 @@ export function TakeAlong({ order, saber }: { order: Commission; saber: Saber })
           ))}
         </>
       ) : null}
-      <h3 className="label mt-3">take it along</h3>
+      <h3 className="label mt-3">export</h3>
       <a className="text-brass block" href={urlOf('scriptMarkdown', { params: { id: order.id } })}>
         script as Markdown
       </a>
