@@ -27,7 +27,7 @@ describe('facts', () => {
     await lay('facts', 'cinder-oath')
     const heads = screen.getAllByRole('heading', { level: 2 }).map((h) => h.textContent)
     expect(heads).toEqual([
-      ...['Contradictions: which is right? 1', 'Not recorded 2', 'From memory 2', 'Assumed 1'],
+      ...['Contradictions: which is right? 1', 'Not recorded 2', 'From memory 2', 'Believed, not checked 1'],
       ...['Said by the client 1', 'Assumed 2'],
     ])
     const memory = screen.getByRole('region', { name: 'From memory' })
