@@ -26,7 +26,7 @@ test('the drawn saber is pressed, lit, held and killed; practice says what was d
 
   // Held by its key: the lock lasts as long.
   await page.keyboard.down('x')
-  await expect(came).toContainText('lock, while held')
+  await expect(came).toContainText('lock, for as long as it is held')
   await page.keyboard.up('x')
   await expect(came).toContainText('lock: released')
 

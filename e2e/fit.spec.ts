@@ -60,7 +60,7 @@ test('a layout is searched, chosen and kept with the keyboard alone, and a later
   await page.getByRole('tab', { name: 'Parts' }).waitFor()
   await focusOn(focused('[role=tab]'))
   await page.keyboard.press('ArrowRight')
-  await page.getByText(/that none beats/).waitFor()
+  await page.getByText(/unbeaten/).waitFor()
   await focusOn(focused('input[aria-label="Walk the layouts by runtime"]'))
   const walk = page.getByLabel('Walk the layouts by runtime')
   const first = await walk.getAttribute('aria-valuetext')

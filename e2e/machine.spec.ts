@@ -36,7 +36,7 @@ test('the saber is opened and closed act by act with the keyboard, and what cann
   // His words stand; that the way of the hand is another asks him to go through it again.
   await page.getByRole('button', { name: /^Swap the cell/ }).click()
   await expect(page.getByRole('region', { name: 'Swap the cell' })).toContainText(
-    'Otherwise than Maren went through it',
+    'Changed since Maren went through it',
   )
 
   // On the drawing: the pommel is drawn away to the rear, a screw onto what it holds.
