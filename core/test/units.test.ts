@@ -7,6 +7,7 @@ import {
   parseFaultText,
   parseMeasure,
   parseNumber,
+  sizeText,
   suggestCode,
   suggestNominal,
 } from '@nubrin/core/units'
@@ -202,5 +203,15 @@ describe('printing', () => {
     expect(mmAndInch(MAKER, 22.225)).toBe('22.23 mm · 7/8 in')
     expect(mmAndInch(MAKER, 23)).toBe('23 mm · 29/32 in')
     expect(mmAndInch(MAKER, 47.7)).toMatch(/ in$/)
+    expect(mmAndInch(MAKER, 99.7)).toBe('99.7 mm · 3.925 in')
+    expect(mmAndInch(MAKER, 255)).toBe('255 mm · 10.04 in')
   })
+})
+
+test('a size that somebody wrote is read in every language', () => {
+  const read = (text: string) => [MAKER, { language: 'de' } as const].map((r) => sizeText(r, text))
+  expect(read('1.5 mm')).toEqual(['1.5 mm', '1,5 mm'])
+  expect(read('0,9 mm')).toEqual(['0.9 mm', '0,9 mm'])
+  expect(read('1/16 in')).toEqual(['1/16 in', '1/16 Zoll'])
+  expect(read('hex 2.5, in the box')).toEqual(['hex 2.5, in the box', 'hex 2,5, in the box'])
 })

@@ -1,4 +1,5 @@
 import { parseMeasure, screwName } from '../units'
+import { BY_HAND } from '../words'
 
 /** Hex key for a set screw, by thread. ISO 4026 (metric) and ASME B18.3 (inch). */
 const SET_KEYS: Record<string, string> = {
@@ -18,7 +19,7 @@ const CAP_KEYS: Record<string, string> = { M2: '1.5 mm', 'M2.5': '2 mm', M3: '2.
 
 /** The standard key of a screw, or undefined when the tables have none (thumb screws need no key, dummies take none). */
 export function standardKey(thread: string, head: 'set' | 'cap' | 'button' | 'thumb' | 'dummy'): string | undefined {
-  if (head === 'thumb') return 'by hand'
+  if (head === 'thumb') return BY_HAND
   const name = screwName(thread)
   if (head === 'set') return SET_KEYS[name]
   if (head === 'cap') return CAP_KEYS[name]

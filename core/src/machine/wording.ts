@@ -12,7 +12,7 @@ import {
   toldNoun,
 } from '../record'
 import { formatNumber, type Reader } from '../units'
-import { type Noun, say, whether } from '../words'
+import { BY_HAND, keyText, type Noun, say, whether } from '../words'
 import type { Assembly } from './assembly'
 import type { Goal } from './goals'
 import type { Body, Joint } from './joint'
@@ -49,7 +49,9 @@ export const goalText = (reader: Reader, g: Goal, among: readonly Goal[]): strin
 
 /** The tool that a screw takes; none when it is turned by hand or nobody has said. */
 export const toolOf = (reader: Reader, f: Fastener): string | undefined =>
-  f.key && f.key !== 'by hand' ? say(reader, 'tool', { key: f.key }) : f.key || undefined
+  f.key && f.key !== BY_HAND
+    ? say(reader, 'tool', { key: keyText(reader, f.key) })
+    : keyText(reader, f.key) || undefined
 
 /** What an act is done to, as it is spoken of. */
 const thing = (reader: Reader, s: Saber, act: Act, name: string): Noun => toldNoun(reader, s, act.at) ?? { name }

@@ -3,6 +3,7 @@ import { known } from '../facts'
 import { layOut } from '../geometry'
 import { type Commission, partsOfRef, type Ref, type Saber } from '../record'
 import { formatNumber, MAKER } from '../units'
+import { BY_HAND } from '../words'
 import { filmPieces } from './at-hand'
 
 /** One thing to have ready before the lamp goes on; `missing` says what stands against it. */
@@ -60,7 +61,7 @@ export function readinessOf(c: Commission, s: Saber): Ready[] {
         : 'the power on',
     })
   const tools = [
-    ...new Set(pieces.flatMap((p) => p.acts.flatMap((x) => (x.tool && x.tool !== 'by hand' ? [x.tool] : [])))),
+    ...new Set(pieces.flatMap((p) => p.acts.flatMap((x) => (x.tool && x.tool !== BY_HAND ? [x.tool] : [])))),
   ]
   if (tools.length) out.push({ key: 'tools', what: tools.join(', ') })
   const card = s.parts.find((p) => p.kind === 'card')

@@ -1,6 +1,6 @@
 import { adapterSupply, type Commission, keyOf, type OWNERS, refTo, type Saber, type SUPPLIES } from '../record'
 import type { Reader } from '../units'
-import { say } from '../words'
+import { BY_HAND, keyText, say } from '../words'
 
 /** A line of a packing list; `key` stays the same for the same thing, whatever it is called. */
 export interface PackingLine {
@@ -80,10 +80,10 @@ function ofSaber(reader: Reader, s: Saber, several: boolean): (PackingLine & { l
       const like = p.catalogue ? { like: `${p.kind} ${p.catalogue} ${supplied}` } : {}
       return [{ key: refTo('part', p.id), what, quantity: 1, ...like, ...HOW[supplied] }]
     })
-  const turned = s.hilt.fasteners.filter((f) => f.clientMay !== 'never' && keyOf(f) && keyOf(f) !== 'by hand')
+  const turned = s.hilt.fasteners.filter((f) => f.clientMay !== 'never' && keyOf(f) && keyOf(f) !== BY_HAND)
   const keys = [...new Set(turned.map(keyOf))]
     .filter((key) => !s.parts.some((p) => p.kind === 'tool' && p.key === key))
-    .map((key) => ({ key: `key:${key}`, what: say(reader, 'box.hexKey', { key }), quantity: 1 }))
+    .map((key) => ({ key: `key:${key}`, what: say(reader, 'box.hexKey', { key: keyText(reader, key) }), quantity: 1 }))
   const items = s.items.flatMap((x) =>
     x.supplied === 'bench'
       ? []

@@ -26,6 +26,10 @@ export function inchFraction(mm: number, within = 0.06): string | undefined {
   return undefined
 }
 
+/** A size somebody wrote, `1.5 mm`, `1/16 in`, as its reader writes it. */
+export const sizeText = (reader: Reader, text: string): string =>
+  text.replace(/(\d)[.,](?=\d)/g, `$1${POINT[reader.language]}`).replace(/(?<=\d\s?)in\b/g, INCH[reader.language])
+
 /**
  * A length as its reader counts it: both readings for a bench, `22.2 mm · 7/8 in`, `47.6 mm · 1.874 in`; the inches first for
  * who thinks in them, the millimetres alone for who thinks in these.

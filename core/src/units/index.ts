@@ -1,4 +1,4 @@
-export { formatNumber, inchFraction, mmAndInch } from './format'
+export { formatNumber, inchFraction, mmAndInch, sizeText } from './format'
 export {
   dayText,
   LANGUAGE_NAME,

@@ -1,4 +1,5 @@
 export { en } from './en'
+export { BY_HAND, keyText } from './keys'
 export { SHAPING, UNSEEN, unprinted } from './letters'
 export {
   type Cases,

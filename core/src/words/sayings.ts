@@ -555,6 +555,7 @@ export interface Sayings {
   'chapter.screws.head': { column: 'screw' | 'where' | 'key' | 'holds' | 'may' }
   'screw.holds': { purpose: Words }
   'screw.may': { may: Words }
+  'key.byHand': Record<never, never>
   'chapter.opening': Record<never, never>
   'chapter.troubles': Record<never, never>
   'trouble.what': { trouble: Words }

@@ -478,7 +478,7 @@ export const SECOND: readonly Job[] = [
       need('beta firmware', 'sabers/firmware=beta', { p: '5.9 beta', but: 'a number is read' }),
       need('client has not seen it', 'sabers/recipient/knows=neverSeen', {
         s: 'Without its blade it weighs about',
-        p: 'Mass',
+        p: 'Weight',
       }),
     ],
     told: [

@@ -44,7 +44,7 @@ export function Ask({ replies, asFile, contact }: { replies: Replies; asFile: bo
       <ul aria-live="polite">
         {asked.map((x) => (
           <li key={x.body.id} className="border-rule border-b py-1.5">
-            “{x.asks}”{' '}
+            {say(reader, 'ownWords', { text: x.asks })}{' '}
             <span className="text-quiet">
               {say(reader, 'page.asked', {
                 sent: x.sent ? 'yes' : 'no',

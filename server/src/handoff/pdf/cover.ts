@@ -123,7 +123,10 @@ function ending(reader: Reader, doc: HandoffDocument, to: Sheet, part: Element, 
   const quote = doc.cover?.quote
   if (quote) {
     const clipped = quote.text.length > 130 ? `${quote.text.slice(0, 128).trimEnd()}…` : quote.text
-    const high = to.block(part, 'P', `“${clipped}”`, to.left, y, wide, { ...text, size: 10.5 })
+    const high = to.block(part, 'P', say(reader, 'ownWords', { text: clipped }), to.left, y, wide, {
+      ...text,
+      size: 10.5,
+    })
     const answer = say(reader, 'cover.asked', {
       ...{ answer: quote.answer.slice(0, 120), answered: whether(quote.answer) },
       ...{ giver: quote.giver ?? '', given: whether(quote.giver) },

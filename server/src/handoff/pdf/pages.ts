@@ -2,7 +2,7 @@ import { drawUnrolled } from '@nubrin/core/drawing'
 import { type Card, type CardPrim, controlsCard } from '@nubrin/core/handoff'
 import { type Fastener, keyOf, type Saber } from '@nubrin/core/record'
 import type { Reader } from '@nubrin/core/units'
-import { say, whether } from '@nubrin/core/words'
+import { keyText, say, whether } from '@nubrin/core/words'
 import type { Element, Sheet } from './sheet'
 import { bold, chapter, INK, QUIET, quiet } from './style'
 
@@ -75,7 +75,7 @@ function begin(reader: Reader, to: Sheet, root: Element, saber: Saber, several: 
 
 /** A screw as one who stands before it with a key wants it. */
 export const screwWords = (reader: Reader, f: Fastener): string =>
-  say(reader, 'cut.screw', { name: f.name, key: keyOf(f), may: f.clientMay, keyed: whether(keyOf(f)) })
+  say(reader, 'cut.screw', { name: f.name, key: keyText(reader, keyOf(f)), may: f.clientMay, keyed: whether(keyOf(f)) })
 
 /** The hilt unrolled with its screws, as wide as the page; what is not the client's has a cross. */
 function screwMap(reader: Reader, to: Sheet, root: Element, saber: Saber, room: number) {

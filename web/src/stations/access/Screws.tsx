@@ -1,6 +1,7 @@
 import { keysAlike } from '@nubrin/core/fit'
 import { heldBy, machineOf } from '@nubrin/core/machine'
 import type { Fastener, Saber } from '@nubrin/core/record'
+import { BY_HAND } from '@nubrin/core/words'
 import { useMemo } from 'react'
 import { Empty, Mark } from '../../kit'
 import { useLight, useSaber } from '../../store/commission'
@@ -20,7 +21,7 @@ export function Screws() {
   if (!screws.length) return <Empty title="No screw is recorded">Enter them at Hilt.</Empty>
   const holds = (f: Fastener) => heldBy(assembly, f.id).map((j) => (j.place ? `the blade: ${j.name}` : `the ${j.name}`))
   const turned = screws.filter((f) => f.clientMay !== 'never' && f.head !== 'dummy')
-  const keys = [...new Set(turned.map((f) => f.key).filter((k) => k && k !== 'by hand'))]
+  const keys = [...new Set(turned.map((f) => f.key).filter((k) => k && k !== BY_HAND))]
   return (
     <section aria-label="Screws">
       <table className="w-full text-left">

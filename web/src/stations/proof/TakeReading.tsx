@@ -14,12 +14,11 @@ export function TakeReading({ test: t }: { test: Test }) {
   const by = useSession((s) => s.person?.name ?? 'the shop')
   const [draft, setDraft] = useState('')
   const [wrong, setWrong] = useState('')
-  const take = (own: boolean, value?: number, words?: string) => {
+  const take = (own: boolean, value?: number) => {
     editSaber('reading', (s) =>
       takeReading(s, t.id, {
         ...{ id: freshId(), at: new Date().toISOString(), by, pass: judge(t, value, own) },
         ...(value === undefined ? {} : { value }),
-        ...(words ? { text: words } : {}),
       }),
     )
     setDraft('')
@@ -28,14 +27,10 @@ export function TakeReading({ test: t }: { test: Test }) {
   if (t.min === undefined && t.max === undefined)
     return (
       <span className="flex gap-1">
-        <button
-          type="button"
-          className="btn min-h-7! px-2! py-0!"
-          onClick={() => take(true, undefined, 'as it should')}
-        >
+        <button type="button" className="btn min-h-7! px-2! py-0!" onClick={() => take(true)}>
           passes
         </button>
-        <button type="button" className="btn min-h-7! px-2! py-0!" onClick={() => take(false, undefined, 'does not')}>
+        <button type="button" className="btn min-h-7! px-2! py-0!" onClick={() => take(false)}>
           fails
         </button>
       </span>

@@ -35,7 +35,12 @@ export function TestRow({
   const st = standing(saber, t)
   const last = latest(t)
   const reading = last
-    ? `${last.value === undefined ? (last.text ?? '') : `${formatNumber(MAKER, last.value)} ${t.unit ?? ''}`}, ${dayOfWeeks(last.at)} ${last.by}`
+    ? [
+        last.value === undefined ? last.text : `${formatNumber(MAKER, last.value)} ${t.unit ?? ''}`,
+        `${dayOfWeeks(last.at)} ${last.by}`,
+      ]
+        .filter(Boolean)
+        .join(', ')
     : 'no reading'
   return (
     <div className="border-rule border-b py-0.5">

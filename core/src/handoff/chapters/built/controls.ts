@@ -4,13 +4,12 @@ import {
   gestureText,
   isException,
   isOf,
-  modeById,
   modeName,
   secondsInWords,
   timeOutOf,
 } from '../../../controls'
 import { formatFact, known } from '../../../facts'
-import { byId, type Saber, Timing } from '../../../record'
+import { byId, type Id, type Saber, Timing } from '../../../record'
 import type { Reader } from '../../../units'
 import { say, whether } from '../../../words'
 import { type Block, type SaberChapter, table } from '../../block'
@@ -31,17 +30,19 @@ function standard(reader: Reader, s: Saber): Block[] {
   return [{ kind: 'para', text: say(reader, 'controls.standard', { name: s.mapFrom, n }) }]
 }
 
+/** A mode as a client knows it, and the presets that a control of it is only in. */
+const inState = (reader: Reader, s: Saber, mode: Id, presets: readonly Id[] = []): string =>
+  say(reader, 'control.state', {
+    ...{ state: isOf(s, mode), mode: modeName(s, mode), limited: whether(presets.length) },
+    presets: presets.map((id) => byId(s.presets, id)?.name ?? '?').join(', '),
+  })
+
 function rows(reader: Reader, s: Saber): Block[] {
   const head = (column: 'state' | 'gesture' | 'does' | 'shown') => say(reader, 'chapter.controls.head', { column })
   return table(
     [head('state'), head('gesture'), head('does'), head('shown')],
     s.controls.map((r) => [
-      say(reader, 'control.state', {
-        state: isOf(s, r.mode),
-        mode: modeName(s, r.mode),
-        presets: (r.presets ?? []).map((id) => byId(s.presets, id)?.name ?? '?').join(', '),
-        limited: whether(r.presets?.length),
-      }),
+      inState(reader, s, r.mode, r.presets),
       gestureText(reader, s, r),
       [doingOf(reader, r), ...cuesOf(reader, r)].join('; '),
       say(reader, 'control.status', { status: r.status }),
@@ -70,13 +71,13 @@ function modes(reader: Reader, s: Saber): Block[] {
     const goes = out?.to ?? m.leads ?? m.on
     return [
       [
-        m.name,
+        inState(reader, s, m.id),
         m.chooses ? say(reader, 'mode.chooses', { what: m.chooses, turning: whether(m.by === 'turning') }) : '–',
         (out?.s ?? set) === undefined
           ? '–'
           : say(reader, 'mode.ends', {
               seconds: secondsInWords(reader, out?.s ?? set ?? 0, true),
-              to: goes === undefined ? '' : (modeById(s, goes)?.name ?? ''),
+              to: goes === undefined ? '' : inState(reader, s, goes),
               leads: whether(goes),
             }),
       ],

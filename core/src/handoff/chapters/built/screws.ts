@@ -1,6 +1,6 @@
 import { formatFact } from '../../../facts'
 import { keyOf, purposeOf } from '../../../record'
-import { say } from '../../../words'
+import { keyText, say } from '../../../words'
 import { type SaberChapter, table } from '../../block'
 import { orNotRecorded } from '../../values'
 
@@ -17,7 +17,7 @@ export const screws: SaberChapter = (reader, s) => {
             s.hilt.fasteners.map((f) => [
               f.name,
               `${formatFact(reader, f.at, 1)}, ${formatFact(reader, f.clock, 0)}`,
-              orNotRecorded(reader, keyOf(f)),
+              orNotRecorded(reader, keyText(reader, keyOf(f))),
               say(reader, 'screw.holds', { purpose: purposeOf(s, f) ?? 'unsaid' }),
               say(reader, 'screw.may', { may: f.clientMay }),
             ]),

@@ -49,8 +49,9 @@ function shown(reader: Reader, t: Test): string {
   const last = latest(t)
   if (!last && t.notPossible) return say(reader, 'test.notPossible', { why: t.notPossible })
   if (!last) return say(reader, 'notRecorded')
-  const value = last.value === undefined ? (last.text ?? '–') : `${formatNumber(reader, last.value)} ${t.unit ?? ''}`
-  return `${value}, ${dayText(reader, last.at.slice(0, 10))}`
+  const value = last.value === undefined ? last.text : `${formatNumber(reader, last.value)} ${t.unit ?? ''}`
+  // A verdict alone stands in its own column.
+  return [value?.trim(), dayText(reader, last.at.slice(0, 10))].filter(Boolean).join(', ')
 }
 
 function repairs(reader: Reader, s: Saber): Block[] {
