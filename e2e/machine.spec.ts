@@ -35,9 +35,7 @@ test('the saber is opened and closed act by act with the keyboard, and what cann
   await expect(page.getByRole('region', { name: 'Take it all apart' })).toContainText('Unscrew the pommel')
   // His words stand; that the way of the hand is another asks him to go through it again.
   await page.getByRole('button', { name: /^Swap the cell/ }).click()
-  await expect(page.getByRole('region', { name: 'Swap the cell' })).toContainText(
-    'Changed since Maren went through it',
-  )
+  await expect(page.getByRole('region', { name: 'Swap the cell' })).toContainText('Changed since Maren went through it')
 
   // On the drawing: the pommel is drawn away to the rear, a screw onto what it holds.
   await page.goto(`${server.url}/commission/reed-warden/access`)

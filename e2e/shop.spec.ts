@@ -70,7 +70,11 @@ test('somebody is invited, comes in as a helper, may not do what owners do, and 
   await saved(hers)
 
   await page.reload()
-  await people.getByRole('listitem').filter({ hasText: 'Ilse' }).getByRole('button', { name: 'remove', exact: true }).click()
+  await people
+    .getByRole('listitem')
+    .filter({ hasText: 'Ilse' })
+    .getByRole('button', { name: 'remove', exact: true })
+    .click()
   await page.getByRole('button', { name: 'Yes' }).click()
   await expect(people.getByText('ilse', { exact: true })).toHaveCount(0)
   await type(hers, 'Country', 'the marsh')

@@ -1,13 +1,4 @@
-import {
-  cuesOf,
-  doingOf,
-  gestureText,
-  isException,
-  isOf,
-  modeName,
-  secondsInWords,
-  timeOutOf,
-} from '../../../controls'
+import { cuesOf, doingOf, gestureText, isException, isOf, modeName, secondsInWords, timeOutOf } from '../../../controls'
 import { formatFact, known } from '../../../facts'
 import { byId, type Id, type Saber, Timing } from '../../../record'
 import type { Reader } from '../../../units'
