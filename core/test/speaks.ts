@@ -371,7 +371,7 @@ export const SPEAKS: Way[] = [
     },
     level,
     title,
-    new RegExp(`^Promised for ${day}`),
+    new RegExp(`^Promised for ${Number(day.slice(-2))} Nov\\.$`),
   ]),
   [
     'screwPlace',

@@ -62,7 +62,7 @@ function modes(reader: Reader, s: Saber): Block[] {
     const goes = out?.to ?? m.leads ?? m.on
     return [
       [
-        inState(reader, s, m.id),
+        m.name,
         m.chooses ? say(reader, 'mode.chooses', { what: m.chooses, turning: whether(m.by === 'turning') }) : '–',
         (out?.s ?? set) === undefined
           ? '–'
