@@ -58,6 +58,7 @@ const playwright = (copy, args, { limit, ...env }) =>
 
 /** The tests of an area, as they are run in the copy. */
 async function configOf(copy, area) {
+  process.env.NUBRIN_SOURCES = '1'
   const { default: config } = await import(join(root, 'jest.config.mjs'))
   writeFileSync(
     join(copy, 'jest.mutate.json'),
