@@ -13,7 +13,7 @@ import { runPart } from './lib/part.mjs'
 const root = dirname(dirname(fileURLToPath(import.meta.url)))
 process.chdir(root)
 ensureNpm(root)
-ensureDebian(['mariadbd', 'mariadb', 'chromium', 'pdftotext', 'letters', 'sounds'])
+ensureDebian(['mariadbd', 'mariadb', 'chromium', 'pdftotext', 'letters', 'sounds', 'ffmpeg'])
 // What plants is a package: it is there from here on.
 const { draw, plant, textWith } = await import('./lib/plant.mjs')
 const { typesOf } = await import('./lib/typed.mjs')

@@ -13,7 +13,7 @@ import { runPart } from './lib/part.mjs'
 const root = dirname(dirname(fileURLToPath(import.meta.url)))
 process.chdir(root)
 ensureNpm(root)
-ensureDebian(['mariadbd', 'mariadb', 'chromium', 'pdftotext', 'letters', 'sounds'])
+ensureDebian(['mariadbd', 'mariadb', 'chromium', 'pdftotext', 'letters', 'sounds', 'ffmpeg'])
 
 const began = Date.now()
 const flags = process.argv.slice(2)

@@ -54,14 +54,14 @@ describe('WAV', () => {
   const made = makeSounds(100, ['hum', 'clash'])
   test('a made sound is measured as it was made', () => {
     const w = readWav(made[0]!.bytes)
-    expect(w).toMatchObject({ ok: true, seconds: 1, rate: 22050, channels: 1, bits: 16, fullScale: 0 })
+    expect(w).toMatchObject({ ok: true, seconds: 1, rate: 22050, channels: 1, bits: 16, clips: 0 })
     expect(w.ok && w.peakDb).toBeGreaterThan(-9)
     expect(w.ok && w.peakDb).toBeLessThan(-5)
   })
   test('a square at full scale: 0 dB peak and rms, every sample clipped', () => {
     const bytes = wav16(Array.from({ length: 100 }, (_, i) => (i % 2 ? 32767 : -32768)))
     const w = readWav(bytes)
-    expect(w).toMatchObject({ ok: true, fullScale: 100 })
+    expect(w).toMatchObject({ ok: true, clips: 1 })
     expect(w.ok && w.rmsDb).toBeCloseTo(0, 2)
   })
   test('silence, offset and seam', () => {
@@ -70,7 +70,7 @@ describe('WAV', () => {
     expect(w.leadSilence).toBeCloseTo(3 / 8000)
     expect(w.tailSilence).toBeCloseTo(2 / 8000)
     expect(w.dc).toBeCloseTo((2 * 0.5) / 7, 4)
-    expect(w.seam).toBe(0)
+    expect(w.seam).toEqual({ jump: 0, clicks: false })
   })
   test('faults by name', () => {
     expect(readWav(new Uint8Array([1, 2, 3]))).toMatchObject({ code: 'notWav' })

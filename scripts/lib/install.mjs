@@ -11,6 +11,8 @@ const PACKAGES = {
   pdftotext: ['poppler-utils', '/usr/bin/pdftotext'],
   // Letters of East Asia, as the paper needs them.
   letters: ['fonts-wqy-microhei', '/usr/share/fonts/truetype/wqy/wqy-microhei.ttc'],
+  // Another meter of loudness, for tests and the bench.
+  ffmpeg: ['ffmpeg', '/usr/bin/ffmpeg'],
   sounds: ['alsa-utils', '/usr/share/sounds/alsa/Front_Center.wav'],
 }
 

@@ -1,2 +1,5 @@
 export { missingSounds, reachableEvents } from './events'
+export { type Loudness, loudnessMeter } from './loudness'
+export { type Measured, type Seam, soundMeter } from './measure'
+export { peakMeter } from './true-peak'
 export { monoOf, plainWav, readWav, type WavFacts, type WavFault } from './wav'

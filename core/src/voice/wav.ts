@@ -1,23 +1,12 @@
+import { type Measured, soundMeter } from './measure'
+
 /** What a sound file says about itself, and what its samples say. */
-export interface WavFacts {
+export interface WavFacts extends Measured {
   ok: true
-  seconds: number
   rate: number
   channels: number
   /** Bits a sample is stored in. */
   bits: number
-  /** Highest sample against full scale, dBFS; −Infinity is given as −200 for silence. */
-  peakDb: number
-  rmsDb: number
-  /** Samples at full scale, per channel counted together: signs of clipping. */
-  fullScale: number
-  /** Mean of the samples, full scale = 1. */
-  dc: number
-  /** Silence below −60 dBFS at the beginning and the end, s. */
-  leadSilence: number
-  tailSilence: number
-  /** Jump between the last and the first sample, full scale = 1: a click when a hum is looped. */
-  seam: number
 }
 export interface WavFault {
   ok: false
@@ -25,18 +14,12 @@ export interface WavFault {
   message: string
 }
 
-/** Below what 32 bits can hold, dB under full scale: a peak of nothing has some number, too. */
-const FLOOR_DB = -200
-const toDb = (x: number) => (x > 0 ? Math.max(FLOOR_DB, 20 * Math.log10(x)) : FLOOR_DB)
-/** What counts as silence at either end: 60 dB under full scale, as the decay of a room is measured (ISO 3382). */
-const SILENCE = 10 ** (-60 / 20)
-
 /** What is believed of a header; beyond it the file is refused. A chunk is eight bytes and more, so even a full count is soon walked. */
 const MOST = { chunks: 4096, channels: 64, rate: 768_000 }
 /** Codes of the formats, and the length a writer leaves that did not know it, as RIFF WAVE has them. */
 const [PCM, FLOAT, EXTENSIBLE] = [1, 3, 0xfffe]
 const UNKNOWN_SIZE = 0xffffffff
-/** Samples decoded at a time. */
+/** Frames decoded at a time. */
 const BLOCK = 8192
 
 interface Stored {
@@ -127,24 +110,41 @@ function locate(bytes: Uint8Array): Stored | WavFault {
   }
 }
 
-/** Samples `from` … `from + into.length` as −1…1; 8 bits are unsigned, wider ones signed, as the format has it. */
-function decode(view: DataView, s: Stored, from: number, into: Float64Array): void {
-  const { width, littleEndian: le } = s
-  let p = s.from + from * width
-  for (let i = 0; i < into.length; i++, p += width)
-    into[i] = s.float
-      ? width === 4
-        ? view.getFloat32(p, le)
-        : view.getFloat64(p, le)
-      : width === 2
-        ? view.getInt16(p, le) / 0x8000
-        : width === 1
-          ? (view.getUint8(p) - 128) / 128
-          : width === 4
-            ? view.getInt32(p, le) / 0x80000000
-            : le
-              ? ((view.getInt8(p + 2) << 16) | view.getUint16(p, true)) / 0x800000
-              : ((view.getInt8(p) << 16) | view.getUint16(p + 1, false)) / 0x800000
+/** One sample as −1…1; 8 bits are unsigned, wider ones signed, as the format has it. */
+function sampleOf(view: DataView, { float, width, littleEndian: le }: Stored): (at: number) => number {
+  if (float) return width === 4 ? (p) => view.getFloat32(p, le) : (p) => view.getFloat64(p, le)
+  switch (width) {
+    case 1:
+      return (p) => (view.getUint8(p) - 128) / 128
+    case 2:
+      return (p) => view.getInt16(p, le) / 0x8000
+    case 3:
+      return le
+        ? (p) => ((view.getInt8(p + 2) << 16) | view.getUint16(p, true)) / 0x800000
+        : (p) => ((view.getInt8(p) << 16) | view.getUint16(p + 1, false)) / 0x800000
+    default:
+      return (p) => view.getInt32(p, le) / 0x80000000
+  }
+}
+
+/** The frames of a file piece by piece, an array for each stored channel; the arrays are written anew with each piece. */
+function* piecesOf(bytes: Uint8Array, s: Stored): Generator<Float32Array[]> {
+  const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength)
+  const read = sampleOf(view, s)
+  const { channels, width } = s
+  const frames = Math.floor(s.bytes / (width * channels))
+  const room = Array.from({ length: channels }, () => new Float32Array(Math.min(BLOCK, frames)))
+  for (let from = 0; from < frames; from += BLOCK) {
+    const n = Math.min(BLOCK, frames - from)
+    const piece = room.map((x) => x.subarray(0, n))
+    for (let ch = 0; ch < channels; ch++) {
+      const into = piece[ch]!
+      const step = width * channels
+      let p = s.from + from * step + ch * width
+      for (let i = 0; i < n; i++, p += step) into[i] = read(p)
+    }
+    yield piece
+  }
 }
 
 /**
@@ -157,64 +157,24 @@ export function readWav(bytes: Uint8Array): WavFacts | WavFault {
   const s = locate(bytes)
   if ('ok' in s) return s
   const { channels, rate, width } = s
-  const frames = Math.floor(s.bytes / (width * channels))
-  if (!frames) return fault('empty', 'The file has no samples.')
-  const count = frames * channels
-  const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength)
-  const full = s.float ? Number.POSITIVE_INFINITY : 1 - 1.5 / 2 ** (width * 8 - 1)
-  const block = new Float64Array(Math.min(BLOCK, count))
-  let [peak, square, sum, fullScale] = [0, 0, 0, 0]
-  let [first, last] = [count, -1]
-  for (let from = 0; from < count; from += block.length) {
-    const part = block.subarray(0, Math.min(block.length, count - from))
-    decode(view, s, from, part)
-    for (let i = 0; i < part.length; i++) {
-      const v = part[i]!
-      const a = Math.abs(v)
-      if (a > peak) peak = a
-      if (a >= full) fullScale++
-      square += v * v
-      sum += v
-      if (a > SILENCE) {
-        if (last < 0) first = from + i
-        last = from + i
-      }
-    }
-  }
-  if (!Number.isFinite(square)) return fault('unreadable', 'The file holds samples that are no numbers.')
-  const ends = new Float64Array(1)
-  decode(view, s, 0, ends)
-  const begin = ends[0]!
-  decode(view, s, count - channels, ends)
-  const silent = last < 0
-  const frameOf = (sample: number) => Math.floor(sample / channels)
-  return {
-    ok: true,
-    seconds: frames / rate,
-    rate,
-    channels,
-    bits: width * 8,
-    peakDb: toDb(peak),
-    rmsDb: toDb(Math.sqrt(square / count)),
-    fullScale,
-    dc: sum / count,
-    leadSilence: (silent ? frames : frameOf(first)) / rate,
-    tailSilence: silent ? 0 : (frames - 1 - frameOf(last)) / rate,
-    seam: Math.abs(ends[0]! - begin),
-  }
+  if (s.bytes < width * channels) return fault('empty', 'The file has no samples.')
+  // What is above 1 is cut off by a board as what is at it.
+  const meter = soundMeter(rate, channels, s.float ? 1 : 1 - 1.5 / 2 ** (width * 8 - 1))
+  for (const piece of piecesOf(bytes, s)) meter.push(piece)
+  const measured = meter.read()
+  if (!Number.isFinite(measured.rmsDb)) return fault('unreadable', 'The file holds samples that are no numbers.')
+  return { ok: true, rate, channels, bits: width * 8, ...measured }
 }
 
 /** The same sound on one channel, every channel as loud as the others, −1…1. Only for bytes that `readWav` has read; throws RangeError for others. */
 export function monoOf(bytes: Uint8Array): { rate: number; samples: Float32Array } {
   const s = locate(bytes)
   if ('ok' in s) throw new RangeError(`monoOf: ${s.message}`)
-  const frames = Math.floor(s.bytes / (s.width * s.channels))
-  const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength)
-  const samples = new Float32Array(frames)
-  const frame = new Float64Array(s.channels)
-  for (let i = 0; i < frames; i++) {
-    decode(view, s, i * s.channels, frame)
-    samples[i] = frame.reduce((sum, v) => sum + v, 0) / s.channels
+  const samples = new Float32Array(Math.floor(s.bytes / (s.width * s.channels)))
+  let at = 0
+  for (const piece of piecesOf(bytes, s)) {
+    for (let i = 0; i < piece[0]!.length; i++) samples[at + i] = piece.reduce((sum, x) => sum + x[i]!, 0) / s.channels
+    at += piece[0]!.length
   }
   return { rate: s.rate, samples }
 }

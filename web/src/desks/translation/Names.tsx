@@ -1,11 +1,9 @@
 import { languageOf, nounOf, type Ref, readerOf, refTo, type Saber } from '@nubrin/core/record'
-import { GENDERS, type Gender, guessNoun, nounWords } from '@nubrin/core/words'
+import { nounWords } from '@nubrin/core/words'
 import { freshId } from '../../data'
-import { SelectCell, TextCell } from '../../kit'
-import { useEditSaber, useOrder } from '../../store/commission'
-
-const ARTICLES = { none: 'no article', m: 'der', f: 'die', n: 'das', many: 'die (several)' } as const
-type Article = keyof typeof ARTICLES
+import { TextCell } from '../../kit'
+import { ArticleCell, callIt } from '../../shared/ArticleCell'
+import { useEditSaber, useEditThing, useOrder } from '../../store/commission'
 
 /** Things of a saber that a client hears of, in the order of the hilt. */
 const namedIn = (s: Saber): { ref: Ref; name: string }[] => [
@@ -20,6 +18,7 @@ const namedIn = (s: Saber): { ref: Ref; name: string }[] => [
 export function Names({ saber: s }: { saber: Saber }) {
   const order = useOrder()
   const editSaber = useEditSaber()
+  const edit = useEditThing('spoken')
   const language = languageOf(order)
   const reader = readerOf(order)
   const givenOf = (ref: Ref) => s.spoken.find((x) => x.of === ref && x.language === language)
@@ -27,21 +26,11 @@ export function Names({ saber: s }: { saber: Saber }) {
     editSaber('spoken name', (d) => {
       const had = d.spoken.find((x) => x.of === ref && x.language === language)
       if (!name.trim()) d.spoken = d.spoken.filter((x) => x !== had)
-      else if (had) had.name = name.trim()
-      else
-        d.spoken.push({
-          ...{ id: freshId(), of: ref as (typeof d.spoken)[number]['of'], language, name: name.trim() },
-          ...guessNoun({ language }, name),
-        })
-    })
-  const article = (ref: Ref, v: Article) =>
-    editSaber('article of a spoken name', (d) => {
-      const had = d.spoken.find((x) => x.of === ref && x.language === language)
-      if (!had) return
-      delete had.gender
-      delete had.several
-      if (v === 'many') had.several = true
-      else if (v !== 'none') had.gender = v as Gender
+      else {
+        const made = had ?? { id: freshId(), of: ref as (typeof d.spoken)[number]['of'], language, name: '' }
+        callIt(made, name.trim())
+        if (!had) d.spoken.push(made)
+      }
     })
   const title = order.sabers.length > 1 ? `Names on ${s.name}` : 'Names'
   return (
@@ -54,7 +43,6 @@ export function Names({ saber: s }: { saber: Saber }) {
         {namedIn(s).map(({ ref, name }) => {
           const given = givenOf(ref)
           const noun = nounOf(reader, s, ref)
-          const value: Article = given?.several ? 'many' : (given?.gender ?? 'none')
           return (
             <div
               key={ref}
@@ -68,12 +56,10 @@ export function Names({ saber: s }: { saber: Saber }) {
                 onCommit={(v) => put(ref, v)}
               />
               {given ? (
-                <SelectCell
+                <ArticleCell
                   label={`Article of ${name}`}
-                  value={value}
-                  options={['none', ...GENDERS, 'many'] as const}
-                  words={(g) => ARTICLES[g]}
-                  onCommit={(v) => article(ref, v)}
+                  of={given}
+                  onEdit={(run) => edit('article of a spoken name', given.id, run)}
                 />
               ) : null}
             </div>

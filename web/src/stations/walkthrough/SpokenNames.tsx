@@ -1,12 +1,11 @@
 import type { Saber } from '@nubrin/core/record'
 import { LANGUAGE_NAME, LANGUAGES } from '@nubrin/core/units'
-import { GENDERS } from '@nubrin/core/words'
 import { freshId } from '../../data'
-import { CheckBox, RefPicker, RemoveButton, SelectCell, TextCell } from '../../kit'
+import { RefPicker, RemoveButton, SelectCell, TextCell } from '../../kit'
+import { ArticleCell, callIt } from '../../shared/ArticleCell'
 import { useEditSaber, useEditThing } from '../../store/commission'
 
 const KINDS = ['section', 'fastener', 'opening', 'socket', 'part', 'blade', 'input'] as const
-const GENDER_WORDS = { none: 'no article', m: 'der', f: 'die', n: 'das' } as const
 
 /** What things are called when one speaks of them; what has no name here goes by what it is. */
 export function SpokenNames({ saber }: { saber: Saber }) {
@@ -42,7 +41,7 @@ export function SpokenNames({ saber }: { saber: Saber }) {
             label={`Spoken name ${i + 1}`}
             value={x.name}
             placeholder="upper of the two screws"
-            onCommit={(v) => edit('spoken name', x.id, (y) => void (y.name = v))}
+            onCommit={(v) => edit('spoken name', x.id, (y) => callIt(y, v))}
           />
           <div className="flex items-center gap-2">
             <SelectCell
@@ -52,21 +51,11 @@ export function SpokenNames({ saber }: { saber: Saber }) {
               words={(l) => LANGUAGE_NAME[l]}
               onCommit={(v) => edit('language of a spoken name', x.id, (y) => void (y.language = v))}
             />
-            <SelectCell
+            <ArticleCell
               label={`Article, spoken name ${i + 1}`}
-              value={x.gender ?? 'none'}
-              options={['none', ...GENDERS] as const}
-              words={(g) => GENDER_WORDS[g]}
-              onCommit={(v) =>
-                edit('article of a spoken name', x.id, (y) => void (v === 'none' ? delete y.gender : (y.gender = v)))
-              }
+              of={x}
+              onEdit={(run) => edit('article of a spoken name', x.id, run)}
             />
-            <CheckBox
-              checked={x.several === true}
-              onChange={(on) => edit('several', x.id, (y) => void (on ? (y.several = true) : delete y.several))}
-            >
-              several
-            </CheckBox>
           </div>
         </div>
       ))}
