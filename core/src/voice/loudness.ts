@@ -18,7 +18,7 @@ const GATE = { absolute: -70, integrated: -10, range: -20 }
 /** Shares of the range. */
 const [LOW, HIGH] = [0.1, 0.95]
 
-export const toLufs = (energy: number): number => -0.691 + 10 * Math.log10(energy)
+const toLufs = (energy: number): number => -0.691 + 10 * Math.log10(energy)
 const toEnergy = (lufs: number): number => 10 ** ((lufs + 0.691) / 10)
 
 /** The two stages of the weighting at a rate: of the analogue prototypes whose figures at 48 kHz are published in BS.1770. */

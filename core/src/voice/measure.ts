@@ -30,7 +30,7 @@ export interface Seam {
 
 /** Below what 32 bits can hold, dB under full scale: a peak of nothing has some number, too. */
 const FLOOR_DB = -200
-export const toDb = (x: number): number => (x <= 0 ? FLOOR_DB : Math.max(FLOOR_DB, 20 * Math.log10(x)))
+const toDb = (x: number): number => (x <= 0 ? FLOOR_DB : Math.max(FLOOR_DB, 20 * Math.log10(x)))
 /** What counts as silence at either end: 60 dB under full scale, as the decay of a room is measured (ISO 3382). */
 const SILENCE = 10 ** (-60 / 20)
 /** So much of either end is looked at beside the seam, s; a jump above so many of its steps, and so high, clicks. */

@@ -10,8 +10,16 @@ const FINE_ENOUGH = 192_000
 /** Samples that are judged together whether they can exceed the peak so far. */
 const STRETCH = 64
 
+/** Taps on either side of a place whose samples are looked at one by one before all of them are. */
+const NEAR = 3
+interface Phase {
+  taps: Float64Array
+  /** Sizes of the nearest taps, and what all the others make at most of samples of 1. */
+  near: Float64Array
+  rest: number
+}
 interface Phases {
-  taps: Float64Array[]
+  list: Phase[]
   /** The most that a phase makes of samples of 1. */
   most: number
 }
@@ -42,7 +50,12 @@ function phasesOf(times: number): Phases {
     const sum = h.reduce((a, b) => a + b, 0)
     return h.map((v) => v / sum)
   })
-  const phases = { taps, most: Math.max(1, ...taps.map((h) => h.reduce((a, b) => a + Math.abs(b), 0))) }
+  const sizes = (h: Float64Array) => h.reduce((a, b) => a + Math.abs(b), 0)
+  const list = taps.map((h) => {
+    const near = h.slice(half - NEAR, half + NEAR).map(Math.abs)
+    return { taps: h, near, rest: sizes(h) - sizes(near) }
+  })
+  const phases = { list, most: Math.max(1, ...taps.map(sizes)) }
   known.set(times, phases)
   return phases
 }
@@ -51,9 +64,43 @@ function phasesOf(times: number): Phases {
 const timesAt = (rate: number): number =>
   rate >= FINE_ENOUGH ? 1 : 2 ** Math.ceil(Math.log2(FINE_ENOUGH / Math.max(rate, 12_000)))
 
+/**
+ * The highest at one place between samples, from … to, where it is above what there has been. The nearest samples and the highest
+ * of all bound it from above: where that is not enough, the sum itself is not made.
+ */
+function highestBetween(
+  x: Float32Array,
+  sizes: Float32Array,
+  from: number,
+  to: number,
+  { taps, near, rest }: Phase,
+  top: number,
+  so: number,
+): number {
+  const [n0, n1, n2, n3, n4, n5] = near as unknown as [number, number, number, number, number, number]
+  const far = rest * top
+  let best = so
+  for (let i = from, c = from + TAPS / 2 - NEAR; i < to; i++, c++) {
+    const most =
+      n0 * sizes[c]! +
+      n1 * sizes[c + 1]! +
+      n2 * sizes[c + 2]! +
+      n3 * sizes[c + 3]! +
+      n4 * sizes[c + 4]! +
+      n5 * sizes[c + 5]! +
+      far
+    if (most <= best) continue
+    let v = 0
+    for (let k = 0; k < TAPS; k++) v += taps[k]! * x[i + k]!
+    if (v < 0) v = -v
+    if (v > best) best = v
+  }
+  return best
+}
+
 /** Looks at samples of one channel as they come; silence lies before the first and behind the last. */
 export function peakMeter(rate: number) {
-  const { taps, most } = phasesOf(timesAt(rate))
+  const { list, most } = phasesOf(timesAt(rate))
   /** The end of the piece before, then the piece. */
   let held = new Float32Array(TAPS - 1)
   let [sample, between] = [0, 0]
@@ -77,15 +124,12 @@ export function peakMeter(rate: number) {
       tops.push(top)
     }
     if (sample > between) between = sample
+    const sizes = x.map(Math.abs)
     for (let n = 0, from = 0; from < last; n++, from += STRETCH) {
-      if (Math.max(tops[n]!, tops[n + 1] ?? 0) * most <= between) continue
-      for (let i = from; i < Math.min(last, from + STRETCH); i++)
-        for (const h of taps) {
-          let v = 0
-          for (let k = 0; k < TAPS; k++) v += h[k]! * x[i + k]!
-          if (v < 0) v = -v
-          if (v > between) between = v
-        }
+      const top = Math.max(tops[n]!, tops[n + 1] ?? 0)
+      if (top * most <= between) continue
+      for (const phase of list)
+        between = highestBetween(x, sizes, from, Math.min(last, from + STRETCH), phase, top, between)
     }
   }
   return {

@@ -127,6 +127,14 @@ function sampleOf(view: DataView, { float, width, littleEndian: le }: Stored): (
   }
 }
 
+/** Whether this machine keeps the low byte first. */
+const LITTLE = new Uint8Array(Uint16Array.of(1).buffer)[0] === 1
+/** The samples of 16 bits as they lie, copied only where they do not begin at a whole word. */
+const wordsOf = (bytes: Uint8Array, s: Stored): Int16Array => {
+  const [at, n] = [bytes.byteOffset + s.from, s.bytes >> 1]
+  return at % 2 ? new Int16Array(bytes.slice(s.from, s.from + 2 * n).buffer) : new Int16Array(bytes.buffer, at, n)
+}
+
 /** The frames of a file piece by piece, an array for each stored channel; the arrays are written anew with each piece. */
 function* piecesOf(bytes: Uint8Array, s: Stored): Generator<Float32Array[]> {
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength)
@@ -134,11 +142,17 @@ function* piecesOf(bytes: Uint8Array, s: Stored): Generator<Float32Array[]> {
   const { channels, width } = s
   const frames = Math.floor(s.bytes / (width * channels))
   const room = Array.from({ length: channels }, () => new Float32Array(Math.min(BLOCK, frames)))
+  // What most sounds are stored as, in the order of this machine: read as it lies.
+  const words = !s.float && width === 2 && s.littleEndian && LITTLE ? wordsOf(bytes, s) : undefined
   for (let from = 0; from < frames; from += BLOCK) {
     const n = Math.min(BLOCK, frames - from)
     const piece = room.map((x) => x.subarray(0, n))
     for (let ch = 0; ch < channels; ch++) {
       const into = piece[ch]!
+      if (words) {
+        for (let i = 0, p = from * channels + ch; i < n; i++, p += channels) into[i] = words[p]! / 0x8000
+        continue
+      }
       const step = width * channels
       let p = s.from + from * step + ch * width
       for (let i = 0; i < n; i++, p += step) into[i] = read(p)
