@@ -198,12 +198,12 @@ export const handoffWords: WordsOf<typeof rules> = {
       open: ({ items }) => ({
         title: `${items.length} ${items.length === 1 ? 'item' : 'items'} not packed`,
         detail: items.join('; '),
-        remedy: 'Pack it and tick it off.',
+        remedy: `Pack ${items.length === 1 ? 'it' : 'them'} and tick ${items.length === 1 ? 'it' : 'them'} off.`,
       }),
       missing: ({ items }) => ({
         title: `${items.length} ${items.length === 1 ? 'item' : 'items'} not on the packing list`,
         detail: items.join('; '),
-        remedy: 'Add it from the record, or waive this with the reason.',
+        remedy: `Add ${items.length === 1 ? 'it' : 'them'} from the record, or waive this with the reason.`,
       }),
     },
   },

@@ -175,7 +175,7 @@ export const recordWords: WordsOf<typeof rules> = {
       }),
       assumed: (p) => ({
         title: `${p.owner}: only assumed`,
-        detail: `${said(p)}. Nothing stands behind it yet; it prints as assumed.`,
+        detail: `${said(p)}. Nobody has checked it yet; it prints as assumed.`,
         remedy: 'Measure it, read it off a datasheet, or ask the client.',
       }),
     },
