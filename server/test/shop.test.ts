@@ -627,7 +627,7 @@ describe('the rack', () => {
       const r = await me.ask('PATCH', path, { base: revision, ops })
       expect(r).toMatchObject({ status: 422, body: { problems: [{ path: '/shipped', rule: 'gate' }] } })
       expect(r.body.open).toHaveLength(gate)
-      expect(r.body.detail).toMatch(new RegExp(`^${gate} things? stands? against shipping`))
+      expect(r.body.detail).toMatch(new RegExp(`^${gate} issues? blocks? shipping`))
     }
     expect((await me.ask('GET', path)).body.record).toEqual(record)
   })

@@ -155,7 +155,7 @@ describe.each([
     ]
     const open = expect.arrayContaining([expect.objectContaining({ key: 'the key' })])
     await expect(store().change(osk, c.id, 1, day('2026-11-25'))).rejects.toMatchObject({
-      ...{ status: 422, message: expect.stringMatching(/^2 things stand against shipping/), more: { open } },
+      ...{ status: 422, message: expect.stringMatching(/^2 issues block shipping/), more: { open } },
       problems: [{ path: '/shipped', rule: 'gate', message: expect.stringContaining('“the cell”, “the key” stand') }],
     })
     const cleared = { op: 'set' as const, at: '/brief', value: '', was: c.brief }

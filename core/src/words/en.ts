@@ -154,7 +154,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
     'Lithium-ion can burn. {told, select, yes {Polarity: {polarity}. } other {}}{protected, select, yes {Use a protected cell of the same size only. } other {}}Never a cell with a damaged wrap, never loose in a pocket, never charged unattended; store it part-charged. Before you post it, ask the carrier; local rules apply.',
   'caution.flash.title': 'Flashing light',
   'caution.flash':
-    '{named, select, yes {{presets} flickers more than {limit} times a second} other {Some effects flash quickly}}: it can trigger seizures in people with photosensitive epilepsy. Warn anyone watching.',
+    '{named, select, yes {{presets} flickers more than {limit} times a second} other {Some effects flash quickly}}, which can trigger seizures in people with photosensitive epilepsy. Warn anyone watching.',
   'caution.blade.title': 'Blade and eyes',
   'caution.blade':
     'Secure the blade before every swing and clear the room. Do not look into a bare socket or a blade plug at full light. Eye and hand protection when duelling.',

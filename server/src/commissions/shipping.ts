@@ -16,7 +16,7 @@ export const gateIn =
 
 /** In words, so many things that stand against it. */
 export const standing = (n: number): string =>
-  `${n} ${n === 1 ? 'thing stands' : 'things stand'} against shipping. Resolve each, or set it aside with a name and a reason.`
+  `${n} ${n === 1 ? 'issue blocks' : 'issues block'} shipping. Settle ${n === 1 ? 'it' : 'each'}, or waive it with a name and a reason.`
 
 /** Refuses a day of shipping that comes to a record while anything stands against it, whatever change the day comes with. */
 export async function mayShip(gate: Gate, who: Maker, before: Commission, after: Commission): Promise<void> {
