@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { monoOf, plainWav, readWav } from '@nubrin/core/voice'
+import { monoOf, plainWav, playable, readWav } from '@nubrin/core/voice'
 import { makeSounds } from '@nubrin/demo'
 import fc from 'fast-check'
 import wavefile from 'wavefile'
@@ -271,4 +271,17 @@ describe('one channel', () => {
     )
   })
   test('what is no sound is refused', () => expect(() => monoOf(new Uint8Array(20))).toThrow(RangeError))
+  test('playable is what can be read, and nothing else', () => {
+    const float = (...x: number[]) =>
+      file(fmt({ code: 3, bits: 32 }), chunk('data', [...new Uint8Array(new Float32Array(x).buffer)]))
+    for (const bytes of [
+      float(0.5, -0.25),
+      float(Number.NaN),
+      float(1, Number.POSITIVE_INFINITY),
+      float(),
+      new Uint8Array(20),
+    ])
+      expect(playable(bytes) !== undefined).toBe(readWav(bytes).ok)
+    expect(playable(float(0.5, -0.25))).toEqual(monoOf(float(0.5, -0.25)))
+  })
 })

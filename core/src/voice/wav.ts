@@ -180,10 +180,12 @@ export function readWav(bytes: Uint8Array): WavFacts | WavFault {
   return { ok: true, rate, channels, bits: width * 8, ...measured }
 }
 
-/** The same sound on one channel, every channel as loud as the others, −1…1. Only for bytes that `readWav` has read; throws RangeError for others. */
-export function monoOf(bytes: Uint8Array): { rate: number; samples: Float32Array } {
-  const s = locate(bytes)
-  if ('ok' in s) throw new RangeError(`monoOf: ${s.message}`)
+/** The same sound on one channel, every channel as loud as the others, −1…1. */
+interface Mono {
+  rate: number
+  samples: Float32Array
+}
+function mixed(bytes: Uint8Array, s: Stored): Mono {
   const samples = new Float32Array(Math.floor(s.bytes / (s.width * s.channels)))
   let at = 0
   for (const piece of piecesOf(bytes, s)) {
@@ -191,6 +193,21 @@ export function monoOf(bytes: Uint8Array): { rate: number; samples: Float32Array
     at += piece[0]!.length
   }
   return { rate: s.rate, samples }
+}
+
+/** A sound on one channel. Only for bytes that `readWav` has read; throws RangeError for others. */
+export function monoOf(bytes: Uint8Array): Mono {
+  const s = locate(bytes)
+  if ('ok' in s) throw new RangeError(`monoOf: ${s.message}`)
+  return mixed(bytes, s)
+}
+
+/** A sound on one channel, without measuring it; nothing for bytes that `readWav` would refuse. */
+export function playable(bytes: Uint8Array): Mono | undefined {
+  const s = locate(bytes)
+  if ('ok' in s) return undefined
+  const mono = mixed(bytes, s)
+  return mono.samples.length && mono.samples.every(Number.isFinite) ? mono : undefined
 }
 
 /**

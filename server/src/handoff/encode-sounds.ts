@@ -1,4 +1,4 @@
-import { monoOf, readWav } from '@nubrin/core/voice'
+import { playable } from '@nubrin/core/voice'
 import { createOggEncoder } from 'wasm-media-encoders'
 
 /** What an ear on a phone needs: Vorbis, variable, its second lowest quality. */
@@ -8,8 +8,9 @@ const PIECE = 48_000
 
 /** Ogg Vorbis of a WAV, on one channel; nothing where it is none. */
 async function pressed(wav: Uint8Array): Promise<Uint8Array | undefined> {
-  if (!readWav(wav).ok) return undefined
-  const { rate, samples } = monoOf(wav)
+  const sound = playable(wav)
+  if (!sound) return undefined
+  const { rate, samples } = sound
   const encoder = await createOggEncoder()
   // The same sound is the same bytes.
   encoder.configure({ channels: 1, sampleRate: rate, vbrQuality: QUALITY, oggSerialNo: 1 })
