@@ -31,13 +31,13 @@ export function largeMap(rows: number): ControlMap {
   const presets = Array.from(
     { length: 20 },
     (_, i): Preset => ({
-      ...{ id: `p${i}`, name: `p${i}`, font: 'f', tracks: [], sounds: [], status: 'configured' },
+      ...{ id: `p${i}`, name: `p${i}`, tracks: [], status: 'configured' },
       colour: { value: '#20c0ff', source: 'configured' },
     }),
   )
   const hands = GESTURES.filter((g) => g !== 'insert' && g !== 'slide')
   return {
-    ...{ modes, presets, timing: {}, settings: { sensitivities: [] } },
+    ...{ modes, fonts: [], presets, timing: {}, settings: { sensitivities: [] } },
     inputs: [
       { id: 'a', name: 'a', kind: 'button' },
       { id: 'b', name: 'b', kind: 'button' },

@@ -121,17 +121,17 @@ test('the main job: from a wish to the PDF and the client’s page', async ({ pa
   await station(page, '5', 'Voice')
   await add(page, 'name of a preset', 'Bottle glass')
   await page.getByLabel('Blade colour', { exact: true }).fill('#18b050')
-  await type(page, 'Font', 'Undertow')
-  await page.getByLabel('attach WAV').setInputFiles(SOUNDS)
-  await page.getByText('Front_Center.wav', { exact: true }).waitFor()
-  await page
-    .getByText(/48 kHz/)
-    .first()
-    .waitFor()
+  await page.getByRole('button', { name: '+ a font of its own' }).click()
+  await type(page, 'Font name', 'Undertow')
+  const coming = page.getByRole('region', { name: 'Font Undertow' })
+  await coming.getByLabel('choose files').setInputFiles(SOUNDS)
+  await coming.getByText(/sounds do not say what they are for/).waitFor()
   for (const [i, event] of ['ignite', 'retract', 'swing', 'clash', 'hum'].entries()) {
-    await page.locator('[data-select^="Event of "]').nth(i).click()
-    await page.locator(`[role=option][data-value=${event}]`).click()
+    await coming.getByRole('checkbox', { name: SOUNDS[i]!.split('/').pop()! }).check()
+    await choose(page, 'Place the chosen sounds as', event, coming)
   }
+  await coming.getByRole('button', { name: 'look and hear' }).first().click()
+  await coming.getByText(/^48 kHz, 16 bits/).waitFor()
 
   // Controls
   await station(page, '6', 'Controls')

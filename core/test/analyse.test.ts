@@ -22,16 +22,18 @@ import {
   usualModes,
 } from '@nubrin/core/controls'
 import { fact, stated } from '@nubrin/core/facts'
-import type { ControlRow, Mode } from '@nubrin/core/record'
+import type { ControlRow, Font, Mode, Preset } from '@nubrin/core/record'
 import { MAKER } from '@nubrin/core/units'
 import fc from 'fast-check'
 import { tries } from './drawn'
 import { mapOf as plainMap, row, sec } from './map-of'
+import { playing } from './playing'
 import { done } from './samples'
 
 const hold = (s: number, more: Partial<ControlRow> = {}) => row({ gesture: 'hold', hold: sec(s), ...more })
+const silent = ({ font: _f, ...p }: Preset): Preset => p
 const preset = (id: string, more: Partial<ControlMap['presets'][number]> = {}) => ({
-  ...{ ...done().presets[0]!, id, tracks: [], sounds: [], effects: {} },
+  ...{ ...silent(done().presets[0]!), id, tracks: [], effects: {} },
   ...more,
 })
 const mapOf = (controls: ControlRow[], more: Partial<ControlMap> = {}): ControlMap =>
@@ -174,13 +176,16 @@ describe('what a walk through the map finds', () => {
     expect(said([next], { chooses: 'volume', after: sec(5) })).toEqual([])
   })
   test('what is recorded and reached by no row, preset by preset', () => {
+    const fonts: Font[] = [
+      { id: 'bank', name: 'Bank', is: 'musicBank', sounds: [{ id: 'slow', event: 'track', name: 'Slow water' }] },
+    ]
     const presets = [
-      preset('p', { tracks: ['Slow water'] }),
+      preset('p', { tracks: ['slow'] }),
       preset('q', { effects: { lock: stated('#fff000', 'configured') } }),
     ]
     const settings = { sensitivities: [], volumeSteps: fact(8, '×') }
     const said = (rows: ControlRow[]) =>
-      found(rows, { presets, settings }).map((m) =>
+      found(rows, { fonts, presets, settings }).map((m) =>
         m.code === 'noWayTo' ? `${m.what} ${[...m.presets, ...m.names].join(' ')}` : m.code,
       )
     expect(said([])).toEqual(['preset p q', 'track p', 'effect q lock', 'volume '])
@@ -195,13 +200,15 @@ describe('what a walk through the map finds', () => {
     // What stands where nobody comes leads nowhere.
     const modes = [...usualModes('m', ['off', 'lit']), { id: 'far', name: 'far', is: 'combat' } as Mode]
     expect(
-      matters(mapOf([ON, OFF, { ...next, mode: 'far' }, lock, track, louder], { presets, settings, modes })).map(
+      matters(mapOf([ON, OFF, { ...next, mode: 'far' }, lock, track, louder], { fonts, presets, settings, modes })).map(
         (m) => m.code,
       ),
     ).toEqual(['unreached', 'noWayTo'])
-    // A sound that no hand calls up is recorded for nothing.
-    const sounds = [{ id: 's', event: 'melt' as const, name: 'melt.wav' }]
-    expect(codes(mapOf([ON, OFF], { presets: [preset('p', { sounds })] }))).toEqual(['noWayTo'])
+    // A font has what it has: a sound of it that no hand calls up is nobody's mistake.
+    const p = preset('p')
+    const own: Font[] = []
+    playing({ fonts: own }, p, [{ id: 's', event: 'melt', name: 'melt.wav' }])
+    expect(codes(mapOf([ON, OFF], { fonts: own, presets: [p] }))).toEqual([])
   })
   test('a motion that lights it in a bag', () => {
     const twist = row({ mode: 'm-off', gesture: 'twist', input: 'm', does: 'ignite' })

@@ -6,7 +6,7 @@ import { compose } from '@nubrin/core/script'
 import { proposePacking } from '@nubrin/core/shipping'
 import { MAKER } from '@nubrin/core/units'
 import fc from 'fast-check'
-import { deg, mm, on, order, part, pixelBlade, preset, row, screw } from './cases/plain'
+import { deg, font, mm, on, order, part, pixelBlade, preset, row, screw } from './cases/plain'
 
 /** What is drawn for a record in which nothing is wrong: what a careful shop chooses among. */
 export interface Choices {
@@ -142,7 +142,8 @@ function power(s: Saber, id: string, x: Choices) {
 }
 
 function controls(s: Saber, id: string, x: Choices) {
-  s.presets = HUES.slice(0, x.colours).map((hue, i) => preset(`${id}-p${i}`, `Light ${i}`, `Font ${i}`, hue))
+  s.fonts = HUES.slice(0, x.colours).map((_, i) => font(`${id}-t${i}`, `Font ${i}`))
+  s.presets = HUES.slice(0, x.colours).map((hue, i) => preset(`${id}-p${i}`, `Light ${i}`, `${id}-t${i}`, hue))
   const [one, two] = [`${id}-i1`, `${id}-i2`]
   s.inputs = [{ id: one, name: 'front button', kind: 'button', part: s.parts.find((p) => p.kind === 'switch')!.id }]
   if (x.buttons === 2) s.inputs.push({ id: two, name: 'rear button', kind: 'button' })

@@ -1,6 +1,7 @@
 import { fact, stated } from '@nubrin/core/facts'
 import { layoutFacts } from '@nubrin/core/fit'
 import type { Commission, Saber } from '@nubrin/core/record'
+import { playing } from './playing'
 import { TODAY } from './samples'
 
 export type Mutation = (s: Saber, c: Commission) => void
@@ -84,21 +85,20 @@ export const FIRES: Record<string, Mutation> = {
   cutOff: (s) => void (s.cutPower = 'cellOut'),
   protectedCell: (s) => void (part(s, 'cell').protected = false),
   landmark: (s) => void delete part(s, 'cell').landmark,
-  missingSound: (s) => void (s.presets[0]!.sounds = [{ id: 'w1', event: 'hum', name: 'hum.wav' }]),
+  missingSound: (s) => void playing(s, s.presets[0]!, [{ id: 'w1', event: 'hum', name: 'hum.wav' }]),
   clipped: (s) =>
-    void (s.presets[1]!.sounds = ['hum', 'ignite', 'retract', 'swing', 'clash', 'lock', 'deflect'].map((event, i) => ({
-      id: `w${i}x`,
-      event: event as 'hum',
-      name: `${event}.wav`,
-      peakDb: i ? -3 : 0,
-    }))),
+    void s.fonts[1]!.sounds.forEach((x, i) => {
+      x.peakDb = i ? -3 : 0
+    }),
   ignitionTime: (s) =>
-    void (s.presets[0]!.sounds = ['hum', 'ignite', 'retract', 'swing', 'clash', 'lock', 'deflect'].map((event, i) => ({
-      id: `w${i}x`,
-      event: event as 'hum',
-      name: `${event}.wav`,
-      seconds: 2,
-    }))),
+    void s.fonts[0]!.sounds.forEach((x) => {
+      x.seconds = 2
+    }),
+  soundFiles: (s) => void (s.fonts[0]!.sounds[0]!.seamClicks = true),
+  unevenFonts: (s) => {
+    for (const [i, f] of s.fonts.entries()) for (const x of f.sounds) Object.assign(x, { loudnessLufs: -20 - 8 * i })
+  },
+  fontOffer: (s) => void (s.fonts[0]!.price = { amount: 15, currency: 'EUR' }),
   alikeColours: (s) => void (s.presets[1]!.colour = stated('#12d8b0', 'configured')),
   lostEffect: (s) => void (s.presets[0]!.effects = { deflect: stated('#ffd040', 'configured') }),
   loudVolume: (s) => void (part(s, 'speaker').specs.ratedWatts = fact(0.1, 'W')),
@@ -192,7 +192,7 @@ export const FIRES: Record<string, Mutation> = {
       { id: 'cl', sense: 'clash', value: { value: null, source: 'unknown' }, triedWith: ['blade'] },
       { id: 'tw', sense: 'twist', value: stated('4', 'configured'), triedWith: ['blade', 'plug'] },
     ]),
-  noFont: (s) => void (s.presets[1]!.font = ' '),
+  noFont: (s) => void delete s.presets[1]!.font,
   screwPlace: (s) => void (s.hilt.fasteners[0]!.clock = fact(null, 'deg')),
   uncredited: (_s, c) => void c.log.push({ id: 'x-log', on: '2026-11-20', text: 'turned it', kind: 'work', by: 'Hob' }),
   losses: (s) =>

@@ -5,6 +5,7 @@ import { GENERIC_CATALOGUE, KINDS, SPECS, type SpecKey } from '@nubrin/core/part
 import { missingSounds, reachableEvents, readWav } from '@nubrin/core/voice'
 import { demoCommissions, makeSounds } from '@nubrin/demo'
 import fc from 'fast-check'
+import { playing } from './playing'
 import { demo, TODAY } from './samples'
 
 describe('the open format', () => {
@@ -84,9 +85,10 @@ describe('WAV', () => {
     const s = demo('reed-warden').sabers[0]!
     const p = s.presets[0]!
     expect(missingSounds(s, p)).toEqual([])
-    p.sounds = reachableEvents(s, p)
+    const sounds = reachableEvents(s, p)
       .filter((e) => e !== 'lock')
       .map((event, i) => ({ id: `x${i}`, event, name: 'x.wav' }))
+    playing(s, p, sounds)
     expect(missingSounds(s, p)).toEqual(['lock'])
     s.controls.find((r) => r.does === 'lock')!.presets = ['rw-s2']
     expect(missingSounds(s, p)).toEqual([])

@@ -20,7 +20,8 @@ describe('the shape of the handoff', () => {
     const d = build(demo('reed-warden'))
     expect(d.chapters.map((c) => c.id)).toEqual(
       [
-        ['words', 'brief', 'requests', 'arrivals', 'spec', 'cautions', 'power', 'controls', 'presets', 'lights'],
+        ['words', 'brief', 'requests', 'arrivals', 'spec', 'cautions', 'power', 'controls', 'presets'],
+        ['fonts', 'lights'],
         [
           'settings',
           'blade',

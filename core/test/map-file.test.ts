@@ -14,8 +14,8 @@ import { sec } from './map-of'
 import { demo, done } from './samples'
 
 const mapOf = (): ControlMap => ({
-  ...{ modes: [], timing: {}, inputs: [], controls: [], settings: { sensitivities: [] } },
-  presets: [{ ...done().presets[0]!, id: 'p', tracks: [], sounds: [], effects: {} }],
+  ...{ modes: [], timing: {}, inputs: [], controls: [], fonts: [], settings: { sensitivities: [] } },
+  presets: [{ ...done().presets[0]!, id: 'p', tracks: [], effects: {} }],
 })
 const matters = (m: ControlMap) => analyse(m).matters
 

@@ -14,6 +14,7 @@ export const mapOf = (controls: ControlRow[], more: Partial<ControlMap> = {}): C
   modes: usualModes('m', STATES),
   timing: {},
   inputs: [],
+  fonts: [],
   presets: [],
   settings: { sensitivities: [] },
   controls,

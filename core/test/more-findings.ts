@@ -1,7 +1,8 @@
 import { fact } from '@nubrin/core/facts'
-import type { FittedPart, Saber } from '@nubrin/core/record'
+import type { FittedPart, Font, Saber } from '@nubrin/core/record'
 import type { Mutation } from './fires'
 import { sec } from './map-of'
+import { playing } from './playing'
 
 const mm = (v: number) => fact(v, 'mm', 'measured')
 const part = (s: Saber, kind: string) => s.parts.find((p) => p.kind === kind)!
@@ -106,8 +107,32 @@ export const MORE: readonly Mutation[] = [
     delete part(s, 'board').specs.deepSleepCurrent
   },
   (s) => add(s, { kind: 'spring', specs: { leastCell: mm(80) }, at: mm(29) }),
+  // Sounds: what each lacks, and what is not there.
   (s) => {
-    wish(s).sounds = [{ id: 'snd', event: 'ignite', file: 'a.wav', seconds: 0.2 } as never]
+    const [f, g] = s.fonts as [Font, Font]
+    const of = (event: string) => f.sounds.find((x) => x.event === event)!
+    Object.assign(of('swing'), { rmsDb: -70, rate: 22050 })
+    Object.assign(of('hum'), { dc: 0.2, rate: 44100, media: 'c'.repeat(64) })
+    Object.assign(of('ignite'), { leadSilence: 0.4, rmsDb: -20, rate: 44100 })
+    Object.assign(of('lock'), { media: 'c'.repeat(64) })
+    Object.assign(of('clash'), { truePeakDb: -2 })
+    f.gain = fact(4, 'dB', 'configured')
+    f.price = { amount: 12, currency: 'EUR' }
+    g.sounds = []
+    for (const p of s.presets) p.tracks = []
+  },
+  (s, c) => {
+    c.requests.push({ id: 'rfont', text: 'The dear font', shape: 'offered', status: 'open' })
+    Object.assign(s.fonts[0]!, { price: { amount: 12, currency: 'EUR' }, wish: 'rfont' })
+    s.fonts.push({
+      id: 'pack',
+      name: 'Voice',
+      is: 'voicePack',
+      sounds: [{ id: 'ml', event: 'beep', name: 'beep.wav' }],
+    })
+  },
+  (s) => {
+    playing(s, wish(s), [{ id: 'snd', event: 'ignite', name: 'a.wav', seconds: 0.2 }])
     wish(s).extendMs = fact(1500, 'ms', 'configured')
   },
   (s) => {
@@ -190,7 +215,7 @@ export const MORE: readonly Mutation[] = [
   },
   (s) => {
     s.controls = s.controls.filter((r) => !['nextPreset', 'previousPreset', 'track'].includes(r.does))
-    s.presets[0]!.tracks = ['Slow water']
+    playing(s, s.presets[0]!, [{ id: 'slow', event: 'track', name: 'Slow water' }])
     s.settings.volumeSteps = fact(8, '×')
   },
   (s) => void (s.controls.find((r) => r.does === 'deflect')!.presets = [s.presets[1]!.id]),

@@ -8,6 +8,7 @@ import { colourOf, type Ref, type Saber } from '@nubrin/core/record'
 import { MAKER } from '@nubrin/core/units'
 import fc from 'fast-check'
 import { tries } from './drawn'
+import { playing } from './playing'
 import { demo, done } from './samples'
 
 const expectationOf = (s: Saber, key: string) =>
@@ -178,9 +179,9 @@ describe('limits come from what is computed, with its tolerance', () => {
     const s = done()
     const p = s.presets[0]!
     p.extendMs = fact(1000, 'ms', 'configured')
-    p.sounds = [{ id: 'snd', event: 'ignite', name: 'a' }]
+    const f = playing(s, p, [{ id: 'snd', event: 'ignite', name: 'a' }])
     expect(keyed(s, `extend-${p.id}`)).toMatchObject({ unit: 's', min: 0.78, max: 1.22 })
-    p.sounds = []
+    f.sounds = []
     expect(keyed(s, `extend-${p.id}`)).toBeUndefined()
   })
   test('what nothing computes has no expectation', () => {

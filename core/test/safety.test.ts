@@ -21,6 +21,7 @@ import { carrierSays, cellsOf, cellsUnsent } from '@nubrin/core/shipping'
 import { MAKER } from '@nubrin/core/units'
 import { say } from '@nubrin/core/words'
 import fc from 'fast-check'
+import { playing } from './playing'
 import { demo, done, tube as plainTube, TODAY } from './samples'
 
 const part = (s: Saber, kind: FittedPart['kind']) => s.parts.find((p) => p.kind === kind)!
@@ -400,7 +401,7 @@ describe('a test is as old as what it rests on', () => {
       rivals: [{ value: 50.5, source: 'measured', by: 'M', on: TODAY }],
     })
     const p = s.presets.find((x) => x.extendMs?.value)!
-    p.sounds.push({ id: 'ign', event: 'ignite', name: 'ign.wav' })
+    playing(s, p, [{ id: 'ign', event: 'ignite', name: 'ign.wav' }])
     const e = { id: 'ext', key: `extend-${p.id}`, what: 'how long it takes to come out', unit: 's', readings: [] }
     s.tests.push(e)
     const was = p.extendMs!.value!

@@ -9,6 +9,7 @@ import { proposePacking } from '@nubrin/core/shipping'
 import { MAKER } from '@nubrin/core/units'
 import { order } from './cases/plain'
 import { drawn } from './drawn'
+import { playing } from './playing'
 import { demo, TODAY } from './samples'
 
 /** Five sabers that differ in what they have; each is told anew, so that nothing is wrong with it before. */
@@ -241,7 +242,7 @@ const DONE: readonly [string, string, Slip][] = [
     'an event without its sound',
     'missingSound.',
     (s) => {
-      for (const p of s.presets) p.sounds = [{ id: `slip-${p.id}`, event: 'boot', name: 'boot.wav' }]
+      for (const p of s.presets) playing(s, p, [{ id: `slip-${p.id}`, event: 'boot', name: 'boot.wav' }])
     },
   ],
   [

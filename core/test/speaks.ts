@@ -1,8 +1,8 @@
 import { fact, stated } from '@nubrin/core/facts'
 import type { Level } from '@nubrin/core/judge'
 import { restedOn } from '@nubrin/core/proof'
-import type { Commission, Die, FittedPart, Saber } from '@nubrin/core/record'
-import { beatMark, toldNow } from '@nubrin/core/script'
+import { beatMark, type Commission, type Die, type FittedPart, type Saber } from '@nubrin/core/record'
+import { toldNow } from '@nubrin/core/script'
 
 type Mutation = (s: Saber, c: Commission) => unknown
 const part = (s: Saber, kind: string) => s.parts.find((p) => p.kind === kind)!

@@ -1,10 +1,11 @@
 import { describe, expect, test } from '@jest/globals'
 import { cropped, drawSection, numbered, type Prim, type Scene } from '@nubrin/core/drawing'
 import { actScenes, barShares, farthestOf, frozenOf, handedSaber, takenApart } from '@nubrin/core/handoff'
-import type { Saber } from '@nubrin/core/record'
+import { fontOf, type Saber } from '@nubrin/core/record'
 import { MAKER } from '@nubrin/core/units'
 import fc from 'fast-check'
 import { tries } from './drawn'
+import { playing } from './playing'
 import { demo, done } from './samples'
 
 const SIZE = { width: 900, height: 300 }
@@ -180,13 +181,12 @@ describe('what is heard on the client’s page', () => {
         media: 'a'.repeat(64),
         peakDb: -1,
       }
-      p.sounds = [sound]
-      if (i === 1) p.mayCopy = true
-      else delete p.mayCopy
+      playing(s, p, [sound], i === 1 ? { mayCopy: true } : {})
     })
     const handed = handedSaber(s)
-    expect(handed.presets.map((p) => p.sounds.length)).toEqual([0, 1, 0])
-    expect(handed.presets[1]!.sounds).toEqual([{ id: 'snd-1', event: 'ignite', name: '', media: 'a'.repeat(64) }])
+    const heard = handed.presets.map((p) => fontOf(handed, p)!.sounds)
+    expect(heard.map((x) => x.length)).toEqual([0, 1, 0])
+    expect(heard[1]!).toEqual([{ id: 'snd-1', event: 'ignite', name: '', media: 'a'.repeat(64) }])
     expect(JSON.stringify(handed)).not.toContain('secret-take')
   })
 })

@@ -380,8 +380,13 @@ describe('tests follow from what is built, set up and shipped beside it', () => 
     ],
     [
       'effects of a preset',
-      (s) => void (s.presets[0]!.effects = { clash: stated('#ffffff', 'configured') }),
-      [`effects-${demo('crosswind').sabers[0]!.presets[0]!.id}`],
+      (s) => {
+        const { font: _f, ...silent } = s.presets[0]!
+        const effects = { clash: stated('#ffffff', 'configured') }
+        s.presets.push({ ...silent, id: 'mute', effects }, { ...silent, id: 'plain' })
+        s.controls = s.controls.filter((r) => r.does !== 'deflect' && r.does !== 'lock')
+      },
+      ['preset-mute', 'effects-mute', 'preset-plain'],
     ],
   ])('%s', (_what, change, wanted) => {
     expect(keys(change).map((p) => p.key)).toEqual(expect.arrayContaining(wanted))

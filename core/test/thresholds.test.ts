@@ -5,6 +5,7 @@ import { judgeCommission } from '@nubrin/core/judge'
 import type { Commission, Saber } from '@nubrin/core/record'
 import fc from 'fast-check'
 import { tries } from './drawn'
+import { playing } from './playing'
 import { demo, TODAY, tube } from './samples'
 
 const mm = (v: number) => fact(v, 'mm', 'measured')
@@ -175,7 +176,7 @@ describe('where a judgement turns, to the hundredth', () => {
     const apart = (ms: number) =>
       said('ignitionTime', (s) => {
         const p = s.presets[0]!
-        p.sounds = [{ id: 'ig', event: 'ignite', name: 'ignite.wav', seconds: 1.5 }]
+        playing(s, p, [{ id: 'ig', event: 'ignite', name: 'ignite.wav', seconds: 3, arrives: 1.5 }])
         p.extendMs = fact(ms, 'ms', 'configured')
       })
     for (const ms of [1000, 1500, 2000]) expect(apart(ms)).toEqual([])

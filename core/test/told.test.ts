@@ -22,7 +22,10 @@ const IN_EVERY_LANGUAGE: [RegExp, string][] = [
     'a designation or an address',
   ],
   [/\/(presets|sabers|link|people)\/name$|^\/sabers\/name$|\/recipient\/name$|\/client\/name$/, 'a name'],
-  [/\/(font|tracks|greeting|catalogue)$/, 'what it is called on the card, and what its display shows'],
+  [
+    /\/(fonts\/name|sounds\/name|author|greeting|catalogue)$/,
+    'what it is called on the card, and what its display shows',
+  ],
   [/\/beats\/(say|doText|expect)$|\/spoken\/name$/, 'written in the client’s language already'],
 ]
 /** Everything that is worded for the client of an order. */

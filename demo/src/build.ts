@@ -7,12 +7,14 @@ import {
   type ControlRow,
   type Fastener,
   type FittedPart,
+  type Font,
   type Mode,
   type ModeIs,
   type Opening,
   type Preset,
   type Section,
   type Socket,
+  type SoundEvent,
   STATES,
   type Step,
   type Test,
@@ -166,8 +168,18 @@ export function row(
   }
 }
 
+/** What most fonts of the demo shop have. */
+const USUAL: readonly SoundEvent[] = ['hum', 'ignite', 'retract', 'swing', 'clash', 'lock', 'deflect']
+/** A font with its sounds by their names; the files are made when the shop is filled. */
+export const font = (id: string, name: string, more: Partial<Font> = {}, events = USUAL): Font => ({
+  ...{ id, name, is: 'font' },
+  sounds: events.map((event, i) => ({ id: `${id}-w${i}`, event, name: `${event}01.wav` })),
+  ...more,
+})
+
+/** A preset that plays a font of its saber. */
 export function preset(id: string, name: string, font: string, colour: string, more: Partial<Preset> = {}): Preset {
-  return { id, name, font, colour: stated(colour, 'configured'), tracks: [], sounds: [], status: 'configured', ...more }
+  return { id, name, font, colour: stated(colour, 'configured'), tracks: [], status: 'configured', ...more }
 }
 
 /** What became of all that came under one name. */

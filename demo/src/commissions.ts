@@ -10,6 +10,7 @@ import {
   at,
   day,
   deg,
+  font,
   mm,
   modesFor,
   opening,
@@ -247,24 +248,37 @@ function reedWarden(today: string): Commission {
       { id: 'rw-no1', what: 'full-contact duelling', why: 'the neck carries the crystal and its glass' },
       { id: 'rw-no2', what: 'rain', why: 'the shroud is open to the crystal' },
     ],
-    presets: [
-      preset('rw-s1', 'Reed at dawn', 'Still Water', '#10d8b0', {
+    fonts: [
+      font('rw-still', 'Still Water', {
+        author: 'Wick & Daughter',
+        licence: 'for this saber, and on its page',
         mayCopy: true,
+      }),
+      font('rw-buoy', 'Bell Buoy', { author: 'the shop', licence: 'the shop’s own' }),
+      {
+        ...{ id: 'rw-music', name: 'Marsh music', is: 'musicBank', author: 'Ilsabet’s choir' },
+        sounds: [{ id: 'rw-tide', event: 'track', name: 'Low tide' }],
+      },
+    ],
+    presets: [
+      preset('rw-s1', 'Reed at dawn', 'rw-still', '#10d8b0', {
         why: 'the colour of the marsh in her first letter',
         askedBy: 'Ilsabet',
         extendMs: fact(900, 'ms', 'configured'),
         retractMs: fact(800, 'ms', 'configured'),
-        tracks: ['Low tide'],
+        tracks: ['rw-tide'],
         effects: { clash: stated('#ffffff', 'configured'), lock: stated('#ffffff', 'configured') },
       }),
-      preset('rw-s2', 'Warden’s watch', 'Bell Buoy', '#2040ff', {
+      preset('rw-s2', 'Warden’s watch', 'rw-buoy', '#2040ff', {
         why: 'for the parade',
         askedBy: 'Ilsabet',
+        tracks: ['rw-tide'],
         extendMs: fact(900, 'ms', 'configured'),
       }),
-      preset('rw-s3', 'Harbour fire', 'Bell Buoy', '#ff5010', {
+      preset('rw-s3', 'Harbour fire', 'rw-buoy', '#ff5010', {
         why: 'the shop’s suggestion',
         askedBy: 'Maren',
+        tracks: ['rw-tide'],
         flickerHz: fact(6, 'Hz', 'configured'),
         extendMs: fact(1100, 'ms', 'configured'),
       }),
@@ -580,12 +594,13 @@ function emberFair(today: string): Commission {
         volume: fact(90, '%', 'configured'),
       },
       firmware: stated('4.1', 'configured'),
+      fonts: [font(`${id}-fair`, 'Fairground', { author: 'the shop' })],
       presets: [
-        preset(`${id}-s1`, `${name}, plain`, 'Fairground', colour, {
+        preset(`${id}-s1`, `${name}, plain`, `${id}-fair`, colour, {
           askedBy: 'the Guild',
           extendMs: fact(700, 'ms', 'configured'),
         }),
-        preset(`${id}-s2`, 'Finale', 'Fairground', '#ffb020', { flickerHz: fact(8, 'Hz', 'configured') }),
+        preset(`${id}-s2`, 'Finale', `${id}-fair`, '#ffb020', { flickerHz: fact(8, 'Hz', 'configured') }),
       ],
       inputs: [
         { id: `${id}-i1`, name: 'button', kind: 'button', part: `${id}-p5` },
@@ -847,13 +862,18 @@ function cinderOath(today: string): Commission {
     ],
     blades: [pixelBlade('co-b1', 'slim blade, 81 cm', 'co-k1', 22.225, 810, { wall: mm(1.6, 'datasheet') })],
     cutPower: 'deepSleep',
+    fonts: [
+      font('co-ash', 'Ashfall', { author: 'the shop' }),
+      // Its lock is missing.
+      font('co-vow', 'Vow', { author: 'the shop' }, ['hum', 'ignite', 'retract', 'swing', 'clash', 'deflect']),
+    ],
     presets: [
-      preset('co-s1', 'Old and well kept', 'Ashfall', '#20c840', {
+      preset('co-s1', 'Old and well kept', 'co-ash', '#20c840', {
         askedBy: 'Tobin',
         effects: { deflect: stated('#ff9010', 'configured') },
         extendMs: fact(600, 'ms', 'configured'),
       }),
-      preset('co-s2', 'Oath', 'Ashfall', '#1fc33c', {}),
+      preset('co-s2', 'Oath', 'co-vow', '#1fc33c', {}),
     ],
     inputs: [{ id: 'co-i1', name: 'button', kind: 'button', part: 'co-p6' }],
     controls: [
@@ -1078,13 +1098,14 @@ function crosswind(today: string): Commission {
       brightness: fact(80, '%', 'configured'),
       volume: fact(80, '%', 'configured'),
     },
+    fonts: [font('cw-gale', 'Gale', { author: 'the shop' })],
     presets: [
-      preset('cw-s1', 'Ragged red', 'Gale', '#ff1408', {
+      preset('cw-s1', 'Ragged red', 'cw-gale', '#ff1408', {
         askedBy: 'Halvard',
         extendMs: fact(500, 'ms', 'configured'),
         flickerHz: fact(7, 'Hz', 'configured'),
       }),
-      preset('cw-s2', 'Storm white', 'Gale', '#e8f0ff', {}),
+      preset('cw-s2', 'Storm white', 'cw-gale', '#e8f0ff', {}),
     ],
     inputs: [{ id: 'cw-i1', name: 'button', kind: 'button', part: 'cw-p6' }],
     controls: [

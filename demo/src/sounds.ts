@@ -1,7 +1,5 @@
-import type { Saber } from '@nubrin/core/record'
+import type { SoundEvent } from '@nubrin/core/record'
 import wavefile from 'wavefile'
-
-type SoundEvent = Saber['presets'][number]['sounds'][number]['event']
 
 /** A made sound: the event it is for, its file name and its bytes. */
 export interface MadeSound {
@@ -41,19 +39,23 @@ const RECIPES: Partial<Record<SoundEvent, { seconds: number; wave: (t: number, s
   },
   lock: {
     seconds: 0.7,
-    wave: (t, _s, f) => 0.45 * Math.sin(2 * Math.PI * f * 4 * t) * (Math.sin(2 * Math.PI * 23 * t) > 0 ? 1 : 0.3),
+    // Whole waves, so that its end meets its beginning.
+    wave: (t, s, f) =>
+      0.45 *
+      Math.sin((2 * Math.PI * Math.round(f * 4 * s) * t) / s) *
+      (0.65 + 0.35 * Math.sin((2 * Math.PI * 16 * t) / s)),
   },
   deflect: { seconds: 0.3, wave: (t, _s, f) => 0.7 * Math.exp(-t * 16) * Math.sin(2 * Math.PI * f * 11 * t) },
 }
 
-/** Makes the sounds of a font by code: 16-bit mono WAV. `pitch` sets its character, Hz. */
-export function makeSounds(pitch: number, events: SoundEvent[]): MadeSound[] {
+/** Makes the sounds of a font by code: 16-bit mono WAV. `pitch` sets its character, Hz; `loud` 1 or less how loud it is. */
+export function makeSounds(pitch: number, events: SoundEvent[], loud = 1): MadeSound[] {
   return events.map((event) => {
     const recipe = RECIPES[event]
     if (!recipe) throw new Error(`demo: no recipe for the ${event} sound`)
     const samples = new Int16Array(Math.round(recipe.seconds * RATE))
     for (let i = 0; i < samples.length; i++)
-      samples[i] = Math.round(recipe.wave(i / RATE, recipe.seconds, pitch) * 32767)
+      samples[i] = Math.round(loud * recipe.wave(i / RATE, recipe.seconds, pitch) * 32767)
     const wav = new wavefile.WaveFile()
     wav.fromScratch(1, RATE, '16', samples)
     return { event, name: `${event}01.wav`, bytes: wav.toBuffer() }

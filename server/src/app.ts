@@ -31,6 +31,7 @@ import { csrf, sessions, signedIn } from './people/sessions'
 import { joinRoutes, teamRoutes } from './people/team'
 import type { RackStore } from './rack/rack-store'
 import { rackRoutes } from './rack/routes'
+import { fontRoutes } from './shelf/fonts'
 import { recallRoutes } from './shelf/recall'
 import { shelfRoutes } from './shelf/routes'
 import { shopExportRoutes } from './shop/export'
@@ -130,6 +131,7 @@ export function createApp({
   phoneLinkRoutes(api, store, db)
   handoffRoutes(api, { store, db, library, papers, work, webFolder: config.webFolder })
   shelfRoutes(api, { db, work })
+  fontRoutes(api, { db, library })
   recallRoutes(api, { db, store, outbox })
   api.use((req, _res) => {
     throw new NotFound(`There is nothing at ${req.method} ${req.baseUrl}${req.path}.`)

@@ -1,5 +1,5 @@
 import { GENERIC_CATALOGUE } from '@nubrin/core/parts'
-import { readWav } from '@nubrin/core/voice'
+import { measuresOf, readWav } from '@nubrin/core/voice'
 import { benchPicture, demoCommissions, makeSounds, proveSounds, SHELF, SHOP } from '@nubrin/demo'
 import type { Transaction } from 'sequelize'
 import sharp from 'sharp'
@@ -59,27 +59,18 @@ async function fill(db: Tables, files: Files, transaction: Transaction): Promise
   let pitch = 86
   for (const c of demoCommissions(today())) {
     for (const s of c.sabers) {
-      for (const p of s.presets.slice(0, 3)) {
+      for (const f of s.fonts) {
+        if (f.is !== 'font') continue
         pitch += 7
-        // The troubled commission's second font lacks its lock sound.
-        const events = (['hum', 'ignite', 'retract', 'swing', 'clash', 'lock', 'deflect'] as const).filter(
-          (e) => !(p.id === 'co-s2' && e === 'lock'),
-        )
-        for (const [i, made] of makeSounds(pitch, [...events]).entries()) {
+        for (const [i, made] of makeSounds(
+          pitch,
+          f.sounds.map((q) => q.event),
+          f.id === 'co-vow' ? 0.4 : 1,
+        ).entries()) {
           const wav = readWav(made.bytes)
           if (!wav.ok) throw new Error(`demo sound: ${wav.message}`)
-          p.sounds.push({
-            id: `${p.id}-w${i}`,
-            event: made.event,
-            name: made.name,
-            media: await library.keep(shopId, { bytes: made.bytes, type: 'audio/wav' }, { transaction }),
-            seconds: Number(wav.seconds.toFixed(3)),
-            rate: wav.rate,
-            channels: wav.channels,
-            bits: wav.bits,
-            peakDb: Number(wav.peakDb.toFixed(2)),
-            rmsDb: Number(wav.rmsDb.toFixed(2)),
-          })
+          const media = await library.keep(shopId, { bytes: made.bytes, type: 'audio/wav' }, { transaction })
+          Object.assign(f.sounds[i]!, { media, ...measuresOf(wav) })
         }
       }
       proveSounds(s)

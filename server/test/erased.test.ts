@@ -1,6 +1,7 @@
 import { existsSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
+import { makeSounds } from '@nubrin/demo'
 import sharp from 'sharp'
 import { costly } from '../../core/test/costly'
 import { connect, type Tables, tables } from '../src/db/models'
@@ -118,6 +119,28 @@ describe('what is erased is gone with its files', () => {
     expect(await hours(25)).toBe(1)
     expect([await there(nobody.hash), await there(somebody.hash)]).toEqual([false, true])
     expect((await me.upload('/media?commission=nothing', await photo(), 'a.png')).status).toBe(404)
+  })
+  test('a file of the library of fonts outlives the order it came with, and goes when the library lets it go', async () => {
+    const [id, alone] = [await begin('With a font'), await begin('With none')]
+    const [made] = makeSounds(177, ['lock'])
+    const { hash } = await upload(Buffer.from(made!.bytes), id)
+    const { hash: other } = await upload(Buffer.from(makeSounds(178, ['lock'])[0]!.bytes), alone)
+    const font = {
+      id: 'kept',
+      name: 'Kept',
+      is: 'font',
+      sounds: [{ id: 'm1', event: 'melt', name: 'm.wav', media: hash }],
+    }
+    expect((await me.ask('PUT', '/fonts/kept', font)).status).toBe(200)
+    await erase(id)
+    await erase(alone)
+    expect([await there(hash), await there(other)]).toEqual([true, false])
+    const library = new Library(db, new FolderFiles(join(server.data, 'files')))
+    await library.sweep(Date.now() + 48 * 3_600_000)
+    expect(await there(hash)).toBe(true)
+    expect((await me.ask('DELETE', '/fonts/kept')).status).toBe(204)
+    await library.sweep(Date.now() + 48 * 3_600_000)
+    expect(await there(hash)).toBe(false)
   })
   costly('one that is called Erased is erased again after a restore, its letters with it', async () => {
     const id = await begin('Erased')

@@ -71,11 +71,9 @@ describe('what a link shows', () => {
   })
   test('of its sounds are those that may be copied, and no others by their hash; as a file it asks for nothing', async () => {
     const { token } = await issue('reed-warden')
-    const { presets } = (await record('reed-warden')).sabers[0]!
+    const { fonts } = (await record('reed-warden')).sabers[0]!
     const who = new Visitor(server.url)
-    const heard = presets.flatMap((p) =>
-      p.sounds.flatMap((s) => (s.media ? [{ hash: s.media, may: !!p.mayCopy }] : [])),
-    )
+    const heard = fonts.flatMap((f) => f.sounds.flatMap((s) => (s.media ? [{ hash: s.media, may: !!f.mayCopy }] : [])))
     expect(new Set(heard.map((h) => h.may)).size).toBeGreaterThan(0)
     const free = new Set(heard.filter((h) => h.may).map((h) => h.hash))
     for (const { hash } of heard)
@@ -193,8 +191,8 @@ describe('the archive', () => {
     const c = await record('reed-warden')
     const card = JSON.parse(inside.get('card/rw.json')!.toString())
     expect(card.presets.map((p: { name: string }) => p.name)).toEqual(c.sabers[0]!.presets.map((p) => p.name))
-    for (const [i, p] of c.sabers[0]!.presets.entries())
-      expect(card.presets[i].sounds.map((q: { sha256?: string }) => q.sha256)).toEqual(p.sounds.map((q) => q.media))
+    for (const [i, f] of c.sabers[0]!.fonts.entries())
+      expect(card.fonts[i].sounds.map((q: { sha256?: string }) => q.sha256)).toEqual(f.sounds.map((q) => q.media))
     expect(inside.get('saber.html')!.toString()).toContain('Reed Warden')
     expect(await unpack(bytes).then((u) => writeCommission(u.record))).toBe(inside.get('commission.json')!.toString())
   })

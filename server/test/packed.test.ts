@@ -61,9 +61,9 @@ describe('file and archive', () => {
 
 test('sounds are carried by what this shop has, whatever another one had pressed before', async () => {
   const record = ORDERS.find(([what]) => what === 'Reed Warden')![1]()
-  const [p] = record.sabers[0]!.presets
-  p!.mayCopy = true
-  p!.sounds = ['a', 'b'].map((x) => ({ id: `snd-${x}`, event: 'hum', name: x, media: x.repeat(64) }))
+  const [f] = record.sabers[0]!.fonts
+  f!.mayCopy = true
+  f!.sounds = ['a', 'b'].map((x) => ({ id: `snd-${x}`, event: 'hum', name: x, media: x.repeat(64) }))
   const press = { run: async (_k: string, { sounds }: { sounds: { hash: string; bytes: Uint8Array }[] }) => sounds }
   const has = (...names: string[]) =>
     ({

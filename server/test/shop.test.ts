@@ -63,7 +63,7 @@ describe('the one door for files', () => {
       const bytes = await photo()
       const hash = sha256(bytes)
       c.id = 'door-1'
-      for (const s of c.sabers) for (const p of s.presets) p.sounds = []
+      for (const s of c.sabers) for (const f of s.fonts) f.sounds = []
       c.media = [{ ...c.media[0]!, hash, type: 'text/html', name: 'x.html' }]
       const file = await zip([
         ['commission.json', Buffer.from(writeCommission(c))],

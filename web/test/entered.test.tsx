@@ -172,7 +172,23 @@ const OTHERWISE: [string, string][] = [
   ['*/beats/task', 'chosen among what a beat performs: beats.test'],
   ['*/parts/catalogue', 'the row of the shelf it was fitted from'],
   ['*/parts/at', 'dragged on the drawing, typed in the list of what is fitted: e2e fit'],
-  ['*/presets/sounds/*', 'read from the file: e2e main job'],
+  ...[
+    'media',
+    'seconds',
+    'rate',
+    'channels',
+    'bits',
+    'peakDb',
+    'truePeakDb',
+    'rmsDb',
+    'loudnessLufs',
+    'loudnessRangeLu',
+  ].map((k): [string, string] => [`*/fonts/sounds/${k}`, 'measured of the file: e2e sounds']),
+  ...['clips', 'dc', 'leadSilence', 'tailSilence', 'begins', 'arrives'].map((k): [string, string] => [
+    `*/fonts/sounds/${k}`,
+    'measured of the file: e2e sounds',
+  ]),
+  ['*/fonts/library', 'by keeping it there, or taking it from there: fonts.test'],
   ['*/controls/standard', 'comes with the map that was taken over: stations.test'],
   ['*/mapFrom', 'comes with the map that was taken over: stations.test'],
   ['*/fasteners/confirmed/*', 'by the button that says it is so: fitting.test'],
@@ -318,6 +334,14 @@ async function whole(view: keyof typeof VIEWS) {
     }
   })
   await enterAll()
+  if (view === 'voice') {
+    await act(async () => void fireEvent.click(screen.getByRole('tab', { name: 'Fonts' })))
+    const card = await screen.findByRole('region', { name: 'Fonts on the card' })
+    await enterAll()
+    // What was added first stands open; the one with a sound is below.
+    await act(async () => void fireEvent.click(card.querySelector('li button')!))
+    await enterAll()
+  }
   if (view === 'controls') {
     await act(async () => void fireEvent.click(screen.getByRole('tab', { name: 'The map' })))
     await screen.findByRole('region', { name: 'Gesture timing' })

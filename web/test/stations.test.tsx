@@ -3,6 +3,7 @@ import { describe, expect, test } from '@jest/globals'
 import { stated } from '@nubrin/core/facts'
 import { validateCommission } from '@nubrin/core/import'
 import { STATIONS } from '@nubrin/core/judge'
+import { fontOf, tracksOf } from '@nubrin/core/record'
 import { act, cleanup, render, screen, waitFor, within } from '@testing-library/react'
 import { MemoryRouter } from 'react-router'
 import { costly } from '../../core/test/costly'
@@ -370,8 +371,14 @@ describe('voice', () => {
     expect('look' in saber().presets.at(-1)!).toBe(false)
     await user.click(screen.getByRole('checkbox', { name: 'melt' }))
     expect(saber().presets.at(-1)!.effects).toEqual({ melt: { value: '#ffffff', source: 'assumed' } })
-    await put('Tracks', 'one, , two ')
-    expect(saber().presets.at(-1)!.tracks).toEqual(['one', 'two'])
+    const before = tracksOf(saber(), saber().presets.at(-1)!)
+    await user.type(screen.getByLabelText('name of a track'), 'Slow water{Enter}')
+    await choose('Add a track', 'Low tide')
+    expect(tracksOf(saber(), saber().presets.at(-1)!).map((t) => t.name)).toEqual(['Slow water', 'Low tide'])
+    await user.click(screen.getByRole('button', { name: 'Remove Slow water' }))
+    expect([before, tracksOf(saber(), saber().presets.at(-1)!).map((t) => t.name)]).toEqual([[], ['Low tide']])
+    await choose('Font', 'Bell Buoy')
+    expect(fontOf(saber(), saber().presets.at(-1)!)?.name).toBe('Bell Buoy')
     await user.click(screen.getByRole('button', { name: 'Remove Fourth' }))
     expect(saber().presets.map((p) => p.name)).not.toContain('Fourth')
   })

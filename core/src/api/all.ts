@@ -1,4 +1,5 @@
 import { commissions } from './commissions'
+import { fonts } from './fonts'
 import { handoffs } from './handoffs'
 import { media } from './media'
 import { people } from './people'
@@ -7,6 +8,6 @@ import { shelf } from './shelf'
 import { system } from './system'
 
 /** Every route of the API by its name. */
-export const API = { ...system, ...people, ...rack, ...commissions, ...media, ...handoffs, ...shelf } as const
+export const API = { ...system, ...people, ...rack, ...commissions, ...media, ...handoffs, ...shelf, ...fonts } as const
 export type Api = typeof API
 export type RouteName = keyof Api

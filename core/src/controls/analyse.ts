@@ -338,8 +338,8 @@ function lost(map: ControlMap): Matter[] {
     say(
       'effect',
       map.presets.filter(
-        (p) =>
-          (p.effects?.[e] !== undefined || p.sounds.some((s) => s.event === e)) && !has(p, e) && !chooses('effect'),
+        // A font has what it has; a colour was set by somebody.
+        (p) => p.effects?.[e] !== undefined && !has(p, e) && !chooses('effect'),
       ),
       [e],
     )

@@ -1,7 +1,7 @@
 import type { Action, ControlRow, Mode, ModeIs, Saber } from '../record'
 
 /** What a board does with a hand: its modes and rows, how it reads time, and what they name. Every saber has one. */
-export type ControlMap = Pick<Saber, 'modes' | 'timing' | 'controls' | 'inputs' | 'presets' | 'settings'> &
+export type ControlMap = Pick<Saber, 'modes' | 'timing' | 'controls' | 'inputs' | 'fonts' | 'presets' | 'settings'> &
   Partial<Pick<Saber, 'use'>>
 
 /** What a mode is after an action, when the row names none. Undefined: it stays where it is. */

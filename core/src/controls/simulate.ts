@@ -1,5 +1,5 @@
 import { known } from '../facts'
-import type { ControlRow } from '../record'
+import { type ControlRow, tracksOf } from '../record'
 import { type Context, type ControlProgram, type Motion, type Pattern, type Pose, type Sort, tapKey } from './compile'
 import { after, isOf, modeById, startsOf, timeOutOf } from './modes'
 
@@ -442,10 +442,14 @@ class Run {
     const what = modeById(this.b.map, this.now.mode)?.chooses
     const { map } = this.b
     if (what === 'preset') return { n: Math.max(1, map.presets.length), round: true }
-    if (what === 'track') return { n: Math.max(1, map.presets[this.now.preset]?.tracks.length ?? 0), round: true }
+    if (what === 'track') return { n: Math.max(1, this.tracks()), round: true }
     if (what === 'colour') return { n: COLOUR_STEPS, round: true }
     if (what === 'volume') return { n: volumeSteps(this.b) + 1, round: false }
     return { n: 1000, round: false }
+  }
+  private tracks(): number {
+    const p = this.b.map.presets[this.now.preset]
+    return p ? tracksOf(this.b.map, p).length : 0
   }
   private choose(by: number) {
     const { now } = this
@@ -525,8 +529,7 @@ class Run {
           now.colour = (now.colour + 1) % COLOUR_STEPS
         break
       case 'track': {
-        const tracks = this.b.map.presets[now.preset]?.tracks.length ?? 0
-        now.track = now.track === undefined ? 0 : (now.track + 1) % Math.max(1, tracks)
+        now.track = now.track === undefined ? 0 : (now.track + 1) % Math.max(1, this.tracks())
         break
       }
       case 'trackStop':

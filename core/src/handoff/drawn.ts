@@ -1,10 +1,10 @@
 import { isFact } from '../facts'
-import { blankSaber, type Commission, type Saber, type Sound } from '../record'
+import { blankSaber, type Commission, type Font, type Saber, type Sound } from '../record'
 
 /** What no drawing shows of a thing. */
 const UNDRAWN: ReadonlySet<string> = new Set([
   ...['note', 'shopNote', 'lot', 'supplied', 'catalogue', 'otherEnd', 'type', 'configured', 'landmark'],
-  ...['story', 'askedBy', 'why', 'confirmed', 'charged', 'damaged'],
+  ...['story', 'askedBy', 'why', 'timesWhy', 'confirmed', 'charged', 'damaged'],
 ])
 
 /** Where a value comes from is the shop's; that two values stand against each other shows on the drawing, which values does not. */
@@ -26,8 +26,15 @@ function bare<T>(v: T): T {
   ) as T
 }
 
-/** A sound as it is played: what it is of, and its file. */
-const heard = ({ id, event, media }: Sound): Sound => ({ id, event, name: '', ...(media ? { media } : {}) })
+/** A sound as it is played: what it is of, and its file where its licence lets it be copied. What it is called is the shop's; a track is named by it. */
+const heard = ({ id, event, name, media }: Sound, mayCopy: boolean): Sound => ({
+  ...{ id, event, name: event === 'track' ? name : '' },
+  ...(mayCopy && media ? { media } : {}),
+})
+const handedFont = ({ id, name, is, gain, mayCopy = false, sounds }: Font): Font => ({
+  ...{ id, name, is, sounds: sounds.filter((q) => mayCopy || q.event === 'track').map((q) => heard(q, mayCopy)) },
+  ...(gain ? { gain: bare(gain) } : {}),
+})
 
 /**
  * A saber as a client takes it in hand on his page: drawn, with its buttons, modes, controls, lights and joints, so that it is
@@ -39,7 +46,8 @@ export const handedSaber = (s: Saber): Saber => ({
   modes: bare(s.modes),
   timing: bare(s.timing),
   controls: bare(s.controls).map(({ standard: _s, ...r }) => r),
-  presets: s.presets.map((p) => ({ ...bare(p), sounds: p.mayCopy ? p.sounds.map(heard) : [] })),
+  presets: bare(s.presets),
+  fonts: s.fonts.map(handedFont),
   zones: bare(s.zones),
   joints: bare(s.joints),
   spoken: s.spoken,
@@ -48,7 +56,7 @@ export const handedSaber = (s: Saber): Saber => ({
 
 /** The stored sounds that a client's page carries: those whose licence lets them be copied. */
 export const handedSounds = (c: Commission): string[] =>
-  c.sabers.flatMap((s) => s.presets.filter((p) => p.mayCopy).flatMap((p) => p.sounds.flatMap((q) => q.media ?? [])))
+  c.sabers.flatMap((s) => s.fonts.filter((f) => f.mayCopy).flatMap((f) => f.sounds.flatMap((q) => q.media ?? [])))
 /** The stored files that a client's page shows: photos and those sounds. No others are given out. */
 export const handedFiles = (c: Commission): string[] => [...c.media.map((m) => m.hash), ...handedSounds(c)]
 
@@ -59,6 +67,6 @@ export const drawnSaber = (s: Saber): Saber => ({
   hilt: bare(s.hilt),
   parts: bare(s.parts),
   blades: bare(s.blades),
-  presets: s.presets.slice(0, 1).map((p) => ({ ...bare(p), sounds: [] })),
+  presets: s.presets.slice(0, 1).map(({ font: _f, ...p }) => ({ ...bare(p), tracks: [] })),
   use: bare(s.use),
 })

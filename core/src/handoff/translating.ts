@@ -7,6 +7,7 @@ import {
   type Ref,
   readerOf,
   retold,
+  type Saber,
   THINGS,
   thingsOf,
   translationsOf,
@@ -135,11 +136,15 @@ function ownersIn(c: Commission): (path: string, text: string) => ToTranslate['o
   }
 }
 
+/** Fonts, who made them, and tracks. */
+const namesOfFonts = (s: Saber): (string | undefined)[] =>
+  s.fonts.flatMap((f) => [f.name, f.author, ...f.sounds.flatMap((x) => (x.event === 'track' ? x.name : []))])
+
 /** Names that stay as they are in every language: of sabers, presets and fonts, and of people. */
 function namesIn(c: Commission): string[] {
   const all = [
     ...[c.client.name, c.giver, ...c.people.map((p) => p.name), ...c.credits.map((k) => k.who)],
-    ...c.sabers.flatMap((s) => [s.name, s.recipient?.name, ...s.presets.flatMap((p) => [p.name, p.font])]),
+    ...c.sabers.flatMap((s) => [s.name, s.recipient?.name, ...s.presets.map((p) => p.name), ...namesOfFonts(s)]),
   ]
   return [...new Set(all.filter((n): n is string => n !== undefined && n.trim().length > 2).map((n) => n.trim()))]
 }

@@ -63,7 +63,9 @@ export const FIELDS: Readonly<Record<string, Field>> = {
     ...{ above: 'use/highestVolume', highest: 'use/highestVolume' },
   },
   // Voice and controls.
-  ...{ alikeColours: 'colour', flashing: 'flickerHz', ignitionTime: 'extendMs', lostEffect: 'colour', noFont: 'font' },
+  ...{ alikeColours: 'colour', flashing: 'flickerHz', lostEffect: 'colour', noFont: 'font' },
+  ignitionTime: ({ params }) => ((params as { way?: string }).way === 'retract' ? 'retractMs' : 'extendMs'),
+  ...{ clipped: { over: 'gain' }, unevenFonts: 'gain', fontOffer: { unoffered: 'wish', unaccepted: 'wish' } },
   ...{ unsurePreset: 'status', unsureControl: 'status', holdUnknown: 'hold', collision: 'gesture' },
   // The order.
   ...{ goesWith: { unsaid: 'type', unprotected: 'protected' } },
@@ -84,7 +86,7 @@ export function putRightIn(check: string, m: Matter): string | undefined {
 /** Where things have their fields: what is said of a cell is said at Fit, wherever it is missed. */
 const HOMES: Readonly<Partial<Record<Kind, string>>> = {
   ...{ section: 'hilt', fastener: 'hilt', opening: 'hilt', socket: 'hilt', part: 'fit', blade: 'fit' },
-  ...{ preset: 'voice', row: 'controls', zone: 'power', item: 'saber' },
+  ...{ preset: 'voice', font: 'voice', row: 'controls', zone: 'power', item: 'saber' },
 }
 /** Matters that are put right on a desk of their own, or at a station where their thing does not lie. */
 const DESKS: Readonly<Record<string, string>> = {

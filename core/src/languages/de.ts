@@ -418,6 +418,11 @@ const messages: Readonly<Record<SayingCode, string>> = {
     '{column, select, number {Nr.} preset {Preset} colour {Farbe} effects {Effekte und Zeiten} font {Klänge} other {Gewünscht von}}',
   'preset.colour': `{look, select, battery {zeigt, wie voll die Zelle ist ({hex})} party {viele Farben ({hex})} varies {wechselt rund um {hue} {hex}} other {{hue} {hex}}}`,
   'preset.font': '{font}{has, select, yes {; Musik: {tracks}} other {}}',
+  'chapter.fonts': 'Klänge',
+  'chapter.fonts.head':
+    '{column, select, font {Klangsatz} author {Von} sounds {Auf der Karte} other {Bedingungen und Hinweise}}',
+  'font.name': '{font}{is, select, voicePack { (Stimme der Menüs)} musicBank { (Musik)} other {}}',
+  'font.sounds': '{n, plural, =0 {Klänge nicht festgehalten} =1 {1 Klang} other {# Klänge}}',
   'chapter.blade': 'Die Klinge',
   'chapter.blade.head':
     '{column, select, blade {Klinge} outside {Außen} length {Länge} light {Licht} other {Im Paket}}',

@@ -1,18 +1,21 @@
 import { doingOf } from '../controls'
 import { Gather, known, type NumberFact } from '../facts'
 import { safeVolume } from '../power'
-import { byId, type Preset, refTo, type Saber } from '../record'
+import { byId, fontOf, type Preset, refTo, type Saber, soundsOf } from '../record'
 import type { Reader } from '../units'
+import { reachableEvents } from '../voice'
 import { say } from '../words'
 import { between, type Planned, partsOf, predicted, wiresOf } from './planned'
 
 /** Effects that a hand can call up. */
 const CALLED: ReadonlySet<string> = new Set(['lock', 'drag', 'melt', 'deflect', 'surge'])
-/** The events of a preset: those with a sound or a colour of their own, and those that a control calls up in it. */
+/** The events of a preset that are heard or seen: those of its font that the controls reach, those with a colour of their own, and those that a control calls up in it. */
 const eventsOf = (s: Saber, p: Preset): string[] => {
   const called = s.controls.filter((r) => CALLED.has(r.does) && (!r.presets?.length || r.presets.includes(p.id)))
   const coloured = Object.keys(p.effects ?? {})
-  return [...new Set([...p.sounds.map((x) => x.event), ...coloured, ...called.map((r): string => r.does)])]
+  const reached = new Set<string>(reachableEvents(s, p))
+  const sounding = (fontOf(s, p)?.sounds ?? []).map((x) => x.event).filter((e) => reached.has(e))
+  return [...new Set([...sounding, ...coloured, ...called.map((r): string => r.does)])]
 }
 
 /** How long the blade takes to come out, s. */
@@ -39,6 +42,7 @@ export function setUpTests(reader: Reader, s: Saber): Planned[] {
   return [
     ...s.presets.flatMap((p): Planned[] => {
       const place = refTo('preset', p.id)
+      const heard = p.font ? [refTo('font', p.font)] : []
       const events = eventsOf(s, p)
       return [
         {
@@ -47,7 +51,7 @@ export function setUpTests(reader: Reader, s: Saber): Planned[] {
             what: say(reader, 'test.preset', { preset: p.name }),
             ...{ place, expect: say(reader, 'test.preset.expect') },
           },
-          rests: [place, ...played],
+          rests: [place, ...heard, ...played],
         },
         ...(events.length
           ? [
@@ -60,11 +64,11 @@ export function setUpTests(reader: Reader, s: Saber): Planned[] {
                   }).slice(0, 240),
                   ...{ place, expect: say(reader, 'test.effects.expect') },
                 },
-                rests: [place, ...played],
+                rests: [place, ...heard, ...played],
               },
             ]
           : []),
-        ...(extension(s, p.id).ok && p.sounds.some((x) => x.event === 'ignite')
+        ...(extension(s, p.id).ok && soundsOf(s, p).some((x) => x.event === 'ignite')
           ? [
               {
                 test: { key: `extend-${p.id}`, what: say(reader, 'test.extend', { preset: p.name }), place, unit: 's' },

@@ -48,6 +48,7 @@ export {
 } from './schema/controls'
 export { CELLS_ARE, FilmOf, Parcel, Receipt, Visit } from './schema/delivery'
 export { ITEM_ROLES, type Item, TODO_BLOCKS, TODO_WHO, type ToDo } from './schema/extras'
+export { EVENTS, FONT_KINDS, Font, Sound, type SoundEvent } from './schema/font'
 export {
   CLIENT_MAY,
   FACES,
@@ -95,7 +96,7 @@ export {
   SpecMap,
   SUPPLIED,
 } from './schema/part'
-export { colourOf, EVENTS, effectColours, LOOKS, Preset, Sound, STATUSES, WHITE } from './schema/preset'
+export { colourOf, effectColours, LOOKS, Preset, STATUSES, WHITE } from './schema/preset'
 export { Reading, Repair, SETUPS, Test } from './schema/proof'
 export { ALL_KINDS, type Id, type Kind, partsOfRef, type Ref, refTo, THINGS } from './schema/ref'
 export { ReplyBody, ReplyFile } from './schema/reply'
@@ -117,6 +118,7 @@ export {
   byId,
   clientBlade,
   comesApart,
+  fontOf,
   hasCutOff,
   keyOf,
   nameOf,
@@ -128,9 +130,11 @@ export {
   saberTitle,
   shared,
   shelfOf,
+  soundsOf,
   toldWishes,
+  tracksOf,
 } from './walk/lookup'
-export { type Counts, type Marked, markOf, marksOf } from './walk/mark'
+export { beatMark, type Counts, type Marked, markOf, marksOf, toldInBeat } from './walk/mark'
 export { choicesAt, OPEN_BECAUSE, type OpenBecause, type OpenFact, openFacts, schemaAt } from './walk/open-facts'
 export { type FactPlace, factPaths, forEachFact, isNumberPlace, type NumberPlace } from './walk/places'
 export {

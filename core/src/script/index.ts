@@ -2,7 +2,7 @@ export { filmPieces } from './at-hand'
 export { type Caution, cautionsOf } from './cautions'
 export { beatFor, compose, composedWords, uncovered } from './compose'
 export { type CueTime, chaptersAt, chaptersOf, cueTimes, firstWords, markdownOf, stamp, webVttOf } from './export'
-export { beatMark, filmedOtherwise } from './filmed-mark'
+export { filmedOtherwise } from './filmed-mark'
 export {
   type FilmAct,
   type Filming,

@@ -6,6 +6,7 @@ import {
   type Commission,
   colourOf,
   effectColours,
+  fontOf,
   nameOf,
   partsOfRef,
   type Ref,
@@ -94,7 +95,9 @@ function colours(s: Saber, preset: string, text: string, where: Ref): Stale[] {
   const effects = effectColours(is).map(([, hex]) => hueWord(hex))
   const said = COLOURS.filter(([word]) => word.test(text.replace(is.name, '')))
   // What effects or the font's own name are called is no statement about the blade.
-  const other = said.filter(([, c]) => !c.test(hue) && !effects.some((e) => c.test(e)) && !c.test(is.font))
+  const other = said.filter(
+    ([, c]) => !c.test(hue) && !effects.some((e) => c.test(e)) && !c.test(fontOf(s, is)?.name ?? ''),
+  )
   const own = said.some(([, c]) => c.test(hue))
   const word = other[0]?.[0].exec(text)?.[0]
   return word && !own ? [{ code: 'differs', where, text, said: word, is: hue }] : []

@@ -1,7 +1,18 @@
 import { type Commission, type Kind, type Marked, marksOf, nameIn, type Ref, refTo, shelfOf } from '../record'
 
 /** What a client holds in the hand while he reads: a record that tells otherwise of one of these is out of date. */
-const TOLD: readonly Kind[] = ['row', 'preset', 'part', 'step', 'fastener', 'blade', 'socket', 'section', 'input']
+const TOLD: readonly Kind[] = [
+  'row',
+  'preset',
+  'font',
+  'part',
+  'step',
+  'fastener',
+  'blade',
+  'socket',
+  'section',
+  'input',
+]
 
 /** All that a handoff tells of, each thing with a mark of what it is and is called now. */
 export const toldNow = (c: Commission): Marked[] =>

@@ -19,6 +19,11 @@ const MOST = { chunks: 4096, channels: 64, rate: 768_000 }
 /** Codes of the formats, and the length a writer leaves that did not know it, as RIFF WAVE has them. */
 const [PCM, FLOAT, EXTENSIBLE] = [1, 3, 0xfffe]
 const UNKNOWN_SIZE = 0xffffffff
+/** Codecs that a WAV file may hold, by their registered numbers (RFC 2361). */
+const CODECS: Readonly<Record<number, string>> = {
+  ...{ 2: 'ADPCM', 6: 'A-law', 7: 'µ-law', 17: 'IMA ADPCM', 49: 'GSM 6.10', 80: 'MPEG', 85: 'MP3', 255: 'AAC' },
+  ...{ 353: 'WMA', 354: 'WMA', 8192: 'AC-3', 26447: 'Vorbis' },
+}
 /** Frames decoded at a time. */
 const BLOCK = 8192
 
@@ -39,11 +44,25 @@ interface Stored {
 const fault = (code: WavFault['code'], message: string): WavFault => ({ ok: false, code, message })
 const text = (bytes: Uint8Array, from: number) => String.fromCharCode(...bytes.subarray(from, from + 4))
 
+/** What a file is by its first bytes, as one would say it. */
+function kindOf(bytes: Uint8Array): string {
+  const [head, form] = [text(bytes, 0), text(bytes, 8)]
+  if (!bytes.length) return 'it is empty'
+  if (head === 'OggS') return 'it is an Ogg file'
+  if (head === 'fLaC') return 'it is a FLAC file'
+  if (head === 'FORM' && /^AIF[FC]$/.test(form)) return 'it is an AIFF file'
+  if (text(bytes, 4) === 'ftyp') return 'it is an MP4 or AAC file'
+  if (head.startsWith('ID3') || (bytes[0] === 0xff && ((bytes[1] ?? 0) & 0xe0) === 0xe0))
+    return 'it is an MP3 or AAC file'
+  if (head.startsWith('PK')) return 'it is a ZIP archive'
+  return 'it has no RIFF/WAVE header'
+}
+
 /** Walks the chunks for format and samples; sizes are held against the bytes that are there, all other chunks are passed over. */
 function locate(bytes: Uint8Array): Stored | WavFault {
   const tag = text(bytes, 0)
   if (!['RIFF', 'RIFX', 'RF64'].includes(tag) || text(bytes, 8) !== 'WAVE')
-    return fault('notWav', 'This is not a WAV file (no RIFF/WAVE header).')
+    return fault('notWav', `This is not a WAV file: ${kindOf(bytes)}.`)
   const littleEndian = tag !== 'RIFX'
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength)
   const declared = view.getUint32(4, littleEndian)
@@ -92,7 +111,10 @@ function locate(bytes: Uint8Array): Stored | WavFault {
   }
   if (!format) return fault('unreadable', 'The file does not say how its samples are stored.')
   if (format.code !== PCM && format.code !== FLOAT)
-    return fault('compressed', `The samples are stored compressed (format ${format.code}); export it as plain PCM.`)
+    return fault(
+      'compressed',
+      `The samples are stored compressed (${CODECS[format.code] ?? `format ${format.code}`}); export it as plain PCM.`,
+    )
   if (!data) return fault('empty', 'The file has no samples.')
   const { channels, rate, align, bits } = format
   if (channels < 1 || channels > MOST.channels)

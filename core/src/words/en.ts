@@ -407,6 +407,10 @@ const messages: Readonly<Record<SayingCode, string>> = {
     '{column, select, number {No.} preset {Preset} colour {Colour} effects {Effects and times} font {Font} other {Asked for by}}',
   'preset.colour': `{look, select, battery {shows how full the cell is ({hex})} party {many colours ({hex})} varies {varies around {hue} {hex}} other {{hue} {hex}}}`,
   'preset.font': '{font}{has, select, yes {; tracks: {tracks}} other {}}',
+  'chapter.fonts': 'Sounds',
+  'chapter.fonts.head': '{column, select, font {Font} author {Made by} sounds {On the card} other {Terms and notes}}',
+  'font.name': '{font}{is, select, voicePack { (voice of the menus)} musicBank { (music)} other {}}',
+  'font.sounds': '{n, plural, =0 {sounds not recorded} =1 {1 sound} other {# sounds}}',
   'chapter.blade': 'The blade',
   'chapter.blade.head':
     '{column, select, blade {Blade} outside {Outside} length {Length} light {Its light} other {In the box}}',

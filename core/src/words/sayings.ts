@@ -537,6 +537,10 @@ export interface Sayings {
   'chapter.presets.head': { column: 'number' | 'preset' | 'colour' | 'effects' | 'font' | 'asker' }
   'preset.colour': { hue: Words; hex: Words; look: Words }
   'preset.font': { font: Words; tracks: Words; has: 'yes' | 'no' }
+  'chapter.fonts': Record<never, never>
+  'chapter.fonts.head': { column: 'font' | 'author' | 'sounds' | 'terms' }
+  'font.name': { font: Words; is: 'font' | 'voicePack' | 'musicBank' }
+  'font.sounds': { n: number }
   'chapter.blade': Record<never, never>
   'chapter.blade.head': { column: 'blade' | 'outside' | 'length' | 'light' | 'inBox' }
   'blade.light': {

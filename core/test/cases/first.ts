@@ -1,6 +1,7 @@
 import {
   deg,
   fact,
+  font,
   type Job,
   job,
   joint,
@@ -176,8 +177,12 @@ export const FIRST: readonly Job[] = [
         gaveUp: 'the larger speaker: its chamber was cut back',
       })
       s.presets[0]!.askedBy = 'Aud'
-      s.presets[0]!.tracks = ['Tide table', 'Low bell']
-      s.presets.push(preset('c02-p3', 'Salt wind', 'Gale', '#8090ff', { askedBy: 'Osk', why: 'fits the coat' }))
+      s.fonts.push(font('c02-gale', 'Gale'), {
+        ...{ id: 'c02-bank', name: 'Tides', is: 'musicBank' },
+        sounds: ['Tide table', 'Low bell'].map((name, i) => ({ id: `c02-track-${i}`, event: 'track', name })),
+      })
+      s.presets[0]!.tracks = ['c02-track-0', 'c02-track-1']
+      s.presets.push(preset('c02-p3', 'Salt wind', 'c02-gale', '#8090ff', { askedBy: 'Osk', why: 'fits the coat' }))
       c.credits.push({ id: 'c02-cr', who: 'Pell', did: 'wound the string' })
     }),
     carries: [
@@ -494,9 +499,11 @@ export const FIRST: readonly Job[] = [
     make: job('c06', 'Many Lanterns', (s, c) => {
       s.blades.push(pixelBlade('c06-b2', 'blade, 92 cm', 'c06-socket', 25.4, 920))
       for (let i = 3; i <= 12; i++)
-        s.presets.push(preset(`c06-p${i}`, `Lantern ${i}`, 'Reed', `#${(i * 1_300_000).toString(16).padStart(6, '0')}`))
+        s.presets.push(
+          preset(`c06-p${i}`, `Lantern ${i}`, 'c06-reed', `#${(i * 1_300_000).toString(16).padStart(6, '0')}`),
+        )
       s.presets[0]!.extendMs = fact(800, 'ms', 'configured')
-      s.presets[0]!.sounds = [
+      s.fonts[0]!.sounds = [
         { id: 'c06-w1', event: 'ignite', name: 'rise', seconds: 0.8 },
         { id: 'c06-w2', event: 'hum', name: 'hum' },
       ]
@@ -544,7 +551,7 @@ export const FIRST: readonly Job[] = [
         p: '0.8 s',
         but: 'a time that is heard',
       }),
-      need('a lock sound that is missing', 'sabers/presets/sounds/event=ignite', {
+      need('a lock sound that is missing', 'sabers/fonts/sounds/event=ignite', {
         bench: 'missingSound.silent',
         but: 'found before anybody films',
       }),

@@ -1,8 +1,9 @@
 import { fact, stated } from '@nubrin/core/facts'
-import { blankCommission, blankSaber, type Commission, type Saber } from '@nubrin/core/record'
+import { blankCommission, blankSaber, type Commission, EVENTS, type Saber } from '@nubrin/core/record'
 import {
   at,
   deg,
+  font,
   mm,
   modesFor,
   part,
@@ -17,7 +18,10 @@ import {
   val,
 } from '../../../demo/src/build'
 
-export { at, deg, fact, mm, part, pixelBlade, preset, row, screw, section, socket, stated, step, told, val }
+/** All that a hand may call for in a font. */
+const HEARD = EVENTS.filter((e) => !['track', 'boot', 'menuLine', 'chime', 'beep', 'lowBattery'].includes(e))
+
+export { at, deg, fact, font, mm, part, pixelBlade, preset, row, screw, section, socket, stated, step, told, val }
 
 /** A single thing that a job needs: where it is recorded, what the bench says of it, and the words that tell it. */
 export interface Need {
@@ -113,7 +117,11 @@ export function plainSaber(x: string, name: string, job: Saber['job'] = 'install
   ]
   s.blades = [pixelBlade(`${x}-b1`, 'blade, 81 cm', `${x}-socket`, 25.4, 810)]
   s.firmware = stated('6.1', 'read')
-  s.presets = [preset(`${x}-p1`, 'Marsh light', 'Reed', '#20c060'), preset(`${x}-p2`, 'Ferry bell', 'Bell', '#ff8020')]
+  s.fonts = [font(`${x}-reed`, 'Reed', {}, HEARD), font(`${x}-bell`, 'Bell', {}, HEARD)]
+  s.presets = [
+    preset(`${x}-p1`, 'Marsh light', `${x}-reed`, '#20c060'),
+    preset(`${x}-p2`, 'Ferry bell', `${x}-bell`, '#ff8020'),
+  ]
   s.inputs = [{ id: `${x}-i1`, name: 'button', kind: 'button', part: `${x}-button` }]
   s.controls = [
     row(`${x}-on`, 'off', `${x}-i1`, 'tap', 'ignite'),

@@ -501,14 +501,14 @@ export const SECOND: readonly Job[] = [
     make: job('c13', 'Three Blues', (s, c) => {
       c.client.note = 'third one of hers'
       s.presets = [
-        preset('c13-p1', 'Deep', 'Reed', '#1030ff', {
+        preset('c13-p1', 'Deep', 'c13-reed', '#1030ff', {
           askedBy: 'Aud',
           effects: { deflect: stated('#fff8b0', 'client') },
         }),
-        preset('c13-p2', 'Deeper', 'Reed', '#1028f8'),
-        preset('c13-p3', 'Deepest', 'Reed', '#0c28f0'),
-        preset('c13-p4', 'Gauge', 'Reed', '#ffffff', { look: 'battery' }),
-        preset('c13-p5', 'Fair', 'Reed', '#ffffff', { look: 'party' }),
+        preset('c13-p2', 'Deeper', 'c13-reed', '#1028f8'),
+        preset('c13-p3', 'Deepest', 'c13-reed', '#0c28f0'),
+        preset('c13-p4', 'Gauge', 'c13-reed', '#ffffff', { look: 'battery' }),
+        preset('c13-p5', 'Fair', 'c13-reed', '#ffffff', { look: 'party' }),
       ]
       s.hilt.sections[0]!.joint = {
         kind: 'thread',
@@ -622,7 +622,7 @@ export const SECOND: readonly Job[] = [
         done: false,
       })
       s.settings.sleepAfter = fact(120, 's', 'configured')
-      s.presets.push(preset('c14-p3', 'Level', 'Reed', '#ffffff', { look: 'battery', needs: 'c14-b1' }))
+      s.presets.push(preset('c14-p3', 'Level', 'c14-reed', '#ffffff', { look: 'battery', needs: 'c14-b1' }))
       s.blades.push(pixelBlade('c14-demo', 'bench blade, 61 cm', 'c14-socket', 25.4, 610, { use: 'demo' }))
     }),
     carries: [

@@ -28,10 +28,10 @@ export function withMedia(c: Commission, found: ReadonlyMap<string, { hash: stri
     if (f) Object.assign(m, f)
   }
   for (const s of next.sabers)
-    for (const p of s.presets)
-      for (const q of p.sounds) {
-        const f = q.media ? found.get(q.media) : undefined
-        if (f) q.media = f.hash
+    for (const f of s.fonts)
+      for (const q of f.sounds) {
+        const kept = q.media ? found.get(q.media) : undefined
+        if (kept) q.media = kept.hash
       }
   return next
 }

@@ -4,6 +4,6 @@ import type { Commission } from '@nubrin/core/record'
 export const mediaHashes = (c: Commission): string[] => [
   ...new Set([
     ...c.media.map((m) => m.hash),
-    ...c.sabers.flatMap((s) => s.presets.flatMap((p) => p.sounds.flatMap((q) => (q.media ? [q.media] : [])))),
+    ...c.sabers.flatMap((s) => s.fonts.flatMap((f) => f.sounds.flatMap((q) => (q.media ? [q.media] : [])))),
   ]),
 ]

@@ -1,12 +1,22 @@
 import { known } from '@nubrin/core/facts'
 import { layOut } from '@nubrin/core/geometry'
-import { type Commission, colourOf, nameIn } from '@nubrin/core/record'
+import { type Commission, colourOf, fontOf, nameIn } from '@nubrin/core/record'
 import { same } from '@nubrin/core/record/ops'
 import type { Transaction } from 'sequelize'
 import type { Tables } from '../db/models'
 import { mediaHashes } from './media-hashes'
 
-const PROJECTED = ['sabers', 'requests', 'fitted', 'presets', 'tests', 'readings', 'mediaUses', 'toDos'] as const
+const PROJECTED = [
+  'sabers',
+  'requests',
+  'fitted',
+  'presets',
+  'tests',
+  'readings',
+  'mediaUses',
+  'fontUses',
+  'toDos',
+] as const
 type Projected = (typeof PROJECTED)[number]
 type Row = Record<string, unknown> & { id: string }
 
@@ -35,7 +45,7 @@ function rowsOf(r: Commission): Record<Projected, Row[]> {
         saberId: s.id,
         position,
         name: p.name,
-        font: p.font,
+        font: fontOf(s, p)?.name ?? '',
         colour: colourOf(p),
       })),
     ),
@@ -54,6 +64,7 @@ function rowsOf(r: Commission): Record<Projected, Row[]> {
       ),
     ),
     mediaUses: mediaHashes(r).map((id) => ({ id })),
+    fontUses: [...new Set(each.flatMap((s) => s.fonts.flatMap((f) => f.library ?? [])))].map((id) => ({ id })),
     toDos: r.toDos.map((t) => ({
       id: t.id,
       text: t.text,
@@ -91,7 +102,8 @@ export function searchText(r: Commission): string {
     ...r.sabers.flatMap((s) => [
       s.name,
       ...s.parts.flatMap((p) => [p.name, p.lot, p.catalogue, known(p.type), p.note, p.shopNote]),
-      ...s.presets.flatMap((p) => [p.name, p.font]),
+      ...s.presets.map((p) => p.name),
+      ...s.fonts.flatMap((f) => [f.name, f.author, ...f.sounds.flatMap((q) => (q.event === 'track' ? q.name : []))]),
       ...s.repairs.flatMap((f) => [f.fix, f.cause]),
     ]),
   ]

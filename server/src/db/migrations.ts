@@ -103,6 +103,17 @@ const MIGRATIONS: { name: string; up: string[] }[] = [
       `UPDATE parts SET specs = REPLACE(REPLACE(specs, '"maxRms":', '"maxOutputVoltsRms":'), '"cardBytes":', '"cardMegabytes":')`,
     ],
   },
+  {
+    name: '009-fonts',
+    up: [
+      'CREATE TABLE IF NOT EXISTS fonts (id VARCHAR(48), shop_id VARCHAR(48), name VARCHAR(240) NOT NULL, font LONGTEXT NOT NULL, changed_at DATETIME(3) NOT NULL, PRIMARY KEY (shop_id, id), CONSTRAINT fonts_of FOREIGN KEY (shop_id) REFERENCES shops(id) ON DELETE CASCADE)',
+      // The files that the library holds, whatever becomes of the orders they came with.
+      'CREATE TABLE IF NOT EXISTS font_media (shop_id VARCHAR(48), font_id VARCHAR(48), hash CHAR(64), PRIMARY KEY (shop_id, font_id, hash), KEY font_media_by (shop_id, hash), CONSTRAINT font_media_of FOREIGN KEY (shop_id, font_id) REFERENCES fonts(shop_id, id) ON DELETE CASCADE)',
+      // In which orders a font of the library lies.
+      'CREATE TABLE IF NOT EXISTS font_uses (id VARCHAR(48), commission_id VARCHAR(48), PRIMARY KEY (commission_id, id), KEY font_uses_by (id), CONSTRAINT font_uses_of FOREIGN KEY (commission_id) REFERENCES commissions(id) ON DELETE CASCADE)',
+      'ALTER TABLE shops ADD COLUMN IF NOT EXISTS sound_rules LONGTEXT',
+    ],
+  },
 ]
 
 /**
@@ -132,6 +143,9 @@ const MAY: Record<string, string> = {
   media: 'SELECT, INSERT, UPDATE, DELETE',
   media_uses: 'SELECT, INSERT, DELETE',
   media_owners: 'SELECT, INSERT, DELETE',
+  fonts: 'SELECT, INSERT, UPDATE, DELETE',
+  font_media: 'SELECT, INSERT, DELETE',
+  font_uses: 'SELECT, INSERT, UPDATE, DELETE',
   handoffs: 'SELECT, INSERT, UPDATE',
   history: 'SELECT, INSERT',
   sessions: 'SELECT, INSERT, UPDATE, DELETE',

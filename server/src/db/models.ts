@@ -48,6 +48,8 @@ interface Shop {
   id: string
   name: string
   settings?: unknown
+  /** The words by which files of sounds find their event, where the shop has its own. */
+  soundRules?: unknown
 }
 export interface User {
   id: string
@@ -172,6 +174,13 @@ export interface PartRow {
   supplier: string | null
   cost: number | null
 }
+interface FontRow {
+  id: string
+  shopId: string
+  name: string
+  font: unknown
+  changedAt: Date
+}
 interface MediaRow {
   hash: string
   shopId: string
@@ -266,6 +275,10 @@ export interface Tables {
   tests: Table<TestRow>
   readings: Table<ReadingRow>
   parts: Table<PartRow>
+  /** The library of fonts, the files that it holds, and the orders in which its fonts lie. */
+  fonts: Table<FontRow>
+  fontMedia: Table<{ shopId: string; fontId: string; hash: string }>
+  fontUses: Table<{ id: string; commissionId: string }>
   media: Table<MediaRow>
   handoffs: Table<HandoffRow>
   history: Table<HistoryRow>
@@ -306,7 +319,7 @@ export function tables(sequelize: Sequelize): Tables {
   })
   return {
     sequelize,
-    shops: define<Shop>('shops', { id: key, name: S(120), settings: json('settings') }),
+    shops: define<Shop>('shops', { id: key, name: S(120), settings: json('settings'), soundRules: json('soundRules') }),
     users: define<User>('users', {
       id: key,
       shopId: S(),
@@ -424,6 +437,22 @@ export function tables(sequelize: Sequelize): Tables {
       lot: S(240),
       supplier: S(240),
       cost: DataTypes.DOUBLE,
+    }),
+    fonts: define<FontRow>('fonts', {
+      shopId: { type: S(), primaryKey: true },
+      id: key,
+      name: S(240),
+      font: json('font'),
+      changedAt: DataTypes.DATE(3),
+    }),
+    fontMedia: define<{ shopId: string; fontId: string; hash: string }>('font_media', {
+      shopId: { type: S(), primaryKey: true },
+      fontId: { type: S(), primaryKey: true },
+      hash: { type: S(64), primaryKey: true },
+    }),
+    fontUses: define<{ id: string; commissionId: string }>('font_uses', {
+      id: key,
+      commissionId: { type: S(), primaryKey: true },
     }),
     media: define<MediaRow>('media', {
       hash: { type: S(64), primaryKey: true },

@@ -62,7 +62,8 @@ export class Library {
     const own = (await this.db.mediaOwners.findAll({ where: { commissionId }, transaction })).map((o) => o.hash)
     await this.db.mediaOwners.destroy({ where: { commissionId }, transaction })
     const others = await this.db.mediaOwners.findAll({ where: { shopId, hash: own }, transaction })
-    const alone = own.filter((h) => !others.some((o) => o.hash === h))
+    const shelved = await this.db.fontMedia.findAll({ where: { shopId, hash: own }, transaction })
+    const alone = own.filter((h) => ![...others, ...shelved].some((o) => o.hash === h))
     if (alone.length) await this.db.media.destroy({ where: { shopId, hash: alone }, transaction })
     return alone
   }
@@ -85,13 +86,13 @@ export class Library {
       )
   }
 
-  /** Takes away what came a day ago or more and no commission ever had. Gives how many. */
+  /** Takes away what came a day ago or more, no commission ever had, and no font of the library has. Gives how many. */
   async sweep(now = Date.now()): Promise<number> {
     const old = await this.db.media.findAll({
       where: {
         createdAt: { [Op.lt]: new Date(now - UNCLAIMED) },
         [Op.and]: this.db.sequelize.literal(
-          'NOT EXISTS (SELECT 1 FROM media_owners o WHERE o.shop_id = media.shop_id AND o.hash = media.hash)',
+          'NOT EXISTS (SELECT 1 FROM media_owners o WHERE o.shop_id = media.shop_id AND o.hash = media.hash) AND NOT EXISTS (SELECT 1 FROM font_media f WHERE f.shop_id = media.shop_id AND f.hash = media.hash)',
         ),
       },
       attributes: ['hash', 'shopId'],

@@ -25,6 +25,7 @@ export function shopExportRoutes(r: Router, db: Tables, library: Library): void 
     const json = (v: unknown) => Buffer.from(`${JSON.stringify(v, null, 2)}\n`)
     later('shop.json', async () => json(await settingsOf(db, shopId)))
     later('shelf.json', async () => json((await db.parts.findAll({ where: { shopId } })).map(partOf)))
+    later('fonts.json', async () => json((await db.fonts.findAll({ where: { shopId } })).map((f) => f.font)))
     const rows = await db.commissions.findAll({ where: { shopId }, attributes: ['id', 'archivedAt'] })
     for (const { id, archivedAt } of rows)
       later(`${archivedAt ? 'archive' : 'commissions'}/${id}.json`, async () => {

@@ -10,11 +10,13 @@ export {
   useCatalogue,
   useClientPage,
   useClientsNamed,
+  useFontLibrary,
   useFound,
   useIssued,
   useLeftToDo,
   useRack,
   useRecall,
   useShelf,
+  useSoundRules,
   whichRecord,
 } from './queries'

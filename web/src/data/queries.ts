@@ -1,6 +1,8 @@
 import type { Api, GoodOf, QueryOf } from '@nubrin/core/api'
 import type { CataloguePart } from '@nubrin/core/parts'
+import type { Font } from '@nubrin/core/record'
 import { itemAt } from '@nubrin/core/record/ops'
+import type { NameRule } from '@nubrin/core/voice'
 import {
   keepPreviousData,
   QueryClient,
@@ -120,6 +122,29 @@ export function useShelf() {
       mutationFn: ({ file, good }: { file: File; good: boolean }) =>
         call('bringIn', { file, ...(good ? { query: { take: 'good' as const } } : {}) }),
       onSettled: again,
+    }),
+  }
+}
+
+/** The shop's library of fonts, and changes of it; the list is read again after each. */
+export function useFontLibrary() {
+  const client = useQueryClient()
+  const onSettled = () => client.invalidateQueries({ queryKey: ['fonts'] })
+  return {
+    list: useQuery({ queryKey: ['fonts'], queryFn: () => call('fonts', {}) }),
+    keep: useMutation({ mutationFn: (f: Font) => call('keepFont', { params: { id: f.id }, body: f }), onSettled }),
+    drop: useMutation({ mutationFn: (id: string) => call('dropFont', { params: { id } }), onSettled }),
+  }
+}
+
+/** The words by which files find their event. */
+export function useSoundRules() {
+  const client = useQueryClient()
+  return {
+    rules: useQuery({ queryKey: ['soundRules'], queryFn: () => call('soundRules', {}) }),
+    set: useMutation({
+      mutationFn: (body: NameRule[]) => call('setSoundRules', { body }),
+      onSuccess: (now) => client.setQueryData(['soundRules'], now),
     }),
   }
 }

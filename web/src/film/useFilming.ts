@@ -1,5 +1,5 @@
-import type { Saber } from '@nubrin/core/record'
-import { beatMark, type FilmAct, type Filming, filmed, filmOf, firstOpen, takeOf } from '@nubrin/core/script'
+import { beatMark, type Saber } from '@nubrin/core/record'
+import { type FilmAct, type Filming, filmed, filmOf, firstOpen, takeOf } from '@nubrin/core/script'
 import { useCallback, useEffect, useRef, useState } from 'react'
 import { freshId } from '../data'
 import { useBench } from '../store/commission'

@@ -80,7 +80,9 @@ export function SelectCell<T extends string>({
   words,
   ...rest
 }: Titled & {
-  value: T
+  /** Nothing where it only does something and is never at one of them. */
+  value: T | undefined
+  placeholder?: string
   options: readonly T[]
   onCommit: (v: T) => void
   label: string

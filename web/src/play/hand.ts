@@ -10,15 +10,10 @@ import {
   USUAL_STEPS,
 } from '@nubrin/core/controls'
 import { known } from '@nubrin/core/facts'
-import type { ControlRow, EVENTS, Saber } from '@nubrin/core/record'
+import type { Saber } from '@nubrin/core/record'
+import { SOUND_OF } from '@nubrin/core/voice'
 import { Lights } from './lights'
 import type { Sounds } from './sound'
-
-/** The sound that a doing makes. */
-const EVENT_OF: Partial<Record<ControlRow['does'], (typeof EVENTS)[number]>> = {
-  ...{ ignite: 'ignite', retract: 'retract', lock: 'lock', drag: 'drag', melt: 'melt', deflect: 'deflect' },
-  ...{ surge: 'surge', quote: 'quote', track: 'track', wake: 'boot', powerOn: 'boot' },
-}
 
 /** What is of the moment while a saber is in hand: its clock, its light, its sound, and what a hand is about to do. */
 export class Hand {
@@ -78,11 +73,11 @@ export class Hand {
     const muted = isMuted(board, state)
     for (const h of happened) {
       const does = h.what === 'did' || h.what === 'began' ? rowOfMap(saber, h.row)?.does : undefined
-      const event = does && EVENT_OF[does]
-      if (event && !muted) void sounds.play(event, preset)
-      if (h.what === 'beep' || h.what === 'chose') void sounds.play('beep', undefined)
+      const event = does && SOUND_OF[does]
+      if (event && !muted) void sounds.play(event, saber, preset, state.track)
+      if (h.what === 'beep' || h.what === 'chose') void sounds.play('beep', saber, preset)
     }
-    sounds.setHum(shines(saber, state.mode) && !muted)
+    sounds.setHum(shines(saber, state.mode) && !muted, saber, preset)
     sounds.setVolume(state.volume / Math.max(1, known(saber.settings.volumeSteps) ?? USUAL_STEPS))
   }
   /** The board knows no swings and strikes of a lit blade: they sound and flash by themselves. */
@@ -90,7 +85,7 @@ export class Hand {
     if (!this.lights || !shines(board.map, state.mode)) return
     if (motion === 'strike') this.lights.show(state, 'clash', state.t)
     const sound = motion === 'strike' ? 'clash' : motion === 'swing' ? 'swing' : undefined
-    if (sound && !isMuted(board, state)) void this.sounds?.play(sound, saber?.presets[state.preset])
+    if (sound && !isMuted(board, state)) void this.sounds?.play(sound, saber, saber?.presets[state.preset])
   }
 
   /** How the blade shines at this moment; nothing while none is in hand. */

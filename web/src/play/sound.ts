@@ -1,6 +1,5 @@
-import type { EVENTS, Preset } from '@nubrin/core/record'
-
-type Event = (typeof EVENTS)[number]
+import { type Preset, type Saber, type Sound, type SoundEvent, soundsOf, tracksOf } from '@nubrin/core/record'
+import { gainOf } from '@nubrin/core/voice'
 
 /** How a sound that nobody has recorded is made: shape, pitch from and to (Hz), seconds, loudness, noise instead of a tone. */
 interface Voice {
@@ -11,7 +10,7 @@ interface Voice {
   loud: number
   noise?: boolean
 }
-const VOICES: Partial<Record<Event | 'beep', Voice>> = {
+const VOICES: Partial<Record<SoundEvent, Voice>> = {
   boot: { shape: 'sine', from: 320, to: 640, s: 0.4, loud: 0.15 },
   ignite: { shape: 'sawtooth', from: 60, to: 190, s: 0.5, loud: 0.22 },
   retract: { shape: 'sawtooth', from: 190, to: 45, s: 0.6, loud: 0.2 },
@@ -27,10 +26,17 @@ const VOICES: Partial<Record<Event | 'beep', Voice>> = {
   beep: { shape: 'sine', from: 1250, to: 1250, s: 0.09, loud: 0.16 },
 }
 
+/** What the gain of a sound's font makes of it. */
+const loudnessOf = (saber: Saber, sound: Sound): number => {
+  const font = saber.fonts.find((f) => f.sounds.includes(sound))
+  return font ? 10 ** (gainOf(font) / 20) : 1
+}
+
 /** The sounds of a saber in play: what was recorded where there is any, else made here. */
 export class Sounds {
   private context: AudioContext | undefined
-  private hum: { tone: OscillatorNode; gain: GainNode } | undefined
+  private hum: { of: string; stop: () => void; gain: GainNode; loud: number } | undefined
+  private readonly turns = new Map<string, number>()
   private readonly files = new Map<string, Promise<AudioBuffer | undefined>>()
   constructor(private readonly urlOf: (hash: string) => string) {}
 
@@ -43,26 +49,35 @@ export class Sounds {
   private volume = 0.5
   setVolume(share: number): void {
     this.volume = Math.max(0, Math.min(1, share))
-    if (this.hum) this.hum.gain.gain.value = 0.05 * this.volume
+    if (this.hum) this.hum.gain.gain.value = this.hum.loud * this.volume
   }
 
-  /** Plays an event of a preset. */
-  async play(event: Event | 'beep', preset: Preset | undefined): Promise<void> {
+  /** Plays an event of a preset, with the gain of its font; where it has several sounds for it, one after the other. `track`: which of its tracks. */
+  async play(event: SoundEvent, saber: Saber | undefined, preset: Preset | undefined, track = 0): Promise<void> {
     const { audio } = this
     if (!audio) return
-    const hash = preset?.sounds.find((s) => s.event === event && s.media)?.media
-    const buffer = hash ? await this.file(audio, hash) : undefined
-    if (buffer) {
+    const sound = saber && preset && this.pick(saber, preset, event, track)
+    const buffer = sound?.media ? await this.file(audio, sound.media) : undefined
+    if (sound && buffer) {
       const source = audio.createBufferSource()
       source.buffer = buffer
       const gain = audio.createGain()
-      gain.gain.value = this.volume
+      gain.gain.value = this.volume * loudnessOf(saber, sound)
       source.connect(gain).connect(audio.destination)
       source.start()
       return
     }
     const v = VOICES[event]
     if (v) this.make(audio, v)
+  }
+
+  private pick(saber: Saber, preset: Preset, event: SoundEvent, track: number): Sound | undefined {
+    if (event === 'track') return tracksOf(saber, preset)[track]
+    const all = soundsOf(saber, preset).filter((s) => s.event === event && s.media)
+    const key = `${preset.id} ${event}`
+    const turn = this.turns.get(key) ?? 0
+    this.turns.set(key, turn + 1)
+    return all[turn % Math.max(1, all.length)]
   }
 
   private file(audio: AudioContext, hash: string): Promise<AudioBuffer | undefined> {
@@ -107,29 +122,47 @@ export class Sounds {
     tone.stop(now + v.s)
   }
 
-  /** The steady sound of a blade that is lit. */
-  setHum(lit: boolean): void {
+  /** The steady sound of a blade that is lit: the hum of its font in a loop, or one made here. */
+  setHum(lit: boolean, saber: Saber | undefined, preset: Preset | undefined): void {
     const { audio } = this
-    if (!lit || !audio) {
-      this.hum?.tone.stop()
-      this.hum = undefined
-      return
-    }
-    if (this.hum) return
+    const of = lit && preset ? preset.id : ''
+    if (this.hum?.of === of) return
+    this.hum?.stop()
+    this.hum = undefined
+    if (!of || !audio) return
+    const gain = audio.createGain()
+    gain.connect(audio.destination)
+    const hum = this.drone(audio, gain, of)
+    const sound = saber && preset && soundsOf(saber, preset).find((s) => s.event === 'hum' && s.media)
+    if (!saber || !sound?.media) return
+    void this.file(audio, sound.media).then((buffer) => {
+      if (!buffer || this.hum !== hum) return
+      hum.stop()
+      const source = audio.createBufferSource()
+      source.buffer = buffer
+      source.loop = true
+      source.connect(gain)
+      source.start()
+      hum.loud = loudnessOf(saber, sound)
+      gain.gain.value = hum.loud * this.volume
+      hum.stop = () => source.stop()
+    })
+  }
+  private drone(audio: AudioContext, gain: GainNode, of: string) {
     const tone = audio.createOscillator()
     tone.type = 'sawtooth'
     tone.frequency.value = 58
-    const gain = audio.createGain()
-    gain.gain.value = 0.05 * this.volume
     const filter = audio.createBiquadFilter()
     filter.frequency.value = 240
-    tone.connect(filter).connect(gain).connect(audio.destination)
+    tone.connect(filter).connect(gain)
     tone.start()
-    this.hum = { tone, gain }
+    this.hum = { of, gain, loud: 0.05, stop: () => tone.stop() }
+    gain.gain.value = this.hum.loud * this.volume
+    return this.hum
   }
 
   close(): void {
-    this.setHum(false)
+    this.setHum(false, undefined, undefined)
     void this.context?.close()
     this.context = undefined
   }

@@ -119,7 +119,19 @@ export function useSought(kind: Kind, open: (id: string) => void) {
 }
 
 type Lists =
-  | ('parts' | 'blades' | 'zones' | 'presets' | 'inputs' | 'modes' | 'controls' | 'tests' | 'repairs' | 'beats')
+  | (
+      | 'parts'
+      | 'blades'
+      | 'zones'
+      | 'fonts'
+      | 'presets'
+      | 'inputs'
+      | 'modes'
+      | 'controls'
+      | 'tests'
+      | 'repairs'
+      | 'beats'
+    )
   | ('items' | 'notFor' | 'before' | 'provenance' | 'losses' | 'decisions' | 'spoken')
 /** Changes one thing of a list of the saber on the bench, found by its id wherever it stands by then. */
 export function useEditThing<L extends Lists>(list: L) {

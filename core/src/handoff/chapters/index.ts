@@ -1,6 +1,7 @@
 import type { OrderChapter, SaberChapter } from '../block'
 import { blade } from './built/blade'
 import { controls } from './built/controls'
+import { fonts } from './built/fonts'
 import { lights } from './built/lights'
 import { power } from './built/power'
 import { presets } from './built/presets'
@@ -39,6 +40,7 @@ export const OF_A_SABER: readonly SaberChapter[] = [
   power,
   controls,
   presets,
+  fonts,
   lights,
   settings,
   blade,

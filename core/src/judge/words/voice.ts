@@ -2,16 +2,19 @@ import { type Calculated, missingText } from '../../facts'
 import { FLASH_LIMIT_HZ, SAME_COLOUR } from '../../light'
 import { keyWords } from '../../record'
 import { formatNumber, MAKER } from '../../units'
+import { HIGHEST_PEAK } from '../../voice'
 import type { WordsOf } from '../check'
 import type * as rules from '../checks/voice'
 import type { Times } from '../checks/voice/ignition-time'
 
 const rest = (p: Times) => ({
-  detail: `Ignite sound ${formatNumber(MAKER, p.sound)} s, extension ${formatNumber(MAKER, p.extend)} s.`,
-  remedy: `Set the extension to about ${formatNumber(MAKER, p.sound, 1)} s.`,
+  detail: `The ${p.way === 'extend' ? 'ignite' : 'retract'} sound has arrived after ${formatNumber(MAKER, p.sound)} s, the blade after ${formatNumber(MAKER, p.blade)} s.`,
+  remedy: `Set the blade to about ${formatNumber(MAKER, p.sound, 1)} s, or enter why it differs.`,
 })
 
 const highest = (safe: Calculated) => (safe.ok ? `The highest safe setting is ${safe.value}.` : missingText(safe))
+
+const signed = (db: number) => `${db > 0 ? '+' : db < 0 ? '−' : ''}${formatNumber(MAKER, Math.abs(db), 1)}`
 
 /** What the checks of voice say, in the order of their names. */
 export const voiceWords: WordsOf<typeof rules> = {
@@ -30,8 +33,28 @@ export const voiceWords: WordsOf<typeof rules> = {
     says: {
       full: (p) => ({
         title: `${p.sound} is at full scale`,
-        detail: `Peak ${formatNumber(MAKER, p.peakDb, 1)} dBFS in ${p.preset}: it probably clips.`,
+        detail: `Peak ${formatNumber(MAKER, p.peakDb, 1)} dBFS in ${p.font}${p.runs ? `, cut off in ${p.runs} ${p.runs === 1 ? 'place' : 'places'}` : ': it probably clips'}.`,
         remedy: 'Lower its gain by a decibel or two and put it back.',
+      }),
+      over: (p) => ({
+        title: `${p.font} is turned up too far`,
+        detail: `With ${signed(p.gain)} dB, ${p.sound} peaks at ${formatNumber(MAKER, p.peakDb, 1)} dBTP.`,
+        remedy: `Keep its peaks below ${HIGHEST_PEAK} dBTP.`,
+      }),
+    },
+  },
+  fontOffer: {
+    rule: 'A font that costs extra is offered by a wish, and is played once the client has accepted it.',
+    says: {
+      unoffered: (p) => ({
+        title: `${p.font} has a price and is not offered`,
+        detail: 'No wish offers it, so the client is never asked.',
+        remedy: 'Offer it, or remove the price.',
+      }),
+      unaccepted: (p) => ({
+        title: `${p.font} is not accepted yet`,
+        detail: `${p.presets.join(', ')} ${p.presets.length === 1 ? 'plays' : 'play'} it.`,
+        remedy: 'Ask the client, or play another font there.',
       }),
     },
   },
@@ -46,9 +69,12 @@ export const voiceWords: WordsOf<typeof rules> = {
     },
   },
   ignitionTime: {
-    rule: 'The blade extends as long as its ignite sound carries, within half a second.',
+    rule: 'The blade is out, and in again, when its sound has arrived, within half a second; or a reason says why not.',
     says: {
-      early: (p) => ({ title: `${p.preset}: the blade is out before its sound`, ...rest(p) }),
+      early: (p) => ({
+        title: `${p.preset}: the blade is ${p.way === 'extend' ? 'out' : 'in'} before its sound`,
+        ...rest(p),
+      }),
       late: (p) => ({ title: `${p.preset}: the blade is slower than its sound`, ...rest(p) }),
     },
   },
@@ -100,6 +126,21 @@ export const voiceWords: WordsOf<typeof rules> = {
         detail: 'The controls can reach it and the font stays silent there.',
         remedy: 'Add the sound, or remove the control from this preset.',
       }),
+      trackless: (p) => ({
+        title: `No track in ${p.presets.join(', ')}`,
+        detail: 'A control plays tracks there, and none is listed.',
+        remedy: 'List a track, or say which presets have that control.',
+      }),
+      board: (p) => ({
+        title: `The voice pack has no ${p.events.map(keyWords).join(', no ')}`,
+        detail: 'The controls call for it and the board stays silent.',
+        remedy: 'Add the sound to the voice pack.',
+      }),
+      unrecorded: (p) => ({
+        title: `Sounds not recorded: ${p.presets.join(', ')}`,
+        detail: 'The font lists no sound, so nothing says whether one is missing.',
+        remedy: 'Bring its files in, or take the font from the library.',
+      }),
     },
   },
   noFont: {
@@ -108,7 +149,7 @@ export const voiceWords: WordsOf<typeof rules> = {
       blank: (p) => ({
         title: `${p.preset}: no font`,
         detail: 'Nothing says what it sounds like.',
-        remedy: 'Enter the font.',
+        remedy: 'Choose the font.',
       }),
     },
   },
@@ -134,6 +175,56 @@ export const voiceWords: WordsOf<typeof rules> = {
         title: `Not sure: preset ${p.preset}`,
         detail: 'The handoff and the film would tell it as a fact.',
         remedy: 'Play it on the saber, then mark it configured or remove it.',
+      }),
+    },
+  },
+  soundFiles: {
+    rule: 'Each sound can be heard, begins at once where a hand calls for it, loops without a click, and is in its font once.',
+    says: {
+      quiet: (p) => ({
+        title: `${p.font}: hardly to be heard: ${p.sounds.join(', ')}`,
+        detail: 'Its energy is more than 50 dB under full scale.',
+        remedy: 'Bring in another recording, or remove it.',
+      }),
+      seam: (p) => ({
+        title: `${p.font}: a click at the seam of ${p.sounds.join(', ')}`,
+        detail: 'Its end does not meet its beginning, and it is played in a loop.',
+        remedy: 'Listen to the seam; cut the file where the wave crosses zero, or fade it over.',
+      }),
+      offset: (p) => ({
+        title: `${p.font}: ${p.sounds.join(', ')} ${p.sounds.length === 1 ? 'does' : 'do'} not swing about zero`,
+        detail: 'The mean is off by more than a hundredth of full scale: the speaker thumps where it begins.',
+        remedy: 'Remove the offset in a sound editor.',
+      }),
+      late: (p) => ({
+        title: `${p.font}: silence before ${p.sounds.join(', ')}`,
+        detail: 'More than 0.05 s pass before it is heard, so it seems late to the hand.',
+        remedy: 'Cut the silence off its beginning.',
+      }),
+      rates: (p) => ({
+        title: `${p.font}: another sample rate in ${p.sounds.join(', ')}`,
+        detail: `The others have ${formatNumber(MAKER, p.usual / 1000, 2)} kHz; some boards play such a file too fast or too slow.`,
+        remedy: 'Convert it to the rate of the others.',
+      }),
+      doubled: (p) => ({
+        title: `${p.font}: the same recording more than once: ${p.sounds.join(', ')}`,
+        detail: 'The files hold the very same samples.',
+        remedy: 'Remove one, or replace it by the recording that was meant.',
+      }),
+    },
+  },
+  unevenFonts: {
+    rule: 'Fonts are as loud as each other in like events, within 3 dB.',
+    says: {
+      louder: (p) => ({
+        title: `${p.font} is ${formatNumber(MAKER, p.by, 1)} dB louder than the other fonts`,
+        detail: 'Held against their like sounds, hum with hum, with the gains that are set.',
+        remedy: `Set its gain to ${signed(p.gain)} dB.`,
+      }),
+      softer: (p) => ({
+        title: `${p.font} is ${formatNumber(MAKER, p.by, 1)} dB softer than the other fonts`,
+        detail: 'Held against their like sounds, hum with hum, with the gains that are set.',
+        remedy: `Set its gain to ${signed(p.gain)} dB, and the others’ to theirs.`,
       }),
     },
   },

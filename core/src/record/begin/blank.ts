@@ -30,6 +30,7 @@ export function blankSaber(newId: NewId, name: string, job: Saber['job']): Saber
     provenance: [],
     losses: [],
     items: [],
+    fonts: [],
     presets: [],
     inputs: [],
     modes: [],

@@ -38,6 +38,8 @@ const isMoment = (v: string): boolean =>
 function withEachOnce(schema: object): object {
   const names = new Map<string, string>()
   const pieces: Record<string, unknown> = {}
+  // An older schema may name pieces of its own.
+  const taken = Object.keys((schema as { $defs?: object }).$defs ?? {}).length
   const walk = (v: unknown): unknown => {
     if (Array.isArray(v)) return v.map(walk)
     if (!isObject(v)) return v
@@ -45,7 +47,7 @@ function withEachOnce(schema: object): object {
     // A list of properties may have one that is called type; it is no word there.
     if (v === schema || !('x-fact' in v || v.type === 'object')) return own
     const text = JSON.stringify(own)
-    const name = names.get(text) ?? `piece${names.size}`
+    const name = names.get(text) ?? `piece${taken + names.size}`
     names.set(text, name)
     pieces[name] = own
     return { $ref: `#/$defs/${name}` }

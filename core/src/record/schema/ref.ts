@@ -14,6 +14,7 @@ export const THINGS = {
   die: ['die', 'dies'],
   blade: ['blade', 'blades'],
   zone: ['light', 'lights'],
+  font: ['font', 'fonts'],
   preset: ['preset', 'presets'],
   sound: ['sound', 'sounds'],
   input: ['input', 'inputs'],

@@ -6,6 +6,7 @@ import { Blade, Zone } from './blade'
 import { Settings } from './board-settings'
 import { ControlRow, Input, Mode, Timing } from './controls'
 import { Item } from './extras'
+import { Font } from './font'
 import { Hilt } from './hilt'
 import { Loss, NotFor, Owner, Was } from './history'
 import { Joint } from './machine'
@@ -77,6 +78,8 @@ export const Saber = obj({
   losses: list(Loss, 60),
   /** What a saber needs beside what is built in. */
   items: list(Item, 60),
+  /** What is on its card to be heard. */
+  fonts: list(Font, 60),
   presets: list(Preset, 60),
   inputs: list(Input, 12),
   modes: list(Mode, 60),

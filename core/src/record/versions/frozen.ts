@@ -10,6 +10,7 @@ import v9 from './v9.schema.json' with { type: 'json' }
 import v10 from './v10.schema.json' with { type: 'json' }
 import v11 from './v11.schema.json' with { type: 'json' }
 import v12 from './v12.schema.json' with { type: 'json' }
+import v13 from './v13.schema.json' with { type: 'json' }
 
 /** The schema of each published version as it was, to hold older files against. Version 0 was never published. */
 export const FROZEN: Readonly<Record<number, object>> = {
@@ -25,4 +26,5 @@ export const FROZEN: Readonly<Record<number, object>> = {
   10: v10,
   11: v11,
   12: v12,
+  13: v13,
 }

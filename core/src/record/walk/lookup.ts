@@ -1,6 +1,8 @@
 import type { Blade } from '../schema/blade'
 import type { Arrival, Commission, Request } from '../schema/commission'
+import type { Font, Sound } from '../schema/font'
 import type { Fastener, Section, Socket } from '../schema/hilt'
+import type { Preset } from '../schema/preset'
 import { type Kind, partsOfRef, type Ref, refTo } from '../schema/ref'
 import type { Saber } from '../schema/saber'
 import { nameOfThing } from './references'
@@ -58,6 +60,22 @@ export function placesOf(saber: Saber, kinds: readonly Kind[]): { kind: Kind; it
 /** Finds an item by id anywhere in a list of identified things. */
 export const byId = <T extends { id: string }>(items: readonly T[], id: string | undefined): T | undefined =>
   id === undefined ? undefined : items.find((x) => x.id === id)
+
+/** The font that a preset plays, where one is named that is there. */
+export const fontOf = (s: Pick<Saber, 'fonts'>, p: Preset): Font | undefined => byId(s.fonts, p.font)
+
+/** What is heard in a preset beside its tracks: the sounds of its font, and those of the board, whatever it plays. */
+export const soundsOf = (s: Pick<Saber, 'fonts'>, p: Preset): Sound[] =>
+  [...(fontOf(s, p)?.sounds ?? []), ...s.fonts.filter((f) => f.is === 'voicePack').flatMap((f) => f.sounds)].filter(
+    (x) => x.event !== 'track',
+  )
+
+/** The tracks that a preset plays, in their order: those of its font, then those it names of others. */
+export function tracksOf(s: Pick<Saber, 'fonts'>, p: Preset): Sound[] {
+  const own = (fontOf(s, p)?.sounds ?? []).filter((x) => x.event === 'track')
+  const all = s.fonts.flatMap((f) => f.sounds)
+  return [...new Set([...own, ...p.tracks.flatMap((id) => byId(all, id) ?? [])])]
+}
 
 /** True when the cutting of power needs something the client must operate. */
 export const hasCutOff = (s: Saber) => s.cutPower !== 'none' && s.cutPower !== 'deepSleep'

@@ -1,6 +1,8 @@
 import { isFact } from '../../facts/fact'
+import type { Font } from '../schema/font'
 import { partsOfRef, type Ref } from '../schema/ref'
 import type { Saber } from '../schema/saber'
+import type { Beat } from '../schema/script'
 import { shelfOf } from './lookup'
 
 /** A thing, and a mark of what it was. */
@@ -12,7 +14,7 @@ export interface Marked {
 /** What of a thing changes nothing that it does: words about it, where it comes from, what it weighs. */
 const WORDS_ONLY: ReadonlySet<string> = new Set([
   ...['note', 'shopNote', 'story', 'supplied', 'otherEnd', 'askedBy', 'why', 'status', 'mass', 'catalogue', 'landmark'],
-  ...['taken', 'confirmed', 'origin', 'readings', 'says', 'standard', 'mayCopy', 'charged'],
+  ...['taken', 'confirmed', 'origin', 'readings', 'says', 'standard', 'mayCopy', 'charged', 'timesWhy'],
 ])
 
 /** What counts of a thing: that it works as it did, also that it is where it was, also what it is called. */
@@ -48,6 +50,11 @@ const whole = (s: Saber) => ({
   ...{ cutPower: s.cutPower, keyDoes: s.keyDoes },
   ...{ brightness: s.use.brightness, firmware: s.firmware },
 })
+/** Of a font counts what is heard of it; what is measured of a sound follows from its file. */
+const heard = ({ id, name, is, gain, sounds }: Record<string, unknown>) => ({
+  ...{ id, name, is, gain },
+  sounds: (sounds as Font['sounds']).map(({ event, name, media }) => ({ event, name, media })),
+})
 /** Where a part lies is nothing to what it does. */
 const unplaced = ({ at: _a, clock: _c, beside: _b, ...rest }: Record<string, unknown>) => rest
 
@@ -58,5 +65,18 @@ export const marksOf = (s: Saber, refs: readonly Ref[], counts: Counts = 'works'
     if (at?.kind === 'saber') return at.id === s.id ? [{ of, was: markOf(whole(s), counts) }] : []
     const thing = at && shelfOf(s, at.kind).find((x) => x.id === at.id)
     if (!thing) return []
-    return [{ of, was: markOf(counts === 'works' && at.kind === 'part' ? unplaced(thing) : thing, counts) }]
+    const counted =
+      at.kind === 'font' ? heard(thing) : at.kind === 'part' && counts === 'works' ? unplaced(thing) : thing
+    return [{ of, was: markOf(counted, counts) }]
   })
+
+/** What a beat shows, does and tells of, as references; topics that are no thing of the saber are told by its words alone. */
+export const toldInBeat = (b: Beat): Ref[] => [
+  ...(b.show ? [b.show] : []),
+  ...(b.perform ? [b.perform] : []),
+  ...b.covers.filter((k): k is Ref => partsOfRef(k) !== undefined),
+]
+
+/** A mark of all that is seen and heard in a beat: its words, what is done in it, and the things that it tells of, by name. */
+export const beatMark = (s: Saber, b: Beat): string =>
+  markOf({ say: b.say, perform: b.perform ?? b.task, times: b.times, of: marksOf(s, toldInBeat(b), 'named') }, 'named')

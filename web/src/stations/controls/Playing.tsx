@@ -1,6 +1,6 @@
 import { compile, doingOf, gestureText, modeById, modeName, secondsInWords, timeOutOf } from '@nubrin/core/controls'
 import { powered } from '@nubrin/core/machine'
-import type { Saber } from '@nubrin/core/record'
+import { type Saber, tracksOf } from '@nubrin/core/record'
 import { MAKER } from '@nubrin/core/units'
 import { useEffect, useMemo, useState } from 'react'
 import { lazyView } from '../../base/lazy'
@@ -79,7 +79,7 @@ function Now({ saber }: { saber: Saber }) {
   const facts = [
     preset ? `${preset.name}, preset ${saber.presets.indexOf(preset) + 1} of ${saber.presets.length}` : '',
     mode?.chooses && mode.chooses !== 'preset' ? `${mode.chooses} is at ${state.choice}` : `volume ${state.volume}`,
-    state.track === undefined ? '' : `plays ${saber.presets[state.preset]?.tracks[state.track] ?? 'a track'}`,
+    state.track === undefined ? '' : `plays ${(preset && tracksOf(saber, preset)[state.track]?.name) ?? 'a track'}`,
     out ? `${modeName(saber, out.to)} after ${secondsInWords(MAKER, out.s)}` : '',
   ].filter(Boolean)
   return (

@@ -1,10 +1,13 @@
-import { fact } from '@nubrin/core/facts'
-import { LOOKS, Preset, type Saber, STATUSES } from '@nubrin/core/record'
-import { bound, CheckBox, ColourFactField, FactField, Labelled, RemoveButton, SelectCell, TextCell } from '../../kit'
+import { byId, type Font, LOOKS, Preset, type Saber, STATUSES } from '@nubrin/core/record'
+import { missingSounds } from '@nubrin/core/voice'
+import { freshId } from '../../data'
+import { bound, ColourFactField, FactField, Labelled, RemoveButton, SelectCell, TextCell } from '../../kit'
 import { Notes } from '../../shared/Notes'
-import { useEditThing, useRemove } from '../../store/commission'
+import { useBench, useEditThing, useRemove } from '../../store/commission'
 import { Effects } from './Effects'
-import { Sounds } from './Sounds'
+import { PresetTimes } from './PresetTimes'
+import { Tracks } from './Tracks'
+import { eventWords } from './words'
 
 const LOOK_WORDS = {
   '': 'its blade colour',
@@ -17,9 +20,8 @@ const LOOK_WORDS = {
 export function PresetSheet({ saber, preset: p, n }: { saber: Saber; preset: Preset; n: number }) {
   const edit = useEditThing('presets')
   const remove = useRemove()
-  const set = (run: (x: Preset) => void) => edit('preset', p.id, run)
-  const { given, tick } = bound(p, set)
-  const ignite = p.sounds.find((s) => s.event === 'ignite' && s.seconds)
+  const set = (run: (x: Preset, s: Saber) => void) => edit('preset', p.id, run)
+  const { given } = bound(p, set)
   return (
     <section aria-label={`Preset ${p.name}`}>
       <div className="flex items-end gap-3">
@@ -36,38 +38,30 @@ export function PresetSheet({ saber, preset: p, n }: { saber: Saber; preset: Pre
         />
         <RemoveButton what={p.name} onClick={() => remove(`preset:${p.id}`)} />
       </div>
-      <CheckBox className="text-quiet" {...tick('mayCopy')}>
-        its licence allows it on the client’s page
-      </CheckBox>
       <Fields saber={saber} preset={p} set={set} />
+      <PresetTimes saber={saber} preset={p} set={set} />
       <Effects preset={p} onEdit={set} />
       <Notes of={p} what={p.name} onEdit={set} className="mt-2" />
-      <Sounds saber={saber} preset={p} onEdit={set} />
-      {p.extendMs === undefined && ignite ? (
-        <button
-          type="button"
-          className="btn-plain btn"
-          onClick={() =>
-            set((x) => {
-              const ms = Math.round(ignite.seconds! * 1000)
-              x.extendMs = fact(ms, 'ms', 'computed', { with: 'length of the ignite sound' })
-            })
-          }
-        >
-          match the blade to the ignition sound
-        </button>
-      ) : null}
+      <Tracks saber={saber} preset={p} />
     </section>
   )
 }
 
 /** Whose wish it is and why it is there, its times, and how it looks. */
-function Fields({ saber, preset: p, set }: { saber: Saber; preset: Preset; set: (run: (x: Preset) => void) => void }) {
+function Fields({
+  saber,
+  preset: p,
+  set,
+}: {
+  saber: Saber
+  preset: Preset
+  set: (run: (x: Preset, s: Saber) => void) => void
+}) {
   const blades = saber.blades.filter((b) => b.use !== 'demo' && b.kind !== 'plug')
   const { choice, given, maybe, text } = bound(p, set)
   return (
     <div className="mt-1 grid grid-cols-4 gap-3">
-      <TextCell title="font" label="Font" {...choice('font')} />
+      <FontChoice saber={saber} preset={p} set={set} />
       <TextCell title="style" label="Style" {...text('style')} />
       <TextCell title="asked for by" label="Asked for by" {...text('askedBy')} />
       <TextCell title="why" label="Why this preset" {...text('why')} />
@@ -86,19 +80,7 @@ function Fields({ saber, preset: p, set }: { saber: Saber; preset: Preset; set: 
         source="configured"
         {...given('flickerHz')}
       />
-      <TextCell
-        title="tracks (comma-separated)"
-        label="Tracks"
-        value={p.tracks.join(', ')}
-        onCommit={(v) =>
-          set((x) => {
-            x.tracks = v
-              .split(',')
-              .map((t) => t.trim())
-              .filter(Boolean)
-          })
-        }
-      />
+      <TextCell title="other times, because" label="Why the blade differs from its sound" {...text('timesWhy')} />
       <SelectCell
         title="blade look"
         label="Look of the blade"
@@ -115,6 +97,47 @@ function Fields({ saber, preset: p, set }: { saber: Saber; preset: Preset; set: 
           {...maybe('needs')}
         />
       ) : null}
+    </div>
+  )
+}
+
+/** The font that it plays, and whether that has all that its controls call for; where it plays none, one is begun for it. */
+function FontChoice({
+  saber,
+  preset: p,
+  set,
+}: {
+  saber: Saber
+  preset: Preset
+  set: (run: (x: Preset, s: Saber) => void) => void
+}) {
+  const fonts = saber.fonts.filter((f) => f.is === 'font')
+  const missing = missingSounds(saber, p)
+  const seek = useBench((b) => b.seek)
+  const begin = () => {
+    const id = freshId() as Font['id']
+    set((x, s) => {
+      s.fonts.push({ id, name: x.name, is: 'font', sounds: [] })
+      x.font = id
+    })
+    seek(`font:${id}`)
+  }
+  return (
+    <div>
+      <SelectCell
+        title="font"
+        label="Font"
+        options={['', ...fonts.map((f) => f.id)]}
+        words={(id) => byId(fonts, id)?.name ?? 'none'}
+        {...bound(p, set).maybe('font')}
+      />
+      {missing.length ? (
+        <p className="text-stop text-[0.88rem] font-semibold">✕ none for {missing.map(eventWords).join(', ')}</p>
+      ) : p.font ? null : (
+        <button type="button" className="text-brass text-[0.92rem] hover:underline" onClick={begin}>
+          + a font of its own
+        </button>
+      )}
     </div>
   )
 }

@@ -1,5 +1,5 @@
 import { formatFact, known, printable } from '../../../facts'
-import { byId, colourOf, effectColours, hueText, type Preset, type Saber } from '../../../record'
+import { byId, colourOf, effectColours, fontOf, hueText, type Preset, type Saber, tracksOf } from '../../../record'
 import { formatNumber, type Reader } from '../../../units'
 import { say, whether } from '../../../words'
 import { type SaberChapter, table } from '../../block'
@@ -18,12 +18,15 @@ export const presets: SaberChapter = (reader, s) => {
         say(reader, 'preset.colour', { hue: hueText(reader, colourOf(p)), hex: colourOf(p), look: p.look ?? 'colour' }),
         effects(reader, p),
         say(reader, 'preset.font', {
-          font: [p.font, p.style].filter(Boolean).join(', '),
-          tracks: p.tracks.join(', '),
-          has: whether(p.tracks.length),
+          font: [fontOf(s, p)?.name, p.style].filter(Boolean).join(', '),
+          tracks: tracksOf(s, p)
+            .map((x) => x.name)
+            .join(', '),
+          has: whether(tracksOf(s, p).length),
         }),
         [
           [p.askedBy, p.why].filter(Boolean).join(': '),
+          p.timesWhy,
           needed(s, p) && say(reader, 'preset.needs', { blade: needed(s, p)! }),
           p.status === 'unsure' && say(reader, 'preset.unsure'),
         ]

@@ -34,7 +34,7 @@ const LEVEL: Record<keyof Codes, Level> = {
   ...{ keeping: 'caution', noWayTo: 'caution', bag: 'caution' },
   ...{ behind: 'stop', ordered: 'stop', gapShort: 'caution', otherPreset: 'caution' },
 }
-const READS: readonly Reads[] = ['controls', 'modes', 'timing', 'settings', 'presets', 'inputs']
+const READS: readonly Reads[] = ['controls', 'modes', 'timing', 'settings', 'fonts', 'presets', 'inputs']
 
 /** What the walk through the whole map finds, beside collisions and traps. */
 export const boardSpace = check<{ [C in keyof Codes]: Codes[C] }>({

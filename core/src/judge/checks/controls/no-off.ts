@@ -7,7 +7,7 @@ export const noOff = check<{ trap: { state: string; is: ModeIs; only: string[] }
   station: 'controls',
   scope: 'saber',
   source: 'simulated board',
-  reads: ['controls', 'modes', 'timing', 'settings', 'presets', 'inputs'],
+  reads: ['controls', 'modes', 'timing', 'settings', 'fonts', 'presets', 'inputs'],
   run: ({ saber }) =>
     analyse(saber)
       .matters.flatMap((m) => (m.code === 'trap' ? [m] : []))

@@ -34,6 +34,7 @@ export const untested = check<{
     'blades',
     'zones',
     'use',
+    'fonts',
     'presets',
     'inputs',
     'controls',

@@ -8,7 +8,7 @@ export const noFont = check<{ blank: { preset: string } }>({
   reads: ['presets'],
   run: ({ saber }) =>
     saber.presets
-      .filter((p) => !p.font.trim() && !p.look)
+      .filter((p) => !p.font && !p.look)
       .map((p) => ({
         code: 'blank',
         subject: p.id,

@@ -1,0 +1,48 @@
+import { BlobReader, configure, type FileEntry, ZipReader } from '@zip.js/zip.js'
+import type { ZipAsk, ZipSaid } from './openZip'
+
+// It is beside the page already.
+configure({ useWebWorkers: false })
+
+/** More than one archive of sounds has, and more than one sound: an archive made to hurt is not unpacked to see how far it goes. */
+const MOST = { entries: 5000, bytes: 40 * 1024 * 1024 }
+const say = (said: ZipSaid) => self.postMessage(said)
+let entries: FileEntry[] = []
+
+/** The content of an entry; one that is longer than it says is given up. */
+async function unpacked(entry: FileEntry): Promise<Blob> {
+  const chunks: Uint8Array<ArrayBuffer>[] = []
+  let got = 0
+  const sink = new WritableStream<Uint8Array<ArrayBuffer>>({
+    write(chunk) {
+      got += chunk.byteLength
+      if (got > entry.uncompressedSize) throw new Error('it is longer than it says')
+      chunks.push(chunk)
+    },
+  })
+  await entry.getData(sink, { checkSignature: true })
+  return new Blob(chunks)
+}
+
+self.onmessage = async ({ data }: MessageEvent<ZipAsk>) => {
+  try {
+    if (data.kind === 'open') {
+      const all = await new ZipReader(new BlobReader(data.file)).getEntries()
+      if (all.length > MOST.entries)
+        return say({ kind: 'refused', why: `The archive has ${all.length} entries; ${MOST.entries} are taken.` })
+      entries = all.filter((e): e is FileEntry => !e.directory)
+      return say({ kind: 'list', entries: entries.map((e) => ({ path: e.filename, bytes: e.uncompressedSize })) })
+    }
+    const entry = entries[data.index]!
+    if (entry.encrypted) return say({ kind: 'entry', why: 'is encrypted' })
+    if (entry.uncompressedSize > MOST.bytes) return say({ kind: 'entry', why: 'is larger than 40 MB' })
+    return say({ kind: 'entry', blob: await unpacked(entry) })
+  } catch (e) {
+    const why = (e as Error).message || 'unknown'
+    return say(
+      data.kind === 'open'
+        ? { kind: 'refused', why: `The archive cannot be read: ${why}.` }
+        : { kind: 'entry', why: `cannot be unpacked: ${why}` },
+    )
+  }
+}
