@@ -56,36 +56,62 @@ export function soundMeter(rate: number, channels: number, full: number) {
   let head = new Float32Array(0)
   let tail = new Float32Array(0)
 
+  let mono = new Float32Array(0)
   function mix(piece: readonly Float32Array[]): Float32Array {
-    if (channels === 1) return piece[0]!
-    const mono = new Float32Array(piece[0]!.length)
-    for (const x of piece) for (let i = 0; i < mono.length; i++) mono[i] = mono[i]! + x[i]!
-    for (let i = 0; i < mono.length; i++) mono[i] = mono[i]! / channels
-    return mono
+    const [one] = piece
+    if (channels === 1) return one!
+    const n = one!.length
+    if (mono.length < n) mono = new Float32Array(n)
+    const out = mono.subarray(0, n)
+    if (channels === 2) {
+      const other = piece[1]!
+      for (let i = 0; i < n; i++) out[i] = (one![i]! + other[i]!) / 2
+      return out
+    }
+    out.fill(0)
+    for (const x of piece) for (let i = 0; i < n; i++) out[i]! += x[i]!
+    for (let i = 0; i < n; i++) out[i]! /= channels
+    return out
   }
   function clipped(x: Float32Array, ch: number) {
-    let run = runs[ch]!
+    const least = -full
+    let [run, found] = [runs[ch]!, 0]
     for (let i = 0; i < x.length; i++) {
       const v = x[i]!
-      if (v < full && v > -full) run = 0
-      else if (++run === RUN) clips++
+      if (v < full && v > least) run = 0
+      else if (++run === RUN) found++
     }
     runs[ch] = run
+    clips += found
   }
-  function heard(x: Float32Array) {
-    for (let i = 0; i < x.length; i++) {
+  /** What is heard of a stretch that lies in one window of energy: its sum, and the sum of its squares. */
+  const stretch = (x: Float32Array, from: number, to: number): readonly [number, number] => {
+    let [total, squares] = [0, 0]
+    for (let i = from; i < to; i++) {
       const v = x[i]!
-      sum += v
-      inWindow += v * v
-      if (v > SILENCE || v < -SILENCE) {
-        if (first < 0) first = frames + i
-        last = frames + i
-      }
-      if ((frames + i + 1) % window) continue
+      total += v
+      squares += v * v
+    }
+    return [total, squares]
+  }
+  const loud = (v: number) => v > SILENCE || v < -SILENCE
+  function heard(x: Float32Array) {
+    const n = x.length
+    for (let from = 0; from < n; ) {
+      const to = Math.min(n, from + window - ((frames + from) % window))
+      const [total, squares] = stretch(x, from, to)
+      sum += total
+      inWindow += squares
+      from = to
+      if ((frames + from) % window) continue
       energies.push(inWindow)
       square += inWindow
       inWindow = 0
     }
+    for (let i = 0; first < 0 && i < n; i++) if (loud(x[i]!)) first = frames + i
+    let end = n - 1
+    while (end >= 0 && !loud(x[end]!)) end--
+    if (end >= 0) last = frames + end
   }
   const joined = (a: Float32Array, b: Float32Array) => {
     const both = new Float32Array(a.length + b.length)
