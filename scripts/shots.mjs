@@ -27,7 +27,7 @@ const views = {
   shelf: '/shelf',
   shop: '/shop',
   power: '/commission/reed-warden/power',
-  voice: '/commission/reed-warden/voice',
+  voice: '/commission/cinder-oath/voice',
   controls: '/commission/reed-warden/controls',
   access: '/commission/reed-warden/access',
   proof: '/commission/ember-fair/proof',
@@ -60,6 +60,11 @@ for (const [name, path] of Object.entries(views)) {
     await page.getByRole('tab', { name: 'Read it' }).click()
     await page.getByRole('button', { name: 'Specification' }).click()
     await page.getByRole('button', { name: /^Length of the hilt/ }).click()
+  }
+  if (name === 'voice') {
+    await page.getByRole('tab', { name: 'Fonts' }).click()
+    await page.getByRole('button', { name: 'look and hear' }).first().click()
+    await page.getByRole('img', { name: /^Waveform of/ }).waitFor()
   }
   if (name === 'film') for (let i = 0; i < 12; i++) await page.keyboard.press('PageDown')
   await page.waitForTimeout(300)

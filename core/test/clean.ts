@@ -137,6 +137,7 @@ function power(s: Saber, id: string, x: Choices) {
       litShare: fact(50, '%', 'client'),
       brightness: fact(70, '%', 'configured'),
       volume: fact(60, '%', 'configured'),
+      highestVolume: fact(100, '%', 'configured'),
     },
   }
 }

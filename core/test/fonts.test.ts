@@ -2,19 +2,24 @@ import { describe, expect, test } from '@jest/globals'
 import { fact } from '@nubrin/core/facts'
 import { type Font, fontOf, type Saber, type Sound, type SoundEvent, soundsOf, tracksOf } from '@nubrin/core/record'
 import {
+  cardFiles,
   evened,
   guessEvent,
   HIGHEST_PEAK,
+  louder,
   measuresOf,
   missingOfBoard,
   missingSounds,
   outlineOf,
+  pathFault,
   reachableEvents,
   readWav,
   timesBySound,
+  wavFault,
 } from '@nubrin/core/voice'
 import { makeSounds } from '@nubrin/demo'
 import fc from 'fast-check'
+import wavefile from 'wavefile'
 import { playing } from './playing'
 import { done } from './samples'
 
@@ -231,5 +236,58 @@ describe('times and shapes of sounds', () => {
     expect(m.truePeakDb).toBeCloseTo(w.truePeakDb, 2)
     expect('loudnessRangeLu' in m).toBe(false)
     expect('loudnessLufs' in measuresOf(facts('deflect'))).toBe(false)
+  })
+})
+
+describe('what goes onto the card', () => {
+  const wide = fc.string({ unit: 'binary', maxLength: 90 })
+  test('every stored sound once, in a folder of its font, under names that a card holds and keeps apart', () => {
+    fc.assert(
+      fc.property(fc.array(fc.tuple(wide, fc.array(wide, { maxLength: 5 })), { maxLength: 5 }), (list) => {
+        const fonts = list.map(([name, names], i) =>
+          font(
+            `f${i}`,
+            names.map((n, k) => heard('hum', { name: n, media: 'a'.repeat(64) }, k)),
+            { name },
+          ),
+        )
+        const files = cardFiles({ fonts })
+        const paths = files.map((f) => f.path)
+        expect(paths.length).toBe(list.reduce((n, [, names]) => n + names.length, 0))
+        expect(new Set(paths.map((p) => p.toLowerCase())).size).toBe(paths.length)
+        for (const p of paths) {
+          expect([p, pathFault(p)]).toEqual([p, undefined])
+          expect(p).toMatch(/^\d\d [^/]+\/hum\/[^/]+\.wav$/)
+        }
+      }),
+    )
+    expect(cardFiles({ fonts: [font('f', [heard('hum')])] })).toEqual([])
+  })
+  test('a sound is louder by just so much in every form it is stored in, and cut off at full scale', () => {
+    const ramp = Float32Array.from({ length: 4800 }, (_, i) => 0.4 * Math.sin(i / 7))
+    for (const depth of ['8', '16', '24', '32', '32f', '64'] as const) {
+      const wav = new wavefile.WaveFile()
+      const full = depth === '8' ? 127 : 2 ** (Number.parseInt(depth, 10) - 1) - 1
+      const scaled = /f|64/.test(depth)
+        ? [...ramp]
+        : [...ramp].map((v) => Math.round(v * full) + (depth === '8' ? 128 : 0))
+      wav.fromScratch(1, 48_000, depth, scaled)
+      const bytes = wav.toBuffer()
+      const [was, is, over] = [readWav(bytes), readWav(louder(bytes, 6)), readWav(louder(bytes, 20))]
+      if (!was.ok || !is.ok || !over.ok) throw new Error(depth)
+      expect(is.rmsDb - was.rmsDb).toBeCloseTo(6, depth === '8' ? 0 : 2)
+      expect([is.bits, is.rate]).toEqual([was.bits, was.rate])
+      if (!/f|64/.test(depth)) expect(over.peakDb).toBeGreaterThan(-0.1)
+      expect(readWav(louder(bytes, 0))).toEqual(was)
+    }
+  })
+  test('the door names what measuring names', () => {
+    const [made] = makeSounds(90, ['clash'])
+    for (const cut of [0, 8, 30, 44, 46, 200]) {
+      const bytes = made!.bytes.slice(0, cut)
+      const w = readWav(bytes)
+      expect(wavFault(bytes)?.code).toBe(w.ok ? undefined : w.code)
+    }
+    expect(wavFault(made!.bytes)).toBeUndefined()
   })
 })

@@ -107,6 +107,7 @@ export const MORE: readonly Mutation[] = [
     delete part(s, 'board').specs.deepSleepCurrent
   },
   (s) => add(s, { kind: 'spring', specs: { leastCell: mm(80) }, at: mm(29) }),
+  (s) => void (s.use.volume = fact(40, '%', 'configured')),
   // Sounds: what each lacks, and what is not there.
   (s) => {
     const [f, g] = s.fonts as [Font, Font]

@@ -16,11 +16,13 @@ import {
   pixels,
   ratings,
   runtime,
+  safePlaying,
   safeVolume,
   speakerWatts,
   standby,
   WHITE,
   wattHours,
+  wattsPlaying,
   wireGuideAmps,
   wireOhms,
   zoneBudget,
@@ -171,6 +173,32 @@ describe('time, volume, energy', () => {
     const [now, more] = [at(v.value), at(v.value + 1)]
     expect(now.ok && now.value).toBeLessThanOrEqual(0.5)
     expect(more.ok && more.value).toBeGreaterThan(0.5)
+  })
+  test('with its own sounds: a sine at full scale is the board’s highest, 6 dB less a quarter; the gain of a font counts', () => {
+    const s = done()
+    for (const f of s.fonts) for (const x of f.sounds) delete x.rmsDb
+    expect(wattsPlaying(s, fact(80, '%'))).toMatchObject({ ok: false, needs: [{ name: 'a measured sound' }] })
+    const [sound] = s.fonts[0]!.sounds
+    const watts = (v = 80) => {
+      const [own, full] = [wattsPlaying(s, fact(v, '%')), speakerWatts(s, fact(v, '%'))]
+      return own.ok && full.ok ? own.value / full.value : undefined
+    }
+    sound!.rmsDb = -3.0103
+    expect(watts()).toBeCloseTo(1, 5)
+    sound!.rmsDb = -9.0309
+    expect(watts()).toBeCloseTo(0.25, 4)
+    s.fonts[1]!.sounds[0]!.rmsDb = -10
+    s.fonts[1]!.gain = fact(4, 'dB', 'configured')
+    expect(watts()).toBeCloseTo(10 ** ((-6 + 3.0103) / 10), 4)
+    // By search: the last whole setting at which the loudest stays within the rating.
+    s.parts.find((p) => p.kind === 'speaker')!.specs.ratedWatts = fact(0.2, 'W')
+    const at = (v: number) => {
+      const w = wattsPlaying(s, fact(v, '%'))
+      return w.ok ? w.value : Number.NaN
+    }
+    const most = Array.from({ length: 101 }, (_, v) => v).findLast((v) => at(v) <= 0.2)
+    expect(safePlaying(s)).toMatchObject({ ok: true, value: most })
+    expect(most).toBeGreaterThan(safeVolume(s).ok ? (safeVolume(s) as { value: number }).value : 0)
   })
   test('hand sums: standby, charging, energy', () => {
     const s = done()

@@ -13,6 +13,7 @@ import { phoneLinkRoutes, phoneRoutes } from './commissions/phone'
 import { commissionRoutes } from './commissions/routes'
 import type { Commissions } from './commissions/store'
 import type { Tables } from './db/models'
+import { cardRoutes } from './handoff/card-sounds'
 import { clientRoutes } from './handoff/client'
 import { clientIndex } from './handoff/client-index'
 import { Papers } from './handoff/papers'
@@ -132,6 +133,7 @@ export function createApp({
   handoffRoutes(api, { store, db, library, papers, work, webFolder: config.webFolder })
   shelfRoutes(api, { db, work })
   fontRoutes(api, { db, library })
+  cardRoutes(api, { store, library, work })
   recallRoutes(api, { db, store, outbox })
   api.use((req, _res) => {
     throw new NotFound(`There is nothing at ${req.method} ${req.baseUrl}${req.path}.`)

@@ -3,7 +3,7 @@ import { readEarlierCsv } from '@nubrin/core/import'
 import { gateOf, judgeCommission } from '@nubrin/core/judge'
 import { loadLanguages } from '@nubrin/core/languages'
 import { blankCommission } from '@nubrin/core/record'
-import { plainWav, readWav } from '@nubrin/core/voice'
+import { louder, plainWav, wavFault } from '@nubrin/core/voice'
 import { Invalid } from './http/problem'
 import { plainPhoto } from './media/photo'
 import { rackEntryOf } from './rack/rack-entry'
@@ -47,12 +47,15 @@ export const JOBS: { [K in JobName]: (ask: Asked<K>) => Promise<Done<K>> } = {
     return labelPdf(label, title)
   },
   async sound({ bytes, name }) {
-    const facts = readWav(bytes)
-    if (!facts.ok) {
-      const message = `${name}: ${facts.message}`
-      throw new Invalid(message, [{ path: 'file', rule: facts.code, message }])
+    const fault = wavFault(bytes)
+    if (fault) {
+      const message = `${name}: ${fault.message}`
+      throw new Invalid(message, [{ path: 'file', rule: fault.code, message }])
     }
-    return { facts, bytes: plainWav(bytes) }
+    return plainWav(bytes)
+  },
+  async louder({ bytes, gainDb }) {
+    return louder(bytes, gainDb)
   },
   async pressed({ sounds, most }) {
     const { pressSounds } = await import('./handoff/encode-sounds')

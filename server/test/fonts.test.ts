@@ -1,7 +1,8 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import { type Font, refTo } from '@nubrin/core/record'
-import { USUAL_RULES } from '@nubrin/core/voice'
+import { evened, readWav, USUAL_RULES } from '@nubrin/core/voice'
 import { makeSounds } from '@nubrin/demo'
+import yauzl from 'yauzl'
 import { type Server, startServer, Visitor } from './harness'
 
 let server: Server
@@ -66,6 +67,66 @@ describe('the library of fonts', () => {
   })
   test('what is not there cannot be let go', async () => {
     expect((await me.ask('DELETE', '/fonts/none')).status).toBe(404)
+  })
+})
+
+describe('the sounds as they go onto the card', () => {
+  const files = (bytes: Buffer) =>
+    new Promise<Map<string, Buffer>>((done, fail) =>
+      yauzl.fromBuffer(bytes, { lazyEntries: true }, (e, z) => {
+        if (e) return fail(e)
+        const out = new Map<string, Buffer>()
+        z.on('end', () => done(out))
+        z.on('entry', (x: yauzl.Entry) =>
+          z.openReadStream(x, (_e, s) => {
+            const parts: Buffer[] = []
+            s.on('data', (b: Buffer) => parts.push(b)).on('end', () => {
+              out.set(x.fileName, Buffer.concat(parts))
+              z.readEntry()
+            })
+          }),
+        )
+        z.readEntry()
+      }),
+    )
+  const loudness = (b: Buffer) => {
+    const wav = readWav(new Uint8Array(b))
+    if (!wav.ok) throw new Error(wav.message)
+    return wav
+  }
+  test('two fonts of uneven loudness come out even, none above −1 dBTP, and what is stored stays as it was', async () => {
+    const { record, revision } = (await me.ask('GET', '/commissions/cinder-oath')).body
+    const [s] = record.sabers
+    // One is recorded at two fifths of the other's level.
+    const gains = evened(s.fonts)
+    expect(gains.map((g) => Math.abs(g.louder!) > 3)).toEqual([true, true])
+    const ops = gains.map((g) => ({
+      ...{ op: 'set', at: `/sabers/@${s.id}/fonts/@${g.font.id}/gain` },
+      value: { value: g.gain, unit: 'dB', source: 'computed' },
+    }))
+    expect((await me.ask('PATCH', '/commissions/cinder-oath', { base: revision, ops })).status).toBe(200)
+    const answer = await me.raw('GET', `/commissions/cinder-oath/sabers/${s.id}/sounds.zip`)
+    expect(answer.headers.get('content-type')).toBe('application/zip')
+    const out = await files(Buffer.from(await answer.arrayBuffer()))
+    const [a, b] = s.fonts as Font[]
+    expect(out.size).toBe(a!.sounds.length + b!.sounds.length)
+    for (const event of ['hum', 'ignite', 'swing']) {
+      const both = [`01 ${a!.name}`, `02 ${b!.name}`].map((f) => loudness(out.get(`${f}/${event}/${event}01.wav`)!))
+      expect(Math.abs(both[0]!.integrated! - both[1]!.integrated!)).toBeLessThan(1.5)
+    }
+    for (const [k, f] of (s.fonts as Font[]).entries())
+      for (const x of f.sounds) {
+        const stored = Buffer.from(await (await me.raw('GET', `/media/${x.media}`)).arrayBuffer())
+        const [was, is] = [loudness(stored), loudness(out.get(`0${k + 1} ${f.name}/${x.event}/${x.name}`)!)]
+        expect(was.truePeakDb).toBeCloseTo(x.truePeakDb!, 1)
+        expect(is.truePeakDb).toBeLessThanOrEqual(-1 + 0.05)
+        expect(is.rmsDb - was.rmsDb).toBeCloseTo(gains[k]!.gain, 1)
+      }
+  })
+  test('a saber that is not there, and one without a recorded sound, say so', async () => {
+    expect((await me.ask('GET', '/commissions/cinder-oath/sabers/none/sounds.zip')).status).toBe(404)
+    const { record } = (await me.ask('POST', '/commissions', { title: 'Silent', client: 'Nobody' })).body
+    expect((await me.ask('GET', `/commissions/${record.id}/sabers/${record.sabers[0].id}/sounds.zip`)).status).toBe(404)
   })
 })
 

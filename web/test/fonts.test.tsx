@@ -175,7 +175,7 @@ describe('missing and level', () => {
       c.sabers[0]!.fonts[0]!.sounds.find((s) => s.event === 'ignite')!.arrives = 0.62
     })
     const preset = () => saber().presets[0]!
-    await user.click(screen.getByRole('button', { name: 'take 0.62 s from the sound' }))
+    await user.click(screen.getByRole('button', { name: 'as its sound: 0.62 s' }))
     expect(preset().extendMs).toMatchObject({ value: 620, source: 'computed' })
     const slider = screen.getByRole('slider', { name: 'Blade of Reed at dawn is out after' })
     act(() => slider.focus())

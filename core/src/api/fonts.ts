@@ -38,6 +38,14 @@ export const fonts = {
     good: { status: 204, says: 'Taken out', empty: true },
     bad: { 404: 'Not in this library' },
   }),
+  cardSounds: route({
+    method: 'get',
+    path: '/commissions/{id}/sabers/{saber}/sounds.zip',
+    summary:
+      'The sounds of a saber as they go onto its card: in folders by font and event, with the gains that are set',
+    good: { status: 200, says: 'ZIP', file: 'application/zip' },
+    bad: { 404: 'No such saber, or none of its sounds is recorded' },
+  }),
   soundRules: route({
     method: 'get',
     path: '/sound-rules',

@@ -60,7 +60,7 @@ export const FIELDS: Readonly<Record<string, Field>> = {
   noFirmware: 'firmware',
   loudVolume: {
     ...{ faint: 'use/volume', unknown: 'use/volume', loud: 'use/volume' },
-    ...{ above: 'use/highestVolume', highest: 'use/highestVolume' },
+    ...{ above: 'use/highestVolume', highest: 'use/highestVolume', possible: 'use/highestVolume' },
   },
   // Voice and controls.
   ...{ alikeColours: 'colour', flashing: 'flickerHz', lostEffect: 'colour', noFont: 'font' },

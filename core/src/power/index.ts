@@ -25,7 +25,7 @@ export {
 } from './ratings'
 export { chooseResistor, nextE24, type ResistorChoice } from './resistor'
 export { meanCurrent, type Runtime, runtime } from './runtime'
-export { safeVolume, speakerWatts } from './speaker'
+export { loudestSound, safePlaying, safeVolume, speakerWatts, wattsPlaying } from './speaker'
 export { idleCurrent, LEFT_WAYS, type LeftWay, leftAs, restCurrent, standby } from './storage'
 export { awgDiameterMm, wireGuideAmps, wireOhms } from './wire'
 export { FAR_LED_VOLTS, farLedVolts, wireDrop } from './wire-drop'

@@ -202,6 +202,18 @@ export function readWav(bytes: Uint8Array): WavFacts | WavFault {
   return { ok: true, rate, channels, bits: width * 8, ...measured }
 }
 
+/** What is wrong with a file, without measuring it: as `readWav` finds it; undefined for what can be read. */
+export function wavFault(bytes: Uint8Array): WavFault | undefined {
+  const s = locate(bytes)
+  if ('ok' in s) return s
+  if (s.bytes < s.width * s.channels) return fault('empty', 'The file has no samples.')
+  if (s.float)
+    for (const piece of piecesOf(bytes, s))
+      if (!piece.every((x) => x.every(Number.isFinite)))
+        return fault('unreadable', 'The file holds samples that are no numbers.')
+  return undefined
+}
+
 /** The same sound on one channel, every channel as loud as the others, −1…1. */
 interface Mono {
   rate: number
@@ -258,4 +270,42 @@ export function plainWav(bytes: Uint8Array): Uint8Array {
   view.setUint32(24 + head, size, s.littleEndian)
   out.set(bytes.subarray(s.from, s.from + size), 28 + head)
   return out
+}
+
+/**
+ * The same sound louder by so many decibels, stored as it was, without what lies beside its samples; what goes beyond full scale is
+ * cut off there. 0 dB is the plain file. Only for bytes that `readWav` has read; throws RangeError for others.
+ */
+export function louder(bytes: Uint8Array, gainDb: number): Uint8Array {
+  const out = plainWav(bytes)
+  if (gainDb === 0) return out
+  const s = locate(out)
+  if ('ok' in s) throw new RangeError(`louder: ${s.message}`)
+  const view = new DataView(out.buffer, out.byteOffset, out.byteLength)
+  const [read, write] = [sampleOf(view, s), writerOf(view, s)]
+  const factor = 10 ** (gainDb / 20)
+  for (let p = s.from; p + s.width <= s.from + s.bytes; p += s.width) write(p, read(p) * factor)
+  return out
+}
+
+/** Writes one sample of −1…1 as `sampleOf` reads it, to the nearest step. */
+function writerOf(view: DataView, { float, width, littleEndian: le }: Stored): (at: number, v: number) => void {
+  if (float) return width === 4 ? (p, v) => view.setFloat32(p, v, le) : (p, v) => view.setFloat64(p, v, le)
+  const full = 2 ** (width * 8 - 1)
+  const step = (v: number) => Math.max(-full, Math.min(full - 1, Math.round(v * full)))
+  switch (width) {
+    case 1:
+      return (p, v) => view.setUint8(p, step(v) + 128)
+    case 2:
+      return (p, v) => view.setInt16(p, step(v), le)
+    case 3:
+      return (p, v) => {
+        const x = step(v)
+        view.setUint8(le ? p : p + 2, x & 0xff)
+        view.setUint8(p + 1, (x >> 8) & 0xff)
+        view.setInt8(le ? p + 2 : p, x >> 16)
+      }
+    default:
+      return (p, v) => view.setInt32(p, step(v), le)
+  }
 }

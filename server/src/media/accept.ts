@@ -15,7 +15,7 @@ export async function accept(bytes: Uint8Array, name: string, work: Work, whom: 
   const tag = String.fromCharCode(...bytes.subarray(0, 4))
   if (['RIFF', 'RIFX', 'RF64'].includes(tag) && String.fromCharCode(...bytes.subarray(8, 12)) === 'WAVE') {
     if (bytes.length > MAX_SOUND_BYTES) throw tooLarge(`${name} is larger than 40 MB.`)
-    return { bytes: (await work.run('sound', { bytes, name }, whom)).bytes, type: 'audio/wav' }
+    return { bytes: await work.run('sound', { bytes, name }, whom), type: 'audio/wav' }
   }
   if (bytes.length > MAX_PHOTO_BYTES) throw tooLarge(`${name} is larger than 12 MB.`)
   return work.run('photo', { bytes, name }, whom)

@@ -33,6 +33,7 @@ const BUDGET: Budget = {
   card: { lane: 'paper', ms: 60_000, tooLong: again('The card took too long to make.') },
   label: { lane: 'paper', ms: 60_000, tooLong: again('The label took too long to make.') },
   pressed: { lane: 'paper', ms: 120_000, tooLong: again('The sounds took too long to press.') },
+  louder: { lane: 'files', ms: 60_000, tooLong: again('The sounds took too long to write.') },
   sound: { lane: 'files', ms: 60_000, tooLong: () => hard('The sound takes too long to read.') },
   photo: { lane: 'files', ms: 60_000, tooLong: () => hard('The photo takes too long to read.') },
   parts: { lane: 'files', ms: 30_000, tooLong: () => hard('The list takes too long to read; nothing was taken in.') },

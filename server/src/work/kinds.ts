@@ -4,7 +4,6 @@ import type { EarlierRows, PartRows } from '@nubrin/core/import'
 import type { Finding } from '@nubrin/core/judge'
 import type { Commission, PdfExtent, Saber } from '@nubrin/core/record'
 import type { Reader } from '@nubrin/core/units'
-import type { WavFacts } from '@nubrin/core/voice'
 import type { HttpProblem } from '../http/problem'
 
 /** A commission as it comes in, with the files that came along under the hash of their content. */
@@ -33,8 +32,10 @@ interface Jobs {
   }
   card: { ask: { saber: Saber; paper: CardPaper; shop: string; reader: Reader }; done: Uint8Array }
   label: { ask: { label: ParcelLabel; title: string }; done: Uint8Array }
-  /** Measures a sound; gives the file that is kept of it, too. */
-  sound: { ask: { bytes: Uint8Array; name: string }; done: { facts: WavFacts; bytes: Uint8Array } }
+  /** The file that is kept of a sound. */
+  sound: { ask: { bytes: Uint8Array; name: string }; done: Uint8Array }
+  /** A sound with the gain that it has on the card. */
+  louder: { ask: { bytes: Uint8Array; gainDb: number }; done: Uint8Array }
   /** Sounds on one channel, in an open codec; what would go beyond the most bytes is left out. */
   pressed: {
     ask: { sounds: { hash: string; bytes: Uint8Array }[]; most: number }

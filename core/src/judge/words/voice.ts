@@ -111,6 +111,11 @@ export const voiceWords: WordsOf<typeof rules> = {
         detail: highest(p.safe),
         remedy: `Set the highest to ${p.most} or below.`,
       }),
+      possible: (p) => ({
+        title: `It may be louder than ${p.volume}, and nothing says how loud`,
+        detail: highest(p.safe),
+        remedy: `Record the highest that the client may set, up to ${p.most}.`,
+      }),
       loud: (p) => ({
         title: `Volume ${p.volume} drives the speaker past its rating`,
         detail: highest(p.safe),

@@ -3,7 +3,7 @@ import { formatNumber, MAKER } from '@nubrin/core/units'
 import { missingSounds, USUAL_RULES } from '@nubrin/core/voice'
 import { Library } from 'lucide-react'
 import { useState } from 'react'
-import { freshId, useSoundRules } from '../../data'
+import { freshId, urlOf, useSoundRules } from '../../data'
 import { AddLine, Empty } from '../../kit'
 import { useBench, useEditSaber, useOrder, useSaber } from '../../store/commission'
 import { useIntake } from '../../store/intake'
@@ -61,13 +61,23 @@ export function Fonts({ chosen, onChoose }: { chosen: string | undefined; onChoo
           ))}
         </ul>
         <AddLine label="name of a font" onAdd={add} />
-        <div className="mt-2 flex gap-2">
+        <div className="mt-2 flex flex-wrap gap-x-2">
           <button type="button" className="btn" onClick={() => setSheet('library')}>
             <Library size={15} aria-hidden /> from the library
           </button>
           <button type="button" className="btn-plain btn" onClick={() => setSheet('rules')}>
             how files are placed
           </button>
+          {saber.fonts.some((f) => f.sounds.some((s) => s.media)) ? (
+            <a
+              className="btn-plain btn"
+              href={urlOf('cardSounds', { params: { id: order.id, saber: saber.id } })}
+              title="A ZIP of all sounds in folders by font, with the gains that are set"
+              download
+            >
+              ZIP for the card
+            </a>
+          ) : null}
         </div>
         <DropSounds
           label="Drop folders or a ZIP here: each folder becomes a font"

@@ -70,12 +70,12 @@ function Ramp({
   const label = `Blade of ${p.name} is ${words} after`
   return (
     <figure>
-      <figcaption className="flex items-baseline gap-2 text-[0.92rem]">
+      <figcaption className="flex items-baseline gap-2 text-[0.92rem] whitespace-nowrap">
         <span className="font-medium">blade {words}</span>
         <span className="text-quiet">{ms === undefined ? 'not set' : secondsOf(ms / 1000)}</span>
         {ms === undefined || Math.abs(ms - by) >= STEP ? (
           <button type="button" className="text-brass ml-auto hover:underline" onClick={() => onTake(by, true)}>
-            take {secondsOf(by / 1000)} from the sound
+            as its sound: {secondsOf(by / 1000)}
           </button>
         ) : (
           <span className="text-fine ml-auto">✓ with its sound</span>
@@ -85,6 +85,7 @@ function Ramp({
         <Waveform
           outline={outline}
           until={span}
+          wide={240}
           label={`${sound?.name ?? event} with the blade over it`}
           over={(x, high) => (
             <>

@@ -2,7 +2,7 @@ import type { Outline } from '@nubrin/core/voice'
 import { area, scaleLinear } from 'd3'
 import { type ReactNode, useMemo } from 'react'
 
-const [WIDE, HIGH] = [600, 92]
+const HIGH = 92
 
 /** A sound as it is drawn, in seconds from left to right; pointing at it gives the moment. What lies over it is drawn by the caller. */
 export function Waveform({
@@ -12,6 +12,7 @@ export function Waveform({
   onPoint,
   over,
   until = 0,
+  wide = 600,
 }: {
   outline: Outline
   label: string
@@ -21,9 +22,11 @@ export function Waveform({
   over?: (x: (seconds: number) => number, high: number) => ReactNode
   /** Drawn at least so far, s. */
   until?: number
+  /** About how wide it is shown, px. */
+  wide?: number
 }) {
   const span = Math.max(outline.seconds, until) || 1
-  const x = useMemo(() => scaleLinear([0, span], [0, WIDE]), [span])
+  const x = useMemo(() => scaleLinear([0, span], [0, wide]), [span, wide])
   const path = useMemo(() => {
     const y = scaleLinear([-1, 1], [HIGH - 15, 1])
     const each = outline.seconds / Math.max(1, outline.low.length)
@@ -35,21 +38,21 @@ export function Waveform({
   }, [outline, x])
   return (
     <svg
-      viewBox={`0 0 ${WIDE} ${HIGH}`}
+      viewBox={`0 0 ${wide} ${HIGH}`}
       className={`bg-card w-full ${onPoint ? 'cursor-text' : ''}`}
       role="img"
       aria-label={label}
       onPointerDown={(e) => {
         const box = e.currentTarget.getBoundingClientRect()
-        onPoint?.(Math.max(0, Math.min(outline.seconds, x.invert(((e.clientX - box.left) / box.width) * WIDE))))
+        onPoint?.(Math.max(0, Math.min(outline.seconds, x.invert(((e.clientX - box.left) / box.width) * wide))))
       }}
     >
       <path d={path ?? ''} fill="#1e2a2b" />
-      {x.ticks(8).map((t) => (
+      {x.ticks(wide / 75).map((t) => (
         <g key={t} transform={`translate(${x(t)} 0)`}>
           <path d={`M0 ${HIGH - 14}v4`} stroke="#5f594b" strokeWidth="0.7" />
           <text y={HIGH - 1} x={t === 0 ? 1 : 0} textAnchor={t === 0 ? 'start' : 'middle'} fontSize="10" fill="#5f594b">
-            {x(t) > WIDE - 14 ? '' : `${t}${t === 0 ? ' s' : ''}`}
+            {x(t) > wide - 14 ? '' : `${t}${t === 0 ? ' s' : ''}`}
           </text>
         </g>
       ))}

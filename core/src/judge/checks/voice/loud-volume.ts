@@ -4,6 +4,8 @@ import { check } from '../../check'
 
 /** Below this a speaker is hardly heard over a swing, %; usual, and it may be wanted. */
 const FAINT = 10
+/** So much louder than it is shipped it may be, and nobody has said how loud, %: the client would ask. */
+const FORGOTTEN = 10
 
 export const loudVolume = check<{
   faint: { volume: number }
@@ -11,6 +13,7 @@ export const loudVolume = check<{
   loud: { volume: number; safe: Calculated; most: number }
   above: { volume: number; highest: number }
   highest: { highest: number; safe: Calculated; most: number }
+  possible: { volume: number; most: number; safe: Calculated }
 }>({
   id: 'loudVolume',
   station: 'voice',
@@ -40,6 +43,13 @@ export const loudVolume = check<{
         },
       ]
     if (volume < FAINT) return [{ code: 'faint', subject: 'volume', level: 'caution', params: { volume }, refs }]
+    if (safe.ok && highestSet === undefined && safe.value - volume >= FORGOTTEN)
+      return [
+        {
+          ...{ code: 'possible', subject: 'highest', level: 'note', refs },
+          params: { volume, most: safe.value, safe },
+        },
+      ]
     return safe.ok && volume > safe.value
       ? [
           {
