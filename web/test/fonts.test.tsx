@@ -2,7 +2,7 @@
 import { beforeEach, describe, expect, test } from '@jest/globals'
 import type { Font, SoundEvent } from '@nubrin/core/record'
 import { evened, USUAL_RULES } from '@nubrin/core/voice'
-import { act, screen, within } from '@testing-library/react'
+import { act, screen, waitFor, within } from '@testing-library/react'
 import { costly } from '../../core/test/costly'
 import { type Arrived, useIntake } from '../src/store/intake'
 import { bench, choose, lay, saber, user } from './lay'
@@ -48,7 +48,18 @@ const came = (all: Arrived[], more: object = {}) =>
     }),
   )
 
+/** What says by its name what it is has gone where it belongs. */
+const allPlaced = () => waitFor(() => expect(useIntake.getState().arrived.filter((a) => a.event)).toEqual([]))
+
 describe('sounds that come in', () => {
+  test('many go in by and by, none twice and none lost', async () => {
+    await lay('voice', 'reed-warden')
+    await open('Fonts')
+    const names = Array.from({ length: 150 }, (_, n) => `swing ${n}.wav`)
+    came(names.map((n) => arrived(n, 'Old Mill', 'swing')))
+    await allPlaced()
+    expect(fontNamed('Old Mill').sounds.map((s) => s.name)).toEqual(names)
+  })
   costly(
     'each goes into the font of its folder by its name; the others are placed by hand, several at once, or as guessed',
     async () => {
@@ -61,6 +72,7 @@ describe('sounds that come in', () => {
         arrived('x2.wav', 'Old Mill'),
         arrived('x3.wav', 'Old Mill'),
       ])
+      await allPlaced()
       expect(fontNamed('Old Mill').sounds.map((s) => [s.name, s.event])).toEqual([['hum.wav', 'hum']])
       expect(fontNamed('Bell Buoy').sounds.at(-1)).toMatchObject({ name: 'swing.wav', event: 'swing' })
       expect(screen.getByText('3 sounds do not say what they are for')).toBeTruthy()

@@ -25,8 +25,8 @@ function levelsOf(f: Font): Map<string, number> {
   return new Map([...all].map(([key, levels]) => [key, median(levels)]))
 }
 
-/** Rounds of fitting; the error falls to a part of itself with each. */
-const ROUNDS = 60
+/** Rounds of fitting at most, and the change with which it is there, dB. */
+const [ROUNDS, THERE] = [60, 1e-4]
 /**
  * Where each font stands on one scale of loudness as it was recorded, dB: what fits the differences between like events best, hum
  * against hum (least squares). Fonts that share no event with another have no place.
@@ -40,7 +40,13 @@ function placesOf(fonts: readonly Font[]): Map<Font, number> {
   const mean = (all: readonly number[]) => all.reduce((a, b) => a + b, 0) / all.length
   for (let n = 0; n < ROUNDS; n++) {
     const levels = shared.map((m) => mean([...m].map(([f, level]) => level - out.get(f)!)))
-    for (const f of out.keys()) out.set(f, mean(shared.flatMap((m, i) => (m.has(f) ? [m.get(f)! - levels[i]!] : []))))
+    let moved = 0
+    for (const [f, was] of out) {
+      const is = mean(shared.flatMap((m, i) => (m.has(f) ? [m.get(f)! - levels[i]!] : [])))
+      moved = Math.max(moved, Math.abs(is - was))
+      out.set(f, is)
+    }
+    if (moved < THERE) break
   }
   return out
 }

@@ -127,27 +127,37 @@ const wordsOf = (name: string): string[] =>
 /** Shortest word that is also found inside another: a shorter one would be in many. */
 const WITHIN = 5
 
-/** How well a rule's word stands in a name: how many letters of it; more where it stands alone. 0 where it does not. */
-function standsIn(words: readonly string[], phrase: string): number {
-  const wanted = wordsOf(phrase)
-  if (!wanted.length) return 0
-  const letters = wanted.join('').length
+/** A rule's word made ready: its own words, and as it is found inside another. */
+interface Phrase {
+  event: SoundEvent
+  words: readonly string[]
+  run: string
+}
+const phrasesOf = (rules: readonly NameRule[]): Phrase[] =>
+  rules.flatMap(({ event, words }) =>
+    [...new Set(words.flatMap((w) => [w, spelt(w)]))].flatMap((phrase) => {
+      const own = wordsOf(phrase)
+      return own.length ? [{ event, words: own, run: own.join('') }] : []
+    }),
+  )
+
+/** How well a phrase stands in a name: how many letters of it; more where it stands alone. 0 where it does not. */
+function standsIn(words: readonly string[], { words: wanted, run }: Phrase): number {
   for (let i = 0; i + wanted.length <= words.length; i++)
-    if (wanted.every((w, k) => words[i + k] === w || words[i + k] === `${w}s`)) return 2 * letters + 1
-  const run = wanted.join('')
-  return run.length >= WITHIN && words.some((w) => w.includes(run)) ? letters : 0
+    if (wanted.every((w, k) => words[i + k] === w || words[i + k] === `${w}s`)) return 2 * run.length + 1
+  return run.length >= WITHIN && words.some((w) => w.includes(run)) ? run.length : 0
 }
 
-/** The event that a name speaks of, by the rule whose words say most of it; undefined where none does, or two say as much. */
-function eventIn(name: string, rules: readonly NameRule[]): SoundEvent | undefined {
+/** The event that a name speaks of, by the phrase that says most of it; undefined where none does, or two say as much. */
+function eventIn(name: string, phrases: readonly Phrase[]): SoundEvent | undefined {
   const words = wordsOf(name)
   let best: { event: SoundEvent; score: number } | undefined
   let tied = false
-  for (const { event, words: phrases } of rules) {
-    const score = Math.max(0, ...phrases.flatMap((p) => [standsIn(words, p), standsIn(words, spelt(p))]))
+  for (const p of phrases) {
+    const score = standsIn(words, p)
     if (!score || (best && score < best.score)) continue
-    tied = best !== undefined && score === best.score && event !== best.event
-    best = { event, score }
+    tied = best !== undefined && score === best.score && (tied || p.event !== best.event)
+    best = { event: p.event, score }
   }
   return tied ? undefined : best?.event
 }
@@ -167,10 +177,11 @@ export interface Placed {
  * no event.
  */
 export function placeByName(paths: readonly string[], rules: readonly NameRule[]): Placed[] {
+  const phrases = phrasesOf(rules)
   const files = paths.map((path) => {
     const steps = path.split('/').filter(Boolean)
     const name = steps.pop() ?? ''
-    return { path, name, folders: steps, event: eventIn(name.replace(/\.[^.]+$/, ''), rules) }
+    return { path, name, folders: steps, event: eventIn(name.replace(/\.[^.]+$/, ''), phrases) }
   })
   const inside = new Map<string, Set<SoundEvent>>()
   for (const { folders, event } of files)
@@ -178,7 +189,7 @@ export function placeByName(paths: readonly string[], rules: readonly NameRule[]
   const said = new Map<string, SoundEvent | undefined>()
   const folderSays = (folders: readonly string[]) => {
     const key = folders.join('/')
-    if (!said.has(key)) said.set(key, (inside.get(key)?.size ?? 0) > 1 ? undefined : eventIn(folders.at(-1)!, rules))
+    if (!said.has(key)) said.set(key, (inside.get(key)?.size ?? 0) > 1 ? undefined : eventIn(folders.at(-1)!, phrases))
     return said.get(key)
   }
   return files.map(({ path, name, folders, event }) => {

@@ -22,7 +22,7 @@ export const isLitter = (path: string): boolean =>
   path
     .replaceAll('\\', '/')
     .split('/')
-    .some((s) => s.startsWith('.') || s.startsWith('__') || /^(thumbs\.db|desktop\.ini)$/i.test(s))
+    .some((s) => /^\.[^.]/.test(s) || s.startsWith('__') || /^(thumbs\.db|desktop\.ini)$/i.test(s))
 
 /** The names that a memory card cannot keep apart from one that came before: equal but for capital letters. */
 export function clashingNames(names: readonly string[]): Map<string, string> {

@@ -124,9 +124,10 @@ export const useIntake = create<Intake>((set, get) => ({
         if (!here()) return
         const arrived = await take(source, commission, places.get(source.path)!).catch((e: Error) => e.message)
         if (!here()) return
-        if (typeof arrived === 'string') refuse(source.path, arrived)
-        else set((s) => ({ arrived: [...s.arrived, arrived] }))
-        set((s) => ({ read: s.read + 1, readBytes: s.readBytes + source.bytes }))
+        const one = (s: Intake) => ({ read: s.read + 1, readBytes: s.readBytes + source.bytes })
+        if (typeof arrived === 'string')
+          set((s) => ({ ...one(s), refused: [...s.refused, { path: source.path, why: arrived }] }))
+        else set((s) => ({ ...one(s), arrived: [...s.arrived, arrived] }))
       })
     await work.onIdle()
     found.close()

@@ -1,4 +1,4 @@
-import { BlobReader, configure, type FileEntry, ZipReader } from '@zip.js/zip.js'
+import { BlobReader, configure, ERR_AMBIGUOUS_ARCHIVE, type FileEntry, ZipReader } from '@zip.js/zip.js'
 import type { ZipAsk, ZipSaid } from './openZip'
 
 // It is beside the page already.
@@ -27,7 +27,9 @@ async function unpacked(entry: FileEntry): Promise<Blob> {
 self.onmessage = async ({ data }: MessageEvent<ZipAsk>) => {
   try {
     if (data.kind === 'open') {
-      const all = await new ZipReader(new BlobReader(data.file)).getEntries()
+      // Each entry is judged by itself: one whose path leads out is named, the others go on.
+      const reader = new ZipReader(new BlobReader(data.file), { filenameValidation: 'tolerant' })
+      const all = await reader.getEntries()
       if (all.length > MOST.entries)
         return say({ kind: 'refused', why: `The archive has ${all.length} entries; ${MOST.entries} are taken.` })
       entries = all.filter((e): e is FileEntry => !e.directory)
@@ -38,7 +40,8 @@ self.onmessage = async ({ data }: MessageEvent<ZipAsk>) => {
     if (entry.uncompressedSize > MOST.bytes) return say({ kind: 'entry', why: 'is larger than 40 MB' })
     return say({ kind: 'entry', blob: await unpacked(entry) })
   } catch (e) {
-    const why = (e as Error).message || 'unknown'
+    const { message } = e as Error
+    const why = message === ERR_AMBIGUOUS_ARCHIVE ? 'the archive says two things of it' : message || 'unknown'
     return say(
       data.kind === 'open'
         ? { kind: 'refused', why: `The archive cannot be read: ${why}.` }

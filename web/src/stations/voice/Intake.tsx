@@ -19,6 +19,8 @@ function put(s: Saber, all: readonly Arrived[], font: string | undefined, as: (a
     home.sounds.push({ ...a.sound, event })
   }
 }
+/** So many sounds are one change of the record. */
+const AT_ONCE = 25
 const minutes = (s: number): string => (s < 90 ? `${Math.ceil(s)} s` : `${Math.ceil(s / 60)} min`)
 
 /** Sounds on their way in: how far they are, those that find no event by their name, and those that cannot be taken. */
@@ -28,16 +30,19 @@ export function Intake({ font }: { font?: string }) {
   const intake = useIntake()
   const mine = intake.into?.saber === saber.id && intake.into.font === font
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set())
-  // What says by its name what it is goes where it belongs, all in one change.
+  // What says by its name what it is goes where it belongs, so many at a time that the page goes on meanwhile.
   useEffect(() => {
     if (!mine || intake.state !== 'done') return
-    const known = intake.arrived.filter((a) => a.event)
+    const known = intake.arrived.filter((a) => a.event).slice(0, AT_ONCE)
     if (!known.length) return
-    editSaber(`bring in ${known.length} ${known.length === 1 ? 'sound' : 'sounds'}`, (s) =>
-      put(s, known, font, (a) => a.event),
-    )
-    intake.place(new Set(known.map((a) => a.sound.id)))
-  }, [mine, intake.state])
+    const timer = setTimeout(() => {
+      editSaber(`bring in ${known.length} ${known.length === 1 ? 'sound' : 'sounds'}`, (s) =>
+        put(s, known, font, (a) => a.event),
+      )
+      intake.place(new Set(known.map((a) => a.sound.id)))
+    })
+    return () => clearTimeout(timer)
+  }, [mine, intake.state, intake.arrived])
   const left = useMemo(() => intake.arrived.filter((a) => !a.event), [intake.arrived])
   if (!mine || intake.state === 'idle') return null
   const place = (ids: ReadonlySet<string>, as: (a: Arrived) => SoundEvent | undefined) => {
