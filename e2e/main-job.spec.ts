@@ -130,7 +130,7 @@ test('the main job: from a wish to the PDF and the client’s page', async ({ pa
     await coming.getByRole('checkbox', { name: SOUNDS[i]!.split('/').pop()! }).check()
     await choose(page, 'Place the chosen sounds as', event, coming)
   }
-  await coming.getByRole('button', { name: 'look and hear' }).first().click()
+  await coming.getByRole('button', { name: 'look and listen' }).first().click()
   await coming.getByText(/^48 kHz, 16 bits/).waitFor()
 
   // Controls

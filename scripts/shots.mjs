@@ -63,7 +63,7 @@ for (const [name, path] of Object.entries(views)) {
   }
   if (name === 'voice') {
     await page.getByRole('tab', { name: 'Fonts' }).click()
-    await page.getByRole('button', { name: 'look and hear' }).first().click()
+    await page.getByRole('button', { name: 'look and listen' }).first().click()
     await page.getByRole('img', { name: /^Waveform of/ }).waitFor()
   }
   if (name === 'film') for (let i = 0; i < 12; i++) await page.keyboard.press('PageDown')

@@ -95,7 +95,7 @@ describe('sounds that come in', () => {
       await open('Fonts')
       came([], { refused: [{ path: 'a/cut.wav', why: 'it is cut short' }], passedOver: 2 })
       expect(screen.getByText(/it is cut short/)).toBeTruthy()
-      expect(screen.getByText('2 files are no sound and were left out.')).toBeTruthy()
+      expect(screen.getByText('2 files are not sounds and were left out.')).toBeTruthy()
       came([arrived('x.wav', 'a')], { into: { saber: saber().id, font: 'rw-buoy' } })
       expect(screen.queryByText(/does not say/)).toBeNull()
       await user.click(screen.getByRole('button', { name: /^Bell Buoy/ }))
@@ -129,7 +129,7 @@ describe('the library', () => {
         ['hum', 'e'.repeat(64), false],
       ])
       const mine = library([{ font: shelved(), orders: 4, bytes: 1 }])
-      await user.click(await screen.findByRole('button', { name: 'change it in the library' }))
+      await user.click(await screen.findByRole('button', { name: 'update it in the library' }))
       expect(mine.find((a) => a.method === 'PUT')).toMatchObject({
         url: '/api/fonts/lib-1',
         body: { id: 'lib-1', name: 'Old Mill' },
@@ -164,7 +164,7 @@ describe('missing and level', () => {
         for (const s of b.sounds) Object.assign(s, { loudnessLufs: -28, truePeakDb: -10 })
         b.sounds = b.sounds.filter((s) => s.event !== 'lock')
       })
-      await open('Missing and level')
+      await open('Missing and loudness')
       const table = await screen.findByRole('region', { name: 'What is missing' })
       const row = (name: string) => within(table).getByRole('row', { name: new RegExp(name) })
       expect(within(row('Reed at dawn')).queryByText('missing')).toBeNull()
@@ -175,7 +175,7 @@ describe('missing and level', () => {
       expect(gains()).toEqual([-4, 4, undefined])
       expect(saber().fonts[0]!.gain).toMatchObject({ unit: 'dB', source: 'computed' })
       expect(evened(saber().fonts).every((e) => Math.abs(e.louder!) < 0.1)).toBe(true)
-      expect(screen.getByRole('button', { name: 'the gains are set so' })).toHaveProperty('disabled', true)
+      expect(screen.getByRole('button', { name: 'these gains are set' })).toHaveProperty('disabled', true)
       act(() => bench().undoLast())
       expect(gains()).toEqual([undefined, undefined, undefined])
       await user.click(within(table).getByRole('button', { name: /Warden’s watch/ }))
@@ -187,7 +187,7 @@ describe('missing and level', () => {
       c.sabers[0]!.fonts[0]!.sounds.find((s) => s.event === 'ignite')!.arrives = 0.62
     })
     const preset = () => saber().presets[0]!
-    await user.click(screen.getByRole('button', { name: 'as its sound: 0.62 s' }))
+    await user.click(screen.getByRole('button', { name: 'match the sound: 0.62 s' }))
     expect(preset().extendMs).toMatchObject({ value: 620, source: 'computed' })
     const slider = screen.getByRole('slider', { name: 'Blade of Reed at dawn is out after' })
     act(() => slider.focus())

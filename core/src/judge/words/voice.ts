@@ -39,7 +39,7 @@ export const voiceWords: WordsOf<typeof rules> = {
       over: (p) => ({
         title: `${p.font} is turned up too far`,
         detail: `With ${signed(p.gain)} dB, ${p.sound} peaks at ${formatNumber(MAKER, p.peakDb, 1)} dBTP.`,
-        remedy: `Keep its peaks below ${HIGHEST_PEAK} dBTP.`,
+        remedy: `Keep its peaks below ${formatNumber(MAKER, HIGHEST_PEAK)} dBTP.`,
       }),
     },
   },
@@ -112,8 +112,8 @@ export const voiceWords: WordsOf<typeof rules> = {
         remedy: `Set the highest to ${p.most} or below.`,
       }),
       possible: (p) => ({
-        title: `It may be louder than ${p.volume}, and nothing says how loud`,
-        detail: highest(p.safe),
+        title: 'Highest volume not recorded',
+        detail: `It ships at ${p.volume}. ${highest(p.safe)}`,
         remedy: `Record the highest that the client may set, up to ${p.most}.`,
       }),
       loud: (p) => ({
@@ -187,7 +187,7 @@ export const voiceWords: WordsOf<typeof rules> = {
     rule: 'Each sound can be heard, begins at once where a hand calls for it, loops without a click, and is in its font once.',
     says: {
       quiet: (p) => ({
-        title: `${p.font}: hardly to be heard: ${p.sounds.join(', ')}`,
+        title: `${p.font}: ${p.sounds.join(', ')} can hardly be heard`,
         detail: 'Its energy is more than 50 dB under full scale.',
         remedy: 'Bring in another recording, or remove it.',
       }),
@@ -197,12 +197,12 @@ export const voiceWords: WordsOf<typeof rules> = {
         remedy: 'Listen to the seam; cut the file where the wave crosses zero, or fade it over.',
       }),
       offset: (p) => ({
-        title: `${p.font}: ${p.sounds.join(', ')} ${p.sounds.length === 1 ? 'does' : 'do'} not swing about zero`,
+        title: `${p.font}: DC offset in ${p.sounds.join(', ')}`,
         detail: 'The mean is off by more than a hundredth of full scale: the speaker thumps where it begins.',
-        remedy: 'Remove the offset in a sound editor.',
+        remedy: 'Remove the DC offset in a sound editor.',
       }),
       late: (p) => ({
-        title: `${p.font}: silence before ${p.sounds.join(', ')}`,
+        title: `${p.font}: silence at the beginning of ${p.sounds.join(', ')}`,
         detail: 'More than 0.05 s pass before it is heard, so it seems late to the hand.',
         remedy: 'Cut the silence off its beginning.',
       }),
@@ -223,12 +223,12 @@ export const voiceWords: WordsOf<typeof rules> = {
     says: {
       louder: (p) => ({
         title: `${p.font} is ${formatNumber(MAKER, p.by, 1)} dB louder than the other fonts`,
-        detail: 'Held against their like sounds, hum with hum, with the gains that are set.',
+        detail: 'Compared sound for sound, hum with hum, at the gains that are set.',
         remedy: `Set its gain to ${signed(p.gain)} dB.`,
       }),
       softer: (p) => ({
         title: `${p.font} is ${formatNumber(MAKER, p.by, 1)} dB softer than the other fonts`,
-        detail: 'Held against their like sounds, hum with hum, with the gains that are set.',
+        detail: 'Compared sound for sound, hum with hum, at the gains that are set.',
         remedy: `Set its gain to ${signed(p.gain)} dB, and the others’ to theirs.`,
       }),
     },

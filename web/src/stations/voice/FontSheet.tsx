@@ -150,7 +150,7 @@ function Keep({ font: f, set }: Setting) {
   return (
     <div className="mt-3 flex items-center gap-3">
       <button type="button" className="btn" disabled={keep.isPending} onClick={() => void put().catch(() => {})}>
-        {there ? 'change it in the library' : 'keep in the library'}
+        {there ? 'update it in the library' : 'keep in the library'}
       </button>
       <span className="text-quiet text-[0.92rem]">
         {there ? 'It is in the shop’s library; other sabers keep what they have.' : 'For every saber from now on.'}
@@ -195,7 +195,7 @@ function SoundList({ font: f }: { font: Font }) {
               className="text-brass"
               onClick={() => setOpen(open === s.id ? undefined : s.id)}
             >
-              {open === s.id ? 'close' : 'look and hear'}
+              {open === s.id ? 'close' : 'look and listen'}
             </button>
             <RemoveButton what={s.name} onClick={() => remove(`sound:${s.id}`)} />
           </div>

@@ -120,7 +120,7 @@ export function Intake({ font }: { font?: string }) {
         <div className="mt-1 flex items-center gap-3">
           {intake.passedOver ? (
             <p className="text-quiet text-[0.92rem]">
-              {intake.passedOver} {intake.passedOver === 1 ? 'file is' : 'files are'} no sound and{' '}
+              {intake.passedOver} {intake.passedOver === 1 ? 'file is not a sound' : 'files are not sounds'} and{' '}
               {intake.passedOver === 1 ? 'was' : 'were'} left out.
             </p>
           ) : null}

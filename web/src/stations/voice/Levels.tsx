@@ -112,7 +112,7 @@ function Evening({ saber, onFont }: { saber: Saber; onFont: (id: string) => void
   const even = measured.every((e) => Math.abs(gainOf(e.font) - e.gain) < 0.05)
   return (
     <section aria-label="How loud the fonts are">
-      <h2 className="h2">Beside each other</h2>
+      <h2 className="h2">Loudness</h2>
       {measured.length < 2 ? (
         <p className="text-quiet">Two fonts with measured sounds of the same event are compared here.</p>
       ) : (
@@ -155,7 +155,7 @@ function Evening({ saber, onFont }: { saber: Saber; onFont: (id: string) => void
             ))}
           </ul>
           <button type="button" className="btn mt-2" onClick={apply} disabled={even}>
-            {even ? 'the gains are set so' : 'set the gains that even them out'}
+            {even ? 'these gains are set' : 'set the gains that even them out'}
           </button>
           <p className="text-quiet mt-1 text-[0.88rem]">
             Gated loudness of like events, hum with hum; no peak above {formatNumber(MAKER, HIGHEST_PEAK)} dBTP. Files

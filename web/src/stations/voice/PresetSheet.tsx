@@ -80,7 +80,7 @@ function Fields({
         source="configured"
         {...given('flickerHz')}
       />
-      <TextCell title="other times, because" label="Why the blade differs from its sound" {...text('timesWhy')} />
+      <TextCell title="why the times differ" label="Why the blade differs from its sound" {...text('timesWhy')} />
       <SelectCell
         title="blade look"
         label="Look of the blade"

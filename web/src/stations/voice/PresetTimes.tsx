@@ -75,7 +75,7 @@ function Ramp({
         <span className="text-quiet">{ms === undefined ? 'not set' : secondsOf(ms / 1000)}</span>
         {ms === undefined || Math.abs(ms - by) >= STEP ? (
           <button type="button" className="text-brass ml-auto hover:underline" onClick={() => onTake(by, true)}>
-            as its sound: {secondsOf(by / 1000)}
+            match the sound: {secondsOf(by / 1000)}
           </button>
         ) : (
           <span className="text-fine ml-auto">✓ with its sound</span>

@@ -63,7 +63,7 @@ export function SoundView({ sound: s, font }: { sound: Sound; font: Font }) {
       <div className="mt-1 flex items-start gap-2">
         {heard.at === undefined ? (
           <button type="button" className="btn" onClick={() => heard.play(0)} disabled={!drawn}>
-            <Play size={14} aria-hidden /> hear
+            <Play size={14} aria-hidden /> play
           </button>
         ) : (
           <button type="button" className="btn" onClick={heard.stop}>
@@ -72,7 +72,7 @@ export function SoundView({ sound: s, font }: { sound: Sound; font: Font }) {
         )}
         {LOOPS.has(s.event) ? (
           <button type="button" className="btn-plain btn whitespace-nowrap" onClick={heard.seam} disabled={!drawn}>
-            <Repeat size={14} aria-hidden /> hear the seam
+            <Repeat size={14} aria-hidden /> play the seam
           </button>
         ) : null}
         <dl className="ml-2 flex flex-1 flex-wrap gap-x-4 text-[0.88rem]">

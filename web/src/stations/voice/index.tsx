@@ -20,7 +20,7 @@ export default function Voice() {
   return (
     <Tabs
       label="Voice and light"
-      tabs={['Presets', 'Fonts', 'Missing and level']}
+      tabs={['Presets', 'Fonts', 'Missing and loudness']}
       at={at}
       onChange={setAt}
       panels={(i) =>
