@@ -1,7 +1,7 @@
 import { EVENTS, FONT_KINDS, Font, type Saber, type Sound } from '@nubrin/core/record'
 import { formatNumber, MAKER } from '@nubrin/core/units'
 import { evened, missingSounds, USUAL_RULES } from '@nubrin/core/voice'
-import { useState } from 'react'
+import { memo, useState } from 'react'
 import { refusalText, useFontLibrary, useSoundRules } from '../../data'
 import { bound, CheckBox, FactField, Refused, RemoveButton, SelectCell, TextCell } from '../../kit'
 import { MoneyCell } from '../../shared/Money'
@@ -163,48 +163,64 @@ function Keep({ font: f, set }: Setting) {
 /** The sounds of a font in the order of events; one is opened to be seen and heard. */
 function SoundList({ font: f }: { font: Font }) {
   const [open, setOpen] = useState<string>()
-  const edit = useEditThing('fonts')
-  const remove = useRemove()
   const inOrder = [...f.sounds].sort((a, b) => EVENTS.indexOf(a.event) - EVENTS.indexOf(b.event))
-  const set = (id: string, run: (x: Sound) => void) =>
-    edit('sound', f.id, (x) => {
-      const s = x.sounds.find((y) => y.id === id)
-      if (s) run(s)
-    })
   return (
     <ul>
       {inOrder.map((s) => (
-        <li key={s.id} className="border-rule border-b py-0.5 text-[0.95rem]">
-          <div className="grid grid-cols-[100px_minmax(0,1fr)_auto_auto_auto] items-center gap-2">
-            <SelectCell
-              label={`Event of ${s.name}`}
-              value={s.event}
-              options={EVENTS}
-              words={eventWords}
-              onCommit={(event) => set(s.id, (x) => void (x.event = event))}
-            />
-            <TextCell
-              label={`Name of the ${eventWords(s.event)} sound ${s.name}`}
-              value={s.name}
-              onCommit={(v) => set(s.id, (x) => void (x.name = v || x.name))}
-            />
-            <span className="text-quiet whitespace-nowrap">{shortly(s)}</span>
-            <button
-              type="button"
-              aria-expanded={open === s.id}
-              className="text-brass"
-              onClick={() => setOpen(open === s.id ? undefined : s.id)}
-            >
-              {open === s.id ? 'close' : 'look and listen'}
-            </button>
-            <RemoveButton what={s.name} onClick={() => remove(`sound:${s.id}`)} />
-          </div>
-          {open === s.id ? <SoundView sound={s} font={f} /> : null}
-        </li>
+        <SoundRow key={s.id} sound={s} font={f} open={open === s.id} onOpen={setOpen} />
       ))}
     </ul>
   )
 }
+
+interface RowProps {
+  sound: Sound
+  font: Font
+  open: boolean
+  onOpen: (id: string | undefined) => void
+}
+/** One sound; it is shown anew only where it changed itself, since hundreds may stand beside it. */
+const SoundRow = memo(
+  function SoundRow({ sound: s, font: f, open, onOpen }: RowProps) {
+    const edit = useEditThing('fonts')
+    const remove = useRemove()
+    const set = (run: (x: Sound) => void) =>
+      edit('sound', f.id, (x) => {
+        const found = x.sounds.find((y) => y.id === s.id)
+        if (found) run(found)
+      })
+    return (
+      <li className="border-rule border-b py-0.5 text-[0.95rem]">
+        <div className="grid grid-cols-[100px_minmax(0,1fr)_auto_auto_auto] items-center gap-2">
+          <SelectCell
+            label={`Event of ${s.name}`}
+            value={s.event}
+            options={EVENTS}
+            words={eventWords}
+            onCommit={(event) => set((x) => void (x.event = event))}
+          />
+          <TextCell
+            label={`Name of the ${eventWords(s.event)} sound ${s.name}`}
+            value={s.name}
+            onCommit={(v) => set((x) => void (x.name = v || x.name))}
+          />
+          <span className="text-quiet whitespace-nowrap">{shortly(s)}</span>
+          <button
+            type="button"
+            aria-expanded={open}
+            className="text-brass"
+            onClick={() => onOpen(open ? undefined : s.id)}
+          >
+            {open ? 'close' : 'look and listen'}
+          </button>
+          <RemoveButton what={s.name} onClick={() => remove(`sound:${s.id}`)} />
+        </div>
+        {open ? <SoundView sound={s} font={f} /> : null}
+      </li>
+    )
+  },
+  (a, b) => a.sound === b.sound && a.open === b.open && a.font.id === b.font.id && a.font.gain === b.font.gain,
+)
 
 function shortly(s: Sound): string {
   if (s.seconds === undefined) return s.media ? 'not measured' : 'no file'
