@@ -113,7 +113,7 @@ export function oddRounds(world) {
     },
     async wav() {
       const { record } = (await ask('GET', '/commissions/reed-warden')).json()
-      const sound = record.sabers[0].presets[0].sounds[0].media
+      const sound = record.sabers[0].fonts[0].sounds[0].media
       const res = await fetch(`${url}/api/media/${sound}`, { headers: world.headers() })
       const good = Buffer.from(await res.arrayBuffer())
       for (let i = 0; i < many.wav; i++) {

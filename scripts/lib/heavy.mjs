@@ -45,7 +45,7 @@ async function archive(root, record, tone) {
   const zip = new yazl.ZipFile()
   const hash = createHash('sha256').update(tone).digest('hex')
   const media = [{ id: 'heavy', hash, type: 'audio/wav', name: 'x.wav', bytes: tone.length }]
-  const sabers = record.sabers.map((s) => ({ ...s, presets: s.presets.map((p) => ({ ...p, sounds: [] })) }))
+  const sabers = record.sabers.map((s) => ({ ...s, fonts: s.fonts.map((f) => ({ ...f, sounds: [] })) }))
   zip.addBuffer(Buffer.from(JSON.stringify({ ...record, media, sabers })), 'commission.json')
   zip.addBuffer(tone, `media/${hash}`)
   zip.end()

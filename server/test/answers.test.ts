@@ -29,7 +29,14 @@ beforeAll(async () => {
   const invited = await me.ask('POST', '/people', { name: 'Ilse', role: 'helper' })
   const tokens: Record<string, string> = { client: token, up, invitation: invited.body.link.split('/').pop() }
   const parts: Record<string, string> = {
-    ...{ id: 'crosswind', number: '1', other: '2', hash: record.media[0].hash, parcel: record.parcels[0].id },
+    ...{
+      id: 'crosswind',
+      number: '1',
+      other: '2',
+      hash: record.media[0].hash,
+      parcel: record.parcels[0].id,
+      saber: record.sabers[0].id,
+    },
   }
   for (const [name, r] of READ) {
     const path = r.path.replace(/\{(\w+)\}/g, (_all, k: string) => parts[k] ?? tokens[r.path.split('/')[1]!] ?? k)
