@@ -46,10 +46,10 @@ const KINDS = {
 }
 const median = (list) => list.toSorted((a, b) => a - b)[list.length >> 1]
 
-/** Measures files that are named on the command line, `so many` at a time beside each other, and says how long and how much memory it took. */
+/** Measures the files of a folder in two threads, and says how long it took and how much memory. */
 const LIBRARY = `
 import { readdirSync, readFileSync } from 'node:fs'
-import { isMainThread, parentPort, Worker, workerData } from 'node:worker_threads'
+import { isMainThread, Worker, workerData } from 'node:worker_threads'
 import { readWav } from './voice.mjs'
 if (isMainThread) {
   const files = readdirSync(process.argv[2]).map((f) => process.argv[2] + '/' + f)

@@ -2,8 +2,7 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import { type Font, refTo } from '@nubrin/core/record'
 import { evened, readWav, USUAL_RULES } from '@nubrin/core/voice'
 import { makeSounds } from '@nubrin/demo'
-import yauzl from 'yauzl'
-import { type Server, startServer, Visitor } from './harness'
+import { entries, type Server, startServer, Visitor } from './harness'
 
 let server: Server
 let me: Visitor
@@ -71,24 +70,6 @@ describe('the library of fonts', () => {
 })
 
 describe('the sounds as they go onto the card', () => {
-  const files = (bytes: Buffer) =>
-    new Promise<Map<string, Buffer>>((done, fail) =>
-      yauzl.fromBuffer(bytes, { lazyEntries: true }, (e, z) => {
-        if (e) return fail(e)
-        const out = new Map<string, Buffer>()
-        z.on('end', () => done(out))
-        z.on('entry', (x: yauzl.Entry) =>
-          z.openReadStream(x, (_e, s) => {
-            const parts: Buffer[] = []
-            s.on('data', (b: Buffer) => parts.push(b)).on('end', () => {
-              out.set(x.fileName, Buffer.concat(parts))
-              z.readEntry()
-            })
-          }),
-        )
-        z.readEntry()
-      }),
-    )
   const loudness = (b: Buffer) => {
     const wav = readWav(new Uint8Array(b))
     if (!wav.ok) throw new Error(wav.message)
@@ -107,7 +88,7 @@ describe('the sounds as they go onto the card', () => {
     expect((await me.ask('PATCH', '/commissions/cinder-oath', { base: revision, ops })).status).toBe(200)
     const answer = await me.raw('GET', `/commissions/cinder-oath/sabers/${s.id}/sounds.zip`)
     expect(answer.headers.get('content-type')).toBe('application/zip')
-    const out = await files(Buffer.from(await answer.arrayBuffer()))
+    const out = await entries(Buffer.from(await answer.arrayBuffer()))
     const [a, b] = s.fonts as Font[]
     expect(out.size).toBe(a!.sounds.length + b!.sounds.length)
     for (const event of ['hum', 'ignite', 'swing']) {

@@ -5,14 +5,13 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import { readCommission, writeCommission } from '@nubrin/core/import'
 import type { Commission } from '@nubrin/core/record'
 import PostalMime from 'postal-mime'
-import yauzl from 'yauzl'
 import { costly } from '../../core/test/costly'
 // @ts-expect-error a plain script without types, shared with npm run backup
 import { backup, restore, verify } from '../../scripts/lib/backup.mjs'
 // @ts-expect-error a plain script without types, shared with npm start
 import { startMariadb } from '../../scripts/lib/mariadb.mjs'
 import { unpack } from '../src/commissions/archive'
-import { type Server, startServer, Visitor, zip } from './harness'
+import { entries, type Server, startServer, Visitor, zip } from './harness'
 
 let server: Server
 let me: Visitor
@@ -35,24 +34,6 @@ const issue = async (id: string) => {
   expect(r.status).toBe(201)
   return { number: r.body.number as number, token: String(r.body.link).split('/').pop()! }
 }
-const entries = (bytes: Buffer) =>
-  new Promise<Map<string, Buffer>>((done, fail) =>
-    yauzl.fromBuffer(bytes, { lazyEntries: true }, (e, z) => {
-      if (e) return fail(e)
-      const out = new Map<string, Buffer>()
-      z.on('end', () => done(out))
-      z.on('entry', (x: yauzl.Entry) =>
-        z.openReadStream(x, (_e, s) => {
-          const parts: Buffer[] = []
-          s.on('data', (b: Buffer) => parts.push(b)).on('end', () => {
-            out.set(x.fileName, Buffer.concat(parts))
-            z.readEntry()
-          })
-        }),
-      )
-      z.readEntry()
-    }),
-  )
 const textOf = (pdf: Buffer, ...how: string[]) => {
   const file = join(server.data, 'h.pdf')
   writeFileSync(file, pdf)

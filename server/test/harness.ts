@@ -4,6 +4,7 @@ import { cpSync, existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, 
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import mariadb from 'mariadb'
+import yauzl from 'yauzl'
 import yazl from 'yazl'
 // @ts-expect-error a plain script without types, shared with npm start
 import { freePort, startMariadb } from '../../scripts/lib/mariadb.mjs'
@@ -226,3 +227,23 @@ export const zip = (entries: [string, Uint8Array][], compress = true) =>
     const parts: Buffer[] = []
     z.outputStream.on('data', (b: Buffer) => parts.push(b)).on('end', () => done(Buffer.concat(parts)))
   })
+
+/** What an archive holds, by name. */
+export const entries = (bytes: Buffer) =>
+  new Promise<Map<string, Buffer>>((done, fail) =>
+    yauzl.fromBuffer(bytes, { lazyEntries: true }, (e, z) => {
+      if (e) return fail(e)
+      const out = new Map<string, Buffer>()
+      z.on('end', () => done(out))
+      z.on('entry', (x: yauzl.Entry) =>
+        z.openReadStream(x, (_e, s) => {
+          const parts: Buffer[] = []
+          s.on('data', (b: Buffer) => parts.push(b)).on('end', () => {
+            out.set(x.fileName, Buffer.concat(parts))
+            z.readEntry()
+          })
+        }),
+      )
+      z.readEntry()
+    }),
+  )

@@ -116,11 +116,11 @@ export const readerOfHandoff = (
   ...(d.measures ? { measures: d.measures } : {}),
 })
 
-/** Title of the record's file, safe for any file system. */
-export const handoffFileName = (c: Commission, s?: Saber) =>
-  `${
-    (s ? saberTitle(c, s) : c.title)
-      .replace(/[^\p{L}\p{N}]+/gu, '-')
-      .replace(/^-|-$/g, '')
-      .toLowerCase() || 'handoff'
-  }-handoff`
+/** What files of an order, or of one of its sabers, are called, safe for any file system. */
+export const fileNameOf = (c: Commission, s?: Saber) =>
+  (s ? saberTitle(c, s) : c.title)
+    .replace(/[^\p{L}\p{N}]+/gu, '-')
+    .replace(/^-|-$/g, '')
+    .toLowerCase() || 'handoff'
+/** What the file of the record is called. */
+export const handoffFileName = (c: Commission) => `${fileNameOf(c)}-handoff`

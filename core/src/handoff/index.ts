@@ -4,6 +4,7 @@ export { CARD_PAPERS, type Card, type CardPaper, type CardPrim, cardSvg, control
 export { type Difference, differences } from './differences'
 export {
   buildHandoff,
+  fileNameOf,
   type HandoffDocument,
   handoffFileName,
   liftHandoff,

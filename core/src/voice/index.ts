@@ -9,4 +9,14 @@ export { type NameRule, type Placed, placeByName, USUAL_RULES } from './naming'
 export { type Outline, outlineOf } from './outline'
 export { clashingNames, isLitter, type PathFault, pathFault } from './paths'
 export { peakMeter } from './true-peak'
-export { louder, monoOf, plainWav, playable, readWav, type WavFacts, type WavFault, wavFault } from './wav'
+export {
+  louder,
+  MOST_SOUND_BYTES,
+  monoOf,
+  plainWav,
+  playable,
+  readWav,
+  type WavFacts,
+  type WavFault,
+  wavFault,
+} from './wav'

@@ -14,6 +14,9 @@ export interface WavFault {
   message: string
 }
 
+/** The largest file of a sound that is taken in. */
+export const MOST_SOUND_BYTES = 40 * 1024 * 1024
+
 /** What is believed of a header; beyond it the file is refused. A chunk is eight bytes and more, so even a full count is soon walked. */
 const MOST = { chunks: 4096, channels: 64, rate: 768_000 }
 /** Codes of the formats, and the length a writer leaves that did not know it, as RIFF WAVE has them. */

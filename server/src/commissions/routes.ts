@@ -1,6 +1,6 @@
 import { API } from '@nubrin/core/api'
 import { cadCsv, cadDxf, cadSvg } from '@nubrin/core/drawing'
-import { handoffFileName } from '@nubrin/core/handoff'
+import { fileNameOf } from '@nubrin/core/handoff'
 import { writeCommission } from '@nubrin/core/import'
 import { asCopy, byId, type Commission, readerOf, toldSaber } from '@nubrin/core/record'
 import { markdownOf, tellingOrder, webVttOf } from '@nubrin/core/script'
@@ -20,7 +20,6 @@ import { pathsOf } from './merge'
 import type { Commissions } from './store'
 
 const MOST_IMPORT_BYTES = 70 * 1024 * 1024
-const fileName = (c: Commission) => handoffFileName(c).replace(/-handoff$/, '')
 const saberOf = (c: Commission, id: string | undefined) => byId(c.sabers, id) ?? c.sabers[0]!
 const send = (res: Response, name: string, type: string, content: string) => {
   res.attachment(name).type(type).send(content)
@@ -141,12 +140,12 @@ function importRoutes(r: Router, store: Commissions, library: Library, work: Wor
 function exportRoutes(r: Router, store: Commissions, library: Library) {
   serve(r, API.exportJson, async ({ params, who, res }) => {
     const { record } = await store.load(who.shopId, params.id)
-    return send(res, `${fileName(record)}.json`, 'application/json', writeCommission(record))
+    return send(res, `${fileNameOf(record)}.json`, 'application/json', writeCommission(record))
   })
   serve(r, API.exportZip, async ({ params, who, res }) => {
     const { record } = await store.load(who.shopId, params.id)
     const zip = await pack(record, who.shopId, library)
-    res.attachment(`${fileName(record)}.zip`).type('application/zip')
+    res.attachment(`${fileNameOf(record)}.zip`).type('application/zip')
     await new Promise<void>((done, fail) => {
       zip.once('error', fail)
       res.once('close', done)
@@ -174,6 +173,6 @@ function exportRoutes(r: Router, store: Commissions, library: Library) {
   ] as const)
     serve(r, route, async ({ params, query, who, res }) => {
       const { record } = await store.load(who.shopId, (params as { id: string }).id)
-      return send(res, `${fileName(record)}-cavity.${kind}`, type, write(saberOf(record, query.saber)))
+      return send(res, `${fileNameOf(record)}-cavity.${kind}`, type, write(saberOf(record, query.saber)))
     })
 }

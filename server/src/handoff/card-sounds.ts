@@ -1,7 +1,7 @@
 import { Readable } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
 import { API } from '@nubrin/core/api'
-import { handoffFileName } from '@nubrin/core/handoff'
+import { fileNameOf } from '@nubrin/core/handoff'
 import { cardFiles } from '@nubrin/core/voice'
 import type { Router } from 'express'
 import yazl from 'yazl'
@@ -45,7 +45,7 @@ export function cardRoutes(r: Router, { store, library, work }: With): void {
       })
     ;(zip as unknown as NodeJS.EventEmitter).once('error', (e: Error) => zip.outputStream.emit('error', e))
     zip.end()
-    res.attachment(`${handoffFileName(record).replace(/-handoff$/, '')}-sounds-${saber.id}.zip`).type('application/zip')
+    res.attachment(`${fileNameOf(record)}-sounds-${saber.id}.zip`).type('application/zip')
     await pipeline(zip.outputStream, res)
     return undefined
   })

@@ -1,5 +1,13 @@
 import { API } from '@nubrin/core/api'
-import { differences, handoffFileName, labelOf, liftHandoff, readReply, type ShopCard } from '@nubrin/core/handoff'
+import {
+  differences,
+  fileNameOf,
+  handoffFileName,
+  labelOf,
+  liftHandoff,
+  readReply,
+  type ShopCard,
+} from '@nubrin/core/handoff'
 import { lift } from '@nubrin/core/import'
 import { type Commission, readerOf, told, toldSaber } from '@nubrin/core/record'
 import type { Router } from 'express'
@@ -56,7 +64,7 @@ export function handoffRoutes(r: Router, { store, db, library, papers, work, web
       shop: name,
       reader: readerOf(record),
     }))
-    sendPdf(res, pdf, handoffFileName(record, saber).replace(/handoff$/, 'controls'))
+    sendPdf(res, pdf, `${fileNameOf(record, saber)}-controls`)
     return undefined
   })
 
@@ -179,7 +187,7 @@ export function handoffRoutes(r: Router, { store, db, library, papers, work, web
     if (!parcel) throw new NotFound(`There is no parcel ${params.parcel} in this commission.`)
     const { name, address } = await settingsOf(db, who.shopId)
     const pdf = await work.run('label', { label: labelOf(record, parcel, [name, address]), title: record.title }, who)
-    sendPdf(res, pdf, `${handoffFileName(record).replace(/handoff$/, 'label')}-${parcel.id}`)
+    sendPdf(res, pdf, `${fileNameOf(record)}-label-${parcel.id}`)
     return undefined
   })
   serve(r, API.withdraw, async ({ params, who }) => {

@@ -1,8 +1,8 @@
+import { MOST_SOUND_BYTES } from '@nubrin/core/voice'
 import { Invalid } from '../http/problem'
 import type { Accepted, Whom, Work } from '../work/kinds'
 
 const MAX_PHOTO_BYTES = 12 * 1024 * 1024
-export const MAX_SOUND_BYTES = 40 * 1024 * 1024
 
 const tooLarge = (message: string) => new Invalid(message, [{ path: 'file', rule: 'maxBytes', message }])
 
@@ -14,7 +14,7 @@ const tooLarge = (message: string) => new Invalid(message, [{ path: 'file', rule
 export async function accept(bytes: Uint8Array, name: string, work: Work, whom: Whom): Promise<Accepted> {
   const tag = String.fromCharCode(...bytes.subarray(0, 4))
   if (['RIFF', 'RIFX', 'RF64'].includes(tag) && String.fromCharCode(...bytes.subarray(8, 12)) === 'WAVE') {
-    if (bytes.length > MAX_SOUND_BYTES) throw tooLarge(`${name} is larger than 40 MB.`)
+    if (bytes.length > MOST_SOUND_BYTES) throw tooLarge(`${name} is larger than 40 MB.`)
     return { bytes: await work.run('sound', { bytes, name }, whom), type: 'audio/wav' }
   }
   if (bytes.length > MAX_PHOTO_BYTES) throw tooLarge(`${name} is larger than 12 MB.`)

@@ -1,8 +1,9 @@
 import { API } from '@nubrin/core/api'
+import { MOST_SOUND_BYTES } from '@nubrin/core/voice'
 import type { Response, Router } from 'express'
 import { serve } from '../http/serve'
 import { MEDIA_TYPES, type Work } from '../work/kinds'
-import { accept, MAX_SOUND_BYTES } from './accept'
+import { accept } from './accept'
 import type { Library } from './library'
 
 /** Sends a stored file as what it was found to be, from where it cannot act: no script, no frame, no guess at its type. */
@@ -35,7 +36,7 @@ export function mediaRoutes(
       const hash = await library.keep(who.shopId, good, { commission })
       return { hash, type: good.type, bytes: good.bytes.length, name: file.name.slice(0, 240) }
     },
-    MAX_SOUND_BYTES + 1024,
+    MOST_SOUND_BYTES + 1024,
   )
   serve(r, API.stored, async ({ params, who, res }) => {
     sendFile(res, await library.of(who.shopId, params.hash), 'private, max-age=31536000, immutable')

@@ -3,6 +3,7 @@ import {
   clashingNames,
   guessEvent,
   isLitter,
+  MOST_SOUND_BYTES,
   measuresOf,
   type NameRule,
   type PathFault,
@@ -63,8 +64,8 @@ interface Intake {
   dismiss: () => void
 }
 
-/** The server takes no more, nor is more of one archive believed. */
-const MOST = { bytes: 40 * 1024 * 1024, all: 2 * 1024 * 1024 * 1024 }
+/** More is not read at once. */
+const MOST_AT_ONCE = 2 * 1024 * 1024 * 1024
 /** So many are measured beside each other; as many are on their way to the server. */
 const AT_A_TIME = 2
 const FAULTS: Record<PathFault, string> = {
@@ -104,8 +105,8 @@ export const useIntake = create<Intake>((set, get) => ({
       total += s.bytes
       if (fault) refuse(s.path, FAULTS[fault])
       else if (twin) refuse(s.path, `a card cannot tell it from ${twin}`)
-      else if (s.bytes > MOST.bytes) refuse(s.path, 'it is larger than 40 MB')
-      else if (total > MOST.all) refuse(s.path, 'more than 2 GB at once')
+      else if (s.bytes > MOST_SOUND_BYTES) refuse(s.path, 'it is larger than 40 MB')
+      else if (total > MOST_AT_ONCE) refuse(s.path, 'more than 2 GB at once')
       else return true
       return false
     })

@@ -1,11 +1,12 @@
+import { MOST_SOUND_BYTES } from '@nubrin/core/voice'
 import { BlobReader, configure, ERR_AMBIGUOUS_ARCHIVE, type FileEntry, ZipReader } from '@zip.js/zip.js'
 import type { ZipAsk, ZipSaid } from './openZip'
 
 // It is beside the page already.
 configure({ useWebWorkers: false })
 
-/** More than one archive of sounds has, and more than one sound: an archive made to hurt is not unpacked to see how far it goes. */
-const MOST = { entries: 5000, bytes: 40 * 1024 * 1024 }
+/** More than an archive of sounds has: one made to hurt is not unpacked to see how far it goes. */
+const MOST_ENTRIES = 5000
 const say = (said: ZipSaid) => self.postMessage(said)
 let entries: FileEntry[] = []
 
@@ -30,14 +31,14 @@ self.onmessage = async ({ data }: MessageEvent<ZipAsk>) => {
       // Each entry is judged by itself: one whose path leads out is named, the others go on.
       const reader = new ZipReader(new BlobReader(data.file), { filenameValidation: 'tolerant' })
       const all = await reader.getEntries()
-      if (all.length > MOST.entries)
-        return say({ kind: 'refused', why: `The archive has ${all.length} entries; ${MOST.entries} are taken.` })
+      if (all.length > MOST_ENTRIES)
+        return say({ kind: 'refused', why: `The archive has ${all.length} entries; ${MOST_ENTRIES} are taken.` })
       entries = all.filter((e): e is FileEntry => !e.directory)
       return say({ kind: 'list', entries: entries.map((e) => ({ path: e.filename, bytes: e.uncompressedSize })) })
     }
     const entry = entries[data.index]!
     if (entry.encrypted) return say({ kind: 'entry', why: 'is encrypted' })
-    if (entry.uncompressedSize > MOST.bytes) return say({ kind: 'entry', why: 'is larger than 40 MB' })
+    if (entry.uncompressedSize > MOST_SOUND_BYTES) return say({ kind: 'entry', why: 'is larger than 40 MB' })
     return say({ kind: 'entry', blob: await unpacked(entry) })
   } catch (e) {
     const { message } = e as Error

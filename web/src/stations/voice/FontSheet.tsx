@@ -1,25 +1,20 @@
 import { EVENTS, FONT_KINDS, Font, type Saber, type Sound } from '@nubrin/core/record'
 import { formatNumber, MAKER } from '@nubrin/core/units'
-import { evened, missingSounds, USUAL_RULES } from '@nubrin/core/voice'
+import { evened, missingSounds } from '@nubrin/core/voice'
 import { memo, useState } from 'react'
-import { refusalText, useFontLibrary, useSoundRules } from '../../data'
+import { refusalText, useFontLibrary } from '../../data'
 import { bound, CheckBox, FactField, Refused, RemoveButton, SelectCell, TextCell } from '../../kit'
 import { MoneyCell } from '../../shared/Money'
 import { Notes } from '../../shared/Notes'
 import { useEditThing, useOrder, useRemove } from '../../store/commission'
-import { useIntake } from '../../store/intake'
-import { DropSounds } from './DropSounds'
-import { Intake } from './Intake'
+import { SoundsIn } from './Intake'
 import { SoundView } from './SoundView'
 import { eventWords, KIND_WORDS, secondsOf, signed } from './words'
 
 /** One font: whose it is and on what terms, how loud it plays, and its sounds. */
-export function FontSheet({ saber, font: f, onRemoved }: { saber: Saber; font: Font; onRemoved: () => void }) {
-  const order = useOrder()
+export function FontSheet({ font: f, saber, onRemoved }: { font: Font; saber: Saber; onRemoved: () => void }) {
   const edit = useEditThing('fonts')
   const remove = useRemove()
-  const begin = useIntake((x) => x.begin)
-  const rules = useSoundRules().rules.data ?? USUAL_RULES
   const set = (run: (x: Font) => void) => edit('font', f.id, run)
   const missing = [...new Set(saber.presets.filter((p) => p.font === f.id).flatMap((p) => missingSounds(saber, p)))]
   return (
@@ -32,7 +27,7 @@ export function FontSheet({ saber, font: f, onRemoved }: { saber: Saber; font: F
           onRemoved()
         }}
       />
-      <Loud saber={saber} font={f} set={set} />
+      <Loud font={f} set={set} saber={saber} />
       <div className="mt-3 flex items-baseline gap-3">
         <h3 className="h2">Sounds</h3>
         {missing.length ? (
@@ -44,11 +39,7 @@ export function FontSheet({ saber, font: f, onRemoved }: { saber: Saber; font: F
         )}
       </div>
       <SoundList font={f} />
-      <DropSounds
-        label={`Drop sounds, a folder or a ZIP here for ${f.name}`}
-        onFiles={(files) => void begin(files, { saber: saber.id, font: f.id }, order.id, rules)}
-      />
-      <Intake font={f.id} />
+      <SoundsIn label={`Drop sounds, a folder or a ZIP here for ${f.name}`} font={f.id} />
       <Terms font={f} set={set} />
       <Keep font={f} set={set} />
     </section>
@@ -82,7 +73,7 @@ function Head({ font: f, set, onRemove }: Setting & { onRemove: () => void }) {
 }
 
 /** How loud it plays, and beside the others. */
-function Loud({ saber, font: f, set }: Setting & { saber: Saber }) {
+function Loud({ font: f, set, saber }: Setting & { saber: Saber }) {
   const even = evened(saber.fonts).find((e) => e.font === f)
   return (
     <div className="mt-1 grid grid-cols-[9rem_minmax(0,1fr)] items-end gap-4">

@@ -1,16 +1,14 @@
 import type { Font, Saber } from '@nubrin/core/record'
 import { formatNumber, MAKER } from '@nubrin/core/units'
-import { missingSounds, USUAL_RULES } from '@nubrin/core/voice'
+import { missingSounds } from '@nubrin/core/voice'
 import { Library } from 'lucide-react'
 import { useState } from 'react'
-import { freshId, urlOf, useSoundRules } from '../../data'
+import { freshId, urlOf } from '../../data'
 import { AddLine, Empty } from '../../kit'
 import { useBench, useEditSaber, useOrder, useSaber } from '../../store/commission'
-import { useIntake } from '../../store/intake'
-import { DropSounds } from './DropSounds'
 import { FontLibrary } from './FontLibrary'
 import { FontSheet } from './FontSheet'
-import { Intake } from './Intake'
+import { SoundsIn } from './Intake'
 import { SoundRules } from './SoundRules'
 import { eventWords, KIND_WORDS } from './words'
 
@@ -20,8 +18,6 @@ export function Fonts({ chosen, onChoose }: { chosen: string | undefined; onChoo
   const order = useOrder()
   const editSaber = useEditSaber()
   const light = useBench((b) => b.light)
-  const begin = useIntake((x) => x.begin)
-  const rules = useSoundRules().rules.data ?? USUAL_RULES
   const [sheet, setSheet] = useState<'library' | 'rules'>()
   const open = saber.fonts.find((f) => f.id === chosen) ?? saber.fonts[0]
   const choose = (id: string) => {
@@ -55,7 +51,7 @@ export function Fonts({ chosen, onChoose }: { chosen: string | undefined; onChoo
                   <span className="truncate font-semibold">{f.name}</span>
                   <span className="text-quiet ml-auto shrink-0 text-[0.88rem]">{sizeOf(f)}</span>
                 </span>
-                <EventDots saber={saber} font={f} />
+                <EventDots font={f} saber={saber} />
               </button>
             </li>
           ))}
@@ -79,15 +75,11 @@ export function Fonts({ chosen, onChoose }: { chosen: string | undefined; onChoo
             </a>
           ) : null}
         </div>
-        <DropSounds
-          label="Drop folders or a ZIP here: each folder becomes a font"
-          onFiles={(files) => void begin(files, { saber: saber.id }, order.id, rules)}
-        />
-        <Intake />
+        <SoundsIn label="Drop folders or a ZIP here: each folder becomes a font" />
         {sheet === 'library' ? <FontLibrary close={() => setSheet(undefined)} onTaken={choose} /> : null}
         {sheet === 'rules' ? <SoundRules close={() => setSheet(undefined)} /> : null}
       </section>
-      {open ? <FontSheet key={open.id} saber={saber} font={open} onRemoved={() => onChoose('')} /> : null}
+      {open ? <FontSheet key={open.id} font={open} saber={saber} onRemoved={() => onChoose('')} /> : null}
     </div>
   )
 }
@@ -100,7 +92,7 @@ const sizeOf = (f: Font): string => {
 }
 
 /** A dot for each event that this saber can reach with the font: full where it has a sound, a ring where it has none. */
-function EventDots({ saber, font }: { saber: Saber; font: Font }) {
+function EventDots({ font, saber }: { font: Font; saber: Saber }) {
   const missing = saber.presets.filter((p) => p.font === font.id).flatMap((p) => missingSounds(saber, p))
   const has = new Set(font.sounds.map((x) => x.event))
   const events = [...new Set([...has, ...missing.filter((e) => e !== 'track')])]

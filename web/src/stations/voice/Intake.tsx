@@ -1,9 +1,11 @@
 import { EVENTS, type Saber, type SoundEvent } from '@nubrin/core/record'
+import { USUAL_RULES } from '@nubrin/core/voice'
 import { useEffect, useMemo, useState } from 'react'
-import { freshId } from '../../data'
+import { freshId, useSoundRules } from '../../data'
 import { CheckBox, SelectCell } from '../../kit'
-import { useEditSaber, useSaber } from '../../store/commission'
+import { useEditSaber, useOrder, useSaber } from '../../store/commission'
 import { type Arrived, useIntake } from '../../store/intake'
+import { DropSounds } from './DropSounds'
 import { eventWords, secondsOf } from './words'
 
 /** Puts sounds into the font that they are for; where none is named, into that of their folder, which is made where it is not there. */
@@ -23,8 +25,23 @@ function put(s: Saber, all: readonly Arrived[], font: string | undefined, as: (a
 const AT_ONCE = 25
 const minutes = (s: number): string => (s < 90 ? `${Math.ceil(s)} s` : `${Math.ceil(s / 60)} min`)
 
+/** Where sounds are dropped for a font, or for a font of each folder, and what becomes of them. */
+export function SoundsIn({ label, font }: { label: string; font?: string }) {
+  const saber = useSaber()
+  const order = useOrder()
+  const begin = useIntake((x) => x.begin)
+  const rules = useSoundRules().rules.data ?? USUAL_RULES
+  const into = { saber: saber.id, ...(font === undefined ? {} : { font }) }
+  return (
+    <>
+      <DropSounds label={label} onFiles={(files) => void begin(files, into, order.id, rules)} />
+      <Intake {...(font === undefined ? {} : { font })} />
+    </>
+  )
+}
+
 /** Sounds on their way in: how far they are, those that find no event by their name, and those that cannot be taken. */
-export function Intake({ font }: { font?: string }) {
+function Intake({ font }: { font?: string }) {
   const saber = useSaber()
   const editSaber = useEditSaber()
   const intake = useIntake()

@@ -47,16 +47,14 @@ export function PresetSheet({ saber, preset: p, n }: { saber: Saber; preset: Pre
   )
 }
 
-/** Whose wish it is and why it is there, its times, and how it looks. */
-function Fields({
-  saber,
-  preset: p,
-  set,
-}: {
+/** What a piece of the sheet is given. */
+interface OfPreset {
   saber: Saber
   preset: Preset
   set: (run: (x: Preset, s: Saber) => void) => void
-}) {
+}
+/** Whose wish it is and why it is there, its times, and how it looks. */
+function Fields({ saber, preset: p, set }: OfPreset) {
   const blades = saber.blades.filter((b) => b.use !== 'demo' && b.kind !== 'plug')
   const { choice, given, maybe, text } = bound(p, set)
   return (
@@ -102,15 +100,7 @@ function Fields({
 }
 
 /** The font that it plays, and whether that has all that its controls call for; where it plays none, one is begun for it. */
-function FontChoice({
-  saber,
-  preset: p,
-  set,
-}: {
-  saber: Saber
-  preset: Preset
-  set: (run: (x: Preset, s: Saber) => void) => void
-}) {
+function FontChoice({ saber, preset: p, set }: OfPreset) {
   const fonts = saber.fonts.filter((f) => f.is === 'font')
   const missing = missingSounds(saber, p)
   const seek = useBench((b) => b.seek)
