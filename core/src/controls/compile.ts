@@ -1,5 +1,5 @@
 import { known } from '../facts'
-import type { ControlRow, POSES, Timing } from '../record'
+import { type ControlRow, type POSES, type Timing, worksIn } from '../record'
 import type { ControlMap } from './modes'
 
 export type Pose = (typeof POSES)[number]
@@ -93,7 +93,7 @@ export function stemOf(r: ControlRow): string {
 
 /** Whether a row is in force in a pose and a preset. */
 const inForce = (r: ControlRow, pose: Pose, preset: string | undefined): boolean =>
-  (r.pose === 'any' || r.pose === pose) && (!r.presets?.length || (preset !== undefined && r.presets.includes(preset)))
+  (r.pose === 'any' || r.pose === pose) && worksIn(r, preset)
 const specialOf = (r: ControlRow): number => (r.presets?.length ? 2 : 0) + (r.pose === 'any' ? 0 : 1)
 
 /** Everything that counts in one mode, pose and preset: what is overruled is left out, and each hold ends where a longer one begins. */

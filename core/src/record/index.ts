@@ -133,6 +133,7 @@ export {
   soundsOf,
   toldWishes,
   tracksOf,
+  worksIn,
 } from './walk/lookup'
 export { beatMark, type Counts, type Marked, markOf, marksOf, toldInBeat } from './walk/mark'
 export { choicesAt, OPEN_BECAUSE, type OpenBecause, type OpenFact, openFacts, schemaAt } from './walk/open-facts'

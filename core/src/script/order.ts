@@ -1,6 +1,6 @@
 import { piecesOf, proceduresOf } from '../access'
 import { after, shines } from '../controls'
-import { byId, type ControlRow, type ORDERS, type Saber } from '../record'
+import { byId, type ControlRow, type ORDERS, type Saber, worksIn } from '../record'
 import { MAKER } from '../units'
 import { startMode } from './rehearse'
 import type { Chapter, Telling } from './topics'
@@ -120,7 +120,7 @@ export function ordered(s: Saber, order: Order, list: readonly Telling[]): Telli
   const by = new Map(list.flatMap((t) => t.keys.map((k) => [k, t] as const)))
   const rows = list.flatMap((t) => s.controls.filter((r) => t.keys.includes(`control:${r.id}`)))
   // Something that is done in other presets only is shown after all that leads there.
-  const elsewhere = (r: ControlRow) => !!r.presets?.length && !r.presets.includes(s.presets[0]?.id ?? '')
+  const elsewhere = (r: ControlRow) => !worksIn(r, s.presets[0]?.id)
   const [usual, others] = [rows.filter((r) => !elsewhere(r)), rows.filter(elsewhere)]
   const last = usual.at(-1)
   const walk = [...walked(s, usual, startMode(s)), ...walked(s, others, last ? after(s, last) : startMode(s))].map(

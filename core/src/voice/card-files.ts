@@ -1,4 +1,4 @@
-import type { Font, Saber, Sound } from '../record'
+import type { Saber, Sound } from '../record'
 import { gainOf } from './levels'
 
 /** A file as it goes onto the card: where, from which stored file, and how much louder, dB. */
@@ -41,7 +41,7 @@ export function cardFiles(saber: Pick<Saber, 'fonts'>): CardFile[] {
     const folder = fresh(`${number} ${plainName(f.name, 'font')}`, folders)
     const files = new Set<string>()
     return f.sounds.flatMap((s) =>
-      s.media ? [{ path: pathOf(folder, s, files), media: s.media, gainDb: gainOf(f as Font) }] : [],
+      s.media ? [{ path: pathOf(folder, s, files), media: s.media, gainDb: gainOf(f) }] : [],
     )
   })
 }

@@ -7,6 +7,7 @@ import {
   type SoundEvent,
   soundsOf,
   tracksOf,
+  worksIn,
 } from '../record'
 
 /** The sound that an action calls for; actions without an entry are silent. */
@@ -35,11 +36,7 @@ const heardOf = (r: ControlRow): SoundEvent[] => [
 
 /** Events that the configured controls can reach in a preset, each once, in the order of the rows. An unlit saber reaches no hum. */
 export const reachableEvents = (saber: Pick<Saber, 'controls'>, preset: Preset): SoundEvent[] => [
-  ...new Set(
-    saber.controls
-      .filter((r) => r.status !== 'unsure' && (!r.presets?.length || r.presets.includes(preset.id)))
-      .flatMap(heardOf),
-  ),
+  ...new Set(saber.controls.filter((r) => r.status !== 'unsure' && worksIn(r, preset.id)).flatMap(heardOf)),
 ]
 
 /** Whether anything says what a preset sounds like: its font lists sounds. */

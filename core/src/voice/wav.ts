@@ -128,6 +128,7 @@ function locate(bytes: Uint8Array): Stored | WavFault {
   const width = align / channels
   if (!(float ? [4, 8] : [1, 2, 3, 4]).includes(width) || bits < 1 || bits > width * 8)
     return fault('unreadable', `Samples of ${bits} bits, ${align} bytes for ${channels} channels, cannot be read.`)
+  if (data.bytes < align) return fault('empty', 'The file has no samples.')
   return {
     format: { from: format.from, bytes: format.bytes },
     ...{ rate, channels, width, float, littleEndian },
@@ -196,7 +197,6 @@ export function readWav(bytes: Uint8Array): WavFacts | WavFault {
   const s = locate(bytes)
   if ('ok' in s) return s
   const { channels, rate, width } = s
-  if (s.bytes < width * channels) return fault('empty', 'The file has no samples.')
   // What is above 1 is cut off by a board as what is at it.
   const meter = soundMeter(rate, channels, s.float ? 1 : 1 - 1.5 / 2 ** (width * 8 - 1))
   for (const piece of piecesOf(bytes, s)) meter.push(piece)
@@ -209,7 +209,6 @@ export function readWav(bytes: Uint8Array): WavFacts | WavFault {
 export function wavFault(bytes: Uint8Array): WavFault | undefined {
   const s = locate(bytes)
   if ('ok' in s) return s
-  if (s.bytes < s.width * s.channels) return fault('empty', 'The file has no samples.')
   if (s.float)
     for (const piece of piecesOf(bytes, s))
       if (!piece.every((x) => x.every(Number.isFinite)))

@@ -1,5 +1,6 @@
 import type { Blade } from '../schema/blade'
 import type { Arrival, Commission, Request } from '../schema/commission'
+import type { ControlRow } from '../schema/controls'
 import type { Font, Sound } from '../schema/font'
 import type { Fastener, Section, Socket } from '../schema/hilt'
 import type { Preset } from '../schema/preset'
@@ -60,6 +61,10 @@ export function placesOf(saber: Saber, kinds: readonly Kind[]): { kind: Kind; it
 /** Finds an item by id anywhere in a list of identified things. */
 export const byId = <T extends { id: string }>(items: readonly T[], id: string | undefined): T | undefined =>
   id === undefined ? undefined : items.find((x) => x.id === id)
+
+/** Whether a control is there in a preset; in none that nobody chose only where it is there in all. */
+export const worksIn = (r: ControlRow, preset: string | undefined): boolean =>
+  !r.presets?.length || (preset !== undefined && (r.presets as readonly string[]).includes(preset))
 
 /** The font that a preset plays, where one is named that is there. */
 export const fontOf = (s: Pick<Saber, 'fonts'>, p: Preset): Font | undefined => byId(s.fonts, p.font)
