@@ -70,7 +70,7 @@ function Ramp({
   const label = `Blade of ${p.name} is ${words} after`
   return (
     <figure>
-      <figcaption className="flex items-baseline gap-2 text-[0.92rem] whitespace-nowrap">
+      <figcaption className="flex items-baseline gap-2 text-[0.92rem] whitespace-nowrap [font-stretch:84%]">
         <span className="font-medium">blade {words}</span>
         <span className="text-quiet">{ms === undefined ? 'not set' : secondsOf(ms / 1000)}</span>
         {ms === undefined || Math.abs(ms - by) >= STEP ? (
