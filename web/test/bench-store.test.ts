@@ -4,6 +4,7 @@ import { judgeCommission } from '@nubrin/core/judge'
 import type { Commission } from '@nubrin/core/record'
 import { applyOps, type Op, rebaseOps } from '@nubrin/core/record/ops'
 import { demoCommissions } from '@nubrin/demo'
+import { waitFor } from '@testing-library/dom'
 import 'fake-indexeddb/auto'
 import { keptUnsaved, todayIso } from '../src/data'
 import { useBench } from '../src/store/commission'
@@ -85,6 +86,11 @@ let server: FakeServer
 const bench = () => useBench.getState()
 const start = () => demoCommissions(todayIso()).find((c) => c.id === 'ember-fair')!
 const settle = () => new Promise((r) => setTimeout(r, 20))
+/** The checks look once what was typed is on the screen, and at what is there by then. */
+const judgedAs = (record: Commission) =>
+  waitFor(() => {
+    expect(bench()).toMatchObject({ judged: 'yes', findings: judgeCommission(record, todayIso()) })
+  })
 const keptHere = async () => (await keptUnsaved('ember-fair')).map((k) => JSON.stringify(k.what))
 beforeEach(async () => {
   server = new FakeServer(start())
@@ -106,9 +112,7 @@ describe('one commission on the bench', () => {
     bench().edit('title', (d) => void (d.title = 'Another'))
     expect(bench().record!.title).toBe('Another')
     expect(bench().save).toBe('waiting')
-    expect(bench()).toMatchObject({ judged: 'yes' })
-    expect(bench().findings).toEqual(judgeCommission(bench().record!, todayIso()))
-    await settle()
+    await judgedAs(bench().record!)
     expect((await keptHere())[0]).toContain('Another')
     server.away = false
     await bench().flush()
@@ -116,6 +120,17 @@ describe('one commission on the bench', () => {
     expect(bench()).toMatchObject({ save: 'saved', revision: 2, pending: 0 })
     await settle()
     expect(await keptHere()).toEqual([])
+  })
+  test('what is typed in one breath is judged as it stands at its end', async () => {
+    const cutPower = start().sabers.map((s) => s.cutPower)
+    bench().editSaber('cut', (s) => void (s.cutPower = 'none'))
+    bench().edit('wish', (d) => void d.requests.splice(0, 1))
+    bench().undoLast()
+    await judgedAs(bench().record!)
+    expect(bench().findings).not.toEqual(judgeCommission(start(), todayIso()))
+    bench().undoLast()
+    expect(bench().record!.sabers.map((s) => s.cutPower)).toEqual(cutPower)
+    await judgedAs(start())
   })
   test('what changes nothing is no change', () => {
     bench().edit('nothing', (d) => void (d.title = start().title))

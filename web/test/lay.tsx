@@ -1,10 +1,10 @@
-import { afterEach, beforeEach, jest } from '@jest/globals'
+import { afterEach, beforeEach, expect, jest } from '@jest/globals'
 import type { Station } from '@nubrin/core/judge'
 import { GENERIC_CATALOGUE } from '@nubrin/core/parts'
 import type { Commission } from '@nubrin/core/record'
 import { demoCommissions } from '@nubrin/demo'
 import { QueryClientProvider } from '@tanstack/react-query'
-import { act, cleanup, configure, render, screen } from '@testing-library/react'
+import { act, cleanup, configure, render, screen, waitFor } from '@testing-library/react'
 import userEvent, { PointerEventsCheckLevel } from '@testing-library/user-event'
 import type { ComponentType } from 'react'
 import { MemoryRouter } from 'react-router'
@@ -105,6 +105,7 @@ export async function lay(station: Station | Desk, which: string, run?: (c: Comm
       </QueryClientProvider>,
     )
   })
+  await waitFor(() => expect(bench().judged).toBe('yes'))
   return record
 }
 export const put = async (label: string | RegExp, text: string, nth = 0) => {

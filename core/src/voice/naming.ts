@@ -148,12 +148,23 @@ function standsIn(words: readonly string[], { words: wanted, run }: Phrase): num
   return run.length >= WITHIN && words.some((w) => w.includes(run)) ? run.length : 0
 }
 
+/** Which phrases can stand in a name that has a word; looked for once for each word. */
+function phrasesAt(phrases: readonly Phrase[]): (word: string) => readonly Phrase[] {
+  const known = new Map<string, readonly Phrase[]>()
+  return (word) => {
+    const there =
+      known.get(word) ?? phrases.filter(({ words: [first], run }) => word.startsWith(first!) || word.includes(run))
+    known.set(word, there)
+    return there
+  }
+}
+
 /** The event that a name speaks of, by the phrase that says most of it; undefined where none does, or two say as much. */
-function eventIn(name: string, phrases: readonly Phrase[]): SoundEvent | undefined {
+function eventIn(name: string, phrasesOfWord: (word: string) => readonly Phrase[]): SoundEvent | undefined {
   const words = wordsOf(name)
   let best: { event: SoundEvent; score: number } | undefined
   let tied = false
-  for (const p of phrases) {
+  for (const p of words.flatMap(phrasesOfWord)) {
     const score = standsIn(words, p)
     if (!score || (best && score < best.score)) continue
     tied = best !== undefined && score === best.score && (tied || p.event !== best.event)
@@ -177,7 +188,7 @@ export interface Placed {
  * no event.
  */
 export function placeByName(paths: readonly string[], rules: readonly NameRule[]): Placed[] {
-  const phrases = phrasesOf(rules)
+  const phrases = phrasesAt(phrasesOf(rules))
   const files = paths.map((path) => {
     const steps = path.split('/').filter(Boolean)
     const name = steps.pop() ?? ''

@@ -1,6 +1,7 @@
 import type { Api, GoodOf } from '@nubrin/core/api'
-import { type Commission, languageOf } from '@nubrin/core/record'
+import { languageOf } from '@nubrin/core/record'
 import type { Op } from '@nubrin/core/record/ops'
+import { afterPaint } from '../base/afterPaint'
 import { languagesFor } from '../base/languages'
 import { pathText } from '../base/pathText'
 import { tell } from '../base/toast'
@@ -22,6 +23,7 @@ export class Sync {
   private timer: ReturnType<typeof setTimeout> | undefined
   private running: Promise<void> | undefined
   private wait = FIRST_WAIT
+  private looking = false
 
   constructor(private readonly bench: Bench) {}
 
@@ -126,28 +128,33 @@ export class Sync {
     const { get, set } = this.bench
     void languagesFor(languageOf(mine.shown))?.then(() => {
       // What was worded without them is worded again.
-      if (this.queue === mine && get().record) set(this.look(get().record!))
+      if (this.queue === mine) this.look()
     })
-    set({ ...shownOf(mine, save), ...(mine.shown === get().record ? {} : this.look(mine.shown)) })
+    const other = mine.shown !== get().record
+    set(shownOf(mine, save))
+    if (other) this.look()
     void keepUnsaved(mine.commission, mine.kept()).catch(() => {
       // Without a place to keep it, closing the tab would lose it: that has to be known.
       if (this.queue?.kept()) set({ save: 'unkept' })
     })
   }
 
-  /** Has the checks look at a record, and again at what there is by then when they had to be fetched first. */
-  private look(record: Commission): Partial<BenchState> {
+  /** Has the checks look at what there is, once it is on the screen: whoever types sees the letter first, then what is said of it. */
+  private look(): void {
+    if (this.looking) return
+    this.looking = true
     const { get, set } = this.bench
-    const findings = judged(record)
-    if (findings) return { findings, judged: 'yes' }
-    fetchChecks().then(
-      () => {
-        const now = get().record
-        if (now) set({ findings: judged(now) ?? [], judged: 'yes' })
-      },
-      () => set({ judged: 'failed' }),
-    )
-    return { findings: [] }
+    Promise.all([fetchChecks(), afterPaint()])
+      .finally(() => {
+        this.looking = false
+      })
+      .then(
+        () => {
+          const { record } = get()
+          if (record) set({ findings: judged(record) ?? [], judged: 'yes' })
+        },
+        () => set({ judged: 'failed' }),
+      )
   }
 
   /** Reads the record anew when what came does not fit what is here; what waits is put on top. */

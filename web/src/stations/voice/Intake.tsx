@@ -1,6 +1,7 @@
 import { EVENTS, type Saber, type SoundEvent } from '@nubrin/core/record'
 import { USUAL_RULES } from '@nubrin/core/voice'
 import { useEffect, useMemo, useState } from 'react'
+import { afterPaint } from '../../base/afterPaint'
 import { freshId, useSoundRules } from '../../data'
 import { CheckBox, SelectCell } from '../../kit'
 import { useEditSaber, useOrder, useSaber } from '../../store/commission'
@@ -52,13 +53,17 @@ function Intake({ font }: { font?: string }) {
     if (!mine || intake.state !== 'done') return
     const known = intake.arrived.filter((a) => a.event).slice(0, AT_ONCE)
     if (!known.length) return
-    const timer = setTimeout(() => {
+    let gone = false
+    void afterPaint().then(() => {
+      if (gone) return
       editSaber(`bring in ${known.length} ${known.length === 1 ? 'sound' : 'sounds'}`, (s) =>
         put(s, known, font, (a) => a.event),
       )
       intake.place(new Set(known.map((a) => a.sound.id)))
     })
-    return () => clearTimeout(timer)
+    return () => {
+      gone = true
+    }
   }, [mine, intake.state, intake.arrived])
   const left = useMemo(() => intake.arrived.filter((a) => !a.event), [intake.arrived])
   if (!mine || intake.state === 'idle') return null
