@@ -31,7 +31,7 @@ export function largeMap(rows: number): ControlMap {
   const presets = Array.from(
     { length: 20 },
     (_, i): Preset => ({
-      ...{ id: `p${i}`, name: `p${i}`, tracks: [], status: 'configured' },
+      ...{ id: `p${i}`, name: `p${i}`, tracks: [], lights: [], status: 'configured' },
       colour: { value: '#20c0ff', source: 'configured' },
     }),
   )

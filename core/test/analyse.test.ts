@@ -181,7 +181,7 @@ describe('what a walk through the map finds', () => {
     ]
     const presets = [
       preset('p', { tracks: ['slow'] }),
-      preset('q', { effects: { lock: stated('#fff000', 'configured') } }),
+      preset('q', { effects: { lock: { colour: stated('#fff000', 'configured') } } }),
     ]
     const settings = { sensitivities: [], volumeSteps: fact(8, '×') }
     const said = (rows: ControlRow[]) =>

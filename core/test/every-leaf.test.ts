@@ -7,9 +7,15 @@ import { drawn } from './drawn'
 import { full } from './full'
 import { demo, TODAY } from './samples'
 
+/** A colour is said in words and shown, never spelled. */
+const isColour = (says: string) => /^#[0-9a-f]{6}$/.test(says)
 /** Words and days that no client reads, each with the reason. `*` stands for any steps. */
 const INWARD: [string, string][] = [
   ['*/shopNote', 'the shop’s own note'],
+  ['*/shopWhy', 'why the shop has it so'],
+  ['*/readings/files/*', 'read off the card itself'],
+  ['*/readings/unreadable', 'counted; which they are is the shop’s'],
+  ['*/readings/configuration/*', 'read off the card itself'],
   ['/id', 'the address of the record'],
   ['/client/id', 'the shop’s own number of the client'],
   ['/client/name', 'page and paper speak to whoever receives it; here that is somebody else'],
@@ -40,7 +46,6 @@ const INWARD: [string, string][] = [
   ['/sabers/name', 'with one saber the title is its name'],
   ['*/sections/name', 'the parts of the hilt are named where something is said of them'],
   ['*/openings/name', 'named in the drawing and where something is said of them'],
-  ['*/openings/tint', 'drawn'],
   ['*/fasteners/thread', 'the key is what a hand needs'],
   ['*/fasteners/confirmed', 'who looked at a screw is the shop’s'],
   ['*/access/looked/*', 'who went through a procedure is the shop’s'],
@@ -121,7 +126,7 @@ describe('a record with every field filled', () => {
     expect(read.record).toEqual(record)
     expect(leaves.length).toBeGreaterThan(300)
   })
-  const worded = leaves.filter((l) => l.says !== '#' && l.says !== 'EUR')
+  const worded = leaves.filter((l) => l.says !== '#' && l.says !== 'EUR' && !isColour(l.says))
   test.each(worded.map((l) => [l.at, l.says] as const))('%s is on paper, or has a reason not to be', (at, says) => {
     const why = INWARD.filter(([p]) => matches(at, p))
     const there = text().includes(dayText(MAKER, says))
@@ -180,6 +185,22 @@ describe('a record with every field filled', () => {
   })
 })
 
+/** Colours that no client reads, each with the reason. */
+const INNER_COLOURS: [string, string][] = [
+  ['*/asked', 'what was asked for is settled before it ships; what is set is told'],
+  ['*/readings/configuration/*', 'read off the card itself'],
+  ['*/openings/tint', 'drawn'],
+]
+/** With nothing in place of the looks that are set for events. */
+const asSet = (c: Commission): Commission => {
+  const d = structuredClone(c)
+  for (const p of d.sabers.flatMap((s) => s.presets)) {
+    delete p.look
+    for (const look of Object.values(p.effects ?? {})) delete look.is
+  }
+  return d
+}
+
 /** Numbers that no client reads, each with the reason. */
 const INNER_NUMBERS: [string, string][] = [
   ['/arrivals/quantity', 'counted by what became of each share'],
@@ -199,6 +220,9 @@ const INNER_NUMBERS: [string, string][] = [
   ['*/telling/differs', 'said in the words of the beat'],
   ['*/spoken/name', 'said in the steps and the words of the beats'],
   ['*/fonts/sounds/*', 'sounds are heard'],
+  ['*/cards/cluster', 'what its room is reckoned with'],
+  ['*/readings/files/bytes', 'told as the size of all'],
+  ['*/readings/configuration/*', 'read off the card itself'],
   ['*/fonts/gain', 'how even the fonts are is heard'],
   ['*/fonts/price/amount', 'what it costs is said by the wish that offers it'],
   ...['hold', 'most', 'beeps'].map((k): [string, string] => [`*/controls/${k}`, 'said where the gesture is a hold']),
@@ -242,12 +266,24 @@ const INNER_NUMBERS: [string, string][] = [
 ]
 describe('a number that changes changes what the client reads', () => {
   const whole = (c: Commission) =>
-    [c, ...inHand(c)].map((x) => JSON.stringify(buildHandoff(x, 'Shop', TODAY).chapters)).join('\n')
+    [c, asSet(c), ...inHand(c)].map((x) => JSON.stringify(buildHandoff(x, 'Shop', TODAY).chapters)).join('\n')
   let first: string | undefined
   const before = () => {
     first ??= whole(record)
     return first
   }
+  const colours = leaves.filter((l) => isColour(l.says))
+  test.each(colours.map((l) => [l.at, l.way, l.says] as const))('%s, a colour', (at, way, says) => {
+    const c = structuredClone(record)
+    const steps = way.split('/').slice(1)
+    const last = steps.pop()!
+    const home = steps.reduce((v, k) => (v as Record<string, unknown>)[k], c as unknown) as Record<string, string>
+    home[last] = home[last] === '#00ff40' ? '#ff2010' : '#00ff40'
+    expect(says).toMatch(/^#/)
+    const why = INNER_COLOURS.filter(([p]) => matches(at, p))
+    if (whole(c) === before()) expect(`${at}: ${why.length ? 'a reason' : 'dropped'}`).toBe(`${at}: a reason`)
+    else expect(why).toEqual([])
+  })
   const numbers = leaves.filter((l) => l.says === '#')
   test('there are some hundred of them', () => expect(numbers.length).toBeGreaterThan(100))
   test.each(numbers.map((l) => [l.at, l.way] as const))('%s', (at, way) => {

@@ -459,17 +459,20 @@ describe('modules, packs and what they cost', () => {
         ...s.presets[0]!,
         id: 'a',
         colour: stated('#ff0000', 'configured'),
-        effects: { clash: stated('#ffffff', 'configured'), lock: stated('#00ff00', 'configured') },
+        effects: {
+          clash: { colour: stated('#ffffff', 'configured') },
+          lock: { colour: stated('#00ff00', 'configured') },
+        },
       },
       {
         ...s.presets[0]!,
         id: 'b',
         colour: stated('#0000ff', 'configured'),
         effects: {
-          drag: stated('#ffff00', 'configured'),
-          melt: stated('#ff00ff', 'configured'),
-          surge: stated('#00ffff', 'configured'),
-          deflect: stated('#ffffff', 'configured'),
+          drag: { colour: stated('#ffff00', 'configured') },
+          melt: { colour: stated('#ff00ff', 'configured') },
+          surge: { colour: stated('#00ffff', 'configured') },
+          deflect: { colour: stated('#ffffff', 'configured') },
         },
       },
     ]
@@ -480,8 +483,8 @@ describe('modules, packs and what they cost', () => {
       'b steady steady #0000ff',
       'b drag held #ffff00',
       'b melt held #ff00ff',
-      'b surge flash #00ffff',
       'b deflect flash #ffffff',
+      'b surge flash #00ffff',
     ])
     for (const l of power.loadsOf(s)) expect(l.current).toEqual(power.litCurrent(s, l.colour))
     s.presets = []
@@ -508,7 +511,10 @@ describe('modules, packs and what they cost', () => {
 
 test('the worst look of each rating is the largest of all that last, flashes apart', () => {
   const s = done()
-  s.presets[0]!.effects = { clash: stated('#ffffff', 'configured'), lock: stated('#ffff00', 'configured') }
+  s.presets[0]!.effects = {
+    clash: { colour: stated('#ffffff', 'configured') },
+    lock: { colour: stated('#ffff00', 'configured') },
+  }
   const loads = power.loadsOf(s).filter((l) => l.lasts !== 'flash')
   const { list } = power.worstRatings(s)
   expect(list.map((r) => r.share)).toEqual(list.map((r) => r.share).toSorted((a, b) => b - a))

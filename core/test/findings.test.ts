@@ -51,7 +51,7 @@ const BRINGS: Record<string, string> = {
   landmark: 'caution gate part',
   layoutBroke: 'stop gate part',
   loose: 'caution gate fastener',
-  lostEffect: 'caution preset',
+  lostEffect: 'caution preset,blade',
   loudVolume: 'caution part',
   manyHolds: 'note input',
   missingSound: 'stop gate preset',
@@ -125,6 +125,13 @@ const BRINGS: Record<string, string> = {
   wishElsewhere: 'caution gate request',
   sleeveFit: 'stop gate part,section',
   saidTurn: 'note section',
+  askedColour: 'caution gate preset; caution gate preset',
+  behindTint: 'caution preset,zone; caution preset,zone',
+  bleached: 'note preset',
+  unmetLook: 'caution gate preset',
+  cardContents: 'stop gate card; caution gate card; note card',
+  cardConfiguration: 'caution gate card',
+  cardCopied: 'caution card',
 }
 
 describe('every check can fire and can keep quiet', () => {
@@ -270,7 +277,7 @@ describe('over its rating', () => {
       change(s)
     }).map((f) => `${f.code} ${f.level}${f.gate ? ' gate' : ''} ${f.refs.join()}`)
   const white = (k: number, look: 'lock' | 'clash') => (s: Saber) =>
-    void (s.presets[k]!.effects = { [look]: stated('#ffffff', 'configured') })
+    void (s.presets[k]!.effects = { [look]: { colour: stated('#ffffff', 'configured') } })
   test('the order of the presets changes nothing, and a held white counts in any of them', () => {
     const held = over(white(0, 'lock'))
     expect(held.length).toBeGreaterThan(0)
@@ -291,7 +298,7 @@ describe('over its rating', () => {
   })
   test('a flash of white is a flash; a look that is never white is not judged as white', () => {
     const flash = over((s) => {
-      for (const p of s.presets) p.effects = { clash: stated('#ffffff', 'configured') }
+      for (const p of s.presets) p.effects = { clash: { colour: stated('#ffffff', 'configured') } }
     })
     expect(flash.length).toBeGreaterThan(0)
     for (const line of flash) expect(line).toMatch(/^flash caution part:/)

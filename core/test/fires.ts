@@ -1,3 +1,4 @@
+import { configurationOf } from '@nubrin/core/card'
 import { fact, stated } from '@nubrin/core/facts'
 import { layoutFacts } from '@nubrin/core/fit'
 import type { Commission, Saber } from '@nubrin/core/record'
@@ -75,7 +76,7 @@ export const FIRES: Record<string, Mutation> = {
     step!.act!.leads = 'minus'
   },
   overRating: (s) => {
-    s.presets[0]!.effects = { lock: stated('#ffffff', 'configured') }
+    s.presets[0]!.effects = { lock: { colour: stated('#ffffff', 'configured') } }
     s.use.brightness = fact(100, '%', 'configured')
   },
   wireDrop: (s) => void (part(s, 'wire').specs.gauge = fact(28, '×')),
@@ -100,7 +101,33 @@ export const FIRES: Record<string, Mutation> = {
   },
   fontOffer: (s) => void (s.fonts[0]!.price = { amount: 15, currency: 'EUR' }),
   alikeColours: (s) => void (s.presets[1]!.colour = stated('#12d8b0', 'configured')),
-  lostEffect: (s) => void (s.presets[0]!.effects = { deflect: stated('#ffd040', 'configured') }),
+  lostEffect: (s) => void (s.presets[0]!.effects = { deflect: { colour: stated('#18d0a8', 'configured') } }),
+  askedColour: (s) => {
+    s.presets[0]!.asked = stated('#ff0000', 'client')
+    s.presets[0]!.effects = { lock: { asked: stated('#ff0000', 'client') } }
+  },
+  behindTint: (s) => {
+    s.presets[0]!.colour = stated('#1028ff', 'configured')
+    s.zones[1]!.through = { what: 'garnet', colour: stated('#b00018', 'measured') }
+  },
+  bleached: (s) => {
+    s.presets[0]!.colour = stated('#20c840', 'configured')
+    s.presets[0]!.effects = { deflect: { colour: stated('#ffe040', 'configured') } }
+  },
+  unmetLook: (s) => void (s.presets[0]!.needsTip = true),
+  cardContents: (s) => {
+    const sum = 'ab'.repeat(32)
+    part(s, 'card').specs.cardMegabytes = fact(4000, '×', 'datasheet')
+    const files = [{ path: 'large.wav', bytes: 9e9, sum }]
+    const r = { id: 'r1', was: 'read' as const, on: '2026-11-20', files, unreadable: ['torn.wav'] }
+    s.cards.push({ id: 'k', name: 'card', is: 'shipped', edits: [], copiedOn: '2026-11-20', readings: [r] })
+  },
+  cardConfiguration: (s) => {
+    const configuration = { ...configurationOf(s), volume: 11 }
+    const r = { id: 'r1', was: 'read' as const, on: '2026-11-20', files: [], unreadable: [], configuration }
+    s.cards.push({ id: 'k', name: 'card', is: 'shipped', edits: [], copiedOn: '2026-11-20', readings: [r] })
+  },
+  cardCopied: (s) => void s.cards.push({ id: 'k', name: 'card', is: 'shipped', edits: [], readings: [] }),
   loudVolume: (s) => void (part(s, 'speaker').specs.ratedWatts = fact(0.1, 'W')),
   displayWindow: (s) => void (part(s, 'display').at = fact(100, 'mm')),
   collision: (s) => void s.controls.push({ ...s.controls[0]!, id: 'dup', does: 'mute' }),

@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import { gestureText, isOf, modeName } from '@nubrin/core/controls'
 import { fact, known, type NumberFact } from '@nubrin/core/facts'
 import { type Block, buildHandoff, type HandoffDocument, liftHandoff, readerOfHandoff } from '@nubrin/core/handoff'
+import { hueWord } from '@nubrin/core/light'
 import { type Commission, factPaths, ORDERS, readerOf, type Saber } from '@nubrin/core/record'
 import { chaptersAt, compose, rehearse, troubleText } from '@nubrin/core/script'
 import { dayText, LANGUAGES, MAKER, MEASURES } from '@nubrin/core/units'
@@ -53,9 +54,13 @@ describe('the shape of the handoff', () => {
     for (const s of c.sabers.filter((x) => x.presets.length)) {
       const [table] = blocks(build(c), idFor(c, s, 'presets'), 'table')
       expect(table!.rows.map((r) => [r[0], r[1]])).toEqual(s.presets.map((p, i) => [String(i + 1), p.name]))
+      // Other colours have other words, and none is a code.
+      const plain = s.presets.map((p, i) => ({ p, words: table!.rows[i]![2] })).filter((x) => !x.p.look && !x.p.moves)
+      expect(new Set(plain.map((x) => x.words)).size).toBe(new Set(plain.map((x) => x.p.colour.value)).size)
+      expect(JSON.stringify(table!.rows)).not.toMatch(/#[0-9a-f]{6}/i)
       expect(table!.swatch).toEqual(s.presets.map((p) => p.colour.value))
       for (const [i, p] of s.presets.entries()) {
-        expect(table!.rows[i]![2]).toContain(p.colour.value)
+        if (!p.look) expect(table!.rows[i]![2]).toContain(hueWord(p.colour.value!))
         if (p.askedBy) expect(table!.rows[i]!.join()).toContain(p.askedBy)
       }
     }

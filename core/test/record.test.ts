@@ -118,10 +118,17 @@ describe('looking things up', () => {
           fix?: string
           who?: string
           sense?: string
+          zone?: string
           id?: string
         }
         const name = thing.id
-          ? (thing.name ?? thing.says ?? thing.does ?? thing.fix ?? thing.who ?? thing.sense)
+          ? (thing.name ??
+            (thing.zone && saber.zones.find((z) => z.id === thing.zone)!.name) ??
+            thing.says ??
+            thing.does ??
+            thing.fix ??
+            thing.who ??
+            thing.sense)
           : undefined
         for (const [k, x] of Object.entries(v)) look(x, `${path}/${k}`, name ?? owner, ref)
       }

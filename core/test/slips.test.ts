@@ -184,6 +184,7 @@ describe('lights and what feeds them', () => {
       leds: fact(4, '×'),
       channelCurrent: fact(18, 'mA'),
       idleCurrent: fact(1, 'mA'),
+      shines: stated('byItself', 'measured'),
     },
     ...more,
   })

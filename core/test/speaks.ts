@@ -4,6 +4,15 @@ import { restedOn } from '@nubrin/core/proof'
 import { beatMark, type Commission, type Die, type FittedPart, type Saber } from '@nubrin/core/record'
 import { toldNow } from '@nubrin/core/script'
 
+const file = (path: string, n: string) => ({ path, bytes: 1, sum: n.repeat(64) })
+/** A card as it was written, and as it was read a day later. */
+const card = (written: ReturnType<typeof file>[], read: ReturnType<typeof file>[]): Saber['cards'][number] => ({
+  ...{ id: 'k', name: 'card', is: 'shipped', edits: [], copiedOn: '2026-11-20' },
+  readings: [
+    { id: 'k-w', was: 'written', on: '2026-11-20', files: written, unreadable: [] },
+    { id: 'k-r', was: 'read', on: '2026-11-21', files: read, unreadable: [] },
+  ],
+})
 type Mutation = (s: Saber, c: Commission) => unknown
 const part = (s: Saber, kind: string) => s.parts.find((p) => p.kind === kind)!
 const mm = (v: number, tol?: number) => fact(v, 'mm', 'measured', tol === undefined ? {} : { tol })
@@ -44,6 +53,76 @@ const keyed = (s: Saber, does?: Saber['keyDoes']) => {
 /** Each way a check speaks, with the figures worked by hand. */
 type Way = [check: string, what: string, change: Mutation, level: Level, title: RegExp, detail: RegExp]
 export const SPEAKS: Way[] = [
+  [
+    'overRating',
+    'a flash of white',
+    (s) => {
+      s.use.brightness = fact(100, '%', 'configured')
+      for (const p of s.presets)
+        Object.assign(p, {
+          colour: stated('#00ff00', 'configured'),
+          effects: { clash: { colour: stated('#ffffff', 'configured') } },
+        })
+    },
+    'caution',
+    /for a flash, rated/,
+    /in clash of Reed at dawn/,
+  ],
+  [
+    'zones',
+    'it follows, and nobody says what',
+    (s) => {
+      const z = s.zones.find((x) => x.follows)!
+      delete z.follows
+    },
+    'caution',
+    /follows another light, and nobody says which/,
+    /its colour is not known/,
+  ],
+  [
+    'lostEffect',
+    'the sum under one tube',
+    (s) => {
+      s.blades[0]!.kind = 'inHilt'
+      Object.assign(s.presets[0]!, {
+        colour: stated('#ff0000', 'configured'),
+        effects: { clash: { colour: stated('#00ffff', 'configured') } },
+      })
+    },
+    'caution',
+    /the teal clash will look white/,
+    /added to the base/,
+  ],
+  [
+    'unmetLook',
+    'one of two blades is too short for it',
+    (s) => {
+      s.blades.push({ ...structuredClone(s.blades[0]!), id: 'short', name: 'short blade', length: mm(500) })
+      s.presets[0]!.needsLength = mm(700)
+    },
+    'note',
+    /short blade shows a part of it/,
+    /takes a longer lit blade/,
+  ],
+  [
+    'cardContents',
+    'a font that is not on it',
+    (s) => {
+      s.fonts[0]!.sounds[0]!.media = 'ab'.repeat(32)
+      s.cards.push(card([], []))
+    },
+    'caution',
+    /Reed at dawn has no font there/,
+    /None of the sounds of Still Water/,
+  ],
+  [
+    'cardContents',
+    'it came back otherwise',
+    (s) => void s.cards.push(card([file('a.wav', '1'), file('b.wav', '2')], [file('a.wav', '3'), file('c.wav', '4')])),
+    'caution',
+    /is not as it was written/,
+    /1 file changed, 1 file added, 1 file gone/,
+  ],
   [
     'unusual',
     'a hold of eight minutes',

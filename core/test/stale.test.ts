@@ -80,7 +80,8 @@ describe('sentences that the record no longer bears out', () => {
       brief((s) => {
         Object.assign(covers(s, key), { say, by: 'edited' })
         more(s)
-      })
+        // Another blue one is told from it anew; that is another matter.
+      }).filter((x) => !/^changed preset:rw-s[23]$/.test(x))
     const preset = demo('reed-warden').sabers[0]!.presets[0]!
     const key = `preset:${preset.id}`
     const colour = (hex: string) => (s: Saber) =>

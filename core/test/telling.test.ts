@@ -382,7 +382,7 @@ describe('tests follow from what is built, set up and shipped beside it', () => 
       'effects of a preset',
       (s) => {
         const { font: _f, ...silent } = s.presets[0]!
-        const effects = { clash: stated('#ffffff', 'configured') }
+        const effects = { clash: { colour: stated('#ffffff', 'configured') } }
         s.presets.push({ ...silent, id: 'mute', effects }, { ...silent, id: 'plain' })
         s.controls = s.controls.filter((r) => r.does !== 'deflect' && r.does !== 'lock')
       },

@@ -9,6 +9,7 @@ import {
   FORMAT_VERSION,
   fontOf,
   markOf,
+  marksOf,
   purposeOf,
   type Saber,
   soundsOf,
@@ -324,7 +325,7 @@ describe('files of every version', () => {
       const now = c.handoff.issued[0]!.told!
       expect(now.filter((m) => m.of.startsWith('preset:')).map((m) => m.was)).toEqual([
         'old',
-        ...s!.presets.slice(1).map((p) => markOf(p, 'named')),
+        ...s!.presets.slice(1).flatMap((p) => marksOf(s!, [`preset:${p.id}`], 'named').map((m) => m.was)),
       ])
       expect(now.filter((m) => m.of.startsWith('font:'))).toHaveLength(3)
       const onPresets = s!.tests.filter((t) => t.place?.startsWith('preset:'))

@@ -179,7 +179,7 @@ export const font = (id: string, name: string, more: Partial<Font> = {}, events 
 
 /** A preset that plays a font of its saber. */
 export function preset(id: string, name: string, font: string, colour: string, more: Partial<Preset> = {}): Preset {
-  return { id, name, font, colour: stated(colour, 'configured'), tracks: [], status: 'configured', ...more }
+  return { id, name, font, colour: stated(colour, 'configured'), tracks: [], lights: [], status: 'configured', ...more }
 }
 
 /** What became of all that came under one name. */

@@ -224,6 +224,7 @@ function reedWarden(today: string): Commission {
         leds: val(1, '×', 'measured'),
         channelCurrent: val(18, 'mA'),
         idleCurrent: val(0.6, 'mA'),
+        shines: stated('withAnother', 'measured', { with: 'seen with the blade lit' }),
         follows: 'rw-z1',
         part: 'rw-p14',
       },
@@ -267,7 +268,10 @@ function reedWarden(today: string): Commission {
         extendMs: fact(900, 'ms', 'configured'),
         retractMs: fact(800, 'ms', 'configured'),
         tracks: ['rw-tide'],
-        effects: { clash: stated('#ffffff', 'configured'), lock: stated('#ffffff', 'configured') },
+        effects: {
+          clash: { colour: stated('#ffffff', 'configured') },
+          lock: { colour: stated('#ffffff', 'configured') },
+        },
       }),
       preset('rw-s2', 'Warden’s watch', 'rw-buoy', '#2040ff', {
         why: 'for the parade',
@@ -870,10 +874,74 @@ function cinderOath(today: string): Commission {
     presets: [
       preset('co-s1', 'Old and well kept', 'co-ash', '#20c840', {
         askedBy: 'Tobin',
-        effects: { deflect: stated('#ff9010', 'configured') },
+        effects: { deflect: { colour: stated('#ff9010', 'configured') } },
         extendMs: fact(600, 'ms', 'configured'),
       }),
-      preset('co-s2', 'Oath', 'co-vow', '#1fc33c', {}),
+      preset('co-s2', 'Oath', 'co-vow', '#1fc33c', {
+        lights: [{ id: 'co-l-2', zone: 'co-z3', colour: stated('#fff0d0', 'configured'), moves: { is: 'breathing' } }],
+      }),
+      preset('co-s3', 'Collier’s lamp', 'co-ash', '#ff9a20', {
+        asked: stated('#ff9a20', 'client'),
+        askedBy: 'Tobin',
+        why: 'the lamp that hung over the forge',
+        favourite: true,
+        moves: { is: 'flame', second: stated('#ff3800', 'configured'), rate: fact(1.2, 'Hz', 'configured') },
+        effects: {
+          clash: { is: 'boardDefault' },
+          lock: {
+            colour: stated('#ffe0a0', 'configured'),
+            moves: { is: 'flicker', rate: fact(7, 'Hz', 'configured') },
+          },
+          deflect: { is: 'varies' },
+          retract: { is: 'boardDefault' },
+        },
+      }),
+      preset('co-s4', 'Low tide', 'co-vow', '#1a50ff', {
+        asked: stated('#2a6cff', 'client', { with: 'letter' }),
+        moves: { is: 'wave', depth: fact(45, '%', 'configured') },
+        exceptions: 'the lock is left out on purpose',
+        effects: { clash: { colour: stated('#ffffff', 'configured') }, lock: { is: 'notThere' } },
+      }),
+      preset('co-s5', 'Deep water', 'co-vow', '#1838e8', { shopWhy: 'to compare with Low tide at the bench' }),
+      preset('co-s6', 'How full', 'co-ash', '#ffffff', {
+        look: 'battery',
+        needsLength: mm(700, 'computed'),
+        picture: 'a small barrel',
+      }),
+    ],
+    cards: [
+      {
+        ...{ id: 'co-k-old', name: 'Tobin’s old card', is: 'clients', edits: [], copiedOn: day(today, -19) },
+        note: 'bent: what could be read is kept with the order',
+        readings: [
+          {
+            ...{ id: 'co-k-r1', was: 'read', on: day(today, -19), by: 'Osk' },
+            files: [{ path: 'set up.txt', bytes: 2210, sum: 'c0'.repeat(32) }],
+            unreadable: ['voice 1/hum.wav', 'voice 1/clash 1.wav'],
+          },
+        ],
+      },
+    ],
+    zones: [
+      {
+        ...{ id: 'co-z0', name: 'the blade', kind: 'blade', blade: 'co-b1' },
+        ...{ leds: val(220, '×', 'computed'), channelCurrent: val(12, 'mA'), idleCurrent: val(0.6, 'mA') },
+      },
+      {
+        ...{ id: 'co-z1', name: 'jewel', kind: 'crystal', follows: 'co-z0' },
+        shines: stated('withAnother', 'measured', { with: 'seen with the blade lit' }),
+        through: { what: 'the garnet', colour: stated('#b00018', 'measured', { with: 'held against a white lamp' }) },
+        ...{ leds: val(1, '×', 'measured'), channelCurrent: val(18, 'mA'), idleCurrent: val(0.6, 'mA') },
+      },
+      {
+        ...{ id: 'co-z2', name: 'spine', kind: 'chassis' },
+        ...{ leds: val(6, '×', 'measured'), channelCurrent: val(8, 'mA'), idleCurrent: val(0.5, 'mA') },
+      },
+      {
+        ...{ id: 'co-z3', name: 'ring', kind: 'button', dies: ['red', 'green', 'blue', 'white'] },
+        shines: stated('byItself', 'configured'),
+        ...{ leds: val(4, '×', 'datasheet'), channelCurrent: val(8, 'mA'), idleCurrent: val(0.5, 'mA') },
+      },
     ],
     inputs: [{ id: 'co-i1', name: 'button', kind: 'button', part: 'co-p6' }],
     controls: [

@@ -29,6 +29,12 @@ export async function benchFrames(root) {
       const at = `/sabers/@${record.sabers[0].id}/blades/@${blade.id}`
       const ops = [{ op: 'set', at: `${at}/density/value`, value: (leds + 0.5) / lit, was: blade.density.value }]
       if (blade.strips.value !== 1) ops.push({ op: 'set', at: `${at}/strips/value`, value: 1, was: blade.strips.value })
+      // And it is the dearest to draw: it moves everywhere, spreads, and is seen through a tint.
+      const stated = (value) => ({ value, source: 'configured' })
+      const preset = `/sabers/@${record.sabers[0].id}/presets/@${record.sabers[0].presets[0].id}`
+      ops.push({ op: 'set', at: `${preset}/moves`, value: { is: 'unstable', second: stated('#ff4000') } })
+      ops.push({ op: 'set', at: `${at}/tint`, value: stated('#ffd0a0') })
+      ops.push({ op: 'set', at: `${at}/spreads`, value: { value: 40, unit: 'mm', source: 'measured' } })
       const r = await fetch('/api/commissions/reed-warden', {
         method: 'PATCH',
         headers: { 'content-type': 'application/json', 'x-csrf-token': csrf },

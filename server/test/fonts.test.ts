@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
+import { CONFIGURATION_FILES, configurationOf, readConfiguration } from '@nubrin/core/card'
 import { type Font, refTo } from '@nubrin/core/record'
 import { evened, readWav, USUAL_RULES } from '@nubrin/core/voice'
 import { makeSounds } from '@nubrin/demo'
@@ -86,11 +87,16 @@ describe('the sounds as they go onto the card', () => {
       value: { value: g.gain, unit: 'dB', source: 'computed' },
     }))
     expect((await me.ask('PATCH', '/commissions/cinder-oath', { base: revision, ops })).status).toBe(200)
-    const answer = await me.raw('GET', `/commissions/cinder-oath/sabers/${s.id}/sounds.zip`)
+    const answer = await me.raw('GET', `/commissions/cinder-oath/sabers/${s.id}/card.zip`)
     expect(answer.headers.get('content-type')).toBe('application/zip')
     const out = await entries(Buffer.from(await answer.arrayBuffer()))
     const [a, b] = s.fonts as Font[]
-    expect(out.size).toBe(a!.sounds.length + b!.sounds.length)
+    expect(out.size).toBe(a!.sounds.length + b!.sounds.length + CONFIGURATION_FILES.length)
+    // What the board is set to stands beside them, twice and once to be read; it reads back as the record has it.
+    const [main, copy, sheet] = CONFIGURATION_FILES.map((n) => Buffer.from(out.get(n)!).toString())
+    expect(readConfiguration(main!)).toEqual({ ok: true, configuration: configurationOf(s) })
+    expect(copy).toBe(main)
+    for (const p of s.presets as { name: string }[]) expect(sheet).toContain(p.name)
     for (const event of ['hum', 'ignite', 'swing']) {
       const both = [`01 ${a!.name}`, `02 ${b!.name}`].map((f) => loudness(out.get(`${f}/${event}/${event}01.wav`)!))
       expect(Math.abs(both[0]!.integrated! - both[1]!.integrated!)).toBeLessThan(1.5)
@@ -104,10 +110,11 @@ describe('the sounds as they go onto the card', () => {
         expect(is.rmsDb - was.rmsDb).toBeCloseTo(gains[k]!.gain, 1)
       }
   })
-  test('a saber that is not there, and one without a recorded sound, say so', async () => {
-    expect((await me.ask('GET', '/commissions/cinder-oath/sabers/none/sounds.zip')).status).toBe(404)
+  test('a saber that is not there says so; one without a recorded sound has its configuration', async () => {
+    expect((await me.ask('GET', '/commissions/cinder-oath/sabers/none/card.zip')).status).toBe(404)
     const { record } = (await me.ask('POST', '/commissions', { title: 'Silent', client: 'Nobody' })).body
-    expect((await me.ask('GET', `/commissions/${record.id}/sabers/${record.sabers[0].id}/sounds.zip`)).status).toBe(404)
+    const bare = await me.raw('GET', `/commissions/${record.id}/sabers/${record.sabers[0].id}/card.zip`)
+    expect([...(await entries(Buffer.from(await bare.arrayBuffer()))).keys()]).toEqual([...CONFIGURATION_FILES])
   })
 })
 

@@ -1,12 +1,14 @@
 /** @jest-environment jsdom */
 import { readFileSync, writeFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
+import { lampsOf } from '@nubrin/core/looks'
 import {
   BLADE_KINDS,
   type Commission,
   type Id,
   KINDS,
   type KindRule,
+  LIGHT_EVENTS,
   type PartKind,
   type Ref,
   SPECS,
@@ -24,6 +26,7 @@ import { RowSheet } from '../src/stations/controls/RowSheet'
 import { BladeSheet } from '../src/stations/fit/BladeSheet'
 import { PartSheet } from '../src/stations/fit/PartSheet'
 import { SectionSheet } from '../src/stations/hilt/SectionSheet'
+import { CellSheet } from '../src/stations/voice/CellSheet'
 import { useBench, useSaber } from '../src/store/commission'
 import { bench, lay, VIEWS } from './lay'
 
@@ -188,6 +191,7 @@ const OTHERWISE: [string, string][] = [
     `*/fonts/sounds/${k}`,
     'measured of the file: e2e sounds',
   ]),
+  ['*/cards/readings/*', 'read off the card: e2e card'],
   ['*/fonts/library', 'by keeping it there, or taking it from there: fonts.test'],
   ['*/controls/standard', 'comes with the map that was taken over: stations.test'],
   ['*/mapFrom', 'comes with the map that was taken over: stations.test'],
@@ -309,6 +313,42 @@ const SCREENS: [string, () => Promise<void>][] = [
       })
     },
   ]),
+  // A light of the hilt that is no blade's own run.
+  [
+    'the power bench, with a light of its own',
+    async () => {
+      await laid('power', (c) => {
+        const [z] = c.sabers[0]!.zones
+        delete z!.blade
+        delete z!.follows
+        c.sabers[0]!.zones.push({ ...structuredClone(z!), id: 'own-leader' })
+      })
+      await enterAll()
+      cleanup()
+    },
+  ],
+  // A spark has every figure that a way to move has.
+  ...(['shines', ...LIGHT_EVENTS, { zone: 'own-zone' }] as const).map((at): [string, () => Promise<void>] => [
+    `the cell of the light sheet: ${typeof at === 'string' ? at : 'a light'}`,
+    async () => {
+      await laid('brief', (c) => {
+        const s = c.sabers[0]!
+        delete s.zones[0]!.blade
+        const [p] = s.presets
+        p!.moves = { ...p!.moves!, is: 'spark' }
+        p!.lights[0]!.moves = { ...p!.lights[0]!.moves!, is: 'spark' }
+        for (const look of Object.values(p!.effects!)) {
+          delete look.is
+          look.moves!.is = 'spark'
+        }
+      })
+      cleanup()
+      await sheet(function Cell() {
+        const s = useSaber()
+        return <CellSheet saber={s} preset={s.presets[0]!} at={at} lamp={lampsOf(s)[0]!} />
+      })
+    },
+  ]),
   ...BLADE_KINDS.map((kind): [string, () => Promise<void>] => [
     `the sheet of a blade: ${kind}`,
     async () => {
@@ -340,6 +380,9 @@ async function whole(view: keyof typeof VIEWS) {
     await enterAll()
     // What was added first stands open; the one with a sound is below.
     await act(async () => void fireEvent.click(card.querySelector('li button')!))
+    await enterAll()
+    await act(async () => void fireEvent.click(screen.getByRole('tab', { name: 'Card' })))
+    await screen.findByRole('region', { name: 'Memory cards' })
     await enterAll()
   }
   if (view === 'controls') {

@@ -38,13 +38,13 @@ export const fonts = {
     good: { status: 204, says: 'Taken out', empty: true },
     bad: { 404: 'Not in this library' },
   }),
-  cardSounds: route({
+  cardZip: route({
     method: 'get',
-    path: '/commissions/{id}/sabers/{saber}/sounds.zip',
+    path: '/commissions/{id}/sabers/{saber}/card.zip',
     summary:
-      'The sounds of a saber as they go onto its card: in folders by font and event, with the gains that are set',
+      'What goes onto the card of a saber: its sounds in folders by font and event, with the gains that are set, and its configuration with a copy',
     good: { status: 200, says: 'ZIP', file: 'application/zip' },
-    bad: { 404: 'No such saber, or none of its sounds is recorded' },
+    bad: { 404: 'No such saber' },
   }),
   soundRules: route({
     method: 'get',

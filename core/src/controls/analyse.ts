@@ -339,7 +339,7 @@ function lost(map: ControlMap): Matter[] {
       'effect',
       map.presets.filter(
         // A font has what it has; a colour was set by somebody.
-        (p) => p.effects?.[e] !== undefined && !has(p, e) && !chooses('effect'),
+        (p) => p.effects?.[e] !== undefined && p.effects[e].is !== 'notThere' && !has(p, e) && !chooses('effect'),
       ),
       [e],
     )

@@ -4,7 +4,20 @@ import { blankSaber, type Commission, type Font, type Saber, type Sound } from '
 /** What no drawing shows of a thing. */
 const UNDRAWN: ReadonlySet<string> = new Set([
   ...['note', 'shopNote', 'lot', 'supplied', 'catalogue', 'otherEnd', 'type', 'configured', 'landmark'],
-  ...['story', 'askedBy', 'why', 'timesWhy', 'confirmed', 'charged', 'damaged'],
+  ...[
+    'story',
+    'askedBy',
+    'why',
+    'shopWhy',
+    'asked',
+    'favourite',
+    'exceptions',
+    'picture',
+    'timesWhy',
+    'confirmed',
+    'charged',
+    'damaged',
+  ],
 ])
 
 /** Where a value comes from is the shop's; that two values stand against each other shows on the drawing, which values does not. */

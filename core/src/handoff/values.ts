@@ -1,5 +1,6 @@
 import { type AnyFact, type Calculated, formatFact, known, missingText, type NumberFact, printable } from '../facts'
 import { layOut } from '../geometry'
+import type { DieColour } from '../light'
 import { type GoalKind, isForeign, nameOf, type Saber } from '../record'
 import { formatNumber, mmAndInch, type Reader } from '../units'
 import { say } from '../words'
@@ -72,3 +73,7 @@ export function hiltLength(reader: Reader, s: Saber): { value: string; about: bo
     about,
   }
 }
+
+/** What pixels are made of, in words. */
+export const diesText = (reader: Reader, dies: readonly DieColour[]): string =>
+  dies.map((die) => say(reader, 'die', { die })).join(', ')

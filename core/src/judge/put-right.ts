@@ -53,7 +53,11 @@ export const FIELDS: Readonly<Record<string, Field>> = {
     landmark: 'landmark',
     poles: 'leads',
   },
-  ...{ zones: 'leds', portEnd: (m) => said('missing')(m) ?? 'switched', otherPole: 'faces' },
+  ...{
+    zones: { count: 'leds', unsaid: 'shines', whom: 'follows', ring: 'follows' },
+    portEnd: (m) => said('missing')(m) ?? 'switched',
+    otherPole: 'faces',
+  },
   dies: { unsaid: 'fed' },
   protectedCell: { bare: 'protected' },
   cutOff: { missing: 'cutPower', unused: 'cutPower', noSleep: 'specs/deepSleepCurrent', keyUnsaid: 'keyDoes/out' },
@@ -63,10 +67,17 @@ export const FIELDS: Readonly<Record<string, Field>> = {
     ...{ above: 'use/highestVolume', highest: 'use/highestVolume', possible: 'use/highestVolume' },
   },
   // Voice and controls.
-  ...{ alikeColours: 'colour', flashing: 'flickerHz', lostEffect: 'colour', noFont: 'font' },
+  ...{ alikeColours: 'colour', lostEffect: 'colour', bleached: 'colour', behindTint: 'colour', noFont: 'font' },
+  flashing: ({ params }) => ((params as { counted?: boolean }).counted ? 'flickerHz' : 'moves/is'),
+  askedColour: ({ params }) => {
+    const { event } = params as { event?: string }
+    // The cell of an event is opened on the sheet.
+    return event ? undefined : 'colour'
+  },
   ignitionTime: ({ params }) => ((params as { way?: string }).way === 'retract' ? 'retractMs' : 'extendMs'),
   ...{ clipped: { over: 'gain' }, unevenFonts: 'gain', fontOffer: { unoffered: 'wish', unaccepted: 'wish' } },
   ...{ unsurePreset: 'status', unsureControl: 'status', holdUnknown: 'hold', collision: 'gesture' },
+  cardCopied: 'copiedOn',
   // The order.
   ...{ goesWith: { unsaid: 'type', unprotected: 'protected' } },
   ...{ openQuestion: 'answer', client: 'client/name', sameInOrder: { edition: 'edition' } },
@@ -86,7 +97,7 @@ export function putRightIn(check: string, m: Matter): string | undefined {
 /** Where things have their fields: what is said of a cell is said at Fit, wherever it is missed. */
 const HOMES: Readonly<Partial<Record<Kind, string>>> = {
   ...{ section: 'hilt', fastener: 'hilt', opening: 'hilt', socket: 'hilt', part: 'fit', blade: 'fit' },
-  ...{ preset: 'voice', font: 'voice', row: 'controls', zone: 'power', item: 'saber' },
+  ...{ preset: 'voice', font: 'voice', card: 'voice', row: 'controls', zone: 'power', item: 'saber' },
 }
 /** Matters that are put right on a desk of their own, or at a station where their thing does not lie. */
 const DESKS: Readonly<Record<string, string>> = {

@@ -28,6 +28,8 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'play.ended': '{what}: beendet',
   'play.waits': 'wartet {ms} ms, denn {times} drücken bewirkt etwas anderes',
   'play.beep': 'Ton {n}',
+  'play.slowed':
+    'Hier {times}-mal langsamer als in Wirklichkeit: es blitzt schneller, als auf einem Bildschirm sicher ist.',
   'play.went': 'von selbst: {to}',
   'play.nothing': '{made} {times}: hier geschieht nichts',
   'play.chose': 'steht auf {n}',
@@ -235,6 +237,10 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'topic.presets':
     '{n, plural, =2 {Zwei} =3 {Drei} =4 {Vier} =5 {Fünf} =6 {Sechs} other {#}} sind {hue}: {presets}.{told, select, yes { {deep} ist der dunklere Ton, {pale} der hellere.} other { Sie liegen nah beieinander.}}',
   hue: `{pale, select, yes {blass} other {}}{hue, select, pink {rosa} red {rot} orange {orange} yellow {gelb} green {grün} teal {türkis} skyBlue {himmelblau} blue {blau} violet {violett} magenta {magenta} dark {dunkel} other {weiß}}`,
+  'hue.apart': `{bare, select, yes {} other {das }}{by, select,
+    light {{place, select, lower {dunklere} higher {hellere} lowest {dunkelste} highest {hellste} middle {mittlere} other {{n, selectordinal, =2 {zweit} =3 {dritt} =4 {viert} =5 {fünft} =6 {sechst} other {#.-}}dunkelste}} }
+    strong {{place, select, lower {mattere} higher {kräftigere} lowest {matteste} highest {kräftigste} middle {mittlere} other {{n, selectordinal, =2 {zweit} =3 {dritt} =4 {viert} =5 {fünft} =6 {sechst} other {#.-}}matteste}} }
+    other {}}{pale, select, yes {{hue, select, pink {Blassrosa} red {Blassrot} orange {Blassorange} yellow {Blassgelb} green {Blassgrün} teal {Blasstürkis} skyBlue {Blasshimmelblau} blue {Blassblau} violet {Blassviolett} magenta {Blassmagenta} dark {Blassdunkel} other {Blassweiß}}} other {{hue, select, pink {Rosa} red {Rot} orange {Orange} yellow {Gelb} green {Grün} teal {Türkis} skyBlue {Himmelblau} blue {Blau} violet {Violett} magenta {Magenta} dark {Dunkel} other {Weiß}}}}{by, select, lean {{place, select, middle { in der Mitte} other {, das mehr ins {towards, select, red {Rote} orange {Orange} yellow {Gelbe} green {Grüne} teal {Türkise} blue {Blaue} violet {Violette} other {Rosa}} geht}}} other {}}`,
   'topic.demoBlade.what': '{blade} gehört der Werkstatt und kommt nicht ins Paket',
   'topic.demoBlade':
     'Die Klinge, die du hier siehst, gehört der Werkstatt. {has, select, yes {Deine ist eine andere{sized, select, yes {: {size}} other {}}.} other {Deine muss noch gekauft werden.}}',
@@ -416,7 +422,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'chapter.presets': 'Presets',
   'chapter.presets.head':
     '{column, select, number {Nr.} preset {Preset} colour {Farbe} effects {Effekte und Zeiten} font {Klänge} other {Gewünscht von}}',
-  'preset.colour': `{look, select, battery {zeigt, wie voll die Zelle ist ({hex})} party {viele Farben ({hex})} varies {wechselt rund um {hue} {hex}} other {{hue} {hex}}}`,
+  'preset.colour': `{look, select, battery {zeigt, wie voll die Zelle ist} party {viele Farben} varies {wechselt rund um {hue}} other {{hue}}}`,
   'preset.font': '{font}{has, select, yes {; Musik: {tracks}} other {}}',
   'chapter.fonts': 'Klänge',
   'chapter.fonts.head':
@@ -497,7 +503,20 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'light.name':
     '{name} ({kind, select, blade {in der Klinge} quillon {in der Parierstange} crystal {am Kristall} chassis {am Chassis} accent {Akzent} connector {am Kontakt} other {in der Taste}})',
   'light.die': '{die} ({hue}): {volts}, {amps}',
-  'light.does': '{follows, select, yes {dasselbe wie „{with}“} other {eigenes Licht}}',
+  'light.does':
+    '{follows, select, yes {dasselbe wie „{with}“} no {eigenes Licht} other {nicht festgehalten, ob es ein eigenes Licht hat}}',
+  'light.through': 'gesehen durch {what}{coloured, select, yes { ({hue})} other {}}',
+  'light.dies': 'Leuchtpunkte: {dies}',
+  die: '{die, select, red {rot} green {grün} blue {blau} white {weiß} warmWhite {warmweiß} amber {bernstein} cyan {cyan} other {tiefblau}}',
+  'blade.seen': `{tinted, select, yes {Rohr getönt: {tint}. } other {}}{tip, select, yes {Die Spitze leuchtet. } other {}}{made, select, yes {Leuchtpunkte: {dies}. } other {}}{wide, select, yes {Jede LED beleuchtet {spreads} des Rohrs.} other {}}`,
+  'chapter.card': 'Die Speicherkarte',
+  'chapter.card.head':
+    '{column, select, card {Karte} holds {Darauf} copied {Von uns kopiert} other {Seither geändert}}',
+  'card.first': 'Kopiere die ganze Karte an einen sicheren Ort, bevor du etwas darauf änderst.',
+  'card.name': '{name} ({is, select, shipped {im Schwert} spare {Ersatz} other {deine alte}})',
+  'card.holds': `{n, plural, one {1 Datei} other {# Dateien}}, {size}, {was, select, written {geschrieben} other {gelesen}} {day}{who, select, yes { von {by}} other {}}{bad, plural, =0 {} one {; 1 Datei nicht lesbar} other {; # Dateien nicht lesbar}}`,
+  'card.edit': '{day}: {what}{who, select, yes { ({by})} other {}}',
+  'card.limits': 'Was ihre Firmware bekanntlich nicht kann: {what}',
   'chapter.settings': 'Einstellungen der Platine',
   'setting.name': `{row, select, sleepAfter {Schläft ein nach} displayTimeout {Display wird dunkel nach} displayAngle {Winkel des Bildes zur Schalterlinie} volumeSteps {Lautstärkestufen} greeting {Begrüßung auf dem Display} other {Funkverbindung}}`,
   'setting.greeting': `{greets, select, yes {„{greeting}“} other {}}{pictured, select, yes {{greets, select, yes {, } other {}}{picture}} other {}}`,
@@ -535,8 +554,12 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'chapter.warranty': 'Unsere Garantie',
   'warranty.ends': 'Sie erlischt durch: {ends}',
   'notFor.title': 'Nicht gemacht für {what}',
-  'preset.effect':
-    '{effect, select, clash {Treffer} lock {Verkeilen} deflect {Abwehr} drag {Schleifen} melt {Schmelzen} other {Überladung}} {hue} {hex}',
+  'preset.effect': `{effect, select, preIgnition {vor dem Zünden} ignite {Zünden} clash {Treffer} lock {Verkeilen} deflect {Abwehr} drag {Schleifen} melt {Schmelzen} retract {Einziehen} other {Überladung}}{coloured, select, yes { {hue}} other {}}{moving, select, yes { ({moves})} other {}}`,
+  'preset.event': `{event, select, preIgnition {vor dem Zünden} ignite {Zünden} clash {Treffer} lock {Verkeilen} deflect {Abwehr} drag {Schleifen} melt {Schmelzen} retract {Einziehen} other {Überladung}} {is, select, boardDefault {wie es die Platine macht} notThere {nicht eingerichtet} other {jedes Mal anders}}`,
+  'preset.moves': `{how, select, steady {ruhig} breathing {atmend} flicker {flackernd} unstable {unruhig} flame {wie eine Flamme} cycle {durch alle Farben} gradient {von einem Ende zum anderen} level {steigend und fallend wie eine Anzeige} spark {mit einzelnen Funken} other {in Wellen}}{over, select, yes { bis {second}} other {}}{rated, select, yes {, {rate}} other {}}`,
+  'preset.light': `{light}{coloured, select, yes { {hue}} other {}}{moving, select, yes { ({moves})} other {}}`,
+  'preset.picture': 'auf dem Display: {picture}',
+  'preset.takes': `braucht {long, select, yes {eine leuchtende Klinge von {length}{tip, select, yes { mit leuchtender Spitze} other {}}{plug, select, yes {, oder den Stopfen} other {}}} other {{tip, select, yes {eine leuchtende Spitze{plug, select, yes { oder den Stopfen} other {}}} other {den Stopfen}}}}`,
   'preset.time': 'fährt in {time} {way, select, out {aus} other {ein}}',
   'preset.flashes': 'blitzt mit {rate}',
   'arrival.condition':

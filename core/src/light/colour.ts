@@ -1,7 +1,6 @@
 import {
   converter,
   differenceCiede2000,
-  formatHex,
   modeLab,
   modeLab65,
   modeLrgb,
@@ -28,10 +27,11 @@ const oklch = converter('oklch')
 /** CIEDE2000 between two colours given as "#rrggbb". 0 is equal; 100 is black against white. */
 export const difference = (a: string, b: string): number => ciede(a, b)
 
-/** Two lights on one tube add in linear light; the sum clips at full. Returns "#rrggbb". */
-export function addLight(a: string, b: string): string {
-  const [x, y] = [linear(a)!, linear(b)!]
-  return formatHex({ mode: 'lrgb', r: Math.min(1, x.r + y.r), g: Math.min(1, x.g + y.g), b: Math.min(1, x.b + y.b) })
+/** Lightness (0…1), chroma and hue angle (°) of OKLCH; a grey has no angle. Throws RangeError for what is no colour. */
+export function lightnessChromaHue(hex: string): { light: number; chroma: number; hue: number | undefined } {
+  duties(hex)
+  const { l, c, h } = oklch(hex)!
+  return { light: l, chroma: c, hue: h }
 }
 
 /**
@@ -62,8 +62,10 @@ const HUES: [upTo: number, word: string][] = [
 export function hueWord(hex: string): string {
   const c = oklch(hex)!
   if (c.l < 0.15) return 'dark'
-  if (c.c < 0.05) return 'white'
+  // A dim light has less chroma than a bright one of the same colour.
+  const strong = c.c / Math.min(1, c.l / 0.6)
+  if (strong < 0.05) return 'white'
   const h = c.h ?? 0
   const word = HUES.find(([to]) => h <= to)![1]
-  return c.c < 0.11 ? `pale ${word}` : word
+  return strong < 0.11 ? `pale ${word}` : word
 }

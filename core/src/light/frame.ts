@@ -1,3 +1,7 @@
+import { fromLinear, toLinear } from './linear'
+import { goneAt, type Style } from './style'
+import { turned } from './turned'
+
 /** Effects that change how a blade shines for a while. */
 export type LedEffect = 'clash' | 'deflect' | 'lock' | 'drag' | 'melt' | 'surge'
 /** How long each shows when it is not held, s. */
@@ -9,15 +13,24 @@ export const SCREEN_FLICKER_HZ = 2.4
 /** Flashes nearer to each other than this are shown as one, s: no more than three in a second. */
 export const LEAST_BETWEEN_FLASHES = 0.36
 
+const DARK: readonly [number, number, number] = [0, 0, 0]
 type Rgb = readonly [r: number, g: number, b: number]
 
 /** How a blade shines at a moment. */
 export interface Look {
   colour: Rgb
+  /** How it moves; steady where nothing is said. */
+  moves?: Style
+  /** How much slower than in truth it is shown; 1 as it is. */
+  slowed?: number
   /** How much of its length is lit, 0 … 1, from the hilt. */
   extended: number
-  /** What goes on, since when (s), in which colour, and where along the blade (0 … 1). */
-  effects: readonly { kind: LedEffect; since: number; colour: Rgb; at: number; held: boolean }[]
+  /** What goes on, since when (s), in which colour, how it moves, and where along the blade (0 … 1). */
+  effects: readonly { kind: LedEffect; since: number; colour: Rgb; at: number; held: boolean; moves?: Style }[]
+  /** What of it is seen, in linear light, row by row: red, green and blue of red, green and blue; all of it where nothing is said. */
+  through?: readonly number[]
+  /** Over how many LEDs the light of one is spread by what is around it. */
+  spread?: number
 }
 
 /** Red, green and blue of "#rrggbb", 0 … 255. Throws RangeError for what is no colour. */
@@ -61,7 +74,10 @@ export function ledFrame(leds: number, look: Look, t: number, out: Uint8ClampedA
   if (out.length < leds * 4)
     throw new RangeError(`ledFrame: ${leds} LEDs need ${leds * 4} bytes, there are ${out.length}`)
   const lit = Math.max(0, Math.min(1, look.extended)) * leds
-  const [r, g, b] = look.colour
+  const slow = (look.slowed ?? 1) * t
+  const { moves } = look
+  const [r, g, b] = moves?.kind === 'cycle' ? turned(look.colour, moves.hz * slow, 1) : look.colour
+  const [r2, g2, b2] = moves?.second ?? DARK
   const now = look.effects.filter((e) => e.held || t - e.since <= EFFECT_SECONDS[e.kind])
   for (let i = 0, k = 0; i < leds; i++, k += 4) {
     const share = Math.max(0, Math.min(1, lit - i))
@@ -72,30 +88,63 @@ export function ledFrame(leds: number, look: Look, t: number, out: Uint8ClampedA
       out[k + 3] = 0
       continue
     }
-    let [cr, cg, cb] = [r, g, b]
     const x = (i + 0.5) / leds
+    const gone = moves ? goneAt(moves, x, slow) : 0
+    let [cr, cg, cb] = [r + (r2 - r) * gone, g + (g2 - g) * gone, b + (b2 - b) * gone]
     for (const e of now) {
       const s = effectAt(e.kind, e.held, t - e.since, e.at, x)
       if (s <= 0) continue
-      cr += (e.colour[0] - cr) * s
-      cg += (e.colour[1] - cg) * s
-      cb += (e.colour[2] - cb) * s
+      const own = e.moves ? goneAt(e.moves, x, slow) : 0
+      const to = e.moves?.second ?? DARK
+      cr += (e.colour[0] + (to[0] - e.colour[0]) * own - cr) * s
+      cg += (e.colour[1] + (to[1] - e.colour[1]) * own - cg) * s
+      cb += (e.colour[2] + (to[2] - e.colour[2]) * own - cb) * s
     }
     out[k] = cr
     out[k + 1] = cg
     out[k + 2] = cb
     out[k + 3] = 255 * share
   }
+  if (look.through || (look.spread ?? 1) > 1) seenThrough(leds, look, out)
 }
 
-/** A colour turned on by steps of a whole circle, as a board does it: red, green and blue, 0 … 255. */
-export function turned([r, g, b]: Rgb, steps: number, circle: number): Rgb {
-  if (((steps % circle) + circle) % circle === 0) return [r, g, b]
-  const a = (2 * Math.PI * steps) / circle
-  const [c, s] = [Math.cos(a), Math.sin(a)]
-  // Turning about the grey axis keeps how light it is, as near as three dies allow.
-  const k = (1 - c) / 3
-  const w = s / Math.sqrt(3)
-  const mix = (x: number, y: number, z: number) => Math.max(0, Math.min(255, x * (c + k) + y * (k - w) + z * (k + w)))
-  return [mix(r, g, b), mix(g, b, r), mix(b, r, g)]
+/** What is seen of LEDs through what is around them: spread along the blade and tinted, in linear light. */
+function seenThrough(leds: number, { through, spread }: Look, out: Uint8ClampedArray): void {
+  const light = new Float32Array(leds * 3)
+  for (let i = 0; i < leds; i++) {
+    const lit = out[i * 4 + 3]! / 255
+    for (let c = 0; c < 3; c++) light[i * 3 + c] = toLinear(out[i * 4 + c]!) * lit
+  }
+  const wide = spread === undefined ? light : spreadOver(light, leds, spread)
+  const m = through ?? ALL
+  for (let i = 0; i < leds; i++) {
+    const [r, g, b] = [wide[i * 3]!, wide[i * 3 + 1]!, wide[i * 3 + 2]!]
+    // Where it is only partly lit its share of light stands in how clear it is, as before.
+    const lit = out[i * 4 + 3]! / 255
+    if (lit === 0) continue
+    for (let c = 0; c < 3; c++)
+      out[i * 4 + c] = fromLinear((m[c * 3]! * r + m[c * 3 + 1]! * g + m[c * 3 + 2]! * b) / lit)
+  }
+}
+const ALL = [1, 0, 0, 0, 1, 0, 0, 0, 1]
+
+/** The mean of so many neighbours, twice: a hill of that width. What lies beyond an end is as the end. */
+function spreadOver(light: Float32Array, leds: number, spread: number): Float32Array {
+  const reach = Math.min(leds - 1, Math.floor(spread / 2))
+  if (reach < 1) return light
+  let from = light
+  for (let pass = 0; pass < 2; pass++) {
+    const to = new Float32Array(from.length)
+    for (let c = 0; c < 3; c++) {
+      const at = (i: number) => from[Math.min(leds - 1, Math.max(0, i)) * 3 + c]!
+      let sum = 0
+      for (let i = -reach; i <= reach; i++) sum += at(i)
+      for (let i = 0; i < leds; i++) {
+        to[i * 3 + c] = sum / (2 * reach + 1)
+        sum += at(i + reach + 1) - at(i - reach)
+      }
+    }
+    from = to
+  }
+  return from
 }

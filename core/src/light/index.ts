@@ -1,4 +1,17 @@
-export { addLight, difference, duties, FLASH_LIMIT_HZ, hueWord, SAME_COLOUR } from './colour'
+export { type Apart, type ColourWords, colourWords } from './apart'
+export { difference, duties, FLASH_LIMIT_HZ, hueWord, lightnessChromaHue, SAME_COLOUR } from './colour'
+export {
+  chromaticity,
+  DIES,
+  type DieColour,
+  drive,
+  hexOf,
+  lightOf,
+  stimulusOf,
+  through,
+  tintMatrix,
+  USUAL_DIES,
+} from './dies'
 export {
   EFFECT_SECONDS,
   effectAt,
@@ -8,5 +21,16 @@ export {
   ledFrame,
   rgbOf,
   SCREEN_FLICKER_HZ,
-  turned,
 } from './frame'
+export {
+  flashesOf,
+  goneAt,
+  isSaturatedRed,
+  STYLE_KINDS,
+  STYLE_USES,
+  type Style,
+  type StyleKind,
+  slowedBy,
+  USUAL_STYLE,
+} from './style'
+export { turned } from './turned'

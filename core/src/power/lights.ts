@@ -1,12 +1,13 @@
 import { type Calculated, Gather, known } from '../facts'
-import { duties } from '../light'
-import { type Blade, type FittedPart, refTo, type Saber, WHITE, type Zone } from '../record'
+import { type DieColour, drive, duties } from '../light'
+import { type Blade, type FittedPart, keyWords, refTo, type Saber, WHITE, type Zone } from '../record'
 import { formatNumber, MAKER } from '../units'
 import { dieDuty } from './dies'
 import { pixels } from './pixels'
 
 /** The basis of every light's current. */
 const MODEL = 'Σ over pixels: idle + Σ channel max × duty; duty by sRGB'
+const BY_DIES = 'Σ over pixels: idle + Σ channel max × duty; duty by the primaries of its dies, white at D65'
 const FORMULA = 'n × (idle + brightness × Σ channel × duty) ÷ 1000'
 
 /**
@@ -20,7 +21,9 @@ export const brightnessLimit = (saber: Saber): number => {
 const noteLimit = (g: Gather, limit: number) => {
   if (limit < 1) g.note('brightness, as configured', `${formatNumber(MAKER, limit * 100, 0)} %`)
 }
-const sum = (colour: string) => duties(colour).reduce((a, l) => a + l, 0)
+/** Σ duty of the dies of a pixel for a colour; by sRGB where nobody has said which dies it has. */
+const sum = (colour: string, dies?: readonly DieColour[]) =>
+  (dies?.length ? drive(colour, dies) : duties(colour)).reduce((a, l) => a + l, 0)
 
 /** Current of a blade showing one colour over its whole length, A. A string blade has one colour: all its groups lit, or none for black. */
 export function bladeCurrent(saber: Saber, b: Blade, colour: string): Calculated {
@@ -38,7 +41,9 @@ export function bladeCurrent(saber: Saber, b: Blade, colour: string): Calculated
   g.note('colour', colour)
   const limit = brightnessLimit(saber)
   noteLimit(g, limit)
-  return g.figure('A', FORMULA, MODEL, () => (n * (idle + limit * channel * sum(colour))) / 1000)
+  if (b.dies?.length) g.note('dies', b.dies.map((d) => keyWords(d)).join(', '))
+  const basis = b.dies?.length ? BY_DIES : MODEL
+  return g.figure('A', FORMULA, basis, () => (n * (idle + limit * channel * sum(colour, b.dies))) / 1000)
 }
 
 /** Current of another zone (crystal, accent, chassis strip), A. A zone that follows another shows its colour and still draws its own current. */
@@ -50,7 +55,9 @@ export function zoneCurrent(saber: Saber, z: Zone, colour: string): Calculated {
   const idle = g.take(`idle current of ${z.name}`, z.idleCurrent, ref)
   const limit = brightnessLimit(saber)
   noteLimit(g, limit)
-  return g.figure('A', FORMULA, MODEL, () => (n * (idle + limit * channel * sum(colour))) / 1000)
+  if (z.dies?.length) g.note('dies', z.dies.map((d) => keyWords(d)).join(', '))
+  const basis = z.dies?.length ? BY_DIES : MODEL
+  return g.figure('A', FORMULA, basis, () => (n * (idle + limit * channel * sum(colour, z.dies))) / 1000)
 }
 
 /**

@@ -1,7 +1,7 @@
 import { doingOf } from '../controls'
 import { Gather, known, type NumberFact } from '../facts'
 import { safeVolume } from '../power'
-import { byId, fontOf, type Preset, refTo, type Saber, soundsOf, worksIn } from '../record'
+import { byId, fontOf, LIGHT_EVENTS, type Preset, refTo, type Saber, soundsOf, worksIn } from '../record'
 import type { Reader } from '../units'
 import { reachableEvents } from '../voice'
 import { say } from '../words'
@@ -12,7 +12,7 @@ const CALLED: ReadonlySet<string> = new Set(['lock', 'drag', 'melt', 'deflect', 
 /** The events of a preset that are heard or seen: those of its font that the controls reach, those with a colour of their own, and those that a control calls up in it. */
 const eventsOf = (s: Saber, p: Preset): string[] => {
   const called = s.controls.filter((r) => CALLED.has(r.does) && worksIn(r, p.id))
-  const coloured = Object.keys(p.effects ?? {})
+  const coloured = LIGHT_EVENTS.filter((e) => p.effects?.[e] && p.effects[e].is !== 'notThere')
   const reached = new Set<string>(reachableEvents(s, p))
   const sounding = (fontOf(s, p)?.sounds ?? []).map((x) => x.event).filter((e) => reached.has(e))
   return [...new Set([...sounding, ...coloured, ...called.map((r): string => r.does)])]

@@ -3,8 +3,9 @@ export { anotherLike, asCopy, unconfirmed, withoutSpecimen } from './begin/copy'
 export { describeFormat } from './check/describe'
 export type { Problem } from './check/problem'
 export { DIRECTIONS, GOALS, type GoalKind, Looked, Procedure, Step, TASKS, type Task } from './schema/access'
-export { BLADE_KINDS, BLADE_USES, Blade, ZONE_KINDS, Zone } from './schema/blade'
+export { BLADE_KINDS, BLADE_USES, Blade, SHINES, ZONE_KINDS, Zone } from './schema/blade'
 export { SENSES, type Settings, TRIED_WITH } from './schema/board-settings'
+export { CARD_IS, Card, type CardFile, type CardReading, Configuration } from './schema/card'
 export {
   Arrival,
   ASKERS,
@@ -96,7 +97,20 @@ export {
   SpecMap,
   SUPPLIED,
 } from './schema/part'
-export { colourOf, effectColours, LOOKS, Preset, STATUSES, WHITE } from './schema/preset'
+export {
+  colourOf,
+  EVENT_IS,
+  type EventLook,
+  effectColours,
+  LIGHT_EVENTS,
+  type LightEvent,
+  type LightLook,
+  LOOKS,
+  Moves,
+  Preset,
+  STATUSES,
+  WHITE,
+} from './schema/preset'
 export { Reading, Repair, SETUPS, Test } from './schema/proof'
 export { ALL_KINDS, type Id, type Kind, partsOfRef, type Ref, refTo, THINGS } from './schema/ref'
 export { ReplyBody, ReplyFile } from './schema/reply'

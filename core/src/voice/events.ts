@@ -2,6 +2,7 @@ import {
   type Action,
   type ControlRow,
   fontOf,
+  type LightEvent,
   type Preset,
   type Saber,
   type SoundEvent,
@@ -50,7 +51,9 @@ export function missingSounds(saber: Saber, preset: Preset): SoundEvent[] {
   if (!recorded(saber, preset)) return []
   const have = new Set<SoundEvent>(soundsOf(saber, preset).map((x) => x.event))
   if (tracksOf(saber, preset).length) have.add('track')
-  return reachableEvents(saber, preset).filter((e) => !have.has(e) && !BOARD_EVENTS.has(e))
+  // What is not there in a preset is not heard there either.
+  const there = (e: SoundEvent) => preset.effects?.[e as LightEvent]?.is !== 'notThere'
+  return reachableEvents(saber, preset).filter((e) => !have.has(e) && !BOARD_EVENTS.has(e) && there(e))
 }
 
 /** Events of the board that the controls reach in some preset and neither a voice pack nor its font has; nothing where no voice pack lists a sound. */

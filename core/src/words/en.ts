@@ -29,6 +29,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'play.ended': '{what}: released',
   'play.waits': 'waits {ms} ms, since pressing {times} does something else',
   'play.beep': 'beep {n}',
+  'play.slowed': 'Shown {times} times slower than it is: it flashes faster than is safe on a screen.',
   'play.went': 'by itself: {to}',
   'play.nothing': '{made} {times}: nothing is set for that here',
   'play.chose': 'set to {n}',
@@ -229,6 +230,10 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'topic.presets.asked': `{you, select, yes {You asked for {presets}.} other {{presets} was {who}’s idea.}}`,
   'topic.presets': `{n, plural, =2 {Two} =3 {Three} =4 {Four} =5 {Five} =6 {Six} other {#}} are {hue}: {presets}.{told, select, yes { {deep} is the deeper, {pale} the lighter.} other { They’re close together.}}`,
   hue: `{pale, select, yes {pale } other {}}{hue, select, pink {pink} red {red} orange {orange} yellow {yellow} green {green} teal {teal} skyBlue {sky blue} blue {blue} violet {violet} magenta {magenta} dark {dark} other {white}}`,
+  'hue.apart': `{bare, select, yes {} other {the }}{by, select,
+    light {{place, select, lower {darker} higher {lighter} lowest {darkest} highest {lightest} middle {middle} other {{n, selectordinal, =2 {second} =3 {third} =4 {fourth} =5 {fifth} =6 {sixth} one {#st} two {#nd} few {#rd} other {#th}} darkest}} }
+    strong {{place, select, lower {duller} higher {stronger} lowest {dullest} highest {strongest} middle {middle} other {{n, selectordinal, =2 {second} =3 {third} =4 {fourth} =5 {fifth} =6 {sixth} one {#st} two {#nd} few {#rd} other {#th}} dullest}} }
+    other {}}{pale, select, yes {pale } other {}}{hue, select, pink {pink} red {red} orange {orange} yellow {yellow} green {green} teal {teal} skyBlue {sky blue} blue {blue} violet {violet} magenta {magenta} dark {dark} other {white}}{by, select, lean {{place, select, middle { in the middle} other { nearer to {towards, select, red {red} orange {orange} yellow {yellow} green {green} teal {teal} blue {blue} violet {violet} other {pink}}}}} other {}}`,
   'topic.demoBlade.what': "the {blade} is the bench's, not the shipped one",
   'topic.demoBlade': `The blade you see here is the bench’s own. {has, select, yes {Yours is another one{sized, select, yes {: {size}} other {}}.} other {Yours is yet to be bought.}}`,
   'topic.bladeToBuy.what': '{blade} to be bought',
@@ -405,7 +410,7 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'chapter.presets': 'Presets',
   'chapter.presets.head':
     '{column, select, number {No.} preset {Preset} colour {Colour} effects {Effects and times} font {Font} other {Asked for by}}',
-  'preset.colour': `{look, select, battery {shows how full the cell is ({hex})} party {many colours ({hex})} varies {varies around {hue} {hex}} other {{hue} {hex}}}`,
+  'preset.colour': `{look, select, battery {shows how full the cell is} party {many colours} varies {varies around {hue}} other {{hue}}}`,
   'preset.font': '{font}{has, select, yes {; tracks: {tracks}} other {}}',
   'chapter.fonts': 'Sounds',
   'chapter.fonts.head': '{column, select, font {Font} author {Made by} sounds {On the card} other {Terms and notes}}',
@@ -485,7 +490,19 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'light.name':
     '{name} ({kind, select, blade {in the blade} quillon {in the crossguard} crystal {at the crystal} chassis {on the chassis} accent {accent} connector {at the connector} other {in the button}})',
   'light.die': '{die} ({hue}): {volts}, {amps}',
-  'light.does': '{follows, select, yes {what the {with} shows} other {its own light}}',
+  'light.does':
+    '{follows, select, yes {what the {with} shows} no {its own light} other {not recorded whether it has its own light}}',
+  'light.through': 'seen through {what}{coloured, select, yes { ({hue})} other {}}',
+  'light.dies': 'dies: {dies}',
+  die: '{die, select, red {red} green {green} blue {blue} white {white} warmWhite {warm white} amber {amber} cyan {cyan} other {deep blue}}',
+  'blade.seen': `{tinted, select, yes {tube tinted {tint}. } other {}}{tip, select, yes {The tip is lit. } other {}}{made, select, yes {Dies: {dies}. } other {}}{wide, select, yes {Each LED lights {spreads} of the tube.} other {}}`,
+  'chapter.card': 'The memory card',
+  'chapter.card.head': '{column, select, card {Card} holds {It holds} copied {Copied by us} other {Changed since}}',
+  'card.first': 'Copy all of the card to a safe place before you change anything on it.',
+  'card.name': '{name} ({is, select, shipped {in the saber} spare {a spare} other {your old one}})',
+  'card.holds': `{n, plural, one {1 file} other {# files}}, {size}, {was, select, written {written} other {read}} {day}{who, select, yes { by {by}} other {}}{bad, plural, =0 {} one {; 1 file could not be read} other {; # files could not be read}}`,
+  'card.edit': '{day}: {what}{who, select, yes { ({by})} other {}}',
+  'card.limits': 'What its firmware is known not to do: {what}',
   'chapter.settings': 'Board settings',
   'setting.name': `{row, select, sleepAfter {Goes to sleep after} displayTimeout {Display goes dark after} displayAngle {Picture angle to the switch line} volumeSteps {Volume steps} greeting {Display greeting} other {Wireless link}}`,
   'setting.greeting': `{greets, select, yes {“{greeting}”} other {}}{pictured, select, yes {{greets, select, yes {, } other {}}{picture}} other {}}`,
@@ -521,8 +538,12 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'chapter.warranty': 'What we stand behind',
   'warranty.ends': 'It ends with: {ends}',
   'notFor.title': 'Not made for {what}',
-  'preset.effect':
-    '{effect, select, clash {clash} lock {lock} deflect {deflect} drag {drag} melt {melt} other {surge}} {hue} {hex}',
+  'preset.effect': `{effect, select, preIgnition {before ignition} ignite {ignite} clash {clash} lock {lock} deflect {deflect} drag {drag} melt {melt} retract {retract} other {surge}}{coloured, select, yes { {hue}} other {}}{moving, select, yes { ({moves})} other {}}`,
+  'preset.event': `{event, select, preIgnition {before ignition} ignite {ignite} clash {clash} lock {lock} deflect {deflect} drag {drag} melt {melt} retract {retract} other {surge}} {is, select, boardDefault {as the board does it} notThere {not set up} other {different each time}}`,
+  'preset.moves': `{how, select, steady {steady} breathing {breathing} flicker {flickering} unstable {unstable} flame {like a flame} cycle {round all colours} gradient {from one end to the other} level {rising and falling like a gauge} spark {with single sparks} other {in waves}}{over, select, yes { into {second}} other {}}{rated, select, yes {, {rate}} other {}}`,
+  'preset.light': `{light}{coloured, select, yes { {hue}} other {}}{moving, select, yes { ({moves})} other {}}`,
+  'preset.picture': 'its display shows {picture}',
+  'preset.takes': `takes {long, select, yes {a lit blade of {length}{tip, select, yes { with a lit tip} other {}}{plug, select, yes {, or the plug} other {}}} other {{tip, select, yes {a lit tip{plug, select, yes { or the plug} other {}}} other {the plug}}}}`,
   'preset.time': '{way, select, out {extends} other {retracts}} in {time}',
   'preset.flashes': 'flashes at {rate}',
   'arrival.condition':

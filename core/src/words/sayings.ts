@@ -69,6 +69,8 @@ export interface Sayings {
   'play.ended': { what: Words }
   'play.waits': { ms: number; times: Words }
   'play.beep': { n: number }
+  /** Shown slower than it is, so that a screen does not flash too fast. */
+  'play.slowed': { times: Words }
   'play.went': { to: Words }
   'play.nothing': { made: Words; times: Words }
   'play.chose': { n: number }
@@ -236,6 +238,17 @@ export interface Sayings {
   'topic.presets.asked': { who: Words; you: 'yes' | 'no'; presets: Words }
   'topic.presets': { presets: Words; n: number; hue: Words; deep: Words; pale: Words; told: 'yes' | 'no' }
   hue: { hue: Words; pale: 'yes' | 'no' }
+  /** A hue that others share, told from them: the darker, the palest, the second from the dark end, the one nearer to another hue. */
+  'hue.apart': {
+    hue: Words
+    pale: 'yes' | 'no'
+    by: 'light' | 'strong' | 'lean'
+    place: 'lower' | 'higher' | 'lowest' | 'highest' | 'middle' | 'nth'
+    n: number
+    towards: Words
+    /** Without its article. */
+    bare: 'yes' | 'no'
+  }
   'topic.demoBlade.what': { blade: Words }
   'topic.demoBlade': { blade: Words; shipped: Words; size: Words; has: 'yes' | 'no'; sized: 'yes' | 'no' }
   'topic.bladeToBuy.what': { blade: Words }
@@ -535,7 +548,7 @@ export interface Sayings {
   'controls.none': Record<never, never>
   'chapter.presets': Record<never, never>
   'chapter.presets.head': { column: 'number' | 'preset' | 'colour' | 'effects' | 'font' | 'asker' }
-  'preset.colour': { hue: Words; hex: Words; look: Words }
+  'preset.colour': { hue: Words; look: Words }
   'preset.font': { font: Words; tracks: Words; has: 'yes' | 'no' }
   'chapter.fonts': Record<never, never>
   'chapter.fonts.head': { column: 'font' | 'author' | 'sounds' | 'terms' }
@@ -604,7 +617,26 @@ export interface Sayings {
   'chapter.lights.head': { column: 'light' | 'leds' | 'does' }
   'light.name': { name: Words; kind: Words }
   'light.die': { die: Words; hue: Words; volts: Words; amps: Words }
-  'light.does': { with: Words; follows: 'yes' | 'no' }
+  'light.does': { with: Words; follows: 'yes' | 'no' | 'unsaid' }
+  'light.through': { what: Words; hue: Words; coloured: 'yes' | 'no' }
+  'light.dies': { dies: Words }
+  die: { die: Words }
+  'blade.seen': {
+    tint: Words
+    tinted: 'yes' | 'no'
+    tip: 'yes' | 'no'
+    dies: Words
+    made: 'yes' | 'no'
+    spreads: Words
+    wide: 'yes' | 'no'
+  }
+  'chapter.card': Record<never, never>
+  'chapter.card.head': { column: 'card' | 'holds' | 'copied' | 'changed' }
+  'card.first': Record<never, never>
+  'card.name': { name: Words; is: Words }
+  'card.holds': { n: number; size: Words; day: Words; bad: number; was: Words; by: Words; who: 'yes' | 'no' }
+  'card.edit': { day: Words; what: Words; by: Words; who: 'yes' | 'no' }
+  'card.limits': { what: Words }
   'chapter.settings': Record<never, never>
   'setting.name': { row: Words }
   'setting.link': { name: Words; code: Words; coded: 'yes' | 'no'; program: Words; by: 'yes' | 'no' }
@@ -637,7 +669,14 @@ export interface Sayings {
   'chapter.warranty': Record<never, never>
   'warranty.ends': { ends: Words }
   'notFor.title': { what: Words }
-  'preset.effect': { effect: Words; hue: Words; hex: Words }
+  'preset.effect': { effect: Words; hue: Words; coloured: 'yes' | 'no'; moves: Words; moving: 'yes' | 'no' }
+  /** An event without a colour of its own. */
+  'preset.event': { event: Words; is: Words }
+  /** How a light moves. */
+  'preset.moves': { how: Words; second: Words; over: 'yes' | 'no'; rate: Words; rated: 'yes' | 'no' }
+  'preset.light': { light: Words; hue: Words; coloured: 'yes' | 'no'; moves: Words; moving: 'yes' | 'no' }
+  'preset.picture': { picture: Words }
+  'preset.takes': { length: Words; long: 'yes' | 'no'; tip: 'yes' | 'no'; plug: 'yes' | 'no' }
   'preset.time': { way: 'out' | 'in'; time: Words }
   'preset.flashes': { rate: Words }
   'arrival.condition': { condition: Words; on: Words; dated: 'yes' | 'no'; whole: 'yes' | 'no' }

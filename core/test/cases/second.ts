@@ -501,12 +501,12 @@ export const SECOND: readonly Job[] = [
     make: job('c13', 'Three Blues', (s, c) => {
       c.client.note = 'third one of hers'
       s.presets = [
-        preset('c13-p1', 'Deep', 'c13-reed', '#1030ff', {
-          askedBy: 'Aud',
-          effects: { deflect: stated('#fff8b0', 'client') },
-        }),
+        preset('c13-p1', 'Deep', 'c13-reed', '#1030ff', { askedBy: 'Aud' }),
         preset('c13-p2', 'Deeper', 'c13-reed', '#1028f8'),
         preset('c13-p3', 'Deepest', 'c13-reed', '#0c28f0'),
+        preset('c13-p6', 'Reed bed', 'c13-reed', '#20c840', {
+          effects: { deflect: { colour: stated('#fff8b0', 'client') } },
+        }),
         preset('c13-p4', 'Gauge', 'c13-reed', '#ffffff', { look: 'battery' }),
         preset('c13-p5', 'Fair', 'c13-reed', '#ffffff', { look: 'party' }),
       ]
@@ -520,7 +520,7 @@ export const SECOND: readonly Job[] = [
         id: 'c13-r',
         text: 'Yellow deflect on green',
         status: 'changed',
-        answer: 'It reads white on this blue.',
+        answer: 'It reads white on this green.',
         toldOn: on('10-20'),
         rank: 1,
       })
@@ -537,8 +537,8 @@ export const SECOND: readonly Job[] = [
         p: '#0c28f0',
       }),
       need('a wish that reads otherwise, and when that was said', 'requests/status=changed', {
-        s: 'it reads white on this blue. We told you on 20 October 2026',
-        p: 'It reads white on this blue.',
+        s: 'it reads white on this green. We told you on 20 October 2026',
+        p: 'It reads white on this green.',
       }),
       need('thread locked for good', 'sabers/hilt/sections/joint/lockedForLife', {
         bench: 'procedures.blocked',
@@ -554,13 +554,13 @@ export const SECOND: readonly Job[] = [
         s: 'Fair runs through many colours',
         p: 'many colours',
       }),
-      need('deflect of its own colour', 'sabers/presets/effects/deflect=#fff8b0', {
-        bench: 'lostEffect.lost',
-        p: '#fff8b0',
+      need('deflect of its own colour', 'sabers/presets/effects/deflect/colour=#fff8b0', {
+        bench: 'bleached.bleaches',
+        p: 'deflect pale yellow',
         but: 'seen when it is struck',
       }),
     ],
-    told: ['Locked with adhesive', 'It reads white on this blue.', '#1030ff', '#fff8b0', 'hex key 2 mm'],
+    told: ['Locked with adhesive', 'It reads white on this green.', 'deflect pale yellow', 'hex key 2 mm'],
     kept: [],
     raises: ['alikeColours.alike'],
   },

@@ -517,7 +517,10 @@ export const THIRD: readonly Job[] = [
         },
         { id: 'c21-s2', sense: 'clash', value: stated('6', 'configured'), triedWith: ['plug'] },
       ]
-      s.presets[0]!.effects = { clash: stated('#ffffff', 'configured'), lock: stated('#ff3000', 'configured') }
+      s.presets[0]!.effects = {
+        clash: { colour: stated('#ffffff', 'configured') },
+        lock: { colour: stated('#ff3000', 'configured') },
+      }
       s.blades.push({
         ...structuredClone(s.blades[0]!),
         id: 'c21-plug',
@@ -568,7 +571,10 @@ export const THIRD: readonly Job[] = [
         s: 'clash at 6 (tried with the plug in)',
         p: 'Calm, for small rooms.',
       }),
-      need('colours by effect', 'sabers/presets/effects/lock=#ff3000', { p: '#ff3000', but: 'seen when it locks' }),
+      need('colours by effect', 'sabers/presets/effects/lock/colour=#ff3000', {
+        p: 'lock red',
+        but: 'seen when it locks',
+      }),
       need('film still to go into the blade', 'toDos/blocks=shipping', {
         bench: 'toDos.open',
         but: 'done before it ships',
@@ -589,7 +595,7 @@ export const THIRD: readonly Job[] = [
       'card holder',
       'Two years on everything',
       'opened with force',
-      '#ff3000',
+      'lock red',
       'the tube is thin',
     ],
     kept: ['film into the blade'],

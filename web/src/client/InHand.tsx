@@ -1,6 +1,6 @@
 import { EVERYDAY, gestureText, isOf, modeName, rowOfMap } from '@nubrin/core/controls'
 import { drawSection } from '@nubrin/core/drawing'
-import { type ControlRow, colourOf, nounOf, type Saber } from '@nubrin/core/record'
+import { type ControlRow, colourOf, hueText, nounOf, type Saber } from '@nubrin/core/record'
 import { seenText } from '@nubrin/core/script'
 import type { Reader } from '@nubrin/core/units'
 import { large, nounWords, say, whether } from '@nubrin/core/words'
@@ -9,6 +9,7 @@ import { useReader } from '../base/reader'
 import { SceneView } from '../drawing/SceneView'
 import { BladeLight } from '../play/BladeLight'
 import { PlayLayer } from '../play/PlayLayer'
+import { Slowed } from '../play/Slowed'
 import { usePlay } from '../play/usePlay'
 import { HoldButton } from './HoldButton'
 
@@ -46,6 +47,7 @@ export function InHand({
       <Standing saber={saber} />
       <div className="flex max-w-md min-w-0 flex-1 flex-col justify-end gap-3">
         <HowItIs saber={saber} />
+        <Slowed saber={saber} className="text-[0.92rem] text-[#a59d88]" />
         <Keys saber={saber} />
         <Presets saber={saber} />
         <div className="flex flex-wrap gap-2">
@@ -153,6 +155,7 @@ function Presets({ saber }: { saber: Saber }) {
   const reader = useReader()
   const at = usePlay((p) => p.state?.preset)
   const { toPreset } = usePlay.getState()
+  const all = saber.presets.filter((p) => !p.look).map(colourOf)
   return (
     <fieldset className="flex min-w-0 flex-wrap gap-x-4 gap-y-1" aria-label={say(reader, 'page.presets')}>
       {saber.presets.map((p, i) => (
@@ -165,6 +168,7 @@ function Presets({ saber }: { saber: Saber }) {
         >
           <span className="h-3.5 w-3.5 rounded-full" style={{ background: colourOf(p) }} aria-hidden />
           {p.name}
+          {p.look ? null : <span className="text-[0.88rem] font-normal">{hueText(reader, colourOf(p), all)}</span>}
         </button>
       ))}
     </fieldset>

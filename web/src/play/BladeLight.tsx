@@ -1,8 +1,9 @@
 import type { Scene } from '@nubrin/core/drawing'
 import { known } from '@nubrin/core/facts'
-import { ledFrame } from '@nubrin/core/light'
+import { type Look, ledFrame, rgbOf } from '@nubrin/core/light'
+import { type Lamp, lampsOf, lookOf, setTo, shownOn } from '@nubrin/core/looks'
 import { pixels } from '@nubrin/core/power'
-import type { Saber } from '@nubrin/core/record'
+import { refTo, type Saber } from '@nubrin/core/record'
 import { useEffect, useMemo, useRef } from 'react'
 import { usePlay } from './usePlay'
 
@@ -80,16 +81,22 @@ export const turnOf = (b: DrawnBlade): number => TURN[b.way]
 
 /** Lights in the hilt that are drawn: where, and whether they follow the blade or shine by themselves while it is awake. */
 function zonesOn(saber: Saber, scene: Scene) {
-  return saber.zones.flatMap((z) => {
-    const spot = z.part ? scene.spots.find((s) => s.ref === `part:${z.part}`) : undefined
-    return spot
-      ? [{ id: z.id, follows: z.follows !== undefined || z.blade !== undefined || z.kind === 'crystal', spot }]
-      : []
+  return lampsOf(saber).flatMap((lamp) => {
+    const z = saber.zones.find((x) => refTo('zone', x.id) === lamp.ref)
+    const spot = z?.part ? scene.spots.find((s) => s.ref === `part:${z.part}`) : undefined
+    return z && spot ? [{ lamp, follows: lamp.leader !== undefined || z.kind === 'crystal', spot }] : []
   })
+}
+/** What of a light of the hilt is seen at a moment: its own colour in the preset, or that of the blade, through what is before it. */
+function zoneColour(saber: Saber, lamp: Lamp, { look, preset }: Now): readonly number[] {
+  const own = preset && lamp.ref.startsWith('zone:') ? setTo(saber, preset, lamp) : undefined
+  const blade = `#${look.colour.map((v) => Math.round(v).toString(16).padStart(2, '0')).join('')}`
+  const follows = lamp.leader !== undefined || own === undefined
+  return rgbOf(shownOn(lamp, follows ? blade : own).seen)
 }
 
 /** A blade with its pages: one of its LEDs, one of its light in the air, faded towards the edges. */
-function stripOf(b: DrawnBlade) {
+export function stripOf(b: DrawnBlade) {
   const page = document.createElement('canvas')
   page.width = b.leds
   page.height = 1
@@ -106,15 +113,15 @@ function stripOf(b: DrawnBlade) {
   }
   return { b, page, ink, data: ink.createImageData(b.leds, 1), air, sky, fade, reach }
 }
-type Look = NonNullable<ReturnType<ReturnType<typeof usePlay.getState>['look']>>
+type Now = NonNullable<ReturnType<ReturnType<typeof usePlay.getState>['look']>>
 
 /** Paints a blade as far as it is lit: its air, its LEDs, and its middle nearly white, as the eye sees it. */
-function paintBlade(g: CanvasRenderingContext2D, strip: ReturnType<typeof stripOf>, now: Look) {
+export function paintBlade(g: CanvasRenderingContext2D, strip: ReturnType<typeof stripOf>, look: Look, t: number) {
   const { b, page, ink, data, air, sky, fade, reach } = strip
-  ledFrame(b.leds, now.look, now.t, data.data)
+  ledFrame(b.leds, look, t, data.data)
   ink.putImageData(data, 0, 0)
   const [w, h] = [b.length, b.thick]
-  const lit = now.look.extended * w
+  const lit = look.extended * w
   if (lit <= 0) return
   sky.globalCompositeOperation = 'copy'
   sky.drawImage(page, 0, 0, w, air.height)
@@ -136,14 +143,20 @@ function paintBlade(g: CanvasRenderingContext2D, strip: ReturnType<typeof stripO
 }
 
 /** Paints a light of the hilt: what follows the blade glows with it; what is lit by itself shines as long as the board is awake. */
-function paintZone(g: CanvasRenderingContext2D, { follows, spot }: ReturnType<typeof zonesOn>[number], now: Look) {
+function paintZone(
+  g: CanvasRenderingContext2D,
+  { lamp, follows, spot }: ReturnType<typeof zonesOn>[number],
+  saber: Saber,
+  now: Now,
+) {
   const lit = follows ? now.look.extended : now.awake ? 1 : 0
   if (lit <= 0) return
   const [x, y] = [(spot.x0 + spot.x1) / 2, (spot.y0 + spot.y1) / 2]
   const r = Math.max(12, (spot.x1 - spot.x0) * 0.8)
   const glow = g.createRadialGradient(x, y, 1, x, y, r)
-  glow.addColorStop(0, `rgba(${now.look.colour.join()},${0.85 * lit})`)
-  glow.addColorStop(1, `rgba(${now.look.colour.join()},0)`)
+  const colour = zoneColour(saber, lamp, now).join()
+  glow.addColorStop(0, `rgba(${colour},${0.85 * lit})`)
+  glow.addColorStop(1, `rgba(${colour},0)`)
   g.fillStyle = glow
   g.fillRect(x - r, y - r, 2 * r, 2 * r)
 }
@@ -158,7 +171,13 @@ export function BladeLight({ saber, scene }: { saber: Saber; scene: Scene }) {
     const c = canvas.current
     const g = c?.getContext('2d')
     if (!c || !g) return
-    const strips = blades.map(stripOf)
+    // What each blade is seen through is its own.
+    const lamps = new Map(lampsOf(saber).map((l) => [l.ref, l]))
+    const strips = blades.map((b) => {
+      const lamp = lamps.get(refTo('blade', b.id))
+      const { through, spread } = saber.presets[0] && lamp ? lookOf(saber, saber.presets[0], lamp) : {}
+      return { ...stripOf(b), seen: { ...(through ? { through } : {}), ...(spread ? { spread } : {}) } }
+    })
     let frame = 0
     let drawn = ''
     const draw = () => {
@@ -172,8 +191,8 @@ export function BladeLight({ saber, scene }: { saber: Saber; scene: Scene }) {
       if (!now.moving && key === drawn) return
       drawn = now.moving ? '' : key
       g.clearRect(0, 0, c.width, c.height)
-      for (const z of zones) paintZone(g, z, now)
-      for (const s of strips) paintBlade(g, s, now)
+      for (const z of zones) paintZone(g, z, saber, now)
+      for (const s of strips) paintBlade(g, s, { ...now.look, ...s.seen }, now.t)
     }
     frame = requestAnimationFrame(draw)
     return () => cancelAnimationFrame(frame)

@@ -33,8 +33,8 @@ export class Hand {
     this.hush()
     this.urlOf = urlOf
   }
-  light(board: ControlProgram): Lights {
-    this.lights = new Lights(board)
+  light(board: ControlProgram, saber: Saber): Lights {
+    this.lights = new Lights(board, saber)
     return this.lights
   }
   lay(): void {
@@ -93,13 +93,14 @@ export class Hand {
     if (!this.lights) return undefined
     const t = this.now()
     const look = this.lights.look(state, t)
+    const preset = this.lights.shown(state)
     if (!matchMedia('(prefers-reduced-motion: reduce)').matches)
-      return { look, t, awake, moving: this.lights.moving(state, t) }
+      return { look, t, awake, preset, moving: this.lights.moving(state, t) }
     // Who wants less motion sees a blade that is lit or not, in the colour of what goes on.
     const held = look.effects.findLast((e) => e.held)
     return {
       look: { colour: held?.colour ?? look.colour, extended: look.extended > 0.5 ? 1 : 0, effects: [] },
-      ...{ t, awake, moving: false },
+      ...{ t, awake, preset, moving: false },
     }
   }
 }

@@ -1,5 +1,6 @@
 import { lazyView } from '../base/lazy'
 
+export { Slowed } from './Slowed'
 export { useHandKeys } from './useHandKeys'
 export { usePlay } from './usePlay'
 export { wayOf } from './wayOf'

@@ -8,8 +8,9 @@ import {
   shines,
 } from '@nubrin/core/controls'
 import { known } from '@nubrin/core/facts'
-import { LEAST_BETWEEN_FLASHES, type LedEffect, type Look, rgbOf, turned } from '@nubrin/core/light'
-import { colourOf, type Preset } from '@nubrin/core/record'
+import { LEAST_BETWEEN_FLASHES, type LedEffect, type Look, rgbOf, type Style, turned } from '@nubrin/core/light'
+import { lookOf, styleOf } from '@nubrin/core/looks'
+import { colourOf, type Preset, type Saber } from '@nubrin/core/record'
 
 /** How long a blade takes to come out and go in where nobody has said, s. */
 const EXTEND = 0.3
@@ -33,11 +34,15 @@ export class Lights {
     colour: readonly [number, number, number]
     at: number
     held: boolean
+    moves?: Style
     row?: string
   }[] = []
   private flashed = Number.NEGATIVE_INFINITY
 
-  constructor(private readonly board: ControlProgram) {}
+  constructor(
+    private readonly board: ControlProgram,
+    private readonly saber: Saber,
+  ) {}
 
   private preset(st: BoardState): Preset | undefined {
     const { presets } = this.board.map
@@ -91,20 +96,47 @@ export class Lights {
       if (t - this.flashed < LEAST_BETWEEN_FLASHES) return
       this.flashed = t
     }
-    const own = known(this.preset(st)?.effects?.[kind])
+    const set = this.preset(st)?.effects?.[kind]
+    if (set?.is === 'notThere') return
+    const own = known(set?.colour)
+    const moves = set?.moves && styleOf(set.moves)
     // Somewhere along the blade, another place each time.
     const at = 0.3 + ((t * 7.31) % 1) * 0.45
     this.effects = [
       ...this.effects.filter((e) => e.held || t - e.since < 2).slice(-6),
-      { kind, since: t, colour: rgbOf(own ?? USUAL[kind]), at, held, ...(row ? { row } : {}) },
+      {
+        kind,
+        since: t,
+        colour: rgbOf(own ?? USUAL[kind]),
+        at,
+        held,
+        ...(moves ? { moves } : {}),
+        ...(row ? { row } : {}),
+      },
     ]
   }
 
   look(st: BoardState, t: number): Look {
-    return { colour: this.colour(st), extended: this.extended(st, t), effects: this.effects }
+    const p = this.preset(st)
+    return {
+      ...(p ? this.movesIn(p) : {}),
+      ...{ colour: this.colour(st), extended: this.extended(st, t), effects: this.effects },
+    }
+  }
+  private readonly known = new WeakMap<Preset, ReturnType<typeof lookOf>>()
+  /** How the blade moves in a preset; worked out once. */
+  private movesIn(p: Preset) {
+    const look = this.known.get(p) ?? lookOf(this.saber, p, undefined)
+    this.known.set(p, look)
+    return look
+  }
+  /** The preset that is shown. */
+  shown(st: BoardState): Preset | undefined {
+    return this.preset(st)
   }
   /** Whether anything moves at a moment, so that it has to be drawn again. */
   moving(st: BoardState, t: number): boolean {
+    if (this.lit && (this.preset(st)?.moves || this.preset(st)?.lights.some((l) => l.moves))) return true
     return this.effects.some((e) => e.held || t - e.since < 1.5) || t - this.since < this.speed(st, this.lit) + 0.1
   }
 }

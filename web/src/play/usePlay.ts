@@ -139,7 +139,7 @@ const holding = (hand: Hand, get: Get, set: Set): Pick<Play, 'take' | 'lay' | 's
       machine: kept && before.machine ? before.machine : asShown(saber, rest),
       ...(kept ? {} : { lines: [], last: { n: 0, happened: [] } }),
     })
-    hand.light(board).follow(state, [], isPowered(get()))
+    hand.light(board, saber).follow(state, [], isPowered(get()))
   },
   lay() {
     hand.lay()

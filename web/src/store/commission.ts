@@ -125,6 +125,7 @@ type Lists =
       | 'zones'
       | 'fonts'
       | 'presets'
+      | 'cards'
       | 'inputs'
       | 'modes'
       | 'controls'

@@ -1,5 +1,6 @@
 import type { OrderChapter, SaberChapter } from '../block'
 import { blade } from './built/blade'
+import { card } from './built/card'
 import { controls } from './built/controls'
 import { fonts } from './built/fonts'
 import { lights } from './built/lights'
@@ -42,6 +43,7 @@ export const OF_A_SABER: readonly SaberChapter[] = [
   presets,
   fonts,
   lights,
+  card,
   settings,
   blade,
   screws,

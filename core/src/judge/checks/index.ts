@@ -1,5 +1,6 @@
 import type { Check } from '../check'
 import { consent, otherPole, poles, procedures, saidTurn, stepGone } from './access'
+import { cardConfiguration, cardContents, cardCopied } from './card'
 import { boardSpace, collision, holdUnknown, inputKind, manyHolds, noIgnite, noOff, unsureControl } from './controls'
 import {
   atItsHole,
@@ -86,6 +87,9 @@ import {
 import { demoDiffers, neverTold, rehearsal, stale } from './script'
 import {
   alikeColours,
+  askedColour,
+  behindTint,
+  bleached,
   clipped,
   flashing,
   fontOffer,
@@ -97,6 +101,7 @@ import {
   sensitivity,
   soundFiles,
   unevenFonts,
+  unmetLook,
   unsurePreset,
 } from './voice'
 
@@ -182,7 +187,14 @@ export const CHECKS: readonly Check[] = [
   clipped,
   ignitionTime,
   alikeColours,
+  askedColour,
+  behindTint,
   lostEffect,
+  bleached,
+  unmetLook,
+  cardContents,
+  cardConfiguration,
+  cardCopied,
   flashing,
   loudVolume,
   unsurePreset,

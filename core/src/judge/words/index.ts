@@ -1,5 +1,6 @@
 import type { Catalogue } from '../check'
 import { accessWords } from './access'
+import { cardWords } from './card'
 import { controlsWords } from './controls'
 import { fitWords } from './fit'
 import { handoffWords } from './handoff'
@@ -13,6 +14,7 @@ import { voiceWords } from './voice'
 /** Everything that the checks say to the maker, by their ids: English, as it stands on the bench. */
 export const WORDS = {
   ...accessWords,
+  ...cardWords,
   ...controlsWords,
   ...fitWords,
   ...handoffWords,

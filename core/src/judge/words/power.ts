@@ -307,7 +307,7 @@ export const powerWords: WordsOf<typeof rules> = {
     },
   },
   zones: {
-    rule: 'A zone has the LEDs of its strip, every strip is in a zone, and no zone follows itself.',
+    rule: 'A zone has the LEDs of its strip, every strip is in a zone, and of each it is known what it follows; none follows itself.',
     says: {
       ring: (p) => ({
         title: `${p.zones[0]} follows itself`,
@@ -323,6 +323,16 @@ export const powerWords: WordsOf<typeof rules> = {
         title: `${p.strip} is in no zone`,
         detail: 'What it draws and how it shines is told nowhere.',
         remedy: 'Add its zone under Power.',
+      }),
+      unsaid: (p) => ({
+        title: `What ${p.zone} follows is not recorded`,
+        detail: 'Nobody has said whether it has a light of its own.',
+        remedy: 'Look at it with the blade lit and while it sleeps, and say so under Power.',
+      }),
+      whom: (p) => ({
+        title: `${p.zone} follows another light, and nobody says which`,
+        detail: 'So its colour is not known.',
+        remedy: 'Name the light that it follows.',
       }),
     },
   },

@@ -1,11 +1,13 @@
 import { type Calculated, missingText } from '../../facts'
 import { FLASH_LIMIT_HZ, SAME_COLOUR } from '../../light'
-import { keyWords } from '../../record'
+import type { Unmet } from '../../looks'
+import { hueText, keyWords } from '../../record'
 import { formatNumber, MAKER } from '../../units'
 import { HIGHEST_PEAK } from '../../voice'
 import type { WordsOf } from '../check'
 import type * as rules from '../checks/voice'
 import type { Times } from '../checks/voice/ignition-time'
+import { listed } from '../text'
 
 const rest = (p: Times) => ({
   detail: `The ${p.way === 'extend' ? 'ignite' : 'retract'} sound has arrived after ${formatNumber(MAKER, p.sound)} s, the blade after ${formatNumber(MAKER, p.blade)} s.`,
@@ -13,6 +15,12 @@ const rest = (p: Times) => ({
 })
 
 const highest = (safe: Calculated) => (safe.ok ? `The highest safe setting is ${safe.value}.` : missingText(safe))
+
+/** Of which event something is said; nothing while the blade only shines. */
+const ofEvent = (event: string) => (event ? `, ${keyWords(event)}` : '')
+const TAKES: Record<Unmet, string> = {
+  ...{ blade: 'another blade', length: 'a longer lit blade', tip: 'a lit tip', plug: 'a plug' },
+}
 
 const signed = (db: number) => `${db > 0 ? '+' : db < 0 ? '−' : ''}${formatNumber(MAKER, Math.abs(db), 1)}`
 
@@ -23,8 +31,51 @@ export const voiceWords: WordsOf<typeof rules> = {
     says: {
       alike: (p) => ({
         title: `${p.a} and ${p.b} look alike`,
-        detail: `ΔE00 ${formatNumber(MAKER, p.difference, 1)} between ${p.colours[0]} and ${p.colours[1]}.`,
+        detail: `ΔE00 ${formatNumber(MAKER, p.difference, 1)}: ${p.a} is ${hueText(MAKER, p.colours[0], p.colours)}, ${p.b} ${hueText(MAKER, p.colours[1], p.colours)}.`,
         remedy: 'Change one, or tell the client which is which.',
+      }),
+    },
+  },
+  askedColour: {
+    rule: 'A light is set to the colour that was asked for.',
+    says: {
+      differs: (p) => ({
+        title: `${p.preset}${ofEvent(p.event)}: not the colour that was asked for`,
+        detail: `Asked for ${hueText(MAKER, p.asked, [p.asked, p.set])}, set to ${hueText(MAKER, p.set, [p.asked, p.set])}: ΔE00 ${formatNumber(MAKER, p.apart, 1)}.`,
+        remedy: 'Set the one that was asked for, or have the client agree to the other.',
+      }),
+      unset: (p) => ({
+        title: `${p.preset}${ofEvent(p.event)}: a colour was asked for and none is set`,
+        detail: `Asked for ${hueText(MAKER, p.asked)}.`,
+        remedy: 'Set it.',
+      }),
+    },
+  },
+  behindTint: {
+    rule: 'What a light shows is seen through the tint before it.',
+    says: {
+      dark: (p) => ({
+        title: `${p.preset}: ${p.light} is nearly dark behind ${p.tint}`,
+        detail: `${formatNumber(MAKER, p.share * 100, 0)} % of the ${p.hue} gets through, and looks ${hueText(MAKER, p.seen)}.`,
+        remedy: 'Give it a colour that the tint lets through, or a clear one before it.',
+      }),
+      turned: (p) => ({
+        title: `${p.preset}: ${p.light} looks ${p.reads}, not ${p.asked}`,
+        detail: `It is seen through ${p.tint}.`,
+        remedy: 'Tell the client, or choose its colour by what is seen.',
+      }),
+    },
+  },
+  bleached: {
+    rule: 'Makers have seen thin bright events lose their colour over some strong bases.',
+    says: {
+      bleaches: (p) => ({
+        title:
+          p.says === 'white'
+            ? `${p.preset}: the ${p.asked} ${keyWords(p.effect)} may look white`
+            : `${p.preset}: the ${p.asked} ${keyWords(p.effect)} may hardly be seen`,
+        detail: `So makers report of ${p.asked} on a strong ${p.base}. It cannot be computed.`,
+        remedy: 'Look at it yourself in the dark, and choose a deeper colour where it is so.',
       }),
     },
   },
@@ -59,11 +110,12 @@ export const voiceWords: WordsOf<typeof rules> = {
     },
   },
   flashing: {
-    rule: `More than ${FLASH_LIMIT_HZ} general flashes a second is the usual photosensitive threshold; the caution must be printed.`,
+    rule: `More than ${FLASH_LIMIT_HZ} general or red flashes a second is the usual photosensitive threshold; the caution must be printed.`,
     says: {
       fast: (p) => ({
-        title: `${p.preset} flashes ${formatNumber(MAKER, p.hz)} times a second`,
-        detail: 'Usual threshold: three a second. The caution is printed in the handoff and told on film.',
+        title: `${p.preset}${ofEvent(p.event)}${p.light ? `, ${p.light},` : ''} flashes ${p.counted ? '' : 'up to '}${formatNumber(MAKER, p.hz)} times a second${p.red ? ', with red in it' : ''}`,
+        detail:
+          'Usual threshold: three a second, whatever the size and brightness. The caution is printed in the handoff and told on film.',
         remedy: 'Ask whether anyone who will see it is sensitive to flashing; if so, choose a calmer style.',
       }),
     },
@@ -79,12 +131,17 @@ export const voiceWords: WordsOf<typeof rules> = {
     },
   },
   lostEffect: {
-    rule: 'An effect that adds light to its base reads as its own colour.',
+    rule: 'An event looks unlike the base that it comes over, and like the colour that it is set to.',
     says: {
       lost: (p) => ({
-        title: `${p.preset}: the ${p.asked} ${p.effect} will read ${p.reads}`,
-        detail: `${p.colour} added to ${p.base} gives ${p.sum}.`,
-        remedy: 'Replace the base colour for the effect instead of adding, or darken the effect.',
+        title: `${p.preset}: ${keyWords(p.effect)} hardly shows on ${p.light}`,
+        detail: `One sees ${hueText(MAKER, p.seen[0], p.seen)} over ${hueText(MAKER, p.seen[1], p.seen)}${p.through ? ', through its tint' : ''}: ΔE00 ${formatNumber(MAKER, p.apart, 1)}.`,
+        remedy: 'Give it a colour further from the base.',
+      }),
+      mixed: (p) => ({
+        title: `${p.preset}: the ${p.asked} ${keyWords(p.effect)} will look ${p.reads} on ${p.light}`,
+        detail: 'Its dies light one tube: the event is added to the base.',
+        remedy: 'Have the base go out for the event, or choose it by what the sum looks like.',
       }),
     },
   },
@@ -170,6 +227,21 @@ export const voiceWords: WordsOf<typeof rules> = {
         title: `Sensitivity of the ${p.sense}: not tried with the ${p.without.join(' and the ')}`,
         detail: 'With another weight in the socket the same value answers differently.',
         remedy: 'Try it, and tick what it was tried with.',
+      }),
+    },
+  },
+  unmetLook: {
+    rule: 'A look is seen whole on a blade that the client has.',
+    says: {
+      nowhere: (p) => ({
+        title: `${p.preset}: no blade shows it whole`,
+        detail: `It takes ${listed(p.lacks.map((u) => TAKES[u]))}.`,
+        remedy: 'Correct what the look takes, or add the blade: shipped, or to be bought.',
+      }),
+      partly: (p) => ({
+        title: `${p.preset}: ${p.blade} shows a part of it`,
+        detail: `To be seen whole the look takes ${listed(p.lacks.map((u) => TAKES[u]))}.`,
+        remedy: 'Tell the client which blade it takes.',
       }),
     },
   },

@@ -32,6 +32,7 @@ export function blankSaber(newId: NewId, name: string, job: Saber['job']): Saber
     items: [],
     fonts: [],
     presets: [],
+    cards: [],
     inputs: [],
     modes: [],
     timing: {},

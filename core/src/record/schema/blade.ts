@@ -1,11 +1,17 @@
 import type { Static } from '@sinclair/typebox'
-import { factOf } from '../../facts/fact'
+import * as T from '@sinclair/typebox'
+import { choiceFactOf, colourFactOf, factOf } from '../../facts/fact'
+import { DIES } from '../../light'
 import { SUPPLIED } from './part'
 import { idOf, ownId } from './ref'
-import { noted, obj, oneOf, opt, Words } from './schema-kit'
+import { list, noted, obj, oneOf, opt, Words } from './schema-kit'
 
 export const BLADE_USES = ['ship', 'demo', 'toBuy'] as const
 export const BLADE_KINDS = ['pixel', 'string', 'inHilt', 'plug'] as const
+/** Whether a light shines by itself, or as another does. */
+export const SHINES = ['byItself', 'withAnother'] as const
+/** What its pixels are made of; red, green and blue where nothing is said. */
+const PixelDies = list(oneOf(DIES), 6)
 export const ZONE_KINDS = ['blade', 'quillon', 'crystal', 'chassis', 'accent', 'connector', 'button'] as const
 
 export const Blade = obj({
@@ -31,7 +37,14 @@ export const Blade = obj({
   groupCurrent: opt(factOf('mA')),
   forwardVolts: opt(factOf('V')),
   tip: opt(Words),
+  /** The tip is lit, as the tube is. */
+  litTip: opt(T.Boolean()),
   diffusion: opt(Words),
+  /** How wide on the tube the light of one LED lies. */
+  spreads: opt(factOf('mm')),
+  /** What the tube lets through of white light, as a colour; absent where it is clear or white. */
+  tint: opt(colourFactOf()),
+  dies: opt(PixelDies),
   /** How many pixels the board is set to for it. */
   configured: opt(factOf('×')),
   supplied: opt(oneOf(SUPPLIED)),
@@ -57,9 +70,16 @@ export const Zone = obj({
   leds: factOf('×'),
   channelCurrent: factOf('mA'),
   idleCurrent: factOf('mA'),
+  /** Whether it has a light of its own; what it follows stands below. */
+  shines: opt(choiceFactOf(SHINES)),
   follows: opt(idOf('zone')),
   blade: opt(idOf('blade')),
   part: opt(idOf('part')),
+  dies: opt(PixelDies),
+  /** What is seen of it, it is seen through: a jewel, a window, a sleeve. */
+  through: opt(obj({ what: Words, colour: colourFactOf() })),
+  /** The window of the hilt that it lies behind, whose tint counts where nothing else is before it. */
+  behind: opt(idOf('opening')),
   ...noted,
 })
 

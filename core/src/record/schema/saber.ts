@@ -4,6 +4,7 @@ import { factOf, textFactOf } from '../../facts/fact'
 import { Procedure } from './access'
 import { Blade, Zone } from './blade'
 import { Settings } from './board-settings'
+import { Card } from './card'
 import { ControlRow, Input, Mode, Timing } from './controls'
 import { Item } from './extras'
 import { Font } from './font'
@@ -65,6 +66,8 @@ export const Saber = obj({
     highestVolume: opt(factOf('%')),
   }),
   firmware: opt(textFactOf()),
+  /** What that version is known not to do. */
+  firmwareLimits: opt(Words),
   /** Edition or serial number. */
   edition: opt(Line),
   /** Who gets it, where that is not the client, and how well they know it. */
@@ -81,6 +84,8 @@ export const Saber = obj({
   /** What is on its card to be heard. */
   fonts: list(Font, 60),
   presets: list(Preset, 60),
+  /** The memory cards: the one in it, spares, the client’s old one. */
+  cards: list(Card, 8),
   inputs: list(Input, 12),
   modes: list(Mode, 60),
   timing: Timing,

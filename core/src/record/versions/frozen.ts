@@ -11,6 +11,7 @@ import v10 from './v10.schema.json' with { type: 'json' }
 import v11 from './v11.schema.json' with { type: 'json' }
 import v12 from './v12.schema.json' with { type: 'json' }
 import v13 from './v13.schema.json' with { type: 'json' }
+import v14 from './v14.schema.json' with { type: 'json' }
 
 /** The schema of each published version as it was, to hold older files against. Version 0 was never published. */
 export const FROZEN: Readonly<Record<number, object>> = {
@@ -27,4 +28,5 @@ export const FROZEN: Readonly<Record<number, object>> = {
   11: v11,
   12: v12,
   13: v13,
+  14: v14,
 }

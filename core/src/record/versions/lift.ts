@@ -9,6 +9,7 @@ import { liftScrews } from './from-9'
 import { liftProcedures } from './from-10'
 import { liftTradeNames } from './from-12'
 import { liftFonts } from './from-13'
+import { liftLights } from './from-14'
 import type { Loose } from './loose'
 import { setAside } from './set-aside'
 
@@ -21,7 +22,7 @@ import { setAside } from './set-aside'
  * kept the program's own reasons in English words. Version 9 knew a key by how it is moved, and said twice what holds a blade. Version 10 kept
  * the steps of ten tasks, and what a beat shows by their ids. Version 11 knew nothing that is only turned, no sleeves, boards that
  * are lifted, greetings or promises, which are read as they stand. Version 12 knew no translations, and called some things by names of its own.
- * Version 13 kept sounds with each preset.
+ * Version 13 kept sounds with each preset. Version 14 knew of an event its colour alone.
  */
 const STEPS: readonly ((d: Loose) => Loose)[] = [
   ({ saber, due, ...rest }) => ({
@@ -43,6 +44,7 @@ const STEPS: readonly ((d: Loose) => Loose)[] = [
   (d) => ({ ...d, version: 12 }),
   liftTradeNames,
   liftFonts,
+  liftLights,
 ]
 
 /** Brings an older document one version on. A document whose version has no step is returned as it is. */

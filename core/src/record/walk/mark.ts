@@ -1,6 +1,6 @@
 import { isFact } from '../../facts/fact'
 import type { Font } from '../schema/font'
-import { partsOfRef, type Ref } from '../schema/ref'
+import { type Kind, partsOfRef, type Ref } from '../schema/ref'
 import type { Saber } from '../schema/saber'
 import type { Beat } from '../schema/script'
 import { shelfOf } from './lookup'
@@ -15,6 +15,7 @@ export interface Marked {
 const WORDS_ONLY: ReadonlySet<string> = new Set([
   ...['note', 'shopNote', 'story', 'supplied', 'otherEnd', 'askedBy', 'why', 'status', 'mass', 'catalogue', 'landmark'],
   ...['taken', 'confirmed', 'origin', 'readings', 'says', 'standard', 'mayCopy', 'charged', 'timesWhy'],
+  ...['shopWhy', 'favourite', 'exceptions', 'asked'],
 ])
 
 /** What counts of a thing: that it works as it did, also that it is where it was, also what it is called. */
@@ -55,6 +56,24 @@ const heard = ({ id, name, is, gain, sounds }: Record<string, unknown>) => ({
   ...{ id, name, is, gain },
   sounds: (sounds as Font['sounds']).map(({ event, name, media }) => ({ event, name, media })),
 })
+/** An event that has nothing but a colour is that colour; a preset without lights of their own says nothing of them. */
+const seen = ({ lights, effects, ...rest }: Record<string, unknown>) => ({
+  ...rest,
+  ...(Array.isArray(lights) && lights.length ? { lights } : {}),
+  ...(effects === undefined ? {} : { effects: Object.fromEntries(Object.entries(effects as object).map(lookOf)) }),
+})
+const lookOf = ([event, look]: [string, unknown]): [string, unknown] => {
+  if (isFact(look) || typeof look !== 'object' || look === null) return [event, look]
+  const said = Object.entries(look).filter(([k, v]) => v !== undefined && !WORDS_ONLY.has(k))
+  return [event, said.length === 1 && said[0]![0] === 'colour' ? said[0]![1] : look]
+}
+/** Whom a light follows says that it does. */
+const shining = ({ shines, ...rest }: Record<string, unknown>) =>
+  isFact(shines) && shines.value === 'withAnother' ? rest : { ...rest, ...(shines === undefined ? {} : { shines }) }
+/** What of a thing of some kinds counts; of the others all does. */
+const COUNTED: Partial<Record<Kind, (x: Record<string, unknown>) => Record<string, unknown>>> = {
+  ...{ font: heard, preset: seen, zone: shining },
+}
 /** Where a part lies is nothing to what it does. */
 const unplaced = ({ at: _a, clock: _c, beside: _b, ...rest }: Record<string, unknown>) => rest
 
@@ -65,9 +84,8 @@ export const marksOf = (s: Saber, refs: readonly Ref[], counts: Counts = 'works'
     if (at?.kind === 'saber') return at.id === s.id ? [{ of, was: markOf(whole(s), counts) }] : []
     const thing = at && shelfOf(s, at.kind).find((x) => x.id === at.id)
     if (!thing) return []
-    const counted =
-      at.kind === 'font' ? heard(thing) : at.kind === 'part' && counts === 'works' ? unplaced(thing) : thing
-    return [{ of, was: markOf(counted, counts) }]
+    const counted = at.kind === 'part' && counts === 'works' ? unplaced : COUNTED[at.kind]
+    return [{ of, was: markOf(counted ? counted(thing) : thing, counts) }]
   })
 
 /** What a beat shows, does and tells of, as references; topics that are no thing of the saber are told by its words alone. */

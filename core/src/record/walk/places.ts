@@ -16,6 +16,10 @@ export type NumberPlace = FactPlace<NumberFact>
 /** Whether it is a number that stands there, and not words, a choice or a colour. */
 export const isNumberPlace = (p: FactPlace): p is NumberPlace => 'unit' in p.fact
 
+/** What a thing is called; how a light looks in a preset is called as the light. */
+const ownerOf = (saber: Saber, kind: Kind, thing: Record<string, unknown>): string =>
+  (kind === 'lightLook' ? saber.zones.find((z) => z.id === thing.zone)?.name : undefined) ?? nameOfThing(kind, thing)
+
 /** Calls back for every fact of a saber, with its owner. Order is that of the schema. */
 export function forEachFact(saber: Saber, visit: (place: FactPlace) => void): void {
   walk(SABER_PLAN, saber, (plan, value, at) => {
@@ -24,7 +28,7 @@ export function forEachFact(saber: Saber, visit: (place: FactPlace) => void): vo
     visit({
       path: at.path,
       field: at.path.slice(at.path.lastIndexOf('/') + 1),
-      owner: thing ? nameOfThing(thing.kind as Kind, thing.value) : saber.name,
+      owner: thing ? ownerOf(saber, thing.kind as Kind, thing.value) : saber.name,
       fact: value as NumberFact | TextFact,
       ...(thing ? { ref: refTo(thing.kind as Kind, String(thing.value.id)) } : {}),
     })

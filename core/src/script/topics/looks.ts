@@ -20,7 +20,7 @@ export const presetTopics = ({ reader, c, s }: Told): Topic[] =>
       what: say(MAKER, 'topic.preset.what', { preset: p.name }),
       say: say(reader, 'topic.preset', {
         preset: p.name,
-        hue: hueText(reader, colourOf(p)),
+        hue: hueText(reader, colourOf(p), s.presets.filter((q) => !q.look).map(colourOf)),
         why: p.why ? bare(p.why) : '',
         reasoned: whether(p.why),
         asker: p.askedBy ?? '',

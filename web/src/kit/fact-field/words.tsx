@@ -151,7 +151,7 @@ export function ColourFactField({ label, value, onCommit, className, field }: Pr
       <ColourCell
         field={field}
         label={label}
-        {...(className ? { className } : {})}
+        className={`${className ?? 'h-8 w-14'} ${known(value) === undefined ? 'border-quiet border border-dashed opacity-50' : ''}`}
         value={known(value) ?? '#ffffff'}
         onBegin={() => {
           began.current = value
@@ -164,6 +164,7 @@ export function ColourFactField({ label, value, onCommit, className, field }: Pr
           onCommit(own ? setAnew(from, said) : state(from, said))
         }}
       />
+      {known(value) === undefined ? <div className="text-quiet text-[0.78rem]">not set</div> : null}
       <Standing label={label} value={value} onCommit={onCommit} fresh={false} />
     </div>
   )

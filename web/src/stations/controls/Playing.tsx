@@ -6,7 +6,7 @@ import { useEffect, useMemo, useState } from 'react'
 import { lazyView } from '../../base/lazy'
 import { urlOf } from '../../data'
 import { Empty } from '../../kit'
-import { Hands, Practice, useHandKeys, usePlay } from '../../play'
+import { Hands, Practice, Slowed, useHandKeys, usePlay } from '../../play'
 import { useBench, useLight, useSaber } from '../../store/commission'
 
 const mediaUrl = (hash: string) => urlOf('stored', { params: { hash } })
@@ -47,6 +47,7 @@ export function Playing({ onMap }: { onMap: () => void }) {
     <div className="grid grid-cols-[minmax(0,1.05fr)_minmax(0,1fr)_minmax(0,0.8fr)] gap-6">
       <div className="min-w-0">
         <Now saber={saber} />
+        <Slowed saber={saber} className="text-quiet mt-1 text-[0.92rem]" />
         <div className="mt-3">
           <Hands saber={saber} />
         </div>

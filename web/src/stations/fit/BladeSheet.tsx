@@ -1,5 +1,6 @@
-import { BLADE_KINDS, BLADE_USES, type Blade, type Saber } from '@nubrin/core/record'
-import { bound, Labelled, RemoveButton, SelectCell, TextCell } from '../../kit'
+import { BLADE_KINDS, BLADE_USES, Blade, type Saber } from '@nubrin/core/record'
+import { bound, CheckBox, ColourFactField, FactField, Labelled, RemoveButton, SelectCell, TextCell } from '../../kit'
+import { DiesCell } from '../../shared/Dies'
 import { Notes } from '../../shared/Notes'
 import { SuppliedCell } from '../../shared/Supplied'
 import { ToDosOf } from '../../shared/ToDos'
@@ -14,7 +15,7 @@ export function BladeSheet({ saber, blade: b }: { saber: Saber; blade: Blade }) 
   const edit = useEditThing('blades')
   const remove = useRemove()
   const set = (run: (x: Blade) => void) => edit('blade', b.id, run)
-  const { choice, text } = bound(b, set)
+  const { choice, given, text, tick } = bound(b, set)
   return (
     <section aria-label={`Blade ${b.name}`}>
       <div className="flex items-center gap-2">
@@ -50,6 +51,14 @@ export function BladeSheet({ saber, blade: b }: { saber: Saber; blade: Blade }) 
         />
         <TextCell title="tip" label="Tip" {...text('tip')} />
         <TextCell title="diffusion" label="Diffusion" {...text('diffusion')} />
+        <FactField label="each LED lights" of={Blade.properties.spreads} {...given('spreads')} />
+        <Labelled label="tint of the tube">
+          <ColourFactField label="Tint of the tube" className="h-7 w-12" {...given('tint')} />
+        </Labelled>
+        <DiesCell of={b} what={b.name} onEdit={set} />
+        <CheckBox className="self-end pb-1" {...tick('litTip')}>
+          the tip is lit
+        </CheckBox>
         <BladeFields saber={saber} blade={b} onEdit={set} />
         {b.kind === 'plug' && !b.adapter ? null : <AdapterFields saber={saber} blade={b} onEdit={set} />}
         <Labelled label="comes from">

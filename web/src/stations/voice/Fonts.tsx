@@ -3,9 +3,9 @@ import { formatNumber, MAKER } from '@nubrin/core/units'
 import { missingSounds } from '@nubrin/core/voice'
 import { Library } from 'lucide-react'
 import { useState } from 'react'
-import { freshId, urlOf } from '../../data'
+import { freshId } from '../../data'
 import { AddLine, Empty } from '../../kit'
-import { useBench, useEditSaber, useOrder, useSaber } from '../../store/commission'
+import { useBench, useEditSaber, useSaber } from '../../store/commission'
 import { FontLibrary } from './FontLibrary'
 import { FontSheet } from './FontSheet'
 import { SoundsIn } from './Intake'
@@ -15,7 +15,6 @@ import { eventWords, KIND_WORDS } from './words'
 /** What is on the card to be heard: fonts, voice packs and music, each with its sounds. */
 export function Fonts({ chosen, onChoose }: { chosen: string | undefined; onChoose: (id: string) => void }) {
   const saber = useSaber()
-  const order = useOrder()
   const editSaber = useEditSaber()
   const light = useBench((b) => b.light)
   const [sheet, setSheet] = useState<'library' | 'rules'>()
@@ -64,16 +63,6 @@ export function Fonts({ chosen, onChoose }: { chosen: string | undefined; onChoo
           <button type="button" className="btn-plain btn" onClick={() => setSheet('rules')}>
             how files are placed
           </button>
-          {saber.fonts.some((f) => f.sounds.some((s) => s.media)) ? (
-            <a
-              className="btn-plain btn"
-              href={urlOf('cardSounds', { params: { id: order.id, saber: saber.id } })}
-              title="A ZIP of all sounds in folders by font, with the gains that are set"
-              download
-            >
-              ZIP for the card
-            </a>
-          ) : null}
         </div>
         <SoundsIn label="Drop folders or a ZIP here: each folder becomes a font" />
         {sheet === 'library' ? <FontLibrary close={() => setSheet(undefined)} onTaken={choose} /> : null}

@@ -1,10 +1,12 @@
-import { byId, type Font, LOOKS, Preset, type Saber, STATUSES } from '@nubrin/core/record'
+import { known } from '@nubrin/core/facts'
+import { byId, type Font, LIGHT_EVENTS, LOOKS, Preset, type Saber, STATUSES } from '@nubrin/core/record'
 import { missingSounds } from '@nubrin/core/voice'
 import { freshId } from '../../data'
-import { bound, ColourFactField, FactField, Labelled, RemoveButton, SelectCell, TextCell } from '../../kit'
+import { bound, CheckBox, ColourFactField, FactField, Labelled, RemoveButton, SelectCell, TextCell } from '../../kit'
 import { Notes } from '../../shared/Notes'
 import { useBench, useEditThing, useRemove } from '../../store/commission'
-import { Effects } from './Effects'
+import { IS_WORDS, Swatch } from './CellSheet'
+import { Moving } from './Moving'
 import { PresetTimes } from './PresetTimes'
 import { Tracks } from './Tracks'
 import { eventWords } from './words'
@@ -17,7 +19,18 @@ const LOOK_WORDS = {
 }
 
 /** One preset: its colours, why it is there, its times, and its sounds. */
-export function PresetSheet({ saber, preset: p, n }: { saber: Saber; preset: Preset; n: number }) {
+export function PresetSheet({
+  saber,
+  preset: p,
+  n,
+  onSheet,
+}: {
+  saber: Saber
+  preset: Preset
+  n: number
+  /** Goes to where its events are set. */
+  onSheet: () => void
+}) {
   const edit = useEditThing('presets')
   const remove = useRemove()
   const set = (run: (x: Preset, s: Saber) => void) => edit('preset', p.id, run)
@@ -27,6 +40,9 @@ export function PresetSheet({ saber, preset: p, n }: { saber: Saber; preset: Pre
       <div className="flex items-end gap-3">
         <Labelled label="blade" className="shrink-0">
           <ColourFactField label="Blade colour" {...given('colour')} />
+        </Labelled>
+        <Labelled label="asked for" className="shrink-0">
+          <ColourFactField label="Colour asked for" className="h-8 w-9" {...given('asked')} />
         </Labelled>
         <TextCell
           title={`preset ${n}`}
@@ -40,10 +56,33 @@ export function PresetSheet({ saber, preset: p, n }: { saber: Saber; preset: Pre
       </div>
       <Fields saber={saber} preset={p} set={set} />
       <PresetTimes saber={saber} preset={p} set={set} />
-      <Effects preset={p} onEdit={set} />
+      <Events preset={p} onSheet={onSheet} />
       <Notes of={p} what={p.name} onEdit={set} className="mt-2" />
       <Tracks saber={saber} preset={p} />
     </section>
+  )
+}
+
+/** What its events look like, at a glance; they are set on the sheet of all presets. */
+function Events({ preset: p, onSheet }: { preset: Preset; onSheet: () => void }) {
+  const set = LIGHT_EVENTS.filter((e) => p.effects?.[e])
+  return (
+    <div className="mt-2 flex flex-wrap items-center gap-x-4 gap-y-1">
+      <span className="label">events</span>
+      {set.map((e) => {
+        const look = p.effects![e]!
+        const hex = known(look.colour)
+        return (
+          <span key={e}>
+            {hex && !look.is ? <Swatch hex={hex} /> : null}
+            {eventWords(e)} {look.is ? IS_WORDS[look.is] : ''}
+          </span>
+        )
+      })}
+      <button type="button" className="text-brass hover:underline" onClick={onSheet}>
+        {set.length ? 'set them' : 'set its events'} →
+      </button>
+    </div>
   )
 }
 
@@ -56,13 +95,17 @@ interface OfPreset {
 /** Whose wish it is and why it is there, its times, and how it looks. */
 function Fields({ saber, preset: p, set }: OfPreset) {
   const blades = saber.blades.filter((b) => b.use !== 'demo' && b.kind !== 'plug')
-  const { choice, given, maybe, text } = bound(p, set)
+  const { choice, given, maybe, put, text, tick } = bound(p, set)
   return (
-    <div className="mt-1 grid grid-cols-4 gap-3">
+    <div className="mt-1 grid grid-cols-4 gap-x-3 gap-y-1">
       <FontChoice saber={saber} preset={p} set={set} />
-      <TextCell title="style" label="Style" {...text('style')} />
+      <TextCell title="its style" label="Style" {...text('style')} />
+      <Moving of={p.moves} what={p.name} onEdit={(m) => put('moves', m)} />
       <TextCell title="asked for by" label="Asked for by" {...text('askedBy')} />
-      <TextCell title="why" label="Why this preset" {...text('why')} />
+      <TextCell title="why, for the client" label="Why this preset" {...text('why')} />
+      <TextCell title="why, for the shop" label="Why this preset, for the shop" {...text('shopWhy')} />
+      <TextCell title="what is otherwise in it" label="What is otherwise in this preset" {...text('exceptions')} />
+      <TextCell title="its display shows" label="What the display shows in it" {...text('picture')} />
       <SelectCell
         title="status"
         label="Status of the preset"
@@ -95,6 +138,17 @@ function Fields({ saber, preset: p, set }: OfPreset) {
           {...maybe('needs')}
         />
       ) : null}
+      <FactField
+        label="needs lit, at least"
+        of={Preset.properties.needsLength}
+        source="computed"
+        {...given('needsLength')}
+      />
+      <div className="col-span-full flex items-end gap-6 whitespace-nowrap">
+        <CheckBox {...tick('needsTip')}>a lit tip</CheckBox>
+        <CheckBox {...tick('needsPlug')}>the plug</CheckBox>
+        <CheckBox {...tick('favourite')}>a favourite</CheckBox>
+      </div>
     </div>
   )
 }

@@ -1,13 +1,16 @@
 import { stated } from '@nubrin/core/facts'
-import { hueWord } from '@nubrin/core/light'
-import { colourOf, fontOf } from '@nubrin/core/record'
+import { orderedBy, PRESET_ORDERS, type PresetOrder } from '@nubrin/core/looks'
+import { colourOf, fontOf, hueText, type Preset } from '@nubrin/core/record'
+import { MAKER } from '@nubrin/core/units'
 import { freshId } from '../../data'
 import { AddLine, Empty, SortableList } from '../../kit'
 import { useBench, useEditSaber, useSaber } from '../../store/commission'
 import { PresetSheet } from './PresetSheet'
 
+const ORDER_WORDS: Record<PresetOrder, string> = { colour: 'order by colour', favourites: 'favourites first' }
+
 /** Presets in the saber's order, each with its font, colours and sounds. */
-export function Presets() {
+export function Presets({ onSheet }: { onSheet: () => void }) {
   const saber = useSaber()
   const editSaber = useEditSaber()
   const lit = useBench((b) => b.lit)
@@ -18,9 +21,21 @@ export function Presets() {
       const bare = {
         colour: stated('#2a6cff', 'assumed'),
         tracks: [],
+        lights: [],
         status: 'configured' as const,
       }
       s.presets.push({ id: freshId(), name, ...bare })
+    })
+  /** Another one like it behind it, with ids of its own. */
+  const double = (p: Preset) =>
+    editSaber('another preset like it', (s) => {
+      const copy: Preset = {
+        ...structuredClone(p),
+        ...{ id: freshId(), name: `${p.name} 2`, status: 'unsure' },
+        lights: p.lights.map((l) => ({ ...structuredClone(l), id: freshId() })),
+      }
+      s.presets.splice(s.presets.findIndex((x) => x.id === p.id) + 1, 0, copy)
+      light(`preset:${copy.id}`)
     })
   return (
     <div className="grid grid-cols-[minmax(0,5fr)_minmax(0,6fr)] gap-7">
@@ -48,9 +63,12 @@ export function Presets() {
                 <rect x="3" y="6.5" width="66" height="3" rx="1.5" fill="#fff" opacity="0.7" />
               </svg>
               <span className="min-w-0 flex-1">
-                <span className="block truncate font-semibold">{p.name}</span>
+                <span className="block truncate font-semibold">
+                  {p.name}
+                  {p.favourite ? <span className="text-brass"> ★</span> : null}
+                </span>
                 <span className="text-quiet block truncate text-[0.88rem]">
-                  {hueWord(colourOf(p))}, {fontOf(saber, p)?.name ?? 'no font'}
+                  {hueText(MAKER, colourOf(p), saber.presets.map(colourOf))}, {fontOf(saber, p)?.name ?? 'no font'}
                   {p.askedBy ? `, for ${p.askedBy}` : ''}
                 </span>
               </span>
@@ -58,9 +76,32 @@ export function Presets() {
           )}
         </SortableList>
         <AddLine label="name of a preset" onAdd={add} />
+        {chosen ? (
+          <div className="mt-2 flex flex-wrap gap-2">
+            <button type="button" className="btn" onClick={() => double(chosen)}>
+              another like {chosen.name}
+            </button>
+            {PRESET_ORDERS.map((by) => (
+              <button
+                key={by}
+                type="button"
+                className="btn"
+                onClick={() => editSaber('order of presets', (s) => void (s.presets = orderedBy(s.presets, by)))}
+              >
+                {ORDER_WORDS[by]}
+              </button>
+            ))}
+          </div>
+        ) : null}
       </section>
       {chosen ? (
-        <PresetSheet key={chosen.id} saber={saber} preset={chosen} n={saber.presets.indexOf(chosen) + 1} />
+        <PresetSheet
+          key={chosen.id}
+          saber={saber}
+          preset={chosen}
+          n={saber.presets.indexOf(chosen) + 1}
+          onSheet={onSheet}
+        />
       ) : null}
     </div>
   )

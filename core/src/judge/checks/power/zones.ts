@@ -17,6 +17,8 @@ export const zones = check<{
   ring: { zones: string[] }
   count: { zone: string; leds: number; strip: string; has: number }
   alone: { strip: string }
+  unsaid: { zone: string }
+  whom: { zone: string }
 }>({
   id: 'zones',
   station: 'power',
@@ -32,6 +34,9 @@ export const zones = check<{
       const [leds, has] = [known(z.leds), known(strip?.specs.leds)]
       return strip && leds !== undefined && has !== undefined && leds !== has ? [{ z, strip, leds, has }] : []
     })
+    // Unknown is not a light of its own.
+    const unsaid = saber.zones.filter((z) => !z.follows && !z.blade && known(z.shines) === undefined)
+    const whom = saber.zones.filter((z) => !z.follows && !z.blade && known(z.shines) === 'withAnother')
     const alone = saber.parts.filter((p) => p.kind === 'strip' && !saber.zones.some((z) => z.part === p.id))
     return [
       ...own.map((r) => ({
@@ -49,6 +54,10 @@ export const zones = check<{
         params: { zone: z.name, leds, strip: strip.name, has },
         refs: [`zone:${z.id}`, `part:${strip.id}`] as Ref[],
         gate: true,
+      })),
+      ...[...unsaid.map((z) => ['unsaid', z] as const), ...whom.map((z) => ['whom', z] as const)].map(([code, z]) => ({
+        ...{ code, subject: `${code}-${z.id}`, level: 'caution' as const },
+        ...{ params: { zone: z.name }, refs: [`zone:${z.id}`] as Ref[] },
       })),
       ...alone.map((p) => ({
         code: 'alone' as const,

@@ -1,0 +1,6 @@
+export { type Lamp, lampsOf, leaderOf, ledsOf } from './lamps'
+export { type Flashing, flashingOf, lookOf, styleOf } from './moving'
+export { asksForBlade, clientBlades, litLength, lookCount, type Unmet, unmetOn } from './needs'
+export { orderedBy, PRESET_ORDERS, type PresetOrder } from './order'
+export { type Against, baseOf, brightnessOf, eventsOn, type Shown, setTo, shownOn } from './seen'
+export { type Cell, type CellIs, lightSheet, ownLights, type SheetRow } from './sheet'

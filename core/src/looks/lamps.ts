@@ -1,0 +1,71 @@
+import { type Calculated, Gather, known } from '../facts'
+import { type DieColour, USUAL_DIES } from '../light'
+import { pixels } from '../power'
+import { type Blade, byId, type Ref, refTo, type Saber, type Zone } from '../record'
+
+/** One light of a saber: a blade, or a run of LEDs of its own. */
+export interface Lamp {
+  ref: Ref<'blade' | 'zone'>
+  name: string
+  kind: Zone['kind']
+  leds: Calculated
+  /** What its pixels are made of, and whether that is recorded. */
+  dies: readonly DieColour[]
+  diesKnown: boolean
+  /** What it is seen through: a tinted tube, a jewel. */
+  tint: { what: string; colour: string } | undefined
+  /** As which other one it shines; undefined where it has a light of its own, or nobody has said. */
+  leader: Ref<'blade' | 'zone'> | undefined
+  /** Whether it has a light of its own; undefined where nobody has said. */
+  own: boolean | undefined
+  /** How wide the light of one LED lies, mm; undefined where nobody has said. */
+  spreads: number | undefined
+}
+
+/** How many LEDs a light has, said in one place: as counted, else as its part has them, else as the blade that it is. */
+export function ledsOf(saber: Saber, z: Zone): Calculated {
+  const g = new Gather()
+  const part = byId(saber.parts, z.part)
+  const blade = byId(saber.blades, z.blade)
+  if (known(z.leds) === undefined && known(part?.specs.leds) !== undefined) {
+    const n = g.take(`LEDs of ${part!.name}`, part!.specs.leds, refTo('part', part!.id))
+    return g.figure('×', 'as its part has them', 'count', () => n)
+  }
+  if (known(z.leds) === undefined && blade) return pixels(saber, blade)
+  const n = g.take(`LEDs in ${z.name}`, z.leds, refTo('zone', z.id))
+  return g.figure('×', 'as counted', 'count', () => n)
+}
+
+/** What a light follows: a blade or another light; undefined where it follows none. One that says it shines by itself follows none. */
+export function leaderOf(z: Zone): Ref<'blade' | 'zone'> | undefined {
+  if (known(z.shines) === 'byItself') return undefined
+  return z.follows ? refTo('zone', z.follows) : z.blade ? refTo('blade', z.blade) : undefined
+}
+
+const bladeLamp = (saber: Saber, b: Blade): Lamp => {
+  const tint = known(b.tint)
+  return {
+    ...{ ref: refTo('blade', b.id), name: b.name, kind: 'blade', leds: pixels(saber, b) },
+    ...{ dies: b.dies?.length ? b.dies : USUAL_DIES, diesKnown: (b.dies?.length ?? 0) > 0 },
+    tint: tint === undefined ? undefined : { what: b.name, colour: tint },
+    ...{ leader: undefined, own: true, spreads: known(b.spreads) },
+  }
+}
+const zoneLamp = (saber: Saber, z: Zone): Lamp => {
+  const opening = saber.hilt.openings.find((o) => o.id === z.behind)
+  const own = known(z.through?.colour)
+  const tint = own ?? opening?.tint
+  const leader = leaderOf(z)
+  return {
+    ...{ ref: refTo('zone', z.id), name: z.name, kind: z.kind, leds: ledsOf(saber, z) },
+    ...{ dies: z.dies?.length ? z.dies : USUAL_DIES, diesKnown: (z.dies?.length ?? 0) > 0 },
+    tint: tint === undefined ? undefined : { what: own === undefined ? opening!.name : z.through!.what, colour: tint },
+    ...{ leader, own: leader ? false : known(z.shines) === 'byItself' ? true : undefined, spreads: undefined },
+  }
+}
+
+/** Every light of a saber: the blades that shine, then the lights of the hilt; a light that is a blade's own run is that blade. */
+export const lampsOf = (saber: Saber): Lamp[] => [
+  ...saber.blades.filter((b) => b.kind !== 'plug').map((b) => bladeLamp(saber, b)),
+  ...saber.zones.filter((z) => !z.blade).map((z) => zoneLamp(saber, z)),
+]
