@@ -21,13 +21,13 @@ const views = {
   brief: '/commission/cinder-oath/brief',
   hilt: '/commission/cinder-oath/hilt',
   fit: '/commission/cinder-oath/fit',
-  layouts: '/commission/reed-warden/fit',
-  facts: '/commission/cinder-oath/facts',
   saber: '/commission/reed-warden/saber',
   shelf: '/shelf',
   shop: '/shop',
   power: '/commission/reed-warden/power',
   voice: '/commission/cinder-oath/voice',
+  light: '/commission/cinder-oath/voice',
+  card: '/commission/cinder-oath/voice',
   controls: '/commission/reed-warden/controls',
   access: '/commission/reed-warden/access',
   proof: '/commission/ember-fair/proof',
@@ -39,12 +39,6 @@ for (const [name, path] of Object.entries(views)) {
   await page.goto(url + path)
   await page.waitForTimeout(900)
   if (name === 'fit') await page.locator('main button', { hasText: 'Speaker 28 mm' }).first().click()
-  const bench = { layouts: 'Layouts' }[name]
-  if (bench) {
-    await page.getByRole('tab', { name: bench }).click()
-    await page.waitForTimeout(1500)
-    await page.evaluate(() => document.activeElement?.blur())
-  }
   if (name === 'access') {
     await page.getByRole('button', { name: /^Swap the cell/ }).click()
     for (let n = 0; n < 2; n++) await page.getByRole('button', { name: 'next act' }).click()
@@ -65,6 +59,19 @@ for (const [name, path] of Object.entries(views)) {
     await page.getByRole('tab', { name: 'Fonts' }).click()
     await page.getByRole('button', { name: 'look and listen' }).first().click()
     await page.getByRole('img', { name: /^Waveform of/ }).waitFor()
+  }
+  if (name === 'light') {
+    await page.getByRole('tab', { name: 'Light by event' }).click()
+    await page.getByRole('button', { name: /^Collier’s lamp, shines/ }).click()
+    await page.getByRole('tab', { name: 'Light by event' }).scrollIntoViewIfNeeded()
+    await page.waitForTimeout(900)
+  }
+  if (name === 'card') {
+    await page.getByRole('tab', { name: 'Card' }).click()
+    await page.getByLabel('name of a card').fill('the card in it')
+    await page.keyboard.press('Enter')
+    await page.getByRole('button', { name: 'write it, as a ZIP' }).click()
+    await page.getByText('with its configuration').waitFor()
   }
   if (name === 'film') for (let i = 0; i < 12; i++) await page.keyboard.press('PageDown')
   await page.waitForTimeout(300)

@@ -345,7 +345,7 @@ const SCREENS: [string, () => Promise<void>][] = [
       cleanup()
       await sheet(function Cell() {
         const s = useSaber()
-        return <CellSheet saber={s} preset={s.presets[0]!} at={at} lamp={lampsOf(s)[0]!} />
+        return <CellSheet saber={s} preset={s.presets[0]!} at={at} lamp={lampsOf(s)[0]!} chosen={false} />
       })
     },
   ]),

@@ -6,9 +6,9 @@ import { SelectCell } from '../kit'
 const MADE: Record<string, DieColour[]> = {
   unsaid: [],
   'red, green, blue': [...USUAL_DIES],
-  'and white': [...USUAL_DIES, 'white'],
-  'and warm white': [...USUAL_DIES, 'warmWhite'],
-  'and amber': [...USUAL_DIES, 'amber'],
+  'red, green, blue, white': [...USUAL_DIES, 'white'],
+  'red, green, blue, warm white': [...USUAL_DIES, 'warmWhite'],
+  'red, green, blue, amber': [...USUAL_DIES, 'amber'],
   ...Object.fromEntries(DIES.map((d) => [`${keyWords(d)} alone`, [d]])),
 }
 const sortOf = (dies: readonly DieColour[] | undefined): string =>

@@ -121,7 +121,7 @@ function ZoneRow({ saber, zone: z, n }: { saber: Saber; zone: Zone; n: number })
         onCommit={follow}
       />
       <RemoveButton what={z.name} onClick={() => remove(`zone:${z.id}`)} />
-      <div className="col-span-full grid grid-cols-[1fr_1fr_1fr_50px_1fr_1fr] items-end gap-3">
+      <div className="col-span-full grid grid-cols-3 items-start gap-x-3">
         <ChoiceFactField
           label={`${z.name} shines`}
           options={SHINES}
@@ -155,9 +155,7 @@ function ZoneRow({ saber, zone: z, n }: { saber: Saber; zone: Zone; n: number })
               onCommit={(colour) => set((x) => void (x.through = { ...x.through!, colour }))}
             />
           </Labelled>
-        ) : (
-          <span />
-        )}
+        ) : null}
         <DiesCell of={z} what={z.name} onEdit={set} />
         <SelectCell
           title="behind"

@@ -16,13 +16,28 @@ export const IS_WORDS: Record<(typeof EVENT_IS)[number], string> = {
 export type CellAt = 'shines' | LightEvent | { zone: string }
 
 /** One cell of the sheet, to be set and to be read: what it is, how it moves, and what the eye will see of it. */
-export function CellSheet({ saber, preset: p, at, lamp }: { saber: Saber; preset: Preset; at: CellAt; lamp: Lamp }) {
+export function CellSheet({
+  saber,
+  preset: p,
+  at,
+  lamp,
+  chosen,
+}: {
+  saber: Saber
+  preset: Preset
+  at: CellAt
+  lamp: Lamp
+  /** Somebody has just chosen it on the sheet. */
+  chosen: boolean
+}) {
   const edit = useEditThing('presets')
   const set = (run: (x: Preset) => void) => edit('preset', p.id, run)
   const zone = typeof at === 'object' ? saber.zones.find((z) => z.id === at.zone) : undefined
   const here = useRef<HTMLElement>(null)
   // What was chosen on the sheet is set just beneath: it is brought into sight.
-  useEffect(() => void here.current?.scrollIntoView?.({ block: 'nearest' }), [])
+  useEffect(() => {
+    if (chosen) here.current?.scrollIntoView?.({ block: 'nearest' })
+  }, [chosen])
   return (
     <section ref={here} aria-label="The cell" className="border-rule mt-2 border-t pt-2">
       <h3 className="font-semibold">

@@ -23,6 +23,7 @@ export function LightSheet() {
   const [lampRef, setLampRef] = useState<string>()
   const [looked, setLooked] = useState<LookedAt>('dark')
   const [comparing, setComparing] = useState(false)
+  const [chosen, setChosen] = useState(false)
   const row = rows.find((r) => lit === `preset:${r.preset.id}`) ?? rows[0]
   if (!row)
     return <Empty title="No preset yet">A preset is begun under Presets; here all of them are seen at once.</Empty>
@@ -68,10 +69,18 @@ export function LightSheet() {
         onAt={(preset, next) => {
           light(`preset:${preset}`)
           setAt(next)
+          setChosen(true)
         }}
       />
       {lamp ? (
-        <CellSheet key={`${row.preset.id} ${keyOf(at)}`} saber={saber} preset={row.preset} at={at} lamp={lamp} />
+        <CellSheet
+          key={`${row.preset.id} ${keyOf(at)}`}
+          saber={saber}
+          preset={row.preset}
+          at={at}
+          lamp={lamp}
+          chosen={chosen}
+        />
       ) : null}
     </section>
   )
@@ -127,7 +136,7 @@ function Sheet({
               preset
             </th>
             {columns.map((c) => (
-              <th key={c.key} scope="col" className="label truncate text-left" title={c.head}>
+              <th key={c.key} scope="col" className="label truncate pr-1 text-left" title={c.head}>
                 {c.head}
               </th>
             ))}
@@ -150,6 +159,7 @@ function Sheet({
                       type="button"
                       aria-label={`${r.preset.name}, ${c.head}: ${said(cell, among)}`}
                       aria-pressed={here}
+                      title={said(cell, among)}
                       onClick={() => onAt(r.preset.id, c.at)}
                       className={`block h-[33px] w-full overflow-hidden px-1 text-left leading-[1.1] ${here ? 'outline-ink outline-2' : ''} ${differs ? 'bg-brass/15' : ''}`}
                     >
