@@ -45,6 +45,8 @@ test('a card is written, comes back changed, and what differs is found, settled 
   changed.set('configuration.json', Buffer.from(JSON.stringify(configuration)))
   await read('changed.zip', await zip([...changed]))
   await expect(sheet.getByText(/^✕ since .*: 2 files changed, 1 file added, 1 file gone$/)).toBeVisible()
+  await sheet.getByText('1 setting changed since then').click()
+  await expect(sheet.getByText('preset 1, extendMs: 600, now 450')).toBeVisible()
   await sheet.getByText('1 file that nothing uses').click()
   await expect(sheet.getByText('old voice/hum.wav: its folder is no font of this saber')).toBeVisible()
   const against = sheet.getByRole('region', { name: 'Card against record' })

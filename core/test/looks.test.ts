@@ -5,7 +5,6 @@ import {
   eventsOn,
   flashingOf,
   lampsOf,
-  ledsOf,
   lightSheet,
   lookCount,
   lookOf,
@@ -13,8 +12,9 @@ import {
   PRESET_ORDERS,
   setTo,
   unmetOn,
+  wouldRing,
 } from '@nubrin/core/looks'
-import { bladeCurrent, zoneCurrent } from '@nubrin/core/power'
+import { bladeCurrent, ledsOf, litCurrent, loadsOf, zoneCurrent } from '@nubrin/core/power'
 import { LIGHT_EVENTS, type Preset, type Saber, type Zone } from '@nubrin/core/record'
 import fc from 'fast-check'
 import { demo } from './samples'
@@ -93,6 +93,35 @@ describe('current by the dies', () => {
     // The two models differ by the primaries, not by orders.
     expect(after.value / before.value).toBeGreaterThan(0.6)
     expect(after.value / before.value).toBeLessThan(1.5)
+  })
+})
+
+describe('current of a look', () => {
+  test('a light with a colour of its own draws by that, the others with the blade', () => {
+    const s = cinder()
+    const oath = s.presets[1]!
+    const ring = s.zones.find((z) => z.id === 'co-z3')!
+    const [whole, plain] = [litCurrent(s, '#1fc33c', oath), litCurrent(s, '#1fc33c')]
+    const [own, as] = [zoneCurrent(s, ring, '#fff0d0'), zoneCurrent(s, ring, '#1fc33c')]
+    if (!whole.ok || !plain.ok || !own.ok || !as.ok) throw new Error('all are known')
+    expect(whole.value - plain.value).toBeCloseTo(own.value - as.value, 12)
+    const load = loadsOf(s).find((l) => l.preset.id === oath.id && l.look === 'steady')!
+    expect(load.current).toEqual(whole)
+  })
+})
+
+describe('who follows whom', () => {
+  test('one that would follow itself is found, near and far', () => {
+    const s = cinder()
+    const [blade, jewel, spine] = s.zones as [Zone, Zone, Zone]
+    spine.follows = jewel.id
+    expect(wouldRing(s, jewel, spine)).toBe(true)
+    expect(wouldRing(s, blade, spine)).toBe(true)
+    expect(wouldRing(s, spine, spine)).toBe(true)
+    expect(wouldRing(s, spine, blade)).toBe(false)
+    // One that shines by itself follows nobody, whatever stands beside it.
+    spine.shines = stated('byItself', 'measured')
+    expect(wouldRing(s, jewel, spine)).toBe(false)
   })
 })
 

@@ -1,7 +1,6 @@
 import { gestureText, modeName } from '../controls'
 import { type AnyFact, known, type Source, state } from '../facts'
-import { ledsOf } from '../looks'
-import { pixels } from '../power'
+import { ledsOf, pixels } from '../power'
 import { byId, type Configuration, effectColours, fontOf, nameOf, type Saber, tracksOf } from '../record'
 import { MAKER } from '../units'
 

@@ -1,4 +1,4 @@
-export { type Lamp, lampsOf, leaderOf, ledsOf } from './lamps'
+export { type Lamp, lampsOf, leaderOf, wouldRing } from './lamps'
 export { type Flashing, flashingOf, lookOf, styleOf } from './moving'
 export { asksForBlade, clientBlades, litLength, lookCount, type Unmet, unmetOn } from './needs'
 export { orderedBy, PRESET_ORDERS, type PresetOrder } from './order'

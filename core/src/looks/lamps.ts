@@ -1,7 +1,7 @@
-import { type Calculated, Gather, known } from '../facts'
+import { type Calculated, known } from '../facts'
 import { type DieColour, USUAL_DIES } from '../light'
-import { pixels } from '../power'
-import { type Blade, byId, type Ref, refTo, type Saber, type Zone } from '../record'
+import { ledsOf, pixels } from '../power'
+import { type Blade, leadersOf, type Ref, refTo, type Saber, type Zone } from '../record'
 
 /** One light of a saber: a blade, or a run of LEDs of its own. */
 export interface Lamp {
@@ -22,19 +22,8 @@ export interface Lamp {
   spreads: number | undefined
 }
 
-/** How many LEDs a light has, said in one place: as counted, else as its part has them, else as the blade that it is. */
-export function ledsOf(saber: Saber, z: Zone): Calculated {
-  const g = new Gather()
-  const part = byId(saber.parts, z.part)
-  const blade = byId(saber.blades, z.blade)
-  if (known(z.leds) === undefined && known(part?.specs.leds) !== undefined) {
-    const n = g.take(`LEDs of ${part!.name}`, part!.specs.leds, refTo('part', part!.id))
-    return g.figure('×', 'as its part has them', 'count', () => n)
-  }
-  if (known(z.leds) === undefined && blade) return pixels(saber, blade)
-  const n = g.take(`LEDs in ${z.name}`, z.leds, refTo('zone', z.id))
-  return g.figure('×', 'as counted', 'count', () => n)
-}
+/** Whether a light would follow itself, if it followed that one. */
+export const wouldRing = (saber: Saber, z: Zone, leader: Zone): boolean => leadersOf(saber, leader).includes(z)
 
 /** What a light follows: a blade or another light; undefined where it follows none. One that says it shines by itself follows none. */
 export function leaderOf(z: Zone): Ref<'blade' | 'zone'> | undefined {

@@ -1,6 +1,6 @@
 import { known } from '../facts'
 import { difference, drive, hexOf, lightOf, through } from '../light'
-import { byId, colourOf, type LightEvent, type Preset, partsOfRef, type Saber } from '../record'
+import { byId, colourOf, type LightEvent, lightIn, type Preset, partsOfRef, type Saber } from '../record'
 import type { Lamp } from './lamps'
 
 /** A colour that a light shows: as it is set, and as it is seen through what is before it. */
@@ -15,19 +15,10 @@ export interface Shown {
 export function setTo(saber: Saber, p: Preset, lamp: Lamp, event?: LightEvent): string | undefined {
   const at = partsOfRef(lamp.ref)!
   if (at.kind === 'blade') return event ? known(p.effects?.[event]?.colour) : (known(p.colour) ?? undefined)
-  const own = known(p.lights.find((l) => l.zone === at.id)?.colour)
-  if (own !== undefined) return event ? undefined : own
-  const seen = new Set<string>([at.id])
-  for (let z = byId(saber.zones, at.id); z; ) {
-    if (known(z.shines) === 'byItself') return undefined
-    if (z.blade) return event ? known(p.effects?.[event]?.colour) : known(p.colour)
-    z = byId(saber.zones, z.follows)
-    if (!z || seen.has(z.id)) return undefined
-    seen.add(z.id)
-    const leads = known(p.lights.find((l) => l.zone === z!.id)?.colour)
-    if (leads !== undefined) return event ? undefined : leads
-  }
-  return undefined
+  const z = byId(saber.zones, at.id)
+  if (!z) return undefined
+  const { colour, blade } = lightIn(saber, p, z)
+  return event ? (blade ? known(p.effects?.[event]?.colour) : undefined) : colour
 }
 
 /** A colour on a light, as it is seen of it. */

@@ -13,7 +13,7 @@ export {
 } from './lights'
 export { type LightLoad, loadsOf, looksOf, type ZoneBudget, zoneBudget } from './looks'
 export { cellsIn, type Pack, packOf } from './pack'
-export { pixels } from './pixels'
+export { ledsOf, pixels } from './pixels'
 export {
   allowedCurrent,
   type LoadedRating,

@@ -1,9 +1,19 @@
 import { type Calculated, Gather, known } from '../facts'
 import { type DieColour, drive, duties } from '../light'
-import { type Blade, type FittedPart, keyWords, refTo, type Saber, WHITE, type Zone } from '../record'
+import {
+  type Blade,
+  type FittedPart,
+  keyWords,
+  lightIn,
+  type Preset,
+  refTo,
+  type Saber,
+  WHITE,
+  type Zone,
+} from '../record'
 import { formatNumber, MAKER } from '../units'
 import { dieDuty } from './dies'
-import { pixels } from './pixels'
+import { ledsOf, pixels } from './pixels'
 
 /** The basis of every light's current. */
 const MODEL = 'Σ over pixels: idle + Σ channel max × duty; duty by sRGB'
@@ -50,7 +60,8 @@ export function bladeCurrent(saber: Saber, b: Blade, colour: string): Calculated
 export function zoneCurrent(saber: Saber, z: Zone, colour: string): Calculated {
   const g = new Gather()
   const ref = refTo('zone', z.id)
-  const n = g.take(`LEDs in ${z.name}`, z.leds, ref)
+  const what = `LEDs in ${z.name}`
+  const n = known(z.leds) === undefined ? g.from(what, ledsOf(saber, z)) : g.take(what, z.leds, ref)
   const channel = g.take(`channel current of ${z.name}`, z.channelCurrent, ref)
   const idle = g.take(`idle current of ${z.name}`, z.idleCurrent, ref)
   const limit = brightnessLimit(saber)
@@ -101,15 +112,25 @@ export function litBlades(saber: Saber): Blade[] {
   })
 }
 
-/** Everything that draws current with the blade lit in one colour: blades, zones, board, speaker. */
-export function litCurrent(saber: Saber, colour: string): Calculated {
+/** The colour that a light has of its own in a preset; that of the blade where it goes with it, or nobody has said. */
+export function ownOr(saber: Saber, preset: Preset | undefined, z: Zone, blade: string): string {
+  const own = preset && lightIn(saber, preset, z)
+  return (own?.blade ? undefined : own?.colour) ?? blade
+}
+
+/**
+ * Everything that draws current with the blade lit in one colour: blades, zones, board, speaker. Lights with a colour of their own in a
+ * preset draw by that; the others, and those of which nobody has said anything, as the blade.
+ */
+export function litCurrent(saber: Saber, colour: string, preset?: Preset): Calculated {
   const g = new Gather()
   const blades = litBlades(saber)
   let all = 0
   if (!blades.length && !saber.zones.length && !saber.parts.some((p) => p.kind === 'inHiltLed'))
     g.missing('a blade or a light')
   for (const b of blades) all += g.from(b.name, bladeCurrent(saber, b, colour))
-  for (const z of saber.zones.filter((q) => !q.blade)) all += g.from(z.name, zoneCurrent(saber, z, colour))
+  for (const z of saber.zones.filter((q) => !q.blade))
+    all += g.from(z.name, zoneCurrent(saber, z, ownOr(saber, preset, z, colour)))
   for (const p of saber.parts) {
     if (p.kind === 'board' || p.kind === 'auxBoard' || p.kind === 'display') {
       const idle = known(p.specs.idleCurrent)

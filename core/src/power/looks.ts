@@ -1,6 +1,6 @@
 import type { Calculated } from '../facts'
 import { colourOf, effectColours, type Preset, type Ref, refTo, type Saber, WHITE } from '../record'
-import { bladeCurrent, litBlades, litCurrent, zoneCurrent } from './lights'
+import { bladeCurrent, litBlades, litCurrent, ownOr, zoneCurrent } from './lights'
 
 /** Current of one light in one look. */
 interface LookCurrent {
@@ -42,7 +42,10 @@ export function zoneBudget(saber: Saber, preset: Preset | undefined = saber.pres
       .map((z) => ({
         ref: refTo('zone', z.id),
         name: z.name,
-        looks: looks.map((l) => ({ ...l, current: zoneCurrent(saber, z, l.colour) })),
+        looks: looks.map((l) => ({
+          ...l,
+          current: zoneCurrent(saber, z, l.look === 'white' ? WHITE : ownOr(saber, preset, z, l.colour)),
+        })),
       })),
   ]
 }
@@ -60,7 +63,7 @@ export interface LightLoad {
 export const loadsOf = (saber: Saber): LightLoad[] =>
   saber.presets.flatMap((preset) =>
     seenOf(preset).map(({ look, colour }) => ({
-      ...{ preset, look, colour, current: litCurrent(saber, colour) },
+      ...{ preset, look, colour, current: litCurrent(saber, colour, preset) },
       lasts: look === 'steady' ? ('steady' as const) : HELD.has(look) ? ('held' as const) : ('flash' as const),
     })),
   )

@@ -17,7 +17,7 @@ export function meanCurrent(saber: Saber, preset: Preset | undefined = saber.pre
   const share = g.take('share of time lit', saber.use.litShare)
   const set = saber.use.brightness.source === 'configured'
   const bright = set ? 100 : g.take('mean brightness', saber.use.brightness)
-  const lit = g.from('current lit', litCurrent(saber, preset ? colourOf(preset) : WHITE))
+  const lit = g.from('current lit', litCurrent(saber, preset ? colourOf(preset) : WHITE, preset))
   const idle = g.from('current on and dark', idleCurrent(saber))
   const sound = speakerMeanAmps(saber, g)
   return g.figure(
@@ -46,7 +46,7 @@ export function runtime(saber: Saber, preset: Preset | undefined = saber.presets
   const cutoff = g.take('cut-off voltage', cell?.specs.cutoffVolts, ref)
   const nominal = g.take('nominal voltage', cell?.specs.nominalVolts, ref)
   notePack(g, pack)
-  const lit = g.from('current lit', litCurrent(saber, preset ? colourOf(preset) : WHITE))
+  const lit = g.from('current lit', litCurrent(saber, preset ? colourOf(preset) : WHITE, preset))
   const mean = g.from('mean current', meanCurrent(saber, preset))
   if (mean <= 0) g.missing('a mean current above nothing')
   let curve: Discharge['curve'] = []

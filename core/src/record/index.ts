@@ -135,6 +135,8 @@ export {
   fontOf,
   hasCutOff,
   keyOf,
+  leadersOf,
+  lightIn,
   nameOf,
   onlyOffered,
   placesOf,

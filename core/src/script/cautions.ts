@@ -1,5 +1,5 @@
-import { known } from '../facts'
 import { FLASH_LIMIT_HZ } from '../light'
+import { flashingOf } from '../looks'
 import { polesBeside } from '../machine'
 import type { Saber } from '../record'
 import type { Reader } from '../units'
@@ -35,7 +35,7 @@ export function cautionsOf(reader: Reader, s: Saber): Caution[] {
       }),
     })
   }
-  const fast = s.presets.filter((p) => (known(p.flickerHz) ?? 0) > FLASH_LIMIT_HZ)
+  const fast = s.presets.filter((p) => flashingOf(s, p).some((f) => f.hz > FLASH_LIMIT_HZ))
   if (fast.length > 0 || s.controls.some((r) => r.does === 'lock' || r.does === 'surge'))
     out.push({
       key: 'flash',

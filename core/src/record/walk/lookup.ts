@@ -1,4 +1,5 @@
-import type { Blade } from '../schema/blade'
+import { known } from '../../facts/fact'
+import type { Blade, Zone } from '../schema/blade'
 import type { Arrival, Commission, Request } from '../schema/commission'
 import type { ControlRow } from '../schema/controls'
 import type { Font, Sound } from '../schema/font'
@@ -68,6 +69,30 @@ export const worksIn = (r: ControlRow, preset: string | undefined): boolean =>
 
 /** The font that a preset plays, where one is named that is there. */
 export const fontOf = (s: Pick<Saber, 'fonts'>, p: Preset): Font | undefined => byId(s.fonts, p.font)
+
+/** Whose light a light shows, from itself on to the last that it follows; a ring ends where it closes. */
+export function leadersOf(s: Pick<Saber, 'zones'>, z: Zone): Zone[] {
+  const way: Zone[] = []
+  for (let at: Zone | undefined = z; at && !way.includes(at); ) {
+    way.push(at)
+    at = known(at.shines) === 'byItself' ? undefined : byId(s.zones, at.follows)
+  }
+  return way
+}
+
+/**
+ * What a light of the hilt shows in a preset while nothing happens: a colour of its own, or of the nearest that it follows, or that of
+ * the blade at the end; undefined where nobody has said, and in a ring. `blade`: whether it goes with the blade in all that happens.
+ */
+export function lightIn(s: Pick<Saber, 'zones'>, p: Preset, z: Zone): { colour?: string; blade: boolean } {
+  const way = leadersOf(s, z)
+  for (const at of way) {
+    const own = known(p.lights.find((l) => l.zone === at.id)?.colour)
+    if (own !== undefined) return { colour: own, blade: false }
+    if (at.blade) return { ...(known(p.colour) === undefined ? {} : { colour: known(p.colour)! }), blade: true }
+  }
+  return { blade: false }
+}
 
 /** What is heard in a preset beside its tracks: the sounds of its font, and those of the board, whatever it plays. */
 export const soundsOf = (s: Pick<Saber, 'fonts'>, p: Preset): Sound[] =>

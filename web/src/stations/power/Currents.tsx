@@ -18,7 +18,11 @@ export function Currents({ saber, preset }: { saber: Saber; preset: Preset | und
     <div className="mt-2">
       <FigureView name="whole saber, peak at full white" figure={litCurrent(saber, WHITE)} digits={2} />
       {preset ? (
-        <FigureView name={`whole saber in ${preset.name}`} figure={litCurrent(saber, colourOf(preset))} digits={2} />
+        <FigureView
+          name={`whole saber in ${preset.name}`}
+          figure={litCurrent(saber, colourOf(preset), preset)}
+          digits={2}
+        />
       ) : null}
       <FigureView name="mean over its use" figure={meanCurrent(saber, preset)} digits={2} />
       {litBlades(saber).map((b) =>

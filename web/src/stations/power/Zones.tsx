@@ -1,4 +1,5 @@
 import { fact, stated } from '@nubrin/core/facts'
+import { wouldRing } from '@nubrin/core/looks'
 import { type Blade, byId, type PartKind, type Saber, SHINES, ZONE_KINDS, Zone } from '@nubrin/core/record'
 import { freshId } from '../../data'
 import {
@@ -77,9 +78,7 @@ function ZoneRow({ saber, zone: z, n }: { saber: Saber; zone: Zone; n: number })
     ...saber.blades
       .filter((b) => b.kind !== 'plug' && !saber.zones.some((o) => o.blade === b.id))
       .map((b) => ({ id: `blade:${b.id}`, name: b.name })),
-    ...saber.zones
-      .filter((o) => o.id !== z.id && o.follows !== z.id)
-      .map((o) => ({ id: o.id as string, name: o.name })),
+    ...saber.zones.filter((o) => !wouldRing(saber, z, o)).map((o) => ({ id: o.id as string, name: o.name })),
   ]
   const follow = (id: string) =>
     set((x, s) => {

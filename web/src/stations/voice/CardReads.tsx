@@ -150,6 +150,10 @@ function Found({ saber, card: c, last }: { saber: Saber; card: CardOf; last: Rea
   const edit = useEditThing('cards')
   const before = c.readings.findLast((r) => r.was === 'written' && r !== last) ?? c.readings.at(-2)
   const seen = before ? verifyCard(before, last) : undefined
+  const moved =
+    before?.configuration && last.configuration
+      ? configurationDifferences(before.configuration, last.configuration)
+      : []
   const unused = unusedFiles(saber, last.files)
   const differing = last.configuration ? configurationDifferences(configurationOf(saber), last.configuration) : []
   const kept = seen && !seen.changed.length && !seen.added.length && !seen.gone.length && !seen.unreadable.length
@@ -187,6 +191,20 @@ function Found({ saber, card: c, last }: { saber: Saber; card: CardOf; last: Rea
                 </li>
               )),
             )}
+          </ul>
+        </Opens>
+      ) : null}
+      {moved.length ? (
+        <Opens
+          name={`${moved.length === 1 ? '1 setting' : `${moved.length} settings`} changed since then`}
+          shows={null}
+        >
+          <ul className="max-h-40 overflow-y-auto text-[0.9rem]">
+            {moved.map((d) => (
+              <li key={d.at}>
+                {d.at}: {d.was ?? 'nothing'}, now {d.is ?? 'nothing'}
+              </li>
+            ))}
           </ul>
         </Opens>
       ) : null}

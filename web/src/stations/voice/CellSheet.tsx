@@ -166,7 +166,7 @@ function Read({ saber, preset: p, at, lamp }: { saber: Saber; preset: Preset; at
         {percent(light)} of its light{light < WEAK ? ': weak by day' : ''}
       </li>
       <li>
-        <FigureView name="the saber draws" figure={litCurrent(saber, hex)} digits={2} />
+        <FigureView name="the saber draws" figure={litCurrent(saber, hex, p)} digits={2} />
       </li>
     </ul>
   )

@@ -1,5 +1,5 @@
 import { formatFact, known } from '../../../facts'
-import { ledsOf } from '../../../looks'
+import { ledsOf } from '../../../power'
 import { byId, type Die, hueText, type Saber, type Zone } from '../../../record'
 import { formatNumber, type Reader } from '../../../units'
 import { say, whether } from '../../../words'
