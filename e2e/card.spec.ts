@@ -20,7 +20,7 @@ test('a card is written, comes back changed, and what differs is found, settled 
   await saved(page)
 
   const coming = page.waitForEvent('download')
-  await sheet.getByRole('button', { name: 'write it, as a ZIP' }).click()
+  await sheet.getByRole('button', { name: 'write as a ZIP' }).click()
   const file = join(folder, 'card.zip')
   await (await coming).saveAs(file)
   await expect(sheet.getByText(/^Written .* with its configuration/)).toBeVisible()

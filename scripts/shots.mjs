@@ -70,7 +70,7 @@ for (const [name, path] of Object.entries(views)) {
     await page.getByRole('tab', { name: 'Card' }).click()
     await page.getByLabel('name of a card').fill('the card in it')
     await page.keyboard.press('Enter')
-    await page.getByRole('button', { name: 'write it, as a ZIP' }).click()
+    await page.getByRole('button', { name: 'write as a ZIP' }).click()
     await page.getByText('with its configuration').waitFor()
   }
   if (name === 'film') for (let i = 0; i < 12; i++) await page.keyboard.press('PageDown')

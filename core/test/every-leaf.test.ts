@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import { buildHandoff, drawnSaber, handedSaber } from '@nubrin/core/handoff'
 import { readCommission, writeCommission } from '@nubrin/core/import'
+import { hueWord } from '@nubrin/core/light'
 import type { Commission } from '@nubrin/core/record'
 import { dayText, MAKER } from '@nubrin/core/units'
 import { drawn } from './drawn'
@@ -278,7 +279,7 @@ describe('a number that changes changes what the client reads', () => {
     const steps = way.split('/').slice(1)
     const last = steps.pop()!
     const home = steps.reduce((v, k) => (v as Record<string, unknown>)[k], c as unknown) as Record<string, string>
-    home[last] = home[last] === '#00ff40' ? '#ff2010' : '#00ff40'
+    home[last] = hueWord(home[last]!) === 'green' ? '#ff2010' : '#00ff40'
     expect(says).toMatch(/^#/)
     const why = INNER_COLOURS.filter(([p]) => matches(at, p))
     if (whole(c) === before()) expect(`${at}: ${why.length ? 'a reason' : 'dropped'}`).toBe(`${at}: a reason`)

@@ -4,7 +4,7 @@ import { fact, known, type NumberFact } from '@nubrin/core/facts'
 import { type Block, buildHandoff, type HandoffDocument, liftHandoff, readerOfHandoff } from '@nubrin/core/handoff'
 import { hueWord } from '@nubrin/core/light'
 import { type Commission, factPaths, ORDERS, readerOf, type Saber } from '@nubrin/core/record'
-import { chaptersAt, compose, rehearse, troubleText } from '@nubrin/core/script'
+import { chaptersAt, compose, rehearse, topicsOf, troubleText } from '@nubrin/core/script'
 import { dayText, LANGUAGES, MAKER, MEASURES } from '@nubrin/core/units'
 import { demoCommissions } from '@nubrin/demo'
 import { demo, TODAY } from './samples'
@@ -50,6 +50,15 @@ describe('the shape of the handoff', () => {
         }
       }
   })
+  test.each(all.map((c) => [c.id, c] as const))(
+    '%s: no colour is told by a code, on paper or in the script',
+    (_id, c) => {
+      const CODE = /#[0-9a-f]{6}/i
+      const shown = (k: string, v: unknown) => (k === 'swatch' ? undefined : v)
+      for (const ch of build(c).chapters) expect(JSON.stringify(ch, shown)).not.toMatch(CODE)
+      for (const s of c.sabers) for (const t of topicsOf(c, s)) expect(t.say).not.toMatch(CODE)
+    },
+  )
   test.each(all.map((c) => [c.id, c] as const))('%s: every preset in its position with its colour', (_id, c) => {
     for (const s of c.sabers.filter((x) => x.presets.length)) {
       const [table] = blocks(build(c), idFor(c, s, 'presets'), 'table')

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { fact, known } from '@nubrin/core/facts'
+import { fact, known, stated } from '@nubrin/core/facts'
 import { axialSlack, fitParts, ventShare } from '@nubrin/core/fit'
 import { judgeCommission } from '@nubrin/core/judge'
 import type { Commission, Saber } from '@nubrin/core/record'
@@ -171,6 +171,67 @@ describe('where a judgement turns, to the hundredth', () => {
     expect(days(TODAY)).toEqual(['near note'])
     expect(days('2026-11-23')).toEqual(['past caution'])
     expect(said('deadline', (_s, c) => void (c.deadline = '2026-11-01'))).toEqual([])
+  })
+  test('colours: two apart are another colour, twelve apart an event shows; each on its side of the edge', () => {
+    // Lightness alone, of greys: CIEDE2000 there is the difference of L* by the weights of its formula.
+    const grey = (v: number) => `#${v.toString(16).padStart(2, '0').repeat(3)}`
+    const lstar = (v: number) => {
+      const y = v / 255 <= 0.04045 ? v / 255 / 12.92 : ((v / 255 + 0.055) / 1.055) ** 2.4
+      return y > 216 / 24389 ? 116 * Math.cbrt(y) - 16 : (24389 / 27) * y
+    }
+    const apart = (a: number, b: number) => {
+      const [l1, l2] = [lstar(a), lstar(b)]
+      const m = (l1 + l2) / 2 - 50
+      return Math.abs(l1 - l2) / (1 + (0.015 * m * m) / Math.sqrt(20 + m * m))
+    }
+    const asked = (v: number) =>
+      said('askedColour', (s) => {
+        s.presets[0]!.colour = stated(grey(128), 'configured')
+        s.presets[0]!.asked = stated(grey(v), 'client')
+      })
+    const event = (v: number) =>
+      said('lostEffect', (s) => {
+        s.presets = s.presets.slice(0, 1)
+        s.presets[0]!.colour = stated(grey(128), 'configured')
+        s.presets[0]!.effects = { deflect: { colour: stated(grey(v), 'configured') } }
+      })
+    for (let v = 129; v < 190; v++) {
+      expect([v, asked(v)]).toEqual([v, apart(128, v) < 2 ? [] : ['differs caution gate']])
+      expect([v, event(v)]).toEqual([v, apart(128, v) < 12 ? ['lost caution'] : []])
+    }
+    expect(asked(128)).toEqual([])
+    // One that is the base itself was meant to be.
+    expect(event(128)).toEqual([])
+  })
+  test('three flashes a second are fine, counted or by how a light moves; one more is told, of every light', () => {
+    const at = (run: (p: Saber['presets'][number], hz: number) => void) => (hz: number) =>
+      said('flashing', (s) => {
+        s.presets = s.presets.slice(0, 1)
+        run(s.presets[0]!, hz)
+      })
+    const flicker = (hz: number) => ({ is: 'flicker' as const, rate: fact(hz, 'Hz', 'configured') })
+    for (const flashes of [
+      at((p, hz) => void (p.flickerHz = fact(hz, 'Hz', 'configured'))),
+      at((p, hz) => void (p.moves = flicker(hz))),
+      at((p, hz) => void (p.effects = { lock: { moves: flicker(hz) } })),
+      at((p, hz) => void (p.lights = [{ id: 'l', zone: 'rw-z2', moves: flicker(hz) }])),
+    ]) {
+      expect(flashes(3)).toEqual([])
+      expect(flashes(3.01)).toEqual(['fast note'])
+      expect(flashes(0)).toEqual([])
+    }
+  })
+  test('a tenth of a light behind a tint is dark', () => {
+    // A grey tint passes what it is, whatever the colour.
+    const behind = (grey: string) =>
+      said('behindTint', (s) => {
+        s.presets = s.presets.slice(0, 1)
+        s.zones.find((z) => z.id === 'rw-z2')!.through = { what: 'smoke', colour: stated(grey, 'measured') }
+      })
+    // Linear light 0.0998 and 0.1022.
+    expect(behind('#595959')).toEqual(['dark caution'])
+    expect(behind('#5a5a5a')).toEqual([])
+    expect(behind('#ffffff')).toEqual([])
   })
   test('sound and blade may part by half a second, either way', () => {
     const apart = (ms: number) =>

@@ -1,4 +1,5 @@
 import { X } from 'lucide-react'
+import { useEffect, useRef } from 'react'
 
 export function RemoveButton({ what, onClick }: { what: string; onClick: () => void }) {
   return (
@@ -39,6 +40,29 @@ export function FileButton({
         accept={accept}
         multiple={multiple}
         disabled={disabled}
+        onChange={(e) => {
+          const files = [...(e.target.files ?? [])]
+          e.target.value = ''
+          if (files.length) onFiles(files)
+        }}
+      />
+    </label>
+  )
+}
+
+/** A button that takes a folder with all that is in it; the same one may be given twice. */
+export function FolderButton({ label, onFiles }: { label: string; onFiles: (files: File[]) => void }) {
+  const folder = useRef<HTMLInputElement>(null)
+  // No browser's types know it, all browsers do.
+  useEffect(() => folder.current?.setAttribute('webkitdirectory', ''), [])
+  return (
+    <label className="btn">
+      {label}
+      <input
+        ref={folder}
+        type="file"
+        className="sr-only"
+        multiple
         onChange={(e) => {
           const files = [...(e.target.files ?? [])]
           e.target.value = ''

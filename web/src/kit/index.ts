@@ -1,7 +1,7 @@
 export { Toasts, tell } from '../base/toast'
 export { bound } from './bound'
 export { Boundary } from './boundary'
-export { FileButton, RemoveButton } from './buttons'
+export { FileButton, FolderButton, RemoveButton } from './buttons'
 export { CheckBox } from './check'
 export { ColourCell } from './colour'
 export { ComboCell } from './combo'

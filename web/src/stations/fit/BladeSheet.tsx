@@ -51,7 +51,7 @@ export function BladeSheet({ saber, blade: b }: { saber: Saber; blade: Blade }) 
         />
         <TextCell title="tip" label="Tip" {...text('tip')} />
         <TextCell title="diffusion" label="Diffusion" {...text('diffusion')} />
-        <FactField label="each LED lights" of={Blade.properties.spreads} {...given('spreads')} />
+        <FactField label="spread of an LED" of={Blade.properties.spreads} {...given('spreads')} />
         <Labelled label="tint of the tube">
           <ColourFactField label="Tint of the tube" className="h-7 w-12" {...given('tint')} />
         </Labelled>

@@ -122,13 +122,13 @@ function ZoneRow({ saber, zone: z, n }: { saber: Saber; zone: Zone; n: number })
       <RemoveButton what={z.name} onClick={() => remove(`zone:${z.id}`)} />
       <div className="col-span-full grid grid-cols-3 items-start gap-x-3">
         <ChoiceFactField
-          label={`${z.name} shines`}
+          label={`${z.name}: light`}
           options={SHINES}
-          words={(v) => (v === 'byItself' ? 'by itself' : 'as another does')}
+          words={(v) => (v === 'byItself' ? 'its own' : 'follows another')}
           {...given('shines')}
         />
         <SelectCell
-          title="its part"
+          title="part"
           label={`Part of ${z.name}`}
           options={['', ...lightParts.map((p) => p.id)]}
           words={(id) => lightParts.find((p) => p.id === id)?.name ?? 'none'}

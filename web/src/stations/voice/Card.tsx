@@ -147,7 +147,7 @@ function CardSheet({ saber, card: c }: { saber: Saber; card: CardOf }) {
       </div>
       <Copying card={c} />
       <div className="mt-2 grid grid-cols-2 gap-x-7">
-        <FigureView name="on it, in whole clusters" figure={used} as={mb} />
+        <FigureView name="used, in whole clusters" figure={used} as={mb} />
         <FigureView name="free" figure={free} as={mb} />
       </div>
       <CardReads saber={saber} card={c} />

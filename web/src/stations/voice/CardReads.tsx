@@ -10,7 +10,7 @@ import {
 import type { Saber } from '@nubrin/core/record'
 import { useEffect, useRef, useState } from 'react'
 import { freshId, todayIso, urlOf } from '../../data'
-import { dayText, FileButton, Opens, RemoveButton, tell } from '../../kit'
+import { dayText, FileButton, FolderButton, Opens, RemoveButton, tell } from '../../kit'
 import { useEditSaber, useEditThing, useOrder } from '../../store/commission'
 import { useSession } from '../../store/session'
 import { type CardAsk, type CardRead, readCard } from '../../workers/readCard'
@@ -75,14 +75,14 @@ export function CardReads({ saber, card: c }: { saber: Saber; card: CardOf }) {
     <section aria-label="What is on it" className="mt-3">
       <div className="flex flex-wrap items-center gap-2">
         <button type="button" className="btn" disabled={at !== undefined} onClick={() => void write()}>
-          write it, as a ZIP
+          write as a ZIP
         </button>
         <FileButton
-          label="read it: a ZIP"
+          label="read a ZIP"
           accept=".zip,application/zip"
           onFiles={([zip]) => zip && void take({ zip }, 'read')}
         />
-        <Folder onFiles={(list) => void take({ files: list }, 'read')} />
+        <FolderButton label="read a folder" onFiles={(list) => void take({ files: inFolder(list) }, 'read')} />
         {at === undefined ? null : (
           <span role="status">
             {files(at)} looked at…{' '}
@@ -121,28 +121,9 @@ function readingOf({ files: found, unreadable, configuration }: CardRead, was: R
   return { ok: true as const, of }
 }
 
-function Folder({ onFiles }: { onFiles: (files: { path: string; file: Blob }[]) => void }) {
-  const folder = useRef<HTMLInputElement>(null)
-  useEffect(() => folder.current?.setAttribute('webkitdirectory', ''), [])
-  return (
-    <label className="btn">
-      read it: its folder
-      <input
-        ref={folder}
-        type="file"
-        className="sr-only"
-        multiple
-        onChange={(e) => {
-          const all = [...(e.target.files ?? [])]
-          e.target.value = ''
-          // The folder that was chosen is the card itself.
-          if (all.length)
-            onFiles(all.map((f) => ({ path: f.webkitRelativePath.replace(/^[^/]*\//, '') || f.name, file: f })))
-        }}
-      />
-    </label>
-  )
-}
+/** The folder that was chosen is the card itself. */
+const inFolder = (files: readonly File[]) =>
+  files.map((f) => ({ path: f.webkitRelativePath.replace(/^[^/]*\//, '') || f.name, file: f }))
 
 /** The last reading against what was written before it, against the record, and against what the presets play. */
 function Found({ saber, card: c, last }: { saber: Saber; card: CardOf; last: Reading }) {
@@ -245,7 +226,7 @@ function Found({ saber, card: c, last }: { saber: Saber; card: CardOf; last: Rea
               })
             }
           >
-            set the card’s values beside the record’s
+            enter the card’s values, to be settled
           </button>
         </section>
       ) : null}

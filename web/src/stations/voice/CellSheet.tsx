@@ -10,7 +10,7 @@ import { Moving } from './Moving'
 import { eventWords } from './words'
 
 export const IS_WORDS: Record<(typeof EVENT_IS)[number], string> = {
-  ...{ boardDefault: 'as the board does it', notThere: 'not there', varies: 'another way each time' },
+  ...{ boardDefault: 'the board’s default', notThere: 'not there', varies: 'varies' },
 }
 /** Which cell of the sheet is looked at: the light while it only shines, an event, or a light of the hilt. */
 export type CellAt = 'shines' | LightEvent | { zone: string }
@@ -130,7 +130,7 @@ function OfZone({ preset: p, zone, name, set }: { preset: Preset; zone: string; 
           className="btn col-span-2"
           onClick={() => set((x) => void (x.lights = x.lights.filter((l) => l.zone !== zone)))}
         >
-          nothing of its own here
+          remove its own setting
         </button>
       ) : null}
     </>

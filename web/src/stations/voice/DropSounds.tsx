@@ -1,14 +1,10 @@
 import { FolderInput } from 'lucide-react'
-import { useEffect, useRef } from 'react'
 import { useDropzone } from 'react-dropzone'
-import { FileButton } from '../../kit'
+import { FileButton, FolderButton } from '../../kit'
 
 /** Where sounds are dropped: files, folders with all that is in them, archives; the same by two buttons. */
 export function DropSounds({ label, onFiles }: { label: string; onFiles: (files: File[]) => void }) {
   const { getRootProps, isDragActive } = useDropzone({ onDrop: onFiles, noClick: true, noKeyboard: true })
-  const folder = useRef<HTMLInputElement>(null)
-  // No browser's types know it, all browsers do.
-  useEffect(() => folder.current?.setAttribute('webkitdirectory', ''), [])
   return (
     <div
       {...getRootProps({ role: 'group', 'aria-label': label })}
@@ -20,20 +16,7 @@ export function DropSounds({ label, onFiles }: { label: string; onFiles: (files:
       </p>
       <div className="mt-1 flex gap-2">
         <FileButton label="choose files" accept=".wav,.zip,audio/wav" multiple onFiles={onFiles} />
-        <label className="btn">
-          choose a folder
-          <input
-            ref={folder}
-            type="file"
-            className="sr-only"
-            multiple
-            onChange={(e) => {
-              const files = [...(e.target.files ?? [])]
-              e.target.value = ''
-              if (files.length) onFiles(files)
-            }}
-          />
-        </label>
+        <FolderButton label="choose a folder" onFiles={onFiles} />
       </div>
     </div>
   )

@@ -173,7 +173,7 @@ function Sheet({
         </tbody>
       </table>
       <p className="text-quiet mt-1 text-[0.84rem]">
-        ○ as the board does it · — not there · ≈ another way each time · ? not recorded · ♪ no sound for it
+        ○ the board’s default · — not there · ≈ varies · ? not recorded · ♪ no sound for it
       </p>
     </div>
   )
@@ -184,7 +184,7 @@ const sameCell = (a: Cell & { follows?: string }, b: Cell & { follows?: string }
 /** A cell in words. */
 const said = (cell: Cell & { follows?: string }, among: readonly string[]): string => {
   if (cell.follows !== undefined) return `follows ${cell.follows}`
-  const state = { set: '', boardDefault: 'as the board does it', notThere: 'not there', varies: 'varies' }
+  const state = { set: '', boardDefault: 'the board’s default', notThere: 'not there', varies: 'varies' }
   const words = cell.is === 'notRecorded' ? 'not recorded' : state[cell.is]
   const colour = cell.colour ? hueText(MAKER, cell.colour, among) : ''
   return [words, colour, cell.moves ? movesWords(cell.moves.is) : '', cell.silent ? 'no sound' : '']

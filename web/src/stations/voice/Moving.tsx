@@ -3,9 +3,9 @@ import { Moves } from '@nubrin/core/record'
 import { bound, ColourFactField, FactField, Labelled, SelectCell } from '../../kit'
 
 const WORDS: Record<StyleKind, string> = {
-  ...{ steady: 'steady', breathing: 'breathes', flicker: 'flickers', unstable: 'unstable', flame: 'like a flame' },
-  ...{ cycle: 'round all colours', gradient: 'one end to the other', level: 'like a gauge', spark: 'single sparks' },
-  wave: 'in waves',
+  ...{ steady: 'steady', breathing: 'breathes', flicker: 'flickers', unstable: 'unstable', flame: 'flame' },
+  ...{ cycle: 'cycles colours', gradient: 'gradient', level: 'level meter', spark: 'local sparks' },
+  wave: 'waves',
 }
 export const movesWords = (is: StyleKind): string => WORDS[is]
 
@@ -30,27 +30,27 @@ export function Moving({
   return (
     <>
       <SelectCell
-        title="moves"
+        title="animation"
         field="moves/is"
-        label={`How ${what} moves`}
+        label={`Animation of ${what}`}
         value={m?.is ?? ''}
         options={['', ...STYLE_KINDS]}
         words={(v) => (v ? WORDS[v] : 'not recorded')}
         onCommit={(v) => onEdit(v ? { ...structuredClone(m ?? {}), is: v } : undefined)}
       />
       {uses.includes('second') ? (
-        <Labelled label="into">
+        <Labelled label="second colour">
           <ColourFactField label={`Second colour of ${what}`} className="h-7 w-12" {...given('second')} />
         </Labelled>
       ) : null}
       {uses.includes('hz') ? (
-        <FactField label={`times a second, ${what}`} of={OF.rate} source="configured" {...given('rate')} />
+        <FactField label={`rate, ${what}`} of={OF.rate} source="configured" {...given('rate')} />
       ) : null}
       {uses.includes('depth') ? (
-        <FactField label={`how deep, ${what}`} of={OF.depth} source="configured" {...given('depth')} />
+        <FactField label={`depth, ${what}`} of={OF.depth} source="configured" {...given('depth')} />
       ) : null}
       {uses.includes('width') ? (
-        <FactField label={`how wide, ${what}`} of={OF.width} source="configured" {...given('width')} />
+        <FactField label={`width, ${what}`} of={OF.width} source="configured" {...given('width')} />
       ) : null}
     </>
   )

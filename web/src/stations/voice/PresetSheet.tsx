@@ -104,8 +104,8 @@ function Fields({ saber, preset: p, set }: OfPreset) {
       <TextCell title="asked for by" label="Asked for by" {...text('askedBy')} />
       <TextCell title="why, for the client" label="Why this preset" {...text('why')} />
       <TextCell title="why, for the shop" label="Why this preset, for the shop" {...text('shopWhy')} />
-      <TextCell title="what is otherwise in it" label="What is otherwise in this preset" {...text('exceptions')} />
-      <TextCell title="its display shows" label="What the display shows in it" {...text('picture')} />
+      <TextCell title="exceptions" label="What is otherwise in this preset" {...text('exceptions')} />
+      <TextCell title="display shows" label="What the display shows in it" {...text('picture')} />
       <SelectCell
         title="status"
         label="Status of the preset"
