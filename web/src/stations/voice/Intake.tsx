@@ -22,8 +22,8 @@ function put(s: Saber, all: readonly Arrived[], font: string | undefined, as: (a
     home.sounds.push({ ...a.sound, event })
   }
 }
-/** So many sounds are one change of the record. */
-const AT_ONCE = 25
+/** So many sounds are one change of the record: each change has a cost of its own, and a large one takes the page too long. */
+const AT_ONCE = 100
 const minutes = (s: number): string => (s < 90 ? `${Math.ceil(s)} s` : `${Math.ceil(s / 60)} min`)
 
 /** Where sounds are dropped for a font, or for a font of each folder, and what becomes of them. */
@@ -54,11 +54,13 @@ function Intake({ font }: { font?: string }) {
     const known = intake.arrived.filter((a) => a.event).slice(0, AT_ONCE)
     if (!known.length) return
     let gone = false
-    void afterPaint().then(() => {
+    void afterPaint().then(async () => {
       if (gone) return
       editSaber(`bring in ${known.length} ${known.length === 1 ? 'sound' : 'sounds'}`, (s) =>
         put(s, known, font, (a) => a.event),
       )
+      // What was put in is shown before the list of what is to come grows shorter: each is a task of its own.
+      await afterPaint()
       intake.place(new Set(known.map((a) => a.sound.id)))
     })
     return () => {
