@@ -27,6 +27,8 @@ test('a card is written, comes back changed, and what differs is found, settled 
   const files = await entries(readFileSync(file))
   expect(files.size).toBe(13 + CONFIGURATION_FILES.length)
 
+  await sheet.getByText('every file, with the beginning of its sum').click()
+  await expect(sheet.getByText('configuration copy.json')).toBeVisible()
   const read = async (name: string, content: Buffer) => {
     writeFileSync(join(folder, name), content)
     await sheet.locator('input[type=file]').first().setInputFiles(join(folder, name))

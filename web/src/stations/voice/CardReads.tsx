@@ -8,6 +8,7 @@ import {
   verifyCard,
 } from '@nubrin/core/card'
 import type { Saber } from '@nubrin/core/record'
+import { formatNumber, MAKER } from '@nubrin/core/units'
 import { useEffect, useRef, useState } from 'react'
 import { freshId, todayIso, urlOf } from '../../data'
 import { dayText, FileButton, FolderButton, Opens, RemoveButton, tell } from '../../kit'
@@ -229,6 +230,21 @@ function Found({ saber, card: c, last }: { saber: Saber; card: CardOf; last: Rea
             enter the card’s values, to be settled
           </button>
         </section>
+      ) : null}
+      {last.files.length ? (
+        <Opens name="every file, with the beginning of its sum" shows={null}>
+          <ul className="max-h-56 overflow-y-auto text-[0.88rem] tabular-nums">
+            {last.files.map((f) => (
+              <li key={f.path} className="flex gap-3">
+                <span className="min-w-0 flex-1 truncate">{f.path}</span>
+                <span>{formatNumber(MAKER, f.bytes / 1000, 1)} kB</span>
+                <span className="text-quiet w-24 truncate" title={f.sum}>
+                  {f.sum.slice(0, 12)}
+                </span>
+              </li>
+            ))}
+          </ul>
+        </Opens>
       ) : null}
       {last.configuration ? (
         <Opens name="its configuration" shows={null}>
