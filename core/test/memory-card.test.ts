@@ -165,6 +165,7 @@ describe('what a card is set to', () => {
   })
   test('a value of the card stands beside the record’s until somebody has settled it', () => {
     const s = saber()
+    s.use.volume.by = 'Maren'
     const c = { ...configurationOf(s), volume: 55, sleepAfter: 120 }
     c.presets = structuredClone(c.presets)
     c.presets[1]!.colour = '#123456'
@@ -177,6 +178,8 @@ describe('what a card is set to', () => {
     ] as const) {
       expect(f.value).toBe(was)
       expect(f.rivals!.map((r) => r.value)).toEqual([is])
+      // It is the card that says so, and not who said the other.
+      expect(f.rivals![0]).toEqual({ value: is, source: 'configured', with: 'the card', on: '2026-11-20' })
     }
     const same = saber()
     expect(takeIn(same, configurationOf(same), { source: 'configured', with: 'the card', on: '2026-11-20' })).toBe(0)

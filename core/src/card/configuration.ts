@@ -107,43 +107,36 @@ export function configurationDifferences(was: Configuration, is: Configuration):
  */
 export function takeIn(s: Saber, c: Configuration, claim: { source: Source; with: string; on: string }): number {
   let rivals = 0
-  const beside = <V, F extends AnyFact<V>>(f: F | undefined, value: V | undefined): F | undefined => {
-    if (value === undefined || !f || known(f) === value) return undefined
+  /** States a value of the card beside that of a field, where the field has one and it is another. */
+  const beside = <H extends object, K extends keyof H>(home: H | undefined, key: K, value: unknown) => {
+    const f = home?.[key] as AnyFact<unknown> | undefined
+    if (!home || !f || value === undefined || known(f) === value) return
     rivals++
-    return state(
-      f as AnyFact<V>,
-      { ...(f as { unit?: string }), value, ...claim, rivals: undefined, trail: undefined } as never,
-    ) as F
+    home[key] = state(f, { ...('unit' in f ? { unit: f.unit } : {}), value, ...claim } as AnyFact<unknown>) as H[K]
   }
-  const { use, settings } = s
-  use.volume = beside<number, typeof use.volume>(use.volume, c.volume) ?? use.volume
-  use.brightness = beside<number, typeof use.brightness>(use.brightness, c.brightness) ?? use.brightness
-  const sleep = beside<number, NonNullable<typeof settings.sleepAfter>>(settings.sleepAfter, c.sleepAfter)
-  if (sleep) settings.sleepAfter = sleep
-  const timeout = beside<number, NonNullable<typeof settings.displayTimeout>>(settings.displayTimeout, c.displayTimeout)
-  if (timeout) settings.displayTimeout = timeout
-  for (const t of c.thresholds) {
-    const own = settings.sensitivities.find((x) => x.sense === t.sense)
-    const said = own && beside<string, typeof own.value>(own.value, t.value)
-    if (own && said) own.value = said
-  }
+  for (const k of ['volume', 'brightness'] as const) beside(s.use, k, c[k])
+  for (const k of ['sleepAfter', 'displayTimeout'] as const) beside(s.settings, k, c[k])
+  for (const t of c.thresholds)
+    beside(
+      s.settings.sensitivities.find((x) => x.sense === t.sense),
+      'value',
+      t.value,
+    )
   for (const p of c.pixels) {
-    const blade = s.blades.find((b) => b.name === p.light)
-    const zone = s.zones.find((z) => z.name === p.light && !z.blade)
-    const set = blade && beside<number, NonNullable<typeof blade.configured>>(blade.configured, p.count)
-    if (blade && set) blade.configured = set
-    const leds = zone && beside<number, typeof zone.leds>(zone.leds, p.count)
-    if (zone && leds) zone.leds = leds
+    beside(
+      s.blades.find((b) => b.name === p.light),
+      'configured',
+      p.count,
+    )
+    beside(
+      s.zones.find((z) => z.name === p.light && !z.blade),
+      'leds',
+      p.count,
+    )
   }
   for (const [i, q] of c.presets.entries()) {
     const own = s.presets.find((p) => p.name === q.name) ?? s.presets[i]
-    if (!own) continue
-    own.colour = beside<string, typeof own.colour>(own.colour, q.colour) ?? own.colour
-    for (const k of ['extendMs', 'retractMs'] as const) {
-      const f = own[k]
-      const said = f && beside<number, typeof f>(f, q[k])
-      if (said) own[k] = said
-    }
+    for (const k of ['colour', 'extendMs', 'retractMs'] as const) beside(own, k, q[k])
   }
   return rivals
 }

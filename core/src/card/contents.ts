@@ -1,5 +1,5 @@
 import { type Calculated, Gather, known } from '../facts'
-import { type Card, type CardFile, type CardReading, refTo, type Saber } from '../record'
+import { byId, type Card, type CardFile, type CardReading, refTo, type Saber } from '../record'
 import { cardFiles, isLitter } from '../voice'
 import { CONFIGURATION_FILES, cardPart } from './configuration'
 
@@ -63,15 +63,9 @@ export type UnusedWhy = 'litter' | 'noFont' | 'noPreset' | 'notRecorded'
 /** Files of a card that nothing uses, each with why: its folder is no font of the record, no preset plays that font, or the font knows no such sound. */
 export function unusedFiles(s: Saber, files: readonly CardFile[]): { path: string; why: UnusedWhy }[] {
   const expected = cardFiles(s)
-  const known = new Set(expected.map((f) => f.path.toLowerCase()))
+  const there = new Set(expected.map((f) => f.path.toLowerCase()))
   const folderOf = (path: string) => path.split('/')[0]!.toLowerCase()
-  // Folders stand in the order of the fonts: of each the font that it is of.
-  const fonts = new Map<string, Saber['fonts'][number]>()
-  for (const f of s.fonts)
-    for (const x of f.sounds) {
-      const at = x.media && expected.find((e) => e.media === x.media && e.sound === x.id)
-      if (at) fonts.set(folderOf(at.path), f)
-    }
+  const fonts = new Map(expected.map((e) => [folderOf(e.path), byId(s.fonts, e.font)]))
   const played = new Set<string | undefined>(s.presets.map((p) => p.font))
   const tracks = new Set<string>(s.presets.flatMap((p) => p.tracks))
   const configuration = new Set<string>(CONFIGURATION_FILES)
@@ -82,7 +76,7 @@ export function unusedFiles(s: Saber, files: readonly CardFile[]): { path: strin
     if (!font) return [{ path: f.path, why: 'noFont' }]
     const plays = font.is !== 'font' || played.has(font.id) || font.sounds.some((x) => tracks.has(x.id))
     if (!plays) return [{ path: f.path, why: 'noPreset' }]
-    return known.has(f.path.toLowerCase()) ? [] : [{ path: f.path, why: 'notRecorded' }]
+    return there.has(f.path.toLowerCase()) ? [] : [{ path: f.path, why: 'notRecorded' }]
   })
 }
 
@@ -91,8 +85,9 @@ export function presetsWithout(s: Saber, files: readonly CardFile[]): { preset: 
   const there = new Set(files.map((f) => f.path.toLowerCase()))
   const expected = cardFiles(s)
   return s.presets.flatMap((p) => {
-    const font = s.fonts.find((f) => f.id === p.font)
-    const own = font && expected.filter((e) => font.sounds.some((x) => x.id === e.sound))
-    return own?.length && !own.some((e) => there.has(e.path.toLowerCase())) ? [{ preset: p.id, font: font!.name }] : []
+    const own = expected.filter((e) => e.font === p.font)
+    return own.length && !own.some((e) => there.has(e.path.toLowerCase()))
+      ? [{ preset: p.id, font: byId(s.fonts, p.font)!.name }]
+      : []
   })
 }

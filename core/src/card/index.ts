@@ -18,4 +18,4 @@ export {
   type Verified,
   verifyCard,
 } from './contents'
-export { readConfiguration } from './read'
+export { readConfiguration, writeConfiguration } from './read'

@@ -4,8 +4,9 @@ import { gainOf } from './levels'
 /** A file as it goes onto the card: where, from which stored file, and how much louder, dB. */
 export interface CardFile {
   path: string
-  /** Which sound it is. */
+  /** Which sound it is, and of which font. */
   sound: string
+  font: string
   media: string
   gainDb: number
 }
@@ -43,7 +44,7 @@ export function cardFiles(saber: Pick<Saber, 'fonts'>): CardFile[] {
     const folder = fresh(`${number} ${plainName(f.name, 'font')}`, folders)
     const files = new Set<string>()
     return f.sounds.flatMap((s) =>
-      s.media ? [{ path: pathOf(folder, s, files), sound: s.id, media: s.media, gainDb: gainOf(f) }] : [],
+      s.media ? [{ path: pathOf(folder, s, files), sound: s.id, font: f.id, media: s.media, gainDb: gainOf(f) }] : [],
     )
   })
 }

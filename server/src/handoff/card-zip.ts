@@ -1,7 +1,7 @@
 import { Readable } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
 import { API } from '@nubrin/core/api'
-import { CONFIGURATION_FILES, configurationOf, configurationSheet } from '@nubrin/core/card'
+import { CONFIGURATION_FILES, configurationOf, configurationSheet, writeConfiguration } from '@nubrin/core/card'
 import { fileNameOf } from '@nubrin/core/handoff'
 import { cardFiles } from '@nubrin/core/voice'
 import type { Router } from 'express'
@@ -36,9 +36,7 @@ export function cardRoutes(r: Router, { store, library, work }: With): void {
       return gainDb ? work.run('louder', { bytes: new Uint8Array(bytes), gainDb }, who) : bytes
     }
     const configuration = configurationOf(saber)
-    const json = Buffer.from(
-      `${JSON.stringify({ format: 'nubrin-configuration', version: 1, ...configuration }, null, 2)}\n`,
-    )
+    const json = Buffer.from(writeConfiguration(configuration))
     const [main, copy, sheet] = CONFIGURATION_FILES
     for (const name of [main, copy]) zip.addBuffer(json, name)
     const lines = configurationSheet(configuration).map(([name, value]) => `${name}: ${value}`)
