@@ -184,8 +184,8 @@ describe('lights and what feeds them', () => {
       leds: fact(4, '×'),
       channelCurrent: fact(18, 'mA'),
       idleCurrent: fact(1, 'mA'),
-      shines: stated('byItself', 'measured'),
     },
+    ...('follows' in more ? {} : { shines: stated('byItself', 'measured') }),
     ...more,
   })
   const zones =

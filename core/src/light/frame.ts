@@ -8,6 +8,10 @@ export type LedEffect = 'clash' | 'deflect' | 'lock' | 'drag' | 'melt' | 'surge'
 export const EFFECT_SECONDS: Readonly<Record<LedEffect, number>> = {
   ...{ clash: 0.25, deflect: 0.35, lock: 1.2, drag: 1.2, melt: 1.2, surge: 0.9 },
 }
+/** Those that last while a hand holds them; the others flash. */
+export const HELD_EFFECTS: ReadonlySet<string> = new Set<LedEffect>(['lock', 'drag', 'melt'])
+/** Whether it is an effect that changes how a blade shines for a while. */
+export const isLedEffect = (what: string): what is LedEffect => what in EFFECT_SECONDS
 /** Flicker of an effect that is held, Hz: under what the usual photosensitive threshold allows. */
 export const SCREEN_FLICKER_HZ = 2.4
 /** Flashes nearer to each other than this are shown as one, s: no more than three in a second. */

@@ -15,6 +15,8 @@ export {
 export {
   EFFECT_SECONDS,
   effectAt,
+  HELD_EFFECTS,
+  isLedEffect,
   LEAST_BETWEEN_FLASHES,
   type LedEffect,
   type Look,

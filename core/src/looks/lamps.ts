@@ -1,7 +1,7 @@
 import { type Calculated, known } from '../facts'
 import { type DieColour, USUAL_DIES } from '../light'
 import { ledsOf, pixels } from '../power'
-import { type Blade, leadersOf, type Ref, refTo, type Saber, type Zone } from '../record'
+import { type Blade, byId, leadersOf, type Ref, refTo, type Saber, type Zone } from '../record'
 
 /** One light of a saber: a blade, or a run of LEDs of its own. */
 export interface Lamp {
@@ -40,15 +40,21 @@ const bladeLamp = (saber: Saber, b: Blade): Lamp => {
     ...{ leader: undefined, own: true, spreads: known(b.spreads) },
   }
 }
-const zoneLamp = (saber: Saber, z: Zone): Lamp => {
-  const opening = saber.hilt.openings.find((o) => o.id === z.behind)
+/** What a light of the hilt is seen through: what is said to be before it, else the window that it lies behind; its colour where that is known. */
+export function beforeLight(saber: Saber, z: Zone): { what: string; colour: string | undefined } | undefined {
   const own = known(z.through?.colour)
-  const tint = own ?? opening?.tint
+  const opening = byId(saber.hilt.openings, z.behind)
+  if (z.through && (own !== undefined || opening?.tint === undefined)) return { what: z.through.what, colour: own }
+  return opening && { what: opening.name, colour: opening.tint }
+}
+
+const zoneLamp = (saber: Saber, z: Zone): Lamp => {
+  const before = beforeLight(saber, z)
   const leader = leaderOf(z)
   return {
     ...{ ref: refTo('zone', z.id), name: z.name, kind: z.kind, leds: ledsOf(saber, z) },
     ...{ dies: z.dies?.length ? z.dies : USUAL_DIES, diesKnown: (z.dies?.length ?? 0) > 0 },
-    tint: tint === undefined ? undefined : { what: own === undefined ? opening!.name : z.through!.what, colour: tint },
+    tint: before?.colour === undefined ? undefined : { what: before.what, colour: before.colour },
     ...{ leader, own: leader ? false : known(z.shines) === 'byItself' ? true : undefined, spreads: undefined },
   }
 }

@@ -46,15 +46,21 @@ export function lookOf(saber: Saber, p: Preset, lamp: Lamp | undefined): Omit<Lo
   const own = at?.kind === 'zone' ? p.lights.find((l) => l.zone === at.id) : undefined
   const moves = own ? own.moves : p.moves
   const style = moves && styleOf(moves)
-  const pitch = lamp && pitchOf(saber, lamp)
   const slowed = slowedBy(Math.max(0, ...flashingOf(saber, p).map((f) => f.hz)))
   return {
     colour: rgbOf((lamp && setTo(saber, p, lamp)) ?? colourOf(p)),
     ...(style ? { moves: style } : {}),
     // Nothing of it is shown faster than is safe, whichever part of it flashes.
     ...(slowed < 1 ? { slowed } : {}),
-    ...(lamp?.tint ? { through: tintMatrix(lamp.tint.colour) } : {}),
-    ...(lamp?.spreads && pitch ? { spread: lamp.spreads / pitch } : {}),
+    ...(lamp ? aroundOf(saber, lamp) : {}),
+  }
+}
+/** What is around the LEDs of a lamp, as a picture of them takes it: its tint, and over how many of them the light of one spreads. */
+export function aroundOf(saber: Saber, lamp: Lamp): Pick<Look, 'through' | 'spread'> {
+  const pitch = pitchOf(saber, lamp)
+  return {
+    ...(lamp.tint ? { through: tintMatrix(lamp.tint.colour) } : {}),
+    ...(lamp.spreads && pitch ? { spread: lamp.spreads / pitch } : {}),
   }
 }
 /** How far apart the LEDs of a blade lie, mm. */

@@ -1,6 +1,6 @@
 import { known } from '../facts'
 import { difference, drive, hexOf, lightOf, through } from '../light'
-import { byId, colourOf, type LightEvent, lightIn, type Preset, partsOfRef, type Saber } from '../record'
+import { byId, type LightEvent, lightIn, type Preset, partsOfRef, type Saber } from '../record'
 import type { Lamp } from './lamps'
 
 /** A colour that a light shows: as it is set, and as it is seen through what is before it. */
@@ -67,6 +67,3 @@ function sumOf(a: string, b: string, { dies }: Lamp): string {
 
 /** How bright a colour is beside full white, by what the eye makes of it, 0…1 (relative luminance). */
 export const brightnessOf = (hex: string): number => lightOf(drive(hex), ['red', 'green', 'blue'])[1]
-
-/** The base colour of a preset while it only shines: known, and that of a blade. */
-export const baseOf = (p: Preset): string | undefined => (known(p.colour) === undefined ? undefined : colourOf(p))

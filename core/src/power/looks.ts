@@ -1,4 +1,5 @@
 import type { Calculated } from '../facts'
+import { HELD_EFFECTS } from '../light'
 import { colourOf, effectColours, type Preset, type Ref, refTo, type Saber, WHITE } from '../record'
 import { bladeCurrent, litBlades, litCurrent, ownOr, zoneCurrent } from './lights'
 
@@ -13,9 +14,6 @@ export interface ZoneBudget {
   name: string
   looks: LookCurrent[]
 }
-
-/** Effects that last while a hand holds them; the others flash. */
-const HELD: ReadonlySet<string> = new Set(['lock', 'drag', 'melt'])
 
 /** The looks of a preset that can be seen: its steady colour, and every effect it colours. */
 const seenOf = (preset: Preset): { look: string; colour: string }[] => [
@@ -64,6 +62,6 @@ export const loadsOf = (saber: Saber): LightLoad[] =>
   saber.presets.flatMap((preset) =>
     seenOf(preset).map(({ look, colour }) => ({
       ...{ preset, look, colour, current: litCurrent(saber, colour, preset) },
-      lasts: look === 'steady' ? ('steady' as const) : HELD.has(look) ? ('held' as const) : ('flash' as const),
+      lasts: look === 'steady' ? ('steady' as const) : HELD_EFFECTS.has(look) ? ('held' as const) : ('flash' as const),
     })),
   )

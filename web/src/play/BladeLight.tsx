@@ -1,9 +1,9 @@
 import type { Scene } from '@nubrin/core/drawing'
 import { known } from '@nubrin/core/facts'
 import { type Look, ledFrame, rgbOf } from '@nubrin/core/light'
-import { type Lamp, lampsOf, lookOf, setTo, shownOn } from '@nubrin/core/looks'
+import { aroundOf, type Lamp, lampsOf, setTo, shownOn } from '@nubrin/core/looks'
 import { pixels } from '@nubrin/core/power'
-import { refTo, type Saber } from '@nubrin/core/record'
+import { type Blade, refTo, type Saber } from '@nubrin/core/record'
 import { useEffect, useMemo, useRef } from 'react'
 import { usePlay } from './usePlay'
 
@@ -48,17 +48,23 @@ const TURN = { along: 0, up: -Math.PI / 2, down: Math.PI / 2 } as const
 /** How far a crossguard's blade is drawn beyond its arm, px. */
 const BEYOND = 46
 
+/** LEDs along a blade, as far as they are known: the groups of a string, else its pixels; of strips that lie side by side there is one of each. */
+export function ledsAlong(saber: Saber, b: Blade): number | undefined {
+  const counted = b.kind === 'string' ? known(b.groups) : undefined
+  const all = pixels(saber, b)
+  return counted ?? (all.ok ? all.value / Math.max(1, known(b.strips) ?? 1) : undefined)
+}
+/** As many as are drawn. */
+export const ledsDrawn = (n: number | undefined): number =>
+  Math.max(1, Math.min(MOST_LEDS, Math.round(n ?? USUAL_LEDS)))
+
 /** Blades that shine on a drawing, one a socket, without those that are off. */
 export function bladesOn(saber: Saber, scene: Scene, off: readonly string[]): DrawnBlade[] {
   return saber.blades.flatMap((b): DrawnBlade[] => {
     const spot = scene.spots.find((s) => s.ref === `blade:${b.id}`)
     const socket = scene.spots.find((s) => s.ref === `socket:${b.socket}`)
     if (!spot || b.kind === 'plug' || b.kind === 'inHilt' || off.includes(`blade:${b.id}`)) return []
-    const counted = b.kind === 'string' ? known(b.groups) : undefined
-    const all = pixels(saber, b)
-    const strips = Math.max(1, known(b.strips) ?? 1)
-    // Strips lie side by side: along the blade there is one LED of each.
-    const leds = Math.max(1, Math.min(MOST_LEDS, Math.round(counted ?? (all.ok ? all.value / strips : USUAL_LEDS))))
+    const leds = ledsDrawn(ledsAlong(saber, b))
     const [w, h] = [Math.abs(spot.x1 - spot.x0), Math.abs(spot.y1 - spot.y0)]
     // A blade of the hilt lies on its axis; one of a crossguard stands beside it.
     if (Math.min(spot.y0, spot.y1) < scene.axisY && Math.max(spot.y0, spot.y1) > scene.axisY) {
@@ -175,8 +181,7 @@ export function BladeLight({ saber, scene }: { saber: Saber; scene: Scene }) {
     const lamps = new Map(lampsOf(saber).map((l) => [l.ref, l]))
     const strips = blades.map((b) => {
       const lamp = lamps.get(refTo('blade', b.id))
-      const { through, spread } = saber.presets[0] && lamp ? lookOf(saber, saber.presets[0], lamp) : {}
-      return { ...stripOf(b), seen: { ...(through ? { through } : {}), ...(spread ? { spread } : {}) } }
+      return { ...stripOf(b), seen: lamp ? aroundOf(saber, lamp) : {} }
     })
     let frame = 0
     let drawn = ''

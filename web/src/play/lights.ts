@@ -8,17 +8,23 @@ import {
   shines,
 } from '@nubrin/core/controls'
 import { known } from '@nubrin/core/facts'
-import { LEAST_BETWEEN_FLASHES, type LedEffect, type Look, rgbOf, type Style, turned } from '@nubrin/core/light'
+import {
+  isLedEffect,
+  LEAST_BETWEEN_FLASHES,
+  type LedEffect,
+  type Look,
+  rgbOf,
+  type Style,
+  turned,
+} from '@nubrin/core/light'
 import { lookOf, styleOf } from '@nubrin/core/looks'
 import { colourOf, type Preset, type Saber } from '@nubrin/core/record'
 
 /** How long a blade takes to come out and go in where nobody has said, s. */
 const EXTEND = 0.3
 const RETRACT = 0.4
-const EFFECTS: ReadonlySet<string> = new Set(['clash', 'lock', 'deflect', 'drag', 'melt', 'surge'])
-const isEffect = (what: string): what is LedEffect => EFFECTS.has(what)
 /** Colours of effects that have none of their own. */
-const USUAL: Readonly<Record<LedEffect, string>> = {
+export const USUAL_COLOUR: Readonly<Record<LedEffect, string>> = {
   ...{ clash: '#ffffff', deflect: '#ffffff', lock: '#fff4d0', drag: '#ffb060', melt: '#ff7a20', surge: '#e8f4ff' },
 }
 
@@ -79,7 +85,7 @@ export class Lights {
     for (const h of happened) {
       if (h.what === 'did' || h.what === 'began') {
         const does = rowOfMap(this.board.map, h.row)?.does
-        if (does && isEffect(does)) this.show(st, does, h.t, h.what === 'began', h.row)
+        if (does && isLedEffect(does)) this.show(st, does, h.t, h.what === 'began', h.row)
       } else if (h.what === 'ended') this.effects = this.effects.filter((e) => e.row !== h.row)
     }
     if (lit !== this.lit) {
@@ -107,7 +113,7 @@ export class Lights {
       {
         kind,
         since: t,
-        colour: rgbOf(own ?? USUAL[kind]),
+        colour: rgbOf(own ?? USUAL_COLOUR[kind]),
         at,
         held,
         ...(moves ? { moves } : {}),

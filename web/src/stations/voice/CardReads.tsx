@@ -11,7 +11,7 @@ import type { Saber } from '@nubrin/core/record'
 import { formatNumber, MAKER } from '@nubrin/core/units'
 import { useEffect, useRef, useState } from 'react'
 import { freshId, todayIso, urlOf } from '../../data'
-import { dayText, FileButton, FolderButton, Opens, RemoveButton, tell } from '../../kit'
+import { dayText, FileButton, FolderButton, Opens, RemoveButton, saveFile, tell } from '../../kit'
 import { useEditSaber, useEditThing, useOrder } from '../../store/commission'
 import { useSession } from '../../store/session'
 import { type CardAsk, type CardRead, readCard } from '../../workers/readCard'
@@ -60,11 +60,7 @@ export function CardReads({ saber, card: c }: { saber: Saber; card: CardOf }) {
       const answer = await fetch(urlOf('cardZip', { params: { id: order.id, saber: saber.id } }))
       if (!answer.ok) throw new Error(`The card could not be written: ${answer.statusText || answer.status}.`)
       const zip = await answer.blob()
-      const link = document.createElement('a')
-      link.href = URL.createObjectURL(zip)
-      link.download = `${saber.name} card.zip`
-      link.click()
-      setTimeout(() => URL.revokeObjectURL(link.href), 60_000)
+      saveFile(zip, `${saber.name} card.zip`)
       await take({ zip }, 'written')
     } catch (e) {
       setRefused((e as Error).message)

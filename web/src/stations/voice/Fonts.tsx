@@ -80,7 +80,7 @@ const sizeOf = (f: Font): string => {
   return `${kind}${f.sounds.length} ${f.sounds.length === 1 ? 'sound' : 'sounds'}${seconds ? `, ${formatNumber(MAKER, seconds, 0)} s` : ''}`
 }
 
-/** A dot for each event that this saber can reach with the font: full where it has a sound, a ring where it has none. */
+/** A dot for each event that can be reached in the presets of a font: full where it has a sound, a ring where it has none. */
 function EventDots({ font, saber }: { font: Font; saber: Saber }) {
   const missing = saber.presets.filter((p) => p.font === font.id).flatMap((p) => missingSounds(saber, p))
   const has = new Set(font.sounds.map((x) => x.event))

@@ -1,11 +1,11 @@
 import { known } from '@nubrin/core/facts'
-import type { LedEffect } from '@nubrin/core/light'
-import { rgbOf, slowedBy } from '@nubrin/core/light'
+import { HELD_EFFECTS, isLedEffect, rgbOf, slowedBy } from '@nubrin/core/light'
 import { flashingOf, type Lamp, lookOf, setTo, styleOf } from '@nubrin/core/looks'
-import type { LightEvent, Preset, Saber } from '@nubrin/core/record'
+import { type LightEvent, type Preset, refTo, type Saber } from '@nubrin/core/record'
 import { formatNumber, MAKER } from '@nubrin/core/units'
 import { useEffect, useRef } from 'react'
-import { paintBlade, stripOf } from '../../play/BladeLight'
+import { ledsAlong, ledsDrawn, paintBlade, stripOf } from '../../play/BladeLight'
+import { USUAL_COLOUR } from '../../play/lights'
 
 /** How it is looked at: in the dark, by day, or by a camera that is set too bright. */
 export const LOOKED_AT = ['dark', 'day', 'camera'] as const
@@ -14,8 +14,6 @@ export type LookedAt = (typeof LOOKED_AT)[number]
 const [WIDTH, HEIGHT, THICK] = [900, 66, 18]
 /** An event is shown anew so often, and a held one held so long, s. */
 const [AGAIN, HELD] = [2.6, 1.6]
-const HELD_EVENTS: ReadonlySet<string> = new Set(['lock', 'drag', 'melt'])
-const LED_EFFECTS: ReadonlySet<string> = new Set(['clash', 'lock', 'drag', 'melt', 'deflect', 'surge'])
 /** How much more light a camera takes in than it can hold; for the picture only. */
 const OVER = 5
 const USUAL_MS = 350
@@ -35,7 +33,9 @@ export function LightView({
   at: LookedAt
 }) {
   const canvas = useRef<HTMLCanvasElement>(null)
-  const leds = lamp.leds.ok ? Math.max(1, Math.min(4000, Math.round(lamp.leds.value / stripsOf(saber, lamp)))) : 120
+  const blade = saber.blades.find((b) => refTo('blade', b.id) === lamp.ref)
+  const counted = blade ? ledsAlong(saber, blade) : lamp.leds.ok ? lamp.leds.value : undefined
+  const leds = ledsDrawn(counted)
   const flashes = Math.max(0, ...flashingOf(saber, p).map((f) => f.hz))
   const slowed = slowedBy(flashes)
   useEffect(() => {
@@ -46,7 +46,9 @@ export function LightView({
     })
     const look = lookOf(saber, p, lamp)
     const set = event && p.effects?.[event]
-    const colour = rgbOf((event && setTo(saber, p, lamp, event)) ?? '#ffffff')
+    const colour = rgbOf(
+      (event && setTo(saber, p, lamp, event)) ?? (event && isLedEffect(event) ? USUAL_COLOUR[event] : '#ffffff'),
+    )
     const through = at === 'camera' ? (look.through ?? [1, 0, 0, 0, 1, 0, 0, 0, 1]).map((v) => v * OVER) : look.through
     const ms = (event === 'retract' ? known(p.retractMs) : known(p.extendMs)) ?? USUAL_MS
     const still = matchMedia('(prefers-reduced-motion: reduce)').matches
@@ -57,16 +59,16 @@ export function LightView({
       const since = Math.floor(t / AGAIN) * AGAIN
       const way = Math.min(1, ((t - since) * 1000) / Math.max(10, ms))
       const extended = event === 'ignite' ? way : event === 'retract' ? 1 - way : 1
-      const held = event !== undefined && HELD_EVENTS.has(event) && t - since < HELD
+      const held = event !== undefined && HELD_EFFECTS.has(event) && t - since < HELD
       g.clearRect(0, 0, WIDTH, HEIGHT)
       const now = {
         ...{ ...look, extended },
         ...(through ? { through } : {}),
         effects:
-          event && LED_EFFECTS.has(event) && set?.is !== 'notThere'
+          event && isLedEffect(event) && set?.is !== 'notThere'
             ? [
                 {
-                  ...{ kind: event as LedEffect, since: since + 0.3, colour, at: 0.55, held },
+                  ...{ kind: event, since: since + 0.3, colour, at: 0.55, held },
                   ...(set?.moves ? { moves: styleOf(set.moves) } : {}),
                 },
               ]
@@ -95,7 +97,7 @@ export function LightView({
         data-leds={leds}
       />
       <figcaption className="text-quiet text-[0.86rem]">
-        {lamp.leds.ok ? `${leds} LEDs along it` : 'its LEDs are not counted: drawn with 120'}
+        {counted === undefined ? `its LEDs are not counted: drawn with ${leds}` : `${leds} LEDs along it`}
         {lamp.tint ? `, seen through ${lamp.tint.what}` : ''}
         {slowed < 1
           ? `. Shown ${formatNumber(MAKER, 1 / slowed, 1)} times slower: it flashes ${formatNumber(MAKER, flashes, 1)} times a second.`
@@ -104,9 +106,4 @@ export function LightView({
       </figcaption>
     </figure>
   )
-}
-/** Strips that lie side by side: along a blade there is one LED of each. */
-function stripsOf(saber: Saber, lamp: Lamp): number {
-  const b = saber.blades.find((x) => `blade:${x.id}` === lamp.ref)
-  return Math.max(1, known(b?.strips) ?? 1)
 }

@@ -1,6 +1,7 @@
 import { formatFact, known } from '../../../facts'
+import { beforeLight, leaderOf } from '../../../looks'
 import { ledsOf } from '../../../power'
-import { byId, type Die, hueText, type Saber, type Zone } from '../../../record'
+import { type Die, hueText, nameOf } from '../../../record'
 import { formatNumber, type Reader } from '../../../units'
 import { say, whether } from '../../../words'
 import { type SaberChapter, table } from '../../block'
@@ -12,20 +13,8 @@ const dieText = (reader: Reader, d: Die): string =>
     ...{ volts: formatFact(reader, d.forwardVolts), amps: formatFact(reader, d.current, 0) },
   })
 
-const throughText = (reader: Reader, { what, colour }: NonNullable<Zone['through']>): string => {
-  const hex = known(colour)
-  return say(reader, 'light.through', {
-    ...{ what, hue: hex === undefined ? '' : hueText(reader, hex), coloured: whether(hex) },
-  })
-}
-
-const behindText = (reader: Reader, s: Saber, id: string): string => {
-  const opening = byId(s.hilt.openings, id)
-  return say(reader, 'light.through', {
-    ...{ what: opening?.name ?? '', hue: opening?.tint ? hueText(reader, opening.tint) : '' },
-    coloured: whether(opening?.tint),
-  })
-}
+const throughText = (reader: Reader, { what, colour }: NonNullable<ReturnType<typeof beforeLight>>): string =>
+  say(reader, 'light.through', { what, hue: colour ? hueText(reader, colour) : '', coloured: whether(colour) })
 
 /** Every light beside the blade: how many LEDs, and what it follows; and the dies of those that are no pixels. */
 export const lights: SaberChapter = (reader, s) => {
@@ -37,7 +26,8 @@ export const lights: SaberChapter = (reader, s) => {
       [head('light'), head('leds'), head('does')],
       [
         ...s.zones.map((z) => {
-          const with_ = byId(s.zones, z.follows)?.name ?? byId(s.blades, z.blade)?.name
+          const with_ = nameOf(s, leaderOf(z))
+          const before = beforeLight(s, z)
           const own = known(z.shines) === 'byItself'
           const leds = ledsOf(s, z)
           return [
@@ -47,7 +37,7 @@ export const lights: SaberChapter = (reader, s) => {
               : formatFact(reader, z.leds, 0),
             [
               say(reader, 'light.does', { with: with_ ?? '', follows: own ? 'no' : with_ ? 'yes' : 'unsaid' }),
-              z.through ? throughText(reader, z.through) : z.behind && behindText(reader, s, z.behind),
+              before && throughText(reader, before),
               z.dies?.length && say(reader, 'light.dies', { dies: diesText(reader, z.dies) }),
             ]
               .filter(Boolean)

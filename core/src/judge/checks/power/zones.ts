@@ -1,16 +1,11 @@
 import { known } from '../../../facts'
-import { byId, type Ref, type Saber, type Zone } from '../../../record'
+import { byId, leadersOf, type Ref, type Saber, type Zone } from '../../../record'
 import { check } from '../../check'
 
 /** The zones in a ring of following, from one of them on; none when its leaders end. */
 function ringFrom(saber: Saber, start: Zone): Zone[] {
-  const way: Zone[] = []
-  for (let z: Zone | undefined = start; z; z = byId(saber.zones, z.follows)) {
-    const again = way.indexOf(z)
-    if (again >= 0) return again === 0 ? way : []
-    way.push(z)
-  }
-  return []
+  const way = leadersOf(saber, start)
+  return way.at(-1)!.follows === start.id && known(way.at(-1)!.shines) !== 'byItself' ? way : []
 }
 
 export const zones = check<{
