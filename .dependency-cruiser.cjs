@@ -11,7 +11,7 @@ const CORE = [
   ['drawing', 'power', 'import', 'machine'],
   ['fit', 'access', 'looks'],
   ['proof', 'shipping', 'card'],
-  ['script'],
+  ['script', 'schedule'],
   ['handoff'],
   ['judge'],
   ['api'],

@@ -14,7 +14,6 @@ export {
   FATES,
   FORMAT,
   FORMAT_VERSION,
-  LOG_KINDS,
   OWNERS,
   Packed,
   PDF_EXTENTS,
@@ -127,6 +126,15 @@ export {
   Telling,
   Waiver,
 } from './schema/script'
+export {
+  DELAY_REASONS,
+  LOG_KINDS,
+  type LogEntry,
+  WORK_KINDS,
+  WORK_OF_ALL,
+  type WorkItem,
+  type WorkKind,
+} from './schema/work'
 export {
   adapterSupply,
   byId,

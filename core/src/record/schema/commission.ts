@@ -6,12 +6,13 @@ import { FilmOf, Parcel, Receipt, Visit } from './delivery'
 import { ToDo, Warranty } from './extras'
 import { idOf, ownId, ref } from './ref'
 import { JOBS, Saber } from './saber'
-import { Day, Hash, Line, list, Mark, Money, noted, obj, oneOf, opt, Prose, Text, Who, Words } from './schema-kit'
+import { Day, Hash, Line, list, Mark, Money, noted, obj, oneOf, opt, Prose, Who, Words } from './schema-kit'
 import { Waiver } from './script'
+import { LogEntry, WorkItem } from './work'
 
 /** The version this code writes. Older ones are lifted when they are read; newer ones are refused by name. */
 export const FORMAT = 'nubrin-commission'
-export const FORMAT_VERSION = 15
+export const FORMAT_VERSION = 16
 
 export const PURPOSES = ['display', 'costume', 'duelling', 'beginner', 'stage'] as const
 /** Who wished it: the client, the maker himself, or the shop offers it and the client may take it. */
@@ -29,7 +30,6 @@ export const EXTENTS = ['full', 'short'] as const
 /** The same, and each saber on one sheet. */
 export const PDF_EXTENTS = [...EXTENTS, 'sheet'] as const
 export type PdfExtent = (typeof PDF_EXTENTS)[number]
-export const LOG_KINDS = ['work', 'delay', 'decision', 'order', 'arrived', 'told'] as const
 const Quantity = T.Integer({ minimum: 1, maximum: 999 })
 
 /** A wish of the client, and what became of it. */
@@ -84,14 +84,6 @@ export const Question = obj({
   answer: opt(Words),
   answeredOn: opt(Day),
   blocks: T.Boolean(),
-})
-const LogEntry = obj({
-  id: ownId('entry'),
-  on: Day,
-  text: Text,
-  kind: oneOf(LOG_KINDS),
-  hours: opt(T.Number({ minimum: 0, maximum: 200 })),
-  by: opt(Line),
 })
 export const Photo = obj({
   id: ownId('photo'),
@@ -179,6 +171,8 @@ export const Commission = obj({
   /** Who works on it in the shop. */
   people: list(obj({ id: ownId('person'), name: Line, does: opt(Words) }), 24),
   toDos: list(ToDo, 200),
+  /** What is said of the work that follows from the record. */
+  work: opt(list(WorkItem, 200)),
   /** Who gives it, where it is a gift. */
   giver: opt(Who),
   warranty: opt(Warranty),

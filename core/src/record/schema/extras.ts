@@ -3,6 +3,7 @@ import * as T from '@sinclair/typebox'
 import { PartKindSchema, SUPPLIED } from './part'
 import { ownId, ref } from './ref'
 import { Day, Line, noted, obj, oneOf, opt, Prose, Words } from './schema-kit'
+import { Cures, Hours, WaitsFor, WORK_KINDS } from './work'
 
 export const ITEM_ROLES = ['accessory', 'alternative', 'spare'] as const
 /** Something that belongs to a saber and is not built in: a charger, a second pommel, a spare screw. */
@@ -39,6 +40,12 @@ export const ToDo = obj({
   blocks: opt(oneOf(TODO_BLOCKS)),
   /** Promised to the client, who is told that it is still owed. */
   promised: opt(T.Boolean()),
+  /** How long it takes, and whose kind of work it is. */
+  hours: opt(Hours),
+  kind: opt(oneOf(WORK_KINDS)),
+  /** What it waits for. */
+  after: opt(WaitsFor),
+  cures: opt(Cures),
   done: T.Boolean(),
   doneOn: opt(Day),
   doneBy: opt(Line),

@@ -4,7 +4,7 @@ import { choiceFactOf, colourFactOf, type Fact, factOf, wordsFactOf } from '../.
 import { MATERIALS } from './hilt'
 import { KINDS, type PartKind, SPECS, type SpecKey } from './kinds'
 import { idOf, ownId } from './ref'
-import { closed, Line, list, noted, obj, oneOf, opt, Words } from './schema-kit'
+import { closed, Day, Line, list, noted, obj, oneOf, opt, Words } from './schema-kit'
 
 export const CHASSIS_HELD_BY = ['thread', 'setScrew', 'length', 'magnets', 'rails', 'friction'] as const
 /** What keeps a cell in its place beside its contacts. */
@@ -93,6 +93,9 @@ export const FittedPart = obj({
   /** What a wire is used for; absent: for everything. */
   carries: opt(oneOf(CARRIES)),
   lot: opt(Line),
+  /** Laid aside for this saber out of what the shop has, and built in. */
+  reservedOn: opt(Day),
+  fittedOn: opt(Day),
   /** How the pole or the right way round is recognised on this saber. */
   landmark: opt(Words),
   supplied: opt(oneOf(SUPPLIED)),

@@ -37,6 +37,7 @@ export const THINGS = {
   spokenName: ['spoken name', 'spoken names'],
   translation: ['translation', 'translations'],
   toDo: ['to-do', 'to-dos'],
+  work: ['piece of work', 'pieces of work'],
   item: ['thing that goes with it', 'things that go with it'],
   setting: ['setting', 'settings'],
   limit: ['limit', 'limits'],

@@ -12,6 +12,7 @@ import v11 from './v11.schema.json' with { type: 'json' }
 import v12 from './v12.schema.json' with { type: 'json' }
 import v13 from './v13.schema.json' with { type: 'json' }
 import v14 from './v14.schema.json' with { type: 'json' }
+import v15 from './v15.schema.json' with { type: 'json' }
 
 /** The schema of each published version as it was, to hold older files against. Version 0 was never published. */
 export const FROZEN: Readonly<Record<number, object>> = {
@@ -29,4 +30,5 @@ export const FROZEN: Readonly<Record<number, object>> = {
   12: v12,
   13: v13,
   14: v14,
+  15: v15,
 }

@@ -22,7 +22,8 @@ import { setAside } from './set-aside'
  * kept the program's own reasons in English words. Version 9 knew a key by how it is moved, and said twice what holds a blade. Version 10 kept
  * the steps of ten tasks, and what a beat shows by their ids. Version 11 knew nothing that is only turned, no sleeves, boards that
  * are lifted, greetings or promises, which are read as they stand. Version 12 knew no translations, and called some things by names of its own.
- * Version 13 kept sounds with each preset. Version 14 knew of an event its colour alone.
+ * Version 13 kept sounds with each preset. Version 14 knew of an event its colour alone. Version 15 knew no work but what was written
+ * down as left to do, and is read as it stands.
  */
 const STEPS: readonly ((d: Loose) => Loose)[] = [
   ({ saber, due, ...rest }) => ({
@@ -45,6 +46,7 @@ const STEPS: readonly ((d: Loose) => Loose)[] = [
   liftTradeNames,
   liftFonts,
   liftLights,
+  (d) => ({ ...d, version: 16 }),
 ]
 
 /** Brings an older document one version on. A document whose version has no step is returned as it is. */

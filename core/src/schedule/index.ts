@@ -1,0 +1,30 @@
+export { ANOTHER, another, asked, inOrder, type Question } from './ask'
+export { BEGINS, calendarOf, DAY, doneAt, firstWork, HORIZON, NEVER } from './calendar'
+export { below, lasting, quantile, shareOf } from './chance'
+export {
+  type Busy,
+  type Forecast,
+  forecast,
+  type HeldUp,
+  type More,
+  type Outlook,
+  type Stretch,
+  typicalCourse,
+} from './forecast'
+export { ENOUGH, type Guess, type Guesses, guessesFrom, type History, learnt, NO_HISTORY } from './guess'
+export { WORK, WORK_OF_JOB } from './kinds'
+export {
+  type Coming,
+  calendarFor,
+  dayAfter,
+  daysBetween,
+  type Open,
+  type Plan,
+  planOf,
+  type ShopState,
+  type Unplanned,
+  type Worker,
+  weekdayOf,
+} from './plan'
+export { type Bench, dayOf, ranOf, runner } from './run'
+export { loopIn, type Waits, type Work, workKey, workOf } from './work'
