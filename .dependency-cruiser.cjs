@@ -11,7 +11,7 @@ const CORE = [
   ['drawing', 'power', 'import', 'machine'],
   ['fit', 'access', 'looks'],
   ['proof', 'shipping', 'card'],
-  ['script', 'schedule'],
+  ['script', 'schedule', 'stock'],
   ['handoff'],
   ['judge'],
   ['api'],
@@ -24,7 +24,7 @@ const SERVER = [
   ['media', 'people'],
   ['commissions'],
   ['rack', 'shelf', 'handoff'],
-  ['shop'],
+  ['plan', 'shop'],
 ]
 const WEB = [
   ['base', 'data', 'workers'],

@@ -94,6 +94,8 @@ const BRINGS: Record<string, string> = {
   screwPlace: 'caution gate fastener',
   losses: 'caution gate section',
   uncredited: 'caution ',
+  workLoop: 'caution toDo,toDo',
+  loggedHours: 'caution entry',
   before: 'caution gate ',
   goesWith: 'caution gate item; caution item; caution item; note ',
   shopping: 'caution gate blade',

@@ -222,6 +222,15 @@ export const FIRES: Record<string, Mutation> = {
   noFont: (s) => void delete s.presets[1]!.font,
   screwPlace: (s) => void (s.hilt.fasteners[0]!.clock = fact(null, 'deg')),
   uncredited: (_s, c) => void c.log.push({ id: 'x-log', on: '2026-11-20', text: 'turned it', kind: 'work', by: 'Hob' }),
+  workLoop: (_s, c) => {
+    delete c.shipped
+    c.toDos.push(
+      { id: 'wl-a', text: 'grease the thread', who: 'shop', done: false, after: ['toDo:wl-b'] },
+      { id: 'wl-b', text: 'polish the plug', who: 'shop', done: false, after: ['toDo:wl-a'] },
+    )
+  },
+  loggedHours: (_s, c) =>
+    void c.log.push({ id: 'lh', on: TODAY, text: 'wired', kind: 'work', by: 'Maren', work: 'wire', hours: 17 }),
   losses: (s) =>
     void (s.losses = [
       {

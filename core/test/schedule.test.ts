@@ -6,7 +6,6 @@ import {
   below,
   calendarOf,
   DAY,
-  dayAfter,
   dayOf,
   doneAt,
   firstWork,
@@ -15,8 +14,8 @@ import {
   inOrder,
   lasting,
   learnt,
+  logOf,
   NEVER,
-  NO_HISTORY,
   type Open,
   planOf,
   quantile,
@@ -25,8 +24,8 @@ import {
   typicalCourse,
   type Work,
   type Worker,
-  weekdayOf,
 } from '@nubrin/core/schedule'
+import { dayAfter, weekdayOf } from '@nubrin/core/units'
 import fc from 'fast-check'
 import { tries } from './drawn'
 import { literalRun } from './literal-run'
@@ -49,7 +48,7 @@ const shop = (more: Partial<ShopState> = {}): ShopState => ({
   ...{ today: TODAY, minute: 0, people: [worker('maren'), worker('ilse')], open: [], coming: [] },
   ...more,
 })
-const guesses = guessesFrom(NO_HISTORY)
+const guesses = guessesFrom({})
 
 /** Shops of any shape: some people, some commissions whose work waits for earlier work, parts that come. */
 const anyShop = fc
@@ -168,7 +167,7 @@ describe('a log is learnt from', () => {
       ...[2, 2, 2, 2, 2].map((h) => ({ kind: 'wire' as const, job: 'repair' as const, hours: h })),
       ...[9, 9, 9, 9].map((h) => ({ kind: 'wire' as const, job: 'install' as const, hours: h })),
     ]
-    const g = guessesFrom({ ...NO_HISTORY, hours })
+    const g = guessesFrom(logOf({ hours, leads: [], answers: [] }))
     const of = (more: Partial<Work>) => g.hoursOf(work('w', more))
     expect(of({ job: 'repair' })).toMatchObject({ median: expect.closeTo(2, 9), n: 5, from: 'log' })
     expect(of({ job: 'install' })).toMatchObject({ n: 9, from: 'log' })

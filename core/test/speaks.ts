@@ -259,6 +259,29 @@ export const SPEAKS: Way[] = [
     /^1 A from the bay on 650 mAh/,
   ],
   [
+    'workLoop',
+    'two that wait for each other',
+    (_s, c) => {
+      delete c.shipped
+      c.toDos.push(
+        { id: 'wl-a', text: 'grease the thread', who: 'shop', done: false, after: ['toDo:wl-b'] },
+        { id: 'wl-b', text: 'polish the plug', who: 'shop', done: false, after: ['toDo:wl-a'] },
+      )
+    },
+    'caution',
+    /^Work waits for itself in a circle$/,
+    /^“polish the plug” waits for “grease the thread” waits for “polish the plug”\.$/,
+  ],
+  [
+    'loggedHours',
+    'a clock that ran over night',
+    (_s, c) =>
+      void c.log.push({ id: 'lh', on: '2026-11-20', text: '', kind: 'work', by: 'Maren', work: 'wire', hours: 17.5 }),
+    'caution',
+    /^17\.5 hours on 20 Nov by Maren$/,
+    /^More than 16 hours in one day/,
+  ],
+  [
     'uncredited',
     'who logged work',
     (_s, c) => void c.log.push({ id: 'x-log', on: '2026-11-20', text: 'turned it', kind: 'work', by: 'Hob ' }),

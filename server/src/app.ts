@@ -30,6 +30,7 @@ import { mediaRoutes } from './media/routes'
 import { selfRoutes, signInRoutes } from './people/routes'
 import { csrf, sessions, signedIn } from './people/sessions'
 import { joinRoutes, teamRoutes } from './people/team'
+import { planRoutes } from './plan/routes'
 import type { RackStore } from './rack/rack-store'
 import { rackRoutes } from './rack/routes'
 import { fontRoutes } from './shelf/fonts'
@@ -135,6 +136,7 @@ export function createApp({
   fontRoutes(api, { db, library })
   cardRoutes(api, { store, library, work })
   recallRoutes(api, { db, store, outbox })
+  planRoutes(api, { db, store, rackStore })
   api.use((req, _res) => {
     throw new NotFound(`There is nothing at ${req.method} ${req.baseUrl}${req.path}.`)
   })

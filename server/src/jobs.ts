@@ -3,6 +3,7 @@ import { readEarlierCsv } from '@nubrin/core/import'
 import { gateOf, judgeCommission } from '@nubrin/core/judge'
 import { loadLanguages } from '@nubrin/core/languages'
 import { blankCommission } from '@nubrin/core/record'
+import { workOf } from '@nubrin/core/schedule'
 import { louder, plainWav, wavFault } from '@nubrin/core/voice'
 import { Invalid } from './http/problem'
 import { plainPhoto } from './media/photo'
@@ -75,6 +76,6 @@ export const JOBS: { [K in JobName]: (ask: Asked<K>) => Promise<Done<K>> } = {
     return readEarlierCsv(new TextDecoder().decode(bytes))
   },
   async pegs({ records, today }) {
-    return records.map((c) => rackEntryOf(c, today))
+    return records.map((c) => ({ peg: rackEntryOf(c, today), work: c.shipped ? [] : workOf(c) }))
   },
 }

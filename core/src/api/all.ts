@@ -3,11 +3,22 @@ import { fonts } from './fonts'
 import { handoffs } from './handoffs'
 import { media } from './media'
 import { people } from './people'
+import { plan } from './plan'
 import { rack } from './rack'
 import { shelf } from './shelf'
 import { system } from './system'
 
 /** Every route of the API by its name. */
-export const API = { ...system, ...people, ...rack, ...commissions, ...media, ...handoffs, ...shelf, ...fonts } as const
+export const API = {
+  ...system,
+  ...people,
+  ...rack,
+  ...plan,
+  ...commissions,
+  ...media,
+  ...handoffs,
+  ...shelf,
+  ...fonts,
+} as const
 export type Api = typeof API
 export type RouteName = keyof Api

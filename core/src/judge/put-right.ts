@@ -104,6 +104,8 @@ const DESKS: Readonly<Record<string, string>> = {
   ...{ noFirmware: 'power', loudVolume: 'power', client: 'brief', sameInOrder: 'saber' },
   translated: 'translation',
   toDos: 'to-do',
+  workLoop: 'to-do',
+  loggedHours: 'ledger',
   losses: 'ledger',
   before: 'saber',
 }

@@ -1,8 +1,9 @@
 import type { Saber, WorkKind } from '../record'
 import { WORK_OF_ALL } from '../record'
+import { daysBetween } from '../units'
 import type { More } from './forecast'
 import { WORK, WORK_OF_JOB } from './kinds'
-import { daysBetween, type Open, type ShopState } from './plan'
+import type { Open, ShopState } from './plan'
 import { type Work, workKey } from './work'
 
 /** What if: one goes first, somebody is off, a part comes later, somebody works longer, or one more is taken on. */

@@ -47,6 +47,11 @@ export function firstWork(c: Calendar, t: number): number {
   const n = c.next[d + 1]!
   return n >= HORIZON ? NEVER : n * DAY + BEGINS
 }
+/** When the day's work ends that goes on at a minute. */
+export const closes = (c: Calendar, t: number): number => {
+  const d = Math.floor(t / DAY)
+  return d * DAY + BEGINS + c.minutes[d]!
+}
 /** When work of so many minutes that begins at a working minute has been done; NEVER where the time is not enough. */
 export function doneAt(c: Calendar, start: number, minutes: number): number {
   let d = Math.floor(start / DAY)

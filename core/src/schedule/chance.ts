@@ -12,16 +12,6 @@ export function below(z: number): number {
   return z > 0 ? 1 - tail : tail
 }
 
-const A = [
-  -39.69683028665376, 220.9460984245205, -275.9285104469687, 138.357751867269, -30.66479806614716, 2.506628277459239,
-]
-const B = [-54.47609879822406, 161.5858368580409, -155.6989798598866, 66.80131188771972, -13.28068155288572]
-const C = [
-  -0.007784894002430293, -0.3223964580411365, -2.400758277161838, -2.549732539343734, 4.374664141464968,
-  2.938163982698783,
-]
-const D = [0.007784695709041462, 0.3224671290700398, 2.445134137142996, 3.754408661907416]
-const poly = (c: readonly number[], x: number) => c.reduce((sum, k) => sum * x + k, 0)
 /**
  * The z below which a share u of a normal distribution lies, 0 < u < 1: P. J. Acklam's rational approximation, off by less than
  * 1.2e-9 of the value. At the very ends it is held to ±8.
@@ -29,14 +19,32 @@ const poly = (c: readonly number[], x: number) => c.reduce((sum, k) => sum * x +
 export function quantile(u: number): number {
   if (u <= 1e-15) return -8
   if (u >= 1 - 1e-15) return 8
-  const low = 0.02425
-  if (u < low) return tail(Math.sqrt(-2 * Math.log(u)))
-  if (u > 1 - low) return -tail(Math.sqrt(-2 * Math.log(1 - u)))
+  if (u < 0.02425) return tail(Math.sqrt(-2 * Math.log(u)))
+  if (u > 0.97575) return -tail(Math.sqrt(-2 * Math.log(1 - u)))
   const q = u - 0.5
   const r = q * q
-  return (poly(A, r) * q) / (poly(B, r) * r + 1)
+  const above =
+    ((((-39.69683028665376 * r + 220.9460984245205) * r - 275.9285104469687) * r + 138.357751867269) * r -
+      30.66479806614716) *
+      r +
+    2.506628277459239
+  const under =
+    ((((-54.47609879822406 * r + 161.5858368580409) * r - 155.6989798598866) * r + 66.80131188771972) * r -
+      13.28068155288572) *
+      r +
+    1
+  return (above * q) / under
 }
-const tail = (q: number) => poly(C, q) / (poly(D, q) * q + 1)
+function tail(q: number): number {
+  const above =
+    ((((-0.007784894002430293 * q - 0.3223964580411365) * q - 2.400758277161838) * q - 2.549732539343734) * q +
+      4.374664141464968) *
+      q +
+    2.938163982698783
+  const under =
+    (((0.007784695709041462 * q + 0.3224671290700398) * q + 2.445134137142996) * q + 3.754408661907416) * q + 1
+  return above / under
+}
 
 /** A number that text stands for, the same every time: 32 bits of FNV-1a. */
 export function numberOf(text: string): number {
@@ -58,13 +66,24 @@ export interface Lasts {
   median: number
   spread: number
 }
+/** What of it is the same in every draw. */
+export interface Lasting {
+  /** Of the logarithm. */
+  mean: number
+  deviation: number
+  already: number
+  /** The share of times that are no longer than what it has taken. */
+  gone: number
+}
+export function lastingOf({ median, spread }: Lasts, already: number): Lasting {
+  const deviation = Math.log(Math.max(spread, 1.001))
+  const mean = Math.log(Math.max(median, 1e-6))
+  return { mean, deviation, already, gone: already > 0 ? below((Math.log(already) - mean) / deviation) : 0 }
+}
+export const drawOf = (l: Lasting, u: number): number =>
+  Math.max(l.already, Math.exp(l.mean + l.deviation * quantile(l.gone + u * (1 - l.gone))))
 /**
  * How long something takes in all that has taken `already` so far, at a share u of what is left possible: log-normal. Never less
  * than what it has taken.
  */
-export function lasting({ median, spread }: Lasts, already: number, u: number): number {
-  const s = Math.log(Math.max(spread, 1.001))
-  if (already <= 0) return median * Math.exp(s * quantile(u))
-  const gone = below(Math.log(already / median) / s)
-  return Math.max(already, median * Math.exp(s * quantile(gone + u * (1 - gone))))
-}
+export const lasting = (lasts: Lasts, already: number, u: number): number => drawOf(lastingOf(lasts, already), u)

@@ -1,6 +1,7 @@
+import { dayAfter, daysBetween } from '../units'
 import { DAY, firstWork, NEVER } from './calendar'
-import { lasting, shareOf } from './chance'
-import { ARRIVES, calendarFor, dayAfter, daysBetween, opens, type Plan } from './plan'
+import { drawOf, type Lasting, lastingOf, shareOf } from './chance'
+import { ARRIVES, calendarFor, opens, type Plan } from './plan'
 import { type Bench, dayOf, type Ran, ranOf, runner } from './run'
 
 /** What holds a commission up longest: a thing that is waited for, the hours of somebody, the day for which it is set, or only the work itself. */
@@ -39,31 +40,60 @@ export interface More {
 }
 
 /** Causes are looked for in every so-manieth draw. */
-const LOOKED_AT = 8
+const LOOKED_AT = 16
 /** Days over which somebody's hours are counted. */
 const NEAR = 14
 
-/** How long everything takes in one draw, from the seed alone: the same for the same work, whatever else is planned. */
-function drawInto(
-  plan: Plan,
-  draw: number,
-  seed: number,
-  minutes: Int32Array,
-  notBefore: Int32Array,
-  comes: Int32Array,
-): void {
-  const turn = Math.imul(draw + 1, 0x9e3779b1) ^ seed
-  plan.waits.forEach((w, i) => {
-    const days = lasting(w.lasts, w.already, shareOf(turn, w.thing)) - w.already
-    comes[i] = Math.min(NEVER, Math.ceil(days + w.later) * DAY + ARRIVES)
-  })
-  plan.items.forEach((item, i) => {
-    const hours = lasting(item.guess, item.work.spent, shareOf(turn, plan.things[i]!)) - item.work.spent
-    minutes[i] = Math.min(NEVER, Math.max(1, Math.round(hours * 60)))
-    let at = item.work.on ? opens(Math.max(0, daysBetween(plan.shop.today, item.work.on))) : 0
-    for (const w of item.waits) if (comes[w]! > at) at = comes[w]!
-    notBefore[i] = at
-  })
+/** What is not known: how long everything takes, and when it comes. */
+class Draws {
+  readonly minutes: Int32Array
+  readonly notBefore: Int32Array
+  readonly comes: Int32Array
+  private readonly work: Lasting[]
+  private readonly waits: Lasting[]
+  private readonly set: Int32Array
+  /** Numbers of the draw that fall to work and to waits, one after the other. */
+  private readonly shares: Float64Array
+
+  constructor(private readonly plan: Plan) {
+    const { items, waits, shop } = plan
+    this.minutes = new Int32Array(items.length)
+    this.notBefore = new Int32Array(items.length)
+    this.comes = new Int32Array(waits.length)
+    this.work = items.map((i) => lastingOf(i.guess, i.work.spent))
+    this.waits = waits.map((w) => lastingOf(w.lasts, w.already))
+    this.set = Int32Array.from(items, (i) => (i.work.on ? opens(Math.max(0, daysBetween(shop.today, i.work.on))) : 0))
+    this.shares = new Float64Array(items.length + waits.length).fill(0.5)
+  }
+
+  /** How long everything takes in one draw, from the seed alone: the same for the same work, whatever else is planned. */
+  draw(n: number, seed: number): void {
+    const turn = Math.imul(n + 1, 0x9e3779b1) ^ seed
+    const { things, waits } = this.plan
+    for (let i = 0; i < things.length; i++) this.shares[i] = shareOf(turn, things[i]!)
+    for (let w = 0; w < waits.length; w++) this.shares[things.length + w] = shareOf(turn, waits[w]!.thing)
+    this.take()
+  }
+
+  /** How long everything takes by its share; half of the time, before the first draw. */
+  take(): void {
+    const { items, waits } = this.plan
+    const n = items.length
+    for (let w = 0; w < waits.length; w++) {
+      const l = this.waits[w]!
+      const days = drawOf(l, this.shares[n + w]!) - l.already
+      this.comes[w] = Math.min(NEVER, Math.ceil(days + waits[w]!.later) * DAY + ARRIVES)
+    }
+    for (let i = 0; i < n; i++) {
+      const l = this.work[i]!
+      const minutes = Math.round((drawOf(l, this.shares[i]!) - l.already) * 60)
+      this.minutes[i] = minutes < 1 ? 1 : Math.min(NEVER, minutes)
+      let at = this.set[i]!
+      const mine = items[i]!.waits
+      for (let k = 0; k < mine.length; k++) at = Math.max(at, this.comes[mine[k]!]!)
+      this.notBefore[i] = at
+    }
+  }
 }
 
 /** A bench on which somebody works longer on some days. */
@@ -88,8 +118,8 @@ export function forecast(
 ): Forecast {
   const n = plan.items.length
   const open = plan.shop.open.length
-  const [minutes, notBefore] = [new Int32Array(n), new Int32Array(n)]
-  const comes = new Int32Array(plan.waits.length)
+  const drawn = new Draws(plan)
+  const openOf = Int32Array.from(plan.items, (i) => i.open)
   const usual = runner(plan.bench)
   const longer = more.length ? runner(withMore(plan, more)) : undefined
   const [one, other] = [ranOf(n), ranOf(n)]
@@ -99,27 +129,26 @@ export function forecast(
   const worked = new Float64Array(plan.people.length)
   let looked = 0
   for (let d = 0; d < draws; d++) {
-    drawInto(plan, d, seed, minutes, notBefore, comes)
-    usual(minutes, notBefore, one)
+    drawn.draw(d, seed)
+    usual(drawn.minutes, drawn.notBefore, one)
     let ran: Ran = one
     if (longer) {
-      longer(minutes, notBefore, other)
+      longer(drawn.minutes, drawn.notBefore, other)
       if (wholeOf(other) <= wholeOf(one)) ran = other
     }
     wholes[d] = dayOf(wholeOf(ran))
     for (let i = 0; i < n; i++) {
-      const at = plan.items[i]!.open * draws + d
-      const day = ran.end[i]! >= NEVER ? NEVER : dayOf(ran.end[i]!)
-      if (day > ends[at]!) ends[at] = day
+      const at = openOf[i]! * draws + d
+      if (ran.end[i]! > ends[at]!) ends[at] = ran.end[i]!
     }
     if (d % LOOKED_AT) continue
     looked++
-    countCauses(plan, ran, comes, causes)
-    countHours(plan, ran, minutes, worked)
+    countCauses(plan, ran, drawn.comes, causes)
+    countHours(plan, ran, drawn.minutes, worked)
   }
   const half = (list: Int32Array) => list.toSorted()[Math.floor((draws - 1) * 0.5)]!
   const outlooks = plan.shop.open.map((o, k): Outlook => {
-    const days = ends.subarray(k * draws, (k + 1) * draws)
+    const days = ends.subarray(k * draws, (k + 1) * draws).map((t) => (t >= NEVER ? NEVER : Math.max(0, dayOf(t))))
     return outlookOf(plan, o.id, o.promise, days, causes[k]!)
   })
   const whole = half(wholes)
@@ -238,19 +267,10 @@ export interface Stretch {
 /** The course in which everything takes as long as it does half of the time: who does what when, day by day. */
 export function typicalCourse(plan: Plan): Stretch[] {
   const n = plan.items.length
-  const minutes = Int32Array.from(plan.items, (i) => {
-    const hours = lasting(i.guess, i.work.spent, 0.5) - i.work.spent
-    return Math.min(NEVER, Math.max(1, Math.round(hours * 60)))
-  })
-  const comes = plan.waits.map((w) => Math.ceil(lasting(w.lasts, w.already, 0.5) - w.already + w.later) * DAY + ARRIVES)
-  const notBefore = Int32Array.from(plan.items, (i) =>
-    Math.max(
-      i.work.on ? opens(Math.max(0, daysBetween(plan.shop.today, i.work.on))) : 0,
-      ...i.waits.map((w) => Math.min(NEVER, comes[w]!)),
-    ),
-  )
+  const drawn = new Draws(plan)
+  drawn.take()
   const ran = ranOf(n)
-  runner(plan.bench)(minutes, notBefore, ran)
+  runner(plan.bench)(drawn.minutes, drawn.notBefore, ran)
   const out: Stretch[] = []
   for (let i = 0; i < n; i++) {
     if (ran.end[i]! >= NEVER) continue

@@ -9,7 +9,6 @@ export interface History {
   leads: readonly { supplier: string; days: number }[]
   answers: readonly number[]
 }
-export const NO_HISTORY: History = { hours: [], leads: [], answers: [] }
 /** A guess with what it rests on: the shop's own log (n times), what somebody said of this one, or a rule of thumb. */
 export interface Guess extends Lasts {
   n: number
@@ -45,6 +44,29 @@ const thumbOf = (kind: WorkKind | 'toDo'): Guess => {
   return thumb({ median: hours, spread })
 }
 
+/** What a shop's log says, by kind, by kind and job, and by supplier: small enough to travel. */
+export type Log = Readonly<Record<string, Guess>>
+/** What five or more of anything in a history say. */
+export function logOf(history: History): Log {
+  const by = new Map<string, number[]>()
+  const put = (key: string, v: number) => void (by.get(key)?.push(v) ?? by.set(key, [v]))
+  for (const h of history.hours) {
+    put(`${h.kind} ${h.job}`, h.hours)
+    put(h.kind, h.hours)
+  }
+  for (const l of history.leads) {
+    put(`from ${l.supplier}`, l.days)
+    put('from', l.days)
+  }
+  for (const days of history.answers) put('answer', days)
+  return Object.fromEntries(
+    [...by].flatMap(([key, values]) => {
+      const guess = learnt(values)
+      return guess ? [[key, guess] as const] : []
+    }),
+  )
+}
+
 /** How long things take in this shop. */
 export interface Guesses {
   /** Hours of a piece of work: what was said of it, else the log of its kind on such jobs, else on any, else a rule of thumb. */
@@ -54,25 +76,12 @@ export interface Guesses {
   /** Days until a client answers. */
   answer: Guess
 }
-export function guessesFrom(history: History): Guesses {
-  const by = new Map<string, number[]>()
-  const put = (key: string, v: number) => by.set(key, [...(by.get(key) ?? []), v])
-  for (const h of history.hours) {
-    put(`${h.kind} ${h.job}`, h.hours)
-    put(h.kind, h.hours)
-  }
-  for (const l of history.leads) {
-    put(`from ${l.supplier}`, l.days)
-    put('from', l.days)
-  }
-  const known = new Map([...by].map(([k, v]) => [k, learnt(v)]))
-  return {
-    hoursOf: (w) => {
-      if (w.hours !== undefined) return { median: w.hours, spread: SAID_SPREAD, n: 0, from: 'said' }
-      const kind = w.like ?? w.kind
-      return known.get(`${kind} ${w.job}`) ?? known.get(kind) ?? thumbOf(w.like ? 'toDo' : w.kind)
-    },
-    leadOf: (supplier) => known.get(`from ${supplier}`) ?? known.get('from') ?? thumb(LEAD),
-    answer: learnt(history.answers) ?? thumb(ANSWER),
-  }
-}
+export const guessesFrom = (log: Log): Guesses => ({
+  hoursOf: (w) => {
+    if (w.hours !== undefined) return { median: w.hours, spread: SAID_SPREAD, n: 0, from: 'said' }
+    const kind = w.like ?? w.kind
+    return log[`${kind} ${w.job}`] ?? log[kind] ?? thumbOf(w.like ? 'toDo' : w.kind)
+  },
+  leadOf: (supplier) => log[`from ${supplier}`] ?? log.from ?? thumb(LEAD),
+  answer: log.answer ?? thumb(ANSWER),
+})

@@ -11,20 +11,18 @@ export {
   type Stretch,
   typicalCourse,
 } from './forecast'
-export { ENOUGH, type Guess, type Guesses, guessesFrom, type History, learnt, NO_HISTORY } from './guess'
+export { ENOUGH, type Guess, type Guesses, guessesFrom, type History, type Log, learnt, logOf } from './guess'
 export { WORK, WORK_OF_JOB } from './kinds'
+export { workName } from './names'
 export {
   type Coming,
   calendarFor,
-  dayAfter,
-  daysBetween,
   type Open,
   type Plan,
   planOf,
   type ShopState,
   type Unplanned,
   type Worker,
-  weekdayOf,
 } from './plan'
 export { type Bench, dayOf, ranOf, runner } from './run'
 export { loopIn, type Waits, type Work, workKey, workOf } from './work'

@@ -1,4 +1,5 @@
 import type { WorkKind } from '../record'
+import { daysBetween, weekdayOf } from '../units'
 import { BEGINS, type Calendar, calendarOf, DAY } from './calendar'
 import { type Lasts, numberOf } from './chance'
 import type { Guess, Guesses } from './guess'
@@ -10,11 +11,11 @@ export interface Worker {
   id: string
   name: string
   /** Hours by weekday, Monday first. */
-  week: readonly number[]
+  week: number[]
   /** What he can do; everything where nothing is said. */
-  skills: readonly WorkKind[]
+  skills: WorkKind[]
   /** Days on which he does not work, from and to. */
-  off: readonly { from: string; to: string }[]
+  off: { from: string; to: string }[]
 }
 /** A commission that is under way. */
 export interface Open {
@@ -80,15 +81,6 @@ export interface Plan {
   /** By item: what falls to it in a draw. */
   things: Uint32Array
 }
-
-/** Whole days from one day to another. */
-export const daysBetween = (from: string, to: string): number =>
-  Math.round((Date.parse(`${to}T00:00:00Z`) - Date.parse(`${from}T00:00:00Z`)) / 86_400_000)
-/** The day so many days after another. */
-export const dayAfter = (day: string, n: number): string =>
-  new Date(Date.parse(`${day}T00:00:00Z`) + n * 86_400_000).toISOString().slice(0, 10)
-/** Monday is 0. */
-export const weekdayOf = (day: string): number => (new Date(`${day}T00:00:00Z`).getUTCDay() + 6) % 7
 
 /** The most people that are planned for. */
 export const MOST_PEOPLE = 31

@@ -1,4 +1,4 @@
-import { type Calendar, DAY, doneAt, firstWork, NEVER } from './calendar'
+import { type Calendar, closes, DAY, doneAt, firstWork, NEVER } from './calendar'
 
 /**
  * The work of a shop as numbers. Items stand in the order in which they are taken: what stands earlier goes first. What an item
@@ -121,6 +121,8 @@ export function runner(bench: Bench): (minutes: Int32Array, notBefore: Int32Arra
   const later = new Later(n + 1)
   const left = new Int32Array(n)
   const freeAt = new Int32Array(bench.people.length)
+  /** Until when each is at work without a break, as far as that was looked up. */
+  const openUntil = new Int32Array(bench.people.length)
 
   /**
    * One course of it. Whoever is free takes, of what is ready and what he can do, what stands first; what he has begun he
@@ -140,6 +142,7 @@ export function runner(bench: Bench): (minutes: Int32Array, notBefore: Int32Arra
       if (left[i] === 0 && ready[i]! < NEVER && classOf[i]! >= 0) later.push(ready[i]!, i)
     }
     freeAt.fill(bench.now)
+    openUntil.fill(0)
     for (let t = bench.now; t < NEVER; ) {
       while (later.next <= t) {
         const i = later.pop()
@@ -150,14 +153,22 @@ export function runner(bench: Bench): (minutes: Int32Array, notBefore: Int32Arra
         // Whoever is not at work now is looked for when he is.
         let at = freeAt[p]!
         if (at <= t) {
-          at = firstWork(bench.people[p]!, t)
+          const c = bench.people[p]!
+          if (t >= openUntil[p]!) {
+            at = firstWork(c, t)
+            if (at === t) openUntil[p] = closes(c, t)
+          } else at = t
           if (at === t) {
             const item = firstFor(p)
             if (item < 0) continue
             sets[classOf[item]!]!.drop(item)
             start[item] = t
             by[item] = p
-            at = doneAt(bench.people[p]!, t, minutes[item]!)
+            at = t + minutes[item]!
+            if (at > openUntil[p]!) {
+              at = doneAt(c, t, minutes[item]!)
+              openUntil[p] = 0
+            }
             freeAt[p] = at
             if (at < NEVER) finish(item, at, out)
           } else if (firstFor(p) < 0) continue

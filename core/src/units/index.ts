@@ -1,3 +1,4 @@
+export { dayAfter, daysBetween, weekdayOf } from './days'
 export { formatNumber, inchFraction, mmAndInch, sizeText } from './format'
 export {
   dayText,

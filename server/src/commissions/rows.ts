@@ -16,6 +16,8 @@ const PROJECTED = [
   'mediaUses',
   'fontUses',
   'toDos',
+  'hours',
+  'questions',
 ] as const
 type Projected = (typeof PROJECTED)[number]
 type Row = Record<string, unknown> & { id: string }
@@ -37,6 +39,9 @@ function rowsOf(r: Commission): Record<Projected, Row[]> {
         name: p.name,
         catalogueId: p.catalogue ?? null,
         lot: p.lot ?? null,
+        reservedOn: p.reservedOn ?? null,
+        fittedOn: p.fittedOn ?? null,
+        supplied: p.supplied ?? null,
       })),
     ),
     presets: each.flatMap((s) =>
@@ -75,10 +80,56 @@ function rowsOf(r: Commission): Record<Projected, Row[]> {
       blocks: t.blocks ?? null,
       done: t.done,
     })),
+    hours: r.log.flatMap((e) =>
+      e.hours
+        ? [
+            {
+              ...{ id: e.id, saberId: e.saber ?? null, work: e.work ?? null, toDo: e.toDo ?? null },
+              ...{ by: e.by ?? null, onDay: e.on, hours: e.hours },
+            },
+          ]
+        : [],
+    ),
+    questions: r.questions.map((q) => ({
+      ...{ id: q.id, text: q.text, askedBy: q.askedBy ?? null },
+      ...{ askedOn: q.askedOn ?? null, answeredOn: q.answeredOn ?? null },
+    })),
   }
 }
 
 const MOST_SEARCHED = 60_000
+/**
+ * What a change builds in is taken from what the shelf has in hand, and what it takes out goes back: one of each row that is
+ * counted. What is imported was built in elsewhere, and takes nothing. What was built in although none was counted was there all the
+ * same: nothing is left, and taken out again it is one.
+ */
+export async function takeFromShelf(
+  db: Tables,
+  shopId: string,
+  before: Commission,
+  after: Commission,
+  transaction: Transaction,
+): Promise<void> {
+  if (before.sabers === after.sabers) return
+  const built = (c: Commission) =>
+    new Map(
+      c.sabers.flatMap((s) =>
+        s.parts.flatMap((p) => (p.fittedOn && p.catalogue ? [[p.id, p.catalogue] as const] : [])),
+      ),
+    )
+  const [was, is] = [built(before), built(after)]
+  const taken = new Map<string, number>()
+  const add = (row: string, n: number) => taken.set(row, (taken.get(row) ?? 0) + n)
+  for (const [id, row] of is) if (was.get(id) !== row) add(row, 1)
+  for (const [id, row] of was) if (is.get(id) !== row) add(row, -1)
+  for (const [id, n] of taken)
+    if (n)
+      await db.sequelize.query(
+        'UPDATE parts SET stock = GREATEST(0, stock - ?) WHERE shop_id = ? AND id = ? AND stock IS NOT NULL',
+        { replacements: [n, shopId, id], transaction },
+      )
+}
+
 /** Words as they are kept to be found: small letters without accents, a space before each. */
 export const foundAs = (text: string): string =>
   ` ${text
@@ -125,7 +176,11 @@ export async function project(
   transaction: Transaction,
 ): Promise<void> {
   // An operation shares all that it does not change.
-  if (before && (['sabers', 'requests', 'media', 'toDos'] as const).every((k) => before[k] === after[k])) return
+  if (
+    before &&
+    (['sabers', 'requests', 'media', 'toDos', 'log', 'questions'] as const).every((k) => before[k] === after[k])
+  )
+    return
   const [was, is] = [before ? rowsOf(before) : undefined, rowsOf(after)]
   const where = { commissionId: after.id }
   for (const name of PROJECTED) {

@@ -9,7 +9,7 @@ import { mayMake } from './authority'
 import { clientFor } from './clients'
 import { taken } from './memory-store'
 import { merge } from './merge'
-import { project, searchText } from './rows'
+import { project, searchText, takeFromShelf } from './rows'
 import { type Gate, mayShip } from './shipping'
 import {
   type Alongside,
@@ -137,6 +137,7 @@ export class SqlCommissions implements Commissions {
       const next = { ...renewed(now.record, record), clientId, record, revision, savedAt, savedBy: who.name }
       await this.db.commissions.update(next, { where: { id }, transaction })
       await project(this.db, now.record, record, transaction)
+      await takeFromShelf(this.db, who.shopId, now.record, record, transaction)
       const line = { revision, at: savedAt, ops: merged.ops, change }
       await this.note(who, id, line, transaction)
       const at = savedAt.toISOString()

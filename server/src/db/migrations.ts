@@ -114,6 +114,22 @@ const MIGRATIONS: { name: string; up: string[] }[] = [
       'ALTER TABLE shops ADD COLUMN IF NOT EXISTS sound_rules LONGTEXT',
     ],
   },
+  {
+    name: '010-work-and-orders',
+    up: [
+      // What is to be done on an open commission, worked out anew with its peg.
+      'ALTER TABLE commissions ADD COLUMN IF NOT EXISTS work LONGTEXT CHECK (JSON_VALID(work))',
+      'UPDATE commissions SET peg_revision = NULL',
+      'ALTER TABLE users ADD COLUMN IF NOT EXISTS works LONGTEXT CHECK (JSON_VALID(works))',
+      'ALTER TABLE shops ADD COLUMN IF NOT EXISTS turn LONGTEXT CHECK (JSON_VALID(turn))',
+      'ALTER TABLE fitted_parts ADD COLUMN IF NOT EXISTS reserved_on DATE, ADD COLUMN IF NOT EXISTS fitted_on DATE, ADD COLUMN IF NOT EXISTS supplied VARCHAR(12)',
+      'CREATE TABLE IF NOT EXISTS timers (user_id VARCHAR(48) PRIMARY KEY, id VARCHAR(48) NOT NULL, commission_id VARCHAR(48) NOT NULL, work VARCHAR(12), saber VARCHAR(48), to_do VARCHAR(48), began DATETIME(3) NOT NULL, CONSTRAINT timers_user FOREIGN KEY (user_id) REFERENCES users(id) ON DELETE CASCADE, CONSTRAINT timers_of FOREIGN KEY (commission_id) REFERENCES commissions(id) ON DELETE CASCADE)',
+      'CREATE TABLE IF NOT EXISTS hours (id VARCHAR(48), commission_id VARCHAR(48), saber_id VARCHAR(48), work VARCHAR(12), to_do VARCHAR(48), `by` VARCHAR(240), on_day DATE NOT NULL, hours DOUBLE NOT NULL, PRIMARY KEY (commission_id, id), CONSTRAINT hours_of FOREIGN KEY (commission_id) REFERENCES commissions(id) ON DELETE CASCADE)',
+      'CREATE TABLE IF NOT EXISTS questions (id VARCHAR(48), commission_id VARCHAR(48), text VARCHAR(240) NOT NULL, asked_by VARCHAR(12), asked_on DATE, answered_on DATE, PRIMARY KEY (commission_id, id), CONSTRAINT questions_of FOREIGN KEY (commission_id) REFERENCES commissions(id) ON DELETE CASCADE)',
+      "INSERT IGNORE INTO questions (id, commission_id, text, asked_by, asked_on, answered_on) SELECT j.id, c.id, j.text, j.asked_by, j.asked_on, j.answered_on FROM commissions c, JSON_TABLE(c.record, '$.questions[*]' COLUMNS (id VARCHAR(48) PATH '$.id', text VARCHAR(240) PATH '$.text', asked_by VARCHAR(12) PATH '$.askedBy', asked_on DATE PATH '$.askedOn', answered_on DATE PATH '$.answeredOn')) j WHERE c.archived_at IS NULL",
+      'CREATE TABLE IF NOT EXISTS order_lines (id VARCHAR(48), shop_id VARCHAR(48), catalogue_id VARCHAR(48), name VARCHAR(240) NOT NULL, supplier VARCHAR(240) NOT NULL, quantity INT NOT NULL, commission_id VARCHAR(48), part_id VARCHAR(48), ordered_on DATE NOT NULL, expected_on DATE, arrived_on DATE, lot VARCHAR(240), fault VARCHAR(12), note VARCHAR(400), `by` VARCHAR(120) NOT NULL, PRIMARY KEY (shop_id, id), KEY order_line_open (shop_id, arrived_on), KEY order_line_of (commission_id), CONSTRAINT order_lines_shop FOREIGN KEY (shop_id) REFERENCES shops(id) ON DELETE CASCADE, CONSTRAINT order_lines_of FOREIGN KEY (commission_id) REFERENCES commissions(id) ON DELETE SET NULL)',
+    ],
+  },
 ]
 
 /**
@@ -153,6 +169,10 @@ const MAY: Record<string, string> = {
   upload_links: 'SELECT, INSERT, UPDATE',
   devices: 'SELECT, INSERT, UPDATE, DELETE',
   erasures: 'SELECT, INSERT',
+  timers: 'SELECT, INSERT, UPDATE, DELETE',
+  hours: 'SELECT, INSERT, UPDATE, DELETE',
+  questions: 'SELECT, INSERT, UPDATE, DELETE',
+  order_lines: 'SELECT, INSERT, UPDATE, DELETE',
 }
 
 /** Gives the program's own user what it may, and nothing more. */

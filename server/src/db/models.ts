@@ -50,6 +50,8 @@ interface Shop {
   settings?: unknown
   /** The words by which files of sounds find their event, where the shop has its own. */
   soundRules?: unknown
+  /** Commissions in the order that somebody has put them in. */
+  turn?: unknown
 }
 export interface User {
   id: string
@@ -66,6 +68,8 @@ export interface User {
   /** The last time step whose code was used; none is taken twice. */
   factorUsed?: number | null
   mustChange?: boolean
+  /** When somebody works and what he can do. */
+  works?: unknown
 }
 export interface Client {
   id: string
@@ -96,6 +100,7 @@ export interface CommissionRow {
   pegRevision?: number | null
   pegOn?: string | null
   pegRules?: string | null
+  work?: unknown
   search: string
 }
 interface SaberRow {
@@ -120,6 +125,9 @@ interface FittedRow {
   name: string
   catalogueId: string | null
   lot: string | null
+  reservedOn: string | null
+  fittedOn: string | null
+  supplied: string | null
 }
 interface ToDoRow {
   id: string
@@ -131,6 +139,52 @@ interface ToDoRow {
   due: string | null
   blocks: string | null
   done: boolean
+}
+interface HoursRow {
+  id: string
+  commissionId: string
+  saberId: string | null
+  work: string | null
+  toDo: string | null
+  by: string | null
+  onDay: string
+  hours: number
+}
+interface QuestionRow {
+  id: string
+  commissionId: string
+  text: string
+  askedBy: string | null
+  askedOn: string | null
+  answeredOn: string | null
+}
+/** A clock that somebody has running. */
+export interface TimerRow {
+  userId: string
+  id: string
+  commissionId: string
+  work: string | null
+  saber: string | null
+  toDo: string | null
+  began: Date
+}
+/** A line of an order: some of one part from a supplier. */
+export interface OrderLineRow {
+  id: string
+  shopId: string
+  catalogueId: string | null
+  name: string
+  supplier: string
+  quantity: number
+  commissionId: string | null
+  partId: string | null
+  orderedOn: string
+  expectedOn: string | null
+  arrivedOn: string | null
+  lot: string | null
+  fault: string | null
+  note: string | null
+  by: string
 }
 interface PresetRow {
   id: string
@@ -290,6 +344,10 @@ export interface Tables {
   erasures: Table<ErasureRow>
   uploadLinks: Table<UploadLinkRow>
   devices: Table<DeviceRow>
+  hours: Table<HoursRow>
+  questions: Table<QuestionRow>
+  timers: Table<TimerRow>
+  orderLines: Table<OrderLineRow>
 }
 
 const S = (n = 48) => DataTypes.STRING(n)
@@ -319,7 +377,13 @@ export function tables(sequelize: Sequelize): Tables {
   })
   return {
     sequelize,
-    shops: define<Shop>('shops', { id: key, name: S(120), settings: json('settings'), soundRules: json('soundRules') }),
+    shops: define<Shop>('shops', {
+      id: key,
+      name: S(120),
+      settings: json('settings'),
+      soundRules: json('soundRules'),
+      turn: json('turn'),
+    }),
     users: define<User>('users', {
       id: key,
       shopId: S(),
@@ -332,6 +396,7 @@ export function tables(sequelize: Sequelize): Tables {
       secondFactor: S(80),
       factorUsed: DataTypes.BIGINT,
       mustChange: DataTypes.BOOLEAN,
+      works: json('works'),
     }),
     clients: define<Client>('clients', {
       id: key,
@@ -361,6 +426,7 @@ export function tables(sequelize: Sequelize): Tables {
       pegRevision: DataTypes.INTEGER,
       pegOn: DataTypes.DATEONLY,
       pegRules: S(40),
+      work: json('work'),
       search: DataTypes.TEXT('medium'),
     }),
     sabers: define<SaberRow>('sabers', {
@@ -385,6 +451,9 @@ export function tables(sequelize: Sequelize): Tables {
       name: S(240),
       catalogueId: S(),
       lot: S(240),
+      reservedOn: DataTypes.DATEONLY,
+      fittedOn: DataTypes.DATEONLY,
+      supplied: S(12),
     }),
     toDos: define<ToDoRow>('to_dos', {
       id: key,
@@ -396,6 +465,50 @@ export function tables(sequelize: Sequelize): Tables {
       due: DataTypes.DATEONLY,
       blocks: S(12),
       done: DataTypes.BOOLEAN,
+    }),
+    hours: define<HoursRow>('hours', {
+      id: key,
+      commissionId: { type: S(), primaryKey: true },
+      saberId: S(),
+      work: S(12),
+      toDo: S(),
+      by: S(240),
+      onDay: DataTypes.DATEONLY,
+      hours: DataTypes.DOUBLE,
+    }),
+    questions: define<QuestionRow>('questions', {
+      id: key,
+      commissionId: { type: S(), primaryKey: true },
+      text: S(240),
+      askedBy: S(12),
+      askedOn: DataTypes.DATEONLY,
+      answeredOn: DataTypes.DATEONLY,
+    }),
+    timers: define<TimerRow>('timers', {
+      userId: key,
+      id: S(),
+      commissionId: S(),
+      work: S(12),
+      saber: S(),
+      toDo: S(),
+      began: DataTypes.DATE(3),
+    }),
+    orderLines: define<OrderLineRow>('order_lines', {
+      id: key,
+      shopId: { type: S(), primaryKey: true },
+      catalogueId: S(),
+      name: S(240),
+      supplier: S(240),
+      quantity: DataTypes.INTEGER,
+      commissionId: S(),
+      partId: S(),
+      orderedOn: DataTypes.DATEONLY,
+      expectedOn: DataTypes.DATEONLY,
+      arrivedOn: DataTypes.DATEONLY,
+      lot: S(240),
+      fault: S(12),
+      note: S(400),
+      by: S(120),
     }),
     presets: define<PresetRow>('presets', {
       id: key,

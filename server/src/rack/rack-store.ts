@@ -99,13 +99,16 @@ export class RackStore {
       })
       const records = rows.map((r) => lift(r.record) as Commission)
       const pegs = await this.work.run('pegs', { records, today: day }, whom)
-      for (const [k, row] of rows.entries()) judged.set(row.id, JSON.stringify(pegs[k]))
+      for (const [k, row] of rows.entries()) judged.set(row.id, JSON.stringify(pegs[k]!.peg))
       if (!(await this.disk.hasRoom())) continue
       for (const [k, row] of rows.entries())
         await this.db.sequelize.query(
-          'UPDATE commissions SET peg = ?, peg_revision = ?, peg_on = ?, peg_rules = ?, search = ? WHERE id = ?',
+          'UPDATE commissions SET peg = ?, work = ?, peg_revision = ?, peg_on = ?, peg_rules = ?, search = ? WHERE id = ?',
           {
-            replacements: [judged.get(row.id), row.revision, day, this.rules, searchText(records[k]!), row.id],
+            replacements: [
+              ...[judged.get(row.id), JSON.stringify(pegs[k]!.work), row.revision, day, this.rules],
+              ...[searchText(records[k]!), row.id],
+            ],
             type: QueryTypes.UPDATE,
           },
         )
@@ -148,6 +151,34 @@ export class RackStore {
       return peg ? [`${peg.slice(0, -1)},${own(r).slice(1)}`] : []
     })
     return `[${shown.join(',')}]`
+  }
+
+  /**
+   * What is to be done on the open commissions, those that are promised first, at most so many, as JSON text by id. It does not hang on the
+   * day: worked out anew only where the record or the rules have changed.
+   */
+  async toBeDone(shopId: string, most: number, whom: Whom): Promise<Map<string, { revision: number; work: string }>> {
+    const rows = await this.rows(`shop_id = ? AND place = 'open' ORDER BY due, id LIMIT ${most}`, [shopId])
+    const stale = rows.filter((r) => r.pegRevision !== r.revision || r.pegRules !== this.rules)
+    if (stale.length)
+      await this.refresh(
+        stale.map((r) => r.id),
+        today(),
+        whom,
+      )
+    const read = rows.length
+      ? await this.db.sequelize.query<{ id: string; revision: number; work: string | null }>(
+          'SELECT id, revision, CAST(work AS CHAR) AS work FROM commissions WHERE id IN (?)',
+          { replacements: [rows.map((r) => r.id)], type: QueryTypes.SELECT },
+        )
+      : []
+    const by = new Map(read.map((r) => [r.id, r]))
+    return new Map(
+      rows.flatMap((r) => {
+        const x = by.get(r.id)
+        return x ? [[r.id, { revision: x.revision, work: x.work ?? '[]' }] as const] : []
+      }),
+    )
   }
 
   /** One page in a place, ordered by its day; `after` is the day and id of the last one seen. */

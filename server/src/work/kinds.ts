@@ -3,6 +3,7 @@ import type { CardPaper, HandoffDocument, ParcelLabel, ShopCard } from '@nubrin/
 import type { EarlierRows, PartRows } from '@nubrin/core/import'
 import type { Finding } from '@nubrin/core/judge'
 import type { Commission, PdfExtent, Saber } from '@nubrin/core/record'
+import type { Work as Piece } from '@nubrin/core/schedule'
 import type { Reader } from '@nubrin/core/units'
 import type { HttpProblem } from '../http/problem'
 
@@ -46,7 +47,7 @@ interface Jobs {
   earlier: { ask: { bytes: Uint8Array }; done: EarlierRows }
   /** A photo as it is kept. */
   photo: { ask: { bytes: Uint8Array; name: string }; done: Accepted }
-  pegs: { ask: { records: readonly Commission[]; today: string }; done: RackEntry[] }
+  pegs: { ask: { records: readonly Commission[]; today: string }; done: { peg: RackEntry; work: Piece[] }[] }
 }
 export type JobName = keyof Jobs
 export type Asked<K extends JobName> = Jobs[K]['ask']

@@ -74,6 +74,7 @@ import {
   deadline,
   impossible,
   keptAside,
+  loggedHours,
   losses,
   openQuestion,
   openRequest,
@@ -83,6 +84,7 @@ import {
   toDos,
   uncredited,
   wishElsewhere,
+  workLoop,
 } from './record'
 import { demoDiffers, neverTold, rehearsal, stale } from './script'
 import {
@@ -150,6 +152,8 @@ export const CHECKS: readonly Check[] = [
   stringSums,
   toDos,
   uncredited,
+  workLoop,
+  loggedHours,
   sameName,
   sameInOrder,
   wishElsewhere,

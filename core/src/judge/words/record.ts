@@ -1,5 +1,6 @@
 import { SOURCE_WORDS } from '../../facts'
 import { keyWords } from '../../record'
+import { workName } from '../../schedule'
 import { dayText, formatNumber, MAKER } from '../../units'
 import { large } from '../../words'
 import type { WordsOf } from '../check'
@@ -12,7 +13,7 @@ import { listed, saidText, unitText } from '../text'
 const DAYS: Readonly<Record<DayOf, string>> = {
   ...{ ordered: 'ordered', asked: 'asked', answered: 'answered', told: 'told', accepted: 'accepted' },
   ...{ shipped: 'shipped', reported: 'reported', repaired: 'repaired', lost: 'lost', done: 'done' },
-  ...{ cameBack: 'received', wentBack: 'sent back' },
+  ...{ cameBack: 'received', wentBack: 'sent back', promised: 'promised' },
 }
 const days = (n: number) => `${n} ${n === 1 ? 'day' : 'days'}`
 
@@ -267,6 +268,26 @@ export const recordWords: WordsOf<typeof rules> = {
         title: `${p.who} worked on it and is not named`,
         detail: listed(p.did),
         remedy: 'Add who did what to the credits.',
+      }),
+    },
+  },
+  workLoop: {
+    rule: 'Work waits for other work, and in the end for none.',
+    says: {
+      waits: (p) => ({
+        title: p.works.length === 1 ? 'A piece of work waits for itself' : 'Work waits for itself in a circle',
+        detail: `${[...p.works, p.works[0]!].map((w) => [w.text ? `“${w.text}”` : workName(w.kind), w.saber].filter(Boolean).join(' of ')).join(' waits for ')}.`,
+        remedy: 'Remove one of these waits.',
+      }),
+    },
+  },
+  loggedHours: {
+    rule: 'The hours that one person logs on a day fit into it.',
+    says: {
+      day: (p) => ({
+        title: `${formatNumber(MAKER, p.hours, 1)} hours on ${dayText(MAKER, p.on, 'near')}${p.by ? ` by ${p.by}` : ''}`,
+        detail: `More than ${p.most} hours in one day. Was a clock left running?`,
+        remedy: 'Correct the hours in the log.',
       }),
     },
   },

@@ -1,10 +1,10 @@
 import { refTo, type Visit } from '../../../record'
 import { toldOtherwise } from '../../../script'
+import { daysBetween } from '../../../units'
 import { check } from '../../check'
 
 /** How long a question of the client may wait, and a saber that came back lie, before it is said, days. */
 const WAITS = { question: 3, visit: 30 }
-const DAY = 86_400_000
 
 /** What comes back after it was handed over: a client's question, a saber to look at; and that it went without a record. */
 export const afterwards = check<{
@@ -21,7 +21,7 @@ export const afterwards = check<{
   source: 'shop practice',
   reads: ['order.questions', 'order.visits', 'order.shipped', 'order.handoff', 'order.sabers', 'today'],
   run: ({ commission: c, today }) => {
-    const days = (from: string) => Math.round((Date.parse(today) - Date.parse(from)) / DAY)
+    const days = (from: string) => daysBetween(from, today)
     const told = (v: Visit) => ({
       v,
       saber: (c.sabers.find((s) => s.id === v.saber) ?? c.sabers[0]!).name,

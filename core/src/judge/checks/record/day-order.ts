@@ -23,6 +23,7 @@ export type DayOf =
   | 'cameBack'
   | 'wentBack'
   | 'done'
+  | 'promised'
 
 function pairs(c: Commission): Pair[] {
   const { ordered } = c
@@ -31,6 +32,7 @@ function pairs(c: Commission): Pair[] {
     ...(ref ? { ref } : {}),
   })
   return [
+    one('promised', c.title, 'ordered', 'promised', [ordered, c.deadline]),
     one('shipped', c.title, 'ordered', 'shipped', [ordered, c.shipped]),
     ...c.requests.flatMap((r) => [
       one(`told-${r.id}`, r.text, 'ordered', 'told', [ordered, r.toldOn], `request:${r.id}`),
@@ -57,7 +59,15 @@ export const dayOrder = check<{ before: { of: string; first: DayOf; then: DayOf;
   scope: 'order',
   source: 'nothing is answered before it was asked',
   reads: [
-    ...(['order.title', 'order.ordered', 'order.shipped', 'order.requests', 'order.questions', 'order.toDos'] as const),
+    ...([
+      'order.title',
+      'order.ordered',
+      'order.deadline',
+      'order.shipped',
+      'order.requests',
+      'order.questions',
+      'order.toDos',
+    ] as const),
     ...(['order.visits', 'order.sabers'] as const),
   ],
   run: ({ commission }) =>

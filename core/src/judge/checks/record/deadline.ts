@@ -1,3 +1,4 @@
+import { daysBetween } from '../../../units'
 import { check } from '../../check'
 
 interface Due {
@@ -13,7 +14,7 @@ export const deadline = check<{ past: Due; near: Due }>({
   reads: ['order.deadline', 'order.shipped', 'today'],
   run: ({ commission, today }) => {
     if (!commission.deadline || commission.shipped) return []
-    const left = Math.round((Date.parse(commission.deadline) - Date.parse(today)) / 86_400_000)
+    const left = daysBetween(today, commission.deadline)
     if (left > 7) return []
     return [
       {

@@ -12,7 +12,10 @@ export const uncredited = check<{ work: { who: string; did: string[] } }>({
   run: ({ commission }) => {
     const named = new Set(commission.credits.map((k) => plain(k.who)))
     const work = [
-      ...commission.log.filter((e) => e.kind === 'work' && e.by).map((e) => ({ who: e.by!, did: e.text })),
+      // Whose hours are logged against a piece of work belongs to the shop.
+      ...commission.log
+        .filter((e) => e.kind === 'work' && e.by && !e.work && !e.toDo)
+        .map((e) => ({ who: e.by!, did: e.text })),
       // Where several work on it, each of them is somebody's hands.
       ...(commission.people.length > 1
         ? commission.people.flatMap((p) => (p.does ? [{ who: p.name, did: p.does }] : []))

@@ -1,0 +1,11 @@
+export {
+  type Chosen,
+  type Had,
+  type InHand,
+  type OnOrder,
+  type ReservedTwice,
+  type Standing,
+  type Stock,
+  stockOf,
+  type ToOrder,
+} from './stock'
