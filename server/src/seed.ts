@@ -1,6 +1,16 @@
 import { GENERIC_CATALOGUE } from '@nubrin/core/parts'
 import { measuresOf, readWav } from '@nubrin/core/voice'
-import { benchPicture, demoCommissions, makeSounds, proveSounds, SHELF, SHOP } from '@nubrin/demo'
+import {
+  benchPicture,
+  demoCommissions,
+  demoOrders,
+  demoWorks,
+  demoYear,
+  makeSounds,
+  proveSounds,
+  SHELF,
+  SHOP,
+} from '@nubrin/demo'
 import type { Transaction } from 'sequelize'
 import sharp from 'sharp'
 import { newId, today } from './base/ids'
@@ -27,6 +37,7 @@ async function fill(db: Tables, files: Files, transaction: Transaction): Promise
   const shopId = newId('s')
   await db.shops.create({ id: shopId, name: SHOP.name }, { transaction })
   const passwordHash = await hashPassword(DEMO_SIGN_IN.password)
+  const works = demoWorks(today())
   const maren = {
     id: newId('u'),
     shopId,
@@ -35,6 +46,7 @@ async function fill(db: Tables, files: Files, transaction: Transaction): Promise
     signInKey: likeness(DEMO_SIGN_IN.signIn),
     passwordHash,
     role: 'owner' as const,
+    works: works[SHOP.maker],
   }
   await db.users.bulkCreate(
     [
@@ -47,6 +59,7 @@ async function fill(db: Tables, files: Files, transaction: Transaction): Promise
         signInKey: likeness(SHOP.second),
         passwordHash,
         role: 'maker' as const,
+        works: works[SHOP.second],
       },
     ],
     { transaction },
@@ -90,4 +103,10 @@ async function fill(db: Tables, files: Files, transaction: Transaction): Promise
     })
     await store.create(maren, c)
   }
+  const year = demoYear(today())
+  for (const c of year) await store.create(maren, c)
+  await db.orderLines.bulkCreate(
+    demoOrders(today(), year).map((l) => ({ ...l, shopId, fault: null, note: null, by: SHOP.maker })),
+    { transaction },
+  )
 }

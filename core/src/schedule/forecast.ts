@@ -264,18 +264,24 @@ export interface Stretch {
   from: number
   to: number
 }
-/** The course in which everything takes as long as it does half of the time: who does what when, day by day. */
-export function typicalCourse(plan: Plan): Stretch[] {
+/** The course in which everything takes as long as it does half of the time: who does what when, day by day; with `more` hours as the forecast has it. */
+export function typicalCourse(plan: Plan, more: readonly More[] = []): Stretch[] {
   const n = plan.items.length
   const drawn = new Draws(plan)
   drawn.take()
-  const ran = ranOf(n)
-  runner(plan.bench)(drawn.minutes, drawn.notBefore, ran)
+  const benches = [plan.bench, ...(more.length ? [withMore(plan, more)] : [])]
+  const runs = benches.map((b) => {
+    const r = ranOf(n)
+    runner(b)(drawn.minutes, drawn.notBefore, r)
+    return r
+  })
+  const longer = runs[1] !== undefined && wholeOf(runs[1]) <= wholeOf(runs[0]!)
+  const [ran, bench] = longer ? [runs[1]!, benches[1]!] : [runs[0]!, plan.bench]
   const out: Stretch[] = []
   for (let i = 0; i < n; i++) {
     if (ran.end[i]! >= NEVER) continue
     const p = ran.by[i]!
-    const c = plan.bench.people[p]!
+    const c = bench.people[p]!
     for (let d = Math.floor(ran.start[i]! / DAY); d <= dayOf(ran.end[i]!); d++) {
       const from = Math.max(ran.start[i]!, opens(d))
       const to = Math.min(ran.end[i]!, opens(d) + c.minutes[d]!)

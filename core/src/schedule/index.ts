@@ -13,6 +13,7 @@ export {
 } from './forecast'
 export { ENOUGH, type Guess, type Guesses, guessesFrom, type History, type Log, learnt, logOf } from './guess'
 export { WORK, WORK_OF_JOB } from './kinds'
+export { correctHours } from './log'
 export { workName } from './names'
 export {
   type Coming,
@@ -25,4 +26,5 @@ export {
   type Worker,
 } from './plan'
 export { type Bench, dayOf, ranOf, runner } from './run'
-export { loopIn, type Waits, type Work, workKey, workOf } from './work'
+export { chanceText, outlookSaid, outlookText, type Said, unplannedText, wholeText } from './say'
+export { loopIn, nextWork, type Waits, type Work, workKey, workOf } from './work'

@@ -6,7 +6,6 @@ import {
   openFacts,
   partsOfRef,
   type Saber,
-  WORK_KINDS,
   WORK_OF_ALL,
   type WorkItem,
   type WorkKind,
@@ -281,6 +280,8 @@ export function loopIn(work: readonly Pick<Work, 'key' | 'after'>[]): string[] |
   return undefined
 }
 
-/** The kinds in the order in which they stand in lists. */
-export const workOrder = (w: Pick<Work, 'kind'>): number =>
-  w.kind === 'toDo' ? WORK_KINDS.length : WORK_KINDS.indexOf(w.kind)
+/** What comes next: the first that is not done and waits for nothing that is not. */
+export function nextWork(work: readonly Work[]): Work | undefined {
+  const undone = new Set(work.flatMap((w) => (w.done ? [] : [w.key])))
+  return work.find((w) => !w.done && !w.after.some((k) => undone.has(k)))
+}

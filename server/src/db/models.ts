@@ -485,7 +485,7 @@ export function tables(sequelize: Sequelize): Tables {
       answeredOn: DataTypes.DATEONLY,
     }),
     timers: define<TimerRow>('timers', {
-      userId: key,
+      userId: { type: S(), primaryKey: true },
       id: S(),
       commissionId: S(),
       work: S(12),

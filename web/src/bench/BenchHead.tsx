@@ -6,6 +6,7 @@ import type { useCommands } from '../commands'
 import { type Desk, DeskLinks } from '../desks'
 import { dayOfWeeks, Tabs } from '../kit'
 import { useBench, useOrder } from '../store/commission'
+import { Clock } from './Clock'
 
 const spell = (key: string) =>
   key.replace(/\+/g, ' ').replace(/^ctrl/, 'Ctrl').replace('shift', 'Shift').replace(/z$/, 'Z')
@@ -49,6 +50,7 @@ export function BenchHead({ commands, desk }: { commands: ReturnType<typeof useC
         />
       ) : null}
       <div className="ml-auto flex shrink-0 items-center gap-3">
+        <Clock here={order.id} />
         <DeskLinks at={desk} />
         <SaveMark />
         <button type="button" className="btn-plain btn text-ink!" onClick={() => commands.run(addFact)}>

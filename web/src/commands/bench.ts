@@ -36,6 +36,13 @@ export const BENCH_COMMANDS: readonly Command[] = [
     run: (s) => s.show('addFact'),
   },
   {
+    id: 'clock',
+    words: 'Start or stop the clock on the next work',
+    keys: ['c'],
+    can: (s) => (s.bench!.record!.job === 'model' ? 'A model sheet is no work.' : undefined),
+    run: (s) => void import('../store/clock').then((m) => m.toggleClock(s.bench!.record!)),
+  },
+  {
     id: 'history',
     words: 'Who changed what',
     menu: true,

@@ -69,6 +69,66 @@ export function useLeftToDo() {
   return { list, done }
 }
 
+export type ShopPlan = GoodOf<Api['plan']>
+
+/** What is to be done in the shop, asked anew each time one looks. */
+export const usePlan = (wanted = true) =>
+  useQuery({ queryKey: ['plan'], staleTime: 0, enabled: wanted, queryFn: () => call('plan', {}) })
+
+/** Puts one commission before another, or last. The list shows it at once; what others did comes with the answer. */
+export function useTurn() {
+  const client = useQueryClient()
+  return useMutation({
+    mutationFn: (move: { id: string; before: string | null }) => call('setTurn', { body: move }),
+    onMutate: ({ id, before }) => {
+      client.setQueryData<ShopPlan>(['plan'], (p) => {
+        if (!p) return p
+        const moved = p.open.find((o) => o.id === id)
+        const open = p.open.filter((o) => o.id !== id)
+        const at = open.findIndex((o) => o.id === before)
+        if (moved) open.splice(at < 0 ? open.length : at, 0, moved)
+        return { ...p, open }
+      })
+    },
+    onSettled: () => client.invalidateQueries({ queryKey: ['plan'] }),
+  })
+}
+
+/** When everybody works. */
+export const useWorks = () => useQuery({ queryKey: ['works'], queryFn: () => call('works', {}) })
+export type Works = GoodOf<Api['works']>[number]
+export function useSetWorks() {
+  const client = useQueryClient()
+  return useMutation({
+    mutationFn: ({ id, week, skills, off }: Works) => call('setWorks', { params: { id }, body: { week, skills, off } }),
+    onSettled: () =>
+      Promise.all([
+        client.invalidateQueries({ queryKey: ['works'] }),
+        client.invalidateQueries({ queryKey: ['plan'] }),
+      ]),
+  })
+}
+
+export type Running = GoodOf<Api['timer']>
+type Started = Omit<NonNullable<Running['timer']>, 'began' | 'title'>
+/** The clock that one has running; started and stopped. */
+export function useTimer() {
+  const client = useQueryClient()
+  const timer = useQuery({ queryKey: ['timer'], queryFn: () => call('timer', {}), refetchInterval: 60_000 })
+  const settled = () => client.invalidateQueries({ queryKey: ['timer'] })
+  const start = useMutation({
+    mutationFn: (body: Started) => call('startTimer', { body }),
+    onSuccess: (now) => client.setQueryData(['timer'], now),
+    onSettled: settled,
+  })
+  const stop = useMutation({
+    mutationFn: ({ id, drop }: { id: string; drop?: boolean }) =>
+      call('stopTimer', { params: { id }, query: drop ? { drop: 'yes' } : {} }),
+    onSettled: settled,
+  })
+  return { timer, start, stop }
+}
+
 /** Clients whose name begins so, whatever the accents: to be asked whether it is the same person. */
 export const useClientsNamed = (name: string) =>
   useQuery({

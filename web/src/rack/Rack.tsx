@@ -1,11 +1,13 @@
+import type { Said } from '@nubrin/core/schedule'
 import { useWindowVirtualizer } from '@tanstack/react-virtual'
-import { useCallback, useEffect, useRef, useState } from 'react'
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { Link } from 'react-router'
 import { fetchWhenIdle, lazyView } from '../base/lazy'
 import { KeySheet, type Sheet, useCommands, useKeys } from '../commands'
 import { RACK_COMMANDS } from '../commands/rack'
 import { type RackRow, useFound, useRack } from '../data'
 import { Refused } from '../kit'
+import { useForecast } from '../shared/plan'
 import { useSession } from '../store/session'
 import { ModelSheet } from './ModelSheet'
 import { RackEntry } from './RackEntry'
@@ -30,6 +32,9 @@ export default function Rack() {
     document.title = 'On the rack · Nubrin'
   }, [])
   const counts = open.data?.pages[0]?.counts
+  // The rack hangs before anybody works out when it will be empty.
+  const { said } = useForecast(undefined, !!open.data)
+  const outlooks = useMemo(() => new Map(said.data?.outlooks.map((o) => [o.id, o.said])), [said.data])
   const finding = find.trim().length > 0
   const rows = finding ? (found.data ?? []) : rowsOf(open)
   const sheets = finding ? rows.filter((r) => r.job === 'model') : rowsOf(models)
@@ -47,7 +52,11 @@ export default function Rack() {
             {counts?.shipped ? 'a commission' : 'the first commission'}.
           </p>
         ) : null}
-        <RackEntries rows={rows.filter((r) => r.job !== 'model')} more={finding ? undefined : open} />
+        <RackEntries
+          rows={rows.filter((r) => r.job !== 'model')}
+          more={finding ? undefined : open}
+          outlooks={outlooks}
+        />
         {!finding && counts?.shipped ? <HandedOver count={counts.shipped} /> : null}
         {sheets.length ? (
           <section aria-label="Model sheets" className="px-5 py-3">
@@ -70,7 +79,7 @@ export default function Rack() {
 
 type Counts = NonNullable<Pages['data']>['pages'][number]['counts']
 const countText = (c: NonNullable<Counts>) =>
-  `${c.sabers} sabers in ${c.open} commissions · ${c.soon > 1 ? `${c.soon} ship within a week` : c.soon ? 'one ships within a week' : 'none ships this week'}`
+  `${c.sabers} sabers in ${c.open} commissions · ${c.soon > 1 ? `${c.soon} due in 7 days` : c.soon ? 'one due in 7 days' : 'none due in 7 days'}`
 
 /** Whose rack it is, what hangs on it, and where else one goes from here. */
 function Head({
@@ -89,11 +98,14 @@ function Head({
   return (
     <header className="border-rule flex h-[53px] items-center gap-4 border-b px-5">
       <h1 className="shrink-0 text-[1.4rem]">On the rack</h1>
-      <p className="text-quiet truncate">{[person?.shop, counts && countText(counts)].filter(Boolean).join(' · ')}</p>
+      <p className="text-quiet truncate">{counts ? countText(counts) : person?.shop}</p>
       <div className="ml-auto flex shrink-0 items-center gap-3">
         <button type="button" className="btn" onClick={onBegin}>
           <span className="key">N</span> new commission
         </button>
+        <Link to="/week" className="btn">
+          <span className="key">W</span> the week
+        </Link>
         <Link to="/shelf" className="btn">
           <span className="key">S</span> the shelf
         </Link>
@@ -130,7 +142,7 @@ function HandedOver({ count }: { count: number }) {
   return (
     <section aria-label="Handed over">
       {past ? (
-        <RackEntries rows={rowsOf(shipped)} more={shipped} />
+        <RackEntries rows={rowsOf(shipped)} more={shipped} outlooks={NONE} />
       ) : (
         <button type="button" className="btn-plain btn m-3" onClick={() => setPast(true)}>
           show {count === 1 ? 'the one handed over' : `${count} handed over`}
@@ -141,9 +153,16 @@ function HandedOver({ count }: { count: number }) {
 }
 
 const PEG_PX = 115
+interface Hung {
+  rows: readonly RackRow[]
+  more: Pages | undefined
+  /** How each will go, by id; it comes after the rest. */
+  outlooks: ReadonlyMap<string, Said>
+}
+const NONE: ReadonlyMap<string, Said> = new Map()
 
 /** RackEntries below one another; only those near the window are drawn, and the next page comes as its end is reached. */
-function RackEntries({ rows, more }: { rows: readonly RackRow[]; more: Pages | undefined }) {
+function RackEntries({ rows, more, outlooks }: Hung) {
   const list = useRef<HTMLUListElement>(null)
   const view = useWindowVirtualizer({
     count: rows.length,
@@ -165,6 +184,7 @@ function RackEntries({ rows, more }: { rows: readonly RackRow[]; more: Pages | u
           <RackEntry
             key={v.key}
             row={rows[v.index]!}
+            outlook={outlooks.get(rows[v.index]!.id)}
             at={v.start - view.options.scrollMargin}
             index={v.index}
             measure={view.measureElement}

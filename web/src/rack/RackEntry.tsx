@@ -1,5 +1,6 @@
 import { STATIONS, type Station } from '@nubrin/core/judge'
 import { keyWords } from '@nubrin/core/record'
+import type { Said } from '@nubrin/core/schedule'
 import { useMemo } from 'react'
 import { Link } from 'react-router'
 import { STATION_NAME } from '../base/names'
@@ -13,6 +14,8 @@ const BLADE_PX = 570
 
 interface Hanging {
   row: RackRow
+  /** How it will go, once that is worked out. */
+  outlook: Said | undefined
   /** Where it hangs in the list, px from its top. */
   at: number
   index: number
@@ -20,7 +23,7 @@ interface Hanging {
 }
 
 /** A commission on its peg: the hilt, its blade as far out as the work has come, and what blocks it. */
-export function RackEntry({ row, at, index, measure }: Hanging) {
+export function RackEntry({ row, outlook, at, index, measure }: Hanging) {
   const scene = useMemo(() => hiltScene(row.hilt, 250, 60), [row])
   const end = Math.max(...scene.spots.filter((s) => s.ref.startsWith('section')).map((s) => s.x1), 40)
   const next = STATIONS.find((s) => row.states[s] !== 'clear') ?? 'handoff'
@@ -34,7 +37,7 @@ export function RackEntry({ row, at, index, measure }: Hanging) {
     >
       <Link
         to={`/commission/${row.id}/${row.shipped ? 'handoff' : next}`}
-        className="hover:bg-card grid grid-cols-[230px_1fr_118px] items-center gap-3 px-5 py-3"
+        className="hover:bg-card grid grid-cols-[230px_1fr_190px] items-center gap-3 px-5 py-3"
       >
         <div className="min-w-0">
           <div className="truncate text-[1.13rem] font-semibold">{row.title}</div>
@@ -52,7 +55,7 @@ export function RackEntry({ row, at, index, measure }: Hanging) {
           </div>
           <Standing row={row} />
         </div>
-        <Due row={row} />
+        <Due row={row} outlook={outlook} />
       </Link>
     </li>
   )
@@ -117,16 +120,32 @@ function Standing({ row }: { row: RackRow }) {
   )
 }
 
-function Due({ row }: { row: RackRow }) {
+function Due({ row, outlook }: { row: RackRow; outlook: Said | undefined }) {
   if (row.shipped) return <div className="text-right font-semibold">shipped {dayOfWeeks(row.shipped)}</div>
-  if (!row.deadline) return <div className="text-right font-semibold">no date</div>
+  const why = outlook && [row.deadline && outlook.chance, outlook.held].filter(Boolean).join(', ')
+  const going = outlook ? (
+    <div className={`font-normal ${outlook.risky ? 'text-stop' : ''}`}>
+      {outlook.likely ?? 'no day can be named'}
+      <div className={`truncate text-[0.9rem] ${outlook.risky ? '' : 'text-quiet'}`} title={why}>
+        {why}
+      </div>
+    </div>
+  ) : null
+  if (!row.deadline)
+    return (
+      <div className="min-w-0 text-right font-semibold">
+        no date
+        {going}
+      </div>
+    )
   const days = daysTo(row.deadline)
   return (
-    <div className="text-right font-semibold">
+    <div className="min-w-0 text-right font-semibold">
       {dayOfWeeks(row.deadline, true)}
-      <div className={`font-normal ${days < 0 ? 'text-stop' : 'text-quiet'}`}>
-        {days < 0 ? `${-days} days late` : days === 0 ? 'today' : `in ${days} days`}
-      </div>
+      <span className={`font-normal ${days < 0 ? 'text-stop' : 'text-quiet'}`}>
+        {days < 0 ? `, ${-days} days late` : days === 0 ? ', today' : `, in ${days} days`}
+      </span>
+      {going}
     </div>
   )
 }

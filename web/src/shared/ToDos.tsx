@@ -1,9 +1,22 @@
-import { type Ref, TODO_BLOCKS, TODO_WHO, type ToDo } from '@nubrin/core/record'
+import { type Ref, TODO_BLOCKS, TODO_WHO, type ToDo, WORK_KINDS } from '@nubrin/core/record'
+import { workName } from '@nubrin/core/schedule'
 import { freshId, todayIso } from '../data'
-import { AddLine, CheckBox, DateCell, dayText, RemoveButton, SelectCell, setText, TextCell } from '../kit'
+import {
+  AddLine,
+  bound,
+  CheckBox,
+  DateCell,
+  dayText,
+  NumberCell,
+  RemoveButton,
+  SelectCell,
+  setText,
+  TextCell,
+} from '../kit'
 import { useEdit, useEditEntry, useOrder, useRemove } from '../store/commission'
 import { useSession } from '../store/session'
 import { Notes } from './Notes'
+import { WaitsFor } from './WaitsFor'
 
 const WHO = { shop: 'the shop', client: 'the client' }
 const BLOCKS = { '': 'blocks nothing', filming: 'before filming', shipping: 'before it ships' }
@@ -77,9 +90,37 @@ export function ToDoRow({ toDo: t, about }: { toDo: ToDo; about?: string | undef
         </CheckBox>
       ) : null}
       <details className="pr-8 pl-7 text-[0.93rem]">
-        <summary className="text-brass cursor-pointer">{t.note || t.shopNote ? 'notes' : 'a note'}</summary>
+        <summary className="text-brass cursor-pointer">{summaryOf(t)}</summary>
+        {t.who === 'shop' ? <Planned toDo={t} onEdit={(run) => set('work', t.id, run)} /> : null}
         <Notes of={t} what={t.text} onEdit={(run) => set('note', t.id, run)} />
       </details>
+    </div>
+  )
+}
+
+/** What is folded away of it, in a few words. */
+function summaryOf(t: ToDo): string {
+  const hours = t.hours === undefined ? '' : `${t.hours} h`
+  const waits = t.after?.length ? `waits for ${t.after.length}` : ''
+  const notes = t.note || t.shopNote ? 'notes' : ''
+  return [hours, waits, notes].filter(Boolean).join(', ') || 'hours, waits, a note'
+}
+
+/** How long it takes, whose kind of work it is, and what it waits for. */
+function Planned({ toDo: t, onEdit }: { toDo: ToDo; onEdit: (run: (x: ToDo) => void) => void }) {
+  const { maybe, number } = bound(t, onEdit)
+  return (
+    <div className="grid grid-cols-[90px_150px_110px_minmax(0,1fr)] gap-2">
+      <NumberCell title="hours" label={`Hours of ${t.text}`} max={200} {...number('hours')} />
+      <SelectCell
+        title="kind of work"
+        label={`Kind of work of ${t.text}`}
+        options={['', ...WORK_KINDS]}
+        words={(k) => (k ? workName(k) : 'anybody’s')}
+        {...maybe('kind')}
+      />
+      <NumberCell title="cures, hours" label={`Hours that ${t.text} cures`} max={720} {...number('cures')} />
+      <WaitsFor of={t} own={`toDo:${t.id}`} what={t.text} onEdit={onEdit} />
     </div>
   )
 }

@@ -3,6 +3,7 @@ import { Link } from 'react-router'
 import { useSession } from '../store/session'
 import { Account } from './Account'
 import { Archive } from './Archive'
+import { Hours } from './Hours'
 import { People } from './People'
 import { Sessions } from './Sessions'
 import { Settings } from './Settings'
@@ -27,6 +28,7 @@ export default function Shop() {
       <main className="grid grid-cols-1 gap-x-10 gap-y-7 px-5 py-5 min-[1000px]:grid-cols-2">
         <div className="space-y-7">
           <Settings mayChange={owner} />
+          <Hours />
           <Upkeep />
           <Archive />
         </div>

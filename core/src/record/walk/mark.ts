@@ -15,7 +15,7 @@ export interface Marked {
 const WORDS_ONLY: ReadonlySet<string> = new Set([
   ...['note', 'shopNote', 'story', 'supplied', 'otherEnd', 'askedBy', 'why', 'status', 'mass', 'catalogue', 'landmark'],
   ...['taken', 'confirmed', 'origin', 'readings', 'says', 'standard', 'mayCopy', 'charged', 'timesWhy'],
-  ...['shopWhy', 'favourite', 'exceptions', 'asked'],
+  ...['shopWhy', 'favourite', 'exceptions', 'asked', 'reservedOn', 'fittedOn'],
 ])
 
 /** What counts of a thing: that it works as it did, also that it is where it was, also what it is called. */

@@ -6,6 +6,7 @@ import { placesOfOrder } from '../../shared/places'
 import { ToDoRow } from '../../shared/ToDos'
 import { WAITS } from '../../shared/waits'
 import { useEdit, useOrder } from '../../store/commission'
+import { WorkList } from './WorkList'
 
 /** All the work that is left on a commission, by what waits for it. */
 export function ToDoDesk() {
@@ -19,6 +20,7 @@ export function ToDoDesk() {
   const about_ = (about || undefined) as Ref | undefined
   return (
     <div className="max-w-[820px] space-y-4">
+      <WorkList />
       <div className="flex items-center gap-5">
         {people.length ? (
           <SelectCell

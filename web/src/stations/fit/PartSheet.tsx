@@ -4,6 +4,7 @@ import type { Unit } from '@nubrin/core/units'
 import {
   bound,
   ChoiceFactField,
+  DateCell,
   FactField,
   type FactSchema,
   Labelled,
@@ -22,7 +23,7 @@ export function PartSheet({ saber, part: p }: { saber: Saber; part: FittedPart }
   const edit = useEditThing('parts')
   const rule = kindRule(p.kind)
   const set = (run: (p: FittedPart) => void) => edit('part', p.id, run)
-  const { given, maybe, text } = bound(p, set)
+  const { day, given, maybe, text } = bound(p, set)
   return (
     <section aria-label={`Part ${p.name}`} className="bg-card border-brassline mt-3 border-t-2 p-3">
       <div className="grid grid-cols-4 gap-x-3 gap-y-1">
@@ -56,6 +57,8 @@ export function PartSheet({ saber, part: p }: { saber: Saber; part: FittedPart }
           <SuppliedCell of={p} what={p.name} onEdit={set} />
         </Labelled>
         <TextCell title="lot" label="Lot" {...text('lot')} />
+        <DateCell title="laid aside on" label="Laid aside on" {...day('reservedOn')} />
+        <DateCell title="built in on" label="Built in on" {...day('fittedOn')} />
         {[...rule.needs, ...rule.extras].map((k) => (
           <FactField<Unit>
             key={k}
