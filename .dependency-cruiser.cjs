@@ -32,7 +32,7 @@ const WEB = [
   ['kit'],
   ['play', 'shared', 'commands', 'door'],
   ['drawing'],
-  ['stations', 'desks', 'client', 'film', 'rack', 'week', 'shelf', 'shop'],
+  ['stations', 'desks', 'client', 'film', 'rack', 'week', 'orders', 'shelf', 'shop'],
   ['bench'],
 ]
 /** What stands at the root of a tree is its top floor: it puts the others together, and none of them knows it. */

@@ -209,7 +209,11 @@ function underWay(today: string): Commission[] {
       })),
       sabers: c.sabers.map((s) => ({
         ...s,
-        parts: s.parts.map((p) => (built ? { ...p, fittedOn: day(today, -4) } : p)),
+        parts: [
+          ...s.parts.map((p) => (built ? { ...p, fittedOn: day(today, -4) } : p)),
+          // Chosen, and none in hand.
+          ...(title === 'Second Harrow' ? [part(`${c.id}-p5`, 'oled-069', null)] : []),
+        ],
       })),
     }
   })

@@ -23,6 +23,7 @@ const screens = (
     <Route element={<SignedIn />}>
       <Route path="/" element={screen(() => import('./rack/Rack'))} />
       <Route path="/shelf" element={screen(() => import('./shelf/Shelf'))} />
+      <Route path="/orders" element={screen(() => import('./orders/Orders'))} />
       <Route path="/week" element={screen(() => import('./week/Week'))} />
       <Route path="/to-dos" element={screen(() => import('./rack/ShopToDos'))} />
       <Route path="/shop" element={screen(() => import('./shop/Shop'))} />

@@ -2,6 +2,7 @@ import { commissions } from './commissions'
 import { fonts } from './fonts'
 import { handoffs } from './handoffs'
 import { media } from './media'
+import { orders } from './orders'
 import { people } from './people'
 import { plan } from './plan'
 import { rack } from './rack'
@@ -14,6 +15,7 @@ export const API = {
   ...people,
   ...rack,
   ...plan,
+  ...orders,
   ...commissions,
   ...media,
   ...handoffs,

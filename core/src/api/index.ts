@@ -1,5 +1,6 @@
 export { API, type Api, type RouteName } from './all'
 export { openApi, refusalsOf } from './openapi'
+export { ARRIVAL_FAULTS } from './orders'
 export { ROLES, type Role, reaching } from './people'
 export type { RackEntry } from './rack'
 export { type BodyOf, type GoodOf, type ParamsOf, paramNames, type QueryOf, type Route } from './route'

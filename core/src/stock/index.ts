@@ -1,3 +1,5 @@
+export { type Low, lowOf, type Used } from './low'
+export { orderListCsv } from './order-list'
 export {
   type Chosen,
   type Had,

@@ -55,6 +55,8 @@ export interface ReservedTwice {
 }
 export interface Stock {
   standings: Standing[]
+  /** Of each row that is counted, how many are in hand and not spoken for. */
+  rows: { row: InHand; free: number }[]
   toOrder: ToOrder[]
   twice: ReservedTwice[]
 }
@@ -117,5 +119,10 @@ export function stockOf(chosen: readonly Chosen[], shelf: readonly InHand[], lin
         onOrder: (coming.get(id) ?? []).reduce((sum, l) => sum + l.quantity, 0),
       })
   }
-  return { standings: chosen.map((c) => ({ chosen: c, had: had.get(c)! })), toOrder, twice }
+  const taken = (id: string) =>
+    chosen.filter((c) => c.catalogue === id && ['reserved', 'inHand'].includes(had.get(c)!.is)).length
+  const rowsFree = shelf.flatMap((row) =>
+    row.stock === undefined ? [] : [{ row, free: Math.max(0, row.stock - taken(row.id)) }],
+  )
+  return { standings: chosen.map((c) => ({ chosen: c, had: had.get(c)! })), toOrder, twice, rows: rowsFree }
 }

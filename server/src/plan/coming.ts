@@ -50,6 +50,10 @@ async function onOrder(db: Tables, shopId: string): Promise<OnOrder[]> {
   }))
 }
 
+/** The stock of a shop as it is now, asked of whoever asks. */
+export interface Stocks {
+  of(who: { id: string; shopId: string }): Promise<Stock>
+}
 /** Who gets what of what is in hand and on its way; `turn`: the order in which commissions are worked on. */
 export async function stockNow(db: Tables, shopId: string, turn: readonly string[]): Promise<Stock> {
   const [chosen, shelf, lines] = await Promise.all([

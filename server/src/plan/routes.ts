@@ -12,6 +12,7 @@ import type { Whom } from '../work/kinds'
 import { comingOf, stockNow } from './coming'
 import { daysOf } from './days'
 import { Logs } from './history'
+import { orderRoutes } from './orders'
 import { workers, worksOf } from './people'
 import { timerRoutes } from './timers'
 
@@ -122,4 +123,15 @@ export function planRoutes(r: Router, { db, store, rackStore }: With): void {
     return worksOf(body)
   })
   timerRoutes(r, { db, store })
+  const stocks = {
+    of: async (who: { id: string; shopId: string }) => {
+      const { open } = await openOnes(who.shopId, who)
+      return stockNow(
+        db,
+        who.shopId,
+        open.map((o) => o.id),
+      )
+    },
+  }
+  orderRoutes(r, { db, store, stocks, logs })
 }

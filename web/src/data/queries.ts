@@ -1,6 +1,6 @@
-import type { Api, GoodOf, QueryOf } from '@nubrin/core/api'
+import type { Api, BodyOf, GoodOf, QueryOf } from '@nubrin/core/api'
 import type { CataloguePart } from '@nubrin/core/parts'
-import type { Font } from '@nubrin/core/record'
+import type { Commission, Font } from '@nubrin/core/record'
 import { itemAt } from '@nubrin/core/record/ops'
 import type { NameRule } from '@nubrin/core/voice'
 import {
@@ -92,6 +92,50 @@ export function useTurn() {
     },
     onSettled: () => client.invalidateQueries({ queryKey: ['plan'] }),
   })
+}
+
+/** One commission whole, as it is on the server. */
+export const useCommission = (id: string) =>
+  useQuery({ queryKey: ['commission', id], staleTime: 0, queryFn: () => call('commission', { params: { id } }) })
+
+export type Orders = GoodOf<Api['orders']>
+export type OrderLine = Orders['coming'][number]
+type NewLine = BodyOf<Api['order']>['lines'][number]
+/** What is to be ordered and what is on its way; ordered, booked, struck out and laid aside. */
+export function useOrders() {
+  const client = useQueryClient()
+  const list = useQuery({ queryKey: ['orders'], staleTime: 0, queryFn: () => call('orders', {}) })
+  const settled = () => Promise.all(['orders', 'plan', 'parts'].map((k) => client.invalidateQueries({ queryKey: [k] })))
+  const order = useMutation({
+    mutationFn: (lines: NewLine[]) => call('order', { body: { lines } }),
+    onSettled: settled,
+  })
+  const arrive = useMutation({
+    mutationFn: ({ id, ...body }: { id: string } & BodyOf<Api['arrive']>) => call('arrive', { params: { id }, body }),
+    onSettled: settled,
+  })
+  const drop = useMutation({
+    mutationFn: (id: string) => call('dropOrder', { params: { id } }),
+    onSettled: settled,
+  })
+  /** Lays parts aside for their commission. */
+  const reserve = useMutation({
+    mutationFn: async ({ commission, parts, on }: { commission: string; parts: readonly string[]; on: string }) => {
+      const { record, revision } = await call('commission', { params: { id: commission } })
+      const ops = (record as Commission).sabers.flatMap((s) =>
+        s.parts
+          .filter((p) => parts.includes(p.id) && !p.reservedOn)
+          .map((p) => ({
+            ...{ op: 'set' as const, value: on },
+            at: `${itemAt(`${itemAt('/sabers', s.id)}/parts`, p.id)}/reservedOn`,
+          })),
+      )
+      if (ops.length)
+        await call('change', { params: { id: commission }, body: { base: revision, change: freshId(), ops } })
+    },
+    onSettled: settled,
+  })
+  return { list, order, arrive, drop, reserve }
 }
 
 /** When everybody works. */

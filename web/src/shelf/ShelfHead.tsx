@@ -32,6 +32,9 @@ export function ShelfHead({
           value={find}
           onChange={(e) => onFind(e.target.value)}
         />
+        <Link to="/orders" className="btn">
+          on order
+        </Link>
         <button type="button" className="btn" onClick={onBring}>
           import
         </button>
