@@ -16,6 +16,7 @@ import type { Tables } from './db/models'
 import { cardRoutes } from './handoff/card-zip'
 import { clientRoutes } from './handoff/client'
 import { clientIndex } from './handoff/client-index'
+import { letterRoutes } from './handoff/letters'
 import { Papers } from './handoff/papers'
 import { handoffRoutes } from './handoff/routes'
 import { healthOf } from './health'
@@ -136,6 +137,7 @@ export function createApp({
   fontRoutes(api, { db, library })
   cardRoutes(api, { store, library, work })
   recallRoutes(api, { db, store, outbox })
+  letterRoutes(api, { db, store, outbox })
   planRoutes(api, { db, store, rackStore })
   api.use((req, _res) => {
     throw new NotFound(`There is nothing at ${req.method} ${req.baseUrl}${req.path}.`)

@@ -55,6 +55,7 @@ const BEGINS: Record<string, RegExp> = {
   'text/html': /^<!doctype html>/i,
   'text/vtt': /^WEBVTT\n/,
   'text/markdown': /^# /,
+  'text/calendar': /^BEGIN:VCALENDAR\r\n/,
   'text/csv': /^\w+(,[\w ]+)+/,
   'image/jpeg': /^\xff\xd8\xff/,
   'application/json': /^[[{]/,

@@ -1,6 +1,7 @@
 import { commissions } from './commissions'
 import { fonts } from './fonts'
 import { handoffs } from './handoffs'
+import { letters } from './letters'
 import { media } from './media'
 import { orders } from './orders'
 import { people } from './people'
@@ -16,6 +17,7 @@ export const API = {
   ...rack,
   ...plan,
   ...orders,
+  ...letters,
   ...commissions,
   ...media,
   ...handoffs,

@@ -14,6 +14,15 @@ export {
 export { drawnSaber, handedFiles, handedSaber, handedSounds } from './drawn'
 export { actScenes, farthestOf, statesIn, takenApart } from './figures'
 export { labelOf, type ParcelLabel } from './label'
+export {
+  LETTER_KINDS,
+  type Letter,
+  type LetterAbout,
+  type LetterKind,
+  letterOf,
+  type Unwritten,
+  unwritten,
+} from './letters'
 export { type CardManifest, cardManifest } from './manifest'
 export { FIRST, type FrozenAct, type FrozenProcedure, frozenOf, WAITS } from './procedures'
 export { type Rest, type RestedLine, restsOf } from './provenance'

@@ -602,6 +602,18 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'label.to': 'an',
   'recall.subject': 'Bitte lies das: {saber}',
   'recall.text': `Hallo {client},¶¶ein Teil, das in {n, plural, =1 {{sabers}} other {deinen Schwertern {sabers}}} steckt, wird zurückgerufen: {part}{ofLot, select, yes { aus Charge {lot}} other {}}.¶¶{why}¶¶Worum wir dich bitten: {todo}¶¶Schreib oder ruf an, wenn etwas unklar ist. Wird etwas heiß, bläht es sich oder riecht es: leg es dorthin, wo nichts brennen kann, und fass es nicht mehr an.¶¶{shop}`,
+  'letter.subject':
+    '{kind, select, question {Eine Frage zu {title}} answer {Deine Frage zu {title}} delay {{title}: ein neuer Termin} ready {{title} ist fertig} shipped {{title} ist unterwegs} other {{title}, ein Jahr danach}}',
+  'letter.frame': 'Hallo {client},¶¶{body}¶¶{shop}',
+  'letter.question':
+    '{n, plural, =1 {wir haben eine Frage zu {title}:} other {wir haben {n} Fragen zu {title}:}}¶¶{questions}{waits, select, yes {¶¶Bis wir es wissen, ruht die Arbeit daran.} other {}}',
+  'letter.answer': 'du hast gefragt: {question}¶¶{answer}',
+  'letter.delay':
+    '{had, select, yes {wir hatten dir {title} für den {before} versprochen. Es dauert länger: Wir rechnen jetzt mit dem {newly}.} other {{title} dauert länger: Wir rechnen jetzt mit dem {newly}.}}{reason, select, part {¶¶Ein Teil, das wir bestellt haben, ist noch nicht da.} answer {¶¶Uns fehlt noch eine Antwort.} longer {¶¶Die Arbeit dauert länger, als wir dachten.} spoilt {¶¶Ein Teil ist missraten und muss neu gemacht werden.} unwell {¶¶Jemand von uns ist krank.} machine {¶¶Eine unserer Maschinen steht still.} power {¶¶Der Strom ist ausgefallen, und Arbeit ging verloren.} other {}}',
+  'letter.ready':
+    '{title} ist fertig und geprüft. {sends, select, yes {Am {on} geht es auf den Weg.} other {Sag uns, wann wir es schicken dürfen.}}',
+  'letter.shipped': `{title} ist {known, select, yes {seit dem {on} } other {}}zu dir unterwegs.{tracked, select, yes { Die Sendungsnummer ist {tracking}.} other {}}{linked, select, yes {¶¶Alles darüber, zum Ausprobieren und zum Lesen: {link}} other {}}¶¶Lies bitte vor dem ersten Einschalten, was über die Zelle und die Klinge dasteht.`,
+  'letter.year': `vor einem Jahr ist {title} zu dir gekommen. Ist alles, wie es sein soll?¶¶Schau es dir bitte einmal an: Die Zelle hat keine Delle und ist nicht gebläht, ihre Hülle ist heil, die Klinge sitzt auch bei kräftigem Ziehen fest, und jede Schraube ist an ihrem Platz. Benutze nie eine beschädigte Zelle.¶¶Ist etwas anders als am ersten Tag, dann schreib uns.`,
   'cover.legend':
     '„Etwa“ steht bei Werten, die nicht gemessen wurden. „Nicht festgehalten“ heißt genau das.{own, select, yes { Was in einer anderen Sprache dasteht, sind die eigenen Worte der Werkstatt.} other {}}',
   'pdf.title': '{title}: Begleitheft',

@@ -586,6 +586,18 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'label.to': 'to',
   'recall.subject': 'Please read: {saber}',
   'recall.text': `Dear {client},¶¶a part that is built into {n, plural, =1 {{sabers}} other {your sabers {sabers}}} is recalled: {part}{ofLot, select, yes { of lot {lot}} other {}}.¶¶{why}¶¶What we ask you to do: {todo}¶¶Write or call us when anything is unclear. What is hot, swollen or smells is put where nothing burns and is not touched.¶¶{shop}`,
+  'letter.subject':
+    '{kind, select, question {A question about {title}} answer {Your question about {title}} delay {{title}: a new date} ready {{title} is finished} shipped {{title} is on its way} other {{title}, a year on}}',
+  'letter.frame': 'Dear {client},¶¶{body}¶¶{shop}',
+  'letter.question':
+    '{n, plural, =1 {we have a question about {title}:} other {we have {n} questions about {title}:}}¶¶{questions}{waits, select, yes {¶¶Until we know, the work on it waits.} other {}}',
+  'letter.answer': 'you asked: {question}¶¶{answer}',
+  'letter.delay':
+    '{had, select, yes {we promised {title} for {before}. It takes longer: we now expect to finish it by {newly}.} other {{title} takes longer: we now expect to finish it by {newly}.}}{reason, select, part {¶¶A part that we ordered has not come yet.} answer {¶¶We are still waiting for an answer.} longer {¶¶The work takes longer than we thought.} spoilt {¶¶A part was spoilt and has to be made again.} unwell {¶¶One of us is unwell.} machine {¶¶One of our machines is out of order.} power {¶¶The power failed, and work was lost.} other {}}',
+  'letter.ready':
+    '{title} is finished and tested. {sends, select, yes {It leaves us on {on}.} other {Tell us when we may send it.}}',
+  'letter.shipped': `{title} is on its way to you{known, select, yes { since {on}} other {}}.{tracked, select, yes { Its number is {tracking}.} other {}}{linked, select, yes {¶¶All about it, to try and to read: {link}} other {}}¶¶Before you switch it on for the first time, please read what is said of the cell and the blade.`,
+  'letter.year': `it is a year since {title} came to you. Is everything as it should be?¶¶Please look at it once: the cell has no dent and is not swollen, its wrap is whole, the blade stays firm when you tug it, and every screw is in its place. Never use a damaged cell.¶¶If something is different from the first day, write to us.`,
   'cover.legend':
     '“About” marks a value that was not measured. “Not recorded” is what it says.{own, select, yes { What stands in another language are the shop’s own words.} other {}}',
   'pdf.title': '{title}: handoff record',

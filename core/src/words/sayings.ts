@@ -724,6 +724,28 @@ export interface Sayings {
     why: Words
     todo: Words
   }
+  'letter.subject': { kind: 'question' | 'answer' | 'delay' | 'ready' | 'shipped' | 'year'; title: Words }
+  'letter.frame': { client: Words; body: Words; shop: Words }
+  'letter.question': { n: number; title: Words; questions: Words; waits: 'yes' | 'no' }
+  'letter.answer': { question: Words; answer: Words }
+  'letter.delay': {
+    title: Words
+    had: 'yes' | 'no'
+    before: Words
+    newly: Words
+    reason: 'part' | 'answer' | 'longer' | 'spoilt' | 'unwell' | 'machine' | 'power' | 'other'
+  }
+  'letter.ready': { title: Words; sends: 'yes' | 'no'; on: Words }
+  'letter.shipped': {
+    title: Words
+    known: 'yes' | 'no'
+    on: Words
+    tracked: 'yes' | 'no'
+    tracking: Words
+    linked: 'yes' | 'no'
+    link: Words
+  }
+  'letter.year': { title: Words }
   'cover.legend': { own: 'yes' | 'no' }
   'pdf.title': { title: Words }
   'pdf.page': { page: number; of: number }

@@ -186,6 +186,18 @@ export interface OrderLineRow {
   note: string | null
   by: string
 }
+/** A letter that was put into the outbox. */
+export interface LetterRow {
+  id: string
+  commissionId: string
+  kind: string
+  subject: string
+  text: string
+  toAddress: string
+  rests: unknown
+  at: Date
+  by: string
+}
 interface PresetRow {
   id: string
   commissionId: string
@@ -348,6 +360,7 @@ export interface Tables {
   questions: Table<QuestionRow>
   timers: Table<TimerRow>
   orderLines: Table<OrderLineRow>
+  letters: Table<LetterRow>
 }
 
 const S = (n = 48) => DataTypes.STRING(n)
@@ -492,6 +505,17 @@ export function tables(sequelize: Sequelize): Tables {
       saber: S(),
       toDo: S(),
       began: DataTypes.DATE(3),
+    }),
+    letters: define<LetterRow>('letters', {
+      id: key,
+      commissionId: { type: S(), primaryKey: true },
+      kind: S(12),
+      subject: S(200),
+      text: DataTypes.TEXT('medium'),
+      toAddress: S(240),
+      rests: json('rests'),
+      at: DataTypes.DATE(3),
+      by: S(120),
     }),
     orderLines: define<OrderLineRow>('order_lines', {
       id: key,

@@ -85,6 +85,23 @@ export function recallRoutes(r: Router, { db, store, outbox }: With): void {
       if (sent) {
         const letter = { to: { name: record.client.name, address: to }, from: { name, address: from }, ...said }
         await outbox.put(`${body.id}-${id}`, letter)
+        await db.letters.bulkCreate(
+          [
+            {
+              ...{
+                id: body.id,
+                commissionId: id,
+                kind: 'recall',
+                ...said,
+                toAddress: to,
+                at: new Date(),
+                by: who.name,
+              },
+              rests: mine.map((c) => `saber:${c.saberId}`),
+            },
+          ],
+          { ignoreDuplicates: true },
+        )
         await noteRecall(who, record, revision, body.id, said.subject)
       }
       const { title, client } = record

@@ -4,6 +4,8 @@ export { freshId, todayIso } from './local'
 export {
   askClientPage,
   type LeftToDo,
+  type Letter,
+  type LetterAbout,
   type OrderLine,
   type Orders,
   publicLink,
@@ -19,6 +21,7 @@ export {
   useFound,
   useIssued,
   useLeftToDo,
+  useLetters,
   useOrders,
   usePlan,
   useRack,

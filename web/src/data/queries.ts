@@ -138,6 +138,22 @@ export function useOrders() {
   return { list, order, arrive, drop, reserve }
 }
 
+export type Letter = GoodOf<Api['letters']>[number]
+export type LetterAbout = BodyOf<Api['draftLetter']>
+/** The letters of a commission; one drafted, and one put into the outbox. */
+export function useLetters(id: string) {
+  const client = useQueryClient()
+  const list = useQuery({ queryKey: ['letters', id], staleTime: 0, queryFn: () => call('letters', { params: { id } }) })
+  const draft = useMutation({
+    mutationFn: (about: LetterAbout) => call('draftLetter', { params: { id }, body: about }),
+  })
+  const put = useMutation({
+    mutationFn: (letter: BodyOf<Api['putLetter']>) => call('putLetter', { params: { id }, body: letter }),
+    onSettled: () => client.invalidateQueries({ queryKey: ['letters', id] }),
+  })
+  return { list, draft, put }
+}
+
 /** When everybody works. */
 export const useWorks = () => useQuery({ queryKey: ['works'], queryFn: () => call('works', {}) })
 export type Works = GoodOf<Api['works']>[number]

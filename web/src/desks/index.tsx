@@ -4,17 +4,19 @@ import { Link } from 'react-router'
 import { lazyView } from '../base/lazy'
 import { useOrder } from '../store/commission'
 
-/** Pages that go across the stations: what is not settled, what is left to do, how it went, what a saber is beside its parts, and its words in another language. */
-export const DESKS = ['facts', 'to-do', 'ledger', 'saber', 'translation'] as const
+/** Pages that go across the stations: what is not settled, what is left to do, what was written, how it went, what a saber is beside its parts, and its words in another language. */
+export const DESKS = ['facts', 'to-do', 'letters', 'ledger', 'saber', 'translation'] as const
 export type Desk = (typeof DESKS)[number]
 export const DESK_NAME: Record<Desk, string> = {
-  ...{ facts: 'Facts', 'to-do': 'To-do', ledger: 'Ledger', saber: 'Saber', translation: 'Translation' },
+  ...{ facts: 'Facts', 'to-do': 'To-do', letters: 'Letters', ledger: 'Ledger', saber: 'Saber' },
+  translation: 'Translation',
 }
 export const isDesk = (name: string | undefined): name is Desk => (DESKS as readonly string[]).includes(name ?? '')
 
 export const DESK_VIEW: Record<Desk, ComponentType> = {
   facts: lazyView(() => import('./facts').then((m) => m.FactsDesk)),
   'to-do': lazyView(() => import('./to-do').then((m) => m.ToDoDesk)),
+  letters: lazyView(() => import('./letters').then((m) => m.LettersDesk)),
   ledger: lazyView(() => import('./ledger').then((m) => m.LedgerDesk)),
   saber: lazyView(() => import('./saber').then((m) => m.SaberDesk)),
   translation: lazyView(() => import('./translation').then((m) => m.TranslationDesk)),
@@ -26,6 +28,8 @@ export function DeskLinks({ at }: { at: Desk | undefined }) {
   const count: Partial<Record<Desk, number>> = {
     facts: useMemo(() => openFacts(order).filter((f) => f.because !== 'unknown').length, [order]),
     'to-do': order.toDos.filter((t) => !t.done).length,
+    // What the client asked and nobody has answered.
+    letters: order.questions.filter((q) => q.askedBy === 'client' && !q.answer).length,
   }
   return (
     <nav aria-label="Desks" className="flex shrink-0 gap-1">
