@@ -12,7 +12,7 @@ const CORE = [
   ['fit', 'access', 'looks'],
   ['proof', 'shipping', 'card'],
   ['script', 'schedule', 'stock'],
-  ['handoff'],
+  ['handoff', 'quote'],
   ['judge'],
   ['api'],
 ]

@@ -27,7 +27,10 @@ import {
   went,
 } from './build'
 
-export const SHOP = { name: 'Hollowmere Hiltworks', maker: 'Maren', second: 'Osk' }
+export const SHOP = {
+  ...{ name: 'Hollowmere Hiltworks', maker: 'Maren', second: 'Osk' },
+  terms: { currency: 'EUR', hourRate: 48, margin: 25 },
+}
 
 function commission(
   id: string,

@@ -138,7 +138,7 @@ export function createApp({
   cardRoutes(api, { store, library, work })
   recallRoutes(api, { db, store, outbox })
   letterRoutes(api, { db, store, outbox })
-  planRoutes(api, { db, store, rackStore })
+  planRoutes(api, { db, store, rackStore, work })
   api.use((req, _res) => {
     throw new NotFound(`There is nothing at ${req.method} ${req.baseUrl}${req.path}.`)
   })

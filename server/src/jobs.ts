@@ -43,6 +43,10 @@ export const JOBS: { [K in JobName]: (ask: Asked<K>) => Promise<Done<K>> } = {
     const { cardPdf } = await import('./handoff/pdf/index')
     return cardPdf(reader, saber, paper, shop)
   },
+  async quote({ quote, ...how }) {
+    const { quotePdf } = await import('./handoff/pdf/index')
+    return quotePdf(quote, how)
+  },
   async label({ label, title }) {
     const { labelPdf } = await import('./handoff/pdf/index')
     return labelPdf(label, title)

@@ -1,4 +1,9 @@
+import { lift } from '@nubrin/core/import'
 import { GENERIC_CATALOGUE } from '@nubrin/core/parts'
+import { draftQuote } from '@nubrin/core/quote'
+import type { Commission } from '@nubrin/core/record'
+import { guessesFrom } from '@nubrin/core/schedule'
+import { dayAfter } from '@nubrin/core/units'
 import { measuresOf, readWav } from '@nubrin/core/voice'
 import {
   benchPicture,
@@ -35,7 +40,7 @@ export async function seed(db: Tables, files: Files): Promise<void> {
 async function fill(db: Tables, files: Files, transaction: Transaction): Promise<void> {
   const store = new SqlCommissions(db, async () => [], transaction)
   const shopId = newId('s')
-  await db.shops.create({ id: shopId, name: SHOP.name }, { transaction })
+  await db.shops.create({ id: shopId, name: SHOP.name, settings: SHOP.terms }, { transaction })
   const passwordHash = await hashPassword(DEMO_SIGN_IN.password)
   const works = demoWorks(today())
   const maren = {
@@ -105,8 +110,32 @@ async function fill(db: Tables, files: Files, transaction: Transaction): Promise
   }
   const year = demoYear(today())
   for (const c of year) await store.create(maren, c)
+  await seedQuote(db, transaction)
   await db.orderLines.bulkCreate(
     demoOrders(today(), year).map((l) => ({ ...l, shopId, fault: null, note: null, by: SHOP.maker })),
+    { transaction },
+  )
+}
+
+/** One quote that was sent, with an option that is held out, and a deposit. */
+async function seedQuote(db: Tables, transaction: Transaction): Promise<void> {
+  const row = await db.commissions.findOne({ where: { id: 'crosswind' }, transaction })
+  if (!row) return
+  const costs = new Map(Object.entries(SHELF).map(([id, s]) => [id, s.cost]))
+  let n = 0
+  const draft = draftQuote(lift(row.record) as Commission, {
+    ...{ number: 1, on: dayAfter(today(), -20), by: SHOP.maker, guesses: guessesFrom({}) },
+    terms: { currency: SHOP.terms.currency, rate: SHOP.terms.hourRate * 100, margin: SHOP.terms.margin },
+    ...{ costOf: (id: string) => costs.get(id), newId: () => `crosswind-q${n++}` },
+  })
+  const quote = {
+    ...draft,
+    ...{ state: 'accepted', sentOn: draft.on, accepted: { on: dayAfter(today(), -17), by: 'his letter' } },
+    options: [{ id: 'crosswind-opt', what: 'A font of its own, recorded for it', price: 3500 }],
+    payments: [{ id: 'crosswind-pay', on: dayAfter(today(), -15), kind: 'deposit', amount: 30_000 }],
+  }
+  await db.quotes.create(
+    { commissionId: 'crosswind', number: 1, quote, revision: 1, savedAt: new Date(), savedBy: SHOP.maker },
     { transaction },
   )
 }

@@ -6,6 +6,7 @@ import { media } from './media'
 import { orders } from './orders'
 import { people } from './people'
 import { plan } from './plan'
+import { quotes } from './quotes'
 import { rack } from './rack'
 import { shelf } from './shelf'
 import { system } from './system'
@@ -18,6 +19,7 @@ export const API = {
   ...plan,
   ...orders,
   ...letters,
+  ...quotes,
   ...commissions,
   ...media,
   ...handoffs,

@@ -40,6 +40,12 @@ const Settings = T.Object(
     publicUrl: T.String({ maxLength: 200, pattern: '^$|^https?://[^\\s/]+(/[^\\s]*)?$' }),
     /** Days that a client's link leads somewhere; 0 for always. */
     linkDays: T.Integer({ minimum: 0, maximum: 3650 }),
+    /** What it quotes in, what an hour costs in major units, and how much is added to what a part costs, percent. */
+    currency: T.Optional(T.String({ pattern: '^[A-Z]{3}$' })),
+    hourRate: T.Optional(T.Number({ minimum: 0, maximum: 1e6 })),
+    margin: T.Optional(T.Number({ minimum: 0, maximum: 1000 })),
+    /** The least that somebody must be to see prices and who works how long: its owner opens them. */
+    pricesFor: T.Optional(T.Union([T.Literal('owner'), T.Literal('maker'), T.Literal('helper')])),
   },
   closed,
 )

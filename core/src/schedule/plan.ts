@@ -53,7 +53,7 @@ export type Unplanned =
   | { why: 'nobody'; commission: string; key: string; person?: string; kind: Work['kind'] }
 
 /** One piece of work on the plan. */
-export interface Item {
+interface Item {
   open: number
   work: Work
   guess: Guess
@@ -61,7 +61,7 @@ export interface Item {
   waits: number[]
 }
 /** Something that is waited for: how long after it began, days, and how long it has lasted so far. */
-export interface Wait {
+interface Wait {
   of: Waits
   commission: string
   lasts: Lasts
@@ -83,7 +83,7 @@ export interface Plan {
 }
 
 /** The most people that are planned for. */
-export const MOST_PEOPLE = 31
+const MOST_PEOPLE = 31
 /** What comes, comes at noon. */
 export const ARRIVES = 12 * 60
 /** How far off suppliers are from the day that they name. */

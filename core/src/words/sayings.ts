@@ -746,6 +746,17 @@ export interface Sayings {
     link: Words
   }
   'letter.year': { title: Words }
+  'quote.title': { title: Words; number: number }
+  'quote.head': { client: Words; shop: Words; on: Words }
+  'quote.valid': { on: Words }
+  'quote.options': Record<never, never>
+  'quote.open': Record<never, never>
+  'quote.agreed': { on: Words; by: Words }
+  'quote.changes': Record<never, never>
+  'quote.sum': { which: 'total' | 'paid' | 'balance' }
+  'quote.payments': Record<never, never>
+  'quote.payment': { kind: 'deposit' | 'balance' | 'other'; on: Words }
+  'quote.taxes': Record<never, never>
   'cover.legend': { own: 'yes' | 'no' }
   'pdf.title': { title: Words }
   'pdf.page': { page: number; of: number }

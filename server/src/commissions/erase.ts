@@ -68,8 +68,8 @@ async function eraseCommissions({ db, library, outbox }: With, shopId: string, i
         replacements: [id, JSON.stringify(blank), ERASED, new Date()],
         transaction,
       })
-      // What stands beside the record goes with it: its letters, and whose clock ran on it.
-      for (const table of [db.letters, db.timers] as Tables['letters'][])
+      // What stands beside the record goes with it: its letters and quotes, and whose clock ran on it.
+      for (const table of [db.letters, db.quotes, db.timers] as Tables['letters'][])
         await table.destroy({ where: { commissionId: id }, transaction })
       orphans.push(...(await library.release(shopId, id, transaction)))
       const client = row.clientId

@@ -129,6 +129,7 @@ const MIGRATIONS: { name: string; up: string[] }[] = [
       "INSERT IGNORE INTO questions (id, commission_id, text, asked_by, asked_on, answered_on) SELECT j.id, c.id, j.text, j.asked_by, j.asked_on, j.answered_on FROM commissions c, JSON_TABLE(c.record, '$.questions[*]' COLUMNS (id VARCHAR(48) PATH '$.id', text VARCHAR(240) PATH '$.text', asked_by VARCHAR(12) PATH '$.askedBy', asked_on DATE PATH '$.askedOn', answered_on DATE PATH '$.answeredOn')) j WHERE c.archived_at IS NULL",
       'CREATE TABLE IF NOT EXISTS order_lines (id VARCHAR(48), shop_id VARCHAR(48), catalogue_id VARCHAR(48), name VARCHAR(240) NOT NULL, supplier VARCHAR(240) NOT NULL, quantity INT NOT NULL, commission_id VARCHAR(48), part_id VARCHAR(48), ordered_on DATE NOT NULL, expected_on DATE, arrived_on DATE, lot VARCHAR(240), fault VARCHAR(12), note VARCHAR(400), `by` VARCHAR(120) NOT NULL, PRIMARY KEY (shop_id, id), KEY order_line_open (shop_id, arrived_on), KEY order_line_of (commission_id), CONSTRAINT order_lines_shop FOREIGN KEY (shop_id) REFERENCES shops(id) ON DELETE CASCADE, CONSTRAINT order_lines_of FOREIGN KEY (commission_id) REFERENCES commissions(id) ON DELETE SET NULL)',
       'CREATE TABLE IF NOT EXISTS letters (id VARCHAR(48), commission_id VARCHAR(48), kind VARCHAR(12) NOT NULL, subject VARCHAR(200) NOT NULL, text MEDIUMTEXT NOT NULL, to_address VARCHAR(240) NOT NULL, rests LONGTEXT NOT NULL CHECK (JSON_VALID(rests)), at DATETIME(3) NOT NULL, `by` VARCHAR(120) NOT NULL, PRIMARY KEY (commission_id, id), CONSTRAINT letters_of FOREIGN KEY (commission_id) REFERENCES commissions(id) ON DELETE CASCADE)',
+      'CREATE TABLE IF NOT EXISTS quotes (commission_id VARCHAR(48), number INT, quote LONGTEXT NOT NULL CHECK (JSON_VALID(quote)), revision INT NOT NULL, saved_at DATETIME(3) NOT NULL, saved_by VARCHAR(120) NOT NULL, PRIMARY KEY (commission_id, number), CONSTRAINT quotes_of FOREIGN KEY (commission_id) REFERENCES commissions(id) ON DELETE CASCADE)',
     ],
   },
 ]
@@ -174,6 +175,7 @@ const MAY: Record<string, string> = {
   hours: 'SELECT, INSERT, UPDATE, DELETE',
   questions: 'SELECT, INSERT, UPDATE, DELETE',
   letters: 'SELECT, INSERT, DELETE',
+  quotes: 'SELECT, INSERT, UPDATE, DELETE',
   order_lines: 'SELECT, INSERT, UPDATE, DELETE',
 }
 

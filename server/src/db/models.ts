@@ -186,6 +186,15 @@ export interface OrderLineRow {
   note: string | null
   by: string
 }
+/** A version of what is offered for a commission. */
+export interface QuoteRow {
+  commissionId: string
+  number: number
+  quote: unknown
+  revision: number
+  savedAt: Date
+  savedBy: string
+}
 /** A letter that was put into the outbox. */
 export interface LetterRow {
   id: string
@@ -361,6 +370,7 @@ export interface Tables {
   timers: Table<TimerRow>
   orderLines: Table<OrderLineRow>
   letters: Table<LetterRow>
+  quotes: Table<QuoteRow>
 }
 
 const S = (n = 48) => DataTypes.STRING(n)
@@ -516,6 +526,14 @@ export function tables(sequelize: Sequelize): Tables {
       rests: json('rests'),
       at: DataTypes.DATE(3),
       by: S(120),
+    }),
+    quotes: define<QuoteRow>('quotes', {
+      commissionId: { type: S(), primaryKey: true },
+      number: { type: DataTypes.INTEGER, primaryKey: true },
+      quote: json('quote'),
+      revision: DataTypes.INTEGER,
+      savedAt: DataTypes.DATE(3),
+      savedBy: S(120),
     }),
     orderLines: define<OrderLineRow>('order_lines', {
       id: key,

@@ -1,4 +1,4 @@
-import { API } from '@nubrin/core/api'
+import { API, reaching } from '@nubrin/core/api'
 import { Router } from 'express'
 import { Op, type Transaction } from 'sequelize'
 import { newId, secret, sha256 } from '../base/ids'
@@ -142,10 +142,17 @@ export function teamRoutes(r: Router, db: Tables): void {
       return { link: `/join/${token}`, expires: expires.toISOString() }
     }),
   )
-  serve(r, API.settings, async ({ who }) => settingsOf(db, who.shopId))
+  serve(r, API.settings, async ({ who }) => {
+    const settings = await settingsOf(db, who.shopId)
+    if (reaching(settings.pricesFor).includes(who.role)) return settings
+    const { hourRate: _rate, margin: _margin, ...open } = settings
+    return open
+  })
   serve(r, API.setSettings, async ({ body, who }) => {
     const { name, ...settings } = body
-    await db.shops.update({ name: name.trim(), settings }, { where: { id: who.shopId } })
+    // What an older page does not know stays as it was.
+    const { name: _was, ...kept } = await settingsOf(db, who.shopId)
+    await db.shops.update({ name: name.trim(), settings: { ...kept, ...settings } }, { where: { id: who.shopId } })
     return settingsOf(db, who.shopId)
   })
 }

@@ -8,7 +8,7 @@ import type { Tables } from '../db/models'
 const [BACK, BELIEVED] = [300, 60_000]
 
 /** What a shop has written down: hours of work on what was handed over, how long orders took, and answers. */
-export async function historyOf(db: Tables, shopId: string): Promise<History> {
+async function historyOf(db: Tables, shopId: string): Promise<History> {
   const ask = <R extends object>(sql: string) =>
     db.sequelize.query<R>(sql, { replacements: { shop: shopId }, type: QueryTypes.SELECT })
   const last = `SELECT id FROM commissions WHERE shop_id = :shop AND place = 'shipped' ORDER BY due DESC, id DESC LIMIT ${BACK}`

@@ -8,12 +8,13 @@ import { transact } from '../db/transact'
 import { Invalid, NotFound } from '../http/problem'
 import { JsonText, notAllowed, serve } from '../http/serve'
 import type { RackStore } from '../rack/rack-store'
-import type { Whom } from '../work/kinds'
+import type { Work as Threads, Whom } from '../work/kinds'
 import { comingOf, stockNow } from './coming'
 import { daysOf } from './days'
 import { Logs } from './history'
 import { orderRoutes } from './orders'
 import { workers, worksOf } from './people'
+import { quoteRoutes } from './quotes'
 import { timerRoutes } from './timers'
 
 /** So many open commissions are planned; those that are promised later wait until one of them is gone. */
@@ -23,10 +24,11 @@ interface With {
   db: Tables
   store: Commissions
   rackStore: RackStore
+  work: Threads
 }
 
 /** What is to be done in the shop, in which order, by whom. */
-export function planRoutes(r: Router, { db, store, rackStore }: With): void {
+export function planRoutes(r: Router, { db, store, rackStore, work: threads }: With): void {
   const logs = new Logs(db)
   const turnOf = async (shopId: string) => {
     const shop = await db.shops.findByPk(shopId, { attributes: ['turn'] })
@@ -134,4 +136,5 @@ export function planRoutes(r: Router, { db, store, rackStore }: With): void {
     },
   }
   orderRoutes(r, { db, store, stocks, logs })
+  quoteRoutes(r, { db, store, logs, work: threads })
 }

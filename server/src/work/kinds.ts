@@ -2,6 +2,7 @@ import type { RackEntry } from '@nubrin/core/api'
 import type { CardPaper, HandoffDocument, ParcelLabel, ShopCard } from '@nubrin/core/handoff'
 import type { EarlierRows, PartRows } from '@nubrin/core/import'
 import type { Finding } from '@nubrin/core/judge'
+import type { QuotePaper } from '@nubrin/core/quote'
 import type { Commission, PdfExtent, Saber } from '@nubrin/core/record'
 import type { Work as Piece } from '@nubrin/core/schedule'
 import type { Reader } from '@nubrin/core/units'
@@ -32,6 +33,10 @@ interface Jobs {
     done: Uint8Array
   }
   card: { ask: { saber: Saber; paper: CardPaper; shop: string; reader: Reader }; done: Uint8Array }
+  quote: {
+    ask: { quote: QuotePaper; reader: Reader; shop: string; address: string; paper: 'A4' | 'Letter' }
+    done: Uint8Array
+  }
   label: { ask: { label: ParcelLabel; title: string }; done: Uint8Array }
   /** The file that is kept of a sound. */
   sound: { ask: { bytes: Uint8Array; name: string }; done: Uint8Array }

@@ -2,7 +2,9 @@ export { ApiError, call, refusalText, urlOf } from './client'
 export { keepRead, keepUnsaved, keptUnsaved, readKept } from './keep'
 export { freshId, todayIso } from './local'
 export {
+  type Actual,
   askClientPage,
+  type KeptQuote,
   type LeftToDo,
   type Letter,
   type LetterAbout,
@@ -24,6 +26,7 @@ export {
   useLetters,
   useOrders,
   usePlan,
+  useQuotes,
   useRack,
   useRecall,
   useSetWorks,

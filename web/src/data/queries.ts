@@ -154,6 +154,30 @@ export function useLetters(id: string) {
   return { list, draft, put }
 }
 
+export type KeptQuote = GoodOf<Api['quotes']>['quotes'][number]
+export type Actual = NonNullable<GoodOf<Api['quotes']>['actual']>
+/** What is offered for a commission: its versions, begun, kept and thrown away. */
+export function useQuotes(id: string) {
+  const client = useQueryClient()
+  const key = ['quotes', id]
+  const list = useQuery({ queryKey: key, staleTime: 0, queryFn: () => call('quotes', { params: { id } }) })
+  const settled = () => client.invalidateQueries({ queryKey: key })
+  const begin = useMutation({
+    mutationFn: (from: 'record' | 'last') => call('draftQuote', { params: { id }, body: { from } }),
+    onSettled: settled,
+  })
+  const keep = useMutation({
+    mutationFn: ({ quote, base }: { quote: KeptQuote['quote']; base: number }) =>
+      call('keepQuote', { params: { id, number: String(quote.number) }, body: { quote, base } }),
+    onSettled: settled,
+  })
+  const drop = useMutation({
+    mutationFn: (number: number) => call('dropQuote', { params: { id, number: String(number) } }),
+    onSettled: settled,
+  })
+  return { list, begin, keep, drop }
+}
+
 /** When everybody works. */
 export const useWorks = () => useQuery({ queryKey: ['works'], queryFn: () => call('works', {}) })
 export type Works = GoodOf<Api['works']>[number]

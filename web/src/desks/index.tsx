@@ -5,10 +5,10 @@ import { lazyView } from '../base/lazy'
 import { useOrder } from '../store/commission'
 
 /** Pages that go across the stations: what is not settled, what is left to do, what was written, how it went, what a saber is beside its parts, and its words in another language. */
-export const DESKS = ['facts', 'to-do', 'letters', 'ledger', 'saber', 'translation'] as const
+export const DESKS = ['facts', 'to-do', 'letters', 'quote', 'ledger', 'saber', 'translation'] as const
 export type Desk = (typeof DESKS)[number]
 export const DESK_NAME: Record<Desk, string> = {
-  ...{ facts: 'Facts', 'to-do': 'To-do', letters: 'Letters', ledger: 'Ledger', saber: 'Saber' },
+  ...{ facts: 'Facts', 'to-do': 'To-do', letters: 'Letters', quote: 'Quote', ledger: 'Ledger', saber: 'Saber' },
   translation: 'Translation',
 }
 export const isDesk = (name: string | undefined): name is Desk => (DESKS as readonly string[]).includes(name ?? '')
@@ -17,6 +17,7 @@ export const DESK_VIEW: Record<Desk, ComponentType> = {
   facts: lazyView(() => import('./facts').then((m) => m.FactsDesk)),
   'to-do': lazyView(() => import('./to-do').then((m) => m.ToDoDesk)),
   letters: lazyView(() => import('./letters').then((m) => m.LettersDesk)),
+  quote: lazyView(() => import('./quote').then((m) => m.QuoteDesk)),
   ledger: lazyView(() => import('./ledger').then((m) => m.LedgerDesk)),
   saber: lazyView(() => import('./saber').then((m) => m.SaberDesk)),
   translation: lazyView(() => import('./translation').then((m) => m.TranslationDesk)),

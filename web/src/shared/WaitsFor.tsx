@@ -17,7 +17,7 @@ interface Props<T extends { after?: Waited[] }> {
 const NEW = 'new:'
 
 /** What something waits for in words. */
-export function waitText(c: Commission, ref: Ref): string {
+function waitText(c: Commission, ref: Ref): string {
   const [kind, id] = ref.split(':') as [string, string]
   if (kind === 'work') {
     const w = c.work?.find((x) => x.id === id)

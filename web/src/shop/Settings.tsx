@@ -2,11 +2,15 @@ import type { Api, GoodOf } from '@nubrin/core/api'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useForm } from 'react-hook-form'
 import { call } from '../data'
-import { Refused } from '../kit'
+import { Refused, SelectCell } from '../kit'
 import { useSession } from '../store/session'
 import { Block, useDeed, Why } from './parts'
 
-type Form = GoodOf<Api['settings']>
+type Form = Required<GoodOf<Api['settings']>>
+type PricesFor = Form['pricesFor']
+const PRICES_FOR: Record<PricesFor, string> = {
+  ...{ owner: 'owners alone', maker: 'makers and owners', helper: 'everybody who works here' },
+}
 
 const NAMES: Record<keyof Form, string> = {
   name: 'Name',
@@ -16,7 +20,13 @@ const NAMES: Record<keyof Form, string> = {
   signature: 'Signature line',
   publicUrl: 'Web address for client links',
   linkDays: 'Days a client’s link lasts (0: always)',
+  currency: 'Currency of quotes',
+  hourRate: 'Price of an hour',
+  margin: 'Added to the cost of parts, %',
+  pricesFor: 'Prices and hours are open to',
 }
+
+const aNumber = (v: unknown) => Number.isFinite(v) || 'A number.'
 
 /** About the shop, on paper and on clients' pages. */
 export function Settings({ mayChange }: { mayChange: boolean }) {
@@ -25,7 +35,9 @@ export function Settings({ mayChange }: { mayChange: boolean }) {
 
 function SettingsRead() {
   const settings = useQuery({ queryKey: ['settings'], queryFn: () => call('settings', {}) })
-  const said = (Object.keys(NAMES) as (keyof Form)[]).filter((k) => settings.data?.[k] !== '')
+  const said = (Object.keys(NAMES) as (keyof Form)[]).filter(
+    (k) => settings.data?.[k] !== '' && settings.data?.[k] !== undefined,
+  )
   return (
     <Block title="About the shop">
       <dl>
@@ -33,7 +45,9 @@ function SettingsRead() {
           ? said.map((k) => (
               <div key={k} className="border-rule grid grid-cols-[14rem_1fr] gap-3 border-b py-1.5">
                 <dt className="text-quiet">{NAMES[k]}</dt>
-                <dd className="whitespace-pre-line">{settings.data[k]}</dd>
+                <dd className="whitespace-pre-line">
+                  {k === 'pricesFor' ? PRICES_FOR[settings.data[k] ?? 'owner'] : settings.data[k]}
+                </dd>
               </div>
             ))
           : null}
@@ -48,8 +62,8 @@ function SettingsForm() {
   const ask = useSession((s) => s.ask)
   const settings = useQuery({ queryKey: ['settings'], queryFn: () => call('settings', {}) })
   // What was typed before they came, or while they are asked for again, stays.
-  const { register, handleSubmit, reset, formState } = useForm<Form>({
-    ...(settings.data ? { values: settings.data } : {}),
+  const { register, handleSubmit, reset, formState, watch, setValue } = useForm<Form>({
+    ...(settings.data ? { values: settings.data as Form } : {}),
     resetOptions: { keepDirtyValues: true },
   })
   const { run, why } = useDeed()
@@ -75,7 +89,7 @@ function SettingsForm() {
           run(async () => {
             const kept = await call('setSettings', { body })
             client.setQueryData(['settings'], kept)
-            reset(kept)
+            reset(kept as Form)
             await ask()
           }, 'Kept.'),
         )}
@@ -97,6 +111,21 @@ function SettingsForm() {
           max: { value: 3650, message: 'At most ten years.' },
           validate: (v) => Number.isInteger(v) || 'A whole number of days.',
         })}
+        {line('currency', { pattern: { value: /^[A-Z]{3}$/, message: 'Three capital letters, as EUR.' } })}
+        {line('hourRate', { valueAsNumber: true, min: { value: 0, message: 'Not below 0.' }, validate: aNumber })}
+        {line('margin', {
+          valueAsNumber: true,
+          ...{ min: { value: 0, message: 'Not below 0.' }, max: { value: 1000, message: 'At most 1000.' } },
+          validate: aNumber,
+        })}
+        <SelectCell
+          title={NAMES.pricesFor}
+          label={NAMES.pricesFor}
+          value={watch('pricesFor') ?? 'owner'}
+          options={Object.keys(PRICES_FOR) as PricesFor[]}
+          words={(k) => PRICES_FOR[k]}
+          onCommit={(k) => setValue('pricesFor', k, { shouldDirty: true })}
+        />
         <div className="col-span-2">
           <Why why={why} />
           <button type="submit" className="btn btn-main" disabled={!formState.isDirty}>

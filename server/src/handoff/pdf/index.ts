@@ -141,3 +141,4 @@ function last(doc: HandoffDocument, to: Sheet, root: Element) {
 
 export { cardPdf } from './card'
 export { labelPdf } from './label'
+export { quotePdf } from './quote'
