@@ -11,7 +11,7 @@ const CORE = [
   ['drawing', 'power', 'import', 'machine'],
   ['fit', 'access', 'looks'],
   ['proof', 'shipping', 'card'],
-  ['script', 'schedule', 'stock'],
+  ['script', 'schedule', 'stock', 'learning'],
   ['handoff', 'quote'],
   ['judge'],
   ['api'],
@@ -32,7 +32,7 @@ const WEB = [
   ['kit'],
   ['play', 'shared', 'commands', 'door'],
   ['drawing'],
-  ['stations', 'desks', 'client', 'film', 'rack', 'week', 'orders', 'shelf', 'shop'],
+  ['stations', 'desks', 'client', 'film', 'rack', 'week', 'orders', 'learning', 'shelf', 'shop'],
   ['bench'],
 ]
 /** What stands at the root of a tree is its top floor: it puts the others together, and none of them knows it. */

@@ -17,7 +17,7 @@ const daysFrom = (today: string, day: string) => (Date.parse(day) - Date.parse(t
  * The rule as it is said, minute by minute: whoever is free and at work takes, of what is ready and what he can do, what stands
  * first; what he has begun he ends before he takes another. Everything takes as long as it does half of the time.
  */
-export function literalRun(shop: ShopState, guesses: Guesses, days = 45): Stretch[] {
+export function literalRun(shop: ShopState, guesses: Guesses, days: number): Stretch[] {
   const jobs: Job[] = shop.open.flatMap((o, open) =>
     o.work
       .filter((w) => !w.done)

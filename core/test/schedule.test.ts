@@ -30,6 +30,8 @@ import fc from 'fast-check'
 import { tries } from './drawn'
 import { literalRun } from './literal-run'
 
+const LITERAL_DAYS = 45
+
 const TODAY = '2026-11-24'
 const WEEK = [8, 8, 8, 8, 8, 0, 0]
 const worker = (id: string, more: Partial<Worker> = {}): Worker => ({
@@ -200,7 +202,9 @@ describe('the course of work', () => {
       fc.property(anyShop, (state) => {
         const plan = planOf(state, guesses)
         const fast = typicalCourse(plan)
-        expect(fast).toEqual(literalRun(state, guesses))
+        // Carried out for so many days: what ends later is not compared.
+        const ends = new Map(fast.map((s) => [s.item, s.day]))
+        expect(fast.filter((s) => ends.get(s.item)! < LITERAL_DAYS)).toEqual(literalRun(state, guesses, LITERAL_DAYS))
       }),
       { numRuns: tries(400, 60) },
     )

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import type { Commission } from '@nubrin/core/record'
-import { workOf } from '@nubrin/core/schedule'
+import { correctHours, workOf } from '@nubrin/core/schedule'
 import { demo, TODAY } from './samples'
 
 /** A commission that is under way, of which the record can say nothing yet. */
@@ -94,6 +94,22 @@ describe('the work of a commission', () => {
     ]
     expect(find(c, `wire/${saber}`).spent).toBe(3.5)
     expect(find(c, 'film').spent).toBe(1)
+  })
+
+  test('corrected hours keep what stood there, and by whom it was corrected', () => {
+    const e: Commission['log'][number] = { id: 'e1', on: TODAY, text: '', kind: 'work' }
+    correctHours(e, 3, 'Osk', '2026-11-20')
+    expect(e.was).toBeUndefined()
+    correctHours(e, 3, 'Osk', '2026-11-21')
+    correctHours(e, 2.5, 'Maren', '2026-11-22')
+    correctHours(e, undefined, 'Osk', '2026-11-23')
+    expect(e).toMatchObject({
+      was: [
+        { hours: 3, on: '2026-11-22', by: 'Maren' },
+        { hours: 2.5, on: '2026-11-23', by: 'Osk' },
+      ],
+    })
+    expect('hours' in e).toBe(false)
   })
 
   test('a model sheet is no work, and waits are for what is not built in', () => {

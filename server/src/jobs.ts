@@ -2,6 +2,7 @@ import { buildHandoff, readerOfHandoff } from '@nubrin/core/handoff'
 import { readEarlierCsv } from '@nubrin/core/import'
 import { gateOf, judgeCommission } from '@nubrin/core/judge'
 import { loadLanguages } from '@nubrin/core/languages'
+import { learnedFrom } from '@nubrin/core/learning'
 import { blankCommission } from '@nubrin/core/record'
 import { workOf } from '@nubrin/core/schedule'
 import { louder, plainWav, wavFault } from '@nubrin/core/voice'
@@ -78,6 +79,9 @@ export const JOBS: { [K in JobName]: (ask: Asked<K>) => Promise<Done<K>> } = {
   },
   async earlier({ bytes }) {
     return readEarlierCsv(new TextDecoder().decode(bytes))
+  },
+  async learn({ records }) {
+    return records.map(learnedFrom)
   },
   async pegs({ records, today }) {
     return records.map((c) => ({ peg: rackEntryOf(c, today), work: c.shipped ? [] : workOf(c) }))

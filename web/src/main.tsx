@@ -23,6 +23,8 @@ const screens = (
     <Route element={<SignedIn />}>
       <Route path="/" element={screen(() => import('./rack/Rack'))} />
       <Route path="/shelf" element={screen(() => import('./shelf/Shelf'))} />
+      <Route path="/learning" element={screen(() => import('./learning/Learning'))} />
+      <Route path="/clients/:id" element={screen(() => import('./learning/ClientCard'))} />
       <Route path="/orders" element={screen(() => import('./orders/Orders'))} />
       <Route path="/week" element={screen(() => import('./week/Week'))} />
       <Route path="/to-dos" element={screen(() => import('./rack/ShopToDos'))} />

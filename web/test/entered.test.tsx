@@ -204,6 +204,9 @@ const OTHERWISE: [string, string][] = [
   ['*/leftOut/*', 'left out by name: stations.test'],
   ['/handoff/waivers/*', 'set aside by name: e2e main job'],
   ['/handoff/issued/*', 'made when it is issued: e2e main job'],
+  ['/work/kind', 'which piece of work it is said of: it follows from the record'],
+  ['/log/began', 'by the clock: server plan.test'],
+  ['/log/was/*', 'kept when hours are corrected: work.test, desks.test'],
   ['/questions/askedBy', 'comes from the client’s page: e2e client'],
   ['/handoff/receipts/*', 'comes from the client’s page: e2e client'],
   ['/handoff/films/*', 'an address or a file, held against its rule: stations.test'],
@@ -225,6 +228,8 @@ const SCREENS: [string, () => Promise<void>][] = [
       })
     },
   ],
+  ['the log of a delay', () => whole('ledger', (c) => void (c.log[0]!.kind = 'delay'))],
+  ['the log of work', () => whole('ledger', (c) => void (c.log[0]!.kind = 'work'))],
   [
     'the sheet of a mode',
     async () => {
@@ -362,8 +367,11 @@ const SCREENS: [string, () => Promise<void>][] = [
   ]),
 ]
 
-async function whole(view: keyof typeof VIEWS) {
+async function whole(view: keyof typeof VIEWS, run?: (c: Commission) => void) {
   await laid(view, (c) => {
+    run?.(c)
+    // Hours, kind and waits are of what the shop does.
+    if (view === 'to-do') for (const t of c.toDos) t.who = 'shop'
     // What is open lies on the desk; what is done is not shown there.
     if (view === 'facts') c.sabers[0]!.hilt.sections[0]!.length.source = 'recalled'
     for (const t of c.toDos) t.done = false

@@ -12,6 +12,8 @@ import { queries, todayIso } from '../src/data'
 import type { Desk } from '../src/desks'
 import { FactsDesk } from '../src/desks/facts'
 import { LedgerDesk } from '../src/desks/ledger'
+import { LettersDesk } from '../src/desks/letters'
+import { QuoteDesk } from '../src/desks/quote'
 import { SaberDesk } from '../src/desks/saber'
 import { ToDoDesk } from '../src/desks/to-do'
 import { TranslationDesk } from '../src/desks/translation'
@@ -31,6 +33,8 @@ import { useSession } from '../src/store/session'
 export const VIEWS: Partial<Record<Station | Desk, ComponentType<{ cut: number }>>> = {
   facts: FactsDesk,
   ledger: LedgerDesk,
+  letters: LettersDesk,
+  quote: QuoteDesk,
   saber: SaberDesk,
   'to-do': ToDoDesk,
   translation: TranslationDesk,
@@ -62,6 +66,11 @@ const answer = (url: string) => {
   if (url.includes('/handoffs')) return []
   if (url.includes('/parts')) return GENERIC_CATALOGUE
   if (url.endsWith('/fonts') || url.endsWith('/sound-rules')) return []
+  if (url.endsWith('/plan'))
+    return { today: todayIso(), minute: 600, people: [], order: [], open: [], coming: [], log: {}, beyond: 0 }
+  if (url.endsWith('/timer')) return { now: new Date().toISOString(), timer: null }
+  if (url.endsWith('/letters')) return []
+  if (url.endsWith('/quotes')) return { quotes: [], actual: null }
   return {}
 }
 

@@ -1,6 +1,7 @@
 import { commissions } from './commissions'
 import { fonts } from './fonts'
 import { handoffs } from './handoffs'
+import { learning } from './learning'
 import { letters } from './letters'
 import { media } from './media'
 import { orders } from './orders'
@@ -20,6 +21,7 @@ export const API = {
   ...orders,
   ...letters,
   ...quotes,
+  ...learning,
   ...commissions,
   ...media,
   ...handoffs,

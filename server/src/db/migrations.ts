@@ -120,6 +120,9 @@ const MIGRATIONS: { name: string; up: string[] }[] = [
       // What is to be done on an open commission, worked out anew with its peg.
       'ALTER TABLE commissions ADD COLUMN IF NOT EXISTS work LONGTEXT CHECK (JSON_VALID(work))',
       'UPDATE commissions SET peg_revision = NULL',
+      // What a record teaches, and at which revision and by which program it was looked through.
+      'ALTER TABLE commissions ADD COLUMN IF NOT EXISTS learned LONGTEXT CHECK (JSON_VALID(learned)), ADD COLUMN IF NOT EXISTS learned_at VARCHAR(60)',
+      'ALTER TABLE clients ADD COLUMN IF NOT EXISTS habits VARCHAR(600)',
       'ALTER TABLE users ADD COLUMN IF NOT EXISTS works LONGTEXT CHECK (JSON_VALID(works))',
       'ALTER TABLE shops ADD COLUMN IF NOT EXISTS turn LONGTEXT CHECK (JSON_VALID(turn))',
       'ALTER TABLE fitted_parts ADD COLUMN IF NOT EXISTS reserved_on DATE, ADD COLUMN IF NOT EXISTS fitted_on DATE, ADD COLUMN IF NOT EXISTS supplied VARCHAR(12)',
@@ -141,7 +144,7 @@ const MIGRATIONS: { name: string; up: string[] }[] = [
 const GUARDS = [
   "CREATE OR REPLACE TRIGGER history_no_delete BEFORE DELETE ON history FOR EACH ROW BEGIN IF @nubrin_erasing IS NULL OR @nubrin_erasing <> OLD.commission_id THEN SIGNAL SQLSTATE '45000' SET MESSAGE_TEXT = 'history is append-only'; END IF; END",
   "CREATE OR REPLACE TRIGGER history_no_update BEFORE UPDATE ON history FOR EACH ROW BEGIN IF @nubrin_erasing IS NULL OR @nubrin_erasing <> OLD.commission_id THEN SIGNAL SQLSTATE '45000' SET MESSAGE_TEXT = 'history is append-only'; END IF; END",
-  "CREATE OR REPLACE PROCEDURE erase_commission(IN which VARCHAR(48), IN blank LONGTEXT, IN title_left VARCHAR(120), IN erased_when DATETIME(3)) SQL SECURITY DEFINER BEGIN SET @nubrin_erasing = which; UPDATE history SET ops = '[]', change_id = NULL WHERE commission_id = which; UPDATE handoffs SET document = '{}', record = '{}', revoked_at = COALESCE(revoked_at, erased_when) WHERE commission_id = which; UPDATE commissions SET record = blank, title = title_left, client_id = NULL, search = '', peg = NULL, peg_revision = NULL, erased_at = erased_when WHERE id = which; SET @nubrin_erasing = NULL; END",
+  "CREATE OR REPLACE PROCEDURE erase_commission(IN which VARCHAR(48), IN blank LONGTEXT, IN title_left VARCHAR(120), IN erased_when DATETIME(3)) SQL SECURITY DEFINER BEGIN SET @nubrin_erasing = which; UPDATE history SET ops = '[]', change_id = NULL WHERE commission_id = which; UPDATE handoffs SET document = '{}', record = '{}', revoked_at = COALESCE(revoked_at, erased_when) WHERE commission_id = which; UPDATE commissions SET record = blank, title = title_left, client_id = NULL, search = '', peg = NULL, peg_revision = NULL, work = NULL, learned = NULL, learned_at = NULL, erased_at = erased_when WHERE id = which; SET @nubrin_erasing = NULL; END",
 ]
 
 /** What the program may do with each table when it has a user of its own: history it may only read and lengthen. */

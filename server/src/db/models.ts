@@ -78,6 +78,8 @@ export interface Client {
   country: string | null
   contact: string | null
   note: string | null
+  /** What was noticed of how he uses his sabers. */
+  habits?: string | null
 }
 export interface CommissionRow {
   id: string
@@ -101,6 +103,8 @@ export interface CommissionRow {
   pegOn?: string | null
   pegRules?: string | null
   work?: unknown
+  learned?: unknown
+  learnedAt?: string | null
   search: string
 }
 interface SaberRow {
@@ -428,6 +432,7 @@ export function tables(sequelize: Sequelize): Tables {
       country: S(240),
       contact: S(240),
       note: S(240),
+      habits: S(600),
     }),
     commissions: define<CommissionRow>('commissions', {
       id: key,
@@ -450,6 +455,8 @@ export function tables(sequelize: Sequelize): Tables {
       pegOn: DataTypes.DATEONLY,
       pegRules: S(40),
       work: json('work'),
+      learned: json('learned'),
+      learnedAt: S(60),
       search: DataTypes.TEXT('medium'),
     }),
     sabers: define<SaberRow>('sabers', {

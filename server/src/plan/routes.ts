@@ -12,6 +12,7 @@ import type { Work as Threads, Whom } from '../work/kinds'
 import { comingOf, stockNow } from './coming'
 import { daysOf } from './days'
 import { Logs } from './history'
+import { learningRoutes } from './learning'
 import { orderRoutes } from './orders'
 import { workers, worksOf } from './people'
 import { quoteRoutes } from './quotes'
@@ -137,4 +138,5 @@ export function planRoutes(r: Router, { db, store, rackStore, work: threads }: W
   }
   orderRoutes(r, { db, store, stocks, logs })
   quoteRoutes(r, { db, store, logs, work: threads })
+  learningRoutes(r, { db, work: threads, logs, rules: rackStore.rules })
 }

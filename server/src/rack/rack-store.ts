@@ -59,7 +59,7 @@ export class RackStore {
   constructor(
     private readonly db: Tables,
     private readonly work: Work,
-    private readonly rules: string,
+    readonly rules: string,
     private readonly disk: Disk,
   ) {
     const changed = (options: { transaction?: Transaction | null }) => {

@@ -31,6 +31,7 @@ const BUDGET: Budget = {
   warm: { lane: 'paper', ms: 60_000, tooLong: again('The threads took too long to begin.') },
   pdf: { lane: 'paper', ms: 90_000, tooLong: again('The PDF took too long to make.') },
   card: { lane: 'paper', ms: 60_000, tooLong: again('The card took too long to make.') },
+  learn: { lane: 'paper', ms: 120_000, tooLong: again('The records took too long to look through.') },
   quote: { lane: 'paper', ms: 60_000, tooLong: again('The quote took too long to make.') },
   label: { lane: 'paper', ms: 60_000, tooLong: again('The label took too long to make.') },
   pressed: { lane: 'paper', ms: 120_000, tooLong: again('The sounds took too long to press.') },

@@ -2,6 +2,7 @@ import type { RackEntry } from '@nubrin/core/api'
 import type { CardPaper, HandoffDocument, ParcelLabel, ShopCard } from '@nubrin/core/handoff'
 import type { EarlierRows, PartRows } from '@nubrin/core/import'
 import type { Finding } from '@nubrin/core/judge'
+import type { Learned } from '@nubrin/core/learning'
 import type { QuotePaper } from '@nubrin/core/quote'
 import type { Commission, PdfExtent, Saber } from '@nubrin/core/record'
 import type { Work as Piece } from '@nubrin/core/schedule'
@@ -52,6 +53,8 @@ interface Jobs {
   earlier: { ask: { bytes: Uint8Array }; done: EarlierRows }
   /** A photo as it is kept. */
   photo: { ask: { bytes: Uint8Array; name: string }; done: Accepted }
+  /** What some records teach. */
+  learn: { ask: { records: readonly Commission[] }; done: Learned[] }
   pegs: { ask: { records: readonly Commission[]; today: string }; done: { peg: RackEntry; work: Piece[] }[] }
 }
 export type JobName = keyof Jobs

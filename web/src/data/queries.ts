@@ -178,6 +178,31 @@ export function useQuotes(id: string) {
   return { list, begin, keep, drop }
 }
 
+export type Learning = GoodOf<Api['learning']>
+/** What the shop knows by now; asked again while records are left to be looked through. */
+export const useLearning = (row: string | undefined) =>
+  useQuery({
+    queryKey: ['learning', row],
+    staleTime: 0,
+    placeholderData: keepPreviousData,
+    queryFn: () => call('learning', { query: row ? { row } : {} }),
+    refetchInterval: (q) => (q.state.data?.left ? 1500 : false),
+  })
+/** A client of the shop, and what was noticed of how he uses his sabers. */
+export function useClientCard(id: string) {
+  const client = useQueryClient()
+  const card = useQuery({
+    queryKey: ['clientCard', id],
+    staleTime: 0,
+    queryFn: () => call('clientCard', { params: { id } }),
+  })
+  const keep = useMutation({
+    mutationFn: (note: string) => call('setHabits', { params: { id }, body: { note } }),
+    onSettled: () => client.invalidateQueries({ queryKey: ['clientCard', id] }),
+  })
+  return { card, keep }
+}
+
 /** When everybody works. */
 export const useWorks = () => useQuery({ queryKey: ['works'], queryFn: () => call('works', {}) })
 export type Works = GoodOf<Api['works']>[number]

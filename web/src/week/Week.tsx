@@ -54,6 +54,9 @@ export default function Week() {
           <button type="button" className="btn" onClick={() => leaf(1)}>
             later <span className="key">→</span>
           </button>
+          <Link className="btn" to="/learning">
+            what we know
+          </Link>
           <a className="btn" href={urlOf('planDays', {})}>
             calendar (ICS)
           </a>

@@ -124,7 +124,7 @@ function WorkRow({ work: w, guess, people }: RowProps) {
           type="button"
           className="btn-plain btn min-h-8! px-1! py-0!"
           aria-expanded={open}
-          aria-label={`Plan ${name}`}
+          aria-label={`More on ${name}`}
           onClick={() => setOpen(!open)}
         >
           plan

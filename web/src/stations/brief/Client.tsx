@@ -65,6 +65,11 @@ function Name() {
         className="text-[1.1rem] font-semibold"
         onCommit={(v) => edit('client', (d) => void (d.client.name = v.trim()))}
       />
+      {client?.id ? (
+        <Link to={`/clients/${client.id}`} className="text-brass text-[0.87rem]">
+          sabers, habits and questions of this client
+        </Link>
+      ) : null}
       {client?.earlier.length ? (
         <p className="text-[0.87rem]">
           <span className="text-brass font-semibold">Returning.</span> Earlier:{' '}
