@@ -109,7 +109,13 @@ async function fill(db: Tables, files: Files, transaction: Transaction): Promise
     await store.create(maren, c)
   }
   const year = demoYear(today())
-  for (const c of year) await store.create(maren, c)
+  // Who comes again is the same person, as somebody has said.
+  const known = new Map<string, string>()
+  for (const c of year) {
+    await store.create(maren, c, { client: known.get(c.client.name) })
+    const row = await db.commissions.findOne({ where: { id: c.id }, attributes: ['clientId'], transaction })
+    if (row?.clientId) known.set(c.client.name, row.clientId)
+  }
   await seedQuote(db, transaction)
   await db.orderLines.bulkCreate(
     demoOrders(today(), year).map((l) => ({ ...l, shopId, fault: null, note: null, by: SHOP.maker })),

@@ -154,6 +154,49 @@ describe('the clock', () => {
   })
 })
 
+describe('what the shop knows by now', () => {
+  test('figures of a year with lots that differ, until all is looked through; another part, another answer', async () => {
+    await server.reset()
+    await maren.signIn()
+    await osk.signIn('osk', 'brass-and-light')
+    let said: Any
+    for (let n = 0; n < 6; n++) {
+      said = (await maren.ask('GET', '/learning')).body
+      if (!said.left) break
+    }
+    expect(said.left).toBe(0)
+    const lit = said.biases.find((b: Any) => b.of === 'lit-current')
+    // The demo shop's strips draw less than their datasheet says.
+    expect(lit.n).toBeGreaterThan(20)
+    expect(lit.bias).toBeLessThan(-0.08)
+    const idle = said.proposals.find((p: Any) => p.spec === 'idleCurrent')
+    expect(idle.lots.map((l: Any) => l.differs)).toContain(true)
+    expect(said.asks[0].n).toBeGreaterThan(1)
+    const [of] = (await maren.ask('GET', `/learning?row=${idle.row}`)).body.biases
+    expect(of.n).toBeLessThan(said.biases[0].n)
+  })
+  test('a client has his sabers, what he asked, and a note that goes when he is erased', async () => {
+    const [{ id, commission }] = await server.sql(
+      "SELECT c.client_id AS id, c.id AS commission FROM commissions c WHERE c.id = 'open-1'",
+    )
+    expect((await maren.ask('PUT', `/clients/${id}/habits`, { note: ' in inches ' })).body).toEqual({
+      note: 'in inches',
+    })
+    const card = (await maren.ask('GET', `/clients/${id}`)).body
+    expect(card).toMatchObject({ name: 'Hesper Lowe', note: 'in inches' })
+    expect(card.commissions.map((c: Any) => c.id)).toContain(commission)
+    expect(card.commissions.length).toBeGreaterThan(1)
+    expect((await maren.ask('GET', '/clients/nobody')).status).toBe(404)
+    for (const c of card.commissions) {
+      expect((await maren.ask('DELETE', `/commissions/${c.id}`)).status).toBe(204)
+      expect((await maren.ask('POST', `/commissions/${c.id}/erase`, { why: 'asked' })).status).toBe(204)
+      const [left] = await server.sql('SELECT work, learned, peg FROM commissions WHERE id = ?', [c.id])
+      expect(left).toEqual({ work: null, learned: null, peg: null })
+    }
+    expect(await server.sql('SELECT * FROM clients WHERE id = ?', [id])).toEqual([])
+  })
+})
+
 describe('parts on order', () => {
   const orders = async (): Promise<Any> => (await maren.ask('GET', '/orders')).body
   const stock = async (row: string) => (await server.sql('SELECT stock, lot FROM parts WHERE id = ?', [row]))[0]

@@ -5,11 +5,11 @@ import { useClientCard } from '../data'
 import { dayText, Empty, Refused, TextCell } from '../kit'
 
 const HABIT = {
-  ...{ inches: 'thinks in inches', ownCharger: 'has a charger of his own', reprograms: 'programs his sabers himself' },
+  ...{ inches: 'thinks in inches', ownCharger: 'has a charger already', reprograms: 'reprograms the sabers' },
   duels: 'duels with them',
 } as const
 
-/** A client in the shop: the sabers he has, how he uses them, and what he asked. */
+/** A client in the shop: the sabers, how they are used, and what was asked. */
 export default function ClientCard() {
   const { id } = useParams()
   const { card, keep } = useClientCard(id!)
@@ -50,7 +50,7 @@ export default function ClientCard() {
             </section>
             <div className="space-y-5">
               <section aria-label="Habits">
-                <h2 className="h2">How he uses them</h2>
+                <h2 className="h2">How they use them</h2>
                 {c.habits.map((h) => (
                   <p key={h} className="border-rule border-b py-0.5">
                     {HABIT[h]}
@@ -65,8 +65,10 @@ export default function ClientCard() {
                 />
               </section>
               <section aria-label="What was asked">
-                <h2 className="h2">What he asked</h2>
-                {c.asked.length ? null : <Empty title="Nothing was asked">Questions from his page stand here.</Empty>}
+                <h2 className="h2">What they asked</h2>
+                {c.asked.length ? null : (
+                  <Empty title="Nothing was asked">Questions from a client’s page stand here.</Empty>
+                )}
                 {c.asked.map((q) => (
                   <p key={`${q.commission}${q.text}${q.on}`} className="border-rule flex gap-3 border-b py-1">
                     <Link to={`/commission/${q.commission}/letters`} className="underline decoration-dotted">
