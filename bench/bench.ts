@@ -5,6 +5,7 @@ import { buildHandoff } from '@nubrin/core/handoff'
 import { judgeCommission, makeJudge } from '@nubrin/core/judge'
 import { type Assembly, atRest, type Body, type Joint, planHome, planOff } from '@nubrin/core/machine'
 import type { Commission, Saber } from '@nubrin/core/record'
+import { another, forecast, guessesFrom, planOf } from '@nubrin/core/schedule'
 import { compose, rehearse } from '@nubrin/core/script'
 import { MAKER } from '@nubrin/core/units'
 import { demoCommissions } from '@nubrin/demo'
@@ -172,4 +173,32 @@ console.log(compare('of all sizes', largeProblem(false), false))
   const t = performance.now()
   compose({ ...c, title: 'cold' }, { ...s, name: 'Cold' })
   console.log(`the same once, a name changed: ${(performance.now() - t).toFixed(0)} ms`)
+}
+
+{
+  // Two hundred commissions of which nothing is done yet, every third waits for a part: the worst that a shop plans.
+  const week = [8, 8, 8, 8, 8, 0, 0]
+  const open = Array.from({ length: 200 }, (_, i) => {
+    const o = another('rebuild')
+    const work = o.work.map((w) =>
+      w.kind === 'wire' && i % 3 === 0 ? { ...w, waits: [{ kind: 'part' as const, id: 'p', what: 'p' }] } : w,
+    )
+    return { ...o, id: `o${i}`, title: `o${i}`, promise: '2027-06-01', work }
+  })
+  const plan = planOf(
+    {
+      ...{ today, minute: 600, open },
+      people: ['a', 'b'].map((id) => ({ id, name: id, week, skills: [], off: [] })),
+      coming: open.filter((_, i) => i % 3 === 0).map((o) => ({ commission: o.id, part: 'p', orderedOn: today })),
+    },
+    guessesFrom({}),
+  )
+  const t = performance.now()
+  forecast(plan)
+  console.log(`a forecast of 200 commissions, cold: ${(performance.now() - t).toFixed(0)} ms`)
+  line(
+    `a forecast of 200 commissions, ${plan.items.length} pieces of work, 1000 draws`,
+    await quietest(3, () => forecast(plan)),
+    1000,
+  )
 }

@@ -68,8 +68,11 @@ describe('what the shelf could learn', () => {
     const part = c.sabers[0]!.parts.find((x) => x.kind === 'cell' && x.catalogue)!
     part.specs.contCurrent = fact(9, 'A', 'measured')
     part.specs.mass = fact(47, 'g', 'measured')
+    part.specs.resistance = fact(20, 'mΩ', 'measured')
     const specs = learnedFrom(c).own.map((o) => o.spec)
     expect(specs).toContain('mass')
+    // Held against a rating, a lower mean would look safer than it is.
+    expect(specs).not.toContain('resistance')
     for (const s of specs) expect(RATINGS.has(s)).toBe(false)
   })
   test('a lot that differs is named, one that does not is not', () => {

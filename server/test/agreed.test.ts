@@ -172,6 +172,32 @@ describe('quotes', () => {
     expect(r.body.detail).toContain('A stand')
   })
 
+  test('a wish that is offered is an option of the quote; accepted there, it is accepted in the record', async () => {
+    await change('crosswind', [
+      { op: 'remove', at: '/requests/@rq-gbp', item: { id: 'rq-gbp' }, after: null },
+      {
+        ...{ op: 'insert', at: '/requests', after: null },
+        item: {
+          id: 'rq-eur',
+          text: 'A stand',
+          shape: 'offered',
+          status: 'open',
+          price: { amount: 20.5, currency: 'EUR' },
+        },
+      },
+    ])
+    const draft = (await maren.ask('POST', at, { from: 'record' })).body
+    const option = draft.quote.options.find((o: Any) => o.request === 'rq-eur')
+    expect(option).toMatchObject({ what: 'A stand', price: 2050 })
+    const accepted = { on: '2026-11-30', by: 'by telephone' }
+    const day = async () => (await record('crosswind')).record.requests.find((r: Any) => r.id === 'rq-eur').acceptedOn
+    const now = (await keep(draft, { options: [{ ...option, accepted }] })).body
+    expect(await day()).toBe('2026-11-30')
+    await keep(now, { options: [option] })
+    expect(await day()).toBeUndefined()
+    expect((await maren.ask('DELETE', `${at}/${draft.quote.number}`)).status).toBe(204)
+  })
+
   test('goes out as paper and as a page that runs nothing, in words and amounts of the client', async () => {
     const pdf = await maren.raw('GET', `${at}/2/quote.pdf`)
     expect(pdf.headers.get('content-type')).toBe('application/pdf')

@@ -38,8 +38,10 @@ beforeAll(async () => {
       saber: record.sabers[0].id,
     },
   }
+  const client = (await me.ask('GET', `${at}/client`)).body.id
   for (const [name, r] of READ) {
-    const path = r.path.replace(/\{(\w+)\}/g, (_all, k: string) => parts[k] ?? tokens[r.path.split('/')[1]!] ?? k)
+    const known: Record<string, string> = r.path.startsWith('/clients/') ? { ...parts, id: client } : parts
+    const path = r.path.replace(/\{(\w+)\}/g, (_all, k: string) => known[k] ?? tokens[r.path.split('/')[1]!] ?? k)
     const res = await me.raw('GET', `${path}${QUERY[name] ?? ''}`)
     answers.set(name, { res, bytes: Buffer.from(await res.arrayBuffer()) })
   }
@@ -61,6 +63,7 @@ const BEGINS: Record<string, RegExp> = {
   'application/json': /^[[{]/,
 }
 const ENDS: Record<string, string> = {
+  'text/calendar': 'ics',
   ...{ 'application/pdf': 'pdf', 'application/zip': 'zip', 'image/svg+xml': 'svg', 'image/vnd.dxf': 'dxf' },
   ...{ 'text/html': 'html', 'text/vtt': 'vtt', 'text/markdown': 'md', 'text/csv': 'csv', 'application/json': 'json' },
 }

@@ -258,9 +258,12 @@ describe('parts on order', () => {
     const again = { ...late, id: 'again', orderedOn: today }
     for (const k of ['title', 'by', 'expectedOn']) delete again[k]
     expect((await maren.ask('POST', '/orders', { lines: [again] })).status).toBe(201)
-    expect((await maren.ask('PUT', '/orders/again/arrival', { on: today, quantity: 1 })).status).toBe(200)
+    expect((await maren.ask('PUT', '/orders/again/arrival', { on: today, quantity: 1, lot: 'S-4' })).status).toBe(200)
     const r = await record('open-2')
-    expect(r.record.sabers[0].parts.find((p: Any) => p.id === late.part).reservedOn).toBe(today)
+    expect(r.record.sabers[0].parts.find((p: Any) => p.id === late.part)).toMatchObject({
+      reservedOn: today,
+      lot: 'S-4',
+    })
     expect((await stock(late.catalogue)).stock).toBe(before + 1)
   })
 

@@ -79,13 +79,26 @@ function comparedIn(s: Saber): Compared[] {
   })
 }
 
-/** Ratings are not learnt: what a cell or a switch may carry is not seen by measuring what it carries. */
+/** What is held against a rating: a lower mean would make what is checked look safer than the sheet says. */
+const AGAINST_RATINGS: ReadonlySet<SpecKey> = new Set([
+  'channelCurrent',
+  'forwardVolts',
+  'impedance',
+  'resistance',
+  'ohms',
+  'maxOutputVoltsRms',
+])
+/**
+ * Ratings are not learnt: what a cell or a switch may carry is not seen by measuring what it carries. Nor is what is held against
+ * one: how that stands is seen in predicted against measured, and the shelf keeps what the sheet says.
+ */
 const ownIn = (s: Saber): Own[] =>
   s.parts.flatMap((p) =>
     (Object.keys(p.specs) as SpecKey[]).flatMap((spec): Own[] => {
       const f = p.specs[spec]
       const value = known(f)
-      if (!p.catalogue || f?.source !== 'measured' || value === undefined || RATINGS.has(spec)) return []
+      if (!p.catalogue || f?.source !== 'measured' || value === undefined) return []
+      if (RATINGS.has(spec) || AGAINST_RATINGS.has(spec)) return []
       return [{ row: p.catalogue, spec, value, saber: s.name, ...(p.lot ? { lot: p.lot } : {}) }]
     }),
   )

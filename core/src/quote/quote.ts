@@ -105,7 +105,7 @@ export function sumsOf(q: Quote): Sums {
 }
 
 /** What a version that was sent may no longer change: what it offers. Accepting, paying and agreed changes come after it. */
-export const OFFERED = ['currency', 'lines', 'on', 'by', 'number', 'validUntil'] as const
+const OFFERED = ['currency', 'lines', 'on', 'by', 'number', 'validUntil'] as const
 /** Fields of an offer that would be changed although it was sent; none for a draft. */
 export function changedOffer(before: Quote, after: Quote): string[] {
   if (before.state === 'draft') return []

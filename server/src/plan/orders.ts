@@ -176,16 +176,18 @@ export function orderRoutes(r: Router, { db, store, stocks, logs }: With): void 
     if (came.commissionId) await (came.fault ? sendBack : layAside)(who, came, came.commissionId)
     return (await titled(shopId, [came]))[0]!
   })
-  /** What was ordered for one part is laid aside for it. */
+  /** What was ordered for one part is laid aside for it, with its lot. */
   const layAside = async (who: Maker, line: OrderLineRow, commission: string) => {
     const { record, revision } = await store.load(who.shopId, commission)
     const saber = record.sabers.find((s) => s.parts.some((p) => p.id === line.partId))
     const part = saber?.parts.find((p) => p.id === line.partId)
     if (!saber || !part || part.reservedOn || part.fittedOn) return
-    const at = `${itemAt(`${itemAt('/sabers', saber.id)}/parts`, part.id)}/reservedOn`
-    await store.change(who, commission, revision, [{ op: 'set', at, value: line.arrivedOn }], {
-      change: `aside-${line.id}`,
-    })
+    const at = itemAt(`${itemAt('/sabers', saber.id)}/parts`, part.id)
+    const ops = [
+      { op: 'set' as const, at: `${at}/reservedOn`, value: line.arrivedOn },
+      ...(line.lot ? [{ op: 'set' as const, at: `${at}/lot`, value: line.lot, was: part.lot }] : []),
+    ]
+    await store.change(who, commission, revision, ops, { change: `aside-${line.id}` })
   }
   /** What is wrong or damaged is left to do on its commission, once. */
   const sendBack = async (who: Maker, line: OrderLineRow, commission: string) => {

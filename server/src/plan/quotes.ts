@@ -1,4 +1,5 @@
 import { API, type GoodOf, reaching } from '@nubrin/core/api'
+import { fileNameOf } from '@nubrin/core/handoff'
 import {
   actualOf,
   changedOffer,
@@ -10,12 +11,14 @@ import {
   sumsOf,
 } from '@nubrin/core/quote'
 import { type Commission, readerOf } from '@nubrin/core/record'
+import { itemAt, type Op } from '@nubrin/core/record/ops'
 import { guessesFrom } from '@nubrin/core/schedule'
 import type { Router } from 'express'
 import { newId, today } from '../base/ids'
 import type { Commissions } from '../commissions/store'
 import type { QuoteRow, Tables } from '../db/models'
 import { transact } from '../db/transact'
+import { sendPdf } from '../handoff/papers'
 import { quotePage } from '../handoff/quote-page'
 import { Conflict, Invalid, NotFound } from '../http/problem'
 import { notAllowed, serve, type Who } from '../http/serve'
@@ -108,7 +111,7 @@ export function quoteRoutes(r: Router, { db, store, logs, work }: With): void {
 
   serve(r, API.keepQuote, async ({ params, body, who }) => {
     await termsFor(who)
-    await one(who, params.id, params.number)
+    const was = (await one(who, params.id, params.number)).quote as Quote
     const { quote, base } = body
     if (String(quote.number) !== params.number)
       throw new Invalid('The quote was not saved: it is another version.', [
@@ -118,7 +121,7 @@ export function quoteRoutes(r: Router, { db, store, logs, work }: With): void {
       throw new Invalid('The quote was not saved: it ends before it begins.', [
         { path: '/quote/validUntil', rule: 'order', message: 'is before the day of the quote', got: quote.validUntil },
       ])
-    return transact(db.sequelize, async (transaction) => {
+    const kept = await transact(db.sequelize, async (transaction) => {
       const rows = await db.quotes.findAll({
         where: { commissionId: params.id },
         transaction,
@@ -149,7 +152,25 @@ export function quoteRoutes(r: Router, { db, store, logs, work }: With): void {
             )
       return keptOf({ commissionId: params.id, number: quote.number, ...next })
     })
+    await wishesAccepted(who, params.id, was, quote)
+    return kept
   })
+  /** A wish that was offered is accepted, or not any more, on the same day in the record. */
+  const wishesAccepted = async (who: Who, id: string, was: Quote, is: Quote) => {
+    const days = (q: Quote) =>
+      new Map(q.options.flatMap((o) => (o.request ? [[o.request, o.accepted?.on] as const] : [])))
+    const before = days(was)
+    const changed = [...days(is)].filter(([wish, on]) => before.get(wish) !== on)
+    if (!changed.length) return
+    const { record, revision } = await store.load(who.shopId, id)
+    const ops = changed.flatMap(([wish, on]): Op[] => {
+      const r = record.requests.find((x) => x.id === wish)
+      const at = `${itemAt('/requests', wish)}/acceptedOn`
+      if (!r || r.acceptedOn === on) return []
+      return [on ? { op: 'set', at, value: on, was: r.acceptedOn } : { op: 'unset', at, was: r.acceptedOn }]
+    })
+    if (ops.length) await store.change(who, id, revision, ops)
+  }
 
   serve(r, API.dropQuote, async ({ params, who }) => {
     await termsFor(who)
@@ -171,14 +192,14 @@ export function quoteRoutes(r: Router, { db, store, logs, work }: With): void {
     const { paper, reader, shop, address, record } = await paperOf(who, params.id, params.number)
     const ask = { quote: paper, reader, shop, address, paper: query.paper ?? record.handoff.paper }
     const pdf = await work.run('quote', ask, who)
-    res.type('application/pdf').attachment(`quote-${params.id}-${params.number}.pdf`).send(Buffer.from(pdf))
+    sendPdf(res, pdf, `${fileNameOf(record)}-quote-${params.number}`)
     return undefined
   })
   serve(r, API.quotePage, async ({ params, who, res }) => {
-    const { paper, reader, shop } = await paperOf(who, params.id, params.number)
+    const { paper, reader, shop, record } = await paperOf(who, params.id, params.number)
     res
       .type('html')
-      .attachment(`quote-${params.id}-${params.number}.html`)
+      .attachment(`${fileNameOf(record)}-quote-${params.number}.html`)
       .send(quotePage(paper, { language: reader.language, shop }))
     return undefined
   })

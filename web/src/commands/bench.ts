@@ -2,6 +2,7 @@ import { STATIONS } from '@nubrin/core/judge'
 import { blankSaber } from '@nubrin/core/record'
 import { STATION_NAME } from '../base/names'
 import { freshId, urlOf } from '../data'
+import { toggleClock } from '../store/clock'
 import { type Command, go, KEYS, type Scope } from './command'
 
 const away = (url: string) => location.assign(url)
@@ -40,7 +41,7 @@ export const BENCH_COMMANDS: readonly Command[] = [
     words: 'Start or stop the clock on the next work',
     keys: ['c'],
     can: (s) => (s.bench!.record!.job === 'model' ? 'A model sheet is no work.' : undefined),
-    run: (s) => void import('../store/clock').then((m) => m.toggleClock(s.bench!.record!)),
+    run: (s) => void toggleClock(s.bench!.record!),
   },
   {
     id: 'history',
