@@ -14,8 +14,8 @@ const WORTH = 0.2
 /** Of what is as good as certain nobody asks why. */
 const SURE = 0.9
 function heldText(plan: Plan, held: HeldUp): string {
-  if (held.by === 'person') return `waits for ${held.person}’s hours`
-  if (held.by === 'day') return 'waits for its set day'
+  if (held.by === 'person') return `waits for ${held.person}’s time`
+  if (held.by === 'day') return 'waits for its scheduled day'
   const { of, ordered } = plan.waits[held.wait]!
   if (of.kind === 'question') return `waits for an answer: ${of.what}`
   if (of.kind === 'client') return `waits for the client: ${of.what}`
@@ -44,7 +44,7 @@ export function outlookSaid(plan: Plan, o: Outlook): Said {
 /** The same in one line: “likely Tue 8 Dec; promised Mon 7 Dec, 4 in 10; waits for the speaker”. */
 export function outlookText(said: Said): string {
   const promised = [said.promised, said.chance].filter(Boolean).join(', ')
-  return [said.likely ?? 'no day can be named', promised, said.held].filter(Boolean).join('; ')
+  return [said.likely ?? 'no date can be given', promised, said.held].filter(Boolean).join('; ')
 }
 
 /** Why something cannot be planned, and what to do about it. */
@@ -63,4 +63,5 @@ export function unplannedText(plan: Plan, u: Unplanned): string {
 }
 
 /** The day on which everything open is done. */
-export const wholeText = (f: Forecast): string => (f.all ? `all done by about ${dayText(MAKER, f.all, 'weekday')}` : '')
+export const wholeText = (f: Forecast): string =>
+  f.all ? `everything done by about ${dayText(MAKER, f.all, 'weekday')}` : ''

@@ -43,8 +43,8 @@ export default function Learning() {
             </div>
             <div className="space-y-5">
               <Durations said={data} />
-              <Often title="Tests that fail first" list={data.failing} none="No test has failed at first." />
-              <Often title="Why sabers come back" list={data.returns} none="None has come back for a repair." />
+              <Often title="Tests that failed at first" list={data.failing} none="No test failed at first." />
+              <Often title="Why sabers come back" list={data.returns} none="None has come back for repair." />
               <Often title="Slips on film" list={data.slips} none="No slip was marked." />
               <Often title="What clients ask" list={data.asks} none="No client has asked anything." />
             </div>
@@ -106,8 +106,8 @@ function Proposals({ said }: { said: Said }) {
     })
   }
   return (
-    <section aria-label="What the shelf could learn">
-      <h2 className="h2">What the shelf could learn</h2>
+    <section aria-label="Better figures for the shelf">
+      <h2 className="h2">Better figures for the shelf</h2>
       <Refused why={keep.error?.message} />
       {said.proposals.length ? null : (
         <p className="text-quiet">
@@ -123,10 +123,10 @@ function Proposals({ said }: { said: Said }) {
             <button
               type="button"
               className="btn ml-auto min-h-8! shrink-0 py-0!"
-              aria-label={`Take ${p.label} of ${p.name} over`}
+              aria-label={`Use ${p.label} of ${p.name}`}
               onClick={() => take(p)}
             >
-              take it over
+              use this value
             </button>
           </div>
           <p>

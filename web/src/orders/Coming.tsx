@@ -9,18 +9,18 @@ interface Props {
   onArrive: (came: Came) => void
   onDrop: (id: string) => void
 }
-const HOW = { good: 'as ordered', wrong: 'the wrong thing', damaged: 'damaged' } as const
+const HOW = { good: 'as ordered', wrong: 'the wrong part', damaged: 'damaged' } as const
 type How = keyof typeof HOW
 
-/** What is on its way, the longest overdue first, with what came last. */
+/** What is on its way, the longest overdue first, with the last arrivals. */
 export function Coming({ said, onArrive, onDrop }: Props) {
   const [open, setOpen] = useState<string>()
   const [past, setPast] = useState(false)
   const today = todayIso()
   return (
-    <section aria-label="On its way">
-      <h2 className="h2">On its way</h2>
-      {said.coming.length ? null : <p className="text-quiet">Nothing is on its way.</p>}
+    <section aria-label="On order">
+      <h2 className="h2">On order</h2>
+      {said.coming.length ? null : <p className="text-quiet">Nothing is on order.</p>}
       {said.coming.map((l) => {
         const late = l.expectedOn !== undefined && l.expectedOn < today
         return (
@@ -34,10 +34,10 @@ export function Coming({ said, onArrive, onDrop }: Props) {
               <button
                 type="button"
                 className="btn min-h-8! py-0!"
-                aria-label={`${l.name} came`}
+                aria-label={`${l.name} arrived`}
                 onClick={() => setOpen(open === l.id ? undefined : l.id)}
               >
-                came
+                arrived
               </button>
               <RemoveButton what={`the order of ${l.name}`} onClick={() => onDrop(l.id)} />
             </div>
@@ -66,7 +66,7 @@ export function Coming({ said, onArrive, onDrop }: Props) {
       })}
       {said.arrived.length ? (
         <button type="button" className="btn-plain btn" aria-expanded={past} onClick={() => setPast(!past)}>
-          {past ? 'hide' : 'show'} what came last
+          {past ? 'hide' : 'show'} the last arrivals
         </button>
       ) : null}
       {past
@@ -97,16 +97,21 @@ function Arrival({ line: l, onArrive }: { line: OrderLine; onArrive: (came: Came
     <div className="bg-card border-brassline grid grid-cols-[60px_minmax(0,1fr)_130px_150px] items-end gap-3 border-t-2 p-3">
       <NumberCell
         title="how many"
-        label={`How many of ${l.name} came`}
+        label={`How many of ${l.name} arrived`}
         max={9999}
         value={quantity}
         onCommit={(v) => setQuantity(v ?? l.quantity)}
       />
       <TextCell title="lot" label={`Lot of ${l.name}`} value={lot} onCommit={setLot} />
-      <DateCell title="came on" label={`Day on which ${l.name} came`} value={on} onCommit={(d) => setOn(d ?? on)} />
+      <DateCell
+        title="arrived on"
+        label={`Day on which ${l.name} arrived`}
+        value={on}
+        onCommit={(d) => setOn(d ?? on)}
+      />
       <SelectCell
-        title="it is"
-        label={`How ${l.name} came`}
+        title="condition"
+        label={`Condition of ${l.name}`}
         value={how}
         options={Object.keys(HOW) as How[]}
         words={(h) => HOW[h]}
@@ -134,7 +139,7 @@ function Arrival({ line: l, onArrive }: { line: OrderLine; onArrive: (came: Came
           })
         }
       >
-        {fault ? 'write it down' : 'put it on the shelf'}
+        {fault ? 'book it' : 'put it on the shelf'}
       </button>
     </div>
   )

@@ -11,8 +11,8 @@ export function InHand({ free, onReserve }: Props) {
   if (!free.length) return null
   const open = [...new Map(free.map((c) => [c.commission, c.title]))]
   return (
-    <section aria-label="In hand, not laid aside">
-      <h2 className="h2">In hand, not laid aside</h2>
+    <section aria-label="In stock, not reserved">
+      <h2 className="h2">In stock, not reserved</h2>
       {open.map(([id, title]) => {
         const mine = free.filter((c) => c.commission === id)
         const names = [...new Set(mine.map((c) => c.name))].map((name) => {
@@ -30,10 +30,10 @@ export function InHand({ free, onReserve }: Props) {
             <button
               type="button"
               className="btn ml-auto min-h-8! shrink-0 py-0!"
-              aria-label={`Lay the parts aside for ${title}`}
+              aria-label={`Reserve the parts for ${title}`}
               onClick={() => onReserve({ commission: id, parts: mine.map((c) => c.part) })}
             >
-              lay aside
+              reserve
             </button>
           </div>
         )

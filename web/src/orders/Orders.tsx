@@ -27,7 +27,7 @@ export default function Orders() {
         <h1 className="shrink-0 text-[1.4rem]">Parts on order</h1>
         <p className="text-quiet truncate">
           {data
-            ? [`${pieces || 'nothing'} to order`, `${data.coming.length} on the way`, late ? `${late} late` : '']
+            ? [`${pieces || 'nothing'} to order`, `${data.coming.length} on order`, late ? `${late} late` : '']
                 .filter(Boolean)
                 .join(' · ')
             : ''}
@@ -46,26 +46,26 @@ export default function Orders() {
           <Refused why={failed?.message} />
           {data?.twice.map((t) => (
             <p key={t.row.id} role="alert" className="text-stop font-medium">
-              {t.row.name}: {t.reserved.length} laid aside, {t.row.stock} in hand. Nothing is left for{' '}
+              {t.row.name}: {t.reserved.length} reserved, {t.row.stock} in stock. None left for{' '}
               {t.without.map((c) => c.title).join(', ')}.
             </p>
           ))}
           {data ? (
             <ToOrderList
               said={data}
-              onOrder={(lines) => order.mutate(lines, { onSuccess: () => tell('Written down.') })}
+              onOrder={(lines) => order.mutate(lines, { onSuccess: () => tell('Order booked.') })}
               onLook={setLooked}
             />
           ) : null}
           {looked ? <Substitutes of={looked} close={() => setLooked(undefined)} /> : null}
           {data?.low.length ? (
-            <section aria-label="Runs low">
-              <h2 className="h2">Runs low</h2>
+            <section aria-label="Running low">
+              <h2 className="h2">Running low</h2>
               {data.low.map((l) => (
                 <p key={l.row.id} className="border-rule border-b py-1">
                   <span className="font-medium">{l.row.name}</span>{' '}
                   <span className="text-quiet">
-                    {l.free} free; {l.used} used in 90 days, {l.needed} while the next ones come
+                    {l.free} free; {l.used} used in 90 days, {l.needed} needed until the next delivery
                   </span>
                 </p>
               ))}
@@ -78,7 +78,8 @@ export default function Orders() {
               said={data}
               onArrive={(came) =>
                 arrive.mutate(came, {
-                  onSuccess: () => tell(came.fault ? 'Written down, and left to do.' : 'It is on the shelf.'),
+                  onSuccess: () =>
+                    tell(came.fault ? 'Booked; sending it back is on the to-do list.' : 'It is on the shelf.'),
                 })
               }
               onDrop={(id) => drop.mutate(id)}
@@ -103,9 +104,7 @@ function ToOrderList({ said, onOrder, onLook }: ToOrderProps) {
   return (
     <section aria-label="To order">
       <h2 className="h2">To order</h2>
-      {suppliers.length ? null : (
-        <Empty title="Nothing is to be ordered">All that is chosen is in hand or on its way.</Empty>
-      )}
+      {suppliers.length ? null : <Empty title="Nothing to order">Every chosen part is in stock or on order.</Empty>}
       {suppliers.map((s) => (
         <Supplier
           key={s}
@@ -156,7 +155,7 @@ function Supplier({
             <strong className="tabular-nums">{t.toOrder} ×</strong>
             <span className="font-medium">{t.row.name}</span>
             <span className="text-quiet ml-auto shrink-0">
-              {t.chosen} chosen, {t.free} free, {t.onOrder} on the way
+              {t.chosen} chosen, {t.free} free, {t.onOrder} on order
             </span>
           </div>
           <p className="text-quiet flex flex-wrap gap-x-3">

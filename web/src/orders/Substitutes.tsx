@@ -39,7 +39,7 @@ export function Substitutes({ of, close }: { of: { commission: string; part: str
         </button>
       </div>
       <Refused why={whole.error?.message ?? error} />
-      {result && !list.length ? <p className="text-quiet">Nothing in hand fits in its place.</p> : null}
+      {result && !list.length ? <p className="text-quiet">Nothing in stock fits in its place.</p> : null}
       {list.map((a) => (
         <p key={a.row.id} className="border-rule flex gap-3 border-b py-1">
           <span className="truncate font-medium">{a.row.name}</span>
@@ -48,7 +48,7 @@ export function Substitutes({ of, close }: { of: { commission: string; part: str
               a.spareMm === undefined ? '' : `${formatNumber(MAKER, a.spareMm)} mm to spare`,
               a.runtimeMin === undefined ? '' : `${signed(a.runtimeMin, 0)} min runtime`,
               a.slackMm === undefined ? '' : `${formatNumber(MAKER, a.slackMm, 1)} mm slack`,
-              `${a.row.stock} in hand`,
+              `${a.row.stock} in stock`,
             ]
               .filter(Boolean)
               .join(', ')}
@@ -56,7 +56,7 @@ export function Substitutes({ of, close }: { of: { commission: string; part: str
         </p>
       ))}
       <Link to={`/commission/${of.commission}/fit`} className="text-brass">
-        change it at Fit
+        swap it at Fit
       </Link>
     </section>
   )

@@ -125,7 +125,7 @@ function Due({ row, outlook }: { row: RackRow; outlook: Said | undefined }) {
   const why = outlook && [row.deadline && outlook.chance, outlook.held].filter(Boolean).join(', ')
   const going = outlook ? (
     <div className={`font-normal ${outlook.risky ? 'text-stop' : ''}`}>
-      {outlook.likely ?? 'no day can be named'}
+      {outlook.likely ?? 'no date can be given'}
       <div className={`truncate text-[0.9rem] ${outlook.risky ? '' : 'text-quiet'}`} title={why}>
         {why}
       </div>

@@ -21,9 +21,9 @@ const NAMES: Record<keyof Form, string> = {
   publicUrl: 'Web address for client links',
   linkDays: 'Days a client’s link lasts (0: always)',
   currency: 'Currency of quotes',
-  hourRate: 'Price of an hour',
-  margin: 'Added to the cost of parts, %',
-  pricesFor: 'Prices and hours are open to',
+  hourRate: 'Hourly rate',
+  margin: 'Markup on parts, %',
+  pricesFor: 'Prices visible to',
 }
 
 const aNumber = (v: unknown) => Number.isFinite(v) || 'A number.'

@@ -19,7 +19,7 @@ export async function startClock(c: Commission, w: Work): Promise<void> {
   }
   try {
     show(await call('startTimer', { body }))
-    tell(`The clock runs: ${named(c, w)}.`)
+    tell(`Clock started: ${named(c, w)}.`)
   } catch (e) {
     tell((e as Error).message)
   }
@@ -31,8 +31,8 @@ export async function stopClock(id: string): Promise<void> {
     const { hours, commission } = await call('stopTimer', { params: { id }, query: {} })
     tell(
       commission && hours
-        ? `${hours < 1 ? `${Math.round(hours * 60)} min` : `${hours.toFixed(1)} h`} are in the log.`
-        : 'Too short to be written down.',
+        ? `${hours < 1 ? `${Math.round(hours * 60)} min` : `${hours.toFixed(1)} h`} logged.`
+        : 'Too short to log.',
     )
   } catch (e) {
     tell((e as Error).message)

@@ -76,8 +76,8 @@ export default function Week() {
         ) : null}
         {plan.data?.open.length ? (
           <div className="grid gap-5 min-[1000px]:grid-cols-[330px_minmax(0,1fr)]">
-            <section aria-label="Worked on in this order">
-              <h2 className="h2">Worked on in this order</h2>
+            <section aria-label="Order of work">
+              <h2 className="h2">Order of work</h2>
               <Turn plan={plan.data} said={shown} ink={ink} lit={lit} onLit={setLit} />
               {plan.data.beyond ? (
                 <p className="text-quiet">{plan.data.beyond} promised later are not planned yet.</p>
@@ -97,7 +97,7 @@ export default function Week() {
                   />
                 </>
               ) : (
-                <p className="text-quiet">Working out a thousand weeks…</p>
+                <p className="text-quiet">Working out the forecast…</p>
               )}
             </section>
           </div>
@@ -111,8 +111,8 @@ export default function Week() {
 function Coming({ plan }: { plan: NonNullable<ReturnType<typeof useForecast>['plan']['data']> }) {
   if (!plan.coming.length) return null
   return (
-    <section aria-label="Waited for" className="mt-1">
-      <h2 className="h2">Waited for</h2>
+    <section aria-label="Waiting for" className="mt-1">
+      <h2 className="h2">Waiting for</h2>
       <ul className="leading-snug">
         {plan.coming.slice(0, 6).map((c) => {
           const open = plan.open.find((o) => o.id === c.commission)

@@ -16,7 +16,7 @@ const KINDS = ['none', 'first', 'off', 'late', 'more', 'another'] as const
 type Kind = (typeof KINDS)[number]
 const WORDS: Record<Kind, string> = {
   ...{ none: 'nothing: as it stands', first: 'this one goes first', off: 'somebody is away' },
-  ...{ late: 'a part comes later', more: 'somebody works longer', another: 'one more is taken on' },
+  ...{ late: 'a part comes later', more: 'somebody works longer', another: 'one more commission is taken on' },
 }
 const LATER = [3, 7, 14, 28] as const
 const LONGER = [1, 2, 3, 4] as const
@@ -188,7 +188,7 @@ function Changes({
               <strong>{dayOfWeeks(another.surely, true)}</strong> and it holds 8 times in 10.
             </>
           ) : (
-            'no day can be named.'
+            'no date can be given.'
           )}
         </p>
       ) : null}
@@ -202,7 +202,7 @@ function Changes({
                 <span className={`ml-auto shrink-0 ${worse ? 'text-stop' : 'text-fine'}`}>
                   {a.likely === b.likely
                     ? ''
-                    : `${a.likely ? dayOfWeeks(a.likely) : 'no day'} → ${b.likely ? dayOfWeeks(b.likely) : 'no day'}`}
+                    : `${a.likely ? dayOfWeeks(a.likely) : 'no date'} → ${b.likely ? dayOfWeeks(b.likely) : 'no date'}`}
                   {a.chance !== undefined && b.chance !== undefined
                     ? `${a.likely === b.likely ? '' : ', '}${chanceText(a.chance)} → ${chanceText(b.chance)}`
                     : ''}

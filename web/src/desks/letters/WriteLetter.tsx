@@ -6,7 +6,7 @@ import { DateCell, Refused, SelectCell, TextCell, tell } from '../../kit'
 import { useBench, useOrder } from '../../store/commission'
 
 const KIND: Record<LetterKind, string> = {
-  ...{ question: 'a question', answer: 'an answer', delay: 'it takes longer', ready: 'it is finished' },
+  ...{ question: 'a question', answer: 'an answer', delay: 'a delay', ready: 'it is finished' },
   ...{ shipped: 'it is on its way', year: 'a year later' },
 }
 const REASON: Record<(typeof DELAY_REASONS)[number], string> = {
@@ -69,7 +69,7 @@ export function WriteLetter({ asked }: { asked: readonly string[] }) {
         {kind === 'delay' ? (
           <>
             <SelectCell
-              title="because"
+              title="reason"
               label="Why it takes longer"
               className="w-52!"
               value={reason}
@@ -116,7 +116,7 @@ export function WriteLetter({ asked }: { asked: readonly string[] }) {
               put it into the outbox
             </button>
             <button type="button" className="btn-plain btn" onClick={() => setLetter(undefined)}>
-              throw it away
+              discard it
             </button>
           </div>
         </div>

@@ -84,14 +84,14 @@ export function Lines({ quote: q, onKeep }: Props) {
       {draft ? (
         <div className="grid grid-cols-[170px_minmax(0,1fr)] gap-3">
           <DateCell
-            title="holds until"
-            label="Day until which the quote holds"
+            title="valid until"
+            label="Day until which the quote is valid"
             value={q.validUntil}
             onCommit={(d) => onKeep(withDay(q, d))}
           />
           <TextCell
-            title="a word to the client"
-            label="Word to the client on the quote"
+            title="note to the client"
+            label="Note to the client on the quote"
             value={q.note ?? ''}
             onCommit={(note) => onKeep(withNote(q, note))}
           />

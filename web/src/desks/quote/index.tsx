@@ -20,9 +20,8 @@ export function QuoteDesk() {
     <div className="max-w-[860px] space-y-4">
       <Refused why={failed?.message} />
       {list.data && !quotes.length ? (
-        <Empty title="Nothing is offered yet">
-          A quote begins from the parts that are chosen, the hours that the work is guessed to take, and the wishes that
-          are offered.
+        <Empty title="No quote yet">
+          A quote starts from the chosen parts, the estimated hours and the offered wishes.
         </Empty>
       ) : null}
       <div className="flex flex-wrap items-center gap-3">
@@ -37,7 +36,7 @@ export function QuoteDesk() {
         {list.data && !drafting ? (
           <>
             <button type="button" className="btn" onClick={() => begin.mutate('record')}>
-              {quotes.length ? 'a new version from the record' : 'begin a quote'}
+              {quotes.length ? 'a new version from the record' : 'start a quote'}
             </button>
             {quotes.length ? (
               <button type="button" className="btn" onClick={() => begin.mutate('last')}>
@@ -86,7 +85,7 @@ function Version({ kept, onKeep, onDrop }: { kept: KeptQuote; onKeep: (q: Quote)
     <section aria-label={`Version ${q.number}`} className="space-y-4">
       <div className="flex flex-wrap items-end gap-4">
         <SelectCell
-          title="it is"
+          title="state"
           label="State of the quote"
           className="w-44!"
           value={q.state}
@@ -102,7 +101,7 @@ function Version({ kept, onKeep, onDrop }: { kept: KeptQuote; onKeep: (q: Quote)
         </a>
         {q.state === 'draft' ? (
           <button type="button" className="btn-plain btn" onClick={onDrop}>
-            throw the draft away
+            discard the draft
           </button>
         ) : null}
         <p className="ml-auto text-right text-[1.2rem]">
@@ -137,7 +136,7 @@ function AgainstActual({ actual: a, currency }: { actual: Actual; currency: stri
           {hours(a.work.quotedHours)}, {money(a.work.quoted)}
         </dd>
         <dd className={a.work.hours > a.work.quotedHours ? 'text-stop font-medium' : ''}>
-          {hours(a.work.hours)}, {money(a.work.atRate)} at the price of an hour
+          {hours(a.work.hours)}, {money(a.work.atRate)} at the hourly rate
         </dd>
         <dt>parts</dt>
         <dd>{money(a.parts.quoted)}</dd>

@@ -109,7 +109,9 @@ function WorkRow({ work: w, guess, people }: RowProps) {
           </CheckBox>
         )}
         <span className="text-quiet truncate">
-          {[standing, w.person && `for ${w.person}`, w.on && `set for ${dayText(w.on)}`].filter(Boolean).join(', ')}
+          {[standing, w.person && `for ${w.person}`, w.on && `scheduled for ${dayText(w.on)}`]
+            .filter(Boolean)
+            .join(', ')}
         </span>
         <span className="text-right">{w.spent ? `${hoursText(w.spent)} so far` : ''}</span>
         <button
@@ -155,7 +157,7 @@ function Details({ said, name, people, onEdit }: DetailProps) {
     <div className="grid grid-cols-[90px_150px_130px_110px_minmax(0,1fr)] gap-x-3 gap-y-1 pb-2 pl-7">
       <NumberCell title="hours" label={`Hours of ${name}`} max={200} {...number('hours')} />
       <ComboCell title="who" label={`Who does ${name}`} suggestions={people.map((p) => p.name)} {...text('person')} />
-      <DateCell title="set for" label={`Day set for ${name}`} {...day('on')} />
+      <DateCell title="scheduled for" label={`Day set for ${name}`} {...day('on')} />
       <NumberCell title="cures, hours" label={`Hours that ${name} cures`} max={720} {...number('cures')} />
       <WaitsFor of={said} own={said.id ? `work:${said.id}` : undefined} what={name} onEdit={onEdit} />
       <TextCell
@@ -172,7 +174,7 @@ function Details({ said, name, people, onEdit }: DetailProps) {
         suggestions={people.map((p) => p.name)}
         {...text('doneBy')}
       />
-      <TextCell title="note of the shop" label={`Shop’s note on ${name}`} {...text('shopNote')} />
+      <TextCell title="shop note" label={`Shop’s note on ${name}`} {...text('shopNote')} />
     </div>
   )
 }

@@ -57,8 +57,8 @@ export function PartSheet({ saber, part: p }: { saber: Saber; part: FittedPart }
           <SuppliedCell of={p} what={p.name} onEdit={set} />
         </Labelled>
         <TextCell title="lot" label="Lot" {...text('lot')} />
-        <DateCell title="laid aside on" label="Laid aside on" {...day('reservedOn')} />
-        <DateCell title="built in on" label="Built in on" {...day('fittedOn')} />
+        <DateCell title="reserved on" label="Reserved on" {...day('reservedOn')} />
+        <DateCell title="installed on" label="Installed on" {...day('fittedOn')} />
         {[...rule.needs, ...rule.extras].map((k) => (
           <FactField<Unit>
             key={k}
