@@ -89,7 +89,7 @@ function SaveMark() {
   const pending = useBench((b) => b.pending)
   const because = useBench((b) => b.keptBecause)
   const text = {
-    saved: `saved ${savedAt ? lightFormat(new Date(savedAt), 'HH:mm') : ''} · revision ${revision}`,
+    saved: `saved ${savedAt ? lightFormat(new Date(savedAt), 'HH:mm') : ''}`,
     saving: 'saving…',
     waiting: 'saving…',
     kept: `${because ? 'the server cannot save' : 'no connection'} · ${pending ? `${pending} kept here` : 'as last read'}`,
@@ -111,6 +111,8 @@ function SaveMark() {
   return (
     <span role="status" data-save={save} className={tone}>
       {text}
+      {/* Where there is room for it. */}
+      {save === 'saved' ? <span className="hidden min-[1400px]:inline"> · revision {revision}</span> : null}
     </span>
   )
 }

@@ -50,7 +50,9 @@ export function Turn({ plan, said, ink, lit, onLit }: Props) {
               <span className={`ml-auto shrink-0 ${mine?.risky ? 'text-stop font-semibold' : ''}`}>{mine?.likely}</span>
             </div>
             <div className="text-quiet flex gap-2 pl-3.5 text-[0.9rem]">
-              <span className="truncate">{mine?.held}</span>
+              <span className="truncate" title={mine?.held}>
+                {mine?.held}
+              </span>
               <span className={`ml-auto shrink-0 ${mine?.risky ? 'text-stop' : ''}`}>
                 {[mine?.promised, mine?.chance].filter(Boolean).join(', ')}
               </span>
