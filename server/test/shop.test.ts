@@ -477,7 +477,11 @@ describe('what the shop brings and takes along', () => {
       }[]
       const wanted = rows.map((r) => `${r.off ? 'archive' : 'commissions'}/${r.id}.json`)
       expect(names.filter((n) => /^(archive|commissions)\//.test(n)).sort()).toEqual(wanted.sort())
-      expect(names).toEqual(expect.arrayContaining(['shop.json', 'shelf.json']))
+      expect(names).toEqual(
+        expect.arrayContaining([
+          ...['shop.json', 'shelf.json', 'quotes.json', 'letters.json', 'orders.json', 'clients.json'],
+        ]),
+      )
       expect(names.filter((n) => n.startsWith('media/')).length).toBeGreaterThan(3)
     },
   )

@@ -128,7 +128,8 @@ export const commissions = {
   shopExport: route({
     method: 'get',
     path: '/shop/export.zip',
-    summary: 'The whole shop in the open format: every commission with its files, and the shelf',
+    summary:
+      'The whole shop in the open format: every commission with its files, the shelf, quotes, letters, orders and clients',
     needs: 'owner',
     good: file('File', 'application/zip'),
   }),

@@ -27,6 +27,14 @@ export function shopExportRoutes(r: Router, db: Tables, library: Library): void 
     later('shelf.json', async () => json((await db.parts.findAll({ where: { shopId } })).map(partOf)))
     later('fonts.json', async () => json((await db.fonts.findAll({ where: { shopId } })).map((f) => f.font)))
     const rows = await db.commissions.findAll({ where: { shopId }, attributes: ['id', 'archivedAt'] })
+    // What stands beside the records: offered, written, ordered, and who is known how.
+    const beside = { commissionId: rows.map((c) => c.id) }
+    later('quotes.json', async () =>
+      json((await db.quotes.findAll({ where: beside })).map((q) => ({ commission: q.commissionId, quote: q.quote }))),
+    )
+    later('letters.json', async () => json((await db.letters.findAll({ where: beside })).map((l) => l.toJSON())))
+    later('orders.json', async () => json(await db.orderLines.findAll({ where: { shopId }, raw: true })))
+    later('clients.json', async () => json(await db.clients.findAll({ where: { shopId }, raw: true })))
     for (const { id, archivedAt } of rows)
       later(`${archivedAt ? 'archive' : 'commissions'}/${id}.json`, async () => {
         const row = await db.commissions.findByPk(id, { attributes: ['record'] })
