@@ -4,6 +4,7 @@ import {
   asked,
   BEGINS,
   below,
+  calendarFor,
   calendarOf,
   DAY,
   dayOf,
@@ -148,6 +149,10 @@ describe('chance', () => {
       ),
       { numRuns: tries(2000, 400) },
     )
+    // Of those that last longer than already, half are done by then: the share below lies half way from what is gone to all.
+    const gone = below(Math.log(9 / 6) / Math.log(1.6))
+    const half = below(Math.log(lasting({ median: 6, spread: 1.6 }, 9, 0.5) / 6) / Math.log(1.6))
+    expect(half).toBeCloseTo((1 + gone) / 2, 5)
     expect(lasting({ median: 6, spread: 1.6 }, 0, 0.5)).toBeCloseTo(6, 6)
     expect(lasting({ median: 6, spread: 2 }, 0, below(1))).toBeCloseTo(12, 4)
   })
@@ -272,6 +277,61 @@ describe('the forecast', () => {
       }),
       { numRuns: tries(200, 40) },
     )
+  })
+
+  test('where the rule alone would end later with more hours, the plan without them counts', () => {
+    const half = [4, 4, 4, 4, 4, 0, 0]
+    const chain = (kinds: [Work['kind'], number][]) =>
+      kinds.map(([kind, hours], i) => work(`w${i}`, { kind, hours, after: i ? [`w${i - 1}`] : [] }))
+    // Found by search: with three hours more on the first day p0 takes up what p1 would have done sooner in the end.
+    const state = shop({
+      people: [worker('p0', { week: half }), worker('p1', { week: half, skills: ['wire', 'film'] })],
+      open: [
+        open(
+          'a',
+          chain([
+            ['wire', 7],
+            ['wire', 2],
+            ['bore', 4],
+          ]),
+        ),
+        open(
+          'b',
+          chain([
+            ['bore', 4],
+            ['wire', 6],
+            ['film', 5],
+          ]),
+        ),
+      ],
+    })
+    const plan = planOf(
+      { ...state, people: [worker('p0', { week: half, skills: ['wire', 'film', 'bore'] }), state.people[1]!] },
+      guesses,
+    )
+    const more = [{ person: 'p0', day: 0, hours: 3 }]
+    const end = (c: ReturnType<typeof typicalCourse>) => Math.max(...c.map((s) => s.day * DAY + s.to))
+    const taken = plan.items.map((_, i) => typicalCourse(plan, more).find((s) => s.item === i)!.person)
+    expect(taken).toEqual(plan.items.map((_, i) => typicalCourse(plan).find((s) => s.item === i)!.person))
+    expect(end(typicalCourse(plan, more))).toBe(end(typicalCourse(plan)))
+    // Greedy alone would be later: the same people with that day as their usual one.
+    const greedy = {
+      ...plan,
+      bench: {
+        ...plan.bench,
+        people: plan.people.map((p, k) =>
+          p.name === 'p0' ? calendarFor(p, TODAY, new Map([[0, 3]])) : plan.bench.people[k]!,
+        ),
+      },
+    }
+    expect(end(typicalCourse(greedy))).toBeGreaterThan(end(typicalCourse(plan)))
+    const [was, is] = [forecast(plan, { draws: 200 }), forecast(plan, { draws: 200, more })]
+    expect(is.all! <= was.all!).toBe(true)
+  })
+
+  test('what nothing holds up is held up by nobody, late in the day as well', () => {
+    const one = shop({ minute: 15 * 60, people: [worker('maren')], open: [open('a', [work('wire')], '2026-12-24')] })
+    expect(forecast(planOf(one, guesses), { draws: 64 }).outlooks[0]).not.toHaveProperty('held')
   })
 
   test('a part that comes a week later ends its commission later and no other one', () => {

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { type Chosen, type InHand, type OnOrder, stockOf } from '@nubrin/core/stock'
+import { type Chosen, type InHand, lowOf, type OnOrder, orderListCsv, stockOf } from '@nubrin/core/stock'
 import fc from 'fast-check'
 import { tries } from './drawn'
 
@@ -102,7 +102,40 @@ describe('what is to be ordered', () => {
       { commission: 'b', title: 'b', part: 'p', name: 'board', catalogue: 'b', reservedOn: '2026-11-01' },
     ]
     const { twice, standings } = stockOf(chosen, [row('b', 1)], [])
+    expect(stockOf(chosen.toReversed(), [row('b', 1)], []).twice).toMatchObject([{ without: [{ commission: 'a' }] }])
     expect(twice).toMatchObject([{ without: [{ commission: 'a' }], reserved: [{}, {}] }])
     expect(standings.map((s) => s.had.is)).toEqual(['toOrder', 'reserved'])
+  })
+})
+
+describe('what runs low', () => {
+  const low = (stock: number | undefined, free: number, used: number) =>
+    lowOf([{ row: row('r', stock), free }], () => ({ used, days: 90, lead: 18 })).map((l) => l.needed)
+  test('is what is used often, where less is free than is used until the next delivery', () => {
+    // Ten in ninety days are two in eighteen.
+    expect(low(5, 1, 10)).toEqual([2])
+    expect(low(5, 2, 10)).toEqual([])
+    // Two in a season are not often, and what nobody counted is not known.
+    expect(low(5, 0, 2)).toEqual([])
+    expect(low(5, 0, 3)).toEqual([1])
+    expect(low(undefined, 0, 10)).toEqual([])
+  })
+})
+
+describe('a list to order by', () => {
+  test('has each part with how many and for whom, of one supplier or of all; no cell is a formula', () => {
+    const of = (id: string, supplier: string, n: number) => ({
+      ...{ row: { ...row(id, 0), name: `=${id}`, supplier, cost: 4.5 }, chosen: n, free: 0, onOrder: 0, toOrder: n },
+      for: [{ commission: 'a', title: 'Gull, Rock', part: 'p', name: id }],
+    })
+    const list = [of('a', 'Oxbow', 2), of('b', 'Tarn', 1)]
+    expect(orderListCsv(list).split('\n')).toEqual([
+      'supplier,part,id,quantity,cost,for',
+      `Oxbow,"'=a",a,2,4.5,"Gull, Rock"`,
+      `Tarn,"'=b",b,1,4.5,"Gull, Rock"`,
+      '',
+    ])
+    expect(orderListCsv(list, 'Tarn').split('\n')).toHaveLength(3)
+    expect(orderListCsv(list, 'nobody').split('\n')).toHaveLength(2)
   })
 })

@@ -79,6 +79,13 @@ describe('the work of a commission', () => {
     expect(find(c, `finish/${saber}`)).toMatchObject({ done: 'said', cures: 48 })
     expect(find(c, 'film').after).toContain('toDo/td')
     expect(find(c, 'toDo/td')).toMatchObject({ like: 'finish', hours: 2 })
+    // What is answered and what is done holds nothing up any more.
+    c.work = []
+    expect(find(c, 'write').waits).toEqual([expect.objectContaining({ id: 'qu' })])
+    c.questions[0]!.answer = 'the brass one'
+    expect(find(c, 'write').waits).toEqual([])
+    c.toDos[0]!.done = true
+    expect(find(c, 'film').after).not.toContain('toDo/td')
     expect(find(c, 'pack').waits).toContainEqual({ kind: 'client', id: 'tc', what: 'send the cell' })
   })
 
