@@ -15,5 +15,5 @@ export function orderListCsv(toOrder: readonly ToOrder[], supplier?: string): st
     ],
     [...new Set(t.for.map((c) => c.title))].join('; '),
   ])
-  return `${Papa.unparse({ fields, data }, { newline: '\n', escapeFormulae: true })}\n`
+  return `${Papa.unparse({ fields, data }, { newline: '\n', escapeFormulae: true }).trimEnd()}\n`
 }
