@@ -133,6 +133,16 @@ describe('a draft', () => {
     expect(q.options).toMatchObject([{ what: 'A second font', price: 3500, request: 'offer' }])
     expect(sumsOf(q).open).toBe(3500)
   })
+  test('is in words of its client: kinds of work are not the shop’s keys', () => {
+    const c = demo('reed-warden')
+    const work = (language: 'en' | 'de') => {
+      Object.assign(c, { writtenIn: language }).client.language = language
+      return drafted(c).lines.flatMap((l) => (l.kind === 'work' ? [l.what] : []))
+    }
+    expect(work('en')).toEqual(expect.arrayContaining(['Wiring', 'Testing', 'Packing']))
+    expect(work('de')).toEqual(expect.arrayContaining(['Verdrahten', 'Prüfen', 'Verpacken']))
+    expect(work('de')).toHaveLength(work('en').length)
+  })
   test('one quote has one currency', () => {
     const c = demo('reed-warden')
     c.requests.push({

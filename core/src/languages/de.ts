@@ -624,6 +624,8 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'quote.sum': '{which, select, total {Summe} paid {Bezahlt} other {Noch offen}}',
   'quote.payments': 'Bisher bezahlt',
   'quote.payment': '{kind, select, deposit {Anzahlung} balance {Restzahlung} other {Zahlung}}, {on}',
+  'quote.work':
+    '{kind, select, measure {Messen} bore {Bohren und Anpassen} print {Chassis drucken} finish {Oberfläche} wire {Verdrahten} setUp {Einrichten} prove {Prüfen} film {Filmen} write {Begleitheft schreiben} other {Verpacken}}',
   'quote.taxes': 'Steuern, Zölle und Gebühren stehen nicht auf diesem Blatt.',
   'cover.legend':
     '„Etwa“ steht bei Werten, die nicht gemessen wurden. „Nicht festgehalten“ heißt genau das.{own, select, yes { Was in einer anderen Sprache dasteht, sind die eigenen Worte der Werkstatt.} other {}}',

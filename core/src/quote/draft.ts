@@ -1,5 +1,6 @@
-import type { Commission } from '../record'
-import { type Guesses, workName, workOf } from '../schedule'
+import { type Commission, readerOf, told } from '../record'
+import { type Guesses, workOf } from '../schedule'
+import { say } from '../words'
 import { minorOf } from './money'
 import type { Quote } from './quote'
 
@@ -44,7 +45,10 @@ export function draftQuote(
 ): Quote {
   const { terms, newId } = given
   const parts = new Map<string, { what: string; cost: number | undefined; quantity: number }>()
-  for (const s of c.sabers)
+  // Names and wishes as the client reads them.
+  const read = told(c)
+  const reader = readerOf(c)
+  for (const s of read.sabers)
     for (const p of s.parts) {
       if ((p.supplied ?? 'shop') !== 'shop') continue
       const key = p.catalogue ?? `own ${p.name}`
@@ -55,7 +59,8 @@ export function draftQuote(
   const hours = new Map<string, number>()
   for (const w of workOf(c)) {
     if (w.kind === 'toDo' || w.done === 'leftOut') continue
-    hours.set(workName(w.kind), (hours.get(workName(w.kind)) ?? 0) + given.guesses.hoursOf(w).median)
+    const what = say(reader, 'quote.work', { kind: w.kind })
+    hours.set(what, (hours.get(what) ?? 0) + given.guesses.hoursOf(w).median)
   }
   const minor = (major: number) => minorOf(major, terms.currency)
   return {
@@ -76,7 +81,7 @@ export function draftQuote(
         }
       }),
     ],
-    options: c.requests.flatMap((r) =>
+    options: read.requests.flatMap((r) =>
       r.shape === 'offered' && !r.acceptedOn
         ? [{ id: newId(), what: r.text, price: r.price ? minor(r.price.amount) : 0, request: r.id }]
         : [],

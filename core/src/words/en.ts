@@ -608,6 +608,8 @@ const messages: Readonly<Record<SayingCode, string>> = {
   'quote.sum': '{which, select, total {Total} paid {Paid} other {Left to pay}}',
   'quote.payments': 'Paid so far',
   'quote.payment': '{kind, select, deposit {Deposit} balance {Balance} other {Payment}}, {on}',
+  'quote.work':
+    '{kind, select, measure {Measuring} bore {Boring and fitting} print {Printing the chassis} finish {Finishing the surface} wire {Wiring} setUp {Setting up} prove {Testing} film {Filming} write {Writing the record} other {Packing}}',
   'quote.taxes': 'Taxes, duties and fees are not part of this sheet.',
   'cover.legend':
     '“About” marks a value that was not measured. “Not recorded” is what it says.{own, select, yes { What stands in another language are the shop’s own words.} other {}}',

@@ -757,6 +757,9 @@ export interface Sayings {
   'quote.payments': Record<never, never>
   'quote.payment': { kind: 'deposit' | 'balance' | 'other'; on: Words }
   'quote.taxes': Record<never, never>
+  'quote.work': {
+    kind: 'measure' | 'bore' | 'print' | 'finish' | 'wire' | 'setUp' | 'prove' | 'film' | 'write' | 'pack'
+  }
   'cover.legend': { own: 'yes' | 'no' }
   'pdf.title': { title: Words }
   'pdf.page': { page: number; of: number }

@@ -50,6 +50,17 @@ const threadOf = (questions: readonly Question[], letters: readonly Letter[]): S
   ].toSorted((a, b) => a.on.localeCompare(b.on))
 
 function Written({ letter: l }: { letter: Letter }) {
+  const order = useOrder()
+  // What it rests on: questions by their words, sabers by name.
+  const about = l.rests
+    .map((r) => {
+      const [kind, id] = r.split(':')
+      return kind === 'question'
+        ? order.questions.find((q) => q.id === id)?.text
+        : order.sabers.find((s) => s.id === id)?.name
+    })
+    .filter(Boolean)
+    .join(', ')
   return (
     <details className="border-rule border-b py-1">
       <summary className="cursor-pointer">
@@ -59,6 +70,7 @@ function Written({ letter: l }: { letter: Letter }) {
         </span>
       </summary>
       <p className="bg-card mt-1 p-3 whitespace-pre-line">{l.text}</p>
+      {about ? <p className="text-quiet">about: {about}</p> : null}
     </details>
   )
 }
