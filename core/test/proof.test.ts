@@ -134,7 +134,8 @@ describe('limits come from what is computed, with its tolerance', () => {
         )
         const allowed = Math.min(cell, key, pin * pins)
         for (const t of proposeTests(MAKER, s).filter((x) => x.key === 'lit-current')) {
-          expect(t.max).toBeLessThanOrEqual(allowed)
+          // What is multiplied may come out less than it is by the last digit: a nanoampere is let pass.
+          expect(t.max).toBeLessThanOrEqual(allowed + 2e-9)
           expect(t.min).toBeLessThanOrEqual(t.max!)
           const e = expectationOf(s, t.key)!
           const most = e.value + e.plusMinus + 0.02 * e.value
