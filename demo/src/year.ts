@@ -1,5 +1,12 @@
 import { plannedTests } from '@nubrin/core/proof'
-import { blankCommission, blankSaber, type Commission, type Saber, type WorkKind } from '@nubrin/core/record'
+import {
+  blankCommission,
+  blankSaber,
+  type Commission,
+  type Saber,
+  WORK_OF_ALL,
+  type WorkKind,
+} from '@nubrin/core/record'
 import { lasting, shareOf, WORK, WORK_OF_JOB } from '@nubrin/core/schedule'
 import { MAKER, weekdayOf } from '@nubrin/core/units'
 import { day, font, opening, part, pixelBlade, preset, screw, section, socket, tested } from './build'
@@ -131,7 +138,7 @@ function logged(c: Commission, kinds: readonly WorkKind[], from: string, by: Luc
     const who = HELPS.includes(kind) && by.share() < 0.6 ? SHOP.second : SHOP.maker
     c.log.push({
       ...{ id: `${c.id}-l${c.log.length}`, on, text: '', kind: 'work', by: who, work: kind },
-      ...(kind === 'film' || kind === 'write' || kind === 'pack' ? {} : { saber: c.sabers[0]!.id }),
+      ...(WORK_OF_ALL.some((k) => k === kind) ? {} : { saber: c.sabers[0]!.id }),
       hours: Math.round(hours * 10) / 10 || 0.1,
     })
     on = workday(on, hours > 5 ? 2 : 1)
@@ -240,7 +247,7 @@ function handedOver(today: string): Commission[] {
         ...{ id: `${c.id}-v`, text: by.one(ASKED), askedBy: 'client', askedOn: day(ordered, 40), blocks: false },
         ...(by.share() < 0.8 ? { answer: 'Answered by letter.', answeredOn: day(ordered, 42) } : {}),
       })
-    const end = logged(c, [...WORK_OF_JOB[job].filter((k) => k !== 'print'), 'film', 'write', 'pack'], asked, by)
+    const end = logged(c, [...WORK_OF_JOB[job].filter((k) => k !== 'print'), ...WORK_OF_ALL], asked, by)
     const late = by.share() < 0.25
     return {
       ...c,

@@ -80,7 +80,7 @@ export const guessesFrom = (log: Log): Guesses => ({
   hoursOf: (w) => {
     if (w.hours !== undefined) return { median: w.hours, spread: SAID_SPREAD, n: 0, from: 'said' }
     const kind = w.like ?? w.kind
-    return log[`${kind} ${w.job}`] ?? log[kind] ?? thumbOf(w.like ? 'toDo' : w.kind)
+    return log[`${kind} ${w.job}`] ?? log[kind] ?? thumbOf(w.kind)
   },
   leadOf: (supplier) => log[`from ${supplier}`] ?? log.from ?? thumb(LEAD),
   answer: log.answer ?? thumb(ANSWER),

@@ -26,5 +26,5 @@ export {
   type Worker,
 } from './plan'
 export { type Bench, dayOf, ranOf, runner } from './run'
-export { chanceText, outlookSaid, outlookText, type Said, unplannedText, wholeText } from './say'
+export { chanceText, outlookSaid, type Said, unplannedText, wholeText } from './say'
 export { loopIn, nextWork, type Waits, type Work, workKey, workOf } from './work'

@@ -95,9 +95,11 @@ const inTurn = (people: readonly Worker[]) =>
     .toSorted((a, b) => (a.skills.length || 99) - (b.skills.length || 99) || a.name.localeCompare(b.name))
     .slice(0, MOST_PEOPLE)
 
-const can = (p: Worker, w: Work) =>
-  w.person ? p.name === w.person : !p.skills.length || w.kind === 'toDo' ? toDoBy(p, w) : p.skills.includes(w.kind)
-const toDoBy = (p: Worker, w: Work) => !w.like || !p.skills.length || p.skills.includes(w.like)
+function can(p: Worker, w: Work): boolean {
+  if (w.person) return p.name === w.person
+  const kind = w.kind === 'toDo' ? w.like : w.kind
+  return !kind || !p.skills.length || p.skills.includes(kind)
+}
 
 /** Somebody's working time from today on; `more`: hours on top, by day. */
 export function calendarFor(p: Worker, today: string, more?: ReadonlyMap<number, number>): Calendar {

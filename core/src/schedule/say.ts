@@ -41,12 +41,6 @@ export function outlookSaid(plan: Plan, o: Outlook): Said {
     risky: o.chance !== undefined && o.chance < 0.5,
   }
 }
-/** The same in one line: “likely Tue 8 Dec; promised Mon 7 Dec, 4 in 10; waits for the speaker”. */
-export function outlookText(said: Said): string {
-  const promised = [said.promised, said.chance].filter(Boolean).join(', ')
-  return [said.likely ?? 'no date can be given', promised, said.held].filter(Boolean).join('; ')
-}
-
 /** Why something cannot be planned, and what to do about it. */
 export function unplannedText(plan: Plan, u: Unplanned): string {
   const open = plan.shop.open.find((o) => o.id === u.commission)!

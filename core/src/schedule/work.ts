@@ -54,6 +54,8 @@ const ofAll = (k: WorkKind) => (WORK_OF_ALL as readonly string[]).includes(k)
 /** The key of work that follows from the record. */
 export const workKey = (kind: WorkKind, saber: string | undefined): string =>
   ofAll(kind) || !saber ? kind : `${kind}/${saber}`
+/** Of what is said of work; where no saber is named it is the first one's. */
+const keyOfNote = (c: Commission, w: WorkItem) => workKey(w.kind, w.saber ?? c.sabers[0]!.id)
 const toDoKey = (id: string) => `toDo/${id}`
 
 const fitted = (s: Saber, kinds?: readonly string[]) => {
@@ -112,11 +114,9 @@ const notInHand = (s: Saber) => s.parts.filter((p) => !p.fittedOn && !p.reserved
 export function workOf(c: Commission): Work[] {
   const open = unmeasured(c)
   const spent = spentOn(c)
-  const notes = new Map((c.work ?? []).map((w) => [workKey(w.kind, w.saber ?? c.sabers[0]!.id), w]))
+  const notes = new Map((c.work ?? []).map((w) => [keyOfNote(c, w), w]))
   const work: Work[] = []
-  const keyOfRef = new Map<string, string>(
-    (c.work ?? []).map((w) => [`work:${w.id}`, workKey(w.kind, w.saber ?? c.sabers[0]!.id)]),
-  )
+  const keyOfRef = new Map<string, string>((c.work ?? []).map((w) => [`work:${w.id}`, keyOfNote(c, w)]))
   for (const t of c.toDos) if (t.who === 'shop') keyOfRef.set(`toDo:${t.id}`, toDoKey(t.id))
 
   const add = (kind: WorkKind, s: Saber, of: readonly Saber[]) => {

@@ -119,10 +119,12 @@ export function stockOf(chosen: readonly Chosen[], shelf: readonly InHand[], lin
         onOrder: (coming.get(id) ?? []).reduce((sum, l) => sum + l.quantity, 0),
       })
   }
-  const taken = (id: string) =>
-    chosen.filter((c) => c.catalogue === id && ['reserved', 'inHand'].includes(had.get(c)!.is)).length
+  const taken = new Map<string, number>()
+  for (const c of chosen)
+    if (c.catalogue && ['reserved', 'inHand'].includes(had.get(c)!.is))
+      taken.set(c.catalogue, (taken.get(c.catalogue) ?? 0) + 1)
   const rowsFree = shelf.flatMap((row) =>
-    row.stock === undefined ? [] : [{ row, free: Math.max(0, row.stock - taken(row.id)) }],
+    row.stock === undefined ? [] : [{ row, free: Math.max(0, row.stock - (taken.get(row.id) ?? 0)) }],
   )
   return { standings: chosen.map((c) => ({ chosen: c, had: had.get(c)! })), toOrder, twice, rows: rowsFree }
 }

@@ -12,7 +12,7 @@ const spent = (from: string, to: number) => {
 
 /** The clock that one has running, on whatever commission, with a way to stop it. Nothing where none runs. */
 export function Clock({ here }: { here: string }) {
-  const { timer } = useTimer()
+  const timer = useTimer()
   const runs = timer.data?.timer
   // The server's clock and this machine's may differ: what counts is how far they have come since.
   const [at, setAt] = useState(() => performance.now())

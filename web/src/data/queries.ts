@@ -219,24 +219,9 @@ export function useSetWorks() {
 }
 
 export type Running = GoodOf<Api['timer']>
-type Started = Omit<NonNullable<Running['timer']>, 'began' | 'title'>
-/** The clock that one has running; started and stopped. */
-export function useTimer() {
-  const client = useQueryClient()
-  const timer = useQuery({ queryKey: ['timer'], queryFn: () => call('timer', {}), refetchInterval: 60_000 })
-  const settled = () => client.invalidateQueries({ queryKey: ['timer'] })
-  const start = useMutation({
-    mutationFn: (body: Started) => call('startTimer', { body }),
-    onSuccess: (now) => client.setQueryData(['timer'], now),
-    onSettled: settled,
-  })
-  const stop = useMutation({
-    mutationFn: ({ id, drop }: { id: string; drop?: boolean }) =>
-      call('stopTimer', { params: { id }, query: drop ? { drop: 'yes' } : {} }),
-    onSettled: settled,
-  })
-  return { timer, start, stop }
-}
+/** The clock that one has running; `store/clock` starts and stops it. */
+export const useTimer = () =>
+  useQuery({ queryKey: ['timer'], queryFn: () => call('timer', {}), refetchInterval: 60_000 })
 
 /** Clients whose name begins so, whatever the accents: to be asked whether it is the same person. */
 export const useClientsNamed = (name: string) =>

@@ -70,7 +70,7 @@ function WorkRow({ work: w, guess, people }: RowProps) {
   const order = useOrder()
   const note = useNote()
   const me = useSession((s) => s.person?.name)
-  const { timer } = useTimer()
+  const timer = useTimer()
   const [open, setOpen] = useState(false)
   const said = order.work?.find((n) => n.kind === w.kind && n.saber === w.saber)
   const name = nameOf(order, w)
